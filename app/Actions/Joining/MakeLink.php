@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Joining;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Publishing\RefreshPlacements;
+use Nomada\App\Destinations\ConferenceBridge;
+use Nomada\App\Destinations\DestinationFailure;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Secrets;
+use Nomada\Core\Joining\JoinCode;
+use Nomada\Core\Joining\LinkKind;
+
+/** Makes the join link of a series: a room at the conference bridge, the link, the join code, and the teacher's host link. */
+final readonly class MakeLink
+{
+    public function __construct(private ConferenceBridge $bridge, private KeepLink $keep, private RefreshPlacements $refresh)
+    {
+    }
+
+    /** @throws DestinationFailure in the bridge's own words */
+    public function __invoke(Series $series): void
+    {
+        // The series' uid is the key of the request: asked twice, the bridge answers with the same room.
+        $room = $this->bridge->makeRoom($series->uid, $series->section->name());
+        DB::transaction(function () use ($series, $room): void {
+            // Two workers may ask for the same series; the second finds the first one's link.
+            DB::table('series')->where('id', $series->id)->lockForUpdate()->first();
+            ($this->keep)($series->id, LinkKind::Series, null, [
+                'join_code' => JoinCode::make(Secrets::random()), 'room' => $room->id, 'dial_in' => $room->dialIn, 'pin' => $room->pin,
+            ]);
+            ($this->keep)($series->id, LinkKind::Host);
+            ($this->refresh)([$series->section_id]);
+        });
+    }
+}

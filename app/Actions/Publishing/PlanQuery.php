@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Publishing;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Publishing\Placement;
+use Nomada\Core\Publishing\FieldChange;
+use Nomada\Core\Publishing\Place;
+use Nomada\Core\Publishing\Verb;
+use Nomada\Core\Publishing\WantedPlacements;
+
+/**
+ * The plan of a publish run: what ought to stand beside what stands, counted per section and destination, or in full for a few sections.
+ *
+ * @phpstan-type Counts array{add: int, change: int, remove: int, leave: int, trouble: int}
+ * @phpstan-type Item array{verb: string, key: string, label: string, person: string|null, trouble: string|null, fields: array<string, string|list<string>>, changes: list<FieldChange>}
+ */
+final readonly class PlanQuery
+{
+    public const NONE = ['add' => 0, 'change' => 0, 'remove' => 0, 'leave' => 0, 'trouble' => 0];
+
+    private const VERB = "case when wanted_print is null then 'remove' when standing_print is null then 'add' when wanted_print = standing_print then 'leave' else 'change' end";
+
+    public function __construct(private SectionFactsQuery $facts)
+    {
+    }
+
+    /**
+     * @param  list<int>|null  $sections  null for all
+     * @return array<int, array<string, Counts>> by section, then by place
+     */
+    public function counts(?array $sections = null): array
+    {
+        $rows = DB::table('placements')->when($sections !== null, fn ($q) => $q->whereIn('section_id', (array) $sections))
+            ->groupBy('section_id', 'place', DB::raw('3'))
+            ->get(['section_id', 'place', DB::raw(self::VERB.' as verb'), DB::raw('count(*) as n'), DB::raw('count(trouble) as trouble')]);
+        $out = [];
+        foreach ($rows as $row) {
+            $out[$row->section_id][$row->place] ??= self::NONE;
+            $out[$row->section_id][$row->place][$row->verb] = (int) $row->n;
+            $out[$row->section_id][$row->place]['trouble'] += (int) $row->trouble;
+        }
+
+        return $out;
+    }
+
+    /** How many placements differ from what ought to stand. */
+    public function differing(): int
+    {
+        return DB::table('placements')->whereRaw('wanted_print is distinct from standing_print')->count();
+    }
+
+    /**
+     * Every placement of a section, with the words of a change before and after.
+     *
+     * @return array<string, list<Item>> by place
+     */
+    public function items(int $section): array
+    {
+        $wanted = [];
+        foreach ($this->facts->for([$section]) as $facts) {
+            foreach (WantedPlacements::of($facts) as $placement) {
+                $wanted[$placement->place->value][$placement->key] = $placement;
+            }
+        }
+        $out = array_fill_keys(array_column(Place::cases(), 'value'), []);
+        foreach (Placement::query()->where('section_id', $section)->orderBy('id')->get() as $row) {
+            $new = $wanted[$row->place->value][$row->key] ?? null;
+            $verb = $row->verb() ?? Verb::Leave;
+            $out[$row->place->value][] = [
+                'verb' => $verb->value, 'key' => $row->key, 'label' => $row->label, 'person' => $row->person, 'trouble' => $row->trouble,
+                'fields' => $new === null ? ($row->standing ?? []) : $new->fields,
+                'changes' => $verb === Verb::Change && $new !== null ? FieldChange::between($row->standing ?? [], $new->fields) : [],
+            ];
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Publishing;
+
+use Illuminate\Support\Collection;
+use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Term\Enrolment;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\Session;
+use Nomada\Core\Joining\Door;
+use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Publishing\Reader;
+use Nomada\Core\Publishing\SectionFacts;
+use Nomada\Core\Publishing\SeriesFacts;
+use Nomada\Core\Timetable\SessionState;
+
+/** Reads what publishing needs to know of sections, in a fixed number of queries however many there are. */
+final class SectionFactsQuery
+{
+    /**
+     * @param  list<int>  $ids
+     * @param  bool  $unlinked  with the series that have no join link yet
+     * @return array<int, SectionFacts> by section
+     */
+    public function for(array $ids, bool $unlinked = false): array
+    {
+        $sections = Section::query()->whereKey($ids)->with([
+            'term.school', 'term.closures', 'enrolments.person',
+            'series.sessions' => fn ($q) => $q->where('state', SessionState::Planned),
+            'series.links' => fn ($q) => $q->whereNull('retired_at'),
+        ])->orderBy('id')->get();
+
+        return $sections->mapWithKeys(fn (Section $s): array => [$s->id => $this->section($s, $unlinked)])->all();
+    }
+
+    private function section(Section $section, bool $unlinked): SectionFacts
+    {
+        $linked = $section->series->filter(fn (Series $s): bool => $unlinked || $this->link($s, LinkKind::Series) !== null);
+        $teachers = $section->enrolments->filter(fn (Enrolment $e): bool => $e->role === 'teacher')->sortByDesc('is_primary');
+
+        return new SectionFacts(
+            $section->sourced_id, $section->name(), (string) $teachers->first()?->person->shortName(), $section->term->calendar(), new Door,
+            array_values($linked->map($this->series(...))->all()), $this->readers($section, $linked), route('join'),
+        );
+    }
+
+    private function series(Series $series): SeriesFacts
+    {
+        $link = $this->link($series, LinkKind::Series);
+
+        return new SeriesFacts(
+            $series->id, $series->uid, $series->title, $series->sequence, (int) $series->changed_at->timestamp, $series->plan(),
+            array_values($series->sessions->map(fn (Session $s) => $s->toCore())->all()),
+            (string) $link?->address(), (string) $this->link($series, LinkKind::Host)?->address(),
+            (string) $link?->join_code, (string) $link?->dial_in, (string) $link?->pin,
+        );
+    }
+
+    /**
+     * @param  Collection<int, Series>  $linked
+     * @return list<Reader>
+     */
+    private function readers(Section $section, Collection $linked): array
+    {
+        $personal = [];
+        $hosts = [];
+        foreach ($linked as $series) {
+            foreach ($series->links as $link) {
+                if ($link->kind === LinkKind::Personal) {
+                    $personal[(int) $link->person_id][$series->id] = $link->address();
+                } elseif ($link->kind === LinkKind::Host) {
+                    $hosts[$series->id] = $link->address();
+                }
+            }
+        }
+        $out = [];
+        foreach ($section->enrolments->sortBy(fn (Enrolment $e): string => ($e->role === 'student' ? '1' : '0').$e->person->family_name.' '.$e->person->given_name) as $enrolment) {
+            $links = match ($enrolment->role) {
+                'teacher', 'co-teacher' => $hosts,
+                default => $personal[$enrolment->person_id] ?? [],
+            };
+            $out[$enrolment->person->sourced_id] ??= new Reader($enrolment->person->sourced_id, $enrolment->person->name(), $enrolment->role, $links);
+        }
+
+        return array_values($out);
+    }
+
+    private function link(Series $series, LinkKind $kind): ?JoinLink
+    {
+        return $series->links->first(fn (JoinLink $l): bool => $l->kind === $kind);
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Publishing;
+
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\Secrets;
+use Nomada\Core\Interchange\Calendar\CalendarWriter;
+use Nomada\Core\Joining\LinkSecret;
+use Nomada\Core\Publishing\WantedPlacements;
+
+/** A section's calendar for anybody who knows its secret address. It has every planned session, whether a link is made yet or not. */
+final readonly class SectionFeed
+{
+    public function __construct(private SectionFactsQuery $facts)
+    {
+    }
+
+    public function __invoke(Section $section): string
+    {
+        $facts = $this->facts->for([$section->id], true)[$section->id];
+
+        return CalendarWriter::write(WantedPlacements::feed($facts), $facts->title, 'PT1H');
+    }
+
+    /** The feed's address, made on the first asking. */
+    public static function address(Section $section): string
+    {
+        if ($section->feed_secret === null) {
+            $secret = LinkSecret::make(Secrets::random());
+            $section->forceFill(['feed_secret' => $secret, 'feed_sum' => Secrets::sum($secret, 'feed')])->save();
+        }
+
+        return route('feed', (string) $section->feed_secret);
+    }
+}

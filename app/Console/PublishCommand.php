@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Console;
+
+use Nomada\App\Actions\Publishing\CarryOutRun;
+use Nomada\App\Actions\Publishing\PlanQuery;
+use Nomada\App\Actions\Publishing\StartRun;
+use Nomada\Core\Publishing\Place;
+
+final class PublishCommand extends Sections
+{
+    protected $signature = 'nomada:publish {--plan : only show what would be done} {--section=* : sourcedId; all where none is given} {--json}';
+
+    protected $description = 'Brings every destination to what ought to stand there';
+
+    public function handle(PlanQuery $plan, StartRun $start, CarryOutRun $carryOut): int
+    {
+        $sections = $this->sections();
+        if ($sections === null) {
+            return self::FAILURE;
+        }
+        if ($this->option('plan')) {
+            return $this->plan($plan->counts(array_values($sections->modelKeys())), $sections->pluck('sourced_id', 'id')->all());
+        }
+        $run = $start->publish(array_values($sections->modelKeys()), null, false);
+        $result = CarryOutRun::result($run === null ? null : $carryOut($run));
+        if ($this->option('json')) {
+            $this->asJson($result);
+        } else {
+            $this->output->writeln($run === null ? 'Everything stands as it should.' : "{$result['done']} placements done, ".count($result['failed']).' failed.');
+            foreach ($result['failed'] as $failure) {
+                $this->output->writeln("  {$failure['section']}, {$failure['lane']}: {$failure['words']}");
+            }
+        }
+
+        return $result['failed'] === [] ? self::SUCCESS : self::FAILURE;
+    }
+
+    /**
+     * @param  array<int, array<string, array<string, int>>>  $counts
+     * @param  array<int, string>  $ids
+     */
+    private function plan(array $counts, array $ids): int
+    {
+        $rows = [];
+        $total = PlanQuery::NONE;
+        foreach ($ids as $id => $sourcedId) {
+            $places = [];
+            foreach (Place::cases() as $place) {
+                $places[$place->value] = $counts[$id][$place->value] ?? PlanQuery::NONE;
+                foreach ($places[$place->value] as $verb => $n) {
+                    $total[$verb] += $n;
+                }
+            }
+            $rows[] = ['section' => $sourcedId] + $places;
+        }
+        if ($this->option('json')) {
+            $this->asJson(['total' => $total, 'sections' => $rows]);
+        } else {
+            foreach ($rows as $row) {
+                foreach (Place::cases() as $place) {
+                    $n = $row[$place->value];
+                    $this->output->writeln(sprintf('%-12s %-14s add %d, change %d, remove %d, leave %d', $row['section'], $place->value, $n['add'], $n['change'], $n['remove'], $n['leave']));
+                }
+            }
+        }
+
+        return self::SUCCESS;
+    }
+}

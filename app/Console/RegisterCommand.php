@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Console;
+
+use Nomada\App\Actions\Registration\RegisterRoster;
+
+final class RegisterCommand extends Sections
+{
+    protected $signature = 'nomada:register {--section=* : sourcedId; all where none is given} {--json}';
+
+    protected $description = 'Registers the whole roster of sections: everybody enrolled gets a personal link';
+
+    public function handle(RegisterRoster $register): int
+    {
+        $sections = $this->sections();
+        if ($sections === null) {
+            return self::FAILURE;
+        }
+        $rows = [];
+        foreach ($sections->load(['term.school', 'term.closures', 'series']) as $section) {
+            $rows[] = ['section' => $section->sourced_id] + $register($section);
+        }
+        $this->option('json') ? $this->asJson($rows) : $this->table(['Section', 'Registered', 'Withdrawn'], $rows);
+
+        return self::SUCCESS;
+    }
+}

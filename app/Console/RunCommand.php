@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Console;
+
+use Illuminate\Console\Command;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Support\Services;
+
+/** The supervisor: web, stand-ins, queue workers and scheduler. What dies is started again; Ctrl-C ends all. */
+final class RunCommand extends Command
+{
+    protected $signature = 'nomada:run';
+
+    protected $description = 'Serves until Ctrl-C (bin/start calls it)';
+
+    private bool $goesOn = true;
+
+    public function handle(): int
+    {
+        pcntl_async_signals(true);
+        foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
+            pcntl_signal($signal, function (): void {
+                $this->goesOn = false;
+            });
+        }
+        Services::sweep();
+        $services = new Services;
+        $commands = $this->processes();
+        $begun = [];
+        try {
+            foreach ($commands as $name => [$command, $env]) {
+                $services->start($name, $command, $env);
+                $begun[$name] = [microtime(true), 0];
+            }
+            $port = (int) config('nomada.port');
+            if (! Services::waitFor($port) || ! Services::waitFor((int) config('nomada.standins.port'))) {
+                $this->components->error('The server did not come up within 10 s; see storage/logs/web.log and storage/logs/standins.log.');
+
+                return self::FAILURE;
+            }
+            $this->greet($port);
+            while ($this->goesOn) {
+                usleep(200_000);
+                foreach ($commands as $name => [$command, $env]) {
+                    if ($this->goesOn && ! $services->isRunning($name)) {
+                        [$at, $deaths] = $begun[$name];
+                        if (microtime(true) - $at > min(10, $deaths * 2)) {
+                            $this->output->writeln("$name ended and is started again; see storage/logs/$name.log");
+                            $services->start($name, $command, $env);
+                            $begun[$name] = [microtime(true), microtime(true) - $at < 30 ? $deaths + 1 : 0];
+                        }
+                    }
+                }
+            }
+        } finally {
+            $services->stop();
+        }
+        $this->output->writeln('Ended.');
+
+        return self::SUCCESS;
+    }
+
+    /** @return array<string, array{list<string>, array<string, string>}> */
+    private function processes(): array
+    {
+        $artisan = [PHP_BINARY, base_path('artisan')];
+        $out = [
+            'web' => [[PHP_BINARY, '-S', '127.0.0.1:'.config('nomada.port'), '-t', public_path(), base_path('server.php')], ['PHP_CLI_SERVER_WORKERS' => '4']],
+            'standins' => Services::standins((int) config('nomada.standins.port')),
+            'scheduler' => [[...$artisan, 'schedule:work'], []],
+        ];
+        for ($n = 1; $n <= config('nomada.workers'); $n++) {
+            $out["worker-$n"] = [[...$artisan, 'queue:work', '--tries=0', '--sleep=0.5', '--timeout=30', '--max-time=3600', '--memory=256'], []];
+        }
+
+        return $out;
+    }
+
+    private function greet(int $port): void
+    {
+        $this->output->writeln(['', "  Nomada is at  http://127.0.0.1:$port", '  Stand-ins at  http://127.0.0.1:'.config('nomada.standins.port')]);
+        if (config('nomada.demo')) {
+            $this->output->writeln(['', '  Demo accounts, all with the password  '.config('nomada.demo_password')]);
+            foreach ((array) config('nomada.demo_accounts') as $role => $sourcedId) {
+                $person = Person::query()->where('sourced_id', $sourcedId)->first();
+                if ($person !== null) {
+                    $this->output->writeln(sprintf('    %-12s %-34s %s', $role, $person->email, $person->name()));
+                }
+            }
+        }
+        $this->output->writeln(['', '  Ctrl-C ends all of it.', '']);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Console;
+
+use Illuminate\Console\Command;
+use Illuminate\Support\Collection;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\CurrentTerm;
+
+/** What the commands that work on sections share: the options --section and --json. */
+abstract class Sections extends Command
+{
+    /**
+     * The sections named by --section, or all of the current term; null, with a word on why, where one is unknown.
+     *
+     * @return Collection<int, Section>|null
+     */
+    protected function sections(): ?Collection
+    {
+        $ids = array_filter((array) $this->option('section'), is_string(...));
+        if ($ids === []) {
+            $term = app(CurrentTerm::class)->find();
+            if ($term === null) {
+                $this->components->error('There is no term yet. Import a school first: php artisan nomada:import PATH');
+
+                return null;
+            }
+
+            return Section::query()->where('term_id', $term->id)->orderBy('id')->get();
+        }
+        $found = Section::query()->whereIn('sourced_id', $ids)->orderBy('id')->get();
+        foreach (array_diff($ids, $found->pluck('sourced_id')->all()) as $id) {
+            $this->components->error("There is no section with the sourcedId \"$id\".");
+        }
+
+        return $found->count() === count(array_unique($ids)) ? $found : null;
+    }
+
+    protected function asJson(mixed $value): void
+    {
+        $this->output->writeln((string) json_encode($value, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+    }
+}

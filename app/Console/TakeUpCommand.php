@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Console;
+
+use Illuminate\Console\Command;
+use Nomada\App\Actions\Publishing\StartRun;
+
+final class TakeUpCommand extends Command
+{
+    protected $signature = 'nomada:take-up {--idle=300 : seconds for which a run has not moved}';
+
+    protected $description = 'Takes up runs that were left behind';
+
+    public function handle(StartRun $start): int
+    {
+        $this->output->writeln($start->takeUp((int) $this->option('idle')).' lanes taken up.');
+
+        return self::SUCCESS;
+    }
+}

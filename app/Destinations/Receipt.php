@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Destinations;
+
+/** What a destination hands back for a placement: its own name for it, and the version that stands there now. */
+final readonly class Receipt
+{
+    public function __construct(public string $remote, public string $etag)
+    {
+    }
+}

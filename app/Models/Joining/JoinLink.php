@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Models\Joining;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Secrets;
+use Nomada\Core\Joining\LinkKind;
+
+/**
+ * A join link in force, or a retired one. The secret is sealed with the application's key; what finds the link is a keyed sum of it.
+ *
+ * @property int $id
+ * @property int $series_id
+ * @property int|null $person_id
+ * @property LinkKind $kind
+ * @property string $secret_sum
+ * @property string $secret
+ * @property string|null $join_code
+ * @property string|null $room
+ * @property string|null $dial_in
+ * @property string|null $pin
+ * @property bool $is_hidden
+ * @property Carbon|null $retired_at
+ * @property Series $series
+ * @property Person|null $person
+ */
+final class JoinLink extends Model
+{
+    protected $guarded = ['id'];
+
+    protected $hidden = ['secret', 'secret_sum'];
+
+    /** @var array<string, string> */
+    protected $casts = ['kind' => LinkKind::class, 'secret' => 'encrypted', 'retired_at' => 'datetime', 'is_hidden' => 'boolean'];
+
+    /** @return BelongsTo<Series, $this> */
+    public function series(): BelongsTo
+    {
+        return $this->belongsTo(Series::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    /** @param Builder<JoinLink> $query */
+    public function scopeInForce(Builder $query): void
+    {
+        $query->whereNull('retired_at');
+    }
+
+    /** @param Builder<JoinLink> $query */
+    public function scopeWithSecret(Builder $query, string $secret): void
+    {
+        $query->where('secret_sum', Secrets::sum($secret));
+    }
+
+    public function address(): string
+    {
+        return route('door', $this->secret);
+    }
+}

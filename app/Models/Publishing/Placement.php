@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Models\Publishing;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use Nomada\App\Models\Term\Section;
+use Nomada\Core\Publishing\Place;
+use Nomada\Core\Publishing\Verb;
+
+/**
+ * One thing of ours at one destination: what ought to stand there beside what stands there.
+ *
+ * @property int $id
+ * @property int $section_id
+ * @property Place $place
+ * @property string $key
+ * @property string $label
+ * @property string|null $person
+ * @property string|null $wanted_print
+ * @property string|null $standing_print
+ * @property array<string, string|list<string>>|null $standing
+ * @property string|null $remote
+ * @property string|null $etag
+ * @property string|null $trouble
+ * @property Carbon|null $published_at
+ * @property Section $section
+ */
+final class Placement extends Model
+{
+    protected $guarded = ['id'];
+
+    /** @var array<string, string> */
+    protected $casts = ['place' => Place::class, 'standing' => 'array', 'published_at' => 'datetime'];
+
+    /** @return BelongsTo<Section, $this> */
+    public function section(): BelongsTo
+    {
+        return $this->belongsTo(Section::class);
+    }
+
+    public function verb(): ?Verb
+    {
+        return Verb::between($this->wanted_print, $this->standing_print);
+    }
+}

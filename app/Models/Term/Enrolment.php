@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Models\Term;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A person's part in a section: student, teacher, co-teacher or observer, from and until a day.
+ *
+ * @property int $id
+ * @property int $section_id
+ * @property int $person_id
+ * @property string $role
+ * @property bool $is_primary
+ * @property string|null $begins_on
+ * @property string|null $ends_on
+ * @property Person $person
+ * @property Section $section
+ */
+final class Enrolment extends Model
+{
+    protected $guarded = ['id'];
+
+    /** @var array<string, string> */
+    protected $casts = ['is_primary' => 'boolean'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<Section, $this> */
+    public function section(): BelongsTo
+    {
+        return $this->belongsTo(Section::class);
+    }
+}

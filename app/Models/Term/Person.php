@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Models\Term;
+
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+use Nomada\Core\Term\Zone;
+
+/**
+ * Everybody whom the school knows. Signs in with the address.
+ *
+ * @property int $id
+ * @property string $sourced_id
+ * @property Role $role
+ * @property string $given_name
+ * @property string $family_name
+ * @property string $email
+ * @property string $year
+ * @property string $time_zone
+ */
+final class Person extends Authenticatable
+{
+    protected $table = 'people';
+
+    protected $guarded = ['id'];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    /** @var array<string, string> */
+    protected $casts = ['role' => Role::class, 'password' => 'hashed'];
+
+    /** @return HasMany<Enrolment, $this> */
+    public function enrolments(): HasMany
+    {
+        return $this->hasMany(Enrolment::class);
+    }
+
+    /** @return BelongsToMany<Person, $this> */
+    public function guardians(): BelongsToMany
+    {
+        return $this->belongsToMany(self::class, 'guardianships', 'student_id', 'guardian_id');
+    }
+
+    public function name(): string
+    {
+        return trim("$this->given_name $this->family_name");
+    }
+
+    /** `I. Belmar` */
+    public function shortName(): string
+    {
+        return mb_substr($this->given_name, 0, 1).'. '.$this->family_name;
+    }
+
+    public function zone(): Zone
+    {
+        return Zone::named($this->time_zone);
+    }
+
+    public function isCoordinator(): bool
+    {
+        return $this->role === Role::Coordinator;
+    }
+
+    public function isStaff(): bool
+    {
+        return $this->role->isStaff();
+    }
+}

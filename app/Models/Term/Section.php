@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Models\Term;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Nomada\App\Models\Publishing\Placement;
+use Nomada\App\Models\Timetable\Series;
+
+/**
+ * @property int $id
+ * @property int $course_id
+ * @property int $term_id
+ * @property string $sourced_id
+ * @property string $title
+ * @property string $code
+ * @property string $year
+ * @property string|null $feed_secret
+ * @property string|null $feed_sum
+ * @property Term $term
+ * @property Course $course
+ */
+final class Section extends Model
+{
+    protected $guarded = ['id'];
+
+    protected $hidden = ['feed_secret', 'feed_sum'];
+
+    /** @var array<string, string> */
+    protected $casts = ['feed_secret' => 'encrypted'];
+
+    public function getRouteKeyName(): string
+    {
+        return 'sourced_id';
+    }
+
+    /** @return BelongsTo<Term, $this> */
+    public function term(): BelongsTo
+    {
+        return $this->belongsTo(Term::class);
+    }
+
+    /** @return BelongsTo<Course, $this> */
+    public function course(): BelongsTo
+    {
+        return $this->belongsTo(Course::class);
+    }
+
+    /** @return HasMany<Enrolment, $this> */
+    public function enrolments(): HasMany
+    {
+        return $this->hasMany(Enrolment::class);
+    }
+
+    /** @return HasMany<Series, $this> */
+    public function series(): HasMany
+    {
+        return $this->hasMany(Series::class)->orderBy('starts_on')->orderBy('title');
+    }
+
+    /** @return HasMany<Placement, $this> */
+    public function placements(): HasMany
+    {
+        return $this->hasMany(Placement::class);
+    }
+
+    /**
+     * The sections that a person may see: a coordinator all, others those they have a part in.
+     *
+     * @param  Builder<Section>  $query
+     */
+    public function scopeSeenBy(Builder $query, Person $person): void
+    {
+        if (! $person->isCoordinator()) {
+            $query->whereHas('enrolments', fn (Builder $q) => $q->where('person_id', $person->id));
+        }
+    }
+
+    /** `Y7 Mathematics A` */
+    public function name(): string
+    {
+        return ($this->year === '' ? '' : "Y$this->year ").$this->title;
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Providers;
+
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use Nomada\App\Destinations\ConferenceBridge;
+use Nomada\App\Destinations\HttpConferenceBridge;
+use Nomada\App\Models\Publishing\Run;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Role;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Policies\RunPolicy;
+use Nomada\App\Policies\SectionPolicy;
+use Nomada\App\Support\Clock;
+use Nomada\App\Support\CurrentTerm;
+use Psr\Clock\ClockInterface;
+
+final class NomadaServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        // sabre/vobject still does what PHP 8.2 deprecates; nothing of it is for a person to read.
+        error_reporting(E_ALL & ~E_DEPRECATED);
+        $this->app->scoped(Clock::class);
+        $this->app->alias(Clock::class, ClockInterface::class);
+        $this->app->scoped(CurrentTerm::class);
+        $this->app->bind(ConferenceBridge::class, HttpConferenceBridge::class);
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict(! $this->app->isProduction());
+        Gate::policy(Section::class, SectionPolicy::class);
+        Gate::policy(Run::class, RunPolicy::class);
+        Gate::define('staff', fn (Person $p): bool => $p->isStaff());
+        Gate::define('coordinate', fn (Person $p): bool => $p->isCoordinator());
+        Gate::define('study', fn (Person $p): bool => $p->role === Role::Student);
+        Gate::define('move-clock', fn (Person $p): bool => app(Clock::class)->isMovable());
+        RateLimiter::for('sign-in', fn (Request $r): array => [Limit::perMinute(10)->by('sign-in '.$r->ip().mb_strtolower((string) $r->input('email')))]);
+        RateLimiter::for('door', fn (Request $r): Limit => Limit::perMinute(60)->by('door '.($r->user()?->id ?? $r->ip())));
+        RateLimiter::for('code', fn (Request $r): Limit => Limit::perMinute(12)->by('code '.($r->user()?->id ?? $r->ip())));
+    }
+}

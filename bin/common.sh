@@ -1,0 +1,32 @@
+# Shared by the scripts in bin/. Sourced, never run.
+# A setting comes from the environment first, then from .env, then from the default given here.
+set -euo pipefail
+ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
+cd "$ROOT"
+export COMPOSER_ALLOW_SUPERUSER=1
+
+say() { printf '%s\n' "$*"; }
+die() { printf 'nomada: %s\n' "$*" >&2; exit 1; }
+
+setting() { # NAME DEFAULT
+    local value="${!1:-}"
+    if [ -z "$value" ] && [ -f .env ]; then value="$(sed -n "s/^$1=//p" .env | tail -n 1 | sed 's/^"\(.*\)"$/\1/')"; fi
+    printf '%s' "${value:-$2}"
+}
+
+port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+
+as_root() { if [ "$(id -u)" = 0 ]; then "$@"; else sudo -n "$@"; fi; }
+
+# PostgreSQL refuses to run as root: then the cluster belongs to the postgres user, otherwise to the caller.
+pg_run() { if [ "$(id -u)" = 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi; }
+pg_bin() { local d; d="$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1)"; [ -n "$d" ] || die "PostgreSQL is not installed; run bin/setup"; printf '%s' "$d"; }
+
+# The cluster lives in var/, or, where the postgres user may not enter this folder, beside PostgreSQL's own.
+pg_home() {
+    if [ -n "${NOMADA_PG:-}" ]; then printf '%s' "$NOMADA_PG"; return; fi
+    if [ "$(id -u)" = 0 ] && ! runuser -u postgres -- test -x "$ROOT"; then
+        printf '/var/lib/postgresql/nomada-%s' "$(printf '%s' "$ROOT" | cksum | cut -d' ' -f1)"; return
+    fi
+    printf '%s/var/pg' "$ROOT"
+}

@@ -1,0 +1,26 @@
+<?php
+
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
+use Nomada\App\Http\Middleware\ContentSecurity;
+use Nomada\Core\Fault;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
+    ->withCommands([__DIR__.'/../app/Console'])
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->append(ContentSecurity::class);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->redirectUsersTo('/');
+        $middleware->trustProxies(at: '127.0.0.1');
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        // What a person typed wrongly is told beside its field, on the page they came from.
+        $exceptions->dontReport(Fault::class);
+        $exceptions->render(fn (Fault $e, Request $request) => $request->expectsJson()
+            ? response()->json(['message' => $e->getMessage(), 'errors' => [$e->field ?: 'form' => [$e->getMessage()]]], 422)
+            : back()->withInput()->withErrors([$e->field ?: 'form' => $e->getMessage()]));
+    })
+    ->create();

@@ -1,0 +1,3 @@
+<?php
+
+return [Nomada\App\Providers\NomadaServiceProvider::class];

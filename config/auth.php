@@ -1,0 +1,11 @@
+<?php
+
+use Nomada\App\Models\Term\Person;
+
+return [
+    'defaults' => ['guard' => 'web', 'passwords' => 'people'],
+    'guards' => ['web' => ['driver' => 'session', 'provider' => 'people']],
+    'providers' => ['people' => ['driver' => 'eloquent', 'model' => Person::class]],
+    'passwords' => [],
+    'password_timeout' => 10800,
+];

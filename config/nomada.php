@@ -1,0 +1,24 @@
+<?php
+
+return [
+    // The demo: sign-in offers the demo people, and the clock in the masthead can be set and stepped.
+    'demo' => (bool) env('NOMADA_DEMO', false),
+    'demo_at' => '2027-02-09T09:52:00+01:00',
+    // Known to everybody who starts the demo; `nomada:demo` gives it to the invented people and to nobody else.
+    'demo_password' => 'carnival-tide-27',
+    'demo_accounts' => ['coordinator' => 'A-01', 'teacher' => 'T-02', 'student' => 'S-8-001'],
+    'port' => (int) env('NOMADA_PORT', 8080),
+    'workers' => (int) env('NOMADA_WORKERS', 2),
+
+    'standins' => [
+        'port' => (int) env('STANDINS_PORT', 8090),
+        'schema' => env('STANDINS_SCHEMA', 'standins'),
+        // Where our server reaches them, and where a browser does.
+        'url' => env('STANDINS_URL', 'http://127.0.0.1:'.env('STANDINS_PORT', 8090)),
+        'token' => env('STANDINS_TOKEN', ''),
+        'timeout' => (float) env('STANDINS_TIMEOUT', 8),
+    ],
+
+    // Pauses before a failed step is tried again, in seconds; after the last it is reported.
+    'pauses' => array_map(floatval(...), explode(',', (string) env('NOMADA_PAUSES', '1,4,12'))),
+];

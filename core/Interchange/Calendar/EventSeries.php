@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Interchange\Calendar;
+
+use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\PlannedSession;
+
+/**
+ * A series as a calendar shows it: one event with its exceptions. Only planned sessions are in it.
+ */
+final readonly class EventSeries
+{
+    /**
+     * @param  string  $uid  stays the same for the life of the series
+     * @param  int  $sequence  grows with every change of its times (RFC 5545 3.8.7.4)
+     * @param  int  $changedAt  UTC seconds of that change; DTSTAMP and LAST-MODIFIED
+     * @param  string|null  $rule  an RRULE without UNTIL and COUNT that holds most of the sessions
+     * @param  list<PlannedSession>  $sessions  planned ones, ascending
+     */
+    public function __construct(
+        public string $uid,
+        public int $sequence,
+        public int $changedAt,
+        public string $summary,
+        public string $description,
+        public string $url,
+        public Zone $zone,
+        public int $startMinute,
+        public int $minutes,
+        public ?string $rule,
+        public array $sessions,
+    ) {
+    }
+}

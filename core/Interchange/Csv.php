@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Interchange;
+
+/**
+ * RFC 4180 text with a header row, read strictly: every value knows its file, line and column, and nothing is guessed.
+ */
+final class Csv
+{
+    /** @var list<ImportFault> */
+    public array $faults = [];
+
+    /** @var list<CsvRow> */
+    public array $rows = [];
+
+    /**
+     * @param  list<string>  $needs  columns that must be there
+     */
+    public function __construct(public readonly string $file, string $text, array $needs)
+    {
+        if (str_starts_with($text, "\xEF\xBB\xBF")) {
+            $text = substr($text, 3);
+        }
+        if (! mb_check_encoding($text, 'UTF-8')) {
+            $this->faults[] = new ImportFault($file, $this->lineOfBadByte($text), '', 'The file must be UTF-8 text. Save it again as CSV with UTF-8 encoding.');
+
+            return;
+        }
+        $records = $this->records($text);
+        $header = array_shift($records);
+        if ($header === null) {
+            $this->faults[] = new ImportFault($file, 1, '', 'A header row with the columns '.implode(', ', $needs).' was expected; the file is empty.');
+
+            return;
+        }
+        $columns = array_map(trim(...), $header[1]);
+        foreach (array_diff($needs, $columns) as $missing) {
+            $this->faults[] = new ImportFault($file, 1, $missing, "The column $missing was expected in the header row.", implode(',', $columns));
+        }
+        foreach (array_keys(array_filter(array_count_values(array_filter($columns, fn (string $c): bool => $c !== '')), fn (int $n): bool => $n > 1)) as $twice) {
+            $this->faults[] = new ImportFault($file, 1, (string) $twice, 'Each column may stand in the header once.');
+        }
+        if ($this->faults !== []) {
+            return;
+        }
+        foreach ($records as [$line, $cells]) {
+            if ($cells === ['']) {
+                continue;
+            }
+            if (count($cells) !== count($columns)) {
+                $this->faults[] = new ImportFault($file, $line, '', count($columns).' values were expected, as in the header row; this row has '.count($cells).'.');
+
+                continue;
+            }
+            $this->rows[] = new CsvRow($file, $line, array_combine($columns, array_map(trim(...), $cells)));
+        }
+    }
+
+    /** @return list<array{int, list<string>}> line number and cells */
+    private function records(string $text): array
+    {
+        $out = [];
+        $line = 1;
+        $length = strlen($text);
+        $at = 0;
+        while ($at < $length) {
+            $begun = $line;
+            $cells = [];
+            do {
+                if (($text[$at] ?? '') === '"') {
+                    [$cell, $at, $line] = $this->quoted($text, $at + 1, $line, $begun, count($cells) + 1);
+                } else {
+                    $size = strcspn($text, ",\r\n", $at);
+                    $cell = substr($text, $at, $size);
+                    $at += $size;
+                }
+                $cells[] = $cell;
+                $more = ($text[$at] ?? '') === ',';
+                $at += $more ? 1 : 0;
+            } while ($more);
+            if (($text[$at] ?? '') === "\r") {
+                $at++;
+            }
+            if (($text[$at] ?? '') === "\n") {
+                $at++;
+            }
+            $line++;
+            $out[] = [$begun, $cells];
+        }
+
+        return $out;
+    }
+
+    /** @return array{string, int, int} */
+    private function quoted(string $text, int $at, int $line, int $begun, int $column): array
+    {
+        $cell = '';
+        while (true) {
+            $close = strpos($text, '"', $at);
+            if ($close === false) {
+                $this->faults[] = new ImportFault($this->file, $begun, (string) $column, 'A closing quotation mark was expected: the value begun here never ends.');
+
+                return [$cell.substr($text, $at), strlen($text), $line];
+            }
+            $cell .= substr($text, $at, $close - $at);
+            $line += substr_count($text, "\n", $at, $close - $at);
+            if (($text[$close + 1] ?? '') === '"') {
+                $cell .= '"';
+                $at = $close + 2;
+
+                continue;
+            }
+            $after = $close + 1;
+            $size = strcspn($text, ",\r\n", $after);
+            if ($size > 0) {
+                $this->faults[] = new ImportFault($this->file, $line, (string) $column, 'A comma or the end of the line was expected after the closing quotation mark.', substr($text, $after, min($size, 20)));
+            }
+
+            return [$cell, $after + $size, $line];
+        }
+    }
+
+    private function lineOfBadByte(string $text): int
+    {
+        foreach (explode("\n", $text) as $n => $line) {
+            if (! mb_check_encoding($line, 'UTF-8')) {
+                return $n + 1;
+            }
+        }
+
+        return 1;
+    }
+}

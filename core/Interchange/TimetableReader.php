@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Interchange;
+
+use Nomada\Core\Fault;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Term;
+use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\Patterns;
+use Nomada\Core\Timetable\RecurrenceRule;
+use Nomada\Core\Timetable\SeriesEnd;
+use Nomada\Core\Timetable\SeriesPlan;
+use Nomada\Core\Timetable\TypedTime;
+
+/**
+ * Reads timetable.csv, one series a row: class_sourced_id, title, dtstart (local), minutes, tzid, rrule.
+ *
+ * COUNT counts as RFC 5545 counts it, closed days are taken out afterwards. A rule without COUNT or UNTIL ends with the term,
+ * since there is no series without an end. An empty rrule is one session on the day of dtstart.
+ *
+ * @phpstan-import-type SeriesRow from SchoolData
+ */
+final class TimetableReader
+{
+    private const COLUMNS = ['class_sourced_id', 'title', 'dtstart', 'minutes', 'tzid', 'rrule'];
+
+    /** @return array{list<SeriesRow>, list<ImportFault>} */
+    public static function read(string $text, string $file, SchoolData $school, Zone $default): array
+    {
+        $csv = new Csv($file, $text, self::COLUMNS);
+        $faults = $csv->faults;
+        $series = [];
+        $seen = [];
+        foreach ($csv->rows as $row) {
+            $found = self::row($row, $school, $default, $faults);
+            if ($found === null) {
+                continue;
+            }
+            $key = $found['section'].' '.mb_strtolower($found['title']);
+            if (isset($seen[$key])) {
+                $faults[] = $row->fault('title', "Two series of one section need titles of their own; line $seen[$key] has the same.");
+
+                continue;
+            }
+            $seen[$key] = $row->line;
+            $series[] = $found;
+        }
+
+        return [$series, $faults];
+    }
+
+    /**
+     * @param  list<ImportFault>  $faults
+     * @return SeriesRow|null
+     */
+    private static function row(CsvRow $row, SchoolData $school, Zone $default, array &$faults): ?array
+    {
+        $before = count($faults);
+        $section = $school->sections[$row->get('class_sourced_id')] ?? null;
+        if ($section === null) {
+            $faults[] = $row->fault('class_sourced_id', 'The sourcedId of a good row of classes.csv was expected.');
+        }
+        try {
+            $zone = $row->get('tzid') === '' ? $default : Zone::named($row->get('tzid'));
+        } catch (Fault) {
+            $faults[] = $row->fault('tzid', 'The IANA name of a time zone was expected, as in Europe/Madrid.');
+            $zone = null;
+        }
+        $start = null;
+        if (! preg_match('/^(\d{4}-?\d{2}-?\d{2})[T ](\d{2}):?(\d{2})(?::?00)?$/D', $row->get('dtstart'), $m) || (int) $m[2] > 23 || (int) $m[3] > 59) {
+            $faults[] = $row->fault('dtstart', 'A local date and time as 2027-01-11T10:00 was expected.');
+        } else {
+            try {
+                $start = LocalDate::parse($m[1]);
+            } catch (Fault $e) {
+                $faults[] = $row->fault('dtstart', $e->getMessage());
+            }
+        }
+        if (! preg_match('/^\d{1,3}$/D', $row->get('minutes')) || (int) $row->get('minutes') < 1 || (int) $row->get('minutes') > SeriesPlan::LONGEST) {
+            $faults[] = $row->fault('minutes', 'A whole number of minutes from 1 to '.SeriesPlan::LONGEST.' was expected.');
+        }
+        $rule = null;
+        if ($zone !== null) {
+            try {
+                $rule = RecurrenceRule::parse($row->get('rrule') === '' ? 'FREQ=DAILY;COUNT=1' : $row->get('rrule'), $zone);
+            } catch (Fault $e) {
+                $faults[] = $row->fault('rrule', $e->getMessage());
+            }
+        }
+        if ($section === null || $zone === null || $start === null || $rule === null || count($faults) > $before) {
+            return null;
+        }
+        $minute = (int) $m[2] * 60 + (int) $m[3];
+        $termRow = $school->terms[$section['term']];
+        $term = new Term($termRow['title'], LocalDate::parse($termRow['starts_on']), LocalDate::parse($termRow['ends_on']), $default);
+        try {
+            $plan = new SeriesPlan(Patterns::fromRule($rule, $start), $start, self::end($rule, $zone, $minute), $minute, (int) $row->get('minutes'), $zone);
+        } catch (Fault $e) {
+            $faults[] = $row->fault('rrule', $e->getMessage());
+
+            return null;
+        }
+        foreach (self::warnings($plan, $term, $rule) as [$column, $words]) {
+            $faults[] = $row->fault($column, $words, true);
+        }
+
+        return ['section' => $section['sourced_id'], 'title' => $row->get('title'), 'plan' => $plan];
+    }
+
+    private static function end(RecurrenceRule $rule, Zone $zone, int $minute): SeriesEnd
+    {
+        if ($rule->count !== null) {
+            return SeriesEnd::afterCounted($rule->count);
+        }
+        if ($rule->until === null) {
+            return SeriesEnd::withTerm();
+        }
+        // A session that would start after the moment of UNTIL is not in the set.
+        $past = $rule->untilInstant !== null && $zone->instant($rule->until->day, $minute) > $rule->untilInstant;
+
+        return SeriesEnd::onDate($past ? $rule->until->plus(-1) : $rule->until);
+    }
+
+    /** @return iterable<array{string, string}> column, words */
+    private static function warnings(SeriesPlan $plan, Term $term, RecurrenceRule $rule): iterable
+    {
+        if (($doubt = TypedTime::doubt($plan->startMinute)) !== null) {
+            yield ['dtstart', $doubt];
+        }
+        $outside = $plan->outside($term);
+        if ($outside > 0) {
+            yield ['rrule', "$outside dates of this rule are outside the term and are left out."];
+        }
+        if ($rule->count === null && $rule->until === null) {
+            yield ['rrule', 'This rule has no COUNT or UNTIL; the series ends with the term.'];
+        }
+        foreach ($plan->pattern->days($plan->from, $plan->from->plus(400), $term) as $day) {
+            if ($day !== $plan->from->day) {
+                yield ['dtstart', 'The rule does not fall on this day; the first date is '.(new LocalDate($day))->iso().'.'];
+            }
+            break;
+        }
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Joining;
+
+use Nomada\Core\Timetable\PlannedSession;
+
+/**
+ * The door's answer: the reply, the session it is about, when its doors open (UTC seconds), and the next session after that.
+ */
+final readonly class DoorAnswer
+{
+    public function __construct(
+        public DoorReply $reply,
+        public ?PlannedSession $session = null,
+        public ?int $opensAt = null,
+        public ?PlannedSession $next = null,
+        public bool $asHost = false,
+    ) {
+    }
+}

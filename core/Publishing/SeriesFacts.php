@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Publishing;
+
+use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SeriesPlan;
+
+/** What publishing needs to know of one series. Sessions are the planned ones, ascending. */
+final readonly class SeriesFacts
+{
+    /** @param list<PlannedSession> $sessions */
+    public function __construct(
+        public int $id,
+        public string $uid,
+        public string $title,
+        public int $sequence,
+        public int $changedAt,
+        public SeriesPlan $plan,
+        public array $sessions,
+        public string $link,
+        public string $hostLink,
+        public string $joinCode,
+        public string $dialIn,
+        public string $pin,
+    ) {
+    }
+}

@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Publishing;
+
+use Nomada\Core\Interchange\Calendar\CalendarWriter;
+use Nomada\Core\Interchange\Calendar\EventSeries;
+use Nomada\Core\Joining\JoinCode;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\PlannedSession;
+
+/**
+ * What ought to stand at every destination for one section. A pure function of the facts: no clock is asked, so nothing
+ * becomes stale by the passing of time alone. The pinned place carries each session with the moment at which it gives way
+ * to the next, and the course site shows the one whose turn it is.
+ */
+final class WantedPlacements
+{
+    /** @return list<Placement> in the order in which they are carried out */
+    public static function of(SectionFacts $section): array
+    {
+        $series = array_values(array_filter($section->series, fn (SeriesFacts $s): bool => $s->sessions !== []));
+        if ($series === []) {
+            return [];
+        }
+        $section = new SectionFacts($section->id, $section->title, $section->teacher, $section->term, $section->door, $series, $section->readers, $section->joinPage);
+
+        return [self::pinned($section), ...self::weeks($section), ...self::events($section), self::opening($section)];
+    }
+
+    private static function pinned(SectionFacts $section): Placement
+    {
+        $turns = [];
+        foreach (self::dated($section) as [$series, $session]) {
+            $turns[] = gmdate('Y-m-d\TH:i:s\Z', $session->end).' '.self::when($section, $session).(count($section->series) > 1 ? " · $series->title" : '');
+        }
+        $fields = ['Title' => 'Next session', 'Meets' => self::meets($section), 'Doors' => self::doors($section)];
+
+        return new Placement(Place::CoursePage, "$section->id/pinned", 'Pinned: next session', $fields + self::ways($section) + ['Sessions' => $turns]);
+    }
+
+    /** One item a week, in that week's block. @return list<Placement> */
+    private static function weeks(SectionFacts $section): array
+    {
+        $weeks = [];
+        foreach (self::dated($section) as [$series, $session]) {
+            $weeks[$section->term->weekOf($session->day)][] = self::when($section, $session).(count($section->series) > 1 ? " · $series->title" : '');
+        }
+        ksort($weeks);
+        $out = [];
+        foreach ($weeks as $week => $lines) {
+            $fields = ['Title' => count($lines) === 1 ? 'Live session' : 'Live sessions', 'Week' => (string) $week, 'Begins' => $section->term->monday($week)->iso(), 'Sessions' => $lines];
+            foreach ($section->series as $series) {
+                $fields[self::named($section, $series, 'Join link')] = $series->link;
+            }
+            $out[] = new Placement(Place::CoursePage, "$section->id/week-$week", "Week $week", $fields);
+        }
+
+        return $out;
+    }
+
+    /** One event a series, in the calendar of everybody who is part of it. @return list<Placement> */
+    private static function events(SectionFacts $section): array
+    {
+        $out = [];
+        foreach ($section->series as $series) {
+            $dates = array_map(fn (PlannedSession $s): string => self::when($section, $s), $series->sessions);
+            foreach ($section->readers as $reader) {
+                $link = $reader->links[$series->id] ?? $series->link;
+                $event = self::event($section, $series, $link, $reader->role === 'student' ? '' : "\nYou are a {$reader->role} of this section.");
+                $out[] = new Placement(Place::Calendar, "$reader->person/$series->uid", $reader->name,
+                    ['Event' => self::summary($section, $series), 'Time' => $series->plan->sentence().' '.$series->plan->zone->place(), 'Sessions' => $dates, 'Join link' => $link],
+                    CalendarWriter::write([$event]), $reader->person);
+            }
+        }
+
+        return $out;
+    }
+
+    private static function opening(SectionFacts $section): Placement
+    {
+        $fields = ['Title' => "$section->title: how to come in", 'Meets' => self::meets($section), 'Doors' => self::doors($section)] + self::ways($section);
+        $fields['Text'] = 'Your own link stands in your calendar and on your page. Do not pass it on: it lets in only you.';
+
+        return new Placement(Place::ClassStream, "$section->id/opening", 'Opening post', $fields);
+    }
+
+    /** The section's series as a calendar shows them to anybody who subscribes to its feed. @return list<EventSeries> */
+    public static function feed(SectionFacts $section): array
+    {
+        return array_map(fn (SeriesFacts $s): EventSeries => self::event($section, $s, $s->link), $section->series);
+    }
+
+    private static function event(SectionFacts $section, SeriesFacts $series, string $link, string $note = ''): EventSeries
+    {
+        $description = $link === '' ? '' : "Come in: $link\nJoin code: ".JoinCode::show($series->joinCode)." at $section->joinPage\nBy phone: $series->dialIn, PIN $series->pin\n".self::doors($section).$note;
+
+        return new EventSeries($series->uid, $series->sequence, $series->changedAt, self::summary($section, $series), $description, $link,
+            $series->plan->zone, $series->plan->startMinute, $series->plan->minutes, $series->plan->pattern->rule(), $series->sessions);
+    }
+
+    /** @return array<string, string> link, code and phone of each series */
+    private static function ways(SectionFacts $section): array
+    {
+        $out = [];
+        foreach ($section->series as $series) {
+            $out[self::named($section, $series, 'Join link')] = $series->link;
+            $out[self::named($section, $series, 'Join code')] = JoinCode::show($series->joinCode)." at $section->joinPage";
+            $out[self::named($section, $series, 'By phone')] = "$series->dialIn, PIN $series->pin";
+        }
+
+        return $out;
+    }
+
+    private static function named(SectionFacts $section, SeriesFacts $series, string $field): string
+    {
+        return count($section->series) > 1 ? "$field, $series->title" : $field;
+    }
+
+    private static function meets(SectionFacts $section): string
+    {
+        return implode('; ', array_map(fn (SeriesFacts $s): string => $s->plan->sentence().' '.$s->plan->zone->place().(count($section->series) > 1 ? " ($s->title)" : ''), $section->series));
+    }
+
+    private static function doors(SectionFacts $section): string
+    {
+        return "The doors open {$section->door->opensBefore} minutes before the start.";
+    }
+
+    private static function summary(SectionFacts $section, SeriesFacts $series): string
+    {
+        return $series->title === $section->title || count($section->series) === 1 ? $section->title : "$section->title: $series->title";
+    }
+
+    private static function when(SectionFacts $section, PlannedSession $session): string
+    {
+        $zone = $section->term->zone;
+
+        return (new LocalDate($zone->wall($session->start)[0]))->short().', '.$zone->clock($session->start).'–'.$zone->clock($session->end).' '.$zone->place();
+    }
+
+    /** Every session of every series, in the order of time. @return list<array{SeriesFacts, PlannedSession}> */
+    private static function dated(SectionFacts $section): array
+    {
+        $out = [];
+        foreach ($section->series as $series) {
+            foreach ($series->sessions as $session) {
+                $out[] = [$series, $session];
+            }
+        }
+        usort($out, fn (array $a, array $b): int => [$a[1]->start, $a[0]->id] <=> [$b[1]->start, $b[0]->id]);
+
+        return $out;
+    }
+}

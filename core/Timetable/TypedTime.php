@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Timetable;
+
+use Nomada\Core\Fault;
+
+/**
+ * A time of day as people type it: `9`, `9:05`, `0905`, `9.05am`, `11:47`. `minute` counts from midnight.
+ *
+ * What reads two ways, or falls before 07:00 or after 21:00, carries a question instead of a guess; `or` is then the other reading.
+ */
+final readonly class TypedTime
+{
+    public const EARLIEST = 7 * 60;
+
+    public const LATEST = 21 * 60;
+
+    private function __construct(public int $minute, public ?string $question = null, public ?int $or = null)
+    {
+    }
+
+    /** @throws Fault where it is no time of day at all */
+    public static function read(string $typed, string $field = ''): self
+    {
+        $text = strtolower(preg_replace('/\s+/', '', $typed) ?? '');
+        if ($text === 'noon') {
+            $text = '12pm';
+        }
+        if (! preg_match('/^(\d{1,2})(?:[:.h]?([0-5]\d))?h?(am|pm|a\.m\.|p\.m\.)?$/D', $text, $m)) {
+            throw new Fault("\"$typed\" is not a time of day. Write it as 9, 9:05, 0905 or 9.05am.", $field);
+        }
+        $hour = (int) $m[1];
+        $minute = ($m[2] ?? '') === '' ? 0 : (int) $m[2];
+        $half = str_replace('.', '', $m[3] ?? '');
+        if ($hour > 23 || ($half !== '' && ($hour > 12 || $hour === 0))) {
+            throw new Fault("\"$typed\" is not a time of day: there is no hour $hour".($half === '' ? '' : " $half").'.', $field);
+        }
+        if ($half !== '') {
+            return self::checked($hour % 12 * 60 + $minute + ($half === 'pm' ? 720 : 0));
+        }
+        // A leading zero or an hour from 7 on says the 24-hour clock; a bare 1 to 6 is as often an afternoon.
+        if ($hour >= 1 && $hour < 7 && $m[1][0] !== '0') {
+            $early = $hour * 60 + $minute;
+
+            return new self($early + 720, sprintf('%s or %s?', self::format($early + 720), self::format($early)), $early);
+        }
+
+        return self::checked($hour * 60 + $minute);
+    }
+
+    /** `09:05`; from 24:00 on it begins at 00:00 again. */
+    public static function format(int $minute): string
+    {
+        return sprintf('%02d:%02d', intdiv($minute, 60) % 24, $minute % 60);
+    }
+
+    /** A question about a start that is likely a slip, or null. */
+    public static function doubt(int $minute): ?string
+    {
+        return match (true) {
+            $minute < self::EARLIEST => self::format($minute).' is before 07:00. Is that meant?',
+            $minute > self::LATEST => self::format($minute).' is after 21:00. Is that meant?',
+            default => null,
+        };
+    }
+
+    private static function checked(int $minute): self
+    {
+        $doubt = self::doubt($minute);
+
+        return new self($minute, $doubt, $doubt === null ? null : ($minute + 720) % 1440);
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Timetable;
+
+use Nomada\Core\Fault;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Term;
+
+/** Chosen weekdays of every k-th week; weeks are counted from the week in which the series begins. */
+final readonly class WeeklyPattern implements Pattern
+{
+    private const CODES = [1 => 'MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'];
+
+    private const ORDINALS = [2 => 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'];
+
+    /** @var list<int> 1 (Monday) to 7, ascending */
+    public array $weekdays;
+
+    /** @param array<int> $weekdays */
+    public function __construct(array $weekdays, public int $every = 1)
+    {
+        $weekdays = array_values(array_unique($weekdays));
+        sort($weekdays);
+        if ($weekdays === []) {
+            throw new Fault('Choose at least one weekday.', 'weekdays');
+        }
+        if ($weekdays[0] < 1 || end($weekdays) > 7) {
+            throw new Fault('Weekdays are numbered 1 (Monday) to 7 (Sunday).', 'weekdays');
+        }
+        if ($every < 1 || $every > 26) {
+            throw new Fault('Weeks can be skipped up to every 26th; write a number from 1 to 26.', 'every');
+        }
+        $this->weekdays = $weekdays;
+    }
+
+    public function days(LocalDate $from, LocalDate $to, Term $term): iterable
+    {
+        $out = [];
+        $step = 7 * $this->every;
+        for ($monday = $from->monday()->day; $monday <= $to->day; $monday += $step) {
+            foreach ($this->weekdays as $weekday) {
+                $day = $monday + $weekday - 1;
+                if ($day >= $from->day && $day <= $to->day) {
+                    $out[] = $day;
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    public function sentence(): string
+    {
+        $days = $this->weekdays === [1, 2, 3, 4, 5] ? ($this->every === 1 ? 'weekday' : 'Mon to Fri') : implode(' ', array_map(LocalDate::dayName(...), $this->weekdays));
+
+        return match (true) {
+            $this->every > 1 => 'Every '.(self::ORDINALS[$this->every] ?? $this->every.'th').' week, '.$days,
+            $days === 'weekday' => 'Every weekday',
+            default => $days,
+        };
+    }
+
+    public function rule(): string
+    {
+        return 'FREQ=WEEKLY;'.($this->every > 1 ? "INTERVAL=$this->every;" : '').'BYDAY='.implode(',', array_map(fn (int $d): string => self::CODES[$d], $this->weekdays));
+    }
+
+    public function toArray(): array
+    {
+        return ['kind' => 'weekly', 'weekdays' => $this->weekdays, 'every' => $this->every];
+    }
+}

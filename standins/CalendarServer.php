@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Standins;
+
+use DateTimeImmutable;
+use DateTimeZone;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Component\VEvent;
+use Sabre\VObject\Reader;
+
+/** The calendar server: one collection a person, one iCalendar object a resource, with ETags. Its page expands them as any calendar would. */
+final readonly class CalendarServer
+{
+    private Documents $documents;
+
+    public function __construct(Store $store)
+    {
+        $this->documents = new Documents($store, 'calendar');
+    }
+
+    /** @param list<string> $parts */
+    public function answer(Request $request, array $parts): Answer
+    {
+        [$kind, $person, $object] = $parts + ['', '', ''];
+        if ($kind !== 'people' || $person === '') {
+            throw new Refusal(404, 'The calendar server has a calendar a person.');
+        }
+        if ($object !== '') {
+            if ($request->method === 'PUT' && ! str_starts_with($request->body, 'BEGIN:VCALENDAR')) {
+                throw new Refusal(415, 'An iCalendar object was expected.');
+            }
+
+            return $this->documents->answer($request, "$person/$object", $person, 'text/calendar');
+        }
+        $objects = $this->documents->of($person);
+        if (! $request->wantsPage()) {
+            return Answer::json(200, ['person' => $person, 'objects' => array_map(fn (array $o): array => ['path' => $o['path'], 'etag' => $o['etag']], $objects)]);
+        }
+
+        return Answer::page(Page::of($request->query['title'] ?? 'Calendar', $this->days($request, array_column($objects, 'body')), 'Calendar server'));
+    }
+
+    /** @param array<int, mixed> $objects */
+    private function days(Request $request, array $objects): string
+    {
+        $zone = new DateTimeZone(in_array($request->query['zone'] ?? '', DateTimeZone::listIdentifiers(), true) ? $request->query['zone'] : 'UTC');
+        $from = (new DateTimeImmutable('@'.$request->at()))->setTimezone($zone)->setTime(0, 0);
+        $rows = [];
+        foreach ($objects as $text) {
+            $calendar = Reader::read((string) $text);
+            if ($calendar instanceof VCalendar) {
+                foreach ($calendar->expand($from, $from->modify('+21 days'), $zone)->select('VEVENT') as $event) {
+                    /** @var VEvent $event */
+                    $starts = $event->DTSTART->getDateTime()->setTimezone($zone);
+                    $rows[] = [$starts, $event->DTEND->getDateTime()->setTimezone($zone), (string) $event->SUMMARY, (string) ($event->URL ?? '')];
+                }
+            }
+        }
+        usort($rows, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $html = '<p>The next three weeks, on the clock of '.Page::text(str_replace('_', ' ', $zone->getName())).'.</p>';
+        $day = '';
+        foreach ($rows as [$starts, $ends, $summary, $url]) {
+            if ($starts->format('D j M') !== $day) {
+                $html .= ($day === '' ? '' : '</ul>').'<h2>'.($day = $starts->format('D j M')).'</h2><ul class="day">';
+            }
+            $html .= '<li><b>'.$starts->format('H:i').'–'.$ends->format('H:i').'</b> '.($url === '' ? Page::text($summary) : '<a href="'.Page::text($url).'">'.Page::text($summary).'</a>').'</li>';
+        }
+
+        return $html.($day === '' ? '<p>Nothing stands in this calendar.</p>' : '</ul>');
+    }
+}

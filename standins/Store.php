@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Standins;
+
+use PDO;
+
+/** The stand-ins' own tables, in a schema of their own, made on the first request. */
+final class Store
+{
+    private PDO $pdo;
+
+    public function __construct()
+    {
+        $env = fn (string $name, string $default): string => getenv($name) ?: $default;
+        $this->pdo = new PDO(
+            sprintf('pgsql:host=%s;port=%s;dbname=%s', $env('DB_HOST', '127.0.0.1'), $env('DB_PORT', '54330'), $env('DB_DATABASE', 'nomada')),
+            $env('DB_USERNAME', 'nomada'), $env('DB_PASSWORD', ''),
+            [PDO::ATTR_PERSISTENT => true, PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC],
+        );
+        $schema = preg_replace('/[^a-z0-9_]/', '', $env('STANDINS_SCHEMA', 'standins'));
+        $this->pdo->exec("set client_min_messages = warning; set time zone 'UTC'; set search_path to $schema");
+        if ($this->one("select to_regclass('$schema.controls') as t")['t'] === null) {
+            $this->make((string) $schema);
+        }
+    }
+
+    private function make(string $schema): void
+    {
+        $this->pdo->exec("
+            begin;
+            select pg_advisory_xact_lock(7302);
+            create schema if not exists $schema;
+            create table if not exists $schema.rooms (id text primary key, key text unique not null, title text not null, dial_in text not null, pin text not null, made_at timestamptz not null default now());
+            create table if not exists $schema.seats (seat text primary key, room text not null, person text not null, name text not null, host boolean not null, came_at timestamptz not null default now(), left_at timestamptz);
+            create table if not exists $schema.documents (service text not null, path text not null, owner text not null, type text not null, body text not null, etag text not null, changed_at timestamptz not null default now(), primary key (service, path));
+            create table if not exists $schema.posts (id text primary key, section text not null, key text unique not null, post jsonb not null, etag text not null, posted_at timestamptz not null default now(), changed_at timestamptz not null default now());
+            create table if not exists $schema.controls (service text primary key, words text not null default '', failures integer not null default 0, only_path text not null default '', slow_ms integer not null default 0, per_second integer not null default 0);
+            create table if not exists $schema.hits (service text, second bigint, n integer not null, primary key (service, second));
+            commit;");
+    }
+
+    /**
+     * @param  array<string|int, mixed>  $with
+     * @return list<array<string, mixed>>
+     */
+    public function all(string $sql, array $with = []): array
+    {
+        $statement = $this->pdo->prepare($sql);
+        $statement->execute($with);
+
+        return $statement->fetchAll();
+    }
+
+    /**
+     * @param  array<string|int, mixed>  $with
+     * @return array<string, mixed>|null
+     */
+    public function one(string $sql, array $with = []): ?array
+    {
+        return $this->all($sql, $with)[0] ?? null;
+    }
+
+    /** @param array<string|int, mixed> $with */
+    public function run(string $sql, array $with = []): int
+    {
+        $statement = $this->pdo->prepare($sql);
+        $statement->execute($with);
+
+        return $statement->rowCount();
+    }
+}
