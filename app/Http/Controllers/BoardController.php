@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Controllers;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+use Nomada\App\View\Timetable\BoardPage;
+
+final class BoardController extends Controller
+{
+    public function __invoke(Request $request, BoardPage $page): View|RedirectResponse
+    {
+        $person = $this->person($request);
+        if (! $person->isStaff()) {
+            return redirect()->route('me');
+        }
+
+        return view('timetable.board', $page->data($this->term(), $person, (string) $request->query('show', ''), (string) $request->query('year', '')));
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Controllers\Joining;
+
+use Illuminate\Http\RedirectResponse;
+use Nomada\App\Actions\Publishing\StartRun;
+use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\Requests\ChosenSections;
+
+final class LinkController extends Controller
+{
+    public function store(ChosenSections $request, StartRun $start): RedirectResponse
+    {
+        $run = $start->links(array_values($request->chosen()->pluck('id')->all()), $this->person($request));
+
+        return $run === null ? back()->with('said', 'Every series of these sections has its join link already.') : redirect()->route('run', $run);
+    }
+}

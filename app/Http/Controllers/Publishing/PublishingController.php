@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Controllers\Publishing;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+use Nomada\App\Actions\Publishing\PlanQuery;
+use Nomada\App\Actions\Publishing\StartRun;
+use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\Requests\ChosenSections;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\View\Publishing\PlanPage;
+
+final class PublishingController extends Controller
+{
+    private const CHOSEN = 'publishing.chosen';
+
+    public function index(Request $request, PlanPage $page): View
+    {
+        $chosen = $request->query('show') === 'chosen' ? (array) $request->session()->get(self::CHOSEN, []) : null;
+
+        return view('publishing.plan', $page->data($this->term(), $this->person($request), (string) $request->query('show', ''), $chosen, (string) $request->query('open', '')));
+    }
+
+    /** Remembers what was chosen on the board, and shows the plan for just that. */
+    public function choose(ChosenSections $request): RedirectResponse
+    {
+        $request->session()->put(self::CHOSEN, $request->chosen()->pluck('sourced_id')->all());
+
+        return redirect()->route('publishing', ['show' => 'chosen']);
+    }
+
+    /** The plan of one section in full, to be opened within its row. */
+    public function section(Section $section, PlanQuery $plan): View
+    {
+        $this->authorize('view', $section);
+
+        return view('publishing.plan-section', ['items' => $plan->items($section->id), 'section' => $section]);
+    }
+
+    public function store(ChosenSections $request, StartRun $start): RedirectResponse
+    {
+        $run = $start->publish(array_values($request->chosen()->pluck('id')->all()), $this->person($request));
+
+        return $run === null ? back()->with('said', 'Everything stands as it should; there was nothing to publish.') : redirect()->route('run', $run);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Controllers\Timetable;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\View\View;
+use Nomada\App\Actions\Timetable\DeleteSeries;
+use Nomada\App\Actions\Timetable\SaveSeries;
+use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\Requests\SeriesRequest;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\View\Timetable\SeriesPreview;
+
+final class SeriesController extends Controller
+{
+    /** What the pattern in the editor makes, before anything is saved. */
+    public function preview(SeriesRequest $request, Section $section, SeriesPreview $preview): View
+    {
+        $this->authorize('timetable', $section);
+        $series = $section->series()->find($request->integer('series'));
+
+        return view('timetable.series-preview', $preview->data($section, $request->plan($section, $series), $series));
+    }
+
+    public function store(SeriesRequest $request, Section $section, SaveSeries $save): RedirectResponse
+    {
+        $this->authorize('timetable', $section);
+        $series = $save($section, $request->plan($section, null), (string) $request->input('title'));
+
+        return redirect()->route('section', $section)->with('said', "{$series->title} is planned: {$series->plan()->sentence()}.");
+    }
+
+    public function update(SeriesRequest $request, Section $section, Series $series, SaveSeries $save): RedirectResponse
+    {
+        $this->authorize('timetable', $section);
+        abort_unless($series->section_id === $section->id, 404);
+        $save($section, $request->plan($section, $series), (string) $request->input('title'), $series);
+
+        return redirect()->route('section', $section)->with('said', "{$series->title} is saved: {$series->plan()->sentence()}.");
+    }
+
+    public function destroy(Section $section, Series $series, DeleteSeries $delete): RedirectResponse
+    {
+        $this->authorize('timetable', $section);
+        abort_unless($series->section_id === $section->id, 404);
+        $delete($series);
+
+        return redirect()->route('section', $section)->with('said', "{$series->title} is deleted. What it had published is removed by the next publish run.");
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Controllers\Timetable;
+
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\View\Timetable\WeekPage;
+
+final class TimetableController extends Controller
+{
+    public function __invoke(Request $request, WeekPage $page): View
+    {
+        return view('timetable.week', $page->data($this->term(), $this->person($request), $request->integer('week'), (string) $request->query('by', 'teacher')));
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Gate;
+use Nomada\App\Models\Term\Section;
+
+/** Sections chosen on a board, each of which the person may act on. */
+final class ChosenSections extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['sections' => ['required', 'array', 'max:2000'], 'sections.*' => ['string', 'max:255']];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['sections.*' => 'Choose at least one section.'];
+    }
+
+    /** @return Collection<int, Section> */
+    public function chosen(): Collection
+    {
+        $sections = Section::query()->whereIn('sourced_id', (array) $this->validated('sections'))->get();
+        abort_if($sections->isEmpty(), 404);
+        if (! $this->user()?->can('coordinate')) {
+            $sections->each(fn (Section $s) => Gate::authorize('serve', $s));
+        }
+
+        return $sections->toBase();
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\Core\Fault;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Term;
+use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\OpenDaysPattern;
+use Nomada\Core\Timetable\Pattern;
+use Nomada\Core\Timetable\SeriesEnd;
+use Nomada\Core\Timetable\SeriesPlan;
+use Nomada\Core\Timetable\TypedTime;
+use Nomada\Core\Timetable\WeeklyPattern;
+
+/** What the series editor sends, read into a plan. What it cannot read it says beside the field. */
+final class SeriesRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'title' => ['nullable', 'string', 'max:120'],
+            'kind' => ['required', 'in:weekly,open-days,keep'],
+            'weekdays' => ['array'], 'weekdays.*' => ['integer', 'between:1,7'],
+            'every' => ['nullable', 'integer', 'between:1,26'],
+            'start_time' => ['required', 'string', 'max:20'], 'end_time' => ['required', 'string', 'max:20'],
+            'starts_on' => ['required', 'date_format:Y-m-d'],
+            'end_kind' => ['required', 'in:date,term,held,keep'],
+            'ends_on' => ['nullable', 'required_if:end_kind,date', 'date_format:Y-m-d'],
+            'count' => ['nullable', 'required_if:end_kind,held', 'integer', 'between:1,400'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'kind.*' => 'Choose when the series meets.',
+            'weekdays.*' => 'Choose at least one weekday.',
+            'every.*' => 'Write a number of weeks from 1 to 26.',
+            'start_time.required' => 'Write when a session starts, as in 9:05.',
+            'end_time.required' => 'Write when a session ends, as in 9:50.',
+            'starts_on.*' => 'Choose the first day.',
+            'end_kind.*' => 'Choose how the series ends.',
+            'ends_on.*' => 'Choose the last day.',
+            'count.*' => 'Write how many sessions are to be held, from 1 to 400.',
+            'title.max' => 'A title has 120 characters at most.',
+        ];
+    }
+
+    /** @throws Fault naming the field */
+    public function plan(Section $section, ?Series $series): SeriesPlan
+    {
+        $term = $section->term->calendar();
+        $first = $this->inTerm('starts_on', $term);
+        $start = $this->time('start_time');
+        $end = $this->time('end_time');
+        if ($end <= $start) {
+            throw new Fault(TypedTime::format($end).' is not after '.TypedTime::format($start).'. Write a later end.', 'end_time');
+        }
+
+        return new SeriesPlan($this->pattern($series), $first, $this->end($series, $term), $start, $end - $start, $series === null ? $term->zone : Zone::named($series->time_zone));
+    }
+
+    private function pattern(?Series $series): Pattern
+    {
+        if ($this->input('kind') === 'keep' && $series !== null) {
+            return $series->plan()->pattern;
+        }
+
+        return $this->input('kind') === 'open-days' ? new OpenDaysPattern : new WeeklyPattern(array_map(intval(...), array_values((array) $this->input('weekdays', []))), $this->integer('every', 1) ?: 1);
+    }
+
+    private function end(?Series $series, Term $term): SeriesEnd
+    {
+        return match ($this->input('end_kind')) {
+            'date' => SeriesEnd::onDate($this->inTerm('ends_on', $term)),
+            'held' => SeriesEnd::afterHeld($this->integer('count')),
+            'keep' => $series === null ? SeriesEnd::withTerm() : $series->plan()->end,
+            default => SeriesEnd::withTerm(),
+        };
+    }
+
+    private function inTerm(string $field, Term $term): LocalDate
+    {
+        $date = LocalDate::parse((string) $this->input($field));
+        if (! $term->contains($date->day)) {
+            throw new Fault("{$date->short()} is outside the term. Choose a day from {$term->first->short()} to {$term->last->short()}.", $field);
+        }
+
+        return $date;
+    }
+
+    /** Minutes from midnight. What reads two ways, or like a slip, is asked about: the editor sends the answer as `sure_…`. */
+    private function time(string $field): int
+    {
+        $typed = trim((string) $this->input($field));
+        $time = TypedTime::read($typed, $field);
+        $sure = (string) $this->input("sure_$field");
+        if ($time->question !== null && ! in_array($sure, [(string) $time->minute, (string) $time->or], true)) {
+            throw new Fault($time->question, $field);
+        }
+
+        return $time->question === null ? $time->minute : (int) $sure;
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Support;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\Core\Fault;
+use Nomada\Core\Joining\Door;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\TypedTime;
+
+/** Moves the demo's clock: by a step in minutes, to the next session's doors, or to a date and time on the clock that the person sees. */
+final readonly class MoveClock
+{
+    private const STEPS = [-1440, -60, -10, 10, 60, 1440];
+
+    public function __construct(private Clock $clock, private CurrentTerm $term)
+    {
+    }
+
+    /** @throws Fault */
+    public function __invoke(Person $person, string $step, string $date, string $time): void
+    {
+        $now = $this->clock->seconds();
+        if ($step === 'next') {
+            $this->clock->set($this->nextSession($person, $now));
+        } elseif ($step !== '') {
+            if (! in_array((int) $step, self::STEPS, true)) {
+                throw new Fault('The clock steps by 10 minutes, an hour or a day.', 'step');
+            }
+            $this->clock->set($now + 60 * (int) $step);
+        } else {
+            $zone = $person->isStaff() ? ($this->term->find()?->calendar()->zone ?? $person->zone()) : $person->zone();
+            [$day, $minute] = $zone->wall($now);
+            // A demo clock may well be set to the middle of the night: no questions here.
+            $typed = $time === '' ? $minute : TypedTime::read($time, 'time');
+            $this->clock->set($zone->instant($date === '' ? $day : LocalDate::parse($date)->day, is_int($typed) ? $typed : ($typed->or ?? $typed->minute)));
+        }
+    }
+
+    /** The opening of the next session's doors, of what the person has a part in. */
+    private function nextSession(Person $person, int $now): int
+    {
+        $before = 60 * (new Door)->opensBefore;
+        $starts = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->where('state', 'planned')->whereRaw('starts_at > to_timestamp(?)', [$now + $before])
+            ->whereIn('section_id', Section::query()->seenBy($person)->select('id'))->min(DB::raw('extract(epoch from starts_at)::bigint'));
+
+        return $starts === null ? throw new Fault('There is no session after this moment.', 'step') : (int) $starts - $before;
+    }
+}

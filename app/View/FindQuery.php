@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\Clock;
+use Nomada\Core\Fault;
+use Nomada\Core\Term\LocalDate;
+
+/**
+ * Finds sections, people and dates by what a person types.
+ *
+ * @phpstan-type Hit array{kind: string, title: string, note: string, url: string}
+ */
+final readonly class FindQuery
+{
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    /** @return list<Hit> */
+    public function find(string $typed, Term $term, Person $for): array
+    {
+        return [...$this->dates($typed, $term), ...$this->sections($typed, $term, $for), ...$this->people($typed, $for)];
+    }
+
+    /** @return list<Hit> */
+    private function sections(string $typed, Term $term, Person $for): array
+    {
+        $query = Section::query()->where('term_id', $term->id)->seenBy($for);
+        foreach (self::words($typed) as $word) {
+            $query->whereRaw("('Y' || year || ' ' || title || ' ' || code || ' ' || sourced_id || ' ' || coalesce((select string_agg(family_name, ' ') from enrolments e join people p on p.id = e.person_id where e.section_id = sections.id and e.role = 'teacher'), '')) ilike ?", ["%$word%"]);
+        }
+
+        return array_values($query->orderBy('year')->orderBy('title')->limit(8)->get()
+            ->map(fn (Section $s): array => ['kind' => 'Section', 'title' => $s->name(), 'note' => $s->sourced_id, 'url' => route('section', $s)])->all());
+    }
+
+    /** A teacher finds those of their own sections. @return list<Hit> */
+    private function people(string $typed, Person $for): array
+    {
+        $query = Person::query()->where('role', '!=', 'guardian');
+        foreach (self::words($typed) as $word) {
+            $query->whereRaw("(given_name || ' ' || family_name || ' ' || email) ilike ?", ["%$word%"]);
+        }
+        if (! $for->isCoordinator()) {
+            $query->whereIn('id', DB::table('enrolments')->whereIn('section_id', DB::table('enrolments')->where('person_id', $for->id)->select('section_id'))->select('person_id'));
+        }
+
+        return array_values($query->orderBy('role', 'desc')->orderBy('family_name')->limit(8)->get()
+            ->map(fn (Person $p): array => ['kind' => ucfirst($p->role->value), 'title' => $p->name(), 'note' => $p->year === '' ? '' : "Year $p->year", 'url' => route('person', $p->sourced_id)])->all());
+    }
+
+    /** `2027-02-18`, `18 feb`, `feb 18`, `thu`, `today`, `tomorrow`, `week 6`. @return list<Hit> */
+    private function dates(string $typed, Term $term): array
+    {
+        $calendar = $term->calendar();
+        $text = mb_strtolower($typed);
+        if (preg_match('/^week\s*(\d{1,2})$/D', $text, $m) && (int) $m[1] >= 1 && (int) $m[1] <= $calendar->weeks()) {
+            return [['kind' => 'Week', 'title' => "Week $m[1]", 'note' => 'from '.$calendar->monday((int) $m[1])->short(), 'url' => route('timetable', ['week' => $m[1]])]];
+        }
+        $date = $this->date($text, $calendar);
+
+        return $date === null || ! $calendar->contains($date->day) ? [] : [[
+            'kind' => 'Date', 'title' => $date->short(), 'note' => $calendar->closedBecause($date->day) ?? "week {$calendar->weekOf($date->day)}", 'url' => route('today', ['date' => $date->iso()]),
+        ]];
+    }
+
+    private function date(string $text, \Nomada\Core\Term\Term $calendar): ?LocalDate
+    {
+        $today = $calendar->zone->dateAt($this->clock->seconds());
+        $months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+        $weekdays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
+        try {
+            if (preg_match('/^\d{4}-\d{2}-\d{2}$/D', $text)) {
+                return LocalDate::parse($text);
+            }
+            if ($text === 'today' || $text === 'tomorrow') {
+                return $today->plus($text === 'today' ? 0 : 1);
+            }
+            if (preg_match('/^(?:(\d{1,2})\s+([a-z]{3})[a-z]*|([a-z]{3})[a-z]*\s+(\d{1,2}))$/D', $text, $m)) {
+                $month = array_search($m[2] !== '' ? $m[2] : $m[3], $months, true);
+                $day = (int) ($m[1] !== '' ? $m[1] : $m[4]);
+
+                return $month === false ? null : LocalDate::of($calendar->first->parts()[0], $month + 1, $day);
+            }
+            $weekday = array_search(substr($text, 0, 3), $weekdays, true);
+            if ($weekday !== false && strlen($text) >= 3 && str_starts_with(['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'][$weekday], $text)) {
+                return $today->plus(($weekday + 1 - $today->weekday() + 7) % 7);
+            }
+        } catch (Fault) {
+            return null;
+        }
+
+        return null;
+    }
+
+    /** @return list<string> escaped for LIKE */
+    private static function words(string $typed): array
+    {
+        return array_values(array_map(fn (string $w): string => addcslashes($w, '%_\\'), array_filter(explode(' ', $typed), fn (string $w): bool => $w !== '')));
+    }
+}

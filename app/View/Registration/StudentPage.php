@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Registration;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\Clock;
+use Nomada\App\Support\StandinAddress;
+use Nomada\Core\Joining\Door;
+use Nomada\Core\Joining\LinkKind;
+
+/**
+ * A student's own page: the coming sessions on their own clock, their own links, and where else to look.
+ *
+ * @phpstan-type Coming array{day: string, time: string, end: string, school: string|null, name: string, teacher: string, series: int, state: string, reason: string|null, starts: int, ends: int, doors: int, isOpen: bool}
+ */
+final readonly class StudentPage
+{
+    public function __construct(private Clock $clock, private StandinAddress $standins)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function data(Person $student, ?Term $term): array
+    {
+        $sections = $term === null ? collect() : Section::query()->where('term_id', $term->id)->whereHas('enrolments', fn ($q) => $q->where('person_id', $student->id)->where('role', 'student')->where(fn ($e) => $e->whereNull('ends_on')->orWhere('ends_on', '>=', $term->calendar()->zone->dateAt($this->clock->seconds())->iso())))->orderBy('title')->get();
+        $links = JoinLink::query()->inForce()->where('kind', LinkKind::Personal)->where('person_id', $student->id)->get()->keyBy('series_id');
+
+        return [
+            'student' => $student, 'term' => $term, 'zone' => $student->zone(), 'school' => $term?->calendar()->zone, 'now' => $this->clock->seconds(),
+            'coming' => $term === null ? [] : $this->coming($student, $term, array_values($sections->modelKeys()), 40),
+            'links' => $links->map(fn (JoinLink $l): string => $l->address())->all(),
+            'places' => $sections->map(fn (Section $s): array => ['name' => $s->name(), 'page' => $this->standins->coursePage($s, $student), 'stream' => $this->standins->stream($s, $student)])->all(),
+            'calendar' => $this->standins->calendar($student),
+        ];
+    }
+
+    /**
+     * @param  list<int>  $sections
+     * @return list<Coming>
+     */
+    public function coming(Person $person, Term $term, array $sections, int $most): array
+    {
+        $now = $this->clock->seconds();
+        $own = $person->zone();
+        $school = $term->calendar()->zone;
+        $opensBefore = 60 * (new Door)->opensBefore;
+        $rows = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->join('sections', 'sections.id', '=', 'section_id')->whereIn('sections.id', $sections)
+            ->whereRaw('ends_at > to_timestamp(?)', [$now])->where('state', '!=', 'lost')->orderBy('starts_at')->limit($most)
+            ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'state', 'reason', 'series_id', 'sections.title', 'sections.year',
+                DB::raw("(select left(p.given_name, 1) || '. ' || p.family_name from enrolments e join people p on p.id = e.person_id where e.section_id = sections.id and e.role = 'teacher' order by e.is_primary desc limit 1) as teacher")]);
+
+        return array_values($rows->map(function (\stdClass $r) use ($own, $school, $now, $opensBefore): array {
+            $starts = (int) $r->starts;
+            $ends = (int) $r->ends;
+            $differs = $own->offsetAt($starts) !== $school->offsetAt($starts);
+
+            return [
+                'day' => $own->dateAt($starts)->short(), 'time' => $own->clock($starts), 'end' => $own->clock($ends), 'school' => $differs ? $school->clock($starts).' '.$school->place() : null,
+                'name' => ($r->year === '' ? '' : "Y$r->year ").$r->title, 'teacher' => (string) $r->teacher, 'series' => (int) $r->series_id, 'state' => $r->state, 'reason' => $r->reason,
+                'starts' => $starts, 'ends' => $ends, 'doors' => $starts - $opensBefore, 'isOpen' => $now >= $starts - $opensBefore,
+            ];
+        })->all());
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Timetable;
+
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\Clock;
+
+/**
+ * The board with its filters, grouped by year.
+ *
+ * @phpstan-import-type Row from BoardQuery
+ */
+final readonly class BoardPage
+{
+    public function __construct(private BoardQuery $query, private Clock $clock)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function data(Term $term, Person $person, string $show, string $year): array
+    {
+        $all = $this->query->rows($term, $person);
+        $hasSnag = fn (array $r): bool => array_filter($r['status']->snags(), self::isShown(...)) !== [];
+        $unpublished = fn (array $r): bool => ! $r['status']->stands() || $r['status']->differing() > 0;
+        $rows = array_values(array_filter($all, fn (array $r): bool => ($year === '' || $r['section']->year === $year) && match ($show) {
+            'snags' => $hasSnag($r), 'unpublished' => $unpublished($r), default => true
+        }));
+        $groups = [];
+        foreach ($rows as $row) {
+            $groups[$row['section']->year][] = $row;
+        }
+        $zone = $term->calendar()->zone;
+        [$day, $minute] = $zone->wall($this->clock->seconds());
+
+        return [
+            'term' => $term, 'groups' => $groups, 'line' => new TermLine($term->calendar()), 'today' => $day, 'minute' => $minute,
+            'show' => $show, 'year' => $year, 'years' => array_values(array_unique(array_map(fn (array $r): string => $r['section']->year, $all))),
+            'totals' => [
+                'sections' => count($all), 'sessions' => array_sum(array_column($all, 'sessions')), 'closures' => count($term->closures),
+                'snags' => count(array_filter($all, $hasSnag)), 'unpublished' => count(array_filter($all, $unpublished)),
+            ],
+        ];
+    }
+
+    /** Snags that have a column of their own are not repeated in the column of snags. */
+    public static function isShown(\Nomada\Core\Snag $snag): bool
+    {
+        return ! in_array($snag->kind, ['no-link', 'not-registered', 'not-published'], true);
+    }
+}

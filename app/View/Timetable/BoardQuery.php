@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Timetable;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Publishing\PlanQuery;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Clock;
+use Nomada\Core\SectionStatus;
+use Nomada\Core\Term\LocalDate;
+
+/**
+ * The board "every section": a row a section, in a fixed number of queries however many there are.
+ *
+ * @phpstan-type Row array{section: Section, meets: string, teacher: string, days: array<string, list<int>>, sessions: int, status: SectionStatus}
+ */
+final readonly class BoardQuery
+{
+    public function __construct(private Clock $clock, private PlanQuery $plan)
+    {
+    }
+
+    /**
+     * @param  list<int>|null  $only  section ids
+     * @return list<Row>
+     */
+    public function rows(Term $term, Person $for, ?array $only = null): array
+    {
+        $sections = Section::query()->where('term_id', $term->id)->seenBy($for)->when($only !== null, fn ($q) => $q->whereKey($only))->get();
+        // Year 7 before Year 10, then by title: neither is the order of text alone.
+        $sections = $sections->sort(fn (Section $a, Section $b): int => [(int) $a->year, $a->year, $a->title, $a->id] <=> [(int) $b->year, $b->year, $b->title, $b->id]);
+        $ids = array_map(intval(...), $sections->modelKeys());
+        $teachers = $this->teachers($ids);
+        $meets = [];
+        $series = [];
+        foreach (Series::query()->whereIn('section_id', $ids)->orderBy('starts_on')->orderBy('id')->get() as $one) {
+            $meets[$one->section_id][] = $one->plan()->sentence();
+            $series[$one->section_id] = ($series[$one->section_id] ?? 0) + 1;
+        }
+        $days = $this->days($term, $ids);
+        $linked = $this->counts('join_links', $ids, "kind = 'series' and retired_at is null");
+        $registered = $this->counts('registrations', $ids, "state = 'accepted'");
+        $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
+        $roster = DB::table('enrolments')->whereIn('section_id', $ids)->where('role', 'student')->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
+            ->groupBy('section_id')->pluck(DB::raw('count(*)'), 'section_id');
+        $places = $this->plan->counts($ids);
+        $out = [];
+        foreach ($sections as $section) {
+            $n = $series[$section->id] ?? 0;
+            $out[] = [
+                'section' => $section, 'meets' => implode('; ', $meets[$section->id] ?? []), 'teacher' => $teachers[$section->id] ?? '',
+                'days' => $days[$section->id] ?? [], 'sessions' => array_sum(array_map(count(...), $days[$section->id] ?? [])),
+                'status' => new SectionStatus($n, $linked[$section->id] ?? 0, (int) ($roster[$section->id] ?? 0), $n === 0 ? 0 : intdiv($registered[$section->id] ?? 0, $n), $places[$section->id] ?? []),
+            ];
+        }
+
+        return $out;
+    }
+
+    /**
+     * Each section's days by the state of their sessions: past, published, planned, changed since it was published, wrong.
+     * Lost sessions are not among them; their closed days are drawn.
+     *
+     * @param  list<int>  $ids
+     * @return array<int, array<string, list<int>>>
+     */
+    private function days(Term $term, array $ids): array
+    {
+        $weeks = [];
+        $rows = DB::table('placements')->whereIn('section_id', $ids)->where('place', 'course-page')->where('key', 'like', '%/week-%')
+            ->get(['section_id', 'key', 'wanted_print', 'standing_print', DB::raw('trouble is not null as trouble')]);
+        foreach ($rows as $p) {
+            $weeks[$p->section_id][(int) substr((string) strrchr($p->key, '-'), 1)] = match (true) {
+                $p->trouble => 'wrong',
+                $p->standing_print === null => 'planned',
+                $p->standing_print === $p->wanted_print => 'published',
+                default => 'changed',
+            };
+        }
+        $calendar = $term->calendar();
+        $now = $this->clock->seconds();
+        $sessions = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->whereIn('section_id', $ids)->where('state', 'planned')
+            ->groupBy('section_id')->get(['section_id', DB::raw("string_agg((day - date '1970-01-01') || ':' || (ends_at <= to_timestamp($now))::int, ' ' order by starts_at) as days")]);
+        $out = [];
+        foreach ($sessions as $row) {
+            foreach (explode(' ', $row->days) as $pair) {
+                [$day, $past] = explode(':', $pair);
+                $day = (int) $day;
+                $out[$row->section_id][$past === '1' ? 'past' : ($weeks[$row->section_id][$calendar->weekOf($day)] ?? 'planned')][] = $day;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return array<int, int> by section
+     */
+    private function counts(string $table, array $ids, string $where): array
+    {
+        return array_map(intval(...), DB::table($table)->join('series', 'series.id', '=', 'series_id')->whereIn('section_id', $ids)->whereRaw($where)
+            ->groupBy('section_id')->pluck(DB::raw('count(*)'), 'section_id')->all());
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return array<int, string> the first teacher of each section
+     */
+    private function teachers(array $ids): array
+    {
+        return DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->whereIn('section_id', $ids)->where('enrolments.role', 'teacher')
+            ->orderBy('is_primary')->get(['section_id', 'given_name', 'family_name'])
+            ->mapWithKeys(fn (object $t): array => [$t->section_id => mb_substr($t->given_name, 0, 1).'. '.$t->family_name])->all();
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core;
+
+/** A named thing that is wrong or missing, with where to mend it. */
+final readonly class Snag
+{
+    /**
+     * @param  string  $kind  no-series, no-link, not-registered, refused, changed, not-published
+     * @param  bool  $isWrong  something is wrong, not only still to do
+     * @param  string  $where  the stop at which it is mended: timetable, joining, registration, publishing
+     */
+    public function __construct(public string $kind, public bool $isWrong, public string $words, public string $where)
+    {
+    }
+}
