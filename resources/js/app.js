@@ -1,1 +1,38 @@
+import Alpine from '@alpinejs/csp';
+import Modal from 'bootstrap/js/dist/modal';
+import { board } from './board';
+import { editor } from './editor';
+import { find } from './find';
+import { keys } from './keys';
+import { plan, progress } from './publishing';
 
+Alpine.data('board', board);
+Alpine.data('editor', editor);
+Alpine.data('find', find(Modal));
+Alpine.data('plan', plan);
+Alpine.data('progress', progress);
+Alpine.data('theme', () => ({
+    turn() {
+        const next = document.documentElement.getAttribute('data-bs-theme') === 'dark' ? 'light' : 'dark';
+        document.documentElement.setAttribute('data-bs-theme', next);
+        localStorage.setItem('nomada.theme', next);
+    },
+}));
+Alpine.data('copy', () => ({
+    done: false,
+    async copy() {
+        await navigator.clipboard.writeText(this.$el.dataset.text);
+        this.done = true;
+        setTimeout(() => { this.done = false; }, 1600);
+    },
+}));
+keys(Modal);
+Alpine.start();
+
+// A drop-down of the masthead closes by Escape and by a click elsewhere.
+document.addEventListener('click', (e) => {
+    document.querySelectorAll('.mast details[open]').forEach((d) => { if (!d.contains(e.target)) d.open = false; });
+});
+document.addEventListener('keydown', (e) => {
+    if (e.key === 'Escape') document.querySelectorAll('.mast details[open]').forEach((d) => { d.open = false; d.querySelector('summary').focus(); });
+});

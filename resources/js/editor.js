@@ -1,0 +1,59 @@
+// The series editor: under it, live, what the pattern makes. Nothing is saved by looking.
+export const editor = () => ({
+    timer: 0,
+    asked: 0,
+    init() {
+        this.$el.addEventListener('input', () => this.soon());
+        this.$el.addEventListener('change', () => this.soon());
+        this.look();
+    },
+    soon() {
+        clearTimeout(this.timer);
+        this.timer = setTimeout(() => this.look(), 160);
+    },
+    async look() {
+        const mine = ++this.asked;
+        const form = this.$el.closest('form') ?? this.$el;
+        const data = new FormData(form);
+        data.delete('_method');
+        this.faults({});
+        try {
+            const answer = await fetch(form.dataset.preview, { method: 'POST', body: data, headers: { Accept: 'text/html, application/json', 'X-Requested-With': 'XMLHttpRequest' } });
+            if (mine !== this.asked) return;
+            if (answer.status === 422) {
+                this.faults((await answer.json()).errors);
+                this.$refs.made.setAttribute('data-stale', '');
+            } else if (answer.ok) {
+                this.$refs.made.innerHTML = await answer.text();
+                this.$refs.made.removeAttribute('data-stale');
+            }
+        } catch {
+            this.$refs.made.textContent = 'The server does not answer. What you typed is kept; it is looked at again when you change something.';
+        }
+    },
+    faults(errors) {
+        this.$el.querySelectorAll('[data-fault]').forEach((el) => {
+            const words = errors[el.dataset.fault] ?? (el.dataset.fault === 'form' ? errors.pattern : null);
+            el.textContent = words ? words[0] : '';
+            this.answers(el, words ? words[0] : '');
+        });
+    },
+    // "15:00 or 03:00?" and "05:30 is before 07:00. Is that meant?" are answered by a button.
+    answers(el, words) {
+        const field = el.dataset.fault;
+        if (!field.endsWith('_time') || !words.includes('?')) return;
+        const sure = this.$el.querySelector('[name=sure_' + field + ']');
+        (words.match(/\d\d:\d\d(?! and)/g) ?? []).filter((t) => t !== '07:00' && t !== '21:00').forEach((time) => {
+            const button = document.createElement('button');
+            button.type = 'button';
+            button.className = 'btn btn-side ms-2';
+            button.textContent = time;
+            button.addEventListener('click', () => {
+                const [h, m] = time.split(':').map(Number);
+                sure.value = String(h * 60 + m);
+                this.look();
+            });
+            el.append(' ', button);
+        });
+    },
+});

@@ -1,0 +1,58 @@
+// The plan opens a section's words within its row; a run's progress is asked for until it is over.
+export const plan = () => ({
+    init() {
+        this.$el.querySelectorAll('button.toggle').forEach((b) => b.addEventListener('click', () => this.turn(b)));
+        const open = this.$el.dataset.open;
+        const first = open ? [...this.$el.querySelectorAll('button.toggle')].find((b) => b.dataset.section === open) : null;
+        if (first) this.turn(first);
+        this.count();
+        this.$el.addEventListener('change', () => this.count());
+    },
+    steps: 0,
+    chosen: 0,
+    count() {
+        const on = [...this.$el.querySelectorAll("input[name='sections[]']:checked")];
+        this.chosen = on.length;
+        this.steps = on.reduce((sum, b) => sum + Number(b.dataset.steps), 0);
+    },
+    chooseAll(e) {
+        this.$el.querySelectorAll("input[name='sections[]']").forEach((b) => { b.checked = e.target.checked; });
+        this.count();
+    },
+    words() { return this.steps === 1 ? '1 placement' : this.steps + ' placements'; },
+    of() { return this.chosen === 1 ? 'of 1 section' : 'of ' + this.chosen + ' sections'; },
+    label() { return 'Publish ' + this.steps; },
+    none() { return this.steps === 0; },
+    async turn(button) {
+        const row = button.closest('tr');
+        const open = button.getAttribute('aria-expanded') === 'true';
+        button.setAttribute('aria-expanded', open ? 'false' : 'true');
+        row.classList.toggle('is-open', !open);
+        if (open) {
+            row.nextElementSibling.remove();
+            return;
+        }
+        const detail = document.createElement('tr');
+        detail.innerHTML = '<td class="detail" colspan="5"><span class="quiet">Reading the plan…</span></td>';
+        row.after(detail);
+        try {
+            const answer = await fetch(button.dataset.url, { headers: { 'X-Requested-With': 'XMLHttpRequest' } });
+            detail.firstElementChild.innerHTML = answer.ok ? await answer.text() : '<span class="bad">The plan could not be read. Close and open it again.</span>';
+        } catch {
+            detail.firstElementChild.innerHTML = '<span class="bad">The server does not answer. Close and open it again.</span>';
+        }
+    },
+});
+
+export const progress = () => ({
+    init() {
+        if (this.$el.querySelector('[data-over]') === null) setTimeout(() => this.ask(), 600);
+    },
+    async ask() {
+        try {
+            const answer = await fetch(this.$el.dataset.url, { headers: { 'X-Requested-With': 'XMLHttpRequest' } });
+            if (answer.ok) this.$el.innerHTML = await answer.text();
+        } catch { /* the server is away: asked again */ }
+        if (this.$el.querySelector('[data-over]') === null) setTimeout(() => this.ask(), 700);
+    },
+});

@@ -1,0 +1,2 @@
+@props(['title' => null])
+@include('layouts.app', ['title' => $title, 'slot' => $slot, 'keys' => $keys ?? ''])

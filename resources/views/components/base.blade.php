@@ -1,0 +1,2 @@
+@props(['title' => null])
+@include('layouts.base', ['title' => $title, 'slot' => $slot])

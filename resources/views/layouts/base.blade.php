@@ -1,0 +1,17 @@
+<!doctype html>
+<html lang="en-GB" data-bs-theme="light">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="csrf-token" content="{{ csrf_token() }}">
+    <title>{{ $title ?? 'Nomada' }}{{ isset($title) ? ' · Nomada' : '' }}</title>
+    <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    <script src="/theme.js"></script>
+    @vite(['resources/scss/app.scss', 'resources/js/app.js'])
+    @stack('head')
+</head>
+<body>
+<a class="skip" href="#main">To the content</a>
+{{ $slot }}
+</body>
+</html>

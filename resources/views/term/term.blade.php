@@ -1,0 +1,25 @@
+@php use Nomada\App\Support\Words; use Nomada\Core\Term\LocalDate; @endphp
+<x-app title="Term">
+<div class="bar"><h1>{{ $term->title }}</h1><div class="sum">{{ $calendar->first->short() }} to {{ $calendar->last->short() }} · {{ Words::count($openDays, 'school day') }} · {{ Words::count($calendar->weeks(), 'week') }} · {{ $calendar->zone->name }}</div>
+    @can('coordinate')<div class="end"><a class="btn btn-side" href="{{ route('import') }}">Import a school…</a></div>@endcan</div>
+<div class="columns mt-2">
+<table class="weeks"><thead><tr><th class="wk" scope="col">Week</th>@foreach (['Mon', 'Tue', 'Wed', 'Thu', 'Fri'] as $d)<th scope="col">{{ $d }}</th>@endforeach</tr></thead><tbody>
+    @foreach ($weeks as $week)
+        <tr><th scope="row">{{ $week['n'] }} · {{ $week['monday']->dayMonth() }}@if ($week['change'])<br><span class="todo">{{ $week['change'] }}</span>@endif</th>
+        @foreach ($week['days'] as $day)
+            @if (! $day['inTerm'])<td class="out">–</td>
+            @elseif ($day['reason'] !== null)<td @class(['shut', 'today' => $day['date']->day === $today])><span>{{ $day['date']->parts()[2] }} · {{ $day['reason'] }}</span></td>
+            @else<td @class(['today' => $day['date']->day === $today])><a href="{{ route('today', ['date' => $day['date']->iso()]) }}"><span class="d">{{ $day['date']->parts()[2] }}</span><span class="quiet">{{ $day['planned'] === 0 ? 'none' : Words::count($day['planned'], 'session') }}</span></a></td>@endif
+        @endforeach</tr>
+    @endforeach
+</tbody></table>
+<div>
+    <section class="card-s"><h2>Closed days</h2>
+        @forelse ($term->closures as $closure)
+            @php $l = $lost->get($closure->reason); $first = LocalDate::parse($closure->starts_on); $last = LocalDate::parse($closure->ends_on); @endphp
+            <p class="mb-2"><b>{{ $closure->reason }}</b><br>{{ $first->short() }}{{ $last->day > $first->day ? ' to '.$last->short() : '' }} <span class="quiet">· {{ $l ? Words::count((int) $l->sessions, 'session').' of '.Words::count((int) $l->sections, 'section').' lost' : 'no session lost' }}</span></p>
+        @empty<p class="quiet">No closed day is known. They come with the import, from closures.ics.</p>@endforelse
+    </section>
+    <section class="card-s"><h2>Open</h2><dl class="pairs"><dt>School days</dt><dd>{{ $openDays }}</dd><dt>Time zone</dt><dd>{{ $calendar->zone->name }}</dd><dt>Weekends</dt><dd>closed</dd></dl></section>
+</div></div>
+</x-app>

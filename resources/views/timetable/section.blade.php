@@ -1,0 +1,106 @@
+@php
+    use Nomada\App\Support\Words;
+    use Nomada\Core\Publishing\Place;
+    use Nomada\Core\Term\LocalDate;
+    use Nomada\Core\Timetable\SessionState;
+    $status = $row['status'];
+    $scale = $line->scale();
+@endphp
+<x-app :title="$section->name()">
+<div class="bar"><h1>{{ $section->name() }}</h1>
+    <div class="sum">{{ $row['meets'] === '' ? 'no timetable yet' : $row['meets'].' '.$zone->place() }} · @foreach ($teachers as $t){{ $t->person->shortName() }}{{ $t->role === 'teacher' ? '' : " ($t->role)" }}{{ $loop->last ? '' : ', ' }}@endforeach · {{ Words::count($status->roster, 'student') }}</div>
+    @can('timetable', $section)<div class="end"><a class="btn btn-side" href="{{ route('section', [$section, 'edit' => 'new']) }}#editor">Add a series</a></div>@endcan
+</div>
+<div x-data="board" data-left="{{ $scale['left'] }}" data-week="{{ $scale['week'] }}" data-monday="{{ $scale['monday'] }}">
+    <svg class="line mt-2" width="{{ $line->width }}" height="18" role="img" aria-label="Weeks of the term">@foreach ($line->labels() as $label)<text x="{{ $label['x'] }}" y="14">{{ $label['text'] }}</text>@endforeach</svg>
+    <x-term-line :line="$line" :days="$row['days']" :today="$today" :minute="$minute" :name="$section->name()" :url="route('section', $section)" large/>
+</div>
+@if ($editing !== null)
+    @can('timetable', $section)
+        @include('timetable.series-editor', ['series' => $editing === 'new' ? null : $editing])
+    @endcan
+@endif
+@foreach ($status->snags() as $snag)
+    @if ($loop->first)<ul class="legend" aria-label="Snags">@endif
+    <li><span class="{{ $snag->isWrong ? 'bad' : 'todo' }}">{{ $snag->words }}</span></li>
+    @if ($loop->last)</ul>@endif
+@endforeach
+<div class="columns mt-2">
+<div>
+    @forelse ($section->series as $series)
+        @php
+            $planned = $series->sessions->where('state', SessionState::Planned);
+            $lost = $series->sessions->where('state', SessionState::Lost);
+        @endphp
+        <section class="card-s">
+            <div class="d-flex align-items-baseline gap-3 flex-wrap"><h2>{{ $series->title }}</h2>
+                <span class="quiet">{{ $series->plan()->sentence() }} · {{ Words::count($planned->count(), 'session') }}, {{ Words::minutes($planned->count() * $series->minutes) }}{{ $lost->isEmpty() ? '' : ' · '.$lost->count().' lost' }}</span>
+                @can('timetable', $section)
+                    <a class="ms-auto" href="{{ route('section', [$section, 'edit' => $series->id]) }}#editor">Change</a>
+                @endcan</div>
+            <ul class="sessions">
+                @foreach ($series->sessions as $session)
+                    @php
+                        $core = $session->toCore();
+                        $isPast = $core->end <= $now;
+                        $state = $core->state === SessionState::Lost ? 'lost' : ($isPast ? 'past' : collect($row['days'])->search(fn ($days) => in_array($core->day, $days, true)));
+                    @endphp
+                    <li id="day-{{ $session->day }}" @class(['is-lost' => $state === 'lost', 'is-chosen' => $day === $session->day]) @if ($day === $session->day) aria-current="date" @endif>
+                        @if ($state === 'lost')<svg width="14" height="14" aria-hidden="true"><rect x="1" y="1" width="12" height="12" fill="url(#hatch)"/></svg>@else<x-shape :is="(string) $state" :label="(string) $state"/>@endif
+                        <span>{{ (new LocalDate($core->day))->short() }}</span><span>{{ $zone->clock($core->start) }}–{{ $zone->clock($core->end) }}</span><span>{{ $state === 'lost' ? 'lost: '.$session->reason : '' }}</span></li>
+                @endforeach
+            </ul>
+        </section>
+    @empty
+        <div class="empty"><h2>No sessions yet</h2>This section meets at no time. @can('timetable', $section)<a href="{{ route('section', [$section, 'edit' => 'new']) }}#editor">Add its series</a>, and its sessions follow from it.@endcan</div>
+    @endforelse
+</div>
+<div>
+    <section class="card-s"><h2>Joining</h2>
+        @forelse ($section->series as $series)
+            @php $link = $links[$series->id]; @endphp
+            @if ($section->series->count() > 1)<h3>{{ $series->title }}</h3>@endif
+            @if ($link)
+                <dl class="pairs mb-2">
+                    <dt>Join link</dt><dd><a href="{{ $link->address() }}">{{ Str::limit($link->address(), 38) }}</a> <x-copy :text="$link->address()"/></dd>
+                    @can('serve', $section)@if ($hostLinks[$series->id])<dt>Host link</dt><dd><a href="{{ $hostLinks[$series->id]->address() }}">the teacher's own</a> <x-copy :text="$hostLinks[$series->id]->address()"/></dd>@endif @endcan
+                    <dt>Join code</dt><dd class="mono">{{ \Nomada\Core\Joining\JoinCode::show($link->join_code) }}</dd>
+                    <dt>By phone</dt><dd>{{ $link->dial_in }}, PIN {{ $link->pin }}</dd>
+                </dl>
+            @else
+                <p class="todo mb-1">No join link yet.</p>
+            @endif
+        @empty
+            <p class="quiet">A link is made for a series; there is none yet.</p>
+        @endforelse
+        @can('serve', $section)@if ($status->linked < $status->series)
+            <form method="post" action="{{ route('links.store') }}">@csrf<input type="hidden" name="sections[]" value="{{ $section->sourced_id }}"><button class="btn btn-main">Make link</button></form>
+        @endif @endcan
+    </section>
+    <section class="card-s"><h2>Registration</h2>
+        <p><span class="{{ $status->series > 0 && $status->registered < $status->roster ? 'todo' : 'ok' }}">{{ $status->registered }} of {{ $status->roster }} registered</span></p>
+        @can('serve', $section)@if ($status->series > 0 && $status->registered < $status->roster)
+            <form method="post" action="{{ route('rosters.store') }}">@csrf<input type="hidden" name="sections[]" value="{{ $section->sourced_id }}"><button class="btn btn-main">Register roster</button></form>
+        @endif @endcan
+        <details class="mt-1"><summary>The roster</summary><ul class="roster">
+            @forelse ($students as $e)<li><x-shape :is="($registered[$e->person_id] ?? 0) >= max(1, $status->series) ? 'published' : 'planned'" :label="($registered[$e->person_id] ?? 0) >= max(1, $status->series) ? 'registered' : 'not registered'"/><span>{{ $e->person->name() }}@if ($e->ends_on) <small>until {{ LocalDate::parse($e->ends_on)->dayMonth() }}</small>@endif @if ($e->begins_on) <small>from {{ LocalDate::parse($e->begins_on)->dayMonth() }}</small>@endif</span></li>@empty<li class="quiet">Nobody is enrolled.</li>@endforelse
+        </ul></details>
+    </section>
+    <section class="card-s"><h2>Publishing</h2>
+        <dl class="pairs mb-2">
+            @foreach (Place::cases() as $place)
+                @php $n = $places[$place->value] ?? \Nomada\App\Actions\Publishing\PlanQuery::NONE; $left = $n['add'] + $n['change'] + $n['remove']; @endphp
+                <dt>{{ $place->title() }}</dt><dd>{{ $n['leave'] + $n['change'] + $n['remove'] }} standing{{ $left > 0 ? ", $left to publish" : '' }}@if ($n['trouble'] > 0) <span class="bad">{{ $n['trouble'] }} refused</span>@endif
+                    @if ($place === Place::CoursePage) · <a href="{{ $coursePage }}">open</a>@elseif ($place === Place::ClassStream) · <a href="{{ $stream }}">open</a>@endif</dd>
+            @endforeach
+        </dl>
+        @can('serve', $section)
+            <form method="post" action="{{ route('publishing.choose') }}">@csrf<input type="hidden" name="sections[]" value="{{ $section->sourced_id }}"><button class="btn {{ $status->differing() > 0 ? 'btn-main' : 'btn-side' }}">Preview publishing…</button></form>
+        @endcan
+    </section>
+    <section class="card-s"><h2>Calendar feed</h2><p class="quiet mb-1">A read-only calendar at a secret address: whoever has it sees this section's sessions.</p>
+        <p><a class="mono" href="{{ $feed }}">{{ Str::limit($feed, 44) }}</a> <x-copy :text="$feed"/></p></section>
+</div>
+</div>
+<x-slot:keys><dt><kbd>Tab</kbd></dt><dd>through the page; the line's sessions are listed below it</dd></x-slot:keys>
+</x-app>

@@ -1,0 +1,45 @@
+@php
+    use Nomada\Core\Timetable\TypedTime;
+    use Nomada\Core\Term\LocalDate;
+    $plan = $series?->plan();
+    $pattern = $series->pattern ?? ['kind' => 'weekly', 'weekdays' => [], 'every' => 1];
+    $ends = $series->ends ?? ['kind' => 'term'];
+    $firstDay = $series->starts_on ?? (new LocalDate(max($term->first->day, min($today, $term->last->day))))->iso();
+    $kind = old('kind', in_array($pattern['kind'], ['weekly', 'open-days'], true) ? $pattern['kind'] : 'keep');
+    $endKind = old('end_kind', in_array($ends['kind'], ['date', 'term', 'held'], true) ? $ends['kind'] : 'keep');
+    $weekdays = array_map(intval(...), (array) old('weekdays', $pattern['weekdays'] ?? []));
+@endphp
+<form id="editor" class="editor" method="post" action="{{ $series ? route('series.update', [$section, $series]) : route('series.store', $section) }}" data-preview="{{ route('series.preview', $section) }}" x-data="editor" novalidate>
+    @csrf
+    @if ($series)@method('put')<input type="hidden" name="series" value="{{ $series->id }}">@endif
+    <input type="hidden" name="sure_start_time" value="{{ old('sure_start_time', $plan?->startMinute) }}"><input type="hidden" name="sure_end_time" value="{{ old('sure_end_time', $plan ? $plan->startMinute + $plan->minutes : '') }}">
+    <div>
+        <h2 class="mb-2">{{ $series ? "Change {$series->title}" : 'A new series' }}</h2>
+        <fieldset><legend>Title</legend><input class="form-control" name="title" aria-label="Title" maxlength="120" value="{{ old('title', $series->title ?? '') }}" placeholder="{{ $section->title }}"><div class="invalid" data-fault="title" role="alert">{{ $errors->first('title') }}</div></fieldset>
+        <fieldset><legend>Meets on</legend>
+            <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-weekly" value="weekly" @checked($kind === 'weekly')><label for="k-weekly" class="visually-hidden">Chosen weekdays</label>
+                <div class="days">@foreach ([1 => 'Mon', 'Tue', 'Wed', 'Thu', 'Fri'] as $n => $name)<input type="checkbox" name="weekdays[]" value="{{ $n }}" id="wd-{{ $n }}" @checked(in_array($n, $weekdays, true))><label for="wd-{{ $n }}">{{ $name }}</label>@endforeach</div></div>
+            <div class="choice ps-4"><label for="every" class="quiet">every</label><input class="form-control n" id="every" name="every" inputmode="numeric" value="{{ old('every', $pattern['every'] ?? 1) }}"><span class="quiet">week (1 every week, 2 every second)</span></div>
+            <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-open" value="open-days" @checked($kind === 'open-days')><label for="k-open">Every school day</label></div>
+            @if ($series && ! in_array($pattern['kind'], ['weekly', 'open-days'], true))
+                <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-keep" value="keep" @checked($kind === 'keep')><label for="k-keep">As imported: {{ $plan->pattern->sentence() }}</label></div>
+            @endif
+            <div class="invalid" data-fault="weekdays" role="alert">{{ $errors->first('weekdays') }}</div><div class="invalid" data-fault="every" role="alert">{{ $errors->first('every') }}</div><div class="invalid" data-fault="kind" role="alert">{{ $errors->first('kind') }}</div>
+        </fieldset>
+        <fieldset><legend>From – to</legend><div class="inline">
+            <input class="form-control time" name="start_time" aria-label="Starts at" autocomplete="off" placeholder="9:05" value="{{ old('start_time', $plan ? TypedTime::format($plan->startMinute) : '') }}">–
+            <input class="form-control time" name="end_time" aria-label="Ends at" autocomplete="off" placeholder="9:50" value="{{ old('end_time', $plan ? TypedTime::format($plan->startMinute + $plan->minutes) : '') }}"><span class="quiet">{{ ($plan->zone ?? $zone)->place() }} time</span></div>
+            <div class="invalid" data-fault="start_time" role="alert">{{ $errors->first('start_time') }}</div><div class="invalid" data-fault="end_time" role="alert">{{ $errors->first('end_time') }}</div></fieldset>
+        <fieldset><legend>First day</legend><input class="form-control date" type="date" name="starts_on" aria-label="First day" min="{{ $term->first->iso() }}" max="{{ $term->last->iso() }}" value="{{ old('starts_on', $firstDay) }}"><div class="invalid" data-fault="starts_on" role="alert">{{ $errors->first('starts_on') }}</div></fieldset>
+        <fieldset><legend>Ends</legend>
+            <div class="choice"><input class="form-check-input mt-0" type="radio" name="end_kind" id="e-term" value="term" @checked($endKind === 'term')><label for="e-term">with the term, {{ $term->last->short() }}</label></div>
+            <div class="choice"><input class="form-check-input mt-0" type="radio" name="end_kind" id="e-date" value="date" @checked($endKind === 'date')><label for="e-date">on</label><input class="form-control date" type="date" name="ends_on" aria-label="Last day" min="{{ $term->first->iso() }}" max="{{ $term->last->iso() }}" value="{{ old('ends_on', $ends['date'] ?? $term->last->iso()) }}"></div>
+            <div class="choice"><input class="form-check-input mt-0" type="radio" name="end_kind" id="e-held" value="held" @checked($endKind === 'held')><label for="e-held">after</label><input class="form-control n" name="count" inputmode="numeric" aria-label="Sessions held" value="{{ old('count', $ends['kind'] === 'held' ? $ends['n'] : '') }}"><span class="quiet">sessions held</span></div>
+            @if ($ends['kind'] === 'counted')<div class="choice"><input class="form-check-input mt-0" type="radio" name="end_kind" id="e-keep" value="keep" @checked($endKind === 'keep')><label for="e-keep">as imported: after {{ $ends['n'] }} dates, closed days counted</label></div>@endif
+            <div class="invalid" data-fault="ends_on" role="alert">{{ $errors->first('ends_on') }}</div><div class="invalid" data-fault="count" role="alert">{{ $errors->first('count') }}</div></fieldset>
+        <div class="inline"><button class="btn btn-main">{{ $series ? 'Save' : 'Plan this series' }}</button><a class="btn btn-side" href="{{ route('section', $section) }}">Cancel</a>
+            @if ($series)<button class="btn btn-wrong ms-auto" form="delete-series">Delete this series</button>@endif</div>
+    </div>
+    <div class="made"><h3>What this makes</h3><div class="invalid" data-fault="form" role="alert">{{ $errors->first('form') }}</div><div x-ref="made" aria-live="polite" class="quiet">Choose days and times, and it is shown here.</div></div>
+</form>
+@if ($series)<form id="delete-series" method="post" action="{{ route('series.destroy', [$section, $series]) }}">@csrf @method('delete')</form>@endif
