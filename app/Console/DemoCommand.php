@@ -66,13 +66,13 @@ final class DemoCommand extends Command
 
     private function bringForward(StartRun $start, CarryOutRun $carryOut, RegisterRoster $register): void
     {
-        $sections = Section::query()->with(['term.school', 'term.closures', 'series'])->get()->keyBy('sourced_id');
-        $links = $start->links(array_values($sections->except(self::UNLINKED)->modelKeys()), null, false);
+        $sections = Section::query()->with(['term.school', 'term.closures', 'series'])->get();
+        $links = $start->links(array_values($sections->whereNotIn('sourced_id', self::UNLINKED)->modelKeys()), null, false);
         if ($links !== null) {
             $carryOut($links);
         }
-        $sections->except(self::UNREGISTERED)->each(fn (Section $s) => $register($s));
-        $publish = $start->publish(array_values($sections->except(self::UNPUBLISHED)->modelKeys()), null, false);
+        $sections->whereNotIn('sourced_id', self::UNREGISTERED)->each(fn (Section $s) => $register($s));
+        $publish = $start->publish(array_values($sections->whereNotIn('sourced_id', self::UNPUBLISHED)->modelKeys()), null, false);
         if ($publish !== null) {
             $carryOut($publish);
         }

@@ -158,7 +158,9 @@ final readonly class RecurrenceRule
     /** The same as our own weekly pattern, where it is one. */
     public function asWeekly(): ?WeeklyPattern
     {
-        $plain = $this->freq === 'WEEKLY' && $this->byDay !== [] && $this->byMonth === [] && ($this->interval === 1 || $this->weekStart === 1);
+        // Weeks counted from another day than Monday are ours only where every week counts; so is a daily rule on chosen weekdays.
+        $plain = $this->byDay !== [] && $this->byMonth === [] && $this->byMonthDay === []
+            && ($this->interval === 1 ? $this->freq !== 'MONTHLY' : $this->freq === 'WEEKLY' && $this->weekStart === 1);
 
         return $plain && $this->interval <= 26 ? new WeeklyPattern(array_map(fn (array $d): int => $d[0], $this->byDay), $this->interval) : null;
     }

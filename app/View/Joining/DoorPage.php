@@ -71,7 +71,7 @@ final readonly class DoorPage
         $next = $answer->next === null ? 'There is no further session this term.' : 'The next one is '.$this->moment($answer->next->start, $zone, $school, $now).'.';
 
         return match ($answer->reply) {
-            DoorReply::ComeIn => ['Come in', $answer->session !== null && $answer->session->start > $now ? 'It starts at '.$this->moment($answer->session->start, $zone, $school, $now).'.' : 'It has begun; come in now.', 'Come in'],
+            DoorReply::ComeIn => ['Come in', $answer->session !== null && $answer->session->start > $now ? 'It starts '.$this->moment($answer->session->start, $zone, $school, $now).'.' : 'It has begun; come in now.', 'Come in'],
             DoorReply::TooEarly => ['You are early', "The doors open $opens.", 'Come in at '.($answer->opensAt === null ? '' : $zone->clock($answer->opensAt))],
             DoorReply::Over => ['This one is over', $next, ''],
             DoorReply::Cancelled => ['No class today', 'Because: '.($answer->session->reason ?? 'cancelled').'. '.$next, ''],

@@ -32,7 +32,7 @@ final readonly class SeriesList
             ->sort(fn (Series $a, Series $b): int => [(int) $a->section->year, $a->section->title, $a->title, $a->id] <=> [(int) $b->section->year, $b->section->title, $b->title, $b->id]);
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
         $roster = DB::table('enrolments')->whereIn('section_id', $series->pluck('section_id'))->where('role', 'student')->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
-            ->groupBy('section_id')->pluck(DB::raw('count(*)'), 'section_id');
+            ->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');
 
         return array_values($series->map(fn (Series $s): array => [
             'series' => $s, 'section' => $s->section, 'link' => $s->links->first(), 'roster' => (int) ($roster[$s->section_id] ?? 0), 'registered' => (int) $s->getAttribute('registered_count'),

@@ -47,7 +47,7 @@ final readonly class BoardQuery
         $registered = $this->counts('registrations', $ids, "state = 'accepted'");
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
         $roster = DB::table('enrolments')->whereIn('section_id', $ids)->where('role', 'student')->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
-            ->groupBy('section_id')->pluck(DB::raw('count(*)'), 'section_id');
+            ->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');
         $places = $this->plan->counts($ids);
         $out = [];
         foreach ($sections as $section) {
@@ -105,7 +105,7 @@ final readonly class BoardQuery
     private function counts(string $table, array $ids, string $where): array
     {
         return array_map(intval(...), DB::table($table)->join('series', 'series.id', '=', 'series_id')->whereIn('section_id', $ids)->whereRaw($where)
-            ->groupBy('section_id')->pluck(DB::raw('count(*)'), 'section_id')->all());
+            ->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id')->all());
     }
 
     /**

@@ -41,7 +41,7 @@ final readonly class SeriesPreview
         return [
             'plan' => $plan, 'held' => count($held), 'past' => count($days['past']), 'lost' => $lost, 'minutes' => count($held) * $plan->minutes,
             'first' => $held === [] ? null : new LocalDate(reset($held)->day), 'last' => $held === [] ? null : new LocalDate(end($held)->day),
-            'line' => new TermLine($term, 440, 34, 6, 3.1), 'days' => $days, 'today' => $today, 'minute' => $minute,
+            'line' => new TermLine($term, 720, 34, 6, 3.1), 'days' => $days, 'today' => $today, 'minute' => $minute,
             'short' => $plan->end->kind === 'held' ? $plan->outside($term) : 0, 'reach' => $series === null ? null : $this->reach($series, $sessions, $now),
         ];
     }

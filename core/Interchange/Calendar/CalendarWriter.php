@@ -13,9 +13,10 @@ use Sabre\VObject\Component\VEvent;
 /**
  * Writes series as iCalendar (RFC 5545, RFC 7986), so that anybody's calendar shows exactly our sessions.
  *
- * The rule's set is expanded by our own reader of rules; what it has too much becomes EXDATE, what it lacks becomes RDATE,
- * and a session at another time than the series' own becomes an override of its day (RECURRENCE-ID). Where the first session
- * is no date of the rule, no rule is written, because RFC 5545 leaves such a set undefined.
+ * The rule's set is expanded by our own reader of rules; what it has too much becomes EXDATE, and a session at another time than
+ * the series' own becomes an override of its day (RECURRENCE-ID). Where the rule lacks a session, or does not begin with the first
+ * one, every date is written as RDATE instead: RFC 5545 leaves a rule that its start is not part of undefined, and common readers
+ * (sabre/vobject among them) follow either RRULE or RDATE of one event, not both.
  */
 final class CalendarWriter
 {
@@ -93,7 +94,7 @@ final class CalendarWriter
     }
 
     /**
-     * The rule to write with its UNTIL, the days it has too much and those it lacks.
+     * The rule to write with its UNTIL and the days it has too much; or no rule, and every day but the first.
      *
      * @param  list<int>  $days
      * @return array{string|null, list<int>, list<int>}
@@ -110,12 +111,12 @@ final class CalendarWriter
         foreach (RecurrenceRule::parse($series->rule, $series->zone)->days(new LocalDate($first), $last) as $day) {
             $made[] = $day;
         }
-        if (($made[0] ?? null) !== $first) {
+        if (($made[0] ?? null) !== $first || array_diff($days, $made) !== []) {
             return [null, [], $rest];
         }
         $until = gmdate('Ymd\THis\Z', $series->zone->instant($last, $series->startMinute));
 
-        return ["$series->rule;UNTIL=$until", array_values(array_diff($made, $days)), array_values(array_diff($days, $made))];
+        return ["$series->rule;UNTIL=$until", array_values(array_diff($made, $days)), []];
     }
 
     /** @param list<int> $days */

@@ -29,7 +29,7 @@ final class IcsText
 
     public static function lineOf(ParseException $e): int
     {
-        return preg_match('/line (\d+)/', $e->getMessage(), $m) === 1 ? (int) $m[1] : 1;
+        return preg_match('/line (?:starting at )?(\d+)/i', $e->getMessage(), $m) === 1 ? (int) $m[1] : 1;
     }
 
     public static function words(ParseException $e): string

@@ -20,7 +20,7 @@
 @endif @if ($c->after !== '')<ins>{{ $c->after }}</ins>@endif</dd>@endforeach
                             @if ($some[0]['changes'] === [])<dt>Inside</dt><dd>the event's details</dd>@endif</dl>
                         @else
-                            <dl>@foreach ($some[0]['fields'] as $field => $value)<dt>{{ $field }}</dt><dd>@if (is_array($value)){{ implode("\n", array_slice(array_map(fn ($l) => preg_replace('/^\d{4}-\S+Z /', '', $l), $value), 0, 4)) }}{{ count($value) > 4 ? "\nand ".(count($value) - 4).' more' : '' }}@else{{ $value }}@endif</dd>@endforeach</dl>
+                            <dl>@foreach ($some[0]['fields'] as $field => $value)<dt>{{ $field }}</dt><dd>@if ($place === Place::Calendar && $field === 'Join link')each person's own @elseif (is_array($value)){{ implode("\n", array_slice(array_map(fn ($l) => preg_replace('/^\d{4}-\S+Z /', '', $l), $value), 0, 4)) }}{{ count($value) > 4 ? "\nand ".(count($value) - 4).' more' : '' }}@else{{ $value }}@endif</dd>@endforeach</dl>
                             @if ($some->count() > 1)<p class="more small">The others say the same of their own week or person: {{ $some->slice(1, 5)->pluck('label')->implode(', ') }}{{ $some->count() > 6 ? ' and '.($some->count() - 6).' more' : '' }}.</p>@endif
                         @endif
                         @foreach ($some->whereNotNull('trouble')->take(3) as $t)<p class="bad small mb-1">{{ $t['label'] }}: {{ $t['trouble'] }}</p>@endforeach

@@ -1,6 +1,6 @@
 <x-app title="My sessions">
 <div class="phone">
-<p class="over-title mb-0">{{ $student->name() }} · {{ $zone->place() }} time@if ($school && $school->name !== $zone->name), school is in {{ $school->place() }}@endif</p>
+<p class="over-title mb-0">{{ $student->name() }} · {{ $zone->place() }} time{{ $school && $school->name !== $zone->name ? ', school is in '.$school->place() : '' }}</p>
 <h1>Coming sessions</h1>
 @if ($coming !== [])
     @php $n = $coming[0]; @endphp

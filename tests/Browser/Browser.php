@@ -1,0 +1,280 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use RuntimeException;
+
+/** Headless Chromium, driven as a person would: by what is to be read on the page. Waits for what it expects, never for a time. */
+final class Browser
+{
+    /** @var resource */
+    private $driverProcess;
+
+    private RemoteWebDriver $driver;
+
+    private string $url = '';
+
+    private function __construct(private readonly float $patience = 15)
+    {
+    }
+
+    public static function start(): self
+    {
+        $self = new self;
+        $port = self::freePort();
+        $log = sys_get_temp_dir()."/chromedriver-$port.log";
+        $self->driverProcess = proc_open(['setsid', 'chromedriver', "--port=$port"], [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'w']], $pipes) ?: throw new RuntimeException('chromedriver did not start');
+        $options = (new ChromeOptions)->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1', '--window-size=1280,940', '--disable-background-networking',
+            '--disable-component-update', '--disable-sync', '--no-first-run', '--force-prefers-reduced-motion', '--lang=en-GB', '--user-data-dir='.sys_get_temp_dir()."/chromium-$port",
+        ]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        $until = microtime(true) + 20;
+        while (! @fsockopen('127.0.0.1', $port, $c, $w, 0.2)) {
+            microtime(true) < $until ? usleep(20_000) : throw new RuntimeException("chromedriver did not come up; see $log");
+        }
+        $self->driver = RemoteWebDriver::create("http://127.0.0.1:$port", $capabilities, 60_000, 60_000);
+
+        return $self;
+    }
+
+    public function end(): void
+    {
+        try {
+            $this->driver->quit();
+        } finally {
+            $pid = proc_get_status($this->driverProcess)['pid'];
+            posix_kill(-$pid, SIGTERM);
+            proc_close($this->driverProcess);
+        }
+    }
+
+    /** A visitor without cookies at an address. */
+    public function fresh(string $url): self
+    {
+        $this->url = $url;
+        $this->driver->get("$url/sign-in");
+        $this->driver->manage()->deleteAllCookies();
+
+        return $this;
+    }
+
+    public function size(int $width, int $height): self
+    {
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
+
+        return $this;
+    }
+
+    public function theme(bool $dark): self
+    {
+        $this->driver->executeScript('localStorage.setItem("nomada.theme", arguments[0]); document.documentElement.setAttribute("data-bs-theme", arguments[0])', [$dark ? 'dark' : 'light']);
+
+        return $this;
+    }
+
+    public function signInAsDemo(string $person): self
+    {
+        $this->driver->get("$this->url/sign-in");
+        $button = $this->driver->findElements(WebDriverBy::xpath("//form[input[@name='person' and @value='$person']]/button"));
+        if ($button === []) {
+            throw new RuntimeException("The sign-in page does not offer $person");
+        }
+        $button[0]->click();
+        $this->wait(fn (): bool => ! str_contains($this->driver->getCurrentURL(), 'sign-in'), "signing in as $person");
+
+        return $this;
+    }
+
+    public function open(string $path): self
+    {
+        $this->driver->get(str_starts_with($path, 'http') ? $path : $this->url.$path);
+
+        return $this;
+    }
+
+    public function path(): string
+    {
+        return (string) preg_replace('#^https?://[^/]+#', '', $this->driver->getCurrentURL());
+    }
+
+    public function click(string $css): self
+    {
+        $this->find($css)->click();
+
+        return $this;
+    }
+
+    /** Presses the button, link or summary that reads so (or begins so). */
+    public function press(string $text): self
+    {
+        $quoted = "concat('', \"".str_replace('"', '\"', $text).'")';
+        $xpath = "//*[self::button or self::a or self::summary][starts-with(normalize-space(.), $quoted) or @aria-label=$quoted]";
+        $this->wait(function () use ($xpath): bool {
+            foreach ($this->driver->findElements(WebDriverBy::xpath($xpath)) as $element) {
+                if ($element->isDisplayed() && $element->isEnabled()) {
+                    $element->click();
+
+                    return true;
+                }
+            }
+
+            return false;
+        }, "pressing \"$text\"");
+
+        return $this;
+    }
+
+    public function fill(string $name, string $value): self
+    {
+        $field = $this->find("[name='$name']");
+        $type = $field->getAttribute('type');
+        if ($type === 'date') {
+            $this->driver->executeScript("arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input', {bubbles: true}))", [$field, $value]);
+        } else {
+            $field->clear()->sendKeys($value);
+        }
+
+        return $this;
+    }
+
+    /** Chooses a check box or radio button, hidden behind its label or not. */
+    public function choose(string $css): self
+    {
+        $this->driver->executeScript('arguments[0].checked || arguments[0].click()', [$this->find($css)]);
+
+        return $this;
+    }
+
+    public function keys(string ...$keys): self
+    {
+        $this->driver->switchTo()->activeElement()->sendKeys(array_map(fn (string $k): string => defined(WebDriverKeys::class."::$k") ? constant(WebDriverKeys::class."::$k") : $k, $keys));
+
+        return $this;
+    }
+
+    public function focus(string $css): self
+    {
+        $this->driver->executeScript('arguments[0].focus()', [$this->find($css)]);
+
+        return $this;
+    }
+
+    public function find(string $css): RemoteWebElement
+    {
+        $found = null;
+        $this->wait(function () use ($css, &$found): bool {
+            $found = $this->driver->findElements(WebDriverBy::cssSelector($css))[0] ?? null;
+
+            return $found !== null;
+        }, "finding $css");
+
+        return $found;
+    }
+
+    public function count(string $css): int
+    {
+        return count($this->driver->findElements(WebDriverBy::cssSelector($css)));
+    }
+
+    public function text(string $css = 'body'): string
+    {
+        return $this->find($css)->getText();
+    }
+
+    /** Waits until the page shows these words. */
+    public function see(string $words, string $css = 'body'): self
+    {
+        $this->wait(function () use ($words, $css): bool {
+            try {
+                return str_contains($this->text($css), $words);
+            } catch (StaleElementReferenceException) {
+                return false;
+            }
+        }, "seeing \"$words\"");
+
+        return $this;
+    }
+
+    public function waitForPath(string $pattern): self
+    {
+        $this->wait(fn (): bool => preg_match($pattern, $this->path()) === 1, "coming to $pattern");
+
+        return $this;
+    }
+
+    public function script(string $js, mixed ...$with): mixed
+    {
+        return $this->driver->executeScript($js, $with);
+    }
+
+    /** Until the page's own requests are over. */
+    public function settle(): self
+    {
+        $this->wait(fn (): bool => $this->driver->executeScript('return document.readyState === "complete" && document.fonts.status === "loaded"') === true, 'settling');
+        $this->driver->executeAsyncScript('const done = arguments[0]; let last = performance.getEntriesByType("resource").length; const look = () => { const n = performance.getEntriesByType("resource").length; if (n === last) done(); else { last = n; setTimeout(look, 250); } }; setTimeout(look, 350);');
+
+        return $this;
+    }
+
+    /** What axe (WCAG 2.2 A and AA) finds on this page. @return list<string> */
+    public function accessibilityFaults(): array
+    {
+        $axe = (string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js');
+        // Through the debugger, as no page of ours lets a foreign script run.
+        $this->driver->executeScript($axe);
+        $found = $this->driver->executeAsyncScript('const done = arguments[0]; axe.run(document, {runOnly: ["wcag2a","wcag2aa","wcag21a","wcag21aa","wcag22aa"]}).then(r => done(r.violations.map(v => v.id + ": " + v.nodes.slice(0, 4).map(n => n.target.join(" ") + " (" + n.failureSummary.split("\n")[1] + ")").join(" | "))), e => done(["axe: " + e]))');
+
+        return is_array($found) ? array_values($found) : ['axe gave no answer'];
+    }
+
+    /** Whether the page is wider than the window. */
+    public function scrollsSideways(): bool
+    {
+        return $this->driver->executeScript('return document.documentElement.scrollWidth > window.innerWidth') === true;
+    }
+
+    /** What the console complained of since the last look. @return list<string> */
+    public function troubles(): array
+    {
+        return array_values(array_map(fn (array $l): string => $l['message'], array_filter($this->driver->manage()->getLog('browser'), fn (array $l): bool => in_array($l['level'], ['SEVERE', 'WARNING'], true))));
+    }
+
+    public function picture(string $file): void
+    {
+        $this->driver->takeScreenshot($file);
+    }
+
+    /** @param callable(): bool $is */
+    public function wait(callable $is, string $for): void
+    {
+        $until = microtime(true) + $this->patience;
+        while (! $is()) {
+            if (microtime(true) > $until) {
+                throw new RuntimeException("Waited $this->patience s for $for, at {$this->path()}:\n".mb_substr($this->text(), 0, 1500));
+            }
+            usleep(30_000);
+        }
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('no port is free');
+        $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
+        fclose($socket);
+
+        return $port;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Nomada\Core\Term\Closure;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Term;
+use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\Pattern;
+use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SeriesEnd;
+use Nomada\Core\Timetable\SeriesPlan;
+use Nomada\Core\Timetable\SessionState;
+use Nomada\Core\Timetable\WeeklyPattern;
+
+/** The term of the demo school, and short ways to make what tests need. */
+final class Scenario
+{
+    public static function term(string $zone = 'Europe/Madrid'): Term
+    {
+        $range = fn (string $a, string $b, string $why): Closure => new Closure(LocalDate::parse($a), LocalDate::parse($b), $why);
+
+        return new Term('Spring term', LocalDate::parse('2027-01-11'), LocalDate::parse('2027-04-23'), Zone::named($zone), [
+            $range('2027-01-29', '2027-01-29', 'Staff day'), $range('2027-02-15', '2027-02-17', 'Carnival'), $range('2027-03-22', '2027-04-02', 'Easter break'),
+        ]);
+    }
+
+    /** @param list<int>|Pattern $pattern */
+    public static function plan(array|Pattern $pattern, string $from = '2027-01-11', ?SeriesEnd $end = null, int $minute = 600, int $minutes = 45, string $zone = 'Europe/Madrid'): SeriesPlan
+    {
+        return new SeriesPlan($pattern instanceof Pattern ? $pattern : new WeeklyPattern($pattern), LocalDate::parse($from), $end ?? SeriesEnd::withTerm(), $minute, $minutes, Zone::named($zone));
+    }
+
+    /**
+     * @param  list<PlannedSession>  $sessions
+     * @return list<string> ISO dates
+     */
+    public static function dates(array $sessions, SessionState $state = SessionState::Planned): array
+    {
+        return array_values(array_map(fn (PlannedSession $s): string => (new LocalDate($s->day))->iso(), array_filter($sessions, fn (PlannedSession $s): bool => $s->state === $state)));
+    }
+}

@@ -1,0 +1,7 @@
+<?php
+
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\Support\TestCase;
+
+// Core tests know no framework and take milliseconds. Browser tests bring a whole running copy of their own.
+pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use Illuminate\Foundation\Testing\TestCase as Base;
+use Nomada\App\Actions\Term\ImportSchool;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\Core\Interchange\SchoolReader;
+
+abstract class TestCase extends Base
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->withoutVite();
+    }
+
+    /** A small school, imported the ordinary way. @param array<string, string|null> $change files instead of its own */
+    public function school(array $change = []): void
+    {
+        app(ImportSchool::class)(SchoolReader::read(SmallSchool::files($change)));
+    }
+
+    public function as(string $sourcedId): static
+    {
+        return $this->actingAs(Person::query()->where('sourced_id', $sourcedId)->firstOrFail());
+    }
+
+    public function section(string $sourcedId): Section
+    {
+        return Section::query()->where('sourced_id', $sourcedId)->firstOrFail();
+    }
+
+    /** Runs what is queued, as a worker would, until nothing is left; waits through the pauses of a run. */
+    public function work(): void
+    {
+        for ($i = 0; $i < 200; $i++) {
+            $this->artisan('queue:work', ['--stop-when-empty' => true, '--tries' => 0, '--sleep' => 0]);
+            if (\Illuminate\Support\Facades\DB::table('jobs')->doesntExist()) {
+                return;
+            }
+            usleep(50_000);
+        }
+        throw new \RuntimeException('The queue does not empty');
+    }
+
+    /** The stand-ins, running, empty and well-behaved. */
+    public function standins(): StandinServer
+    {
+        $server = StandinServer::shared();
+        config(['nomada.standins.url' => $server->url, 'nomada.standins.token' => $server->token]);
+        $server->reset();
+
+        return $server;
+    }
+}
