@@ -56,10 +56,13 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/people/{sourcedId}', PersonController::class)->name('person');
 
         Route::get('/sections/{section}', SectionController::class)->name('section');
-        Route::post('/sections/{section}/series/preview', [SeriesController::class, 'preview'])->name('series.preview');
-        Route::post('/sections/{section}/series', [SeriesController::class, 'store'])->name('series.store');
-        Route::put('/sections/{section}/series/{series}', [SeriesController::class, 'update'])->name('series.update');
-        Route::delete('/sections/{section}/series/{series}', [SeriesController::class, 'destroy'])->name('series.destroy');
+        // Who may is asked before what was typed is read.
+        Route::middleware('can:timetable,section')->scopeBindings()->group(function (): void {
+            Route::post('/sections/{section}/series/preview', [SeriesController::class, 'preview'])->name('series.preview');
+            Route::post('/sections/{section}/series', [SeriesController::class, 'store'])->name('series.store');
+            Route::put('/sections/{section}/series/{series}', [SeriesController::class, 'update'])->name('series.update');
+            Route::delete('/sections/{section}/series/{series}', [SeriesController::class, 'destroy'])->name('series.destroy');
+        });
 
         // Each section chosen is authorised on its own (ChosenSections).
         Route::post('/joining/links', [LinkController::class, 'store'])->name('links.store');

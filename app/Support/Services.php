@@ -10,7 +10,7 @@ namespace Nomada\App\Support;
  */
 final class Services
 {
-    /** @var array<string, array{resource, int}> process and its group */
+    /** @var array<string, array{resource, int, string}> process, its group, and the file that tells of it */
     private array $running = [];
 
     /**
@@ -25,8 +25,9 @@ final class Services
             throw new \RuntimeException("$name could not be started; see $log");
         }
         $pid = proc_get_status($process)['pid'];
-        $this->running[$name] = [$process, $pid];
-        @file_put_contents(base_path("var/run/$name-".config('nomada.port').'.pid'), (string) $pid);
+        $file = base_path("var/run/$name-".config('nomada.port').'.pid');
+        $this->running[$name] = [$process, $pid, $file];
+        @file_put_contents($file, (string) $pid);
     }
 
     public function isRunning(string $name): bool
@@ -41,13 +42,13 @@ final class Services
             @posix_kill(-$pid, SIGTERM);
         }
         $until = microtime(true) + $seconds;
-        foreach ($this->running as $name => [$process, $pid]) {
+        foreach ($this->running as [$process, $pid, $file]) {
             while (proc_get_status($process)['running'] && microtime(true) < $until) {
                 usleep(20_000);
             }
             @posix_kill(-$pid, SIGKILL);
             proc_close($process);
-            @unlink(base_path("var/run/$name-".config('nomada.port').'.pid'));
+            @unlink($file);
         }
         $this->running = [];
     }

@@ -40,9 +40,10 @@ final readonly class SaveSeries
             if ($series === null) {
                 $series = Series::query()->create([...$columns, 'section_id' => $section->id, 'title' => $title, 'uid' => (string) Str::uuid(), 'changed_at' => $now]);
             } else {
-                $series->fill([...$columns, 'title' => $title]);
-                if ($series->isDirty()) {
-                    $series->fill(['sequence' => $series->sequence + 1, 'changed_at' => $now])->save();
+                // Compared as plans: the database keeps the keys of a pattern in an order of its own.
+                $differs = $title !== $series->title || Series::columns($series->plan()) !== $columns;
+                if ($differs) {
+                    $series->fill([...$columns, 'title' => $title, 'sequence' => $series->sequence + 1, 'changed_at' => $now])->save();
                 }
             }
             ($this->lay)($series, $term);

@@ -25,6 +25,12 @@ final class CalendarWriter
     /** @param list<EventSeries> $series */
     public static function write(array $series, string $name = '', string $refresh = ''): string
     {
+        return Quietly::do(fn (): string => self::calendar($series, $name, $refresh));
+    }
+
+    /** @param list<EventSeries> $series */
+    private static function calendar(array $series, string $name, string $refresh): string
+    {
         $calendar = new VCalendar([], false);
         $calendar->add('VERSION', '2.0');
         $calendar->add('PRODID', self::PRODUCT);

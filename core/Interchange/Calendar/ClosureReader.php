@@ -7,10 +7,8 @@ namespace Nomada\Core\Interchange\Calendar;
 use Nomada\Core\Interchange\ImportFault;
 use Nomada\Core\Interchange\SchoolData;
 use Nomada\Core\Term\Zone;
-use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\ParseException;
 use Sabre\VObject\Property\ICalendar\DateTime as DateTimeProperty;
-use Sabre\VObject\Reader;
 
 /**
  * Reads closed days from iCalendar: each event is a closed range, its SUMMARY the reason. DTEND is exclusive (RFC 5545 3.6.1);
@@ -22,6 +20,12 @@ final class ClosureReader
 {
     /** @return array{list<ClosureRow>, list<ImportFault>} */
     public static function read(string $text, string $file, Zone $zone): array
+    {
+        return Quietly::do(fn (): array => self::closures($text, $file, $zone));
+    }
+
+    /** @return array{list<ClosureRow>, list<ImportFault>} */
+    private static function closures(string $text, string $file, Zone $zone): array
     {
         try {
             $calendar = IcsText::read($text);

@@ -2,6 +2,7 @@
 
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Interchange\Calendar\EventSeries;
+use Nomada\Core\Interchange\Calendar\Quietly;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\OpenDaysPattern;
@@ -26,15 +27,17 @@ function calendarOf(SeriesPlan $plan, ?array $sessions = null): string
 /** @return list<string> start and end of every instance that a calendar program would show */
 function shown(string $ics): array
 {
-    $calendar = Reader::read($ics);
-    assert($calendar instanceof VCalendar);
-    $out = [];
-    foreach ($calendar->expand(new DateTimeImmutable('2026-01-01'), new DateTimeImmutable('2029-01-01'))->select('VEVENT') as $event) {
-        $out[] = $event->DTSTART->getDateTime()->getTimestamp().'-'.$event->DTEND->getDateTime()->getTimestamp();
-    }
-    sort($out);
+    return Quietly::do(function () use ($ics): array {
+        $calendar = Reader::read($ics);
+        assert($calendar instanceof VCalendar);
+        $out = [];
+        foreach ($calendar->expand(new DateTimeImmutable('2026-01-01'), new DateTimeImmutable('2029-01-01'))->select('VEVENT') as $event) {
+            $out[] = $event->DTSTART->getDateTime()->getTimestamp().'-'.$event->DTEND->getDateTime()->getTimestamp();
+        }
+        sort($out);
 
-    return $out;
+        return $out;
+    });
 }
 
 function instants(array $sessions): array
@@ -80,7 +83,7 @@ test('the text is what RFC 5545 asks for', function () {
 
     expect($ics)->toContain("RRULE:FREQ=WEEKLY;BYDAY=TU,TH;UNTIL=20270422T080000Z\r\n")->toContain('EXDATE;TZID=Europe/Madrid:20270216T100000')->toContain("SEQUENCE:3\r\n")->toContain("UID:uid-1\r\n")
         ->toContain("DTSTART;TZID=Europe/Madrid:20270112T100000\r\n")->toContain('BEGIN:VTIMEZONE')->toContain("TZOFFSETTO:+0200\r\n")->toContain('SUMMARY:Y8 Marine Science\; with\, marks')->toContain("NAME:A calendar\r\n")
-        ->and(Reader::read($ics)->validate())->toBe([]);
+        ->and(Quietly::do(fn () => Reader::read($ics)->validate()))->toBe([]);
     foreach (explode("\r\n", $ics) as $line) {
         expect(strlen($line))->toBeLessThanOrEqual(75);
     }
