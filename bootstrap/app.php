@@ -12,6 +12,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append(ContentSecurity::class);
+        $middleware->web(replace: [Illuminate\Session\Middleware\StartSession::class => Nomada\App\Http\Middleware\StartSession::class]);
+        $middleware->alias(['looks' => Nomada\App\Http\Middleware\OnlyLooks::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
         $middleware->trustProxies(at: '127.0.0.1');

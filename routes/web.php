@@ -52,13 +52,13 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/publishing', [PublishingController::class, 'index'])->name('publishing');
         Route::get('/today', TodayController::class)->name('today');
         Route::get('/records', RecordsController::class)->name('records');
-        Route::get('/find', FindController::class)->name('find');
+        Route::get('/find', FindController::class)->middleware('looks')->name('find');
         Route::get('/people/{sourcedId}', PersonController::class)->name('person');
 
         Route::get('/sections/{section}', SectionController::class)->name('section');
         // Who may is asked before what was typed is read.
         Route::middleware('can:timetable,section')->scopeBindings()->group(function (): void {
-            Route::post('/sections/{section}/series/preview', [SeriesController::class, 'preview'])->name('series.preview');
+            Route::post('/sections/{section}/series/preview', [SeriesController::class, 'preview'])->middleware('looks')->name('series.preview');
             Route::post('/sections/{section}/series', [SeriesController::class, 'store'])->name('series.store');
             Route::put('/sections/{section}/series/{series}', [SeriesController::class, 'update'])->name('series.update');
             Route::delete('/sections/{section}/series/{series}', [SeriesController::class, 'destroy'])->name('series.destroy');
@@ -71,9 +71,9 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/publishing/runs', [PublishingController::class, 'store'])->name('publishing.store');
         Route::get('/publishing/runs', [RunController::class, 'index'])->name('runs');
         Route::get('/publishing/runs/{run}', [RunController::class, 'show'])->name('run');
-        Route::get('/publishing/runs/{run}/progress', [RunController::class, 'progress'])->name('run.progress');
+        Route::get('/publishing/runs/{run}/progress', [RunController::class, 'progress'])->middleware('looks')->name('run.progress');
         Route::post('/publishing/runs/{run}/again', [RunController::class, 'again'])->name('run.again');
-        Route::get('/publishing/sections/{section}', [PublishingController::class, 'section'])->name('publishing.section');
+        Route::get('/publishing/sections/{section}', [PublishingController::class, 'section'])->middleware('looks')->name('publishing.section');
     });
 
     Route::middleware('can:coordinate')->group(function (): void {

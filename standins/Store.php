@@ -20,7 +20,7 @@ final class Store
             [PDO::ATTR_PERSISTENT => true, PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC],
         );
         $schema = preg_replace('/[^a-z0-9_]/', '', $env('STANDINS_SCHEMA', 'standins'));
-        $this->pdo->exec("set client_min_messages = warning; set time zone 'UTC'; set search_path to $schema");
+        $this->pdo->exec("set client_min_messages = warning; set time zone 'UTC'; set synchronous_commit = off; set search_path to $schema");
         if ($this->one("select to_regclass('$schema.controls') as t")['t'] === null) {
             $this->make((string) $schema);
         }

@@ -60,7 +60,7 @@ final class Services
             $pid = (int) file_get_contents($file);
             // Only a group whose first process, or one of whose workers, is still ours: numbers are used again.
             $line = (string) @file_get_contents("/proc/$pid/cmdline");
-            if ($pid > 1 && ($line === '' || str_contains($line, base_path()) || str_contains($line, 'artisan') || str_contains($line, '127.0.0.1:'))) {
+            if ($pid > 1 && $pid !== posix_getpgrp() && ($line === '' || str_contains($line, base_path()) || str_contains($line, 'artisan') || str_contains($line, '127.0.0.1:'))) {
                 @posix_kill(-$pid, SIGTERM);
             }
             @unlink($file);

@@ -5,12 +5,13 @@ export const board = () => ({
     last: null,
     stop: -1,
     init() {
-        this.count();
-        this.$el.addEventListener('keydown', (e) => this.key(e));
-        this.$el.addEventListener('click', (e) => this.click(e));
-        this.$el.addEventListener('mousemove', (e) => this.hover(e));
+        // Once the parts are known: whoever was quicker than this script may have pressed one already.
+        this.$nextTick(() => (this.$refs.all && this.$refs.all.checked ? this.chooseAll() : this.count()));
+        this.$root.addEventListener('keydown', (e) => this.key(e));
+        this.$root.addEventListener('click', (e) => this.click(e));
+        this.$root.addEventListener('mousemove', (e) => this.hover(e));
     },
-    boxes() { return [...this.$el.querySelectorAll("input[name='sections[]']")]; },
+    boxes() { return [...this.$root.querySelectorAll("input[name='sections[]']")]; },
     count() {
         const on = this.boxes().filter((b) => b.checked);
         this.chosen = on.length;
@@ -50,7 +51,7 @@ export const board = () => ({
     key(e) {
         const row = e.target.closest('tr.row-s');
         if (!row || (e.target !== row && e.target.tagName !== 'INPUT')) return;
-        const rows = [...this.$el.querySelectorAll('tr.row-s')];
+        const rows = [...this.$root.querySelectorAll('tr.row-s')];
         const step = { ArrowDown: 1, ArrowUp: -1 }[e.key];
         if (step) {
             e.preventDefault();
@@ -92,7 +93,7 @@ export const board = () => ({
     },
     days(line) { return line.dataset.days === '' ? [] : line.dataset.days.split(' ').map(Number); },
     scale() {
-        const d = this.$el.dataset;
+        const d = this.$root.dataset;
         return { left: Number(d.left), week: Number(d.week), monday: d.monday };
     },
     x(offset) {

@@ -3,8 +3,8 @@ export const editor = () => ({
     timer: 0,
     asked: 0,
     init() {
-        this.$el.addEventListener('input', () => this.soon());
-        this.$el.addEventListener('change', () => this.soon());
+        this.$root.addEventListener('input', () => this.soon());
+        this.$root.addEventListener('change', () => this.soon());
         this.look();
     },
     soon() {
@@ -13,12 +13,12 @@ export const editor = () => ({
     },
     async look() {
         const mine = ++this.asked;
-        const form = this.$el.closest('form') ?? this.$el;
+        const form = this.$root.closest('form') ?? this.$root;
         const data = new FormData(form);
         data.delete('_method');
         this.faults({});
         try {
-            const answer = await fetch(form.dataset.preview, { method: 'POST', body: data, headers: { Accept: 'text/html, application/json', 'X-Requested-With': 'XMLHttpRequest' } });
+            const answer = await fetch(form.dataset.preview, { method: 'POST', body: data, headers: { Accept: 'application/json, text/html', 'X-Requested-With': 'XMLHttpRequest' } });
             if (mine !== this.asked) return;
             if (answer.status === 422) {
                 this.faults((await answer.json()).errors);
@@ -32,7 +32,7 @@ export const editor = () => ({
         }
     },
     faults(errors) {
-        this.$el.querySelectorAll('[data-fault]').forEach((el) => {
+        this.$root.querySelectorAll('[data-fault]').forEach((el) => {
             const words = errors[el.dataset.fault] ?? (el.dataset.fault === 'form' ? errors.pattern : null);
             el.textContent = words ? words[0] : '';
             this.answers(el, words ? words[0] : '');
@@ -42,7 +42,7 @@ export const editor = () => ({
     answers(el, words) {
         const field = el.dataset.fault;
         if (!field.endsWith('_time') || !words.includes('?')) return;
-        const sure = this.$el.querySelector('[name=sure_' + field + ']');
+        const sure = this.$root.querySelector('[name=sure_' + field + ']');
         (words.match(/\d\d:\d\d(?! and)/g) ?? []).filter((t) => t !== '07:00' && t !== '21:00').forEach((time) => {
             const button = document.createElement('button');
             button.type = 'button';

@@ -1,22 +1,22 @@
 // The plan opens a section's words within its row; a run's progress is asked for until it is over.
 export const plan = () => ({
     init() {
-        this.$el.querySelectorAll('button.toggle').forEach((b) => b.addEventListener('click', () => this.turn(b)));
-        const open = this.$el.dataset.open;
-        const first = open ? [...this.$el.querySelectorAll('button.toggle')].find((b) => b.dataset.section === open) : null;
+        this.$root.querySelectorAll('button.toggle').forEach((b) => b.addEventListener('click', () => this.turn(b)));
+        const open = this.$root.dataset.open;
+        const first = open ? [...this.$root.querySelectorAll('button.toggle')].find((b) => b.dataset.section === open) : null;
         if (first) this.turn(first);
         this.count();
-        this.$el.addEventListener('change', () => this.count());
+        this.$root.addEventListener('change', () => this.count());
     },
     steps: 0,
     chosen: 0,
     count() {
-        const on = [...this.$el.querySelectorAll("input[name='sections[]']:checked")];
+        const on = [...this.$root.querySelectorAll("input[name='sections[]']:checked")];
         this.chosen = on.length;
         this.steps = on.reduce((sum, b) => sum + Number(b.dataset.steps), 0);
     },
     chooseAll(e) {
-        this.$el.querySelectorAll("input[name='sections[]']").forEach((b) => { b.checked = e.target.checked; });
+        this.$root.querySelectorAll("input[name='sections[]']").forEach((b) => { b.checked = e.target.checked; });
         this.count();
     },
     words() { return this.steps === 1 ? '1 placement' : this.steps + ' placements'; },
@@ -46,13 +46,13 @@ export const plan = () => ({
 
 export const progress = () => ({
     init() {
-        if (this.$el.querySelector('[data-over]') === null) setTimeout(() => this.ask(), 600);
+        if (this.$root.querySelector('[data-over]') === null) setTimeout(() => this.ask(), 600);
     },
     async ask() {
         try {
-            const answer = await fetch(this.$el.dataset.url, { headers: { 'X-Requested-With': 'XMLHttpRequest' } });
-            if (answer.ok) this.$el.innerHTML = await answer.text();
+            const answer = await fetch(this.$root.dataset.url, { headers: { 'X-Requested-With': 'XMLHttpRequest' } });
+            if (answer.ok) this.$root.innerHTML = await answer.text();
         } catch { /* the server is away: asked again */ }
-        if (this.$el.querySelector('[data-over]') === null) setTimeout(() => this.ask(), 700);
+        if (this.$root.querySelector('[data-over]') === null) setTimeout(() => this.ask(), 700);
     },
 });

@@ -98,6 +98,15 @@ final class Browser
         return $this;
     }
 
+    public function signIn(string $email, string $password): self
+    {
+        $this->driver->get("$this->url/sign-in");
+        $this->fill('email', $email)->fill('password', $password)->click('form .btn-main');
+        $this->wait(fn (): bool => ! str_contains($this->driver->getCurrentURL(), 'sign-in'), "signing in as $email");
+
+        return $this;
+    }
+
     public function open(string $path): self
     {
         $this->driver->get(str_starts_with($path, 'http') ? $path : $this->url.$path);
@@ -195,7 +204,7 @@ final class Browser
     }
 
     /** Waits until the page shows these words. */
-    public function see(string $words, string $css = 'body'): self
+    public function see(string $words, string $css = 'body', ?float $patience = null): self
     {
         $this->wait(function () use ($words, $css): bool {
             try {
@@ -203,7 +212,7 @@ final class Browser
             } catch (StaleElementReferenceException) {
                 return false;
             }
-        }, "seeing \"$words\"");
+        }, "seeing \"$words\"", $patience);
 
         return $this;
     }
@@ -258,9 +267,9 @@ final class Browser
     }
 
     /** @param callable(): bool $is */
-    public function wait(callable $is, string $for): void
+    public function wait(callable $is, string $for, ?float $patience = null): void
     {
-        $until = microtime(true) + $this->patience;
+        $until = microtime(true) + ($patience ?? $this->patience);
         while (! $is()) {
             if (microtime(true) > $until) {
                 throw new RuntimeException("Waited $this->patience s for $for, at {$this->path()}:\n".mb_substr($this->text(), 0, 1500));

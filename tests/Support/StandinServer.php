@@ -12,7 +12,7 @@ final class StandinServer
 {
     private static ?self $shared = null;
 
-    private function __construct(public readonly string $url, public readonly string $token, private readonly Services $services)
+    private function __construct(public readonly string $url, public readonly string $token)
     {
     }
 
@@ -24,11 +24,16 @@ final class StandinServer
             [$command, $env] = Services::standins($port);
             $services->start("standins-test-$port", $command, $env);
             Services::waitFor($port) || throw new \RuntimeException('The stand-ins did not come up');
-            self::$shared = new self("http://127.0.0.1:$port", $env['STANDINS_TOKEN'], $services);
+            self::$shared = new self("http://127.0.0.1:$port", $env['STANDINS_TOKEN']);
             register_shutdown_function(fn () => $services->stop(1));
         }
 
         return self::$shared;
+    }
+
+    public static function at(string $url, string $token): self
+    {
+        return new self($url, $token);
     }
 
     public static function freePort(): int

@@ -8,16 +8,19 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** A strict Content-Security-Policy on every answer: everything comes from ourselves, nothing runs inline. */
+/**
+ * A strict Content-Security-Policy on every answer: everything comes from ourselves, nothing runs inline. The one address that a form
+ * may lead to besides is the conference bridge's, where the door brings whoever may come in.
+ */
 final class ContentSecurity
 {
-    public const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+    private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self' %s; base-uri 'none'; frame-ancestors 'none'";
 
     public function handle(Request $request, Closure $next): Response
     {
         /** @var Response $response */
         $response = $next($request);
-        $response->headers->set('Content-Security-Policy', self::POLICY);
+        $response->headers->set('Content-Security-Policy', sprintf(self::POLICY, config('nomada.standins.url')));
         $response->headers->set('X-Content-Type-Options', 'nosniff');
         $response->headers->set('Referrer-Policy', 'same-origin');
         $response->headers->set('Permissions-Policy', 'geolocation=(), payment=()');

@@ -1,0 +1,68 @@
+<?php
+
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Publishing\StartRun;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\Services;
+use Tests\Support\StandinServer;
+
+// Real processes on a database of their own: the worker is killed with SIGKILL in the middle of its work, more than once.
+
+function until(callable $is, string $for, float $seconds = 40): void
+{
+    $end = microtime(true) + $seconds;
+    while (! $is()) {
+        microtime(true) < $end ?: throw new RuntimeException("Waited in vain for $for");
+        usleep(10_000);
+    }
+}
+
+test('after a worker is killed in the middle of a publish run, every placement stands exactly once', function () {
+    config(['database.connections.pgsql.database' => 'nomada_browser', 'nomada.standins.schema' => 'standins_killed']);
+    DB::purge();
+    DB::statement('drop schema if exists standins_killed cascade');
+    Artisan::call('migrate:fresh', ['--force' => true]);
+    $port = StandinServer::freePort();
+    [$command, $env] = Services::standins($port);
+    $services = new Services;
+    $services->start('standins-killed', $command, $env);
+    Services::waitFor($port);
+    config(['nomada.standins.url' => "http://127.0.0.1:$port", 'nomada.standins.port' => $port]);
+    $standins = StandinServer::at("http://127.0.0.1:$port", $env['STANDINS_TOKEN']);
+    $worker = function () use ($port) {
+        return proc_open(['setsid', PHP_BINARY, base_path('artisan'), 'queue:work', '--tries=0', '--sleep=0.1', '--timeout=30'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, base_path(),
+            ['DB_DATABASE' => 'nomada_browser', 'STANDINS_PORT' => (string) $port, 'DB_QUEUE_RETRY_AFTER' => '1', 'CACHE_STORE' => 'file'] + getenv());
+    };
+    try {
+        $this->school();
+        Artisan::call('nomada:links');
+        Artisan::call('nomada:register');
+        foreach (['course', 'calendar', 'stream'] as $service) {
+            $standins->behave($service, ['slow_ms' => 40]);
+        }
+        $run = app(StartRun::class)->publish(Section::query()->pluck('id')->all(), null);
+        $done = fn (): int => $run->steps()->where('state', 'done')->count();
+        foreach ([4, 15, 24] as $enough) {
+            $process = $worker();
+            until(fn (): bool => $done() >= $enough, "$enough steps");
+            posix_kill(-proc_get_status($process)['pid'], SIGKILL);
+            proc_close($process);
+        }
+        expect($done())->toBeLessThan(36);
+        $process = $worker();
+        until(fn (): bool => $run->refresh()->ended_at !== null, 'the run to end');
+        posix_kill(-proc_get_status($process)['pid'], SIGKILL);
+        proc_close($process);
+
+        expect($run->steps()->where('state', 'done')->count())->toBe(36)->and($run->steps()->where('state', 'failed')->count())->toBe(0)
+            ->and(DB::table('placements')->whereColumn('wanted_print', 'standing_print')->count())->toBe(36)
+            ->and($standins->get('/course/pages/MAR')['items'])->toHaveCount(14)->and($standins->get('/course/pages/SPA')['items'])->toHaveCount(14)
+            ->and($standins->get('/calendar/people/S-1')['objects'])->toHaveCount(1)->and($standins->get('/calendar/people/T-2')['objects'])->toHaveCount(1)
+            ->and($standins->get('/stream/sections/MAR')['posts'])->toHaveCount(1)->and($standins->get('/stream/sections/SPA')['posts'])->toHaveCount(1);
+        // And nothing is left to do.
+        expect(app(StartRun::class)->publish(Section::query()->pluck('id')->all(), null))->toBeNull();
+    } finally {
+        $services->stop(2);
+    }
+});

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Support\Services;
+
+/** A whole copy of Nomada under its own supervisor: web, stand-ins, workers, scheduler, on free ports, with the demo school in a database of its own. */
+final class RunningCopy
+{
+    private static ?self $shared = null;
+
+    private Services $services;
+
+    private function __construct(public readonly int $port, public readonly int $standinsPort)
+    {
+        $this->services = new Services;
+    }
+
+    public static function shared(): self
+    {
+        self::$shared ??= self::begin();
+        self::$shared->configure();
+
+        return self::$shared;
+    }
+
+    public function url(): string
+    {
+        return "http://127.0.0.1:$this->port";
+    }
+
+    /** The demo school as imported, with nothing linked, registered or published. */
+    public function freshDemo(): void
+    {
+        DB::statement('drop schema if exists standins_browser cascade');
+        Artisan::call('migrate:fresh', ['--force' => true]);
+        Artisan::call('nomada:demo', ['--fresh' => true]);
+    }
+
+    public function standins(): StandinServer
+    {
+        return StandinServer::at("http://127.0.0.1:$this->standinsPort", (string) config('nomada.standins.token'));
+    }
+
+    /** A queue worker of one's own, to be killed at will. @return resource */
+    public function worker()
+    {
+        $log = storage_path('logs/test-worker.log');
+        $process = proc_open(['setsid', PHP_BINARY, base_path('artisan'), 'queue:work', '--tries=0', '--sleep=0.1', '--timeout=30'], [['file', '/dev/null', 'r'], ['file', $log, 'a'], ['file', $log, 'a']], $pipes, base_path(), $this->environment() + getenv());
+
+        return $process ?: throw new \RuntimeException('The worker did not start');
+    }
+
+    private static function begin(): self
+    {
+        $self = new self(StandinServer::freePort(), StandinServer::freePort());
+        $self->configure();
+        $self->freshDemo();
+        $self->services->start("browser-copy-$self->port", [PHP_BINARY, base_path('artisan'), 'nomada:run'], $self->environment());
+        // The supervisor says when all is up.
+        $log = storage_path("logs/browser-copy-$self->port.log");
+        for ($until = microtime(true) + 20; ! str_contains((string) file_get_contents($log), 'Ctrl-C'); usleep(50_000)) {
+            microtime(true) < $until || throw new \RuntimeException("The copy did not come up on $self->port; see $log");
+        }
+        register_shutdown_function(fn () => $self->services->stop(10));
+
+        return $self;
+    }
+
+    private function configure(): void
+    {
+        config(['database.connections.pgsql.database' => 'nomada_browser', 'nomada.port' => $this->port, 'nomada.standins.port' => $this->standinsPort, 'nomada.standins.url' => "http://127.0.0.1:$this->standinsPort", 'nomada.standins.schema' => 'standins_browser', 'app.url' => $this->url()]);
+        \Illuminate\Support\Facades\URL::forceRootUrl($this->url());
+        DB::purge();
+    }
+
+    /** @return array<string, string> */
+    private function environment(): array
+    {
+        return [
+            'APP_ENV' => 'production', 'APP_URL' => $this->url(), 'NOMADA_PORT' => (string) $this->port, 'STANDINS_PORT' => (string) $this->standinsPort, 'STANDINS_SCHEMA' => 'standins_browser', 'DB_DATABASE' => 'nomada_browser',
+            'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'DB_QUEUE_RETRY_AFTER' => '2', 'NOMADA_PAUSES' => '0.2,0.5', 'LOG_LEVEL' => 'error', 'NOMADA_WORKERS' => '2',
+        ];
+    }
+}
