@@ -2,7 +2,7 @@
 
 // name => [page, whom the sign-in page offers ('' for nobody), size, dark, what is clicked first (CSS, parted by ;)]
 return [
-    'every-section' => ['/', 'A-01', '1280x800', false, "tr.row-s:nth-child(9) input;tr.row-s:nth-child(13) input"],
+    'every-section' => ['/', 'A-01', '1280x800', false, 'tr.row-s:nth-child(9) input;tr.row-s:nth-child(13) input'],
     'every-section-dark' => ['/', 'A-01', '1280x800', true, ''],
     'section-editor' => ['/sections/7NAV', 'A-01', '1280x800', false, "a[href*='edit=']:not([href*=new])"],
     'section' => ['/sections/8MAR', 'A-01', '1280x800', false, ''],
@@ -12,6 +12,6 @@ return [
     'term' => ['/term', 'A-01', '1280x800', false, ''],
     'today' => ['/today', 'A-01', '1280x800', false, ''],
     'student' => ['/me', 'S-8-001', '390x844', false, ''],
-    'door-early' => ['/me', 'S-8-001', '390x844', false, ".coming li:nth-child(1) a"],
+    'door-early' => ['/me', 'S-8-001', '390x844', false, '.coming li:nth-child(1) a'],
     'sign-in' => ['/sign-in', '', '1280x800', false, ''],
 ];

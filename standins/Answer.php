@@ -6,7 +6,7 @@ namespace Nomada\Standins;
 
 final readonly class Answer
 {
-    /** @param array<string, string> $headers */
+    /** @param  array<string, string>  $headers */
     public function __construct(public int $status, public string $body = '', public array $headers = [])
     {
     }

@@ -11,7 +11,7 @@ final readonly class Bridge
     {
     }
 
-    /** @param list<string> $parts */
+    /** @param  list<string>  $parts */
     public function answer(Request $request, array $parts): Answer
     {
         [$kind, $id, $sub] = $parts + ['', '', ''];
@@ -45,7 +45,7 @@ final readonly class Bridge
         return Answer::json($made === 1 ? 201 : 200, (array) $room);
     }
 
-    /** @param array<string, mixed> $room */
+    /** @param  array<string, mixed>  $room */
     private function admit(Request $request, array $room): Answer
     {
         $given = $request->json();
@@ -57,7 +57,7 @@ final readonly class Bridge
         return Answer::json(201, ['path' => "/bridge/rooms/{$room['id']}?seat=$seat"]);
     }
 
-    /** @param array<string, mixed> $room */
+    /** @param  array<string, mixed>  $room */
     private function leave(Request $request, array $room): Answer
     {
         $this->store->run('update seats set left_at = now() where room = ? and seat = ? and left_at is null', [$room['id'], $request->query['seat'] ?? '']);
@@ -65,7 +65,7 @@ final readonly class Bridge
         return Answer::page(Page::of('You have left', '<p>'.Page::text((string) $room['title']).'. You can close this page.</p>', 'Conference bridge'));
     }
 
-    /** @param array<string, mixed> $room */
+    /** @param  array<string, mixed>  $room */
     private function page(Request $request, array $room): Answer
     {
         $own = $this->store->one('select name, left_at from seats where room = ? and seat = ?', [$room['id'], $request->query['seat'] ?? '']) ?? throw new Refusal(403, 'Come in by your own link.');

@@ -20,7 +20,7 @@ final readonly class CalendarServer
         $this->documents = new Documents($store, 'calendar');
     }
 
-    /** @param list<string> $parts */
+    /** @param  list<string>  $parts */
     public function answer(Request $request, array $parts): Answer
     {
         [$kind, $person, $object] = $parts + ['', '', ''];
@@ -42,7 +42,7 @@ final readonly class CalendarServer
         return Answer::page(Page::of($request->query['title'] ?? 'Calendar', $this->days($request, array_column($objects, 'body')), 'Calendar server'));
     }
 
-    /** @param array<int, mixed> $objects */
+    /** @param  array<int, mixed>  $objects */
     private function days(Request $request, array $objects): string
     {
         $zone = new DateTimeZone(in_array($request->query['zone'] ?? '', DateTimeZone::listIdentifiers(), true) ? $request->query['zone'] : 'UTC');

@@ -14,7 +14,7 @@ final readonly class CourseSite
         $this->documents = new Documents($store, 'course');
     }
 
-    /** @param list<string> $parts */
+    /** @param  list<string>  $parts */
     public function answer(Request $request, array $parts): Answer
     {
         [$kind, $section, $sub, $item] = $parts + ['', '', '', ''];
@@ -33,7 +33,7 @@ final readonly class CourseSite
         return $request->wantsPage() ? $this->page($request, $items) : Answer::json(200, ['section' => $section, 'items' => $items]);
     }
 
-    /** @param list<array<string, mixed>> $items */
+    /** @param  list<array<string, mixed>>  $items */
     private function page(Request $request, array $items): Answer
     {
         usort($items, fn (array $a, array $b): int => [$a['block'] === 'pinned' ? 0 : 1, (int) $a['block']] <=> [$b['block'] === 'pinned' ? 0 : 1, (int) $b['block']]);

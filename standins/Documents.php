@@ -27,7 +27,7 @@ final readonly class Documents
         throw new Refusal(405, 'GET, PUT or DELETE was expected.');
     }
 
-    /** @param array<string, mixed>|null $row */
+    /** @param  array<string, mixed>|null  $row */
     private function put(Request $request, string $path, string $owner, string $type, ?array $row): Answer
     {
         $etag = '"'.substr(hash('sha256', $request->body), 0, 20).'"';

@@ -62,7 +62,7 @@ final class Store
         return $this->all($sql, $with)[0] ?? null;
     }
 
-    /** @param array<string|int, mixed> $with */
+    /** @param  array<string|int, mixed>  $with */
     public function run(string $sql, array $with = []): int
     {
         $statement = $this->pdo->prepare($sql);

@@ -11,7 +11,7 @@ final readonly class StreamServer
     {
     }
 
-    /** @param list<string> $parts */
+    /** @param  list<string>  $parts */
     public function answer(Request $request, array $parts): Answer
     {
         [$kind, $id, $sub] = $parts + ['', '', ''];

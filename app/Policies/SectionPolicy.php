@@ -27,7 +27,7 @@ final class SectionPolicy
         return $person->isCoordinator() || ($person->isStaff() && $this->hasPart($person, $section, ['teacher', 'co-teacher']));
     }
 
-    /** @param list<string> $roles */
+    /** @param  list<string>  $roles */
     private function hasPart(Person $person, Section $section, array $roles): bool
     {
         return Enrolment::query()->where('section_id', $section->id)->where('person_id', $person->id)->whereIn('role', $roles)->exists();

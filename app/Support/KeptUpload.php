@@ -17,7 +17,7 @@ final readonly class KeptUpload
     {
     }
 
-    /** @param list<UploadedFile> $files one zip, or the files themselves */
+    /** @param  list<UploadedFile>  $files one zip, or the files themselves */
     public static function keep(array $files): self
     {
         $key = (string) Str::ulid();

@@ -51,7 +51,7 @@ final readonly class RouteView
         return ['Term', 'Timetable', 'Joining', 'Registration', 'Publishing', 'Today', 'Records'];
     }
 
-    /** @param list<int> $ids */
+    /** @param  list<int>  $ids */
     private function counts(array $ids, string $today): object
     {
         $in = $ids === [] ? '0' : implode(',', array_map(intval(...), $ids));

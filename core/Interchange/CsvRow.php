@@ -7,7 +7,7 @@ namespace Nomada\Core\Interchange;
 /** One row under its header: values by column name, and where it stands. */
 final readonly class CsvRow
 {
-    /** @param array<string, string> $values */
+    /** @param  array<string, string>  $values */
     public function __construct(public string $file, public int $line, public array $values)
     {
     }

@@ -27,13 +27,13 @@ final class SchoolReader
 
     private Zone $zone;
 
-    /** @param array<string, string> $files contents by file name */
+    /** @param  array<string, string>  $files contents by file name */
     public static function read(array $files): SchoolData
     {
         return (new self)->all($files);
     }
 
-    /** @param array<string, string> $files */
+    /** @param  array<string, string>  $files */
     private function all(array $files): SchoolData
     {
         $this->data = new SchoolData;
@@ -61,7 +61,7 @@ final class SchoolReader
         return $this->data;
     }
 
-    /** @param iterable<CsvRow> $rows */
+    /** @param  iterable<CsvRow>  $rows */
     private function schools(iterable $rows): void
     {
         $last = null;
@@ -86,7 +86,7 @@ final class SchoolReader
         }
     }
 
-    /** @param iterable<CsvRow> $rows */
+    /** @param  iterable<CsvRow>  $rows */
     private function terms(iterable $rows): void
     {
         foreach ($this->named($rows, 'title') as $row) {
@@ -111,7 +111,7 @@ final class SchoolReader
         }
     }
 
-    /** @param iterable<CsvRow> $rows */
+    /** @param  iterable<CsvRow>  $rows */
     private function courses(iterable $rows): void
     {
         foreach ($this->named($rows, 'title') as $row) {
@@ -119,7 +119,7 @@ final class SchoolReader
         }
     }
 
-    /** @param iterable<CsvRow> $rows */
+    /** @param  iterable<CsvRow>  $rows */
     private function sections(iterable $rows): void
     {
         foreach ($this->named($rows, 'title') as $row) {
@@ -136,7 +136,7 @@ final class SchoolReader
         }
     }
 
-    /** @param iterable<CsvRow> $rows */
+    /** @param  iterable<CsvRow>  $rows */
     private function people(iterable $rows): void
     {
         $addresses = [];
@@ -174,7 +174,7 @@ final class SchoolReader
         }
     }
 
-    /** @param iterable<CsvRow> $rows */
+    /** @param  iterable<CsvRow>  $rows */
     private function enrolments(iterable $rows): void
     {
         $pairs = [];
@@ -233,7 +233,7 @@ final class SchoolReader
         }
     }
 
-    /** @param array<string, mixed> $known */
+    /** @param  array<string, mixed>  $known */
     private function reference(CsvRow $row, string $column, array $known, string $file): ?string
     {
         $id = $row->get($column);

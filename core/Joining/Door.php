@@ -17,7 +17,7 @@ use Nomada\Core\Timetable\SessionState;
  */
 final readonly class Door
 {
-    /** @param int $opensBefore minutes before the start, for hosts $opensBeforeHosts */
+    /** @param  int  $opensBefore minutes before the start, for hosts $opensBeforeHosts */
     public function __construct(public int $opensBefore = 10, public int $opensBeforeHosts = 15)
     {
     }
@@ -61,7 +61,7 @@ final readonly class Door
         };
     }
 
-    /** @param list<PlannedSession> $sessions */
+    /** @param  list<PlannedSession>  $sessions */
     private function byTime(array $sessions, bool $asHost, Zone $zone, int $now): DoorAnswer
     {
         [$today] = $zone->wall($now);

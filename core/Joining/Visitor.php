@@ -7,7 +7,7 @@ namespace Nomada\Core\Joining;
 /** Who stands at the door: a teacher of the section, or somebody with (or without) a registration. */
 final readonly class Visitor
 {
-    /** @param string|null $registration accepted, waiting, declined, or null */
+    /** @param  string|null  $registration accepted, waiting, declined, or null */
     public function __construct(
         public int $person,
         public bool $isHost,

@@ -47,7 +47,7 @@ final readonly class FieldChange
         return new self($field, self::some(array_values(array_diff($before, $after))), self::some(array_values(array_diff($after, $before))));
     }
 
-    /** @param list<string> $lines */
+    /** @param  list<string>  $lines */
     private static function some(array $lines): string
     {
         $more = count($lines) - 3;
@@ -55,7 +55,7 @@ final readonly class FieldChange
         return implode("\n", array_slice($lines, 0, 3)).($more > 0 ? "\nand $more more" : '');
     }
 
-    /** @param string|list<string> $value */
+    /** @param  string|list<string>  $value */
     private static function text(string|array $value): string
     {
         return is_array($value) ? implode("\n", $value) : $value;

@@ -10,7 +10,7 @@ use Nomada\Core\Timetable\SeriesPlan;
 /** What publishing needs to know of one series. Sessions are the planned ones, ascending. */
 final readonly class SeriesFacts
 {
-    /** @param list<PlannedSession> $sessions */
+    /** @param  list<PlannedSession>  $sessions */
     public function __construct(
         public int $id,
         public string $uid,

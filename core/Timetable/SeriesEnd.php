@@ -38,7 +38,7 @@ final readonly class SeriesEnd
         return new self('counted', null, self::positive($n));
     }
 
-    /** @param array<string, mixed> $plain */
+    /** @param  array<string, mixed>  $plain */
     public static function from(array $plain): self
     {
         return match ($plain['kind'] ?? null) {

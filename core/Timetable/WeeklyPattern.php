@@ -18,7 +18,7 @@ final readonly class WeeklyPattern implements Pattern
     /** @var list<int> 1 (Monday) to 7, ascending */
     public array $weekdays;
 
-    /** @param array<int> $weekdays */
+    /** @param  array<int>  $weekdays */
     public function __construct(array $weekdays, public int $every = 1)
     {
         $weekdays = array_values(array_unique($weekdays));

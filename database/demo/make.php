@@ -27,7 +27,7 @@ $sections = [
     '7ENG' => ['English', '7ENG', 'T-08', 12, 38, '2027-01-11T12:00', 50, "FREQ=WEEKLY;BYDAY=MO,WE;$until"],
     '7ART' => ['Art', '7ART', 'T-10', 18, 44, '2027-01-15T13:00', 60, 'FREQ=WEEKLY;BYDAY=FR;COUNT=15'],
     '8MAR' => ['Marine Science', '8MAR', 'T-02', 0, 21, '2027-01-12T10:00', 47, "FREQ=WEEKLY;BYDAY=TU,TH;$until"],
-    '8HIS' => ['History', '8HIS', 'T-03', 3, 26, '2027-01-14T10:30', 45, "FREQ=WEEKLY;BYDAY=TH;UNTIL=20270422"],
+    '8HIS' => ['History', '8HIS', 'T-03', 3, 26, '2027-01-14T10:30', 45, 'FREQ=WEEKLY;BYDAY=TH;UNTIL=20270422'],
     '8MUS' => ['Music Workshop', '8MUS', 'T-06', 26, 44, '2027-01-13T14:00', 90, "FREQ=WEEKLY;INTERVAL=2;BYDAY=WE;$until"],
     '8MAT-A' => ['Mathematics A', '8MAT', 'T-01', 0, 25, '2027-01-11T11:00', 45, "FREQ=WEEKLY;BYDAY=MO,WE,FR;$until"],
     '8SPA' => ['Spanish Language', '8SPA', 'T-05', 10, 37, '2027-01-11T12:30', 40, "FREQ=DAILY;BYDAY=MO,TU,WE,TH,FR;$until"],

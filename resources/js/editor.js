@@ -2,10 +2,14 @@
 export const editor = () => ({
     timer: 0,
     asked: 0,
+    touched: new Set(),
     init() {
-        this.$root.addEventListener('input', () => this.soon());
-        this.$root.addEventListener('change', () => this.soon());
-        this.look();
+        ['input', 'change'].forEach((what) => this.$root.addEventListener(what, (e) => {
+            this.touched.add(e.target.name.replace('[]', ''));
+            this.soon();
+        }));
+        // A series that is changed is looked at as it stands; a new one once something is typed.
+        if (this.$root.querySelector('[name=start_time]').value !== '') this.look();
     },
     soon() {
         clearTimeout(this.timer);
@@ -33,7 +37,8 @@ export const editor = () => ({
     },
     faults(errors) {
         this.$root.querySelectorAll('[data-fault]').forEach((el) => {
-            const words = errors[el.dataset.fault] ?? (el.dataset.fault === 'form' ? errors.pattern : null);
+            // What was not come to yet is not complained of.
+            const words = this.touched.has(el.dataset.fault) || el.dataset.fault === 'form' ? errors[el.dataset.fault] : null;
             el.textContent = words ? words[0] : '';
             this.answers(el, words ? words[0] : '');
         });

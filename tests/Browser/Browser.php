@@ -266,7 +266,7 @@ final class Browser
         $this->driver->takeScreenshot($file);
     }
 
-    /** @param callable(): bool $is */
+    /** @param  callable(): bool  $is */
     public function wait(callable $is, string $for, ?float $patience = null): void
     {
         $until = microtime(true) + ($patience ?? $this->patience);

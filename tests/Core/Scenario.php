@@ -27,7 +27,7 @@ final class Scenario
         ]);
     }
 
-    /** @param list<int>|Pattern $pattern */
+    /** @param  list<int>|Pattern  $pattern */
     public static function plan(array|Pattern $pattern, string $from = '2027-01-11', ?SeriesEnd $end = null, int $minute = 600, int $minutes = 45, string $zone = 'Europe/Madrid'): SeriesPlan
     {
         return new SeriesPlan($pattern instanceof Pattern ? $pattern : new WeeklyPattern($pattern), LocalDate::parse($from), $end ?? SeriesEnd::withTerm(), $minute, $minutes, Zone::named($zone));

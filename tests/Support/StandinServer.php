@@ -50,7 +50,7 @@ final class StandinServer
         $this->post('/controls/reset', []);
     }
 
-    /** @param array<string, mixed> $how failures, words, only_path, slow_ms, per_second */
+    /** @param  array<string, mixed>  $how failures, words, only_path, slow_ms, per_second */
     public function behave(string $service, array $how): void
     {
         $this->post("/controls/$service", $how);
@@ -67,7 +67,7 @@ final class StandinServer
         return Http::withToken($this->token)->get($this->url.$path)->body();
     }
 
-    /** @param array<string, mixed> $body */
+    /** @param  array<string, mixed>  $body */
     public function post(string $path, array $body): void
     {
         Http::withToken($this->token)->asJson()->post($this->url.$path, $body)->throw();

@@ -12,7 +12,7 @@ use Nomada\Core\Joining\LinkSecret;
 /** The link in force of a kind for a series (and a person), made where there is none. Asking twice makes one. */
 final readonly class KeepLink
 {
-    /** @param array<string, string> $more join code, room, dial-in and PIN of a series link */
+    /** @param  array<string, string>  $more join code, room, dial-in and PIN of a series link */
     public function __invoke(int $series, LinkKind $kind, ?int $person = null, array $more = []): JoinLink
     {
         $query = JoinLink::query()->inForce()->where('series_id', $series)->where('kind', $kind)->where('person_id', $person);

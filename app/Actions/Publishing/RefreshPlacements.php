@@ -19,7 +19,7 @@ final readonly class RefreshPlacements
     {
     }
 
-    /** @param list<int> $sections */
+    /** @param  list<int>  $sections */
     public function __invoke(array $sections): void
     {
         foreach (array_chunk(array_values(array_unique($sections)), 40) as $chunk) {

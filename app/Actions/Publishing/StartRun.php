@@ -89,7 +89,7 @@ final readonly class StartRun
         return $n;
     }
 
-    /** @param list<array{section_id: int, lane: string, key: string, label: string, verb: string}> $steps */
+    /** @param  list<array{section_id: int, lane: string, key: string, label: string, verb: string}>  $steps */
     private function begin(string $kind, array $steps, ?Person $by, bool $queue): ?Run
     {
         if ($steps === []) {

@@ -49,7 +49,7 @@ final readonly class RegisterRoster
         });
     }
 
-    /** @param list<int> $people */
+    /** @param  list<int>  $people */
     private function join(int $series, array $people): void
     {
         $now = now();
@@ -63,7 +63,7 @@ final readonly class RegisterRoster
         }
     }
 
-    /** @param list<int> $people */
+    /** @param  list<int>  $people */
     private function leave(int $series, array $people): void
     {
         if ($people !== []) {

@@ -13,7 +13,7 @@ final readonly class RegisterRosters
     {
     }
 
-    /** @param array<int> $sections */
+    /** @param  array<int>  $sections */
     public function __invoke(array $sections): RosterResult
     {
         $joined = $left = 0;

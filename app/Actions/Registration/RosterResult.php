@@ -9,7 +9,7 @@ use Nomada\App\Support\Words;
 /** What came of registering rosters. */
 final readonly class RosterResult
 {
-    /** @param list<string> $withoutSeries sections that cannot take registrations: they have no dated sessions yet */
+    /** @param  list<string>  $withoutSeries sections that cannot take registrations: they have no dated sessions yet */
     public function __construct(public int $joined, public int $left, public array $withoutSeries)
     {
     }

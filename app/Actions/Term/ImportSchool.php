@@ -109,7 +109,7 @@ final class ImportSchool
         return ($this->tally[$table]['changed'] ?? 0) + ($this->tally[$table]['removed'] ?? 0) + ($this->tally[$table]['added'] ?? 0) > 0;
     }
 
-    /** @param array<string, int> $terms */
+    /** @param  array<string, int>  $terms */
     private function closures(SchoolData $data, array $terms): bool
     {
         $this->tally['closures'] = ['added' => 0, 'changed' => 0, 'removed' => 0];

@@ -13,7 +13,7 @@ use Illuminate\Session\Middleware\StartSession as Base;
  */
 final class StartSession extends Base
 {
-    /** @param Request $request */
+    /** @param  Request  $request */
     protected function saveSession($request): void
     {
         if (! $request->attributes->getBoolean(OnlyLooks::class)) {

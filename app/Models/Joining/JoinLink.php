@@ -52,13 +52,13 @@ final class JoinLink extends Model
         return $this->belongsTo(Person::class);
     }
 
-    /** @param Builder<JoinLink> $query */
+    /** @param  Builder<JoinLink>  $query */
     public function scopeInForce(Builder $query): void
     {
         $query->whereNull('retired_at');
     }
 
-    /** @param Builder<JoinLink> $query */
+    /** @param  Builder<JoinLink>  $query */
     public function scopeWithSecret(Builder $query, string $secret): void
     {
         $query->where('secret_sum', Secrets::sum($secret));

@@ -55,7 +55,7 @@ final readonly class PlanPage
         ];
     }
 
-    /** @param array<string, array<string, int>> $places */
+    /** @param  array<string, array<string, int>>  $places */
     private function note(Section $section, array $places, int $differs, bool $stands): string
     {
         $series = (int) $section->getAttribute('series_count');

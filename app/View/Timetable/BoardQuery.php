@@ -12,7 +12,6 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
 use Nomada\Core\SectionStatus;
-use Nomada\Core\Term\LocalDate;
 
 /**
  * The board "every section": a row a section, in a fixed number of queries however many there are.

@@ -99,7 +99,7 @@ final readonly class TermLine
         return $out;
     }
 
-    /** The filled left halves of changed stops. @param list<int> $days */
+    /** The filled left halves of changed stops. @param  list<int>  $days */
     public function halves(array $days): string
     {
         $r = $this->radius;
@@ -107,7 +107,7 @@ final readonly class TermLine
         return implode('', array_map(fn (int $day): string => 'M'.$this->x($day).' '.($this->y() - $r)."a$r $r 0 0 0 0 ".(2 * $r).'z', $days));
     }
 
-    /** @param list<int> $days */
+    /** @param  list<int>  $days */
     public function crosses(array $days): string
     {
         $r = $this->radius + 0.4;

@@ -22,13 +22,13 @@ final class CalendarWriter
 {
     public const PRODUCT = '-//Nomada//Timetable 1//EN';
 
-    /** @param list<EventSeries> $series */
+    /** @param  list<EventSeries>  $series */
     public static function write(array $series, string $name = '', string $refresh = ''): string
     {
         return Quietly::do(fn (): string => self::calendar($series, $name, $refresh));
     }
 
-    /** @param list<EventSeries> $series */
+    /** @param  list<EventSeries>  $series */
     private static function calendar(array $series, string $name, string $refresh): string
     {
         $calendar = new VCalendar([], false);
@@ -125,7 +125,7 @@ final class CalendarWriter
         return ["$series->rule;UNTIL=$until", array_values(array_diff($made, $days)), []];
     }
 
-    /** @param list<int> $days */
+    /** @param  list<int>  $days */
     private static function dates(VEvent $event, string $name, EventSeries $series, array $days): void
     {
         if ($days !== []) {

@@ -16,7 +16,7 @@ use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
 use Tests\Core\Scenario;
 
-/** @param list<PlannedSession>|null $sessions */
+/** @param  list<PlannedSession>|null  $sessions */
 function calendarOf(SeriesPlan $plan, ?array $sessions = null): string
 {
     $sessions ??= array_values(array_filter($plan->sessions(Scenario::term()), fn (PlannedSession $s): bool => $s->state === SessionState::Planned));

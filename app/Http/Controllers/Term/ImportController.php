@@ -53,7 +53,7 @@ final class ImportController extends Controller
         return redirect()->route('term')->with('said', $this->words($done));
     }
 
-    /** @param array<string, array{added: int, changed: int, removed: int}> $done */
+    /** @param  array<string, array{added: int, changed: int, removed: int}>  $done */
     private function words(array $done): string
     {
         $parts = [];
