@@ -7,7 +7,7 @@ namespace Nomada\Standins;
 use DateTimeImmutable;
 use DateTimeZone;
 use Sabre\VObject\Component\VCalendar;
-use Sabre\VObject\Component\VEvent;
+use Sabre\VObject\Property\ICalendar\DateTime as Moment;
 use Sabre\VObject\Reader;
 
 /** The calendar server: one collection a person, one iCalendar object a resource, with ETags. Its page expands them as any calendar would. */
@@ -52,9 +52,10 @@ final readonly class CalendarServer
             $calendar = Reader::read((string) $text);
             if ($calendar instanceof VCalendar) {
                 foreach ($calendar->expand($from, $from->modify('+21 days'), $zone)->select('VEVENT') as $event) {
-                    /** @var VEvent $event */
-                    $starts = $event->DTSTART->getDateTime()->setTimezone($zone);
-                    $rows[] = [$starts, $event->DTEND->getDateTime()->setTimezone($zone), (string) $event->SUMMARY, (string) ($event->URL ?? '')];
+                    [$starts, $ends] = [$event->DTSTART ?? null, $event->DTEND ?? null];
+                    if ($starts instanceof Moment && $ends instanceof Moment) {
+                        $rows[] = [$starts->getDateTime()->setTimezone($zone), $ends->getDateTime()->setTimezone($zone), (string) ($event->SUMMARY ?? ''), (string) ($event->URL ?? '')];
+                    }
                 }
             }
         }

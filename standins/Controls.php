@@ -57,7 +57,7 @@ final readonly class Controls
                 return Answer::json(200, ['service' => $service]);
             }
 
-            return new Answer(303, '', ['Location' => '/controls?pass='.rawurlencode((string) ($form['back'] ?? ''))]);
+            return new Answer(303, '', ['Location' => '/controls?pass='.rawurlencode(is_string($form['back'] ?? null) ? $form['back'] : '')]);
         }
 
         return Answer::page(Page::of('How the stand-ins behave', $this->forms($request)));

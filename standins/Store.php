@@ -21,7 +21,7 @@ final class Store
         );
         $schema = preg_replace('/[^a-z0-9_]/', '', $env('STANDINS_SCHEMA', 'standins'));
         $this->pdo->exec("set client_min_messages = warning; set time zone 'UTC'; set synchronous_commit = off; set search_path to $schema");
-        if ($this->one("select to_regclass('$schema.controls') as t")['t'] === null) {
+        if (($this->one("select to_regclass('$schema.controls') as t")['t'] ?? null) === null) {
             $this->make((string) $schema);
         }
     }
@@ -50,7 +50,7 @@ final class Store
         $statement = $this->pdo->prepare($sql);
         $statement->execute($with);
 
-        return $statement->fetchAll();
+        return array_values($statement->fetchAll());
     }
 
     /**

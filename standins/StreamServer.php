@@ -79,7 +79,7 @@ final readonly class StreamServer
         $posts = $this->posts($section);
         $x->writeElement('id', 'urn:section:'.rawurlencode($section));
         $x->writeElement('title', "Class stream $section");
-        $x->writeElement('updated', gmdate('Y-m-d\TH:i:s\Z', strtotime((string) ($posts[0]['changed_at'] ?? '1970-01-01'))));
+        $x->writeElement('updated', self::stamp($posts[0]['changed_at'] ?? '1970-01-01'));
         foreach ($posts as $row) {
             $post = (array) $row['post'];
             $lines = [];
@@ -89,7 +89,7 @@ final readonly class StreamServer
             $x->startElement('entry');
             $x->writeElement('id', "urn:post:{$row['id']}");
             $x->writeElement('title', (string) ($post['title'] ?? ''));
-            $x->writeElement('updated', gmdate('Y-m-d\TH:i:s\Z', strtotime((string) $row['changed_at'])));
+            $x->writeElement('updated', self::stamp($row['changed_at']));
             $x->startElement('author');
             $x->writeElement('name', 'The section\'s teacher');
             $x->endElement();
@@ -108,6 +108,11 @@ final readonly class StreamServer
     private function posts(string $section): array
     {
         return array_map(fn (array $row): array => [...$row, 'post' => json_decode((string) $row['post'], true)], $this->store->all('select id, post, posted_at, changed_at from posts where section = ? order by posted_at desc', [$section]));
+    }
+
+    private static function stamp(mixed $at): string
+    {
+        return gmdate('Y-m-d\TH:i:s\Z', (int) strtotime(is_string($at) ? $at : ''));
     }
 
     private static function etag(string $post): string

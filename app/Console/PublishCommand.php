@@ -54,14 +54,14 @@ final class PublishCommand extends Sections
                     $total[$verb] += $n;
                 }
             }
-            $rows[] = ['section' => $sourcedId] + $places;
+            $rows[] = ['section' => $sourcedId, ...$places];
         }
         if ($this->option('json')) {
             $this->asJson(['total' => $total, 'sections' => $rows]);
         } else {
             foreach ($rows as $row) {
                 foreach (Place::cases() as $place) {
-                    $n = $row[$place->value];
+                    $n = $row[$place->value] ?? PlanQuery::NONE;
                     $this->output->writeln(sprintf('%-12s %-14s add %d, change %d, remove %d, leave %d', $row['section'], $place->value, $n['add'], $n['change'], $n['remove'], $n['leave']));
                 }
             }

@@ -44,7 +44,7 @@ final class RunCommand extends Command
             while ($this->goesOn) {
                 usleep(200_000);
                 foreach ($commands as $name => [$command, $env]) {
-                    if ($this->goesOn && ! $services->isRunning($name)) {
+                    if (! $services->isRunning($name)) {
                         [$at, $deaths] = $begun[$name];
                         if (microtime(true) - $at > min(10, $deaths * 2)) {
                             $this->output->writeln("$name ended and is started again; see storage/logs/$name.log");

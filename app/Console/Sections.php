@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Console;
 
 use Illuminate\Console\Command;
-use Illuminate\Support\Collection;
+use Illuminate\Database\Eloquent\Collection;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\CurrentTerm;
 

@@ -44,7 +44,7 @@ final class NomadaServiceProvider extends ServiceProvider
         Gate::define('study', fn (Person $p): bool => $p->role === Role::Student);
         Gate::define('move-clock', fn (Person $p): bool => app(Clock::class)->isMovable());
         RateLimiter::for('sign-in', fn (Request $r): array => [Limit::perMinute(10)->by('sign-in '.$r->ip().mb_strtolower((string) $r->input('email')))]);
-        RateLimiter::for('door', fn (Request $r): Limit => Limit::perMinute(60)->by('door '.($r->user()?->id ?? $r->ip())));
-        RateLimiter::for('code', fn (Request $r): Limit => Limit::perMinute(12)->by('code '.($r->user()?->id ?? $r->ip())));
+        RateLimiter::for('door', fn (Request $r): Limit => Limit::perMinute(60)->by('door '.($r->user()->id ?? $r->ip())));
+        RateLimiter::for('code', fn (Request $r): Limit => Limit::perMinute(12)->by('code '.($r->user()->id ?? $r->ip())));
     }
 }

@@ -51,10 +51,13 @@ final class ImportFiles
         }
         $out = [];
         for ($i = 0; $i < $zip->numFiles; $i++) {
-            $stat = (array) $zip->statIndex($i);
-            $name = basename((string) ($stat['name'] ?? ''));
-            if (in_array($name, SchoolReader::FILES, true) && ! isset($out[$name]) && ! str_contains((string) $stat['name'], '__MACOSX')) {
-                $out[$name] = (int) $stat['size'] > self::MOST_BYTES ? throw self::tooLarge($name) : (string) $zip->getFromIndex($i);
+            $stat = $zip->statIndex($i);
+            if ($stat === false) {
+                continue;
+            }
+            $name = basename($stat['name']);
+            if (in_array($name, SchoolReader::FILES, true) && ! isset($out[$name]) && ! str_contains($stat['name'], '__MACOSX')) {
+                $out[$name] = $stat['size'] > self::MOST_BYTES ? throw self::tooLarge($name) : (string) $zip->getFromIndex($i);
             }
         }
         $zip->close();

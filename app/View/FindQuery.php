@@ -41,7 +41,11 @@ final readonly class FindQuery
             ->map(fn (Section $s): array => ['kind' => 'Section', 'title' => $s->name(), 'note' => $s->sourced_id, 'url' => route('section', $s)])->all());
     }
 
-    /** A teacher finds those of their own sections. @return list<Hit> */
+    /**
+     * A teacher finds those of their own sections.
+     *
+     * @return list<Hit>
+     */
     private function people(string $typed, Person $for): array
     {
         $query = Person::query()->where('role', '!=', 'guardian');
@@ -56,7 +60,11 @@ final readonly class FindQuery
             ->map(fn (Person $p): array => ['kind' => ucfirst($p->role->value), 'title' => $p->name(), 'note' => $p->year === '' ? '' : "Year $p->year", 'url' => route('person', $p->sourced_id)])->all());
     }
 
-    /** `2027-02-18`, `18 feb`, `feb 18`, `thu`, `today`, `tomorrow`, `week 6`. @return list<Hit> */
+    /**
+     * `2027-02-18`, `18 feb`, `feb 18`, `thu`, `today`, `tomorrow`, `week 6`.
+     *
+     * @return list<Hit>
+     */
     private function dates(string $typed, Term $term): array
     {
         $calendar = $term->calendar();

@@ -28,8 +28,8 @@ final readonly class RouteView
         if ($term === null) {
             return array_map(fn (string $t): array => ['name' => strtolower($t), 'title' => $t, 'words' => $t === 'Term' ? 'import a school' : '–', 'state' => $t === 'Term' ? 'todo' : 'done'], self::titles());
         }
-        $ids = Section::query()->where('term_id', $term->id)->seenBy($for)->pluck('id')->all();
-        $n = $this->counts($ids, $term->calendar()->zone->dateAt($this->clock->seconds())->iso());
+        $ids = Section::query()->where('term_id', $term->id)->seenBy($for)->pluck('id')->map(fn (mixed $id): int => (int) $id)->values()->all();
+        $n = $this->counts(array_values($ids), $term->calendar()->zone->dateAt($this->clock->seconds())->iso());
         $stop = fn (string $title, int $left, string $words, string $done, string $state = 'todo'): array => [
             'name' => strtolower($title), 'title' => $title, 'words' => $left > 0 ? "$left $words" : $done, 'state' => $left > 0 ? $state : 'done',
         ];
@@ -52,12 +52,12 @@ final readonly class RouteView
     }
 
     /** @param  list<int>  $ids */
-    private function counts(array $ids, string $today): object
+    private function counts(array $ids, string $today): \stdClass
     {
         $in = $ids === [] ? '0' : implode(',', array_map(intval(...), $ids));
         $now = $this->clock->seconds();
 
-        return (object) DB::selectOne("select
+        $row = DB::selectOne("select
             (select count(distinct section_id) from series where section_id in ($in)) as timetabled,
             (select count(*) from series where section_id in ($in)) as series,
             (select count(*) from join_links l join series s on s.id = l.series_id where section_id in ($in) and kind = 'series' and retired_at is null) as linked,
@@ -67,5 +67,7 @@ final readonly class RouteView
             (select count(*) from placements where section_id in ($in) and trouble is not null) as trouble,
             (select count(*) from sessions x join series s on s.id = x.series_id where section_id in ($in) and state = 'planned' and day = ?) as today,
             (select count(*) from sessions x join series s on s.id = x.series_id where section_id in ($in) and state = 'planned' and ends_at <= to_timestamp($now)) as held", [$today, $today]);
+
+        return $row instanceof \stdClass ? $row : throw new \LogicException('The database gave no counts');
     }
 }

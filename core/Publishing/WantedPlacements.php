@@ -40,7 +40,11 @@ final class WantedPlacements
         return new Placement(Place::CoursePage, "$section->id/pinned", 'Pinned: next session', $fields + self::ways($section) + ['Sessions' => $turns]);
     }
 
-    /** One item a week, in that week's block. @return list<Placement> */
+    /**
+     * One item a week, in that week's block.
+     *
+     * @return list<Placement>
+     */
     private static function weeks(SectionFacts $section): array
     {
         $weeks = [];
@@ -60,7 +64,11 @@ final class WantedPlacements
         return $out;
     }
 
-    /** One event a series, in the calendar of everybody who is part of it. @return list<Placement> */
+    /**
+     * One event a series, in the calendar of everybody who is part of it.
+     *
+     * @return list<Placement>
+     */
     private static function events(SectionFacts $section): array
     {
         $out = [];
@@ -86,7 +94,11 @@ final class WantedPlacements
         return new Placement(Place::ClassStream, "$section->id/opening", 'Opening post', $fields);
     }
 
-    /** The section's series as a calendar shows them to anybody who subscribes to its feed. @return list<EventSeries> */
+    /**
+     * The section's series as a calendar shows them to anybody who subscribes to its feed.
+     *
+     * @return list<EventSeries>
+     */
     public static function feed(SectionFacts $section): array
     {
         return array_map(fn (SeriesFacts $s): EventSeries => self::event($section, $s, $s->link), $section->series);
@@ -140,7 +152,11 @@ final class WantedPlacements
         return (new LocalDate($zone->wall($session->start)[0]))->short().', '.$zone->clock($session->start).'–'.$zone->clock($session->end).' '.$zone->place();
     }
 
-    /** Every session of every series, in the order of time. @return list<array{SeriesFacts, PlannedSession}> */
+    /**
+     * Every session of every series, in the order of time.
+     *
+     * @return list<array{SeriesFacts, PlannedSession}>
+     */
     private static function dated(SectionFacts $section): array
     {
         $out = [];

@@ -13,7 +13,11 @@ use Nomada\Core\Fault;
  */
 final class Term
 {
-    /** Why a day is closed, by day number; open days are not in it. @var array<int, string> */
+    /**
+     * Why a day is closed, by day number; open days are not in it.
+     *
+     * @var array<int, string>
+     */
     private array $closed = [];
 
     /**
@@ -63,6 +67,16 @@ final class Term
     public function closedBecause(int $day): ?string
     {
         return $this->contains($day) ? ($this->closed[$day] ?? null) : 'Outside the term';
+    }
+
+    /**
+     * Why each closed day of the term is closed.
+     *
+     * @return array<int, string> by day number
+     */
+    public function closedDays(): array
+    {
+        return $this->closed;
     }
 
     /** @return list<int> day numbers */

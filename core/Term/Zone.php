@@ -19,8 +19,15 @@ final class Zone
     /** @var array<string, self> */
     private static array $known = [];
 
-    /** Seconds east of UTC that hold on the whole of a day, or null on a day with a change. @var array<int, int|null> */
+    /**
+     * Seconds east of UTC that hold on the whole of a day, or null on a day with a change.
+     *
+     * @var array<int, int|null>
+     */
     private array $offsets = [];
+
+    /** @var array<string, array<int, int|null>> */
+    private array $spans = [];
 
     private readonly DateTimeZone $zone;
 
@@ -43,6 +50,24 @@ final class Zone
         return self::$known[$name];
     }
 
+    /**
+     * Seconds east of UTC for every day of a span, null on a day on which the clock changes. Learnt once.
+     *
+     * @return array<int, int|null>
+     */
+    public function offsets(int $first, int $last): array
+    {
+        if (! isset($this->spans["$first $last"])) {
+            $span = [];
+            for ($day = $first; $day <= $last; $day++) {
+                $span[$day] = array_key_exists($day, $this->offsets) ? $this->offsets[$day] : $this->learn($day);
+            }
+            $this->spans["$first $last"] = $span;
+        }
+
+        return $this->spans["$first $last"];
+    }
+
     /** UTC seconds of a wall time; `minute` counts from midnight and may run past 1440 into the next day. */
     public function instant(int $day, int $minute): int
     {
@@ -52,7 +77,11 @@ final class Zone
         return $offset === null || $minute < 0 || $minute >= 1440 ? $this->instantByRule($wall) : $wall - $offset;
     }
 
-    /** The wall clock at an instant: `[day, minute of day, seconds east of UTC]`. @return array{int, int, int} */
+    /**
+     * The wall clock at an instant: `[day, minute of day, seconds east of UTC]`.
+     *
+     * @return array{int, int, int}
+     */
     public function wall(int $instant): array
     {
         $offset = $this->offsetAt($instant);

@@ -91,7 +91,7 @@ final readonly class RecurrenceRule
             isset($parts['COUNT']) ? self::number('COUNT', $parts['COUNT'], 1, 5000) : null,
             $until,
             $untilInstant,
-            self::CODES[$parts['WKST'] ?? 'MO'] ?? throw new Fault("The rule's WKST={$parts['WKST']} is not a weekday. Write MO to SU."),
+            self::weekStart($parts['WKST'] ?? 'MO'),
             $byDay,
             $byMonthDay,
             $byMonth,
@@ -128,13 +128,13 @@ final readonly class RecurrenceRule
             $out[] = 'BYMONTHDAY='.implode(',', $this->byMonthDay);
         }
         if ($this->byDay !== []) {
-            $out[] = 'BYDAY='.implode(',', array_map(fn (array $d): string => ($d[1] === 0 ? '' : (string) $d[1]).$codes[$d[0]], $this->byDay));
+            $out[] = 'BYDAY='.implode(',', array_map(fn (array $d): string => ($d[1] === 0 ? '' : (string) $d[1]).($codes[$d[0]] ?? ''), $this->byDay));
         }
         if ($this->bySetPos !== []) {
             $out[] = 'BYSETPOS='.implode(',', $this->bySetPos);
         }
         if ($this->weekStart !== 1) {
-            $out[] = 'WKST='.$codes[$this->weekStart];
+            $out[] = 'WKST='.($codes[$this->weekStart] ?? 'MO');
         }
 
         return implode(';', $out);
@@ -279,6 +279,11 @@ final readonly class RecurrenceRule
         return in_array($d, $this->byMonthDay, true) || in_array($d - $length - 1, $this->byMonthDay, true);
     }
 
+    private static function weekStart(string $code): int
+    {
+        return self::CODES[$code] ?? throw new Fault("The rule's WKST=$code is not a weekday. Write MO to SU.");
+    }
+
     /** @return list<array{int, int}> */
     private static function byDay(?string $text, string $freq): array
     {
@@ -342,8 +347,8 @@ final readonly class RecurrenceRule
         if (! isset($m[2])) {
             return [$date, null];
         }
-        $seconds = (int) $m[2] * 3600 + (int) $m[3] * 60 + (int) $m[4];
-        $instant = $m[5] === 'Z' ? $date->day * 86400 + $seconds : $zone->instant($date->day, intdiv($seconds, 60)) + $seconds % 60;
+        $seconds = (int) $m[2] * 3600 + (int) ($m[3] ?? 0) * 60 + (int) ($m[4] ?? 0);
+        $instant = ($m[5] ?? '') === 'Z' ? $date->day * 86400 + $seconds : $zone->instant($date->day, intdiv($seconds, 60)) + $seconds % 60;
 
         return [$zone->dateAt($instant), $instant];
     }

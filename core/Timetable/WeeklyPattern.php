@@ -39,10 +39,11 @@ final readonly class WeeklyPattern implements Pattern
     {
         $out = [];
         $step = 7 * $this->every;
-        for ($monday = $from->monday()->day; $monday <= $to->day; $monday += $step) {
+        [$first, $last] = [$from->day, $to->day];
+        for ($sunday = $from->monday()->day - 1; $sunday < $last; $sunday += $step) {
             foreach ($this->weekdays as $weekday) {
-                $day = $monday + $weekday - 1;
-                if ($day >= $from->day && $day <= $to->day) {
+                $day = $sunday + $weekday;
+                if ($day >= $first && $day <= $last) {
                     $out[] = $day;
                 }
             }

@@ -238,7 +238,11 @@ final class Browser
         return $this;
     }
 
-    /** What axe (WCAG 2.2 A and AA) finds on this page. @return list<string> */
+    /**
+     * What axe (WCAG 2.2 A and AA) finds on this page.
+     *
+     * @return list<string>
+     */
     public function accessibilityFaults(): array
     {
         $axe = (string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js');
@@ -255,7 +259,11 @@ final class Browser
         return $this->driver->executeScript('return document.documentElement.scrollWidth > window.innerWidth') === true;
     }
 
-    /** What the console complained of since the last look. @return list<string> */
+    /**
+     * What the console complained of since the last look.
+     *
+     * @return list<string>
+     */
     public function troubles(): array
     {
         return array_values(array_map(fn (array $l): string => $l['message'], array_filter($this->driver->manage()->getLog('browser'), fn (array $l): bool => in_array($l['level'], ['SEVERE', 'WARNING'], true))));

@@ -46,7 +46,11 @@ final class RunningCopy
         return StandinServer::at("http://127.0.0.1:$this->standinsPort", (string) config('nomada.standins.token'));
     }
 
-    /** A queue worker of one's own, to be killed at will. @return resource */
+    /**
+     * A queue worker of one's own, to be killed at will.
+     *
+     * @return resource
+     */
     public function worker()
     {
         $log = storage_path('logs/test-worker.log');

@@ -46,7 +46,11 @@ final class SmallSchool
         return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//T//T//EN\r\n{$events}END:VCALENDAR\r\n";
     }
 
-    /** Writes the files into a new folder. @param  array<string, string|null>  $change */
+    /**
+     * Writes the files into a new folder.
+     *
+     * @param  array<string, string|null>  $change
+     */
     public static function folder(array $change = []): string
     {
         $folder = sys_get_temp_dir().'/school-'.bin2hex(random_bytes(5));

@@ -18,7 +18,11 @@ abstract class TestCase extends Base
         $this->withoutVite();
     }
 
-    /** A small school, imported the ordinary way. @param  array<string, string|null>  $change files instead of its own */
+    /**
+     * A small school, imported the ordinary way.
+     *
+     * @param  array<string, string|null>  $change files instead of its own
+     */
     public function school(array $change = []): void
     {
         app(ImportSchool::class)(SchoolReader::read(SmallSchool::files($change)));

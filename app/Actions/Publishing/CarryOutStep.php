@@ -20,7 +20,11 @@ use Nomada\Core\Publishing\WantedPlacements;
  */
 final class CarryOutStep
 {
-    /** The last section's placements: a lane's steps are of one section, and its facts are read once. @var array<string, WantedPlacement> */
+    /**
+     * The last section's placements: a lane's steps are of one section, and its facts are read once.
+     *
+     * @var array<string, WantedPlacement>
+     */
     private array $wanted = [];
 
     private int $of = 0;

@@ -38,9 +38,16 @@ final readonly class PlanQuery
             ->get(['section_id', 'place', DB::raw(self::VERB.' as verb'), DB::raw('count(*) as n'), DB::raw('count(trouble) as trouble')]);
         $out = [];
         foreach ($rows as $row) {
-            $out[$row->section_id][$row->place] ??= self::NONE;
-            $out[$row->section_id][$row->place][$row->verb] = (int) $row->n;
-            $out[$row->section_id][$row->place]['trouble'] += (int) $row->trouble;
+            $counts = $out[(int) $row->section_id][(string) $row->place] ?? self::NONE;
+            $n = (int) $row->n;
+            match ($row->verb) {
+                'add' => $counts['add'] = $n,
+                'change' => $counts['change'] = $n,
+                'remove' => $counts['remove'] = $n,
+                default => $counts['leave'] = $n,
+            };
+            $counts['trouble'] += (int) $row->trouble;
+            $out[(int) $row->section_id][(string) $row->place] = $counts;
         }
 
         return $out;

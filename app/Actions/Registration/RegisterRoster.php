@@ -34,7 +34,7 @@ final readonly class RegisterRoster
             $roster = $section->enrolments()->where('role', 'student')->pluck('ends_on', 'person_id')->all();
             $sum = ['joined' => 0, 'left' => 0];
             foreach ($section->series as $series) {
-                $registered = array_map(intval(...), $series->registrations()->where('state', 'accepted')->pluck('person_id')->all());
+                $registered = array_values(array_map(intval(...), $series->registrations()->where('state', 'accepted')->pluck('person_id')->all()));
                 $follow = RosterFollow::between($roster, $registered, $today);
                 $this->join($series->id, $follow->join);
                 $this->leave($series->id, $follow->leave);

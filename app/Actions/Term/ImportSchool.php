@@ -8,6 +8,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
+use LogicException;
 use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Actions\Registration\RegisterRoster;
 use Nomada\App\Actions\Timetable\LaySessions;
@@ -187,7 +188,7 @@ final class ImportSchool
             $touched = [...$touched, ...array_map(intval(...), DB::table('enrolments')->where('updated_at', '>=', $before->format('Y-m-d H:i:sP'))->distinct()->pluck('section_id')->all())];
         }
 
-        return $touched;
+        return array_values($touched);
     }
 
     /** @return list<int> sections whose sessions changed */
@@ -200,7 +201,7 @@ final class ImportSchool
         $known = Series::query()->get()->keyBy(fn (Series $s): string => "$s->section_id ".mb_strtolower($s->title));
         $now = Carbon::createFromTimestamp($this->clock->seconds());
         foreach ($data->series ?? [] as $row) {
-            $section = $sections[$row['section']];
+            $section = $sections[$row['section']] ?? throw new LogicException('A series of a section that was not kept');
             $columns = Series::columns($row['plan']);
             $print = hash('sha256', (string) json_encode($columns));
             $title = $row['title'] === '' ? (string) $data->sections[$row['section']]['title'] : $row['title'];
@@ -215,13 +216,13 @@ final class ImportSchool
                 $series->sequence++;
             }
             $series->fill([...$columns, 'import_print' => $print, 'changed_at' => $now])->save();
-            ($this->lay)($series, $terms[$section->term_id]->calendar());
+            ($this->lay)($series, ($terms->get($section->term_id) ?? throw new LogicException('A section of a term that was not kept'))->calendar());
             $touched[] = (int) $section->id;
         }
         if ($calendarChanged) {
             foreach ($known as $series) {
-                $section = Section::query()->findOrFail($series->section_id);
-                ($this->lay)($series, $terms[$section->term_id]->calendar());
+                $section = Section::query()->with(['term.school', 'term.closures'])->findOrFail($series->section_id);
+                ($this->lay)($series, $section->term->calendar());
                 $touched[] = $series->section_id;
             }
         }
@@ -244,7 +245,7 @@ final class ImportSchool
         }
         ($this->refresh)($touched);
         if ($this->moved('people') || $this->moved('sections') || $this->moved('courses')) {
-            ($this->refresh)(array_map(intval(...), DB::table('sections')->whereIn('sourced_id', array_keys($data->sections))->pluck('id')->all()));
+            ($this->refresh)(array_values(array_map(intval(...), DB::table('sections')->whereIn('sourced_id', array_keys($data->sections))->pluck('id')->all())));
         }
     }
 }

@@ -95,7 +95,11 @@ final readonly class DoorPage
         return $date.'at '.$zone->clock($at).($differs ? ' your time, '.$school->clock($at).' in '.$school->place() : '');
     }
 
-    /** Now, the doors, the start and the end as stops on a line 354 wide. @return list<array{x: float, time: string, words: string, kind: string}> */
+    /**
+     * Now, the doors, the start and the end as stops on a line 354 wide.
+     *
+     * @return list<array{x: float, time: string, words: string, kind: string}>
+     */
     private function stops(PlannedSession $session, int $opens, Zone $zone, int $now): array
     {
         $points = [[$opens, 'doors open', 'open'], [$session->start, 'starts', 'start'], [$session->end, 'over', 'end']];

@@ -28,7 +28,8 @@ final readonly class StudentPage
     /** @return array<string, mixed> */
     public function data(Person $student, ?Term $term): array
     {
-        $sections = $term === null ? collect() : Section::query()->where('term_id', $term->id)->whereHas('enrolments', fn ($q) => $q->where('person_id', $student->id)->where('role', 'student')->where(fn ($e) => $e->whereNull('ends_on')->orWhere('ends_on', '>=', $term->calendar()->zone->dateAt($this->clock->seconds())->iso())))->orderBy('title')->get();
+        $today = ($term?->calendar()->zone ?? $student->zone())->dateAt($this->clock->seconds())->iso();
+        $sections = Section::query()->when($term === null, fn ($q) => $q->whereRaw('false'))->where('term_id', $term?->id)->whereHas('enrolments', fn ($q) => $q->where('person_id', $student->id)->where('role', 'student')->where(fn ($e) => $e->whereNull('ends_on')->orWhere('ends_on', '>=', $today)))->orderBy('title')->get();
         $links = JoinLink::query()->inForce()->where('kind', LinkKind::Personal)->where('person_id', $student->id)->get()->keyBy('series_id');
 
         return [

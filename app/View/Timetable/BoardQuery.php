@@ -33,7 +33,7 @@ final readonly class BoardQuery
         $sections = Section::query()->where('term_id', $term->id)->seenBy($for)->when($only !== null, fn ($q) => $q->whereKey($only))->get();
         // Year 7 before Year 10, then by title: neither is the order of text alone.
         $sections = $sections->sort(fn (Section $a, Section $b): int => [(int) $a->year, $a->year, $a->title, $a->id] <=> [(int) $b->year, $b->year, $b->title, $b->id]);
-        $ids = array_map(intval(...), $sections->modelKeys());
+        $ids = array_values(array_map(intval(...), $sections->modelKeys()));
         $teachers = $this->teachers($ids);
         $meets = [];
         $series = [];

@@ -99,7 +99,11 @@ final readonly class TermLine
         return $out;
     }
 
-    /** The filled left halves of changed stops. @param  list<int>  $days */
+    /**
+     * The filled left halves of changed stops.
+     *
+     * @param  list<int>  $days
+     */
     public function halves(array $days): string
     {
         $r = $this->radius;

@@ -112,7 +112,7 @@ final class CalendarWriter
         if ($series->rule === null || $rest === []) {
             return [null, [], $rest];
         }
-        $last = end($days);
+        $last = $days[count($days) - 1];
         $made = [];
         foreach (RecurrenceRule::parse($series->rule, $series->zone)->days(new LocalDate($first), $last) as $day) {
             $made[] = $day;

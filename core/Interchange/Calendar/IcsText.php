@@ -8,6 +8,7 @@ use DateTimeZone;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Parameter;
 use Sabre\VObject\ParseException;
 use Sabre\VObject\Property\ICalendar\DateTime as DateTimeProperty;
 use Sabre\VObject\Reader;
@@ -37,7 +38,11 @@ final class IcsText
         return mb_strimwidth($e->getMessage(), 0, 160, '…');
     }
 
-    /** The line on which each VEVENT begins, in order. @return list<int> */
+    /**
+     * The line on which each VEVENT begins, in order.
+     *
+     * @return list<int>
+     */
     public static function eventLines(string $text): array
     {
         $out = [];
@@ -61,7 +66,8 @@ final class IcsText
         if (! $property->hasTime()) {
             return LocalDate::parse(substr($text, 0, 8))->plus($exclusive ? -1 : 0);
         }
-        $tzid = (string) ($property['TZID'] ?? '');
+        $tzid = $property['TZID'] ?? null;
+        $tzid = $tzid instanceof Parameter ? trim((string) $tzid->getValue()) : '';
         if ($tzid !== '') {
             TimeZoneUtil::getTimeZone($tzid, null, true);
         }

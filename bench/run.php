@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+// bin/bench [NAME ...]: runs the benchmarks, each with a peer beside ours in the same run, and prints ratios and peak memory.
+
+use Nomada\Bench\Expand;
+
+error_reporting(E_ALL & ~E_DEPRECATED);
+ini_set('memory_limit', '2G');
+require __DIR__.'/../vendor/autoload.php';
+
+$all = ['expand' => Expand::class];
+$names = array_slice($argv, 1) ?: array_keys($all);
+$good = true;
+foreach ($names as $name) {
+    if (! isset($all[$name])) {
+        fwrite(STDERR, "There is no benchmark \"$name\". There are: ".implode(', ', array_keys($all)).".\n");
+        exit(1);
+    }
+    $good = (new $all[$name])->run() && $good;
+}
+exit($good ? 0 : 1);
