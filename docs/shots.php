@@ -7,11 +7,12 @@ return [
     'section-editor' => ['/sections/7NAV', 'A-01', '1280x800', false, "a[href*='edit=']:not([href*=new])"],
     'section' => ['/sections/8MAR', 'A-01', '1280x800', false, ''],
     'publish-plan' => ['/publishing', 'A-01', '1280x800', false, "button[data-section='9MAT-B']"],
-    'publish-run' => ['/publishing/runs', 'A-01', '1280x800', false, '.table-plain tbody tr:first-child a'],
     'timetable-week' => ['/timetable?week=7', 'A-01', '1280x800', false, ''],
     'term' => ['/term', 'A-01', '1280x800', false, ''],
     'today' => ['/today', 'A-01', '1280x800', false, ''],
     'student' => ['/me', 'S-8-001', '390x844', false, ''],
     'door-early' => ['/me', 'S-8-001', '390x844', false, '.coming li:nth-child(1) a'],
     'sign-in' => ['/sign-in', '', '1280x800', false, ''],
+    // Last, since it publishes: on a fresh demo it is caught half way.
+    'publish-run' => ['/publishing', 'A-01', '1280x800', false, '.tray .btn-main'],
 ];

@@ -109,9 +109,11 @@ final readonly class DoorPage
             $now < $session->start => $x[0] + ($now - $opens) / max(1, $session->start - $opens) * 92,
             default => $x[1] + ($now - $session->start) / max(1, $session->end - $session->start) * 92,
         };
-        $out = [['x' => round($nowX, 1), 'time' => $zone->clock($now), 'words' => 'now', 'kind' => 'now']];
+        // On another day the weekdays are named, so that nobody reads 09:50 as this morning's.
+        $name = fn (int $at): string => $zone->dateAt($opens)->day === $zone->dateAt($now)->day ? '' : substr($zone->dateAt($at)->short(), 0, 4);
+        $out = [['x' => round($nowX, 1), 'time' => $name($now).$zone->clock($now), 'words' => 'now', 'kind' => 'now']];
         foreach ($points as $i => [$at, $words, $kind]) {
-            $out[] = ['x' => $x[$i], 'time' => $zone->clock($at), 'words' => $words, 'kind' => $kind];
+            $out[] = ['x' => $x[$i], 'time' => $name($at).$zone->clock($at), 'words' => $words, 'kind' => $kind];
         }
 
         return $out;

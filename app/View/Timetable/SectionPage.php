@@ -37,7 +37,7 @@ final readonly class SectionPage
             'line' => new TermLine($term, 1240, 46, 8, 4.2), 'day' => $day,
             'links' => $section->series->mapWithKeys(fn (Series $s): array => [$s->id => $s->links->first(fn (JoinLink $l): bool => $l->kind === LinkKind::Series)]),
             'hostLinks' => $section->series->mapWithKeys(fn (Series $s): array => [$s->id => $s->links->first(fn (JoinLink $l): bool => $l->kind === LinkKind::Host)]),
-            'teachers' => $section->enrolments->where('role', '!=', 'student')->sortBy('role')->values(),
+            'teachers' => $section->enrolments->where('role', '!=', 'student')->sortBy(fn (Enrolment $e): string => ['teacher' => '0', 'co-teacher' => '1'][$e->role] ?? '2')->values(),
             'students' => $section->enrolments->where('role', 'student')->sortBy(fn (Enrolment $e): string => $e->person->family_name.' '.$e->person->given_name)->values(),
             'registered' => $registered, 'places' => $this->plan->counts([$section->id])[$section->id] ?? [],
             'feed' => SectionFeed::address($section), 'coursePage' => $this->standins->coursePage($section, $for), 'stream' => $this->standins->stream($section, $for),
