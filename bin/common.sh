@@ -1,6 +1,8 @@
 # Shared by the scripts in bin/. Sourced, never run.
 # A setting comes from the environment first, then from .env, then from the default given here.
-set -euo pipefail
+set -Eeuo pipefail
+# A step that fails without a word of its own says at least where.
+trap 'printf "nomada: %s stopped at line %s: %s\n" "$0" "$LINENO" "$BASH_COMMAND" >&2' ERR
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 cd "$ROOT"
 export COMPOSER_ALLOW_SUPERUSER=1
