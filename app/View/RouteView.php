@@ -6,7 +6,6 @@ namespace Nomada\App\View;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\CurrentTerm;
 
@@ -28,15 +27,14 @@ final readonly class RouteView
         if ($term === null) {
             return array_map(fn (string $t): array => ['name' => strtolower($t), 'title' => $t, 'words' => $t === 'Term' ? 'import a school' : '–', 'state' => $t === 'Term' ? 'todo' : 'done'], self::titles());
         }
-        $ids = Section::query()->where('term_id', $term->id)->seenBy($for)->pluck('id')->map(fn (mixed $id): int => (int) $id)->values()->all();
-        $n = $this->counts(array_values($ids), $term->calendar()->zone->dateAt($this->clock->seconds())->iso());
+        $n = $this->counts($for->isCoordinator() ? null : $for->id, $term->id, $term->calendar()->zone->dateAt($this->clock->seconds())->iso());
         $stop = fn (string $title, int $left, string $words, string $done, string $state = 'todo'): array => [
             'name' => strtolower($title), 'title' => $title, 'words' => $left > 0 ? "$left $words" : $done, 'state' => $left > 0 ? $state : 'done',
         ];
 
         return [
             $stop('Term', 0, '', 'set'),
-            $stop('Timetable', count($ids) - $n->timetabled, 'without timetable', 'all timetabled', 'wrong'),
+            $stop('Timetable', $n->sections - $n->timetabled, 'without timetable', 'all timetabled', 'wrong'),
             $stop('Joining', $n->series - $n->linked, 'without link', 'all linked'),
             $stop('Registration', $n->seats - $n->registered, 'to register', 'all registered'),
             $n->trouble > 0 ? $stop('Publishing', $n->trouble, 'refused', '', 'wrong') : $stop('Publishing', $n->differing, $n->differing === 1 ? 'change' : 'changes', 'all published'),
@@ -51,22 +49,30 @@ final readonly class RouteView
         return ['Term', 'Timetable', 'Joining', 'Registration', 'Publishing', 'Today', 'Records'];
     }
 
-    /** @param  list<int>  $ids */
-    private function counts(array $ids, string $today): \stdClass
+    /**
+     * All counts in one question, each from an index of its own: this stands on every page.
+     *
+     * @param  int|null  $person  whose sections; null for all of the term
+     */
+    private function counts(?int $person, int $term, string $today): \stdClass
     {
-        $in = $ids === [] ? '0' : implode(',', array_map(intval(...), $ids));
         $now = $this->clock->seconds();
-
-        $row = DB::selectOne("select
-            (select count(distinct section_id) from series where section_id in ($in)) as timetabled,
-            (select count(*) from series where section_id in ($in)) as series,
-            (select count(*) from join_links l join series s on s.id = l.series_id where section_id in ($in) and kind = 'series' and retired_at is null) as linked,
-            (select count(*) from series s join enrolments e on e.section_id = s.section_id and e.role = 'student' and (e.ends_on is null or e.ends_on >= ?) where s.section_id in ($in)) as seats,
-            (select count(*) from registrations r join series s on s.id = r.series_id where section_id in ($in) and state = 'accepted') as registered,
-            (select count(*) from placements where section_id in ($in) and wanted_print is distinct from standing_print) as differing,
-            (select count(*) from placements where section_id in ($in) and trouble is not null) as trouble,
-            (select count(*) from sessions x join series s on s.id = x.series_id where section_id in ($in) and state = 'planned' and day = ?) as today,
-            (select count(*) from sessions x join series s on s.id = x.series_id where section_id in ($in) and state = 'planned' and ends_at <= to_timestamp($now)) as held", [$today, $today]);
+        $mine = $person === null ? '' : "and exists (select 1 from enrolments e where e.section_id = sections.id and e.person_id = $person)";
+        $row = DB::selectOne("
+            with mine as materialized (select id from sections where term_id = ? $mine),
+            own as materialized (select s.id, s.section_id from series s join mine on mine.id = s.section_id),
+            met as (select section_id, count(*) as n from own group by section_id)
+            select
+            (select count(*) from mine) as sections,
+            (select count(*) from met) as timetabled,
+            (select count(*) from own) as series,
+            (select count(*) from join_links l join own on own.id = l.series_id where kind = 'series' and retired_at is null) as linked,
+            (select coalesce(sum(met.n * roster.n), 0) from met join (select section_id, count(*) as n from enrolments where role = 'student' and (ends_on is null or ends_on >= ?) group by section_id) roster using (section_id)) as seats,
+            (select count(*) from registrations r join own on own.id = r.series_id where state = 'accepted') as registered,
+            (select count(*) from placements p join mine on mine.id = p.section_id where wanted_print is distinct from standing_print) as differing,
+            (select count(*) from placements p join mine on mine.id = p.section_id where trouble is not null) as trouble,
+            (select count(*) from sessions x join own on own.id = x.series_id where state = 'planned' and day = ?) as today,
+            (select count(*) from sessions x join own on own.id = x.series_id where state = 'planned' and ends_at <= to_timestamp($now)) as held", [$term, $today, $today]);
 
         return $row instanceof \stdClass ? $row : throw new \LogicException('The database gave no counts');
     }

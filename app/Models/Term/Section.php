@@ -80,6 +80,12 @@ final class Section extends Model
         }
     }
 
+    /** Sorts Year 7 before Year 10, then by title; worked out once a section, since comparing models is slow. */
+    public function order(): string
+    {
+        return sprintf('%05d %s %s %010d', (int) $this->year, $this->year, $this->title, $this->id);
+    }
+
     /** `Y7 Mathematics A` */
     public function name(): string
     {

@@ -29,7 +29,7 @@ final readonly class SeriesList
         $series = Series::query()->with(['section', 'links' => fn ($q) => $q->whereNull('retired_at')->where('kind', 'series')])
             ->withCount(['registrations as registered_count' => fn ($q) => $q->where('state', 'accepted')])
             ->whereHas('section', fn ($q) => $q->where('term_id', $term->id)->seenBy($for))->get()
-            ->sort(fn (Series $a, Series $b): int => [(int) $a->section->year, $a->section->title, $a->title, $a->id] <=> [(int) $b->section->year, $b->section->title, $b->title, $b->id]);
+            ->sortBy(fn (Series $s): string => $s->section->order()." $s->title");
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
         $roster = DB::table('enrolments')->whereIn('section_id', $series->pluck('section_id'))->where('role', 'student')->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
             ->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');

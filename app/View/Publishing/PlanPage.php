@@ -25,7 +25,7 @@ final readonly class PlanPage
     public function data(Term $term, Person $for, string $show, ?array $chosen, string $open): array
     {
         $sections = Section::query()->where('term_id', $term->id)->seenBy($for)->withCount(['series', 'series as linked_count' => fn ($q) => $q->whereHas('links', fn ($l) => $l->where('kind', 'series')->whereNull('retired_at'))])->get()
-            ->sort(fn (Section $a, Section $b): int => [(int) $a->year, $a->title, $a->id] <=> [(int) $b->year, $b->title, $b->id]);
+            ->sortBy(fn (Section $s): string => $s->order());
         $counts = $this->plan->counts(array_values($sections->modelKeys()));
         $total = array_fill_keys(array_column(Place::cases(), 'value'), PlanQuery::NONE);
         $rows = [];
@@ -50,7 +50,7 @@ final readonly class PlanPage
         }
 
         return [
-            'rows' => $rows, 'total' => $total, 'differs' => $differs, 'all' => $sections->count(), 'show' => $show, 'open' => $open,
+            'mayAll' => $for->isCoordinator(), 'rows' => $rows, 'total' => $total, 'differs' => $differs, 'all' => $sections->count(), 'show' => $show, 'open' => $open,
             'steps' => array_sum(array_map(fn (array $r): int => $r['differs'], $rows)), 'controls' => $this->standins->controls(),
         ];
     }

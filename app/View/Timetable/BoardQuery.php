@@ -31,8 +31,7 @@ final readonly class BoardQuery
     public function rows(Term $term, Person $for, ?array $only = null): array
     {
         $sections = Section::query()->where('term_id', $term->id)->seenBy($for)->when($only !== null, fn ($q) => $q->whereKey($only))->get();
-        // Year 7 before Year 10, then by title: neither is the order of text alone.
-        $sections = $sections->sort(fn (Section $a, Section $b): int => [(int) $a->year, $a->year, $a->title, $a->id] <=> [(int) $b->year, $b->year, $b->title, $b->id]);
+        $sections = $sections->sortBy(fn (Section $s): string => $s->order());
         $ids = array_values(array_map(intval(...), $sections->modelKeys()));
         $teachers = $this->teachers($ids);
         $meets = [];
@@ -83,14 +82,22 @@ final readonly class BoardQuery
         }
         $calendar = $term->calendar();
         $now = $this->clock->seconds();
-        $sessions = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->whereIn('section_id', $ids)->where('state', 'planned')
-            ->groupBy('section_id')->get(['section_id', DB::raw("string_agg((day - date '1970-01-01') || ':' || (ends_at <= to_timestamp($now))::int, ' ' order by starts_at) as days")]);
+        $today = $calendar->zone->dateAt($now);
+        $week = [];
+        for ($day = $calendar->first->day; $day <= $calendar->last->day; $day++) {
+            $week[$day] = $calendar->weekOf($day);
+        }
+        $sessions = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->whereIn('section_id', $ids)->where('state', 'planned');
+        // Of today's sessions the time of day decides whether they are past.
+        $over = (clone $sessions)->where('day', $today->iso())->whereRaw("ends_at <= to_timestamp($now)")->pluck('section_id', 'section_id');
         $out = [];
-        foreach ($sessions as $row) {
-            foreach (explode(' ', $row->days) as $pair) {
-                [$day, $past] = explode(':', $pair);
-                $day = (int) $day;
-                $out[$row->section_id][$past === '1' ? 'past' : ($weeks[$row->section_id][$calendar->weekOf($day)] ?? 'planned')][] = $day;
+        foreach ($sessions->groupBy('section_id')->get(['section_id', DB::raw("string_agg((day - date '1970-01-01')::text, ' ') as days")]) as $row) {
+            $states = $weeks[$row->section_id] ?? [];
+            $days = array_map(intval(...), explode(' ', $row->days));
+            sort($days);
+            foreach ($days as $day) {
+                $isPast = $day < $today->day || ($day === $today->day && isset($over[$row->section_id]));
+                $out[$row->section_id][$isPast ? 'past' : ($states[$week[$day]] ?? 'planned')][] = $day;
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable;
 
+use Illuminate\Support\HtmlString;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
@@ -11,15 +12,20 @@ use Nomada\Core\Term\Term;
  * Where things stand on a term line: weeks side by side, five school days in each, a weekend day squeezed in behind Friday.
  * All positions are pixels; the drawing is text, so that a test can read it.
  */
-final readonly class TermLine
+final class TermLine
 {
     public const STATES = ['past', 'published', 'planned', 'changed', 'wrong'];
 
-    private int $monday;
+    private readonly int $monday;
 
-    private float $week;
+    private readonly float $week;
 
-    public function __construct(public Term $term, public int $width = 500, public int $height = 40, private int $left = 6, private float $radius = 3.1)
+    /** @var array<int, float> */
+    private array $xs = [];
+
+    private ?string $ground = null;
+
+    public function __construct(public readonly Term $term, public readonly int $width = 500, public readonly int $height = 40, private readonly int $left = 6, private readonly float $radius = 3.1)
     {
         $this->monday = $term->first->monday()->day;
         $this->week = ($width - 2 * $left) / $term->weeks();
@@ -27,10 +33,13 @@ final readonly class TermLine
 
     public function x(int $day): float
     {
+        if (isset($this->xs[$day])) {
+            return $this->xs[$day];
+        }
         $offset = $day - $this->monday;
         $weekday = $offset % 7;
 
-        return round($this->left + intdiv($offset, 7) * $this->week + (min($weekday, 4.5) + 0.5) * $this->week / 5, 1);
+        return $this->xs[$day] = round($this->left + intdiv($offset, 7) * $this->week + (min($weekday, 4.5) + 0.5) * $this->week / 5, 1);
     }
 
     public function y(): float
@@ -130,6 +139,51 @@ final readonly class TermLine
         sort($all);
 
         return implode(' ', $all);
+    }
+
+    /**
+     * The line as SVG. The same on every screen; one element a state, so that six hundred of them stay light.
+     *
+     * @param  array<string, list<int>>  $days  day numbers by state
+     * @param  string|null  $url  where a stop leads, with ?day=…; null where it leads nowhere
+     */
+    public function draw(array $days, string $name, int $today, int $minute = 720, ?string $url = null, bool $large = false): HtmlString
+    {
+        $y = $this->y();
+        $svg = '';
+        foreach ($this->paths($days) as $state => $path) {
+            $svg .= match ($state) {
+                'planned' => "<path class=\"stop ring\" d=\"$path\"/><path class=\"stop hole\" d=\"$path\"/>",
+                'changed' => "<path class=\"stop ring-changed\" d=\"$path\"/><path class=\"stop hole\" d=\"$path\"/><path class=\"half\" d=\"{$this->halves($days['changed'])}\"/>",
+                'wrong' => "<path class=\"cross\" d=\"{$this->crosses($days['wrong'])}\"/>",
+                default => "<path class=\"stop $state\" d=\"$path\"/>",
+            };
+        }
+        $now = $this->now($today, $minute);
+        $svg .= $now === null ? '' : "<line class=\"now\" x1=\"$now\" x2=\"$now\" y1=\"0\" y2=\"$this->height\"/>";
+        $data = '';
+        if ($url !== null) {
+            $svg .= "<circle class=\"mark\" cx=\"0\" cy=\"$y\" r=\"6.5\"/>";
+            $data = ' data-url="'.e($url).'" data-name="'.e($name)."\" data-days=\"{$this->offsets($days)}\" data-now=\"".($today - $this->monday).'"';
+        }
+        $label = e($name.': '.array_sum(array_map(count(...), $days)).' sessions');
+
+        return new HtmlString('<svg class="line'.($large ? ' large' : '')."\" width=\"$this->width\" height=\"$this->height\" viewBox=\"0 0 $this->width $this->height\" role=\"img\" aria-label=\"$label\"$data><title>".e($name)."</title>{$this->ground()}$svg</svg>");
+    }
+
+    /** What is the same for every section: the closed bands and the track. */
+    private function ground(): string
+    {
+        if ($this->ground === null) {
+            $this->ground = '';
+            foreach ($this->bands() as $band) {
+                $this->ground .= "<rect class=\"band\" x=\"{$band['x']}\" y=\"0\" width=\"{$band['width']}\" height=\"$this->height\"/>";
+            }
+            $right = $this->width - 6;
+            $this->ground .= "<line class=\"track\" x1=\"6\" x2=\"$right\" y1=\"{$this->y()}\" y2=\"{$this->y()}\"/>";
+        }
+
+        return $this->ground;
     }
 
     /** @return array{left: int, week: float, monday: string} */

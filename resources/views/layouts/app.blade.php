@@ -36,5 +36,5 @@
     <x-find/>
 @endif
 <x-keys :staff="$person->isStaff()">{{ $keys ?? '' }}</x-keys>
-<svg width="0" height="0" aria-hidden="true" focusable="false"><defs><pattern id="hatch" width="5" height="5" patternTransform="rotate(45)" patternUnits="userSpaceOnUse"><rect width="5" height="5" class="hatch-ground"/><line y2="5" class="hatch-line"/></pattern></defs></svg>
+<svg width="0" height="0" aria-hidden="true" focusable="false"><defs>{{ \Nomada\App\View\Shape::symbols() }}<pattern id="hatch" width="5" height="5" patternTransform="rotate(45)" patternUnits="userSpaceOnUse"><rect width="5" height="5" class="hatch-ground"/><line y2="5" class="hatch-line"/></pattern></defs></svg>
 </x-base>

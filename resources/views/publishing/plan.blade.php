@@ -1,4 +1,4 @@
-@php use Nomada\App\Support\Words; use Nomada\Core\Publishing\Place; @endphp
+@php use Nomada\App\Support\Words; use Nomada\App\View\Shape; use Nomada\Core\Publishing\Place; @endphp
 <x-app title="Publish">
 <div class="bar"><h1>Publish</h1>
     <div class="sum">{{ Words::count($differs, 'section') }} {{ $differs === 1 ? 'differs' : 'differ' }} from what students see · {{ $all - $differs }} {{ $all - $differs === 1 ? 'is' : 'are' }} as they should be</div>
@@ -24,10 +24,10 @@
     @foreach ($rows as $row)
         @php $s = $row['section']; @endphp
         <tr>
-            <td>@can('serve', $s)<input class="form-check-input" type="checkbox" name="sections[]" value="{{ $s->sourced_id }}" data-steps="{{ $row['differs'] }}" @checked($row['differs'] > 0) aria-label="Choose {{ $s->name() }}">@endcan</td>
+            <td>@if ($mayAll || Gate::check('serve', $s))<input class="form-check-input" type="checkbox" name="sections[]" value="{{ $s->sourced_id }}" data-steps="{{ $row['differs'] }}" @checked($row['differs'] > 0) aria-label="Choose {{ $s->name() }}">@endif</td>
             <td><button class="toggle" type="button" aria-expanded="false" data-section="{{ $s->sourced_id }}" data-url="{{ route('publishing.section', $s) }}">{{ $s->name() }}</button><small class="note">{{ $row['note'] }}</small></td>
             @foreach ($row['places'] as $n)
-                <td><div class="five">@foreach (['add', 'change', 'remove', 'trouble', 'leave'] as $verb)<span @class(['nil' => $n[$verb] === 0])><x-shape :is="['trouble' => 'wrong', 'leave' => 'past'][$verb] ?? $verb" :label="['trouble' => 'refused', 'leave' => 'as it should be'][$verb] ?? $verb"/>{{ $n[$verb] ?: '–' }}</span>@endforeach</div></td>
+                <td><div class="five">@foreach (['add', 'change', 'remove', 'trouble', 'leave'] as $verb)<span @class(['nil' => $n[$verb] === 0])>{{ Shape::svg($verb === 'trouble' ? 'wrong' : $verb, ['trouble' => 'refused', 'leave' => 'as it should be'][$verb] ?? $verb) }}{{ $n[$verb] ?: '–' }}</span>@endforeach</div></td>
             @endforeach
         </tr>
     @endforeach

@@ -1,4 +1,4 @@
-@php use Nomada\App\Support\Words; $scale = $line->scale(); @endphp
+@php use Nomada\App\Support\Words; use Nomada\App\View\Shape; $scale = $line->scale(); $base = url('/sections'); @endphp
 <x-app title="Every section">
 <div class="bar"><h1>Every section</h1>
     <div class="sum">{{ Words::count($totals['sections'], 'section') }} · {{ Words::count($totals['sessions'], 'session') }} · {{ Words::count($totals['closures'], 'closure') }} · <span @class(['bad' => $totals['snags'] > 0])>{{ Words::count($totals['snags'], 'snag') }}</span></div>
@@ -22,7 +22,31 @@
     @forelse ($groups as $of => $rows)
         <tr><th class="group" colspan="9" scope="rowgroup">{{ $of === '' ? 'Without a year' : "Year $of" }} · {{ Words::count(count($rows), 'section') }}</th></tr>
         @foreach ($rows as $row)
-            @include('timetable.board-row', ['first' => $loop->first && $loop->parent->first])
+@php
+    $section = $row['section'];
+    $name = $section->name();
+    $url = $base.'/'.rawurlencode($section->sourced_id);
+    $status = $row['status'];
+    $snags = $status->snags();
+    $shown = array_values(array_filter($snags, \Nomada\App\View\Timetable\BoardPage::isShown(...)));
+@endphp
+<tr class="row-s" tabindex="{{ $loop->first && $loop->parent->first ? 0 : -1 }}" aria-label="{{ $name }}">
+    <td><input class="form-check-input" type="checkbox" name="sections[]" value="{{ $section->sourced_id }}" data-name="{{ $name }}" aria-label="Choose {{ $name }}"></td>
+    <td class="sec"><a href="{{ $url }}">{{ $name }}</a><small>{{ $row['meets'] === '' ? 'no timetable yet' : $row['meets'] }}{{ $row['teacher'] === '' ? '' : ' · '.$row['teacher'] }}</small></td>
+    <td class="line-cell"><x-term-line :line="$line" :days="$row['days']" :today="$today" :minute="$minute" :name="$section->name()" :url="route('section', $section)"/></td>
+    <td>@if ($status->series === 0)<span class="quiet">–</span>@elseif ($status->linked >= $status->series)<span class="ok">linked</span>@else<span class="todo">{{ $status->linked === 0 ? 'no link' : "$status->linked of $status->series" }}</span>@endif</td>
+    <td><span class="{{ $status->series > 0 && $status->registered < $status->roster ? 'todo' : 'ok' }}">{{ $status->registered }} of {{ $status->roster }}</span></td>
+    @foreach (\Nomada\Core\Publishing\Place::cases() as $place)
+        @php
+            $n = $status->places[$place->value] ?? \Nomada\App\Actions\Publishing\PlanQuery::NONE;
+            $stands = $n['leave'] + $n['change'] + $n['remove'];
+            $is = $n['trouble'] > 0 ? 'wrong' : ($stands === 0 ? 'planned' : ($n['add'] + $n['change'] + $n['remove'] > 0 ? 'changed' : 'published'));
+            $means = ['wrong' => 'refused', 'planned' => 'not published', 'changed' => 'changed since', 'published' => 'published'][$is];
+        @endphp
+        <td><span class="place">{{ Shape::svg($is, $place->title().': '.$means) }}{{ $stands }}</span></td>
+    @endforeach
+    <td class="snag">@isset($shown[0])<span class="{{ $shown[0]->isWrong ? 'bad' : 'todo' }}">{{ $shown[0]->words }}</span>@if (count($shown) > 1) <span class="quiet">+{{ count($shown) - 1 }}</span>@endif @endisset</td>
+</tr>
         @endforeach
     @empty
         <tr><td colspan="9"><div class="empty"><h2>No section here</h2>{{ $totals['sections'] === 0 ? 'You have no section in this term yet.' : 'No section matches this filter.' }}</div></td></tr>
