@@ -3,8 +3,7 @@
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-return new class extends Migration
-{
+return new class extends Migration {
     private const INDEXES = [
         'enrolments_of_students' => "enrolments (section_id, ends_on) where role = 'student'",
         'sessions_held' => "sessions (ends_at) include (series_id) where state = 'planned'",

@@ -19,11 +19,11 @@ Alpine.data('theme', () => ({
     },
 }));
 Alpine.data('copy', () => ({
-    done: false,
+    label: 'Copy',
     async copy() {
-        await navigator.clipboard.writeText(this.$el.dataset.text);
-        this.done = true;
-        setTimeout(() => { this.done = false; }, 1600);
+        await navigator.clipboard.writeText(this.$root.dataset.text);
+        this.label = 'Copied';
+        setTimeout(() => { this.label = 'Copy'; }, 1600);
     },
 }));
 keys(Modal);

@@ -10,8 +10,6 @@ use Nomada\App\Support\Clock;
 
 /**
  * The board with its filters, grouped by year.
- *
- * @phpstan-import-type Row from BoardQuery
  */
 final readonly class BoardPage
 {
@@ -23,23 +21,23 @@ final readonly class BoardPage
     public function data(Term $term, Person $person, string $show, string $year): array
     {
         $all = $this->query->rows($term, $person);
-        $hasSnag = fn (array $r): bool => array_filter($r['status']->snags(), self::isShown(...)) !== [];
-        $unpublished = fn (array $r): bool => ! $r['status']->stands() || $r['status']->differing() > 0;
-        $rows = array_values(array_filter($all, fn (array $r): bool => ($year === '' || $r['section']->year === $year) && match ($show) {
+        $hasSnag = fn (BoardRow $r): bool => array_filter($r->status->snags(), self::isShown(...)) !== [];
+        $unpublished = fn (BoardRow $r): bool => ! $r->status->stands() || $r->status->differing() > 0;
+        $rows = array_values(array_filter($all, fn (BoardRow $r): bool => ($year === '' || $r->year === $year) && match ($show) {
             'snags' => $hasSnag($r), 'unpublished' => $unpublished($r), default => true
         }));
         $groups = [];
         foreach ($rows as $row) {
-            $groups[$row['section']->year][] = $row;
+            $groups[$row->year][] = $row;
         }
         $zone = $term->calendar()->zone;
         [$day, $minute] = $zone->wall($this->clock->seconds());
 
         return [
             'term' => $term, 'groups' => $groups, 'line' => new TermLine($term->calendar()), 'today' => $day, 'minute' => $minute,
-            'show' => $show, 'year' => $year, 'years' => array_values(array_unique(array_map(fn (array $r): string => $r['section']->year, $all))),
+            'show' => $show, 'year' => $year, 'years' => array_values(array_unique(array_map(fn (BoardRow $r): string => $r->year, $all))),
             'totals' => [
-                'sections' => count($all), 'sessions' => array_sum(array_column($all, 'sessions')), 'closures' => count($term->closures),
+                'sections' => count($all), 'sessions' => array_sum(array_map(fn (BoardRow $r): int => $r->sessions, $all)), 'closures' => count($term->closures),
                 'snags' => count(array_filter($all, $hasSnag)), 'unpublished' => count(array_filter($all, $unpublished)),
             ],
         ];

@@ -9,14 +9,11 @@ use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
-use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
 use Nomada\Core\SectionStatus;
 
 /**
  * The board "every section": a row a section, in a fixed number of queries however many there are.
- *
- * @phpstan-type Row array{section: Section, meets: string, teacher: string, days: array<string, list<int>>, sessions: int, status: SectionStatus}
  */
 final readonly class BoardQuery
 {
@@ -26,35 +23,34 @@ final readonly class BoardQuery
 
     /**
      * @param  list<int>|null  $only  section ids
-     * @return list<Row>
+     * @return list<BoardRow>
      */
     public function rows(Term $term, Person $for, ?array $only = null): array
     {
         $sections = Section::query()->where('term_id', $term->id)->seenBy($for)->when($only !== null, fn ($q) => $q->whereKey($only))->get();
-        $sections = $sections->sortBy(fn (Section $s): string => $s->order());
         $ids = array_values(array_map(intval(...), $sections->modelKeys()));
-        $teachers = $this->teachers($ids);
+        $teachers = Teachers::of($ids);
         $meets = [];
         $series = [];
-        foreach (Series::query()->whereIn('section_id', $ids)->orderBy('starts_on')->orderBy('id')->get() as $one) {
-            $meets[$one->section_id][] = $one->plan()->sentence();
+        foreach (DB::table('series')->whereIn('section_id', $ids)->orderBy('starts_on')->orderBy('id')->get(['section_id', 'pattern', 'start_minute', 'minutes']) as $one) {
+            $meets[$one->section_id][] = SeriesWords::of($one->pattern, $one->start_minute, $one->minutes);
             $series[$one->section_id] = ($series[$one->section_id] ?? 0) + 1;
         }
         $days = $this->days($term, $ids);
         $linked = $this->counts('join_links', $ids, "kind = 'series' and retired_at is null");
         $registered = $this->counts('registrations', $ids, "state = 'accepted'");
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
-        $roster = DB::table('enrolments')->whereIn('section_id', $ids)->where('role', 'student')->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
+        // Every section's is counted: an index has them all, and choosing six hundred costs more than it saves.
+        $roster = DB::table('enrolments')->when($only !== null, fn ($q) => $q->whereIn('section_id', $ids))->where('role', 'student')->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
             ->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');
         $places = $this->plan->counts($ids);
         $out = [];
-        foreach ($sections as $section) {
-            $n = $series[$section->id] ?? 0;
-            $out[] = [
-                'section' => $section, 'meets' => implode('; ', $meets[$section->id] ?? []), 'teacher' => $teachers[$section->id] ?? '',
-                'days' => $days[$section->id] ?? [], 'sessions' => array_sum(array_map(count(...), $days[$section->id] ?? [])),
-                'status' => new SectionStatus($n, $linked[$section->id] ?? 0, (int) ($roster[$section->id] ?? 0), $n === 0 ? 0 : intdiv($registered[$section->id] ?? 0, $n), $places[$section->id] ?? []),
-            ];
+        foreach ($sections->sortBy(fn (Section $s): string => $s->order()) as $section) {
+            $id = $section->id;
+            $n = $series[$id] ?? 0;
+            $own = $days[$id] ?? [];
+            $out[] = new BoardRow($id, $section->sourced_id, $section->name(), $section->year, implode('; ', $meets[$id] ?? []), $teachers[$id] ?? '', $own, array_sum(array_map(count(...), $own)),
+                new SectionStatus($n, $linked[$id] ?? 0, (int) ($roster[$id] ?? 0), $n === 0 ? 0 : intdiv($registered[$id] ?? 0, $n), $places[$id] ?? []));
         }
 
         return $out;
@@ -95,10 +91,16 @@ final readonly class BoardQuery
             $states = $weeks[$row->section_id] ?? [];
             $days = array_map(intval(...), explode(' ', $row->days));
             sort($days);
-            foreach ($days as $day) {
-                $isPast = $day < $today->day || ($day === $today->day && isset($over[$row->section_id]));
-                $out[$row->section_id][$isPast ? 'past' : ($states[$week[$day]] ?? 'planned')][] = $day;
+            $past = 0;
+            $limit = isset($over[$row->section_id]) ? $today->day + 1 : $today->day;
+            while (isset($days[$past]) && $days[$past] < $limit) {
+                $past++;
             }
+            $own = $past === 0 ? [] : ['past' => array_slice($days, 0, $past)];
+            for ($i = $past, $n = count($days); $i < $n; $i++) {
+                $own[$states[$week[$days[$i]]] ?? 'planned'][] = $days[$i];
+            }
+            $out[(int) $row->section_id] = $own;
         }
 
         return $out;
@@ -112,16 +114,5 @@ final readonly class BoardQuery
     {
         return array_map(intval(...), DB::table($table)->join('series', 'series.id', '=', 'series_id')->whereIn('section_id', $ids)->whereRaw($where)
             ->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id')->all());
-    }
-
-    /**
-     * @param  list<int>  $ids
-     * @return array<int, string> the first teacher of each section
-     */
-    private function teachers(array $ids): array
-    {
-        return DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->whereIn('section_id', $ids)->where('enrolments.role', 'teacher')
-            ->orderBy('is_primary')->get(['section_id', 'given_name', 'family_name'])
-            ->mapWithKeys(fn (object $t): array => [$t->section_id => mb_substr($t->given_name, 0, 1).'. '.$t->family_name])->all();
     }
 }

@@ -23,6 +23,12 @@ final class TermLine
     /** @var array<int, float> */
     private array $xs = [];
 
+    /** @var array<int, string> */
+    private array $dots = [];
+
+    /** @var array<int, int> */
+    private array $offsets = [];
+
     private ?string $ground = null;
 
     public function __construct(public readonly Term $term, public readonly int $width = 500, public readonly int $height = 40, private readonly int $left = 6, private readonly float $radius = 3.1)
@@ -94,18 +100,31 @@ final class TermLine
     public function paths(array $days): array
     {
         $out = [];
-        $y = $this->y();
         foreach (self::STATES as $state) {
-            $d = '';
-            foreach ($days[$state] ?? [] as $day) {
-                $d .= 'M'.$this->x($day).' '.$y.'h0';
-            }
-            if ($d !== '') {
-                $out[$state] = $d;
+            if (($days[$state] ?? []) !== []) {
+                $out[$state] = implode('', array_intersect_key($this->dots(), array_flip($days[$state])));
             }
         }
 
         return $out;
+    }
+
+    /**
+     * A round dot for every day of the term and the weekend behind it.
+     *
+     * @return array<int, string> by day number
+     */
+    private function dots(): array
+    {
+        if ($this->dots === []) {
+            $y = $this->y();
+            for ($day = $this->monday; $day <= $this->term->last->day + 6; $day++) {
+                $this->dots[$day] = 'M'.$this->x($day)." {$y}h0";
+                $this->offsets[$day] = $day - $this->monday;
+            }
+        }
+
+        return $this->dots;
     }
 
     /**
@@ -135,10 +154,9 @@ final class TermLine
      */
     public function offsets(array $days): string
     {
-        $all = array_map(fn (int $day): int => $day - $this->monday, array_merge(...array_values($days)));
-        sort($all);
+        $this->dots();
 
-        return implode(' ', $all);
+        return implode(' ', array_intersect_key($this->offsets, array_flip(array_merge(...array_values($days)))));
     }
 
     /**

@@ -38,6 +38,7 @@ final readonly class WeekPage
         $monday = $calendar->monday($week);
         $by = in_array($by, ['teacher', 'section', 'year'], true) ? $by : 'teacher';
         $sessions = $this->sessions($term, $for, $monday);
+        $teachers = Teachers::of(array_map(fn (\stdClass $s): int => $s->section_id, $sessions));
         $hours = $this->hours($sessions, $calendar->zone);
         $days = $this->days($calendar, $monday, $hours);
         $rows = [];
@@ -49,7 +50,7 @@ final readonly class WeekPage
             [, $minute] = $calendar->zone->wall((int) $s->starts);
             $x = $day['x'] + ($minute - $hours[0] * 60) * $day['perMinute'];
             $key = match ($by) {
-                'teacher' => $s->teacher ?? 'No teacher', 'section' => "Y$s->year $s->title", default => "Year $s->year"
+                'teacher' => $teachers[$s->section_id] ?? 'No teacher', 'section' => "Y$s->year $s->title", default => "Year $s->year"
             };
             $rows[$key][] = [
                 'x' => round($x, 1), 'width' => round(max(11, ((int) $s->ends - (int) $s->starts) / 60 * $day['perMinute']), 1), 'code' => $s->code ?: $s->title,
@@ -72,7 +73,7 @@ final readonly class WeekPage
             ->where('term_id', $term->id)->where('state', 'planned')->whereBetween('day', [$monday->iso(), $monday->plus(6)->iso()])
             ->whereIn('sections.id', Section::query()->seenBy($for)->select('id'))->orderBy('starts_at')
             ->get(['sessions.day', DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'sections.title', 'sections.code', 'sections.year', 'sections.sourced_id',
-                DB::raw("(select left(p.given_name, 1) || '. ' || p.family_name from enrolments e join people p on p.id = e.person_id where e.section_id = sections.id and e.role = 'teacher' order by e.is_primary desc limit 1) as teacher")])->all());
+                'sections.id as section_id'])->all());
     }
 
     /**

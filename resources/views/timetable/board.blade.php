@@ -23,17 +23,15 @@
         <tr><th class="group" colspan="9" scope="rowgroup">{{ $of === '' ? 'Without a year' : "Year $of" }} · {{ Words::count(count($rows), 'section') }}</th></tr>
         @foreach ($rows as $row)
 @php
-    $section = $row['section'];
-    $name = $section->name();
-    $url = $base.'/'.rawurlencode($section->sourced_id);
-    $status = $row['status'];
-    $snags = $status->snags();
-    $shown = array_values(array_filter($snags, \Nomada\App\View\Timetable\BoardPage::isShown(...)));
+    $name = $row->name;
+    $url = $base.'/'.rawurlencode($row->sourcedId);
+    $status = $row->status;
+    $shown = array_values(array_filter($status->snags(), \Nomada\App\View\Timetable\BoardPage::isShown(...)));
 @endphp
 <tr class="row-s" tabindex="{{ $loop->first && $loop->parent->first ? 0 : -1 }}" aria-label="{{ $name }}">
-    <td><input class="form-check-input" type="checkbox" name="sections[]" value="{{ $section->sourced_id }}" data-name="{{ $name }}" aria-label="Choose {{ $name }}"></td>
-    <td class="sec"><a href="{{ $url }}">{{ $name }}</a><small>{{ $row['meets'] === '' ? 'no timetable yet' : $row['meets'] }}{{ $row['teacher'] === '' ? '' : ' · '.$row['teacher'] }}</small></td>
-    <td class="line-cell"><x-term-line :line="$line" :days="$row['days']" :today="$today" :minute="$minute" :name="$section->name()" :url="route('section', $section)"/></td>
+    <td><input class="form-check-input" type="checkbox" name="sections[]" value="{{ $row->sourcedId }}" data-name="{{ $name }}" aria-label="Choose {{ $name }}"></td>
+    <td class="sec"><a href="{{ $url }}">{{ $name }}</a><small>{{ $row->meets === '' ? 'no timetable yet' : $row->meets }}{{ $row->teacher === '' ? '' : ' · '.$row->teacher }}</small></td>
+    <td class="line-cell">{{ $line->draw($row->days, $name, $today, $minute, $url) }}</td>
     <td>@if ($status->series === 0)<span class="quiet">–</span>@elseif ($status->linked >= $status->series)<span class="ok">linked</span>@else<span class="todo">{{ $status->linked === 0 ? 'no link' : "$status->linked of $status->series" }}</span>@endif</td>
     <td><span class="{{ $status->series > 0 && $status->registered < $status->roster ? 'todo' : 'ok' }}">{{ $status->registered }} of {{ $status->roster }}</span></td>
     @foreach (\Nomada\Core\Publishing\Place::cases() as $place)

@@ -3,17 +3,17 @@
     use Nomada\Core\Publishing\Place;
     use Nomada\Core\Term\LocalDate;
     use Nomada\Core\Timetable\SessionState;
-    $status = $row['status'];
+    $status = $row->status;
     $scale = $line->scale();
 @endphp
 <x-app :title="$section->name()">
 <div class="bar"><h1>{{ $section->name() }}</h1>
-    <div class="sum">{{ $row['meets'] === '' ? 'no timetable yet' : $row['meets'].' '.$zone->place() }} · @foreach ($teachers as $t){{ $t->person->shortName() }}{{ $t->role === 'teacher' ? '' : " ($t->role)" }}{{ $loop->last ? '' : ', ' }}@endforeach · {{ Words::count($status->roster, 'student') }}</div>
+    <div class="sum">{{ $row->meets === '' ? 'no timetable yet' : $row->meets.' '.$zone->place() }} · @foreach ($teachers as $t){{ $t->person->shortName() }}{{ $t->role === 'teacher' ? '' : " ($t->role)" }}{{ $loop->last ? '' : ', ' }}@endforeach · {{ Words::count($status->roster, 'student') }}</div>
     @can('timetable', $section)<div class="end"><a class="btn btn-side" href="{{ route('section', [$section, 'edit' => 'new']) }}">Add a series</a></div>@endcan
 </div>
 <div x-data="board" data-left="{{ $scale['left'] }}" data-week="{{ $scale['week'] }}" data-monday="{{ $scale['monday'] }}">
     <svg class="line mt-2" width="{{ $line->width }}" height="18" role="img" aria-label="Weeks of the term">@foreach ($line->labels() as $label)<text x="{{ $label['x'] }}" y="14">{{ $label['text'] }}</text>@endforeach</svg>
-    <x-term-line :line="$line" :days="$row['days']" :today="$today" :minute="$minute" :name="$section->name()" :url="route('section', $section)" large/>
+    <x-term-line :line="$line" :days="$row->days" :today="$today" :minute="$minute" :name="$section->name()" :url="route('section', $section)" large/>
 </div>
 @if ($editing !== null)
     @can('timetable', $section)
@@ -43,7 +43,7 @@
                     @php
                         $core = $session->toCore();
                         $isPast = $core->end <= $now;
-                        $state = $core->state === SessionState::Lost ? 'lost' : ($isPast ? 'past' : collect($row['days'])->search(fn ($days) => in_array($core->day, $days, true)));
+                        $state = $core->state === SessionState::Lost ? 'lost' : ($isPast ? 'past' : collect($row->days)->search(fn ($days) => in_array($core->day, $days, true)));
                     @endphp
                     <li id="day-{{ $session->day }}" @class(['is-lost' => $state === 'lost', 'is-chosen' => $day === $session->day]) @if ($day === $session->day) aria-current="date" @endif>
                         @if ($state === 'lost')<svg width="14" height="14" aria-hidden="true"><rect x="1" y="1" width="12" height="12" fill="url(#hatch)"/></svg>@else<x-shape :is="(string) $state" :label="(string) $state"/>@endif

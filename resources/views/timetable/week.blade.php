@@ -1,7 +1,7 @@
 @php
     use Nomada\App\Support\Words;
     use Nomada\App\View\Timetable\WeekPage;
-    $left = 110; $top = 40; $y = $top;
+    $base = url('/sections'); $left = 110; $top = 40; $y = $top;
     $height = $top + array_sum(array_map(fn ($r) => WeekPage::ROW * $r['lanes'], $rows)) + 8;
     $last = $days[4]['date'];
 @endphp
@@ -33,8 +33,8 @@
         <line class="row-line" x1="0" x2="{{ $left + $width }}" y1="{{ $y }}" y2="{{ $y }}"/>
         <text class="who" x="0" y="{{ $y + 28 }}">{{ Str::limit($name, 17) }}</text>
         @foreach ($row['blocks'] as $b)
-            @php $bx = $left + $b['x']; $by_ = $y + $b['lane'] * WeekPage::ROW + 4; $h = WeekPage::ROW - 8; $cx = $bx + $b['width'] / 2 + 4; $cy = $by_ + $h / 2; @endphp
-            <a href="{{ route('section', [$b['section'], 'day' => $b['day']]) }}" @class(['is-past' => $b['past']])><title>{{ $b['name'] }}, {{ $b['times'] }}</title><rect class="block" x="{{ $bx }}" y="{{ $by_ }}" width="{{ $b['width'] }}" height="{{ $h }}" rx="2"/><rect class="edge" x="{{ $bx }}" y="{{ $by_ }}" width="3" height="{{ $h }}"/><text class="code" x="{{ $cx }}" y="{{ $cy }}" transform="rotate(-90 {{ $cx }} {{ $cy }})" text-anchor="middle">{{ Str::limit($b['code'], 6, '') }}</text></a>
+            @php $bx = round($left + $b['x'], 1); $by_ = $y + $b['lane'] * WeekPage::ROW + 4; $h = WeekPage::ROW - 8; $cx = round($bx + $b['width'] / 2 + 4, 1); $cy = $by_ + $h / 2; @endphp
+            <a href="{{ $base }}/{{ rawurlencode($b['section']) }}?day={{ $b['day'] }}"{!! $b['past'] ? ' class="is-past"' : '' !!}><title>{{ $b['name'] }}, {{ $b['times'] }}</title><rect class="block" x="{{ $bx }}" y="{{ $by_ }}" width="{{ $b['width'] }}" height="{{ $h }}" rx="2"/><rect class="edge" x="{{ $bx }}" y="{{ $by_ }}" width="3" height="{{ $h }}"/><text class="code" x="{{ $cx }}" y="{{ $cy }}" transform="rotate(-90 {{ $cx }} {{ $cy }})" text-anchor="middle">{{ mb_substr($b['code'], 0, 6) }}</text></a>
         @endforeach
         @php $y += WeekPage::ROW * $row['lanes']; @endphp
     @endforeach

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Joining;
+
+/** One series with its join link, as plain values. Link, code and phone are null where no link is made. */
+final readonly class SeriesRow
+{
+    public function __construct(
+        public string $section,
+        public string $name,
+        public string $title,
+        public string $meets,
+        public ?string $link,
+        public ?string $code,
+        public ?string $phone,
+        public ?string $pin,
+        public int $roster,
+        public int $registered,
+    ) {
+    }
+}

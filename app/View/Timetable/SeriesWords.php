@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Timetable;
+
+use Nomada\Core\Timetable\Patterns;
+use Nomada\Core\Timetable\TypedTime;
+
+/** A series in words, from the columns of its table. Few patterns are many series' own, so each is read once. */
+final class SeriesWords
+{
+    /** @var array<string, string> */
+    private static array $known = [];
+
+    /** "Tue Thu 11:15–12:00" */
+    public static function of(string $pattern, int $startMinute, int $minutes): string
+    {
+        self::$known[$pattern] ??= Patterns::from((array) json_decode($pattern, true))->sentence();
+
+        return self::$known[$pattern].' '.TypedTime::format($startMinute).'–'.TypedTime::format($startMinute + $minutes);
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Timetable;
+
+use Illuminate\Support\Facades\DB;
+
+/** The first teacher of each section, as `I. Belmar`. */
+final class Teachers
+{
+    /**
+     * @param  list<int>  $sections
+     * @return array<int, string> by section
+     */
+    public static function of(array $sections): array
+    {
+        return DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->whereIn('section_id', array_values(array_unique($sections)))->where('enrolments.role', 'teacher')
+            ->orderBy('is_primary')->get(['section_id', 'given_name', 'family_name'])
+            ->mapWithKeys(fn (object $t): array => [$t->section_id => mb_substr($t->given_name, 0, 1).'. '.$t->family_name])->all();
+    }
+}
