@@ -12,9 +12,10 @@ final readonly class SectionStatus
     /**
      * @param  int  $series  how many it has, $linked of them with a join link
      * @param  int  $roster  students enrolled, $registered of them for every series
+     * @param  list<string>  $clashes  what is said of each clash that nobody has accepted
      * @param  array<string, array{add: int, change: int, remove: int, leave: int, trouble: int}>  $places  by Place
      */
-    public function __construct(public int $series, public int $linked, public int $roster, public int $registered, public array $places)
+    public function __construct(public int $series, public int $linked, public int $roster, public int $registered, public array $places, public array $clashes = [])
     {
     }
 
@@ -31,7 +32,10 @@ final readonly class SectionStatus
         if ($this->series === 0) {
             $out[] = new Snag('no-series', true, 'No timetable yet', 'timetable');
         }
-        if ($this->stands() && $this->differing() > 0 && $out === []) {
+        foreach ($this->clashes as $words) {
+            $out[] = new Snag('clash', true, $words, 'timetable');
+        }
+        if ($this->stands() && $this->differing() > 0 && ! in_array('refused', array_map(fn (Snag $s): string => $s->kind, $out), true)) {
             $out[] = new Snag('changed', false, 'Changed, not republished', 'publishing');
         }
         if ($this->linked < $this->series) {

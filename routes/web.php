@@ -19,6 +19,7 @@ use Nomada\App\Http\Controllers\Registration\RosterController;
 use Nomada\App\Http\Controllers\SignInController;
 use Nomada\App\Http\Controllers\Term\ImportController;
 use Nomada\App\Http\Controllers\Term\TermController;
+use Nomada\App\Http\Controllers\Timetable\ClashController;
 use Nomada\App\Http\Controllers\Timetable\SectionController;
 use Nomada\App\Http\Controllers\Timetable\SeriesController;
 use Nomada\App\Http\Controllers\Timetable\TimetableController;
@@ -47,6 +48,7 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware('can:staff')->group(function (): void {
         Route::get('/term', TermController::class)->name('term');
         Route::get('/timetable', TimetableController::class)->name('timetable');
+        Route::get('/timetable/clashes', [ClashController::class, 'index'])->name('clashes');
         Route::get('/joining', JoiningController::class)->name('joining');
         Route::get('/registration', RegistrationController::class)->name('registration');
         Route::get('/publishing', [PublishingController::class, 'index'])->name('publishing');
@@ -77,6 +79,8 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::middleware('can:coordinate')->group(function (): void {
+        Route::post('/timetable/clashes', [ClashController::class, 'accept'])->name('clashes.accept');
+        Route::delete('/timetable/clashes', [ClashController::class, 'reopen'])->name('clashes.reopen');
         Route::get('/term/import', [ImportController::class, 'create'])->name('import');
         Route::post('/term/import', [ImportController::class, 'store'])->name('import.store');
         Route::get('/term/import/{key}', [ImportController::class, 'preview'])->name('import.preview');

@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\CurrentTerm;
+use Nomada\App\View\Timetable\ClashList;
 
 /**
  * The route across the top: the seven stops of the work, each with what is left to do there for whoever looks.
@@ -34,7 +35,7 @@ final readonly class RouteView
 
         return [
             $stop('Term', 0, '', 'set'),
-            $stop('Timetable', $n->sections - $n->timetabled, 'without timetable', 'all timetabled', 'wrong'),
+            $n->clashes > 0 ? $stop('Timetable', $n->clashes, $n->clashes === 1 ? 'clash' : 'clashes', '', 'wrong') : $stop('Timetable', $n->sections - $n->timetabled, 'without timetable', 'all timetabled'),
             $stop('Joining', $n->series - $n->linked, 'without link', 'all linked'),
             $stop('Registration', $n->seats - $n->registered, 'to register', 'all registered'),
             $n->trouble > 0 ? $stop('Publishing', $n->trouble, 'refused', '', 'wrong') : $stop('Publishing', $n->differing, $n->differing === 1 ? 'change' : 'changes', 'all published'),
@@ -65,6 +66,8 @@ final readonly class RouteView
             select
             (select count(*) from mine) as sections,
             (select count(*) from met) as timetabled,
+            (select count(*) from clashes where kind in ('teacher', 'students') and (section_id in (select id from mine) or other_section_id in (select id from mine))
+                and not exists (select 1 from accepted_clashes k where k.key = ".ClashList::KEY.")) as clashes,
             (select count(*) from own) as series,
             (select count(*) from join_links l join own on own.id = l.series_id where kind = 'series' and retired_at is null) as linked,
             (select coalesce(sum(met.n * roster.n), 0) from met join (select section_id, count(*) as n from enrolments where role = 'student' and (ends_on is null or ends_on >= ?) group by section_id) roster using (section_id)) as seats,

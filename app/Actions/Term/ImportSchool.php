@@ -12,6 +12,7 @@ use LogicException;
 use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Actions\Registration\RegisterRoster;
 use Nomada\App\Actions\Timetable\LaySessions;
+use Nomada\App\Actions\Timetable\RefreshClashes;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
@@ -33,6 +34,7 @@ final class ImportSchool
         private readonly Clock $clock,
         private readonly CurrentTerm $term,
         private readonly LaySessions $lay,
+        private readonly RefreshClashes $clashes,
         private readonly RefreshPlacements $refresh,
         private readonly RegisterRoster $register,
     ) {
@@ -242,6 +244,11 @@ final class ImportSchool
         $registered = DB::table('registrations')->join('series', 'series.id', '=', 'series_id')->whereIn('section_id', $touched)->where('came_by', 'roster')->distinct()->pluck('section_id');
         foreach (Section::query()->whereKey($registered)->with(['term.school', 'term.closures', 'series'])->get() as $section) {
             ($this->register)($section);
+        }
+        foreach (Term::query()->with(['school', 'closures'])->get() as $term) {
+            $own = array_values(array_map(intval(...), DB::table('sections')->where('term_id', $term->id)->whereIn('id', $touched)->pluck('id')->all()));
+            // Most of a school at once is found faster all at once.
+            ($this->clashes)($term, count($own) > 50 ? null : $own);
         }
         ($this->refresh)($touched);
         if ($this->moved('people') || $this->moved('sections') || $this->moved('courses')) {

@@ -17,7 +17,7 @@ use Nomada\Core\Timetable\SeriesPlan;
 /** Creates a series of a section, or changes one: its sessions follow, and what stands at the destinations becomes stale where it differs. */
 final readonly class SaveSeries
 {
-    public function __construct(private Clock $clock, private LaySessions $lay, private RefreshPlacements $refresh)
+    public function __construct(private Clock $clock, private LaySessions $lay, private RefreshClashes $clashes, private RefreshPlacements $refresh)
     {
     }
 
@@ -47,6 +47,7 @@ final readonly class SaveSeries
                 }
             }
             ($this->lay)($series, $term);
+            ($this->clashes)($section->term, [$section->id]);
             ($this->refresh)([$section->id]);
 
             return $series;

@@ -17,7 +17,7 @@ use Nomada\Core\SectionStatus;
  */
 final readonly class BoardQuery
 {
-    public function __construct(private Clock $clock, private PlanQuery $plan)
+    public function __construct(private Clock $clock, private PlanQuery $plan, private ClashList $clashes)
     {
     }
 
@@ -36,7 +36,8 @@ final readonly class BoardQuery
             $meets[$one->section_id][] = SeriesWords::of($one->pattern, $one->start_minute, $one->minutes);
             $series[$one->section_id] = ($series[$one->section_id] ?? 0) + 1;
         }
-        $days = $this->days($term, $ids);
+        $clashes = $this->clashes->bySection($ids);
+        $days = $this->days($term, $ids, $clashes);
         $linked = $this->counts('join_links', $ids, "kind = 'series' and retired_at is null");
         $registered = $this->counts('registrations', $ids, "state = 'accepted'");
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
@@ -50,7 +51,7 @@ final readonly class BoardQuery
             $n = $series[$id] ?? 0;
             $own = $days[$id] ?? [];
             $out[] = new BoardRow($id, $section->sourced_id, $section->name(), $section->year, implode('; ', $meets[$id] ?? []), $teachers[$id] ?? '', $own, array_sum(array_map(count(...), $own)),
-                new SectionStatus($n, $linked[$id] ?? 0, (int) ($roster[$id] ?? 0), $n === 0 ? 0 : intdiv($registered[$id] ?? 0, $n), $places[$id] ?? []));
+                new SectionStatus($n, $linked[$id] ?? 0, (int) ($roster[$id] ?? 0), $n === 0 ? 0 : intdiv($registered[$id] ?? 0, $n), $places[$id] ?? [], $clashes[$id]['words'] ?? []));
         }
 
         return $out;
@@ -61,9 +62,10 @@ final readonly class BoardQuery
      * Lost sessions are not among them; their closed days are drawn.
      *
      * @param  list<int>  $ids
+     * @param  array<int, array{words: list<string>, days: array<int, true>}>  $clashes
      * @return array<int, array<string, list<int>>>
      */
-    private function days(Term $term, array $ids): array
+    private function days(Term $term, array $ids, array $clashes): array
     {
         $weeks = [];
         $rows = DB::table('placements')->whereIn('section_id', $ids)->where('place', 'course-page')->where('key', 'like', '%/week-%')
@@ -89,6 +91,7 @@ final readonly class BoardQuery
         $out = [];
         foreach ($sessions->groupBy('section_id')->get(['section_id', DB::raw("string_agg((day - date '1970-01-01')::text, ' ') as days")]) as $row) {
             $states = $weeks[$row->section_id] ?? [];
+            $wrong = $clashes[$row->section_id]['days'] ?? [];
             $days = array_map(intval(...), explode(' ', $row->days));
             sort($days);
             $past = 0;
@@ -98,7 +101,7 @@ final readonly class BoardQuery
             }
             $own = $past === 0 ? [] : ['past' => array_slice($days, 0, $past)];
             for ($i = $past, $n = count($days); $i < $n; $i++) {
-                $own[$states[$week[$days[$i]]] ?? 'planned'][] = $days[$i];
+                $own[isset($wrong[$days[$i]]) ? 'wrong' : ($states[$week[$days[$i]]] ?? 'planned')][] = $days[$i];
             }
             $out[(int) $row->section_id] = $own;
         }

@@ -11,7 +11,7 @@
         @if ($week > 1)<a class="pill" href="{{ route('timetable', ['week' => $week - 1, 'by' => $by]) }}">‹ {{ $week - 1 }}</a>@endif
         <a @class(['pill', 'on' => $week === $current]) href="{{ route('timetable', ['by' => $by]) }}">This week</a>
         @if ($week < $weeks)<a class="pill" href="{{ route('timetable', ['week' => $week + 1, 'by' => $by]) }}">{{ $week + 1 }} ›</a>@endif
-        <span class="mx-2"></span>
+        <span class="mx-2"></span><a class="pill" href="{{ route('clashes') }}">Clashes</a>
         @foreach (['teacher', 'section', 'year'] as $b)<a @class(['pill', 'on' => $by === $b]) href="{{ route('timetable', ['week' => $week, 'by' => $b]) }}">By {{ $b }}</a>@endforeach
     </nav></div>
 @if ($rows === [])

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Timetable;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
+
+/** A person lives with a clash, for a reason that others can read; or takes that back. */
+final class AcceptClash
+{
+    public function __invoke(string $key, string $reason, Person $by): void
+    {
+        DB::table('accepted_clashes')->upsert([['key' => $key, 'reason' => $reason, 'accepted_by' => $by->id, 'created_at' => now(), 'updated_at' => now()]], 'key', ['reason', 'accepted_by', 'updated_at']);
+    }
+
+    public function reopen(string $key): void
+    {
+        DB::table('accepted_clashes')->where('key', $key)->delete();
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Timetable\RefreshClashes;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\InventedSchool;
+use Tests\Support\SmallSchool;
+
+/** Statistics at the time of Marine Science: Teo is in both, until 20 February. */
+function clashing(): array
+{
+    return ['timetable.csv' => SmallSchool::files()['timetable.csv']."STA,Statistics,2027-01-14T10:30,45,,FREQ=WEEKLY;BYDAY=TH\n"];
+}
+
+test('clashes are found by the import, told on every screen, and as JSON', function () {
+    $this->school(clashing());
+    Artisan::call('nomada:clashes', ['--json' => true]);
+
+    // 18 February is the last Thursday before Teo leaves Marine Science.
+    expect(json_decode(Artisan::output(), true))->toBe([['kind' => 'students', 'gravity' => 'soft', 'sections' => ['MAR', 'STA'], 'people' => 1, 'dates' => ['2027-01-14', '2027-01-21', '2027-01-28', '2027-02-04', '2027-02-11', '2027-02-18']]]);
+    $this->as('A-1')->get('/timetable/clashes')->assertSee('1 student would be in two places')->assertSee('Thursdays, 14 Jan to 18 Feb');
+    $this->get('/')->assertSee('6 clashes with Y8 Statistics')->assertSee('1 clash');
+    $this->get('/sections/STA')->assertSee('6 clashes with Y8 Marine Science');
+});
+
+test('moving a series takes its clash away; moving it back brings it', function () {
+    $this->school(clashing());
+    $series = $this->section('STA')->series()->firstOrFail();
+    $form = ['title' => 'Statistics', 'kind' => 'weekly', 'weekdays' => [4], 'start_time' => '12', 'end_time' => '12:45', 'starts_on' => '2027-01-14', 'end_kind' => 'term'];
+    $this->as('A-1')->put("/sections/STA/series/{$series->id}", $form)->assertSessionHasNoErrors();
+    // What has begun stays where it was, and so do its clashes: four Thursdays are past.
+    expect(json_decode((string) DB::table('clashes')->where('kind', 'students')->value('days'), true))->toHaveCount(4);
+    $this->put("/sections/STA/series/{$series->id}", [...$form, 'start_time' => '10:30', 'end_time' => '11:15']);
+    expect(json_decode((string) DB::table('clashes')->where('kind', 'students')->value('days'), true))->toHaveCount(6);
+    $this->delete("/sections/STA/series/{$series->id}");
+    expect(DB::table('clashes')->count())->toBe(0);
+});
+
+test('a clash is accepted with a reason and a name, and counts again when that is taken back', function () {
+    $this->school(clashing());
+    $series = [$this->section('MAR')->series()->value('id'), $this->section('STA')->series()->value('id')];
+    $key = 'students '.min($series).' '.max($series);
+    $this->as('A-1')->post('/timetable/clashes', ['key' => $key, 'reason' => ' '])->assertSessionHasErrors('reason');
+    $this->post('/timetable/clashes', ['key' => 'nonsense', 'reason' => 'x'])->assertSessionHasErrors('key');
+    $this->post('/timetable/clashes', ['key' => $key, 'reason' => 'Teo watches the recording'])->assertRedirect('/timetable/clashes');
+    $this->get('/timetable/clashes')->assertSee('Nothing clashes');
+    $this->get('/timetable/clashes?show=accepted')->assertSee('Teo watches the recording')->assertSee('Candela Marrero');
+    $this->get('/')->assertDontSee('clashes with');
+    $this->delete('/timetable/clashes', ['key' => $key]);
+    $this->get('/')->assertSee('6 clashes with');
+});
+
+test('observers are in nobody\'s way', function () {
+    $this->school([...clashing(), 'enrollments.csv' => str_replace('E-8,,STA,S-3,student', 'E-8,,STA,S-3,proctor', SmallSchool::files()['enrollments.csv'])]);
+    expect(DB::table('clashes')->count())->toBe(0);
+});
+
+test('on an invented school, what is kept after changes is what a search of everything finds', function () {
+    $folder = sys_get_temp_dir().'/invented-'.bin2hex(random_bytes(4));
+    InventedSchool::write($folder, 60, 300, 7);
+    Artisan::call('nomada:import', ['path' => $folder]);
+    $term = Term::query()->firstOrFail();
+    $kept = fn (): array => DB::table('clashes')->orderBy('kind')->orderBy('series_id')->orderBy('other_series_id')->get(['kind', 'series_id', 'other_series_id', 'days', 'people'])->all();
+    $this->as('A-1');
+    mt_srand(5);
+    for ($i = 0; $i < 6; $i++) {
+        $series = Nomada\App\Models\Timetable\Series::query()->with('section')->inRandomOrder((string) $i)->firstOrFail();
+        $hour = mt_rand(8, 14);
+        $this->put("/sections/{$series->section->sourced_id}/series/{$series->id}", ['title' => $series->title, 'kind' => 'weekly', 'weekdays' => [mt_rand(1, 5)], 'start_time' => sprintf('%02d:30', $hour), 'end_time' => sprintf('%02d:20', $hour + 1), 'starts_on' => '2027-01-11', 'end_kind' => 'term'])->assertSessionHasNoErrors();
+    }
+    $step = $kept();
+    app(RefreshClashes::class)($term);
+
+    expect($step)->not->toBe([])->and($kept())->toEqual($step);
+});
+
+test('no list asks more questions for more sections', function () {
+    $this->school();
+    $count = function (string $path): int {
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        $this->as('A-1')->get($path)->assertOk();
+
+        return count(DB::getQueryLog());
+    };
+    $paths = ['/', '/timetable', '/timetable/clashes', '/joining', '/registration', '/publishing?show=all', '/today', '/records', '/term', '/find?q=a', '/sections/MAR'];
+    $this->as('A-1')->get('/sections/MAR'); // The first look makes the feed's address.
+    $few = array_map($count, $paths);
+    $folder = sys_get_temp_dir().'/invented-'.bin2hex(random_bytes(4));
+    InventedSchool::write($folder, 30, 60, 3);
+    DB::table('terms')->update(['sourced_id' => 'L27']);
+    Artisan::call('nomada:import', ['path' => $folder]);
+
+    expect(array_map($count, $paths))->toBe($few);
+});
