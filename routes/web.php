@@ -22,6 +22,7 @@ use Nomada\App\Http\Controllers\Term\TermController;
 use Nomada\App\Http\Controllers\Timetable\ClashController;
 use Nomada\App\Http\Controllers\Timetable\SectionController;
 use Nomada\App\Http\Controllers\Timetable\SeriesController;
+use Nomada\App\Http\Controllers\Timetable\SessionController;
 use Nomada\App\Http\Controllers\Timetable\TimetableController;
 use Nomada\Core\Joining\LinkSecret;
 
@@ -64,6 +65,8 @@ Route::middleware('auth')->group(function (): void {
             Route::post('/sections/{section}/series', [SeriesController::class, 'store'])->name('series.store');
             Route::put('/sections/{section}/series/{series}', [SeriesController::class, 'update'])->name('series.update');
             Route::delete('/sections/{section}/series/{series}', [SeriesController::class, 'destroy'])->name('series.destroy');
+            Route::post('/sections/{section}/series/{series}/sessions/{session}/cancellation', [SessionController::class, 'cancel'])->name('session.cancel');
+            Route::delete('/sections/{section}/series/{series}/sessions/{session}/cancellation', [SessionController::class, 'restore'])->name('session.restore');
         });
 
         // Each section chosen is authorised on its own (ChosenSections).

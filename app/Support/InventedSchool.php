@@ -33,14 +33,17 @@ final class InventedSchool
         $this->random = new Randomizer(new Mt19937($seed));
     }
 
-    /** @return array<string, int> how many of each were written */
-    public static function write(string $folder, int $sections, int $students, int $seed): array
+    /**
+     * @param  string|null  $closures  the file of closed days; the demo school's where null
+     * @return array<string, int> how many of each were written
+     */
+    public static function write(string $folder, int $sections, int $students, int $seed, ?string $closures = null): array
     {
-        return (new self($folder, $sections, $students, $seed))->all();
+        return (new self($folder, $sections, $students, $seed))->all($closures ?? database_path('demo/marisma/closures.ics'));
     }
 
     /** @return array<string, int> */
-    private function all(): array
+    private function all(string $closures): array
     {
         is_dir($this->folder) || mkdir($this->folder, 0777, true);
         $this->csv('orgs.csv', ['sourcedId', 'name', 'type', 'metadata.timeZone'], [['LTS', 'Large Travelling School', 'school', 'Europe/Madrid']]);
@@ -86,7 +89,7 @@ final class InventedSchool
         $this->csv('users.csv', ['sourcedId', 'role', 'givenName', 'familyName', 'email', 'grades', 'metadata.timeZone'], $users);
         $this->csv('enrollments.csv', ['sourcedId', 'classSourcedId', 'userSourcedId', 'role', 'primary'], $enrolments);
         $this->csv('timetable.csv', ['class_sourced_id', 'title', 'dtstart', 'minutes', 'tzid', 'rrule'], $timetable);
-        copy(database_path('demo/marisma/closures.ics'), "$this->folder/closures.ics");
+        copy($closures, "$this->folder/closures.ics");
 
         return ['sections' => count($classes), 'people' => count($users), 'enrolments' => count($enrolments), 'series' => count($timetable)];
     }

@@ -7,10 +7,13 @@ namespace Nomada\Core\Publishing;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
 
-/** What publishing needs to know of one series. Sessions are the planned ones, ascending. */
+/** What publishing needs to know of one series. Sessions are the planned ones, ascending; cancelled ones carry their reasons. */
 final readonly class SeriesFacts
 {
-    /** @param  list<PlannedSession>  $sessions */
+    /**
+     * @param  list<PlannedSession>  $sessions
+     * @param  list<PlannedSession>  $cancelled
+     */
     public function __construct(
         public int $id,
         public string $uid,
@@ -24,6 +27,7 @@ final readonly class SeriesFacts
         public string $joinCode,
         public string $dialIn,
         public string $pin,
+        public array $cancelled = [],
     ) {
     }
 }

@@ -9,6 +9,7 @@ use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionState;
 
 /**
  * What ought to stand at every destination for one section. A pure function of the facts: no clock is asked, so nothing
@@ -48,8 +49,9 @@ final class WantedPlacements
     private static function weeks(SectionFacts $section): array
     {
         $weeks = [];
-        foreach (self::dated($section) as [$series, $session]) {
-            $weeks[$section->term->weekOf($session->day)][] = self::when($section, $session).(count($section->series) > 1 ? " · $series->title" : '');
+        // A cancelled session is still told of where students look for it, with its reason.
+        foreach (self::dated($section, true) as [$series, $session]) {
+            $weeks[$section->term->weekOf($session->day)][] = self::when($section, $session).(count($section->series) > 1 ? " · $series->title" : '').($session->state === SessionState::Cancelled ? ": cancelled, $session->reason" : '');
         }
         ksort($weeks);
         $out = [];
@@ -157,11 +159,11 @@ final class WantedPlacements
      *
      * @return list<array{SeriesFacts, PlannedSession}>
      */
-    private static function dated(SectionFacts $section): array
+    private static function dated(SectionFacts $section, bool $withCancelled = false): array
     {
         $out = [];
         foreach ($section->series as $series) {
-            foreach ($series->sessions as $session) {
+            foreach ($withCancelled ? [...$series->sessions, ...$series->cancelled] : $series->sessions as $session) {
                 $out[] = [$series, $session];
             }
         }

@@ -66,6 +66,15 @@ test('for all sections at once: links, rosters, publishing', function () {
     expect($b->text('.route'))->toContain('all linked')->toContain('all registered')->toContain('all published');
 });
 
+test('a clash is followed to its way out: a free time is taken, and the clash is gone', function () {
+    $copy = RunningCopy::shared();
+    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/timetable/clashes');
+    $b->see('19 students would be in two places')->press('Move Y8 History')->see('Free times for all 24 students')->press('Take Thu 10:50–11:35');
+    $b->see('Thu 10:50–11:35 Madrid', '.made')->see('9 sessions move', '.made')->press('Save')->see('History is saved: Thu 10:50–11:35.');
+    expect($b->count('svg.line.large .cross'))->toBe(0);
+    $b->open('/timetable/clashes')->see('Thursdays, 14 Jan to 4 Feb');
+});
+
 test('the board by keys: arrows, choosing, opening a section and a session', function () {
     $copy = RunningCopy::shared();
     $b = browser()->fresh($copy->url())->signInAsDemo('A-01');
@@ -100,6 +109,6 @@ test('axe finds nothing, in light and dark, nothing is wider than its window, an
     }
 })->with([
     ['/', 'A-01', [1280, 800]], ['/sections/8MAR', 'A-01', [1280, 800]], ['/sections/10STA?edit=new', 'A-01', [1280, 800]], ['/publishing?show=all', 'A-01', [1280, 800]], ['/publishing/runs', 'A-01', [1280, 800]],
-    ['/term', 'A-01', [1280, 800]], ['/term/import', 'A-01', [1280, 800]], ['/timetable?week=7', 'A-01', [1280, 800]], ['/joining', 'A-01', [1280, 800]], ['/registration', 'A-01', [1280, 800]], ['/today', 'A-01', [1280, 800]], ['/records', 'A-01', [1280, 800]], ['/people/S-8-001', 'A-01', [1280, 800]],
+    ['/timetable/clashes', 'A-01', [1280, 800]], ['/term', 'A-01', [1280, 800]], ['/term/import', 'A-01', [1280, 800]], ['/timetable?week=7', 'A-01', [1280, 800]], ['/joining', 'A-01', [1280, 800]], ['/registration', 'A-01', [1280, 800]], ['/today', 'A-01', [1280, 800]], ['/records', 'A-01', [1280, 800]], ['/people/S-8-001', 'A-01', [1280, 800]],
     ['/me', 'S-8-001', [390, 844]], ['/join', 'S-8-001', [390, 844]], ['/sign-in', '', [1280, 800]], ['/nowhere', 'A-01', [390, 844]],
 ]);

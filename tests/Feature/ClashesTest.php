@@ -51,6 +51,17 @@ test('a clash is accepted with a reason and a name, and counts again when that i
     $this->get('/')->assertSee('6 clashes with');
 });
 
+test('free times are those at which nobody is elsewhere, best first', function () {
+    $this->school(clashing());
+    Artisan::call('nomada:free-times', ['--section' => ['STA'], '--json' => true]);
+    $free = json_decode(Artisan::output(), true);
+
+    // Ten Thursdays are to come; Teo's Marine Science ends at 10:47.
+    expect($free[0])->toMatchArray(['section' => 'STA', 'time' => 'Thu 10:50–11:35', 'shift_days' => 0, 'clear' => 9, 'sessions' => 9, 'student_clashes' => 0])
+        ->and(Artisan::call('nomada:free-times', ['--section' => ['STA'], '--from' => 'soon']))->toBe(1);
+    $this->as('A-1')->get('/sections/STA?edit='.$this->section('STA')->series()->value('id'))->assertSee('Free times')->assertSee('Take Thu 10:50–11:35');
+});
+
 test('observers are in nobody\'s way', function () {
     $this->school([...clashing(), 'enrollments.csv' => str_replace('E-8,,STA,S-3,student', 'E-8,,STA,S-3,proctor', SmallSchool::files()['enrollments.csv'])]);
     expect(DB::table('clashes')->count())->toBe(0);
@@ -78,9 +89,11 @@ test('on an invented school, what is kept after changes is what a search of ever
 test('no list asks more questions for more sections', function () {
     $this->school();
     $count = function (string $path): int {
+        $this->as('A-1');
+        app()->forgetScopedInstances();
         DB::flushQueryLog();
         DB::enableQueryLog();
-        $this->as('A-1')->get($path)->assertOk();
+        $this->get($path)->assertOk();
 
         return count(DB::getQueryLog());
     };
@@ -92,5 +105,7 @@ test('no list asks more questions for more sections', function () {
     DB::table('terms')->update(['sourced_id' => 'L27']);
     Artisan::call('nomada:import', ['path' => $folder]);
 
-    expect(array_map($count, $paths))->toBe($few);
+    foreach ($paths as $i => $path) {
+        expect($count($path))->toBeLessThanOrEqual($few[$i], $path);
+    }
 });

@@ -87,7 +87,8 @@ function own(string $who): string
 test('the door answers by the clock\'s moment, on the student\'s own clock', function (string $at, string $title, string $words) {
     Artisan::call('nomada:links');
     Artisan::call('nomada:register');
-    DB::table('sessions')->where('day', '2027-02-11')->update(['state' => 'cancelled', 'reason' => 'the teacher is ill']);
+    $series = $this->section('MAR')->series()->firstOrFail();
+    $this->as('A-1')->post("/sections/MAR/series/{$series->id}/sessions/{$series->sessions()->where('day', '2027-02-11')->value('id')}/cancellation", ['reason' => 'the teacher is ill'])->assertSessionHasNoErrors();
     app(Clock::class)->set(strtotime($at));
 
     $this->as('S-1')->get(own('S-1'))->assertOk()->assertSee($title)->assertSee($words);

@@ -26,6 +26,8 @@ const ROUTES = [
     'series.store' => ['POST', '/sections/MAR/series', 302, 403, 403, 403, 302],
     'series.update' => ['PUT', '/sections/MAR/series/{series}', 302, 403, 403, 403, 302],
     'series.destroy' => ['DELETE', '/sections/MAR/series/{series}', 302, 403, 403, 403, 302],
+    'session.cancel' => ['POST', '/sections/MAR/series/{series}/sessions/{session}/cancellation', 302, 403, 403, 403, 302],
+    'session.restore' => ['DELETE', '/sections/MAR/series/{series}/sessions/{session}/cancellation', 302, 403, 403, 403, 302],
     'links.store' => ['POST', '/joining/links', 302, 302, 403, 403, 302],
     'rosters.store' => ['POST', '/registration/rosters', 302, 302, 403, 403, 302],
     'publishing.choose' => ['POST', '/publishing/chosen', 302, 302, 403, 403, 302],
@@ -55,7 +57,8 @@ test('each role gets what is theirs', function (string $name) {
     $this->school();
     $run = Run::query()->create(['kind' => 'links', 'started_by' => Person::query()->where('sourced_id', 'A-1')->value('id'), 'app_time' => now()]);
     [$method, $path] = ROUTES[$name];
-    $path = strtr($path, ['{series}' => (string) $this->section('MAR')->series()->value('id'), '{run}' => $run->id]);
+    $series = $this->section('MAR')->series()->firstOrFail();
+    $path = strtr($path, ['{series}' => (string) $series->id, '{session}' => (string) $series->sessions()->value('id'), '{run}' => $run->id]);
     // The coordinator last: what may be deleted is still there for the others to be refused.
     foreach (array_reverse(['A-1', 'T-2', 'T-1', 'S-1', null], true) as $i => $who) {
         auth()->logout();

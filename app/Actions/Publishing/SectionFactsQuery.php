@@ -15,6 +15,7 @@ use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Publishing\Reader;
 use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\SeriesFacts;
+use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 
 /** Reads what publishing needs to know of sections, in a fixed number of queries however many there are. */
@@ -29,7 +30,7 @@ final class SectionFactsQuery
     {
         $sections = Section::query()->whereKey($ids)->with([
             'term.school', 'term.closures', 'enrolments.person',
-            'series.sessions' => fn ($q) => $q->where('state', SessionState::Planned),
+            'series.sessions' => fn ($q) => $q->whereIn('state', [SessionState::Planned, SessionState::Cancelled]),
             'series.links' => fn ($q) => $q->whereNull('retired_at'),
         ])->orderBy('id')->get();
 
@@ -53,10 +54,16 @@ final class SectionFactsQuery
 
         return new SeriesFacts(
             $series->id, $series->uid, $series->title, $series->sequence, (int) $series->changed_at->timestamp, $series->plan(),
-            array_values($series->sessions->map(fn (Session $s) => $s->toCore())->all()),
+            $this->sessions($series, SessionState::Planned),
             (string) $link?->address(), (string) $this->link($series, LinkKind::Host)?->address(),
-            (string) $link?->join_code, (string) $link?->dial_in, (string) $link?->pin,
+            (string) $link?->join_code, (string) $link?->dial_in, (string) $link?->pin, $this->sessions($series, SessionState::Cancelled),
         );
+    }
+
+    /** @return list<PlannedSession> */
+    private function sessions(Series $series, SessionState $state): array
+    {
+        return array_values($series->sessions->where('state', $state)->map(fn (Session $s): PlannedSession => $s->toCore())->all());
     }
 
     /**

@@ -19,7 +19,7 @@ use Nomada\Core\Joining\LinkKind;
 /** Everything about one section on one page. */
 final readonly class SectionPage
 {
-    public function __construct(private BoardQuery $board, private Clock $clock, private PlanQuery $plan, private StandinAddress $standins)
+    public function __construct(private BoardQuery $board, private Clock $clock, private PlanQuery $plan, private StandinAddress $standins, private FreeTimesQuery $free)
     {
     }
 
@@ -32,6 +32,11 @@ final readonly class SectionPage
         [$today, $minute] = $term->zone->wall($this->clock->seconds());
         $registered = Registration::query()->whereIn('series_id', $section->series->modelKeys())->where('state', 'accepted')->get(['person_id'])->countBy('person_id');
 
+        $editing = $edit === 'new' ? 'new' : $section->series->firstWhere('id', (int) $edit);
+        if ($editing instanceof Series) {
+            $editing->setRelation('section', $section);
+        }
+
         return [
             'section' => $section, 'row' => $row, 'term' => $term, 'zone' => $term->zone, 'now' => $this->clock->seconds(), 'today' => $today, 'minute' => $minute,
             'line' => new TermLine($term, 1240, 46, 8, 4.2), 'day' => $day,
@@ -41,7 +46,7 @@ final readonly class SectionPage
             'students' => $section->enrolments->where('role', 'student')->sortBy(fn (Enrolment $e): string => $e->person->family_name.' '.$e->person->given_name)->values(),
             'registered' => $registered, 'places' => $this->plan->counts([$section->id])[$section->id] ?? [],
             'feed' => SectionFeed::address($section), 'coursePage' => $this->standins->coursePage($section, $for), 'stream' => $this->standins->stream($section, $for),
-            'editing' => $edit === 'new' ? 'new' : $section->series->firstWhere('id', (int) $edit),
+            'editing' => $editing, 'free' => $editing instanceof Series ? $this->free->forSeries($editing) : [],
         ];
     }
 }

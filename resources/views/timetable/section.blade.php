@@ -5,6 +5,7 @@
     use Nomada\Core\Timetable\SessionState;
     $status = $row->status;
     $scale = $line->scale();
+    $mayChange = Gate::check('timetable', $section);
 @endphp
 <x-app :title="$section->name()">
 <div class="bar"><h1>{{ $section->name() }}</h1>
@@ -20,6 +21,8 @@
         @include('timetable.series-editor', ['series' => $editing === 'new' ? null : $editing])
     @endcan
 @endif
+@error('reason')<p class="fault" role="alert">{{ $message }}</p>@enderror
+@error('session')<p class="fault" role="alert">{{ $message }}</p>@enderror
 @foreach ($status->snags() as $snag)
     @if ($loop->first)<ul class="legend" aria-label="Snags">@endif
     <li><span class="{{ $snag->isWrong ? 'bad' : 'todo' }}">{{ $snag->words }}</span></li>
@@ -43,11 +46,12 @@
                     @php
                         $core = $session->toCore();
                         $isPast = $core->end <= $now;
-                        $state = $core->state === SessionState::Lost ? 'lost' : ($isPast ? 'past' : collect($row->days)->search(fn ($days) => in_array($core->day, $days, true)));
+                        $state = $core->state !== SessionState::Planned ? $core->state->value : ($isPast ? 'past' : collect($row->days)->search(fn ($days) => in_array($core->day, $days, true)));
                     @endphp
-                    <li id="day-{{ $session->day }}" @class(['is-lost' => $state === 'lost', 'is-chosen' => $day === $session->day]) @if ($day === $session->day) aria-current="date" @endif>
-                        @if ($state === 'lost')<svg width="14" height="14" aria-hidden="true"><rect x="1" y="1" width="12" height="12" fill="url(#hatch)"/></svg>@else<x-shape :is="(string) $state" :label="(string) $state"/>@endif
-                        <span>{{ (new LocalDate($core->day))->short() }}</span><span>{{ $zone->clock($core->start) }}–{{ $zone->clock($core->end) }}</span><span>{{ $state === 'lost' ? 'lost: '.$session->reason : '' }}</span></li>
+                    <li id="day-{{ $session->day }}" @class(['is-lost' => in_array($state, ['lost', 'cancelled'], true), 'is-chosen' => $day === $session->day]) @if ($day === $session->day) aria-current="date" @endif>
+                        @if (in_array($state, ['lost', 'cancelled'], true))<svg width="14" height="14" aria-hidden="true"><rect x="1" y="1" width="12" height="12" fill="url(#hatch)"/></svg>@else<x-shape :is="(string) $state" :label="(string) $state"/>@endif
+                        <span>{{ (new LocalDate($core->day))->short() }}</span><span>{{ $zone->clock($core->start) }}–{{ $zone->clock($core->end) }}</span><span>@if ($state === 'lost')lost: {{ $session->reason }}@elseif ($state === 'cancelled')cancelled: {{ $session->reason }} @if ($mayChange && ! $isPast)<form class="d-inline" method="post" action="{{ route('session.restore', [$section, $series, $session]) }}">@csrf @method('delete')<button class="btn btn-plain py-0">Hold it after all</button></form>@endif
+                        @elseif ($mayChange && $core->start > $now)<details class="cancel"><summary aria-label="Cancel the session of {{ (new LocalDate($core->day))->short() }}">Cancel…</summary><form method="post" action="{{ route('session.cancel', [$section, $series, $session]) }}">@csrf<input class="form-control" name="reason" maxlength="160" aria-label="Why it is cancelled" placeholder="Why? Students read it"><button class="btn btn-side">Cancel this session</button></form></details>@endif</span></li>
                 @endforeach
             </ul>
         </section>

@@ -40,6 +40,12 @@
         <div class="inline"><button class="btn btn-main">{{ $series ? 'Save' : 'Plan this series' }}</button><a class="btn btn-side" href="{{ route('section', $section) }}">Cancel</a>
             @if ($series)<button class="btn btn-wrong ms-auto" form="delete-series">Delete this series</button>@endif</div>
     </div>
-    <div class="made"><h3>What this makes</h3><div class="invalid" data-fault="form" role="alert">{{ $errors->first('form') }}</div><div x-ref="made" aria-live="polite" class="quiet">Choose days and times, and it is shown here.</div></div>
+    <div class="made"><h3>What this makes</h3><div class="invalid" data-fault="form" role="alert">{{ $errors->first('form') }}</div><div x-ref="made" aria-live="polite" class="quiet">Choose days and times, and it is shown here.</div>
+@if ($free !== [])
+        <h3 class="mt-3">Free times for {{ $row->status->roster === 1 ? 'the student' : 'all '.$row->status->roster.' students' }} and {{ $teachers->where('role', '!=', 'observer')->map(fn ($t) => $t->person->shortName())->implode(', ') }}</h3>
+        <ul class="free" aria-label="Free times">@foreach ($free as $f)<li><b>{{ $f->words() }}</b><span class="{{ $f->clear === $f->sessions && $f->students === 0 ? 'good' : 'quiet' }}">{{ $f->cost() }}</span><button type="button" class="btn btn-side py-0" data-free="{{ $f->start }} {{ $f->minutes }} {{ $f->shift }}" aria-label="Take {{ $f->words() }}">Take</button></li>@endforeach</ul>
+        <p class="small mb-0">Taking one fills in the form; nothing moves before it is saved, and sessions that have begun stay.</p>
+@endif
+    </div>
 </form>
 @if ($series)<form id="delete-series" method="post" action="{{ route('series.destroy', [$section, $series]) }}">@csrf @method('delete')</form>@endif

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Console;
+
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\View\Timetable\FreeTimesQuery;
+use Nomada\Core\Fault;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\FreeTime;
+use Nomada\Core\Timetable\TypedTime;
+
+final class FreeTimesCommand extends Sections
+{
+    protected $signature = 'nomada:free-times {--section=* : sourcedId} {--from= : the first day that may move, YYYY-MM-DD; today by default} {--most=12} {--json}';
+
+    protected $description = 'When else a section\'s series could be, ranked, with what each time costs';
+
+    public function handle(FreeTimesQuery $query): int
+    {
+        $sections = $this->sections();
+        try {
+            $from = $this->option('from') === null ? null : LocalDate::parse((string) $this->option('from'));
+        } catch (Fault $e) {
+            $this->components->error($e->getMessage());
+
+            return self::FAILURE;
+        }
+        if ($sections === null) {
+            return self::FAILURE;
+        }
+        $rows = [];
+        foreach (Series::query()->whereIn('section_id', $sections->modelKeys())->with(['section.term.school', 'section.term.closures'])->orderBy('id')->get() as $series) {
+            foreach ($query->forSeries($series, $from, max(1, min(200, (int) $this->option('most')))) as $free) {
+                $rows[] = ['section' => $series->section->sourced_id, 'series' => $series->title, ...$this->row($free)];
+            }
+        }
+        $this->option('json') ? $this->asJson($rows) : $this->table(['Section', 'Series', 'Time', 'Starts', 'Shift in days', 'Clear', 'Of', 'Student-sessions', 'Out of hours', 'What it costs'], $rows);
+
+        return self::SUCCESS;
+    }
+
+    /** @return array<string, int|string> */
+    private function row(FreeTime $f): array
+    {
+        return ['time' => $f->words(), 'start' => TypedTime::format($f->start), 'shift_days' => $f->shift, 'clear' => $f->clear, 'sessions' => $f->sessions, 'student_clashes' => $f->students, 'out_of_hours' => $f->uncomfortable, 'cost' => $f->cost()];
+    }
+}

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Timetable;
+
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Term;
+use Nomada\Core\Term\Zone;
+
+/**
+ * When else could it be? Candidate times for a series' sessions from a day on, on a 5-minute grid, ranked by (1) sessions clear of
+ * hard clashes, (2) student-sessions that clash, (3) student-sessions out of comfortable hours, (4) distance from today's time.
+ *
+ * A candidate keeps the series' pattern of weeks and moves it to another weekday (or set of them, as far apart) and clock time.
+ */
+final readonly class FreeTimes
+{
+    public const STEP = 5;
+
+    /** Candidates begin within the school's day. Minutes from midnight. */
+    private const DAY = [8 * 60, 18 * 60];
+
+    private const COMFORTABLE = [7 * 60, 20 * 60 + 30];
+
+    /**
+     * @param  array<int, list<array{int, int}>>  $teachers  busy times of the teachers by day number: UTC start and end
+     * @param  array<int, list<array{int, int, int}>>  $students  busy times of the students by day number: UTC start, end, and how many of the series' students are in it
+     * @param  array<string, int>  $zones  how many students live in each zone
+     */
+    public function __construct(private Term $term, private array $teachers, private array $students, private array $zones = [])
+    {
+    }
+
+    /**
+     * Other times for the days of a series that are still to come. Every candidate moves all its days by the same number of weekdays.
+     *
+     * @param  list<int>  $days  day numbers of the sessions that would move
+     * @return list<FreeTime> best first
+     */
+    public function forSeries(array $days, int $minute, int $minutes, int $most = 12): array
+    {
+        if ($days === []) {
+            return [];
+        }
+        $weekdays = array_values(array_unique(array_map(LocalDate::weekdayOf(...), $days)));
+        $shifts = [];
+        for ($shift = 1 - min($weekdays); $shift <= 5 - max($weekdays); $shift++) {
+            $shifts[$shift] = array_map(fn (int $d): int => $d + $shift, $days);
+        }
+
+        return $this->best($shifts, $minute, $minutes, $most);
+    }
+
+    /**
+     * Times on which one lost session could be made up: any open day of the span.
+     *
+     * @return list<FreeTime> best first
+     */
+    public function forOne(int $day, int $first, int $last, int $minute, int $minutes, int $most = 12): array
+    {
+        $shifts = [];
+        for ($d = max($first, $this->term->first->day); $d <= min($last, $this->term->last->day); $d++) {
+            if ($this->term->isOpen($d)) {
+                $shifts[$d - $day] = [$d];
+            }
+        }
+
+        return $this->best($shifts, $minute, $minutes, $most);
+    }
+
+    /**
+     * @param  array<int, list<int>>  $shifts  the days by how far they are moved
+     * @return list<FreeTime>
+     */
+    private function best(array $shifts, int $minute, int $minutes, int $most): array
+    {
+        $out = [];
+        foreach ($shifts as $shift => $days) {
+            $busy = $this->busy($days);
+            for ($start = self::DAY[0]; $start + $minutes <= self::DAY[1]; $start += self::STEP) {
+                if ($shift !== 0 || $start !== $minute) {
+                    $out[] = $this->cost($days, $busy, $shift, $start, $minute, $minutes);
+                }
+            }
+        }
+        usort($out, fn (FreeTime $a, FreeTime $b): int => $a->rank() <=> $b->rank());
+
+        return $this->apart($out, $most);
+    }
+
+    /**
+     * What is busy on each of the days, in minutes of the term's wall clock: teachers first, students with their number.
+     *
+     * @param  list<int>  $days
+     * @return array<int, array{list<array{int, int}>, list<array{int, int, int}>}|null> null for a closed day
+     */
+    private function busy(array $days): array
+    {
+        $out = [];
+        foreach ($days as $day) {
+            if (! $this->term->isOpen($day)) {
+                $out[$day] = null;
+
+                continue;
+            }
+            $midnight = $this->term->zone->instant($day, 0);
+            $local = fn (int $at): int => intdiv($at - $midnight, 60);
+            $out[$day] = [
+                array_map(fn (array $b): array => [$local($b[0]), $local($b[1])], $this->teachers[$day] ?? []),
+                array_map(fn (array $b): array => [$local($b[0]), $local($b[1]), $b[2]], $this->students[$day] ?? []),
+            ];
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<int>  $days
+     * @param  array<int, array{list<array{int, int}>, list<array{int, int, int}>}|null>  $busy
+     */
+    private function cost(array $days, array $busy, int $shift, int $start, int $minute, int $minutes): FreeTime
+    {
+        $end = $start + $minutes;
+        $clear = $students = $closed = 0;
+        $worst = [0, 0];
+        foreach ($days as $day) {
+            if ($busy[$day] === null) {
+                $closed++;
+
+                continue;
+            }
+            $isHard = false;
+            foreach ($busy[$day][0] as [$from, $to]) {
+                if ($from < $end && $to > $start) {
+                    $isHard = true;
+                    break;
+                }
+            }
+            $clear += $isHard ? 0 : 1;
+            $here = 0;
+            foreach ($busy[$day][1] as [$from, $to, $n]) {
+                $here += $from < $end && $to > $start ? $n : 0;
+            }
+            $students += $here;
+            $worst = $here > $worst[1] ? [$day, $here] : $worst;
+        }
+        $distance = abs($shift) * 1440 + abs($start - $minute);
+
+        return new FreeTime($shift, $start, $minutes, count($days), $clear, $closed, $students, $worst[0], $worst[1], $this->uncomfortable($days, $start), $distance, LocalDate::weekdayOf($days[0]), $days[0]);
+    }
+
+    /** @param  list<int>  $days */
+    private function uncomfortable(array $days, int $start): int
+    {
+        $n = 0;
+        foreach ($this->zones as $name => $people) {
+            $zone = Zone::named((string) $name);
+            // One look a zone at the first and the last day: between them lies at most one change of the clock.
+            foreach (array_unique([$days[0], $days[count($days) - 1]]) as $day) {
+                $minute = $zone->wall($this->term->zone->instant($day, $start))[1];
+                $n += $minute < self::COMFORTABLE[0] || $minute > self::COMFORTABLE[1] ? $people : 0;
+            }
+        }
+
+        return $n;
+    }
+
+    /**
+     * Of neighbours on the grid the best stands for all, and no weekday fills the list alone: twelve answers five minutes apart help nobody.
+     *
+     * @param  list<FreeTime>  $ranked
+     * @return list<FreeTime>
+     */
+    private function apart(array $ranked, int $most): array
+    {
+        $out = $onDay = [];
+        $fair = max(2, (int) ceil($most / 3));
+        foreach ($ranked as $one) {
+            if (($onDay[$one->shift] ?? 0) >= $fair) {
+                continue;
+            }
+            foreach ($out as $kept) {
+                if ($kept->shift === $one->shift && abs($kept->start - $one->start) < 30) {
+                    continue 2;
+                }
+            }
+            $out[] = $one;
+            $onDay[$one->shift] = ($onDay[$one->shift] ?? 0) + 1;
+            if (count($out) === $most) {
+                break;
+            }
+        }
+
+        return $out;
+    }
+}
