@@ -24,6 +24,11 @@ final readonly class OpenDaysPattern implements Pattern
         return 'Every school day';
     }
 
+    public function spoken(): string
+    {
+        return 'Every school day';
+    }
+
     public function rule(): string
     {
         return 'FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR';

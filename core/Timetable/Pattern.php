@@ -22,6 +22,9 @@ interface Pattern
     /** How a person would say it: "Mon Wed Fri", "Every second Tue Thu". */
     public function sentence(): string;
 
+    /** The same in full words: "Every second Tuesday and Thursday". */
+    public function spoken(): string;
+
     /**
      * The RFC 5545 rule (without UNTIL and COUNT) whose set holds every day of the pattern, or null where no rule does.
      */

@@ -21,9 +21,41 @@ final class Patterns
         return match ($plain['kind'] ?? null) {
             'weekly' => new WeeklyPattern(array_map(intval(...), (array) ($plain['weekdays'] ?? [])), (int) ($plain['every'] ?? 1)),
             'open-days' => new OpenDaysPattern,
+            'dates' => DatesPattern::read(implode(' ', array_map(strval(...), (array) ($plain['dates'] ?? [])))),
             'rule' => self::fromRule(RecurrenceRule::parse((string) ($plain['rule'] ?? ''), Zone::named('UTC')), LocalDate::parse((string) ($plain['anchor'] ?? ''))),
             default => throw new Fault('Choose when the series meets: chosen weekdays or every school day.', 'kind'),
         };
+    }
+
+    /** Every k-th day of the calendar, counted from the first. */
+    public static function everyDays(int $k, LocalDate $first): Pattern
+    {
+        if ($k < 1 || $k > 60) {
+            throw new Fault('Days can be skipped up to every 60th; write a number from 1 to 60.', 'every_days');
+        }
+
+        return self::fromRule(RecurrenceRule::parse("FREQ=DAILY;INTERVAL=$k", Zone::named('UTC')), $first);
+    }
+
+    /** The n-th weekday of every month, or the last (-1). */
+    public static function monthWeekday(int $n, int $weekday, LocalDate $first): Pattern
+    {
+        $code = [1 => 'MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'][$weekday] ?? throw new Fault('Choose a weekday.', 'month_weekday');
+        if (! in_array($n, [1, 2, 3, 4, 5, -1], true)) {
+            throw new Fault('Choose the first to fifth, or the last weekday of the month.', 'month_nth');
+        }
+
+        return self::fromRule(RecurrenceRule::parse("FREQ=MONTHLY;BYDAY=$n$code", Zone::named('UTC')), $first);
+    }
+
+    /** A day of every month; months without it have no session. */
+    public static function monthDay(int $day, LocalDate $first): Pattern
+    {
+        if ($day < 1 || $day > 31) {
+            throw new Fault('Write a day of the month from 1 to 31.', 'month_day');
+        }
+
+        return self::fromRule(RecurrenceRule::parse("FREQ=MONTHLY;BYMONTHDAY=$day", Zone::named('UTC')), $first);
     }
 
     public static function fromRule(RecurrenceRule $rule, LocalDate $start): Pattern

@@ -41,6 +41,11 @@ final readonly class RulePattern implements Pattern
         return implode(', ', array_filter([$every, trim(($pos === '' ? '' : "$pos of ").$days), $monthDays, $r->byMonth === [] ? '' : 'months '.implode(' ', $r->byMonth)]));
     }
 
+    public function spoken(): string
+    {
+        return $this->sentence();
+    }
+
     public function rule(): string
     {
         return $this->rule->text();

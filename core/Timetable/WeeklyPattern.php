@@ -13,6 +13,8 @@ final readonly class WeeklyPattern implements Pattern
 {
     private const CODES = [1 => 'MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'];
 
+    private const NAMES = [1 => 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+
     private const ORDINALS = [2 => 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'];
 
     /** @var list<int> 1 (Monday) to 7, ascending */
@@ -61,6 +63,15 @@ final readonly class WeeklyPattern implements Pattern
             $days === 'weekday' => 'Every weekday',
             default => $days,
         };
+    }
+
+    public function spoken(): string
+    {
+        $names = array_map(fn (int $d): string => self::NAMES[$d], $this->weekdays);
+        $last = array_pop($names);
+        $days = $this->weekdays === [1, 2, 3, 4, 5] ? 'weekday' : ($names === [] ? (string) $last : implode(', ', $names)." and $last");
+
+        return 'Every '.($this->every === 1 ? '' : (self::ORDINALS[$this->every] ?? $this->every.'th').' ').$days.($days === 'weekday' && $this->every > 1 ? ' of the week' : '');
     }
 
     public function rule(): string

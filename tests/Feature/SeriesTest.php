@@ -94,3 +94,23 @@ test('text of people is escaped wherever it is shown', function () {
     $this->get('/sections/STA')->assertDontSee('<script>alert', false)->assertSee('&lt;script&gt;alert', false);
     $this->get('/joining')->assertDontSee('<script>alert', false);
 });
+
+test('every pattern of the editor is planned and can be edited again', function (array $change, array $days, string $shown) {
+    $this->as('A-1')->post('/sections/STA/series', seriesForm(['weekdays' => [], 'starts_on' => '2027-02-10', ...$change]))->assertSessionHasNoErrors();
+    $series = $this->section('STA')->series()->firstOrFail();
+
+    expect($series->sessions()->where('state', 'planned')->pluck('day')->all())->toBe($days);
+    $this->get("/sections/STA?edit={$series->id}")->assertOk()->assertSee($shown, false);
+})->with([
+    [['kind' => 'every-days', 'every_days' => 30], ['2027-02-10', '2027-03-12'], 'name="every_days" inputmode="numeric" aria-label="Days" value="30"'],
+    [['kind' => 'month-weekday', 'month_nth' => '-1', 'month_weekday' => 3], ['2027-02-24'], '<option value="-1" selected'],
+    [['kind' => 'month-day', 'month_day' => 15], ['2027-03-15', '2027-04-15'], 'aria-label="Day of the month" value="15"'],
+    [['kind' => 'dates', 'dates' => "2027-03-04\n2027-02-18", 'starts_on' => ''], ['2027-02-18', '2027-03-04'], "2027-02-18\n2027-03-04"],
+]);
+
+test('other patterns say beside their field what is wrong', function (array $change, string $field) {
+    $this->as('A-1')->post('/sections/STA/series', seriesForm($change))->assertSessionHasErrors($field);
+})->with([
+    [['kind' => 'every-days', 'every_days' => '0'], 'every_days'], [['kind' => 'month-weekday', 'month_nth' => '9', 'month_weekday' => '2'], 'month_nth'], [['kind' => 'month-day', 'month_day' => '32'], 'month_day'],
+    [['kind' => 'dates', 'dates' => ''], 'dates'], [['kind' => 'dates', 'dates' => '18 Feb'], 'dates'], [['kind' => 'dates', 'dates' => '2027-05-18'], 'dates'],
+]);

@@ -11,8 +11,10 @@ use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\DatesPattern;
 use Nomada\Core\Timetable\OpenDaysPattern;
 use Nomada\Core\Timetable\Pattern;
+use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\TypedTime;
@@ -26,11 +28,15 @@ final class SeriesRequest extends FormRequest
     {
         return [
             'title' => ['nullable', 'string', 'max:120'],
-            'kind' => ['required', 'in:weekly,open-days,keep'],
+            'kind' => ['required', 'in:weekly,open-days,every-days,month-weekday,month-day,dates,keep'],
             'weekdays' => ['array'], 'weekdays.*' => ['integer', 'between:1,7'],
             'every' => ['nullable', 'integer', 'between:1,26'],
+            'every_days' => ['nullable', 'required_if:kind,every-days', 'integer', 'between:1,60'],
+            'month_nth' => ['nullable', 'required_if:kind,month-weekday', 'in:1,2,3,4,5,-1'], 'month_weekday' => ['nullable', 'required_if:kind,month-weekday', 'integer', 'between:1,5'],
+            'month_day' => ['nullable', 'required_if:kind,month-day', 'integer', 'between:1,31'],
+            'dates' => ['nullable', 'required_if:kind,dates', 'string', 'max:8000'],
             'start_time' => ['required', 'string', 'max:20'], 'end_time' => ['required', 'string', 'max:20'],
-            'starts_on' => ['required', 'date_format:Y-m-d'],
+            'starts_on' => ['nullable', 'required_unless:kind,dates', 'date_format:Y-m-d'],
             'end_kind' => ['required', 'in:date,term,held,keep'],
             'ends_on' => ['nullable', 'required_if:end_kind,date', 'date_format:Y-m-d'],
             'count' => ['nullable', 'required_if:end_kind,held', 'integer', 'between:1,400'],
@@ -44,6 +50,7 @@ final class SeriesRequest extends FormRequest
             'kind.*' => 'Choose when the series meets.',
             'weekdays.*' => 'Choose at least one weekday.',
             'every.*' => 'Write a number of weeks from 1 to 26.',
+            'every_days.*' => 'Write a number of days from 1 to 60.', 'month_day.*' => 'Write a day of the month from 1 to 31.', 'month_nth.*' => 'Choose which one of the month.', 'month_weekday.*' => 'Choose a weekday.', 'dates.*' => 'List the dates, as in 2027-02-18.',
             'start_time.required' => 'Write when a session starts, as in 9:05.',
             'end_time.required' => 'Write when a session ends, as in 9:50.',
             'starts_on.*' => 'Choose the first day.',
@@ -58,23 +65,41 @@ final class SeriesRequest extends FormRequest
     public function plan(Section $section, ?Series $series): SeriesPlan
     {
         $term = $section->term->calendar();
-        $first = $this->inTerm('starts_on', $term);
+        $listed = $this->input('kind') === 'dates' ? DatesPattern::read((string) $this->input('dates')) : null;
+        $first = $listed === null ? $this->inTerm('starts_on', $term) : $this->allInTerm($listed, $term);
         $start = $this->time('start_time');
         $end = $this->time('end_time');
         if ($end <= $start) {
             throw new Fault(TypedTime::format($end).' is not after '.TypedTime::format($start).'. Write a later end.', 'end_time');
         }
 
-        return new SeriesPlan($this->pattern($series), $first, $this->end($series, $term), $start, $end - $start, $series === null ? $term->zone : Zone::named($series->time_zone));
+        return new SeriesPlan($listed ?? $this->pattern($series, $first), $first, $listed === null ? $this->end($series, $term) : SeriesEnd::onDate(new LocalDate($listed->days[count($listed->days) - 1])), $start, $end - $start, $series === null ? $term->zone : Zone::named($series->time_zone));
     }
 
-    private function pattern(?Series $series): Pattern
+    private function allInTerm(DatesPattern $listed, Term $term): LocalDate
+    {
+        foreach ($listed->days as $day) {
+            if (! $term->contains($day)) {
+                throw new Fault((new LocalDate($day))->short()." is outside the term. List days from {$term->first->short()} to {$term->last->short()}.", 'dates');
+            }
+        }
+
+        return new LocalDate($listed->days[0]);
+    }
+
+    private function pattern(?Series $series, LocalDate $first): Pattern
     {
         if ($this->input('kind') === 'keep' && $series !== null) {
             return $series->plan()->pattern;
         }
 
-        return $this->input('kind') === 'open-days' ? new OpenDaysPattern : new WeeklyPattern(array_map(intval(...), array_values((array) $this->input('weekdays', []))), $this->integer('every', 1) ?: 1);
+        return match ($this->input('kind')) {
+            'open-days' => new OpenDaysPattern,
+            'every-days' => Patterns::everyDays($this->integer('every_days'), $first),
+            'month-weekday' => Patterns::monthWeekday($this->integer('month_nth'), $this->integer('month_weekday'), $first),
+            'month-day' => Patterns::monthDay($this->integer('month_day'), $first),
+            default => new WeeklyPattern(array_map(intval(...), array_values((array) $this->input('weekdays', []))), $this->integer('every', 1) ?: 1),
+        };
     }
 
     private function end(?Series $series, Term $term): SeriesEnd

@@ -9,6 +9,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\PlanSentence;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
 
@@ -39,7 +40,7 @@ final readonly class SeriesPreview
         [$today, $minute] = $term->zone->wall($now);
 
         return [
-            'plan' => $plan, 'held' => count($held), 'past' => count($days['past']), 'lost' => $lost, 'minutes' => count($held) * $plan->minutes,
+            'plan' => $plan, 'sentence' => PlanSentence::of($plan, $term), 'held' => count($held), 'past' => count($days['past']), 'lost' => $lost, 'minutes' => count($held) * $plan->minutes,
             'first' => $held === [] ? null : new LocalDate(reset($held)->day), 'last' => $held === [] ? null : new LocalDate(end($held)->day),
             'line' => new TermLine($term, 720, 34, 6, 3.1), 'days' => $days, 'today' => $today, 'minute' => $minute,
             'short' => $plan->end->kind === 'held' ? $plan->outside($term) : 0, 'reach' => $series === null ? null : $this->reach($series, $sessions, $now),

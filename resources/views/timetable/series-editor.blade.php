@@ -5,7 +5,12 @@
     $pattern = $series->pattern ?? ['kind' => 'weekly', 'weekdays' => [], 'every' => 1];
     $ends = $series->ends ?? ['kind' => 'term'];
     $firstDay = $series->starts_on ?? (new LocalDate(max($term->first->day, min($today, $term->last->day))))->iso();
-    $kind = old('kind', in_array($pattern['kind'], ['weekly', 'open-days'], true) ? $pattern['kind'] : 'keep');
+    $rule = (string) ($pattern['rule'] ?? '');
+    preg_match('/^FREQ=DAILY(?:;INTERVAL=(\d+))?$/', $rule, $byDays);
+    preg_match('/^FREQ=MONTHLY;BYDAY=(-?\d)(MO|TU|WE|TH|FR)$/', $rule, $byWeekday);
+    preg_match('/^FREQ=MONTHLY;BYMONTHDAY=(\d+)$/', $rule, $byMonthDay);
+    $known = $byDays !== [] ? 'every-days' : ($byWeekday !== [] ? 'month-weekday' : ($byMonthDay !== [] ? 'month-day' : 'keep'));
+    $kind = old('kind', $pattern['kind'] === 'rule' ? $known : $pattern['kind']);
     $endKind = old('end_kind', in_array($ends['kind'], ['date', 'term', 'held'], true) ? $ends['kind'] : 'keep');
     $weekdays = array_map(intval(...), (array) old('weekdays', $pattern['weekdays'] ?? []));
 @endphp
@@ -21,9 +26,19 @@
                 <div class="days">@foreach ([1 => 'Mon', 'Tue', 'Wed', 'Thu', 'Fri'] as $n => $name)<input type="checkbox" name="weekdays[]" value="{{ $n }}" id="wd-{{ $n }}" @checked(in_array($n, $weekdays, true))><label for="wd-{{ $n }}">{{ $name }}</label>@endforeach</div></div>
             <div class="choice ps-4"><label for="every" class="quiet">every</label><input class="form-control n" id="every" name="every" inputmode="numeric" value="{{ old('every', $pattern['every'] ?? 1) }}"><span class="quiet">week (1 every week, 2 every second)</span></div>
             <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-open" value="open-days" @checked($kind === 'open-days')><label for="k-open">Every school day</label></div>
-            @if ($series && ! in_array($pattern['kind'], ['weekly', 'open-days'], true))
-                <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-keep" value="keep" @checked($kind === 'keep')><label for="k-keep">As imported: {{ $plan->pattern->sentence() }}</label></div>
+            <details @if (! in_array($kind, ['weekly', 'open-days'], true)) open @endif><summary class="quiet">Other patterns</summary>
+            <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-days" value="every-days" @checked($kind === 'every-days')><label for="k-days">every</label><input class="form-control n" name="every_days" inputmode="numeric" aria-label="Days" value="{{ old('every_days', $byDays[1] ?? '') }}"><span class="quiet">days of the calendar</span></div>
+            <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-mw" value="month-weekday" @checked($kind === 'month-weekday')><label for="k-mw">the</label>
+                <select class="form-select w-auto" name="month_nth" aria-label="Which one of the month">@foreach (['1' => 'first', '2' => 'second', '3' => 'third', '4' => 'fourth', '-1' => 'last'] as $n => $name)<option value="{{ $n }}" @selected((string) old('month_nth', $byWeekday[1] ?? '1') === (string) $n)>{{ $name }}</option>@endforeach</select>
+                <select class="form-select w-auto" name="month_weekday" aria-label="Weekday of the month">@foreach (['MO' => 'Monday', 'TU' => 'Tuesday', 'WE' => 'Wednesday', 'TH' => 'Thursday', 'FR' => 'Friday'] as $code => $name)<option value="{{ $loop->iteration }}" @selected((string) old('month_weekday', isset($byWeekday[2]) && $byWeekday[2] === $code ? $loop->iteration : '') === (string) $loop->iteration)>{{ $name }}</option>@endforeach</select><span class="quiet">of a month</span></div>
+            <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-md" value="month-day" @checked($kind === 'month-day')><label for="k-md">on day</label><input class="form-control n" name="month_day" inputmode="numeric" aria-label="Day of the month" value="{{ old('month_day', $byMonthDay[1] ?? '') }}"><span class="quiet">of a month</span></div>
+            <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-dates" value="dates" @checked($kind === 'dates')><label for="k-dates">on these dates</label></div>
+            <textarea class="form-control ms-4 w-auto" name="dates" rows="2" cols="34" aria-label="Dates, one a line" placeholder="2027-02-18, 2027-03-04">{{ old('dates', implode("\n", $pattern['dates'] ?? [])) }}</textarea>
+            @if ($series && $pattern['kind'] === 'rule' && $known === 'keep')
+                <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-keep" value="keep" @checked($kind === 'keep')><label for="k-keep">as imported: {{ $plan->pattern->sentence() }}</label></div>
             @endif
+            </details>
+            @foreach (['every_days', 'month_nth', 'month_weekday', 'month_day', 'dates'] as $field)<div class="invalid" data-fault="{{ $field }}" role="alert">{{ $errors->first($field) }}</div>@endforeach
             <div class="invalid" data-fault="weekdays" role="alert">{{ $errors->first('weekdays') }}</div><div class="invalid" data-fault="every" role="alert">{{ $errors->first('every') }}</div><div class="invalid" data-fault="kind" role="alert">{{ $errors->first('kind') }}</div>
         </fieldset>
         <fieldset><legend>From – to</legend><div class="inline">

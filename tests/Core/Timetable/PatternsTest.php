@@ -5,10 +5,12 @@ use Nomada\Core\Term\Closure;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\DatesPattern;
 use Nomada\Core\Timetable\OpenDaysPattern;
 use Nomada\Core\Timetable\Pattern;
 use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\PlanSentence;
 use Nomada\Core\Timetable\RecurrenceRule;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SeriesPlan;
@@ -126,3 +128,23 @@ test('over random terms, sessions are what a day-by-day reading finds', function
         expect($got)->toBe($want, "round $round");
     }
 });
+
+test('other patterns that schools use', function (Pattern $pattern, array $held, string $sentence) {
+    $sessions = Scenario::plan($pattern)->sessions(Scenario::term());
+
+    expect(Scenario::dates($sessions))->toBe($held)->and($pattern->sentence())->toBe($sentence)->and(Patterns::from($pattern->toArray())->toArray())->toBe($pattern->toArray());
+})->with([
+    'every 20 days' => [Patterns::everyDays(20, LocalDate::parse('2027-01-11')), ['2027-01-11', '2027-03-12', '2027-04-21'], 'Every 20 days'],
+    'the second Tuesday' => [Patterns::monthWeekday(2, 2, LocalDate::parse('2027-01-11')), ['2027-01-12', '2027-02-09', '2027-03-09', '2027-04-13'], 'Every month, second Tue'],
+    'the last Friday' => [Patterns::monthWeekday(-1, 5, LocalDate::parse('2027-01-11')), ['2027-02-26'], 'Every month, last Fri'],
+    'day 15' => [Patterns::monthDay(15, LocalDate::parse('2027-01-11')), ['2027-01-15', '2027-03-15', '2027-04-15'], 'Every month, on day 15'],
+    'listed dates' => [DatesPattern::read("2027-03-04, 2027-02-18\n2027-02-16 2027-02-18"), ['2027-02-18', '2027-03-04'], '3 dates'],
+]);
+
+test('a plan is read back in one sentence', function (Pattern $pattern, SeriesEnd $end, string $words) {
+    expect(PlanSentence::of(Scenario::plan($pattern, '2027-01-12', $end, 675), Scenario::term()))->toBe($words);
+})->with([
+    [new WeeklyPattern([2, 4], 2), SeriesEnd::onDate(LocalDate::parse('2027-04-22')), 'Every second Tuesday and Thursday, 11:15 to 12:00, until 22 Apr: 14 sessions, 2 lost to Easter break'],
+    [new WeeklyPattern([3]), SeriesEnd::afterHeld(5), 'Every Wednesday, 11:15 to 12:00, for 5 sessions: 5 sessions'],
+    [new OpenDaysPattern, SeriesEnd::withTerm(), 'Every school day, 11:15 to 12:00, until the term ends: 60 sessions'],
+]);

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Timetable;
+
+use Nomada\Core\Fault;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Term;
+
+/** Listed dates, whatever days they are. */
+final readonly class DatesPattern implements Pattern
+{
+    /** @var list<int> day numbers, ascending */
+    public array $days;
+
+    /** @param  array<int>  $days  day numbers */
+    public function __construct(array $days)
+    {
+        $days = array_values(array_unique($days));
+        sort($days);
+        if ($days === []) {
+            throw new Fault('List at least one date.', 'dates');
+        }
+        if (count($days) > 400) {
+            throw new Fault('List 400 dates at most; for more, choose a pattern.', 'dates');
+        }
+        $this->days = $days;
+    }
+
+    /**
+     * Reads dates as they are typed or pasted: one a line, or parted by commas or blanks.
+     *
+     * @throws Fault naming the first that is none
+     */
+    public static function read(string $typed): self
+    {
+        $days = [];
+        foreach (preg_split('/[\s,;]+/', trim($typed), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $text) {
+            try {
+                $days[] = LocalDate::parse($text)->day;
+            } catch (Fault $e) {
+                throw new Fault($e->getMessage(), 'dates');
+            }
+        }
+
+        return new self($days);
+    }
+
+    public function days(LocalDate $from, LocalDate $to, Term $term): iterable
+    {
+        return array_values(array_filter($this->days, fn (int $d): bool => $d >= $from->day && $d <= $to->day));
+    }
+
+    public function sentence(): string
+    {
+        return count($this->days) === 1 ? (new LocalDate($this->days[0]))->short() : count($this->days).' dates';
+    }
+
+    public function spoken(): string
+    {
+        $some = array_map(fn (int $d): string => (new LocalDate($d))->short(), array_slice($this->days, 0, 4));
+        $more = count($this->days) - count($some);
+
+        return 'On '.implode(', ', $some).($more > 0 ? " and $more more" : '');
+    }
+
+    public function rule(): ?string
+    {
+        return null;
+    }
+
+    public function toArray(): array
+    {
+        return ['kind' => 'dates', 'dates' => array_map(fn (int $d): string => (new LocalDate($d))->iso(), $this->days)];
+    }
+}
