@@ -17,6 +17,7 @@ use Nomada\App\Http\Controllers\Registration\MeController;
 use Nomada\App\Http\Controllers\Registration\RegistrationController;
 use Nomada\App\Http\Controllers\Registration\RosterController;
 use Nomada\App\Http\Controllers\SignInController;
+use Nomada\App\Http\Controllers\Term\ClosureController;
 use Nomada\App\Http\Controllers\Term\ImportController;
 use Nomada\App\Http\Controllers\Term\TermController;
 use Nomada\App\Http\Controllers\Timetable\ClashController;
@@ -82,6 +83,9 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::middleware('can:coordinate')->group(function (): void {
+        Route::get('/term/closing', [ClosureController::class, 'preview'])->name('closures.preview');
+        Route::post('/term/closures', [ClosureController::class, 'store'])->name('closures.store');
+        Route::delete('/term/closures/{closure}', [ClosureController::class, 'destroy'])->name('closures.destroy');
         Route::post('/timetable/clashes', [ClashController::class, 'accept'])->name('clashes.accept');
         Route::delete('/timetable/clashes', [ClashController::class, 'reopen'])->name('clashes.reopen');
         Route::get('/term/import', [ImportController::class, 'create'])->name('import');

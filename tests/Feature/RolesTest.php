@@ -37,6 +37,9 @@ const ROUTES = [
     'run' => ['GET', '/publishing/runs/{run}', 200, 403, 403, 403, 302],
     'run.progress' => ['GET', '/publishing/runs/{run}/progress', 200, 403, 403, 403, 302],
     'run.again' => ['POST', '/publishing/runs/{run}/again', 302, 403, 403, 403, 302],
+    'closures.preview' => ['GET', '/term/closing', 302, 403, 403, 403, 302],
+    'closures.store' => ['POST', '/term/closures', 302, 403, 403, 403, 302],
+    'closures.destroy' => ['DELETE', '/term/closures/{closure}', 302, 403, 403, 403, 302],
     'import' => ['GET', '/term/import', 200, 403, 403, 403, 302],
     'import.store' => ['POST', '/term/import', 302, 403, 403, 403, 302],
     'import.preview' => ['GET', '/term/import/01J00000000000000000000000', 404, 403, 403, 403, 302],
@@ -58,7 +61,7 @@ test('each role gets what is theirs', function (string $name) {
     $run = Run::query()->create(['kind' => 'links', 'started_by' => Person::query()->where('sourced_id', 'A-1')->value('id'), 'app_time' => now()]);
     [$method, $path] = ROUTES[$name];
     $series = $this->section('MAR')->series()->firstOrFail();
-    $path = strtr($path, ['{series}' => (string) $series->id, '{session}' => (string) $series->sessions()->value('id'), '{run}' => $run->id]);
+    $path = strtr($path, ['{series}' => (string) $series->id, '{session}' => (string) $series->sessions()->value('id'), '{run}' => $run->id, '{closure}' => (string) Nomada\App\Models\Term\ClosedRange::query()->value('id')]);
     // The coordinator last: what may be deleted is still there for the others to be refused.
     foreach (array_reverse(['A-1', 'T-2', 'T-1', 'S-1', null], true) as $i => $who) {
         auth()->logout();
