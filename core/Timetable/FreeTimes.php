@@ -36,16 +36,17 @@ final readonly class FreeTimes
      * Other times for the days of a series that are still to come. Every candidate moves all its days by the same number of weekdays.
      *
      * @param  list<int>  $days  day numbers of the sessions that would move
+     * @param  bool  $mayShift  false where the pattern's days are not weekdays that can be moved
      * @return list<FreeTime> best first
      */
-    public function forSeries(array $days, int $minute, int $minutes, int $most = 12): array
+    public function forSeries(array $days, int $minute, int $minutes, int $most = 12, bool $mayShift = true): array
     {
         if ($days === []) {
             return [];
         }
         $weekdays = array_values(array_unique(array_map(LocalDate::weekdayOf(...), $days)));
         $shifts = [];
-        for ($shift = 1 - min($weekdays); $shift <= 5 - max($weekdays); $shift++) {
+        for ($shift = $mayShift ? 1 - min($weekdays) : 0; $shift <= ($mayShift ? 5 - max($weekdays) : 0); $shift++) {
             $shifts[$shift] = array_map(fn (int $d): int => $d + $shift, $days);
         }
 
@@ -175,7 +176,7 @@ final readonly class FreeTimes
     private function apart(array $ranked, int $most): array
     {
         $out = $onDay = [];
-        $fair = max(2, (int) ceil($most / 3));
+        $fair = count(array_unique(array_map(fn (FreeTime $f): int => $f->shift, $ranked))) === 1 ? $most : max(2, (int) ceil($most / 3));
         foreach ($ranked as $one) {
             if (($onDay[$one->shift] ?? 0) >= $fair) {
                 continue;

@@ -70,7 +70,7 @@ test('a clash is followed to its way out: a free time is taken, and the clash is
     $copy = RunningCopy::shared();
     $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/timetable/clashes');
     $b->see('19 students would be in two places')->press('Move Y8 History')->see('Free times for all 24 students')->press('Take Thu 10:50–11:35');
-    $b->see('Thu 10:50–11:35 Madrid', '.made')->see('9 sessions move', '.made')->press('Save')->see('History is saved: Thu 10:50–11:35.');
+    $b->see('Every Thursday, 10:50 to 11:35', '.made')->see('9 sessions move', '.made')->press('Save')->see('History is saved: Thu 10:50–11:35.');
     expect($b->count('svg.line.large .cross'))->toBe(0);
     $b->open('/timetable/clashes')->see('Thursdays, 14 Jan to 4 Feb');
 });

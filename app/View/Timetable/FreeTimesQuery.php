@@ -32,7 +32,7 @@ final readonly class FreeTimesQuery
         $days = array_values(array_map(intval(...), DB::table('sessions')->where('series_id', $series->id)->where('state', 'planned')->where('day', '>=', $from->iso())->whereRaw('starts_at > to_timestamp(?)', [$now])
             ->orderBy('day')->pluck(DB::raw("(day - date '1970-01-01') as n"))->all()));
 
-        return $this->free($series, $from)->forSeries($days, $series->start_minute, $series->minutes, $most);
+        return $this->free($series, $from)->forSeries($days, $series->start_minute, $series->minutes, $most, $series->pattern['kind'] === 'weekly');
     }
 
     /**

@@ -1,7 +1,7 @@
 @php use Nomada\App\Support\Words; @endphp
 <p class="big mb-1">{{ Words::count($held, 'session') }} <span class="quiet">· {{ Words::minutes($minutes) }}</span></p>
 <p class="mb-1">{{ $sentence }}.</p>
-<p>{{ $plan->sentence() }} {{ $plan->zone->place() }}@if ($first), from {{ $first->short() }} to {{ $last->short() }}@endif{{ $past > 0 ? " · $past of them are past" : '' }}</p>
+<p>@if ($first)From {{ $first->short() }} to {{ $last->short() }}, @endif{{ $plan->times() }} {{ $plan->zone->place() }} time{{ $past > 0 ? " · $past of them ".($past === 1 ? 'is' : 'are').' past' : '' }}</p>
 <x-term-line :line="$line" :days="$days" :today="$today" :minute="$minute" name="What this makes"/>
 @if ($short > 0)<p class="warn">Only {{ $held }} fit before the term ends; {{ $short }} do not.</p>@endif
 @if ($lost !== [])
