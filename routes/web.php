@@ -67,6 +67,7 @@ Route::middleware('auth')->group(function (): void {
             Route::put('/sections/{section}/series/{series}', [SeriesController::class, 'update'])->name('series.update');
             Route::delete('/sections/{section}/series/{series}', [SeriesController::class, 'destroy'])->name('series.destroy');
             Route::post('/sections/{section}/series/{series}/sessions/{session}/cancellation', [SessionController::class, 'cancel'])->name('session.cancel');
+            Route::put('/sections/{section}/series/{series}/sessions/{session}', [SessionController::class, 'move'])->name('session.move');
             Route::delete('/sections/{section}/series/{series}/sessions/{session}/cancellation', [SessionController::class, 'restore'])->name('session.restore');
         });
 

@@ -15,6 +15,9 @@ final class RunCommand extends Command
 
     protected $description = 'Serves until Ctrl-C (bin/start calls it)';
 
+    /** What a page may use: an import folder of a large school comes in one upload. */
+    private const LIMITS = ['-d', 'upload_max_filesize=64M', '-d', 'post_max_size=80M', '-d', 'memory_limit=1G', '-d', 'max_execution_time=180'];
+
     private bool $goesOn = true;
 
     public function handle(): int
@@ -67,7 +70,7 @@ final class RunCommand extends Command
     {
         $artisan = [PHP_BINARY, base_path('artisan')];
         $out = [
-            'web' => [[PHP_BINARY, '-S', '127.0.0.1:'.config('nomada.port'), '-t', public_path(), base_path('server.php')], ['PHP_CLI_SERVER_WORKERS' => '4']],
+            'web' => [[PHP_BINARY, ...self::LIMITS, '-S', '127.0.0.1:'.config('nomada.port'), '-t', public_path(), base_path('server.php')], ['PHP_CLI_SERVER_WORKERS' => '4']],
             'standins' => Services::standins((int) config('nomada.standins.port')),
             'scheduler' => [[...$artisan, 'schedule:work'], []],
         ];

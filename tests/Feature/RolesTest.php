@@ -27,6 +27,7 @@ const ROUTES = [
     'series.update' => ['PUT', '/sections/MAR/series/{series}', 302, 403, 403, 403, 302],
     'series.destroy' => ['DELETE', '/sections/MAR/series/{series}', 302, 403, 403, 403, 302],
     'session.cancel' => ['POST', '/sections/MAR/series/{series}/sessions/{session}/cancellation', 302, 403, 403, 403, 302],
+    'session.move' => ['PUT', '/sections/MAR/series/{series}/sessions/{session}', 302, 403, 403, 403, 302],
     'session.restore' => ['DELETE', '/sections/MAR/series/{series}/sessions/{session}/cancellation', 302, 403, 403, 403, 302],
     'links.store' => ['POST', '/joining/links', 302, 302, 403, 403, 302],
     'rosters.store' => ['POST', '/registration/rosters', 302, 302, 403, 403, 302],

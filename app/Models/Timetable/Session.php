@@ -16,7 +16,8 @@ use Nomada\Core\Timetable\SessionState;
  *
  * @property int $id
  * @property int $series_id
- * @property string $day
+ * @property string $day the day it is held on
+ * @property string|null $moved_from the day of the pattern, where it was moved
  * @property Carbon $starts_at
  * @property Carbon $ends_at
  * @property SessionState $state

@@ -22,6 +22,7 @@
     @endcan
 @endif
 @error('reason')<p class="fault" role="alert">{{ $message }}</p>@enderror
+@foreach (['move_day', 'move_start', 'move_end'] as $f)@error($f)<p class="fault" role="alert">{{ $message }}</p>@enderror @endforeach
 @error('session')<p class="fault" role="alert">{{ $message }}</p>@enderror
 @foreach ($status->snags() as $snag)
     @if ($loop->first)<ul class="legend" aria-label="Snags">@endif
@@ -51,7 +52,9 @@
                     <li id="day-{{ $session->day }}" @class(['is-lost' => in_array($state, ['lost', 'cancelled'], true), 'is-chosen' => $day === $session->day]) @if ($day === $session->day) aria-current="date" @endif>
                         @if (in_array($state, ['lost', 'cancelled'], true))<svg width="14" height="14" aria-hidden="true"><rect x="1" y="1" width="12" height="12" fill="url(#hatch)"/></svg>@else<x-shape :is="(string) $state" :label="(string) $state"/>@endif
                         <span>{{ (new LocalDate($core->day))->short() }}</span><span>{{ $zone->clock($core->start) }}–{{ $zone->clock($core->end) }}</span><span>@if ($state === 'lost')lost: {{ $session->reason }}@elseif ($state === 'cancelled')cancelled: {{ $session->reason }} @if ($mayChange && ! $isPast)<form class="d-inline" method="post" action="{{ route('session.restore', [$section, $series, $session]) }}">@csrf @method('delete')<button class="btn btn-plain py-0">Hold it after all</button></form>@endif
-                        @elseif ($mayChange && $core->start > $now)<details class="cancel"><summary aria-label="Cancel the session of {{ (new LocalDate($core->day))->short() }}">Cancel…</summary><form method="post" action="{{ route('session.cancel', [$section, $series, $session]) }}">@csrf<input class="form-control" name="reason" maxlength="160" aria-label="Why it is cancelled" placeholder="Why? Students read it"><button class="btn btn-side">Cancel this session</button></form></details>@endif</span></li>
+                        @else<span class="moved">{{ $session->moved_from ? 'moved from '.LocalDate::parse($session->moved_from)->short() : '' }}</span>@if ($mayChange && $core->start > $now)<details class="cancel"><summary aria-label="Change the session of {{ (new LocalDate($core->day))->short() }}">Change…</summary>
+                            <form method="post" action="{{ route('session.move', [$section, $series, $session]) }}">@csrf @method('put')<input class="form-control" type="date" name="move_day" value="{{ $session->day }}" min="{{ $term->first->iso() }}" max="{{ $term->last->iso() }}" aria-label="Day"><input class="form-control time" name="move_start" value="{{ $zone->clock($core->start) }}" aria-label="Starts at"><input class="form-control time" name="move_end" value="{{ $zone->clock($core->end) }}" aria-label="Ends at"><button class="btn btn-side">Move this one</button></form>
+                            <form method="post" action="{{ route('session.cancel', [$section, $series, $session]) }}">@csrf<input class="form-control" name="reason" maxlength="160" aria-label="Why it is cancelled" placeholder="Why? Students read it"><button class="btn btn-side">Cancel this one</button></form></details>@endif @endif</span></li>
                 @endforeach
             </ul>
         </section>
