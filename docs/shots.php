@@ -4,7 +4,7 @@
 return [
     'every-section' => ['/', 'A-01', '1280x800', false, 'tr.row-s:nth-child(9) input;tr.row-s:nth-child(13) input'],
     'every-section-dark' => ['/', 'A-01', '1280x800', true, ''],
-    'section-editor' => ['/sections/8HIS', 'A-01', '1280x800', false, "a[href*='edit=']:not([href*=new])"],
+    'section-editor' => ['/sections/8HIS', 'A-01', '1280x800', false, "a[href*='change=']:not([href*=new])"],
     'section' => ['/sections/8MAR', 'A-01', '1280x800', false, ''],
     'publish-plan' => ['/publishing', 'A-01', '1280x800', false, "button[data-section='9MAT-B']"],
     'timetable-week' => ['/timetable?week=7', 'A-01', '1280x800', false, ''],

@@ -42,7 +42,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/me', MeController::class)->name('me');
 
     // The door: for whoever is signed in; who gets in is its own answer.
-    Route::get('/join', [DoorController::class, 'code'])->name('join');
+    Route::get('/join', [DoorController::class, 'ask'])->name('join');
     Route::post('/join', [DoorController::class, 'find'])->middleware('throttle:code')->name('join.find');
     Route::get('/join/{secret}', [DoorController::class, 'show'])->where('secret', LinkSecret::PATTERN)->middleware('throttle:door')->name('door');
     Route::post('/join/{secret}', [DoorController::class, 'enter'])->where('secret', LinkSecret::PATTERN)->middleware('throttle:door')->name('door.enter');

@@ -66,6 +66,19 @@ test('for all sections at once: links, rosters, publishing', function () {
     expect($b->text('.route'))->toContain('all linked')->toContain('all registered')->toContain('all published');
 });
 
+test('one session is cancelled on the section page, and the student reads why at the door; then it is held after all', function () {
+    $copy = RunningCopy::shared();
+    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/sections/8MAR');
+    $b->press('Change the session of Thu 11 Feb')->fill('reason', '')->script("document.querySelector('details[open] [name=reason]').value = 'the boat is late'");
+    $b->click('details[open] form:last-child button')->see('cancelled: the boat is late');
+    $b->fresh($copy->url())->signInAsDemo('S-8-001')->size(390, 844)->open('/me')->see('cancelled')->click('.clock summary')->script("document.querySelector('.drop [name=date]').value = '2027-02-11'");
+    $b->fill('time', '8:55')->press('Set')->see('Cancelled: the boat is late');
+    $link = (string) Nomada\App\Models\Joining\JoinLink::query()->inForce()->whereRelation('person', 'sourced_id', 'S-8-001')->whereRelation('series.section', 'sourced_id', '8MAR')->firstOrFail()->address();
+    $b->open($link)->see('No class today')->see('Because: the boat is late.')->see('Thu 18 Feb')->click('.clock summary')->script("document.querySelector('.drop [name=date]').value = '2027-02-09'");
+    $b->fill('time', '8:52')->press('Set')->fresh($copy->url())->signInAsDemo('A-01')->size(1280, 800)->open('/sections/8MAR')->press('Hold it after all')->see('The session is held after all.');
+    expect($b->text('#day-2027-02-11'))->not->toContain('cancelled');
+});
+
 test('a clash is followed to its way out: a free time is taken, and the clash is gone', function () {
     $copy = RunningCopy::shared();
     $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/timetable/clashes');
@@ -108,7 +121,8 @@ test('axe finds nothing, in light and dark, nothing is wider than its window, an
         expect($b->accessibilityFaults())->toBe([], "$page, ".($dark ? 'dark' : 'light'))->and($b->scrollsSideways())->toBeFalse($page)->and(array_filter($b->troubles(), fn (string $t): bool => ! str_contains($t, '/nowhere')))->toBe([], $page);
     }
 })->with([
-    ['/', 'A-01', [1280, 800]], ['/sections/8MAR', 'A-01', [1280, 800]], ['/sections/10STA?edit=new', 'A-01', [1280, 800]], ['/publishing?show=all', 'A-01', [1280, 800]], ['/publishing/runs', 'A-01', [1280, 800]],
+    ['/', 'A-01', [1280, 800]], ['/sections/8MAR', 'A-01', [1280, 800]], ['/sections/10STA?change=new', 'A-01', [1280, 800]], ['/publishing?show=all', 'A-01', [1280, 800]], ['/publishing/runs', 'A-01', [1280, 800]],
     ['/timetable/clashes', 'A-01', [1280, 800]], ['/term', 'A-01', [1280, 800]], ['/term/import', 'A-01', [1280, 800]], ['/timetable?week=7', 'A-01', [1280, 800]], ['/joining', 'A-01', [1280, 800]], ['/registration', 'A-01', [1280, 800]], ['/today', 'A-01', [1280, 800]], ['/records', 'A-01', [1280, 800]], ['/people/S-8-001', 'A-01', [1280, 800]],
+    ['/', 'T-02', [390, 844]], ['/today', 'T-02', [390, 844]], ['/sections/8MAR', 'T-02', [390, 844]], ['/timetable', 'T-02', [390, 844]], ['/publishing?show=all', 'T-02', [390, 844]],
     ['/me', 'S-8-001', [390, 844]], ['/join', 'S-8-001', [390, 844]], ['/sign-in', '', [1280, 800]], ['/nowhere', 'A-01', [390, 844]],
 ]);

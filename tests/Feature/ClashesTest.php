@@ -59,7 +59,7 @@ test('free times are those at which nobody is elsewhere, best first', function (
     // Ten Thursdays are to come; Teo's Marine Science ends at 10:47.
     expect($free[0])->toMatchArray(['section' => 'STA', 'time' => 'Thu 10:50–11:35', 'shift_days' => 0, 'clear' => 9, 'sessions' => 9, 'student_clashes' => 0])
         ->and(Artisan::call('nomada:free-times', ['--section' => ['STA'], '--from' => 'soon']))->toBe(1);
-    $this->as('A-1')->get('/sections/STA?edit='.$this->section('STA')->series()->value('id'))->assertSee('Free times')->assertSee('Take Thu 10:50–11:35');
+    $this->as('A-1')->get('/sections/STA?change='.$this->section('STA')->series()->value('id'))->assertSee('Free times')->assertSee('Take Thu 10:50–11:35');
 });
 
 test('observers are in nobody\'s way', function () {

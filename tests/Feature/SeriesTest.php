@@ -100,7 +100,7 @@ test('every pattern of the editor is planned and can be edited again', function 
     $series = $this->section('STA')->series()->firstOrFail();
 
     expect($series->sessions()->where('state', 'planned')->pluck('day')->all())->toBe($days);
-    $this->get("/sections/STA?edit={$series->id}")->assertOk()->assertSee($shown, false);
+    $this->get("/sections/STA?change={$series->id}")->assertOk()->assertSee($shown, false);
 })->with([
     [['kind' => 'every-days', 'every_days' => 30], ['2027-02-10', '2027-03-12'], 'name="every_days" inputmode="numeric" aria-label="Days" value="30"'],
     [['kind' => 'month-weekday', 'month_nth' => '-1', 'month_weekday' => 3], ['2027-02-24'], '<option value="-1" selected'],

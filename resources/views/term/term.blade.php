@@ -24,7 +24,7 @@
         @forelse ($term->closures as $closure)
             @php $l = $lost->get($closure->reason); $first = LocalDate::parse($closure->starts_on); $last = LocalDate::parse($closure->ends_on); @endphp
             <p class="mb-2"><b>{{ $closure->reason }}</b><br>{{ $first->short() }}{{ $last->day > $first->day ? ' to '.$last->short() : '' }} <span class="quiet">· {{ $l ? Words::count((int) $l->sessions, 'session').' of '.Words::count((int) $l->sections, 'section').' lost' : 'no session lost' }}</span>
-                @can('coordinate')<form class="d-inline" method="post" action="{{ route('closures.destroy', $closure) }}">@csrf @method('delete')<button class="btn btn-plain py-0" aria-label="Open {{ $closure->reason }} again">Open again</button></form>@endcan</p>
+                @can('coordinate')<form class="d-inline" method="post" action="{{ route('closures.destroy', $closure) }}">@csrf @method('delete')<button class="btn btn-plain py-0">Open again<span class="visually-hidden">: {{ $closure->reason }}</span></button></form>@endcan</p>
         @empty<p class="quiet">No closed day is known. They come with the import, from closures.ics.</p>@endforelse
     </section>
     @can('coordinate')<section class="card-s"><h2>Close days</h2>

@@ -14,7 +14,7 @@
             <td>@foreach ($row->sections as $id => $name)<a href="{{ $base.'/'.rawurlencode($id) }}"><b>{{ $name }}</b></a>{{ $loop->last ? '' : ' and ' }}@endforeach</td>
             <td>{{ $row->dates }} <small>({{ Words::count($row->days, 'day') }})</small></td>
             <td>@can('coordinate')
-                @foreach (array_keys($row->sections) as $i => $id)<a class="me-2 nowrap" href="{{ $base.'/'.rawurlencode($id) }}?edit={{ $row->series[$i] }}">Move {{ $row->sections[$id] }}</a>@endforeach
+                @foreach (array_keys($row->sections) as $i => $id)<a class="me-2 nowrap" href="{{ $base.'/'.rawurlencode($id) }}?change={{ $row->series[$i] }}">Move {{ $row->sections[$id] }}</a>@endforeach
                 @if ($row->reason)<form class="d-inline" method="post" action="{{ route('clashes.reopen') }}">@csrf @method('delete')<input type="hidden" name="key" value="{{ $row->key }}"><button class="btn btn-plain py-0">Count it again</button></form>
                 @else<details class="d-inline-block"><summary class="quiet">Accept…</summary><form class="d-flex gap-2 mt-1" method="post" action="{{ route('clashes.accept') }}">@csrf<input type="hidden" name="key" value="{{ $row->key }}"><input class="form-control" name="reason" maxlength="200" aria-label="Why this clash can stay" placeholder="Why it can stay"><button class="btn btn-side">Accept</button></form></details>@endif
             @endcan</td></tr>

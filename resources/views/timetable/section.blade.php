@@ -10,7 +10,7 @@
 <x-app :title="$section->name()">
 <div class="bar"><h1>{{ $section->name() }}</h1>
     <div class="sum">{{ $row->meets === '' ? 'no timetable yet' : $row->meets.' '.$zone->place() }} · @foreach ($teachers as $t){{ $t->person->shortName() }}{{ $t->role === 'teacher' ? '' : " ($t->role)" }}{{ $loop->last ? '' : ', ' }}@endforeach · {{ Words::count($status->roster, 'student') }}</div>
-    @can('timetable', $section)<div class="end"><a class="btn btn-side" href="{{ route('section', [$section, 'edit' => 'new']) }}">Add a series</a></div>@endcan
+    @can('timetable', $section)<div class="end"><a class="btn btn-side" href="{{ route('section', [$section, 'change' => 'new']) }}">Add a series</a></div>@endcan
 </div>
 <div x-data="board" data-left="{{ $scale['left'] }}" data-week="{{ $scale['week'] }}" data-monday="{{ $scale['monday'] }}">
     <svg class="line mt-2" width="{{ $line->width }}" height="18" role="img" aria-label="Weeks of the term">@foreach ($line->labels() as $label)<text x="{{ $label['x'] }}" y="14">{{ $label['text'] }}</text>@endforeach</svg>
@@ -40,7 +40,7 @@
             <div class="d-flex align-items-baseline gap-3 flex-wrap"><h2>{{ $series->title }}</h2>
                 <span class="quiet">{{ $series->plan()->sentence() }} · {{ Words::count($planned->count(), 'session') }}, {{ Words::minutes($planned->count() * $series->minutes) }}{{ $lost->isEmpty() ? '' : ' · '.$lost->count().' lost' }}</span>
                 @can('timetable', $section)
-                    <a class="ms-auto" href="{{ route('section', [$section, 'edit' => $series->id]) }}">Change</a>
+                    <a class="ms-auto" href="{{ route('section', [$section, 'change' => $series->id]) }}">Change</a>
                 @endcan</div>
             <ul class="sessions">
                 @foreach ($series->sessions as $session)
@@ -59,7 +59,7 @@
             </ul>
         </section>
     @empty
-        <div class="empty"><h2>No sessions yet</h2>This section meets at no time. @can('timetable', $section)<a href="{{ route('section', [$section, 'edit' => 'new']) }}">Add its series</a>, and its sessions follow from it.@endcan</div>
+        <div class="empty"><h2>No sessions yet</h2>This section meets at no time. @can('timetable', $section)<a href="{{ route('section', [$section, 'change' => 'new']) }}">Add its series</a>, and its sessions follow from it.@endcan</div>
     @endforelse
 </div>
 <div>

@@ -17,7 +17,7 @@
 @if ($rows === [])
     <div class="empty"><h2>No session this week</h2>{{ collect($days)->whereNotNull('reason')->pluck('reason')->unique()->implode(', ') ?: 'Nothing is planned.' }}</div>
 @else
-<svg class="grid-week mt-2" width="{{ $left + $width }}" height="{{ $height }}" viewBox="0 0 {{ $left + $width }} {{ $height }}" role="group" aria-label="Week {{ $week }}, by {{ $by }}">
+<div class="wide" tabindex="0" role="region" aria-label="The week"><svg class="grid-week mt-2" width="{{ $left + $width }}" height="{{ $height }}" viewBox="0 0 {{ $left + $width }} {{ $height }}" role="group" aria-label="Week {{ $week }}, by {{ $by }}">
     @foreach ($days as $day)
         @if ($day['reason'] !== null)
             <rect class="shut" x="{{ $left + $day['x'] }}" y="{{ $top }}" width="{{ $day['width'] - 6 }}" height="{{ $height - $top - 8 }}"/><text class="tick" x="{{ $left + $day['x'] }}" y="16">{{ $day['date']->parts()[2] }}</text><title>{{ $day['date']->short() }}: {{ $day['reason'] }}</title>
@@ -34,11 +34,11 @@
         <text class="who" x="0" y="{{ $y + 28 }}">{{ Str::limit($name, 17) }}</text>
         @foreach ($row['blocks'] as $b)
             @php $bx = round($left + $b['x'], 1); $by_ = $y + $b['lane'] * WeekPage::ROW + 4; $h = WeekPage::ROW - 8; $cx = round($bx + $b['width'] / 2 + 4, 1); $cy = $by_ + $h / 2; @endphp
-            <a href="{{ $base }}/{{ rawurlencode($b['section']) }}?day={{ $b['day'] }}"{!! $b['past'] ? ' class="is-past"' : '' !!}><title>{{ $b['name'] }}, {{ $b['times'] }}</title><rect class="block" x="{{ $bx }}" y="{{ $by_ }}" width="{{ $b['width'] }}" height="{{ $h }}" rx="2"/><rect class="edge" x="{{ $bx }}" y="{{ $by_ }}" width="3" height="{{ $h }}"/><text class="code" x="{{ $cx }}" y="{{ $cy }}" transform="rotate(-90 {{ $cx }} {{ $cy }})" text-anchor="middle">{{ mb_substr($b['code'], 0, 6) }}</text></a>
+            <a href="{{ $base }}/{{ rawurlencode($b['section']) }}?day={{ $b['day'] }}"{!! $b['past'] ? ' class="is-past"' : '' !!}><title>{{ $b['name'] }}, {{ $b['times'] }}</title><rect class="block" x="{{ $bx }}" y="{{ $by_ }}" width="{{ $b['width'] }}" height="{{ $h }}" rx="2"/><rect class="edge" x="{{ $bx }}" y="{{ $by_ }}" width="3" height="{{ $h }}"/><text class="short" x="{{ $cx }}" y="{{ $cy }}" transform="rotate(-90 {{ $cx }} {{ $cy }})" text-anchor="middle">{{ mb_substr($b['code'], 0, 6) }}</text></a>
         @endforeach
         @php $y += WeekPage::ROW * $row['lanes']; @endphp
     @endforeach
     <line class="row-line" x1="0" x2="{{ $left + $width }}" y1="{{ $y }}" y2="{{ $y }}"/>
-</svg>
+</svg></div>
 @endif
 </x-app>

@@ -16,7 +16,7 @@ use Nomada\Core\Joining\DoorReply;
 final class DoorController extends Controller
 {
     /** Where a join code is typed. */
-    public function code(): View
+    public function ask(): View
     {
         return view('joining.code');
     }

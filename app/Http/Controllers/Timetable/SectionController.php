@@ -15,7 +15,7 @@ final class SectionController extends Controller
     public function __invoke(Request $request, Section $section, SectionPage $page): View
     {
         $this->authorize('view', $section);
-        $edit = (string) $request->query('edit', '');
+        $edit = (string) $request->query('change', '');
 
         return view('timetable.section', $page->data($section, $this->person($request), $edit, (string) $request->query('day', '')));
     }

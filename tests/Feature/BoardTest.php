@@ -1,0 +1,79 @@
+<?php
+
+use Illuminate\Support\Facades\Artisan;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\Clock;
+use Nomada\App\View\Timetable\BoardQuery;
+use Nomada\App\View\Timetable\BoardRow;
+use Tests\Support\SmallSchool;
+
+/** @return array<string, BoardRow> by section */
+function boardRows($test): array
+{
+    app()->forgetScopedInstances();
+    $rows = app(BoardQuery::class)->rows(Term::query()->with(['school', 'closures'])->firstOrFail(), Nomada\App\Models\Term\Person::query()->where('sourced_id', 'A-1')->firstOrFail());
+
+    return array_column(array_map(fn (BoardRow $r): array => [$r->sourcedId, $r], $rows), 1, 0);
+}
+
+test('a row says when a section meets, who teaches it, and how far it has come', function () {
+    $this->school();
+    $row = boardRows($this)['MAR'];
+
+    expect($row->name)->toBe('Y8 Marine Science')->and($row->meets)->toBe('Tue Thu 10:00–10:47')->and($row->teacher)->toBe('N. Haddad')->and($row->sessions)->toBe(25)
+        ->and($row->status->roster)->toBe(3)->and($row->status->registered)->toBe(0)->and(array_map(count(...), $row->days))->toBe(['past' => 8, 'planned' => 17]);
+});
+
+test('stops turn from planned to published to changed, week by week', function () {
+    $this->standins();
+    $this->school();
+    Artisan::call('nomada:links', ['--section' => ['MAR']]);
+    Artisan::call('nomada:publish', ['--section' => ['MAR']]);
+    expect(array_map(count(...), boardRows($this)['MAR']->days))->toBe(['past' => 8, 'published' => 17]);
+
+    $series = $this->section('MAR')->series()->firstOrFail();
+    $session = $series->sessions()->where('day', '2027-02-25')->value('id');
+    $this->as('A-1')->put("/sections/MAR/series/{$series->id}/sessions/$session", ['move_day' => '2027-02-26', 'move_start' => '10', 'move_end' => '10:47'])->assertSessionHasNoErrors();
+    $days = boardRows($this)['MAR']->days;
+
+    // Only the week of the moved session says something else now: Tuesday 23 and Friday 26 February.
+    expect(array_map(count(...), $days))->toBe(['past' => 8, 'published' => 15, 'changed' => 2]);
+});
+
+test('a session of today is past once it has ended, not before', function () {
+    $this->school();
+    foreach (['2027-02-09T10:46:00+01:00' => 8, '2027-02-09T10:47:00+01:00' => 9] as $at => $past) {
+        app(Clock::class)->set(strtotime($at));
+        expect(boardRows($this)['MAR']->days['past'])->toHaveCount($past);
+    }
+});
+
+test('who has left counts on the roster no more', function () {
+    $this->school();
+    app(Clock::class)->set(strtotime('2027-02-20T12:00:00+01:00'));
+    expect(boardRows($this)['MAR']->status->roster)->toBe(3);
+    app(Clock::class)->set(strtotime('2027-02-21T12:00:00+01:00'));
+    expect(boardRows($this)['MAR']->status->roster)->toBe(2);
+});
+
+test('years stand in their order, and filters leave what they name', function () {
+    $files = SmallSchool::files();
+    $this->school(['classes.csv' => str_replace('STA,,Statistics,08', 'STA,,Statistics,10', $files['classes.csv'])]);
+    $page = (string) $this->as('A-1')->get('/')->getContent();
+    expect(strpos($page, 'Year 7 ·'))->toBeLessThan(strpos($page, 'Year 8 ·'))->and(strpos($page, 'Year 8 ·'))->toBeLessThan(strpos($page, 'Year 10 ·'));
+
+    $this->get('/?year=8')->assertSee('Y8 Marine Science')->assertDontSee('Y7 Spanish');
+    $this->get('/?show=snags')->assertSee('Y10 Statistics')->assertSee('No timetable yet')->assertDontSee('Y8 Marine Science');
+    $this->get('/?show=unpublished&year=7')->assertSee('Y7 Spanish')->assertDontSee('Y10 Statistics');
+    $this->get('/?year=99')->assertSee('No section here');
+});
+
+test('before a school is imported, the coordinator is shown where to begin', function () {
+    $this->school();
+    $person = Nomada\App\Models\Term\Person::query()->where('sourced_id', 'A-1')->firstOrFail();
+    Term::query()->delete();
+    app()->forgetScopedInstances();
+
+    $this->actingAs($person)->get('/')->assertRedirect('/term/import');
+    $this->get('/term/import')->assertOk()->assertSee('import a school');
+});

@@ -1,0 +1,61 @@
+<?php
+
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Support\InventedSchool;
+
+test('a section that nobody knows is named, and nothing is done', function (string $command) {
+    $this->school();
+    expect(Artisan::call($command, ['--section' => ['MAR', 'NOPE']]))->toBe(1)->and(Artisan::output())->toContain('NOPE')->and(DB::table('join_links')->count() + DB::table('registrations')->count() + DB::table('runs')->count())->toBe(0);
+})->with(['nomada:links', 'nomada:register', 'nomada:publish', 'nomada:calendar', 'nomada:sessions', 'nomada:clashes', 'nomada:free-times']);
+
+test('before a school is imported, a command says what to do first', function () {
+    expect(Artisan::call('nomada:links'))->toBe(1)->and(Artisan::output())->toContain('nomada:import');
+});
+
+test('a path that is not there is a fault in both forms', function () {
+    expect(Artisan::call('nomada:import', ['path' => '/nowhere', '--json' => true]))->toBe(2)->and(json_decode(Artisan::output(), true)['faults'][0]['expected'])->toContain('There is no folder or zip')
+        ->and(Artisan::call('nomada:import', ['path' => '/nowhere']))->toBe(2)->and(Artisan::output())->toContain('There is no folder or zip');
+    $empty = sys_get_temp_dir().'/empty-'.bin2hex(random_bytes(4));
+    mkdir($empty);
+    expect(Artisan::call('nomada:import', ['path' => $empty]))->toBe(2)->and(Artisan::output())->toContain('None of the expected files');
+});
+
+test('the demo is loaded once, by the ordinary import, and never where this is no demo', function () {
+    expect(Artisan::call('nomada:demo', ['--fresh' => true]))->toBe(0)->and(DB::table('sections')->count())->toBe(24)->and(DB::table('people')->where('role', 'student')->count())->toBe(180);
+    DB::table('sections')->where('sourced_id', '8MAR')->update(['title' => 'Changed']);
+    expect(Artisan::call('nomada:demo', ['--if-empty' => true]))->toBe(0)->and(DB::table('sections')->where('title', 'Changed')->count())->toBe(1);
+    config(['nomada.demo' => false]);
+    expect(Artisan::call('nomada:demo'))->toBe(1)->and(Artisan::call('nomada:demo', ['--if-empty' => true]))->toBe(0);
+});
+
+test('an invented school is the same for the same seed, another for another, and free of faults', function () {
+    $made = function (int $seed): array {
+        $folder = sys_get_temp_dir().'/made-'.bin2hex(random_bytes(5));
+        Artisan::call('nomada:make-school', ['--sections' => 40, '--students' => 90, '--seed' => $seed, '--to' => $folder]);
+
+        return array_map(file_get_contents(...), array_combine(array_map(basename(...), glob("$folder/*") ?: []), glob("$folder/*") ?: []));
+    };
+    [$a, $b, $c] = [$made(7), $made(7), $made(8)];
+    $data = Nomada\Core\Interchange\SchoolReader::read($a);
+
+    expect($b)->toBe($a)->and($c)->not->toBe($a)->and($data->faults)->toBe([])->and($data->counts())->toMatchArray(['sections' => 40, 'series' => 80])
+        ->and(Artisan::call('nomada:make-school', ['--sections' => 0]))->toBe(1);
+    expect(InventedSchool::write(sys_get_temp_dir().'/made-'.bin2hex(random_bytes(5)), 30, 60, 1))->toMatchArray(['sections' => 30, 'enrolments' => 330]);
+});
+
+test('links are listed as they stand, in both forms', function () {
+    $this->standins();
+    $this->school();
+    Artisan::call('nomada:links', ['--json' => true]);
+    $json = json_decode(Artisan::output(), true);
+    Artisan::call('nomada:links');
+
+    expect($json['made'])->toBe(2)->and(array_column($json['links'], 'section'))->toBe(['MAR', 'SPA'])->and(Artisan::output())->toContain('0 links made')->toContain($json['links'][0]['join_code']);
+    Artisan::call('nomada:publish', ['--plan' => true]);
+    expect(Artisan::output())->toContain('MAR')->toContain('add 14, change 0');
+    Artisan::call('nomada:publish');
+    expect(Artisan::output())->toContain('placements done, 0 failed');
+    Artisan::call('nomada:sessions', ['--section' => ['SPA']]);
+    expect(Artisan::output())->toContain('Carnival');
+});
