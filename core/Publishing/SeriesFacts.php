@@ -23,7 +23,6 @@ final readonly class SeriesFacts
         public SeriesPlan $plan,
         public array $sessions,
         public string $link,
-        public string $hostLink,
         public string $joinCode,
         public string $dialIn,
         public string $pin,

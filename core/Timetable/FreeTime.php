@@ -11,7 +11,7 @@ final readonly class FreeTime
 {
     /**
      * @param  int  $shift  days by which every session moves
-     * @param  int  $start  minutes from midnight, on the term's clock
+     * @param  int  $start  minutes from midnight, on the series' clock
      * @param  int  $clear  of $sessions, those in which no teacher is elsewhere; $closed of them fall on closed days
      * @param  int  $students  student-sessions that clash; at most $worst of them, on $worstDay
      * @param  int  $uncomfortable  students for whom it is out of hours

@@ -16,6 +16,8 @@ use Nomada\Core\Term\Zone;
  */
 final readonly class FreeTimes
 {
+    private Zone $zone;
+
     public const STEP = 5;
 
     /** Candidates begin within the school's day. Minutes from midnight. */
@@ -27,9 +29,11 @@ final readonly class FreeTimes
      * @param  array<int, list<array{int, int}>>  $teachers  busy times of the teachers by day number: UTC start and end
      * @param  array<int, list<array{int, int, int}>>  $students  busy times of the students by day number: UTC start, end, and how many of the series' students are in it
      * @param  array<string, int>  $zones  how many students live in each zone
+     * @param  Zone|null  $zone  whose clock the series goes by; the term's where null
      */
-    public function __construct(private Term $term, private array $teachers, private array $students, private array $zones = [])
+    public function __construct(private Term $term, private array $teachers, private array $students, private array $zones = [], ?Zone $zone = null)
     {
+        $this->zone = $zone ?? $term->zone;
     }
 
     /**
@@ -91,7 +95,7 @@ final readonly class FreeTimes
     }
 
     /**
-     * What is busy on each of the days, in minutes of the term's wall clock: teachers first, students with their number.
+     * What is busy on each of the days, in minutes of the series' wall clock: teachers first, students with their number.
      *
      * @param  list<int>  $days
      * @return array<int, array{list<array{int, int}>, list<array{int, int, int}>}|null> null for a closed day
@@ -105,7 +109,7 @@ final readonly class FreeTimes
 
                 continue;
             }
-            $midnight = $this->term->zone->instant($day, 0);
+            $midnight = $this->zone->instant($day, 0);
             $local = fn (int $at): int => intdiv($at - $midnight, 60);
             $out[$day] = [
                 array_map(fn (array $b): array => [$local($b[0]), $local($b[1])], $this->teachers[$day] ?? []),
@@ -159,7 +163,7 @@ final readonly class FreeTimes
             $zone = Zone::named((string) $name);
             // One look a zone at the first and the last day: between them lies at most one change of the clock.
             foreach (array_unique([$days[0], $days[count($days) - 1]]) as $day) {
-                $minute = $zone->wall($this->term->zone->instant($day, $start))[1];
+                $minute = $zone->wall($this->zone->instant($day, $start))[1];
                 $n += $minute < self::COMFORTABLE[0] || $minute > self::COMFORTABLE[1] ? $people : 0;
             }
         }

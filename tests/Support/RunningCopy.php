@@ -46,19 +46,6 @@ final class RunningCopy
         return StandinServer::at("http://127.0.0.1:$this->standinsPort", (string) config('nomada.standins.token'));
     }
 
-    /**
-     * A queue worker of one's own, to be killed at will.
-     *
-     * @return resource
-     */
-    public function worker()
-    {
-        $log = storage_path('logs/test-worker.log');
-        $process = proc_open(['setsid', PHP_BINARY, base_path('artisan'), 'queue:work', '--tries=0', '--sleep=0.1', '--timeout=30'], [['file', '/dev/null', 'r'], ['file', $log, 'a'], ['file', $log, 'a']], $pipes, base_path(), $this->environment() + getenv());
-
-        return $process ?: throw new \RuntimeException('The worker did not start');
-    }
-
     private static function begin(): self
     {
         $self = new self(StandinServer::freePort(), StandinServer::freePort());

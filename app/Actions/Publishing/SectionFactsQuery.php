@@ -55,7 +55,7 @@ final class SectionFactsQuery
         return new SeriesFacts(
             $series->id, $series->uid, $series->title, $series->sequence, (int) $series->changed_at->timestamp, $series->plan(),
             $this->sessions($series, SessionState::Planned),
-            (string) $link?->address(), (string) $this->link($series, LinkKind::Host)?->address(),
+            (string) $link?->address(),
             (string) $link?->join_code, (string) $link?->dial_in, (string) $link?->pin, $this->sessions($series, SessionState::Cancelled),
         );
     }

@@ -42,7 +42,7 @@ final readonly class ChangeSession
     }
 
     /**
-     * @param  int  $start  minutes from midnight on the series' clock
+     * @param  int  $start  minutes from midnight on the school's clock, which is the one that the screen shows
      *
      * @throws Fault where it has begun, the day is closed, past or taken by the series, or the length makes no sense
      */
@@ -60,16 +60,17 @@ final readonly class ChangeSession
             if ($minutes < 1 || $minutes > 720) {
                 throw new Fault('A session ends after it starts, within 12 hours.', 'move_end');
             }
-            $at = Zone::named($session->series->time_zone)->instant($day->day, $start);
+            $at = $term->zone->instant($day->day, $start);
             if ($at <= $this->clock->seconds()) {
                 throw new Fault('That time is past. Choose a later one.', 'move_start');
             }
             $from = $session->moved_from ?? $session->day;
+            $own = Zone::named($session->series->time_zone)->instant(LocalDate::parse($from)->day, $session->series->start_minute);
 
             return [
                 'day' => $day->iso(), 'starts_at' => Carbon::createFromTimestamp($at), 'ends_at' => Carbon::createFromTimestamp($at + 60 * $minutes),
                 // Back where the pattern put it, at its time, it is an exception no more.
-                'moved_from' => $from === $day->iso() && $start === $session->series->start_minute && $minutes === $session->series->minutes ? null : $from,
+                'moved_from' => $from === $day->iso() && $at === $own && $minutes === $session->series->minutes ? null : $from,
             ];
         });
     }

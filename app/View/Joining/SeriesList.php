@@ -32,11 +32,12 @@ final readonly class SeriesList
         $rows = DB::table('series')->join('sections', 'sections.id', '=', 'section_id')->whereIn('section_id', clone $mine)
             ->leftJoin('join_links', fn ($j) => $j->on('join_links.series_id', '=', 'series.id')->where('kind', 'series')->whereNull('retired_at'))
             ->orderByRaw("nullif(regexp_replace(year, '[^0-9]', '', 'g'), '')::int nulls last, sections.title, sections.id, series.title")
-            ->get(['series.id', 'section_id', 'sections.sourced_id', 'sections.year', 'sections.title as section', 'series.title', 'pattern', 'start_minute', 'minutes', 'secret', 'join_code', 'dial_in', 'pin']);
+            ->get(['series.id', 'section_id', 'sections.sourced_id', 'sections.year', 'sections.title as section', 'series.title', 'pattern', 'start_minute', 'minutes', 'time_zone', 'secret', 'join_code', 'dial_in', 'pin']);
         $door = url('/join');
+        $school = $term->calendar()->zone;
 
         return array_values($rows->map(fn (\stdClass $r): SeriesRow => new SeriesRow(
-            $r->sourced_id, ($r->year === '' ? '' : "Y$r->year ").$r->section, $r->title === $r->section ? '' : $r->title, SeriesWords::of($r->pattern, $r->start_minute, $r->minutes),
+            $r->sourced_id, ($r->year === '' ? '' : "Y$r->year ").$r->section, $r->title === $r->section ? '' : $r->title, SeriesWords::of($r->pattern, $r->start_minute, $r->minutes, $r->time_zone, $school),
             $r->secret === null ? null : $door.'/'.Crypt::decryptString($r->secret), $r->join_code === null ? null : JoinCode::show($r->join_code), $r->dial_in, $r->pin,
             (int) ($roster[$r->section_id] ?? 0), (int) ($registered[$r->id] ?? 0),
         ))->all());

@@ -9,6 +9,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
+use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\Door;
 use Nomada\Core\Term\LocalDate;
@@ -33,14 +34,14 @@ final readonly class TodayPage
         $door = new Door;
         $rows = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->join('sections', 'sections.id', '=', 'section_id')
             ->where('term_id', $term->id)->where('day', $date->iso())->whereIn('sections.id', Section::query()->seenBy($for)->select('id'))->orderBy('starts_at')->orderBy('sections.id')
-            ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'state', 'reason', 'sections.title', 'sections.year', 'sections.sourced_id',
-                DB::raw("(select left(p.given_name, 1) || '. ' || p.family_name from enrolments e join people p on p.id = e.person_id where e.section_id = sections.id and e.role = 'teacher' order by e.is_primary desc limit 1) as teacher"),
+            ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'state', 'reason', 'sections.title', 'sections.year', 'sections.sourced_id', 'section_id',
                 DB::raw("(select count(*) from registrations r where r.series_id = series.id and r.state = 'accepted') as registered"),
-                DB::raw("exists (select 1 from join_links l where l.series_id = series.id and l.kind = 'series' and l.retired_at is null) as linked")])
-            ->map(fn (\stdClass $s): array => [
-                'time' => $zone->clock((int) $s->starts), 'end' => $zone->clock((int) $s->ends), 'name' => ($s->year === '' ? '' : "Y$s->year ").$s->title, 'id' => $s->sourced_id, 'teacher' => $s->teacher ?? '',
-                'registered' => (int) $s->registered, 'doors' => $this->doors($s, $now, $door, $zone), 'isOver' => (int) $s->ends <= $now,
-            ])->all();
+                DB::raw("exists (select 1 from join_links l where l.series_id = series.id and l.kind = 'series' and l.retired_at is null) as linked")]);
+        $teachers = Teachers::of(array_values(array_map(intval(...), $rows->pluck('section_id')->all())));
+        $rows = $rows->map(fn (\stdClass $s): array => [
+            'time' => $zone->clock((int) $s->starts), 'end' => $zone->clock((int) $s->ends), 'name' => ($s->year === '' ? '' : "Y$s->year ").$s->title, 'id' => $s->sourced_id, 'teacher' => $teachers[$s->section_id] ?? '',
+            'registered' => (int) $s->registered, 'doors' => $this->doors($s, $now, $door, $zone), 'isOver' => (int) $s->ends <= $now,
+        ])->all();
 
         return ['date' => $date, 'rows' => $rows, 'zone' => $zone, 'isToday' => $date->day === $zone->dateAt($now)->day, 'closed' => $term->calendar()->closedBecause($date->day), 'term' => $term];
     }

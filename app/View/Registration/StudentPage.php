@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\StandinAddress;
+use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Joining\Door;
 use Nomada\Core\Joining\LinkKind;
 
@@ -53,17 +54,17 @@ final readonly class StudentPage
         $opensBefore = 60 * (new Door)->opensBefore;
         $rows = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->join('sections', 'sections.id', '=', 'section_id')->whereIn('sections.id', $sections)
             ->whereRaw('ends_at > to_timestamp(?)', [$now])->where('state', '!=', 'lost')->orderBy('starts_at')->limit($most)
-            ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'state', 'reason', 'series_id', 'sections.title', 'sections.year',
-                DB::raw("(select left(p.given_name, 1) || '. ' || p.family_name from enrolments e join people p on p.id = e.person_id where e.section_id = sections.id and e.role = 'teacher' order by e.is_primary desc limit 1) as teacher")]);
+            ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'state', 'reason', 'series_id', 'sections.title', 'sections.year', 'section_id']);
+        $teachers = Teachers::of(array_values(array_map(intval(...), $rows->pluck('section_id')->all())));
 
-        return array_values($rows->map(function (\stdClass $r) use ($own, $school, $now, $opensBefore): array {
+        return array_values($rows->map(function (\stdClass $r) use ($own, $school, $now, $opensBefore, $teachers): array {
             $starts = (int) $r->starts;
             $ends = (int) $r->ends;
             $differs = $own->offsetAt($starts) !== $school->offsetAt($starts);
 
             return [
                 'day' => $own->dateAt($starts)->short(), 'time' => $own->clock($starts), 'end' => $own->clock($ends), 'school' => $differs ? $school->clock($starts).' '.$school->place() : null,
-                'name' => ($r->year === '' ? '' : "Y$r->year ").$r->title, 'teacher' => (string) $r->teacher, 'series' => (int) $r->series_id, 'state' => $r->state, 'reason' => $r->reason,
+                'name' => ($r->year === '' ? '' : "Y$r->year ").$r->title, 'teacher' => $teachers[$r->section_id] ?? '', 'series' => (int) $r->series_id, 'state' => $r->state, 'reason' => $r->reason,
                 'starts' => $starts, 'ends' => $ends, 'doors' => $starts - $opensBefore, 'isOpen' => $now >= $starts - $opensBefore,
             ];
         })->all());

@@ -32,8 +32,8 @@ final readonly class BoardQuery
         $teachers = Teachers::of($ids);
         $meets = [];
         $series = [];
-        foreach (DB::table('series')->whereIn('section_id', $ids)->orderBy('starts_on')->orderBy('id')->get(['section_id', 'pattern', 'start_minute', 'minutes']) as $one) {
-            $meets[$one->section_id][] = SeriesWords::of($one->pattern, $one->start_minute, $one->minutes);
+        foreach (DB::table('series')->whereIn('section_id', $ids)->orderBy('starts_on')->orderBy('id')->get(['section_id', 'pattern', 'start_minute', 'minutes', 'time_zone']) as $one) {
+            $meets[$one->section_id][] = SeriesWords::of($one->pattern, $one->start_minute, $one->minutes, $one->time_zone, $term->calendar()->zone);
             $series[$one->section_id] = ($series[$one->section_id] ?? 0) + 1;
         }
         $clashes = $this->clashes->bySection($ids);

@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\FreeTime;
 use Nomada\Core\Timetable\FreeTimes;
 
@@ -72,6 +73,6 @@ final readonly class FreeTimesQuery
         }
         $zones = DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->where('section_id', $section)->where('enrolments.role', 'student')->groupBy('time_zone')->pluck(DB::raw('count(*) as n'), 'time_zone')->map(fn (mixed $n): int => (int) $n)->all();
 
-        return new FreeTimes($series->section->term->calendar(), $teachers, $students, $zones);
+        return new FreeTimes($series->section->term->calendar(), $teachers, $students, $zones, Zone::named($series->time_zone));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable;
 
+use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\TypedTime;
 
@@ -13,11 +14,11 @@ final class SeriesWords
     /** @var array<string, string> */
     private static array $known = [];
 
-    /** "Tue Thu 11:15–12:00" */
-    public static function of(string $pattern, int $startMinute, int $minutes): string
+    /** "Tue Thu 11:15–12:00"; where the series goes by another clock than the school's, its place is named: "Mon 10:00–10:45 Casablanca". */
+    public static function of(string $pattern, int $startMinute, int $minutes, string $zone, Zone $school): string
     {
         self::$known[$pattern] ??= Patterns::from((array) json_decode($pattern, true))->sentence();
 
-        return self::$known[$pattern].' '.TypedTime::format($startMinute).'–'.TypedTime::format($startMinute + $minutes);
+        return self::$known[$pattern].' '.TypedTime::format($startMinute).'–'.TypedTime::format($startMinute + $minutes).($zone === $school->name ? '' : ' '.Zone::named($zone)->place());
     }
 }

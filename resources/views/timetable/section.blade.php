@@ -9,7 +9,7 @@
 @endphp
 <x-app :title="$section->name()">
 <div class="bar"><h1>{{ $section->name() }}</h1>
-    <div class="sum">{{ $row->meets === '' ? 'no timetable yet' : $row->meets.' '.$zone->place() }} · @foreach ($teachers as $t){{ $t->person->shortName() }}{{ $t->role === 'teacher' ? '' : " ($t->role)" }}{{ $loop->last ? '' : ', ' }}@endforeach · {{ Words::count($status->roster, 'student') }}</div>
+    <div class="sum">{{ $row->meets === '' ? 'no timetable yet' : $row->meets.($section->series->every(fn ($s) => $s->time_zone === $zone->name) ? ' '.$zone->place() : '') }} · @foreach ($teachers as $t){{ $t->person->shortName() }}{{ $t->role === 'teacher' ? '' : " ($t->role)" }}{{ $loop->last ? '' : ', ' }}@endforeach · {{ Words::count($status->roster, 'student') }}</div>
     @can('timetable', $section)<div class="end"><a class="btn btn-side" href="{{ route('section', [$section, 'change' => 'new']) }}">Add a series</a></div>@endcan
 </div>
 <div x-data="board" data-left="{{ $scale['left'] }}" data-week="{{ $scale['week'] }}" data-monday="{{ $scale['monday'] }}">
@@ -38,7 +38,7 @@
         @endphp
         <section class="card-s">
             <div class="d-flex align-items-baseline gap-3 flex-wrap"><h2>{{ $series->title }}</h2>
-                <span class="quiet">{{ $series->plan()->sentence() }} · {{ Words::count($planned->count(), 'session') }}, {{ Words::minutes($planned->count() * $series->minutes) }}{{ $lost->isEmpty() ? '' : ' · '.$lost->count().' lost' }}</span>
+                <span class="quiet">{{ $series->plan()->sentence() }}{{ $series->time_zone === $zone->name ? '' : ' '.$series->plan()->zone->place() }} · {{ Words::count($planned->count(), 'session') }}, {{ Words::minutes($planned->count() * $series->minutes) }}{{ $lost->isEmpty() ? '' : ' · '.$lost->count().' lost' }}</span>
                 @can('timetable', $section)
                     <a class="ms-auto" href="{{ route('section', [$section, 'change' => $series->id]) }}">Change</a>
                 @endcan</div>

@@ -18,7 +18,7 @@ use Tests\Core\Scenario;
 function facts(SeriesPlan $plan, string $link = 'https://x.example/join/series', array $own = ['S-1' => 'one', 'S-2' => 'two'], int $sequence = 0): SectionFacts
 {
     $planned = array_values(array_filter($plan->sessions(Scenario::term()), fn (PlannedSession $s): bool => $s->state === SessionState::Planned));
-    $series = new SeriesFacts(7, 'uid-7', 'Marine Science', $sequence, 1_800_000_000, $plan, $planned, $link, "$link-host", 'BCDFHJKMNP', '+34 555', '123');
+    $series = new SeriesFacts(7, 'uid-7', 'Marine Science', $sequence, 1_800_000_000, $plan, $planned, $link, 'BCDFHJKMNP', '+34 555', '123');
     $readers = array_map(fn (string $id, string $secret): Reader => new Reader($id, "Name $id", 'student', [7 => "https://x.example/join/$secret"]), array_keys($own), $own);
 
     return new SectionFacts('8MAR', 'Y8 Marine Science', 'N. Haddad', Scenario::term(), new Door, [$series], [new Reader('T-2', 'Nadir Haddad', 'teacher', [7 => "$link-host"]), ...$readers], 'https://x.example/join');
