@@ -6,9 +6,10 @@ namespace Nomada\Bench;
 
 use Nomada\Core\Timetable\Clash;
 use Nomada\Core\Timetable\Clashes as Search;
+use Nomada\Core\Timetable\HostAccount;
 
 /**
- * All clashes of teachers and students over the term of the large invented school (600 sections, 9,000 students), in core/ and as
+ * All clashes of teachers, students and host accounts over the term of the large invented school (600 sections, 9,000 students), in core/ and as
  * a range-overlap join that PostgreSQL answers over the same rows with the indexes that help it. Both must find the same pairs.
  */
 final class Clashes
@@ -16,7 +17,11 @@ final class Clashes
     public function run(): bool
     {
         $school = new LargeSchool;
-        $meetings = $school->meetings();
+        $meetings = $school->meetings(240);
+        $accounts = [];
+        for ($id = 1; $id <= 240; $id++) {
+            $accounts[$id] = new HostAccount($id, "Host $id", 1000, 720);
+        }
         $rosters = $school->rosters();
         $school->fill($meetings, $rosters);
         $ours = $peer = [];
@@ -26,7 +31,7 @@ final class Clashes
             memory_reset_peak_usage();
             $before = memory_get_usage();
             $at = hrtime(true);
-            $found = (new Search($meetings, $rosters))->find();
+            $found = (new Search($meetings, $rosters, $accounts))->find();
             $ours[] = (hrtime(true) - $at) / 1e6;
             $memory = max($memory, memory_get_peak_usage() - $before);
             $at = hrtime(true);

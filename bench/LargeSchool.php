@@ -39,8 +39,11 @@ final class LargeSchool
             fn (array $c): Closure => new Closure(LocalDate::parse($c['first']), LocalDate::parse($c['last']), $c['reason']), $this->data->closures ?? []));
     }
 
-    /** @return list<Meeting> */
-    public function meetings(): array
+    /**
+     * @param  int  $accounts  over how many host accounts the series are dealt out, without regard to their times; 0 for none
+     * @return list<Meeting>
+     */
+    public function meetings(int $accounts = 0): array
     {
         $sections = array_flip(array_keys($this->data->sections));
         $out = [];
@@ -52,7 +55,7 @@ final class LargeSchool
                     $sessions[] = [$s->day, $s->start, $s->end];
                 }
             }
-            $out[] = new Meeting($i + 1, $sections[$series['section']], $sessions, $plan->startMinute, $plan->startMinute + $plan->minutes);
+            $out[] = new Meeting($i + 1, $sections[$series['section']], $sessions, $plan->startMinute, $plan->startMinute + $plan->minutes, null, $accounts === 0 ? null : $i % $accounts + 1);
         }
 
         return $out;
@@ -85,11 +88,11 @@ final class LargeSchool
         }
         $get = fn (string $name, string $default): string => getenv($name) ?: ($env[$name] ?? $default);
         $this->pdo = new PDO(sprintf('pgsql:host=%s;port=%s;dbname=postgres', $get('DB_HOST', '127.0.0.1'), $get('DB_PORT', '54330')), $get('DB_USERNAME', 'nomada'), $get('DB_PASSWORD', ''), [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
-        $this->pdo->exec('create temp table s (series int, section int, span int8range); create temp table e (section int, person int, teacher boolean)');
+        $this->pdo->exec('create temp table s (series int, section int, account int, span int8range); create temp table e (section int, person int, teacher boolean)');
         $rows = [];
         foreach ($meetings as $m) {
             foreach ($m->sessions as [, $start, $end]) {
-                $rows[] = "$m->series\t$m->section\t[$start,$end)";
+                $rows[] = "$m->series\t$m->section\t".($m->account ?? '\\N')."\t[$start,$end)";
             }
         }
         $this->pdo->pgsqlCopyFromArray('s', $rows);
@@ -100,7 +103,7 @@ final class LargeSchool
             }
         }
         $this->pdo->pgsqlCopyFromArray('e', $rows);
-        $this->pdo->exec('create index on s using gist (span); create index on s (section); create index on e (person, teacher); create index on e (section); analyze s; analyze e');
+        $this->pdo->exec('create index on s using gist (span); create index on s (section); create index on s (account); create index on e (person, teacher); create index on e (section); analyze s; analyze e');
     }
 
     /**
@@ -113,7 +116,9 @@ final class LargeSchool
         $found = $this->pdo->query("
             with pairs as (select distinct least(a.section, b.section) as a, greatest(a.section, b.section) as b, a.teacher from e a join e b on a.person = b.person and a.teacher = b.teacher and a.section <= b.section)
             select distinct case when p.teacher then 'teacher ' else 'students ' end || least(x.series, y.series) || ' ' || greatest(x.series, y.series)
-            from pairs p join s x on x.section = p.a join s y on y.section = p.b and x.span && y.span and (p.a <> p.b or x.series < y.series)");
+            from pairs p join s x on x.section = p.a join s y on y.section = p.b and x.span && y.span and (p.a <> p.b or x.series < y.series)
+            union
+            select distinct 'account ' || x.series || ' ' || y.series from s x join s y on x.account = y.account and x.series < y.series and x.span && y.span");
 
         return $found === false ? [] : array_values(array_map(strval(...), $found->fetchAll(PDO::FETCH_COLUMN)));
     }

@@ -7,12 +7,13 @@ declare(strict_types=1);
 use Nomada\Bench\Clashes;
 use Nomada\Bench\Expand;
 use Nomada\Bench\FreeTimes;
+use Nomada\Bench\Matches;
 
 error_reporting(E_ALL & ~E_DEPRECATED);
 ini_set('memory_limit', '2G');
 require __DIR__.'/../vendor/autoload.php';
 
-$all = ['expand' => Expand::class, 'clashes' => Clashes::class, 'free-times' => FreeTimes::class];
+$all = ['expand' => Expand::class, 'clashes' => Clashes::class, 'free-times' => FreeTimes::class, 'match' => Matches::class];
 $names = array_slice($argv, 1) ?: array_keys($all);
 $good = true;
 foreach ($names as $name) {

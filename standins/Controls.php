@@ -7,7 +7,7 @@ namespace Nomada\Standins;
 /** How a stand-in is told to misbehave: to fail so many times (-1: always), on some paths only, in given words; to be slow; to limit its rate. */
 final readonly class Controls
 {
-    private const SERVICES = ['bridge' => 'Conference bridge', 'course' => 'Course site', 'calendar' => 'Calendar server', 'stream' => 'Stream server'];
+    private const SERVICES = ['bridge' => 'Conference bridge', 'course' => 'Course site', 'calendar' => 'Calendar server', 'stream' => 'Stream server', 'post' => 'Post office'];
 
     public function __construct(private Store $store)
     {
@@ -39,7 +39,7 @@ final readonly class Controls
     public function answer(Request $request, string $service): Answer
     {
         if ($service === 'reset' && $request->method === 'POST') {
-            $this->store->run('truncate rooms, seats, documents, posts, controls, hits');
+            $this->store->run('truncate rooms, seats, documents, posts, controls, hits, letters');
 
             return Answer::json(200, ['reset' => true]);
         }

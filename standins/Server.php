@@ -7,7 +7,7 @@ namespace Nomada\Standins;
 use Throwable;
 
 /**
- * The simulated outside services: conference bridge, course site, calendar server, stream server.
+ * The simulated outside services: conference bridge, course site, calendar server, stream server, post office.
  *
  * Programs show the token. A person's browser shows a pass: a keyed sum of the page's path, which the school's own pages put
  * into the addresses that they hand out, so that nobody reads another's calendar by changing an address.
@@ -55,7 +55,7 @@ final class Server
         if ($request->path === '/up') {
             return Answer::json(200, ['up' => true]);
         }
-        if (! preg_match('#^/(bridge|course|calendar|stream|controls)(/.*)?$#', $request->path, $m)) {
+        if (! preg_match('#^/(bridge|course|calendar|stream|post|controls)(/.*)?$#', $request->path, $m)) {
             throw new Refusal(404, 'No stand-in has this page.');
         }
         $store = new Store;
@@ -75,6 +75,7 @@ final class Server
             'bridge' => (new Bridge($store))->answer($request, $parts),
             'course' => (new CourseSite($store))->answer($request, $parts),
             'calendar' => (new CalendarServer($store))->answer($request, $parts),
+            'post' => (new PostOffice($store))->answer($request, $parts),
             default => (new StreamServer($store))->answer($request, $parts),
         };
     }

@@ -7,3 +7,8 @@ use Tests\Support\TestCase;
 pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');
 
 pest()->extend(TestCase::class)->in('Browser');
+
+function browser(): Tests\Browser\Browser
+{
+    return Tests\Browser\Browser::shared()->size(1280, 800);
+}

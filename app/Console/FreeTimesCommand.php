@@ -13,7 +13,7 @@ use Nomada\Core\Timetable\TypedTime;
 
 final class FreeTimesCommand extends Sections
 {
-    protected $signature = 'nomada:free-times {--section=* : sourcedId} {--from= : the first day that may move, YYYY-MM-DD; today by default} {--most=12} {--json}';
+    protected $signature = 'nomada:free-times {--section=* : sourcedId} {--from= : the first day that may move, YYYY-MM-DD; today by default} {--day= : the day of one session to make up, YYYY-MM-DD} {--most=12} {--json}';
 
     protected $description = 'When else a section\'s series could be, ranked, with what each time costs';
 
@@ -22,6 +22,7 @@ final class FreeTimesCommand extends Sections
         $sections = $this->sections();
         try {
             $from = $this->option('from') === null ? null : LocalDate::parse((string) $this->option('from'));
+            $day = $this->option('day') === null ? null : LocalDate::parse((string) $this->option('day'));
         } catch (Fault $e) {
             $this->components->error($e->getMessage());
 
@@ -31,8 +32,9 @@ final class FreeTimesCommand extends Sections
             return self::FAILURE;
         }
         $rows = [];
-        foreach (Series::query()->whereIn('section_id', $sections->modelKeys())->with(['section.term.school', 'section.term.closures'])->orderBy('id')->get() as $series) {
-            foreach ($query->forSeries($series, $from, max(1, min(200, (int) $this->option('most')))) as $free) {
+        foreach (Series::query()->whereHas('sections', fn ($q) => $q->whereKey($sections->modelKeys()))->with(['section.term.school', 'section.term.closures'])->orderBy('id')->get() as $series) {
+            $most = max(1, min(200, (int) $this->option('most')));
+            foreach ($day === null ? $query->forSeries($series, $from, $most) : $query->forOne($series, $day, $most) as $free) {
                 $rows[] = ['section' => $series->section->sourced_id, 'series' => $series->title, ...$this->row($free)];
             }
         }

@@ -25,7 +25,7 @@ final class LinksCommand extends Sections
         $run = $start->links(array_values($sections->modelKeys()), null, false);
         $result = CarryOutRun::result($run === null ? null : $carryOut($run));
         $links = [];
-        foreach (Series::query()->whereIn('section_id', $sections->modelKeys())->with(['section', 'links' => fn ($q) => $q->whereNull('retired_at')])->orderBy('section_id')->get() as $series) {
+        foreach (Series::query()->whereHas('sections', fn ($q) => $q->whereKey($sections->modelKeys()))->with(['section', 'links' => fn ($q) => $q->whereNull('retired_at')])->orderBy('section_id')->get() as $series) {
             $link = $series->links->firstWhere('kind', LinkKind::Series);
             $links[] = [
                 'section' => $series->section->sourced_id, 'series' => $series->title, 'link' => $link?->address(),

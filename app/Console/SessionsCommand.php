@@ -20,7 +20,7 @@ final class SessionsCommand extends Sections
             return self::FAILURE;
         }
         $rows = [];
-        foreach (Series::query()->whereIn('section_id', $sections->modelKeys())->with(['sessions', 'section'])->orderBy('section_id')->get() as $series) {
+        foreach (Series::query()->whereHas('sections', fn ($q) => $q->whereKey($sections->modelKeys()))->with(['sessions', 'section'])->orderBy('section_id')->get() as $series) {
             $zone = $series->plan()->zone;
             foreach ($series->sessions as $session) {
                 /** @var Session $session */

@@ -4,7 +4,13 @@ declare(strict_types=1);
 
 namespace Nomada\App\Destinations;
 
-/** The conference bridge: makes rooms, and lets a person in whom our door has let through. */
+/**
+ * The conference bridge: makes rooms, lets in whom our door has let through, and does what the host asks. A meeting is one session's time
+ * in a room.
+ *
+ * @phpstan-type Inside array{person: string, name: string, host: bool, floor: bool, late: bool}
+ * @phpstan-type State array{state: string, host_inside: bool, inside: list<Inside>, outside: list<Inside>, sent_out: list<string>}
+ */
 interface ConferenceBridge
 {
     /**
@@ -17,7 +23,25 @@ interface ConferenceBridge
     /**
      * The address at which one person comes in, now.
      *
+     * @param  array<string, mixed>  $with  meeting, outside, seats, one_device, floor, at
+     *
      * @throws DestinationFailure
      */
-    public function admit(string $room, string $person, string $name, bool $asHost): string;
+    public function admit(string $room, string $person, string $name, bool $asHost, array $with = []): string;
+
+    /**
+     * @return State
+     *
+     * @throws DestinationFailure
+     */
+    public function state(string $room, string $meeting): array;
+
+    /**
+     * let-in, let-in-all, send-out, give-floor, take-floor, end.
+     *
+     * @return State
+     *
+     * @throws DestinationFailure
+     */
+    public function act(string $room, string $meeting, string $act, string $person, bool $late, int $at): array;
 }

@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\Core\Fault;
-use Nomada\Core\Joining\Door;
+use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\TypedTime;
 
@@ -44,8 +44,8 @@ final readonly class MoveClock
     /** The opening of the next session's doors, of what the person has a part in. */
     private function nextSession(Person $person, int $now): int
     {
-        $before = 60 * (new Door)->opensBefore;
-        $starts = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->where('state', 'planned')->whereRaw('starts_at > to_timestamp(?)', [$now + $before])
+        $before = 60 * (new DoorRules)->opensBefore;
+        $starts = DB::table('sessions')->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')->where('state', 'planned')->whereRaw('starts_at > to_timestamp(?)', [$now + $before])
             ->whereIn('section_id', Section::query()->seenBy($person)->select('id'))->min(DB::raw('extract(epoch from starts_at)::bigint'));
 
         return $starts === null ? throw new Fault('There is no session after this moment.', 'step') : (int) $starts - $before;

@@ -29,6 +29,11 @@ final readonly class StandinAddress
         return $this->page('/calendar/people/'.rawurlencode($person->sourced_id), $person->name(), $person);
     }
 
+    public function mailbox(Person $person): string
+    {
+        return $this->page('/post/people/'.rawurlencode(mb_strtolower($person->email)), 'Post of '.$person->name(), $person);
+    }
+
     public function controls(): string
     {
         return config('nomada.standins.url').'/controls?pass='.self::pass('/controls');

@@ -61,12 +61,12 @@ final readonly class RouteView
         $mine = $person === null ? '' : "and exists (select 1 from enrolments e where e.section_id = sections.id and e.person_id = $person)";
         $row = DB::selectOne("
             with mine as materialized (select id from sections where term_id = ? $mine),
-            own as materialized (select s.id, s.section_id from series s join mine on mine.id = s.section_id),
-            met as (select section_id, count(*) as n from own group by section_id)
+            own as materialized (select distinct s.series_id as id from series_sections s join mine on mine.id = s.section_id),
+            met as (select section_id, count(*) as n from series_sections s join mine on mine.id = s.section_id group by section_id)
             select
             (select count(*) from mine) as sections,
             (select count(*) from met) as timetabled,
-            (select count(*) from clashes where kind in ('teacher', 'students') and (section_id in (select id from mine) or other_section_id in (select id from mine))
+            (select count(*) from clashes where kind in ('".implode("', '", ClashList::GRAVE)."') and (section_id in (select id from mine) or other_section_id in (select id from mine))
                 and not exists (select 1 from accepted_clashes k where k.key = ".ClashList::KEY.")) as clashes,
             (select count(*) from own) as series,
             (select count(*) from join_links l join own on own.id = l.series_id where kind = 'series' and retired_at is null) as linked,

@@ -8,14 +8,27 @@ namespace Nomada\Core\Joining;
 enum DoorReply: string
 {
     case ComeIn = 'come-in';
+    case WaitOutside = 'wait-outside';
     case TooEarly = 'too-early';
+    case NoHost = 'no-host';
     case Over = 'over';
     case Cancelled = 'cancelled';
+    case Moved = 'moved';
     case Replaced = 'replaced';
-    case Hidden = 'hidden';
+    case Shut = 'shut';
+    case Expired = 'expired';
     case NotYours = 'not-yours';
     case NotOnRoster = 'not-on-roster';
     case RegisterFirst = 'register-first';
     case Waiting = 'waiting';
     case Declined = 'declined';
+    case Full = 'full';
+    case Elsewhere = 'elsewhere';
+    case SentOut = 'sent-out';
+
+    /** Whether whoever gets it may press a button that brings them to the room. */
+    public function opens(): bool
+    {
+        return in_array($this, [self::ComeIn, self::WaitOutside, self::Elsewhere], true);
+    }
 }

@@ -4,9 +4,18 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Joining;
 
+/** A link of the whole series, a student's own, the teacher's, or one outsider's pass. */
 enum LinkKind: string
 {
     case Series = 'series';
     case Personal = 'personal';
     case Host = 'host';
+    case Guest = 'guest';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Series => 'join link', self::Personal => 'personal link', self::Host => 'host link', self::Guest => 'guest pass'
+        };
+    }
 }

@@ -4,15 +4,20 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Joining;
 
-/** Who stands at the door: a teacher of the section, or somebody with (or without) a registration. */
+/** Who stands at the door: a teacher of the section, somebody with (or without) a registration, or a guest without an account. */
 final readonly class Visitor
 {
-    /** @param  string|null  $registration accepted, waiting, declined, or null */
+    /**
+     * @param  int|null  $person  null for a guest
+     * @param  string|null  $registration  accepted, waiting, declined, or null
+     * @param  bool  $isSchool  has an account of the school
+     */
     public function __construct(
-        public int $person,
+        public ?int $person,
         public bool $isHost,
         public bool $isOnRoster,
         public ?string $registration,
+        public bool $isSchool = true,
     ) {
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
-use Nomada\Core\Joining\Door;
+use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Term\Term;
 
 /** What publishing needs to know of one section. Series without a join link are not among them: nothing is published that nobody can come in by. */
@@ -19,7 +19,7 @@ final readonly class SectionFacts
         public string $title,
         public string $teacher,
         public Term $term,
-        public Door $door,
+        public DoorRules $door,
         public array $series,
         public array $readers,
         public string $joinPage,

@@ -13,6 +13,7 @@ final readonly class SeriesFacts
     /**
      * @param  list<PlannedSession>  $sessions
      * @param  list<PlannedSession>  $cancelled
+     * @param  array<string, true>  $elsewhere  people (by sourcedId) in whose calendars it stands by another section that shares it
      */
     public function __construct(
         public int $id,
@@ -27,6 +28,7 @@ final readonly class SeriesFacts
         public string $dialIn,
         public string $pin,
         public array $cancelled = [],
+        public array $elsewhere = [],
     ) {
     }
 }

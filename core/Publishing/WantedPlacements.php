@@ -34,7 +34,7 @@ final class WantedPlacements
     {
         $turns = [];
         foreach (self::dated($section) as [$series, $session]) {
-            $turns[] = gmdate('Y-m-d\TH:i:s\Z', $session->end).' '.self::when($section, $session).(count($section->series) > 1 ? " · $series->title" : '');
+            $turns[] = gmdate('Y-m-d\TH:i:s\Z', $session->end).' '.self::when($section, $session).self::told($session).(count($section->series) > 1 ? " · $series->title" : '');
         }
         $fields = ['Title' => 'Next session', 'Meets' => self::meets($section), 'Doors' => self::doors($section)];
 
@@ -51,7 +51,7 @@ final class WantedPlacements
         $weeks = [];
         // A cancelled session is still told of where students look for it, with its reason.
         foreach (self::dated($section, true) as [$series, $session]) {
-            $weeks[$section->term->weekOf($session->day)][] = self::when($section, $session).(count($section->series) > 1 ? " · $series->title" : '').($session->state === SessionState::Cancelled ? ": cancelled, $session->reason" : '');
+            $weeks[$section->term->weekOf($session->day)][] = self::when($section, $session).self::told($session).(count($section->series) > 1 ? " · $series->title" : '').($session->state === SessionState::Cancelled ? ": cancelled, $session->reason" : '');
         }
         ksort($weeks);
         $out = [];
@@ -75,8 +75,11 @@ final class WantedPlacements
     {
         $out = [];
         foreach ($section->series as $series) {
-            $dates = array_map(fn (PlannedSession $s): string => self::when($section, $s), $series->sessions);
+            $dates = array_map(fn (PlannedSession $s): string => self::when($section, $s).self::told($s), $series->sessions);
             foreach ($section->readers as $reader) {
+                if (isset($series->elsewhere[$reader->person])) {
+                    continue;
+                }
                 $link = $reader->links[$series->id] ?? $series->link;
                 $event = self::event($section, $series, $link, $reader->role === 'student' ? '' : "\nYou are a {$reader->role} of this section.");
                 $out[] = new Placement(Place::Calendar, "$reader->person/$series->uid", $reader->name,
@@ -97,21 +100,28 @@ final class WantedPlacements
     }
 
     /**
-     * The section's series as a calendar shows them to anybody who subscribes to its feed.
+     * The section's series as a calendar shows them to anybody who subscribes to its feed; with a person's own links where it is theirs.
      *
      * @return list<EventSeries>
      */
-    public static function feed(SectionFacts $section): array
+    public static function feed(SectionFacts $section, ?string $person = null): array
     {
-        return array_map(fn (SeriesFacts $s): EventSeries => self::event($section, $s, $s->link), $section->series);
+        $own = [];
+        foreach ($section->readers as $reader) {
+            $own = $reader->person === $person ? $reader->links : $own;
+        }
+
+        return array_map(fn (SeriesFacts $s): EventSeries => self::event($section, $s, $own[$s->id] ?? $s->link), $section->series);
     }
 
     private static function event(SectionFacts $section, SeriesFacts $series, string $link, string $note = ''): EventSeries
     {
+        $topics = array_filter(array_map(fn (PlannedSession $s): string => ltrim(self::told($s), ': ,.') === '' ? '' : (new LocalDate($s->day))->short().': '.ltrim(self::told($s), ': ,.'), $series->sessions));
+        $note .= $topics === [] ? '' : "\n".implode("\n", $topics);
         $description = $link === '' ? '' : "Come in: $link\nJoin code: ".JoinCode::show($series->joinCode)." at $section->joinPage\nBy phone: $series->dialIn, PIN $series->pin\n".self::doors($section).$note;
 
         return new EventSeries($series->uid, $series->sequence, $series->changedAt, self::summary($section, $series), $description, $link,
-            $series->plan->zone, $series->plan->startMinute, $series->plan->minutes, $series->plan->pattern->rule(), $series->sessions);
+            $series->plan->zone, $series->plan->startMinute, $series->plan->minutes, $series->plan->pattern->rule(), $series->sessions, $section->id);
     }
 
     /** @return array<string, string> link, code and phone of each series */
@@ -145,6 +155,15 @@ final class WantedPlacements
     private static function summary(SectionFacts $section, SeriesFacts $series): string
     {
         return $series->title === $section->title || count($section->series) === 1 ? $section->title : "$section->title: $series->title";
+    }
+
+    /** ": Tides, with N. Haddad": what one session has of its own. */
+    private static function told(PlannedSession $session): string
+    {
+        $own = $session->own;
+        $title = $own->title ?? $own?->topic;
+
+        return ($title === null ? '' : ": $title").($own?->teacherName === null ? '' : ", with {$own->teacherName}").($own?->makesUp === null ? '' : ', makes up '.(new LocalDate($own->makesUp))->short()).($own?->note === null ? '' : ". $own->note");
     }
 
     private static function when(SectionFacts $section, PlannedSession $session): string

@@ -20,9 +20,18 @@ final class Term
      */
     private array $closed = [];
 
+    /** @var array<int, ShortDay> by day number */
+    private array $shorts = [];
+
+    /** @var array<int, int>|null learnt when it is first asked for */
+    private ?array $rotated = null;
+
     /**
      * @param  list<Closure>  $closures
      * @param  list<LocalDate>  $opened  weekend days on which school is held
+     * @param  DayPlan|null  $plan  of every open day that has none of its own
+     * @param  list<ShortDay>  $shortDays
+     * @param  array{int, int}  $hours  within which sessions are expected, minutes from midnight
      */
     public function __construct(
         public readonly string $title,
@@ -31,6 +40,10 @@ final class Term
         public readonly Zone $zone,
         public readonly array $closures = [],
         public readonly array $opened = [],
+        public readonly ?DayPlan $plan = null,
+        array $shortDays = [],
+        public readonly ?Rotation $rotation = null,
+        public readonly array $hours = [7 * 60, 21 * 60],
     ) {
         if ($last->day < $first->day) {
             throw new Fault("The term \"$title\" ends on {$last->iso()}, before it begins on {$first->iso()}.");
@@ -51,6 +64,49 @@ final class Term
                 $this->closed[$day] = $closure->reason;
             }
         }
+        foreach ($shortDays as $short) {
+            $this->shorts[$short->date->day] = $short;
+        }
+    }
+
+    /** The plan that an open day goes by; null where no plan is known. */
+    public function planOn(int $day): ?DayPlan
+    {
+        return isset($this->shorts[$day]) ? $this->shorts[$day]->plan : $this->plan;
+    }
+
+    /** The short day that a date is; null on a usual or a closed one. */
+    public function shortDay(int $day): ?ShortDay
+    {
+        return $this->isOpen($day) ? ($this->shorts[$day] ?? null) : null;
+    }
+
+    /** The rotation day (or the week's, where weeks rotate) as a number from 1; null where the date counts for none. */
+    public function rotationOn(int $day): ?int
+    {
+        $this->rotated ??= $this->rotation?->over($this) ?? [];
+
+        return $this->rotated[$day] ?? null;
+    }
+
+    /** `A`, `3`; null where the date counts for none. */
+    public function rotationLabel(int $day): ?string
+    {
+        $number = $this->rotationOn($day);
+
+        return $number === null ? null : $this->rotation?->label($number);
+    }
+
+    /**
+     * Within which hours sessions are expected on a day, in minutes from midnight: a short day ends with its last period.
+     *
+     * @return array{int, int}
+     */
+    public function hoursOn(int $day): array
+    {
+        $short = $this->shorts[$day] ?? null;
+
+        return $short === null ? $this->hours : [$this->hours[0], min($this->hours[1], $short->plan->closes())];
     }
 
     public function contains(int $day): bool

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable;
 
+use Nomada\Core\Term\Term;
 use Nomada\Core\Term\Zone;
 
 /**
  * Finds every clash of a term's series.
  *
  * Two sessions clash where their times overlap (touching ends do not) and they share a teacher or a student who is enrolled on that day.
- * Only pairs of sections that share somebody are looked at, and of those only pairs of series whose hours of the day meet at all;
+ * Only pairs of rosters that share somebody are looked at, and of those only pairs of series whose hours of the day meet at all;
  * then the two lists of sessions are walked side by side.
  */
 final class Clashes
@@ -20,10 +21,10 @@ final class Clashes
 
     private const COMFORTABLE = [7 * 60, 20 * 60 + 30];
 
-    /** @var array<int, list<Meeting>> by section */
-    private array $bySection = [];
+    /** @var array<int, list<Meeting>> by roster */
+    private array $byRoster = [];
 
-    /** @var array<int, list<int>> the sections of each person, as teacher and as student */
+    /** @var array<int, list<int>> the rosters of each person, as teacher and as student */
     private array $teaches = [];
 
     /** @var array<int, list<int>> */
@@ -31,56 +32,59 @@ final class Clashes
 
     /**
      * @param  list<Meeting>  $meetings
-     * @param  array<int, list<Attendee>>  $rosters  by section
+     * @param  array<int, list<Attendee>>  $rosters  by their keys, of which a section's own is its id
+     * @param  array<int, HostAccount>  $accounts  by id
+     * @param  Term|null  $term  for its open hours; they are not looked at where null
      */
-    public function __construct(array $meetings, private readonly array $rosters)
+    public function __construct(private readonly array $meetings, private readonly array $rosters, private readonly array $accounts = [], private readonly ?Term $term = null)
     {
         foreach ($meetings as $meeting) {
-            $this->bySection[$meeting->section][] = $meeting;
+            $this->byRoster[$meeting->roster][] = $meeting;
         }
-        foreach ($rosters as $section => $attendees) {
+        foreach ($rosters as $roster => $attendees) {
             foreach ($attendees as $attendee) {
                 if ($attendee->isTeacher) {
-                    $this->teaches[$attendee->person][] = $section;
+                    $this->teaches[$attendee->person][] = $roster;
                 } else {
-                    $this->studies[$attendee->person][] = $section;
+                    $this->studies[$attendee->person][] = $roster;
                 }
             }
         }
     }
 
     /**
-     * @param  array<int, true>|null  $only  sections of which one at least must be concerned; null for all
+     * @param  array<int, true>|null  $only  rosters of which one at least must be concerned; null for all
      * @return list<Clash> in a fixed order
      */
     public function find(?array $only = null): array
     {
-        $out = [...$this->overlaps($this->pairs($this->teaches, $only), true), ...$this->overlaps($this->pairs($this->studies, $only), false), ...$this->hours($only)];
+        $out = [...$this->overlaps($this->pairs($this->teaches, $only), true), ...$this->overlaps($this->pairs($this->studies, $only), false), ...$this->hours($only), ...$this->outside($only), ...$this->hosting($only)];
+        $out = self::merged($out);
         usort($out, fn (Clash $a, Clash $b): int => [array_search($a->kind, array_keys(Clash::GRAVITY), true), $a->days[0], $a->series] <=> [array_search($b->kind, array_keys(Clash::GRAVITY), true), $b->days[0], $b->series]);
 
         return $out;
     }
 
     /**
-     * The pairs of sections that share somebody (a section with itself too), and who it is.
+     * The pairs of rosters that share somebody (a roster with itself too), and who it is.
      *
-     * @param  array<int, list<int>>  $sectionsOf  by person
+     * @param  array<int, list<int>>  $rostersOf  by person
      * @param  array<int, true>|null  $only
-     * @return array<int, array<int, list<int>>> people by the smaller section, then the larger
+     * @return array<int, array<int, list<int>>> people by the smaller key, then the larger
      */
-    private function pairs(array $sectionsOf, ?array $only): array
+    private function pairs(array $rostersOf, ?array $only): array
     {
         $out = [];
-        foreach ($sectionsOf as $person => $sections) {
-            $n = count($sections);
+        foreach ($rostersOf as $person => $rosters) {
+            $n = count($rosters);
             for ($i = 0; $i < $n; $i++) {
-                $a = $sections[$i];
-                if (! isset($this->bySection[$a])) {
+                $a = $rosters[$i];
+                if (! isset($this->byRoster[$a])) {
                     continue;
                 }
                 for ($j = $i; $j < $n; $j++) {
-                    $b = $sections[$j];
-                    if (isset($this->bySection[$b]) && ($only === null || isset($only[$a]) || isset($only[$b]))) {
+                    $b = $rosters[$j];
+                    if (isset($this->byRoster[$b]) && ($only === null || isset($only[$a]) || isset($only[$b]))) {
                         $out[min($a, $b)][max($a, $b)][] = $person;
                     }
                 }
@@ -100,9 +104,9 @@ final class Clashes
         $out = [];
         foreach ($pairs as $a => $others) {
             foreach ($others as $b => $people) {
-                foreach ($this->bySection[$a] as $first) {
-                    foreach ($this->bySection[$b] as $second) {
-                        if (($a === $b && $first->series >= $second->series) || $first->earliest * 60 >= $second->latest * 60 + $margin || $second->earliest * 60 >= $first->latest * 60 + $margin) {
+                foreach ($this->byRoster[$a] as $first) {
+                    foreach ($this->byRoster[$b] as $second) {
+                        if ($first->series === $second->series || ($a === $b && $first->series > $second->series) || $first->earliest * 60 >= $second->latest * 60 + $margin || $second->earliest * 60 >= $first->latest * 60 + $margin) {
                             continue;
                         }
                         [$clash, $close] = $this->days($first, $second, $margin);
@@ -157,8 +161,8 @@ final class Clashes
         $isTeacher = $kind !== 'students';
         $there = $on = [];
         foreach ($people as $person) {
-            $first = $this->part($a->section, $person, $isTeacher);
-            $second = $this->part($b->section, $person, $isTeacher);
+            $first = $this->part($a->roster, $person, $isTeacher);
+            $second = $this->part($b->roster, $person, $isTeacher);
             foreach ($days as $day) {
                 if ($first?->isThere($day) && $second?->isThere($day)) {
                     $there[$person] = $person;
@@ -176,9 +180,9 @@ final class Clashes
         return new Clash($kind, [$pair[0]->series, $pair[1]->series], [$pair[0]->section, $pair[1]->section], $there, $on);
     }
 
-    private function part(int $section, int $person, bool $isTeacher): ?Attendee
+    private function part(int $roster, int $person, bool $isTeacher): ?Attendee
     {
-        foreach ($this->rosters[$section] as $attendee) {
+        foreach ($this->rosters[$roster] as $attendee) {
             if ($attendee->person === $person && $attendee->isTeacher === $isTeacher) {
                 return $attendee;
             }
@@ -196,12 +200,12 @@ final class Clashes
     private function hours(?array $only): array
     {
         $out = [];
-        foreach ($this->bySection as $section => $meetings) {
-            if ($only !== null && ! isset($only[$section])) {
+        foreach ($this->byRoster as $roster => $meetings) {
+            if ($only !== null && ! isset($only[$roster])) {
                 continue;
             }
             $zones = [];
-            foreach ($this->rosters[$section] ?? [] as $attendee) {
+            foreach ($this->rosters[$roster] ?? [] as $attendee) {
                 if (! $attendee->isTeacher && $attendee->zone !== '') {
                     $zones[$attendee->zone][] = $attendee;
                 }
@@ -221,12 +225,165 @@ final class Clashes
                 if ($days !== []) {
                     sort($people);
                     sort($days);
-                    $out[] = new Clash('hours', [$meeting->series], [$section], $people, $days);
+                    $out[] = new Clash('hours', [$meeting->series], [$meeting->section], $people, $days);
                 }
             }
         }
 
         return $out;
+    }
+
+    /**
+     * Sessions outside the hours in which the school expects them; a short day ends with its last period.
+     *
+     * @param  array<int, true>|null  $only
+     * @return list<Clash>
+     */
+    private function outside(?array $only): array
+    {
+        $out = [];
+        $term = $this->term;
+        if ($term === null) {
+            return [];
+        }
+        foreach ($this->meetings as $meeting) {
+            if ($only !== null && ! isset($only[$meeting->roster])) {
+                continue;
+            }
+            $days = [];
+            foreach ($meeting->sessions as [$day, $start, $end]) {
+                [$opens, $closes] = $term->hoursOn($day);
+                // Most meetings lie inside the hours altogether.
+                if ($meeting->earliest >= $opens && $meeting->latest <= $closes) {
+                    continue;
+                }
+                [$first, $from] = $term->zone->wall($start);
+                [$last, $to] = $term->zone->wall($end - 60);
+                if ($first !== $last || $from < $opens || $to + 1 > $closes) {
+                    $days[$day] = $day;
+                }
+            }
+            if ($days !== []) {
+                $out[] = new Clash('outside', [$meeting->series], [$meeting->section], [], array_values($days));
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * More on a host account, or in a room, than it bears at one time; longer or larger than the account's plan.
+     *
+     * @param  array<int, true>|null  $only
+     * @return list<Clash>
+     */
+    private function hosting(?array $only): array
+    {
+        $out = $accounts = $rooms = [];
+        foreach ($this->meetings as $meeting) {
+            if ($meeting->account !== null && isset($this->accounts[$meeting->account])) {
+                $accounts[$meeting->account][] = $meeting;
+                $isAsked = $only === null || isset($only[$meeting->roster]);
+                $out = $isAsked ? [...$out, ...$this->beyond($meeting, $this->accounts[$meeting->account])] : $out;
+            }
+            if ($meeting->room !== null) {
+                $rooms[$meeting->room][] = $meeting;
+            }
+        }
+        foreach ($accounts as $id => $meetings) {
+            $out = [...$out, ...$this->crowded('account', $meetings, $this->accounts[$id]->atOnce, $only)];
+        }
+        foreach ($rooms as $meetings) {
+            $out = count($meetings) > 1 ? [...$out, ...$this->crowded('room', $meetings, 1, $only)] : $out;
+        }
+
+        return $out;
+    }
+
+    /** @return list<Clash> */
+    private function beyond(Meeting $meeting, HostAccount $account): array
+    {
+        $long = [];
+        foreach ($meeting->sessions as [$day, $start, $end]) {
+            if ($end - $start > 60 * $account->minutes) {
+                $long[$day] = $day;
+            }
+        }
+        $out = $long === [] ? [] : [new Clash('long', [$meeting->series], [$meeting->section], [], array_values($long))];
+        $full = [];
+        foreach ($meeting->sessions as [$day]) {
+            $here = count(array_filter($this->rosters[$meeting->roster] ?? [], fn (Attendee $a): bool => $a->isThere($day)));
+            if ($here > $account->seats) {
+                $full[$day] = $day;
+            }
+        }
+
+        return $full === [] ? $out : [...$out, new Clash('full', [$meeting->series], [$meeting->section], [], array_values($full))];
+    }
+
+    /**
+     * Whoever starts when all places are taken: where there is one place, against each that runs then; where there are more, against the
+     * one that has run longest.
+     *
+     * @param  list<Meeting>  $meetings
+     * @param  array<int, true>|null  $only
+     * @return list<Clash>
+     */
+    private function crowded(string $kind, array $meetings, int $atOnce, ?array $only): array
+    {
+        $sessions = [];
+        foreach ($meetings as $i => $meeting) {
+            foreach ($meeting->sessions as [$day, $start, $end]) {
+                $sessions[] = [$start, $end, $day, $i];
+            }
+        }
+        sort($sessions);
+        $running = $days = [];
+        foreach ($sessions as $session) {
+            $running = array_values(array_filter($running, fn (array $r): bool => $r[1] > $session[0]));
+            $others = array_values(array_filter($running, fn (array $r): bool => $meetings[$r[3]]->series !== $meetings[$session[3]]->series));
+            foreach (count($running) < $atOnce ? [] : ($atOnce === 1 ? $others : array_slice($others, 0, 1)) as $other) {
+                $pair = [$other[3], $session[3]];
+                usort($pair, fn (int $a, int $b): int => $meetings[$a]->series <=> $meetings[$b]->series);
+                $days[implode(' ', $pair)][$session[2]] = $session[2];
+            }
+            $running[] = $session;
+        }
+        $out = [];
+        foreach ($days as $pair => $on) {
+            [$a, $b] = array_map(fn (string $i): Meeting => $meetings[(int) $i], explode(' ', (string) $pair));
+            if ($only === null || isset($only[$a->roster]) || isset($only[$b->roster])) {
+                $out[] = new Clash($kind, [$a->series, $b->series], [$a->section, $b->section], [], array_values($on));
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * One clash for what is between the same series: where a series has several rosters, it can be found more than once.
+     *
+     * @param  list<Clash>  $found
+     * @return list<Clash>
+     */
+    private static function merged(array $found): array
+    {
+        $out = [];
+        foreach ($found as $clash) {
+            $same = $out[$clash->key()] ?? null;
+            if ($same === null) {
+                $out[$clash->key()] = $clash;
+
+                continue;
+            }
+            $people = array_values(array_unique([...$same->people, ...$clash->people]));
+            $days = array_values(array_unique([...$same->days, ...$clash->days]));
+            sort($people);
+            sort($days);
+            $out[$clash->key()] = new Clash($clash->kind, $clash->series, $clash->sections, $people, $days);
+        }
+
+        return array_values($out);
     }
 
     /** @return list<int> days */

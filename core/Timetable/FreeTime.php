@@ -30,6 +30,7 @@ final readonly class FreeTime
         public int $distance,
         public int $weekday,
         public int $firstDay,
+        public ?string $period = null,
     ) {
     }
 
@@ -42,13 +43,13 @@ final readonly class FreeTime
     /** `Thu 12:15–13:00` */
     public function words(): string
     {
-        return LocalDate::dayName($this->weekday).' '.TypedTime::format($this->start).'–'.TypedTime::format($this->start + $this->minutes);
+        return LocalDate::dayName($this->weekday).($this->period === null ? '' : " period $this->period,").' '.TypedTime::format($this->start).'–'.TypedTime::format($this->start + $this->minutes);
     }
 
     /** "12 of 13 clear; on Thu 18 Mar 3 students are elsewhere" */
     public function cost(): string
     {
-        $parts = ["$this->clear of $this->sessions clear"];
+        $parts = [$this->sessions > 1 ? "$this->clear of $this->sessions clear" : ($this->clear === 1 ? ($this->students === 0 ? 'everybody is free' : 'the teacher is free') : 'the teacher is elsewhere')];
         if ($this->closed > 0) {
             $parts[] = "$this->closed on closed days";
         }

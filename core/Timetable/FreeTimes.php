@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Period;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\Zone;
 
@@ -14,9 +15,12 @@ use Nomada\Core\Term\Zone;
  *
  * A candidate keeps the series' pattern of weeks and moves it to another weekday (or set of them, as far apart) and clock time.
  */
-final readonly class FreeTimes
+final class FreeTimes
 {
-    private Zone $zone;
+    private readonly Zone $zone;
+
+    /** @var array<int, list<array{int, int}>> by day */
+    private array $ahead = [];
 
     public const STEP = 5;
 
@@ -31,7 +35,7 @@ final readonly class FreeTimes
      * @param  array<string, int>  $zones  how many students live in each zone
      * @param  Zone|null  $zone  whose clock the series goes by; the term's where null
      */
-    public function __construct(private Term $term, private array $teachers, private array $students, private array $zones = [], ?Zone $zone = null)
+    public function __construct(private readonly Term $term, private readonly array $teachers, private readonly array $students, private readonly array $zones = [], ?Zone $zone = null)
     {
         $this->zone = $zone ?? $term->zone;
     }
@@ -41,9 +45,10 @@ final readonly class FreeTimes
      *
      * @param  list<int>  $days  day numbers of the sessions that would move
      * @param  bool  $mayShift  false where the pattern's days are not weekdays that can be moved
+     * @param  bool  $onPeriods  whether to look at the periods of the day plan instead of a grid of five minutes
      * @return list<FreeTime> best first
      */
-    public function forSeries(array $days, int $minute, int $minutes, int $most = 12, bool $mayShift = true): array
+    public function forSeries(array $days, int $minute, int $minutes, int $most = 12, bool $mayShift = true, bool $onPeriods = false): array
     {
         if ($days === []) {
             return [];
@@ -54,7 +59,7 @@ final readonly class FreeTimes
             $shifts[$shift] = array_map(fn (int $d): int => $d + $shift, $days);
         }
 
-        return $this->best($shifts, $minute, $minutes, $most);
+        return $this->best($shifts, $minute, $minutes, $most, $onPeriods);
     }
 
     /**
@@ -62,7 +67,7 @@ final readonly class FreeTimes
      *
      * @return list<FreeTime> best first
      */
-    public function forOne(int $day, int $first, int $last, int $minute, int $minutes, int $most = 12): array
+    public function forOne(int $day, int $first, int $last, int $minute, int $minutes, int $most = 12, bool $onPeriods = false): array
     {
         $shifts = [];
         for ($d = max($first, $this->term->first->day); $d <= min($last, $this->term->last->day); $d++) {
@@ -71,27 +76,65 @@ final readonly class FreeTimes
             }
         }
 
-        return $this->best($shifts, $minute, $minutes, $most);
+        return $this->best($shifts, $minute, $minutes, $most, $onPeriods);
     }
 
     /**
      * @param  array<int, list<int>>  $shifts  the days by how far they are moved
      * @return list<FreeTime>
      */
-    private function best(array $shifts, int $minute, int $minutes, int $most): array
+    private function best(array $shifts, int $minute, int $minutes, int $most, bool $onPeriods): array
     {
         $out = [];
+        $starts = $onPeriods && $this->term->plan !== null ? array_map(fn (Period $p): array => [$p->start, $p->minutes(), $p->name], $this->term->plan->periods) : $this->grid($minutes);
         foreach ($shifts as $shift => $days) {
             $busy = $this->busy($days);
-            for ($start = self::DAY[0]; $start + $minutes <= self::DAY[1]; $start += self::STEP) {
+            foreach ($starts as [$start, $length, $period]) {
                 if ($shift !== 0 || $start !== $minute) {
-                    $out[] = $this->cost($days, $busy, $shift, $start, $minute, $minutes);
+                    $out[] = $this->cost($days, $busy, $shift, $start, $minute, $length, $period);
                 }
             }
         }
         usort($out, fn (FreeTime $a, FreeTime $b): int => $a->rank() <=> $b->rank());
 
         return $this->apart($out, $most);
+    }
+
+    /**
+     * What given times cost, as they are: for a plan that is being made, or a move that is being looked at.
+     *
+     * @param  list<array{int, int, int}>  $sessions  day number, minutes from midnight, length in minutes
+     */
+    public function at(array $sessions): ?FreeTime
+    {
+        if ($sessions === []) {
+            return null;
+        }
+        $busy = $this->busy(array_column($sessions, 0));
+        $clear = $students = $closed = $early = 0;
+        $worst = [0, 0];
+        foreach ($sessions as [$day, $start, $minutes]) {
+            $one = $this->cost([$day], $busy, 0, $start, $start, $minutes, null);
+            $clear += $one->clear;
+            $students += $one->students;
+            $closed += $one->closed;
+            $early = max($early, $one->uncomfortable);
+            $worst = $one->students > $worst[1] ? [$day, $one->students] : $worst;
+        }
+        [$day, $start, $minutes] = $sessions[0];
+
+        return new FreeTime(0, $start, $minutes, count($sessions), $clear, $closed, $students, $worst[0], $worst[1], $early, 0, LocalDate::weekdayOf($day), $day);
+    }
+
+    /** @return list<array{int, int, null}> start, length, no period */
+    private function grid(int $minutes): array
+    {
+        $out = [];
+        for ($start = self::DAY[0]; $start + $minutes <= self::DAY[1]; $start += self::STEP) {
+            $out[] = [$start, $minutes, null];
+        }
+
+        return $out;
     }
 
     /**
@@ -124,8 +167,9 @@ final readonly class FreeTimes
      * @param  list<int>  $days
      * @param  array<int, array{list<array{int, int}>, list<array{int, int, int}>}|null>  $busy
      */
-    private function cost(array $days, array $busy, int $shift, int $start, int $minute, int $minutes): FreeTime
+    private function cost(array $days, array $busy, int $shift, int $start, int $minute, int $minutes, ?string $period = null): FreeTime
     {
+        [$usual, $length] = [$start, $minutes];
         $end = $start + $minutes;
         $clear = $students = $closed = 0;
         $worst = [0, 0];
@@ -134,6 +178,16 @@ final readonly class FreeTimes
                 $closed++;
 
                 continue;
+            }
+            if ($period !== null) {
+                // The period's time on that day: a short day has another plan, which may lack it.
+                $at = $this->term->planOn($day)?->period($period);
+                if ($at === null) {
+                    $closed++;
+
+                    continue;
+                }
+                [$start, $end] = [$at->start, $at->end];
             }
             $isHard = false;
             foreach ($busy[$day][0] as [$from, $to]) {
@@ -150,25 +204,44 @@ final readonly class FreeTimes
             $students += $here;
             $worst = $here > $worst[1] ? [$day, $here] : $worst;
         }
-        $distance = abs($shift) * 1440 + abs($start - $minute);
+        $distance = abs($shift) * 1440 + abs($usual - $minute);
 
-        return new FreeTime($shift, $start, $minutes, count($days), $clear, $closed, $students, $worst[0], $worst[1], $this->uncomfortable($days, $start), $distance, LocalDate::weekdayOf($days[0]), $days[0]);
+        return new FreeTime($shift, $usual, $length, count($days), $clear, $closed, $students, $worst[0], $worst[1], $this->uncomfortable($days, $usual), $distance, LocalDate::weekdayOf($days[0]), $days[0], $period);
     }
 
     /** @param  list<int>  $days */
     private function uncomfortable(array $days, int $start): int
     {
         $n = 0;
-        foreach ($this->zones as $name => $people) {
-            $zone = Zone::named((string) $name);
-            // One look a zone at the first and the last day: between them lies at most one change of the clock.
-            foreach (array_unique([$days[0], $days[count($days) - 1]]) as $day) {
-                $minute = $zone->wall($this->zone->instant($day, $start))[1];
+        // One look at the first and the last day: between them lies at most one change of a clock.
+        foreach (array_unique([$days[0], $days[count($days) - 1]]) as $day) {
+            foreach ($this->elsewhere($day) as [$ahead, $people]) {
+                $minute = (($start + $ahead) % 1440 + 1440) % 1440;
                 $n += $minute < self::COMFORTABLE[0] || $minute > self::COMFORTABLE[1] ? $people : 0;
             }
         }
 
         return $n;
+    }
+
+    /**
+     * How far each zone's clock is ahead of the series' on a day, in minutes at noon, and how many students go by it. Learnt once a day.
+     *
+     * @return list<array{int, int}>
+     */
+    private function elsewhere(int $day): array
+    {
+        if (! isset($this->ahead[$day])) {
+            $noon = $this->zone->instant($day, 720);
+            $own = $this->zone->offsetAt($noon);
+            $out = [];
+            foreach ($this->zones as $name => $people) {
+                $out[] = [intdiv(Zone::named((string) $name)->offsetAt($noon) - $own, 60), $people];
+            }
+            $this->ahead[$day] = $out;
+        }
+
+        return $this->ahead[$day];
     }
 
     /**

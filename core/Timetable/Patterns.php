@@ -22,6 +22,7 @@ final class Patterns
             'weekly' => new WeeklyPattern(array_map(intval(...), (array) ($plain['weekdays'] ?? [])), (int) ($plain['every'] ?? 1)),
             'open-days' => new OpenDaysPattern,
             'dates' => DatesPattern::read(implode(' ', array_map(strval(...), (array) ($plain['dates'] ?? [])))),
+            'rotation' => new RotationPattern((bool) ($plain['by_week'] ?? false), array_map(strval(...), (array) ($plain['labels'] ?? [])), array_map(intval(...), (array) ($plain['weekdays'] ?? []))),
             'rule' => self::fromRule(RecurrenceRule::parse((string) ($plain['rule'] ?? ''), Zone::named('UTC')), LocalDate::parse((string) ($plain['anchor'] ?? ''))),
             default => throw new Fault('Choose when the series meets: chosen weekdays or every school day.', 'kind'),
         };

@@ -26,7 +26,7 @@ final class PlanSentence
             'counted' => "for {$plan->end->n} dates",
             default => 'until the term ends',
         };
-        $times = TypedTime::format($plan->startMinute).' to '.TypedTime::format($plan->startMinute + $plan->minutes);
+        $times = ($plan->period === null ? '' : "in period {$plan->period}, usually ").TypedTime::format($plan->startMinute).' to '.TypedTime::format($plan->startMinute + $plan->minutes);
         $losses = implode('', array_map(fn (string $why, int $n): string => ", $n lost to $why", array_keys($lost), $lost));
 
         return "{$plan->pattern->spoken()}, $times, $until: $held ".($held === 1 ? 'session' : 'sessions').$losses;

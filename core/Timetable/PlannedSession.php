@@ -6,7 +6,7 @@ namespace Nomada\Core\Timetable;
 
 /**
  * One dated member of a series. `day` is the date in the series' zone as a day number; `start` and `end` are UTC seconds.
- * A lost session carries the reason why its day is closed.
+ * A lost session carries the reason why its day is closed. What is particular to this one session is in `own`; null for most.
  */
 final readonly class PlannedSession
 {
@@ -16,6 +16,28 @@ final readonly class PlannedSession
         public int $end,
         public SessionState $state = SessionState::Planned,
         public ?string $reason = null,
+        public ?Particulars $own = null,
     ) {
+    }
+
+    /** The date of the pattern that made it, whatever day it is held on; null for an extra one. */
+    public function slot(): ?int
+    {
+        return $this->own?->isExtra === true ? null : ($this->own->slot ?? $this->day);
+    }
+
+    public function isExtra(): bool
+    {
+        return $this->own !== null && $this->own->isExtra;
+    }
+
+    public function isMoved(): bool
+    {
+        return $this->own !== null && $this->own->slot !== null;
+    }
+
+    public function with(?Particulars $own): self
+    {
+        return new self($this->day, $this->start, $this->end, $this->state, $this->reason, $own);
     }
 }

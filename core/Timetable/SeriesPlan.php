@@ -11,6 +11,9 @@ use Nomada\Core\Term\Zone;
 
 /**
  * A series as it is planned: its pattern, from when, how it ends, and at what wall time for how many minutes, on its zone's clock.
+ *
+ * Where it is tied to a period of the day plan, the period's time on each day counts; `startMinute` and `minutes` are then its usual ones.
+ * A day whose plan lacks the period loses the session.
  */
 final readonly class SeriesPlan
 {
@@ -23,6 +26,7 @@ final readonly class SeriesPlan
         public int $startMinute,
         public int $minutes,
         public Zone $zone,
+        public ?string $period = null,
     ) {
         if ($minutes < 1 || $minutes > self::LONGEST) {
             throw new Fault('A session lasts from 1 minute to 12 hours.', 'end_time');
@@ -57,6 +61,7 @@ final readonly class SeriesPlan
         $offsets = $this->zone->offsets($first, $last);
         $planned = SessionState::Planned;
         $lost = SessionState::Lost;
+        $period = $this->period;
         foreach ($this->pattern->days($this->from, $until, $term) as $day) {
             if ($day < $first) {
                 $left -= $countsClosed ? 1 : 0;
@@ -65,6 +70,13 @@ final readonly class SeriesPlan
             }
             if ($left < 1) {
                 break;
+            }
+            if ($period !== null) {
+                $session = $this->inPeriod($day, $period, $term, $closed[$day] ?? null);
+                $out[] = $session;
+                $left -= $countsClosed || $session->state === $planned ? 1 : 0;
+
+                continue;
             }
             $offset = $offsets[$day];
             $start = $offset === null ? $this->zone->instant($day, $this->startMinute) : $day * 86400 + $wall - $offset;
@@ -78,6 +90,17 @@ final readonly class SeriesPlan
         }
 
         return $out;
+    }
+
+    private function inPeriod(int $day, string $name, Term $term, ?string $closed): PlannedSession
+    {
+        $plan = $term->planOn($day);
+        $at = $plan?->period($name);
+        $start = $this->zone->instant($day, $at->start ?? $this->startMinute);
+        $end = $start + 60 * ($at?->minutes() ?? $this->minutes);
+        $why = $closed ?? ($at !== null ? null : ($plan === null ? 'No day plan' : "No period $name ({$plan->name})"));
+
+        return new PlannedSession($day, $start, $end, $why === null ? SessionState::Planned : SessionState::Lost, $why);
     }
 
     /**
@@ -103,10 +126,32 @@ final readonly class SeriesPlan
         return $outside;
     }
 
-    /** `10:00–10:45` */
+    /** @return array<string, mixed> what {@see SeriesPlan::from()} reads back */
+    public function toArray(): array
+    {
+        return [
+            'pattern' => $this->pattern->toArray(), 'ends' => $this->end->toArray(), 'starts_on' => $this->from->iso(),
+            'start_minute' => $this->startMinute, 'minutes' => $this->minutes, 'time_zone' => $this->zone->name, 'period' => $this->period,
+        ];
+    }
+
+    /** @param  array<string, mixed>  $plain */
+    public static function from(array $plain): self
+    {
+        return new self(Patterns::from((array) $plain['pattern']), LocalDate::parse((string) $plain['starts_on']), SeriesEnd::from((array) $plain['ends']),
+            (int) $plain['start_minute'], (int) $plain['minutes'], Zone::named((string) $plain['time_zone']), isset($plain['period']) ? (string) $plain['period'] : null);
+    }
+
+    /** The same, ending on a day at the latest. */
+    public function until(LocalDate $last): self
+    {
+        return new self($this->pattern, $this->from, SeriesEnd::onDate($last), $this->startMinute, $this->minutes, $this->zone, $this->period);
+    }
+
+    /** `10:00–10:45`, with the period where it is tied to one */
     public function times(): string
     {
-        return TypedTime::format($this->startMinute).'–'.TypedTime::format($this->startMinute + $this->minutes);
+        return ($this->period === null ? '' : "period $this->period, ").TypedTime::format($this->startMinute).'–'.TypedTime::format($this->startMinute + $this->minutes);
     }
 
     /** "Tue Thu 11:15–12:00" */

@@ -1,14 +1,24 @@
 import Alpine from '@alpinejs/csp';
 import Modal from 'bootstrap/js/dist/modal';
 import { board } from './board';
+import { desk } from './desk';
 import { editor } from './editor';
 import { find } from './find';
 import { keys } from './keys';
 import { plan, progress } from './publishing';
+import { live, qr } from './joining';
+import { closing, mover, week } from './week';
 
 Alpine.data('board', board);
+Alpine.data('desk', desk);
 Alpine.data('editor', editor);
 Alpine.data('find', find(Modal));
+Alpine.data('closing', closing);
+Alpine.data('mover', mover);
+Alpine.data('week', week(Modal));
+Alpine.data('printer', () => ({ print() { window.print(); } }));
+Alpine.data('qr', qr);
+Alpine.data('live', live);
 Alpine.data('plan', plan);
 Alpine.data('progress', progress);
 Alpine.data('theme', () => ({
@@ -31,8 +41,8 @@ Alpine.start();
 
 // A drop-down of the masthead closes by Escape and by a click elsewhere.
 document.addEventListener('click', (e) => {
-    document.querySelectorAll('.mast details[open]').forEach((d) => { if (!d.contains(e.target)) d.open = false; });
+    document.querySelectorAll('.mast details[open], details.more[open]').forEach((d) => { if (!d.contains(e.target)) d.open = false; });
 });
 document.addEventListener('keydown', (e) => {
-    if (e.key === 'Escape') document.querySelectorAll('.mast details[open]').forEach((d) => { d.open = false; d.querySelector('summary').focus(); });
+    if (e.key === 'Escape') document.querySelectorAll('.mast details[open], details.more[open]').forEach((d) => { d.open = false; d.querySelector('summary').focus(); });
 });

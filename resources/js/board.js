@@ -1,4 +1,7 @@
 // The board: choosing rows (Space, Shift, all), arrows over rows and stops, Enter opens.
+// Rows are sections, or (on the joining page) series.
+const BOX = "input[name='sections[]'], input[name='series[]']";
+
 export const board = () => ({
     chosen: 0,
     names: '',
@@ -11,7 +14,7 @@ export const board = () => ({
         this.$root.addEventListener('click', (e) => this.click(e));
         this.$root.addEventListener('mousemove', (e) => this.hover(e));
     },
-    boxes() { return [...this.$root.querySelectorAll("input[name='sections[]']")]; },
+    boxes() { return [...this.$root.querySelectorAll(BOX)]; },
     count() {
         const on = this.boxes().filter((b) => b.checked);
         this.chosen = on.length;
@@ -22,7 +25,10 @@ export const board = () => ({
             all.indeterminate = on.length > 0 && on.length < this.boxes().length;
         }
     },
-    words() { return this.chosen === 1 ? '1 section chosen' : this.chosen + ' sections chosen'; },
+    words() {
+        const [one, many] = this.boxes()[0]?.name === 'series[]' ? ['series', 'series'] : ['section', 'sections'];
+        return this.chosen + ' ' + (this.chosen === 1 ? one : many) + ' chosen';
+    },
     chooseAll() {
         const on = this.$refs.all.checked;
         this.boxes().forEach((b) => { b.checked = on; });
@@ -33,7 +39,7 @@ export const board = () => ({
         this.count();
     },
     click(e) {
-        const box = e.target.closest("input[name='sections[]']");
+        const box = e.target.closest(BOX);
         if (box) {
             if (e.shiftKey && this.last) this.range(this.last, box);
             this.last = box;
@@ -63,8 +69,8 @@ export const board = () => ({
                 this.mark(row.querySelector('svg.line'), -1);
                 this.stop = -1;
                 if (e.shiftKey) {
-                    next.querySelector("input[name='sections[]']").checked = true;
-                    row.querySelector("input[name='sections[]']").checked = true;
+                    next.querySelector(BOX).checked = true;
+                    row.querySelector(BOX).checked = true;
                     this.count();
                 }
             }
@@ -80,7 +86,7 @@ export const board = () => ({
             this.$refs.told.textContent = this.dateOf(line, days[this.stop]);
         } else if (e.key === ' ' && e.target === row) {
             e.preventDefault();
-            const box = row.querySelector("input[name='sections[]']");
+            const box = row.querySelector(BOX);
             box.checked = !box.checked;
             this.last = box;
             this.count();

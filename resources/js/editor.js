@@ -8,18 +8,21 @@ export const editor = () => ({
             this.touched.add(e.target.name.replace('[]', ''));
             this.soon();
         }));
-        this.$root.querySelectorAll('[data-free]').forEach((button) => button.addEventListener('click', () => this.take(...button.dataset.free.split(' ').map(Number))));
+        this.$root.querySelectorAll('[data-free]').forEach((button) => button.addEventListener('click', () => this.take(...button.dataset.free.split(' ').map(Number), button.dataset.period)));
         // A series that is changed is looked at as it stands; a new one once something is typed.
         if (this.$root.querySelector('[name=start_time]').value !== '') this.look();
     },
     // A free time: another clock time, and the weekdays moved as far as it says.
-    take(start, minutes, shift) {
+    take(start, minutes, shift, period) {
         const clock = (m) => String(Math.floor(m / 60)).padStart(2, '0') + ':' + String(m % 60).padStart(2, '0');
         const set = (name, value) => { this.$root.querySelector('[name=' + name + ']').value = value; };
         set('start_time', clock(start));
         set('end_time', clock(start + minutes));
         set('sure_start_time', start);
         set('sure_end_time', start + minutes);
+        const at = this.$root.querySelector(period ? '#at-period' : '#at-clock');
+        if (at) at.checked = true;
+        if (period) set('period', period);
         const boxes = [...this.$root.querySelectorAll("[name='weekdays[]']")];
         const days = boxes.filter((b) => b.checked).map((b) => Number(b.value) + shift);
         boxes.forEach((b) => { b.checked = days.includes(Number(b.value)); });

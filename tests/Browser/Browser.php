@@ -28,6 +28,19 @@ final class Browser
     {
     }
 
+    private static ?self $shared = null;
+
+    /** One for the whole run: starting costs a second. */
+    public static function shared(): self
+    {
+        if (self::$shared === null) {
+            self::$shared = self::start();
+            register_shutdown_function(fn () => self::$shared?->end());
+        }
+
+        return self::$shared;
+    }
+
     public static function start(): self
     {
         $self = new self;
@@ -172,6 +185,30 @@ final class Browser
         $this->driver->switchTo()->activeElement()->sendKeys(array_map(fn (string $k): string => defined(WebDriverKeys::class."::$k") ? constant(WebDriverKeys::class."::$k") : $k, $keys));
 
         return $this;
+    }
+
+    /** Takes hold of an element with the mouse, moves it in two steps, and lets go. */
+    public function drag(string $css, int $x, int $y = 0): self
+    {
+        $this->driver->action()->clickAndHold($this->find($css))->moveByOffset(intdiv($x, 2), intdiv($y, 2))->moveByOffset($x - intdiv($x, 2), $y - intdiv($y, 2))->release()->perform();
+
+        return $this;
+    }
+
+    /** Drags from one element over to another. */
+    public function dragTo(string $from, string $to): self
+    {
+        $this->driver->action()->clickAndHold($this->find($from))->moveToElement($this->find($to))->release()->perform();
+
+        return $this;
+    }
+
+    /** The page as it is printed. */
+    public function pdf(): string
+    {
+        $answer = (new ChromeDevToolsDriver($this->driver))->execute('Page.printToPDF', ['preferCSSPageSize' => true, 'printBackground' => true]);
+
+        return (string) base64_decode((string) ($answer['data'] ?? ''));
     }
 
     public function focus(string $css): self

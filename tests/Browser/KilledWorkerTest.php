@@ -7,7 +7,8 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Services;
 use Tests\Support\StandinServer;
 
-// Real processes on a database of their own: the worker is killed with SIGKILL in the middle of its work, more than once.
+// Real processes: the worker is killed with SIGKILL in the middle of its work, more than once. On the browser tests' database, and before the
+// first of them (by name) has its running copy, whose workers would do the work.
 
 function until(callable $is, string $for, float $seconds = 40): void
 {

@@ -17,7 +17,7 @@ function cancelPath($test, string $day): string
 test('one session is cancelled with a reason, the rest of its series stays, and it is undone as easily', function () {
     $path = cancelPath($this, '2027-02-11');
     $this->as('A-1')->post($path, ['reason' => 'the teacher is ill'])->assertRedirect('/sections/MAR');
-    $this->get('/sections/MAR')->assertSee('cancelled: the teacher is ill')->assertSee('Hold it after all');
+    $this->get('/sections/MAR?day=2027-02-11')->assertSee('cancelled: the teacher is ill')->assertSee('Hold it after all')->assertSee('Make it up');
     Artisan::call('nomada:sessions', ['--section' => ['MAR'], '--json' => true]);
     expect(array_count_values(array_column(json_decode(Artisan::output(), true), 'state')))->toBe(['planned' => 24, 'cancelled' => 1, 'lost' => 5]);
 

@@ -7,7 +7,7 @@ use Nomada\App\Support\InventedSchool;
 test('a section that nobody knows is named, and nothing is done', function (string $command) {
     $this->school();
     expect(Artisan::call($command, ['--section' => ['MAR', 'NOPE']]))->toBe(1)->and(Artisan::output())->toContain('NOPE')->and(DB::table('join_links')->count() + DB::table('registrations')->count() + DB::table('runs')->count())->toBe(0);
-})->with(['nomada:links', 'nomada:register', 'nomada:publish', 'nomada:calendar', 'nomada:sessions', 'nomada:clashes', 'nomada:free-times']);
+})->with(['nomada:links', 'nomada:register', 'nomada:publish', 'nomada:calendar', 'nomada:sessions', 'nomada:clashes', 'nomada:free-times', 'nomada:contact-time']);
 
 test('before a school is imported, a command says what to do first', function () {
     expect(Artisan::call('nomada:links'))->toBe(1)->and(Artisan::output())->toContain('nomada:import');
@@ -58,4 +58,18 @@ test('links are listed as they stand, in both forms', function () {
     expect(Artisan::output())->toContain('placements done, 0 failed');
     Artisan::call('nomada:sessions', ['--section' => ['SPA']]);
     expect(Artisan::output())->toContain('Carnival');
+});
+
+test('licences, contact time and one make-up are computed on the console as on the screen', function () {
+    expect(Artisan::call('nomada:licences', ['--json' => true]))->toBe(1);
+    $this->school();
+    $json = function (string $command, array $with = []): array {
+        expect(Artisan::call($command, [...$with, '--json' => true]))->toBe(0);
+
+        return json_decode(Artisan::output(), true);
+    };
+    expect(array_intersect_key($json('nomada:licences'), array_flip(['peak', 'fewest', 'accounts', 'sessions_without_account'])))->toBe(['peak' => 1, 'accounts' => 0, 'fewest' => 1, 'sessions_without_account' => 86])
+        ->and($json('nomada:contact-time', ['--section' => ['MAR']]))->toBe([['section' => 'MAR', 'sessions' => 25, 'planned' => 1410, 'held' => 376, 'coming' => 799, 'lost' => 235, 'made_up' => 0, 'target' => null, 'short' => null]])
+        ->and($json('nomada:free-times', ['--section' => ['MAR'], '--day' => '2027-02-16', '--most' => 1])[0]['cost'])->toBe('everybody is free')
+        ->and(Artisan::call('nomada:licences'))->toBe(0)->and(Artisan::call('nomada:contact-time'))->toBe(0)->and(Artisan::output())->toContain('SPA');
 });

@@ -42,7 +42,7 @@ test('where it cannot go is told, and nothing moves', function (string $session,
 })->with([
     ['2027-02-18', ['move_day' => '2027-02-16'], 'move_day', 'School is closed on Tue 16 Feb: Carnival. Choose an open day.'],
     ['2027-02-18', ['move_day' => '2027-05-04'], 'move_day', 'School is closed on Tue 4 May: Outside the term. Choose an open day.'],
-    ['2027-02-18', ['move_day' => '2027-02-23'], 'move_day', 'This series meets on Tue 23 Feb already. Choose another day.'],
+    ['2027-02-18', ['move_day' => '2027-02-23', 'move_start' => '10:30', 'move_end' => '11'], 'move_start', 'This series meets on Tue 23 Feb from 10:00 to 10:47 already. Choose another time.'],
     ['2027-02-18', ['move_day' => '2027-02-08'], 'move_start', 'That time is past. Choose a later one.'],
     ['2027-02-18', ['move_end' => '11'], 'move_end', 'A session ends after it starts, within 12 hours.'],
     ['2027-02-18', ['move_start' => 'noonish'], 'move_start', '"noonish" is not a time of day. Write it as 9, 9:05, 0905 or 9.05am.'],

@@ -67,6 +67,12 @@ final class StandinServer
         return Http::withToken($this->token)->get($this->url.$path)->body();
     }
 
+    /** A page as a person sees it at its whole address. */
+    public function page(string $url): string
+    {
+        return Http::withHeaders(['Accept' => 'text/html'])->get($url)->body();
+    }
+
     /** @param  array<string, mixed>  $body */
     public function post(string $path, array $body): void
     {

@@ -32,7 +32,7 @@ final readonly class MakeLink
                 'join_code' => JoinCode::make(Secrets::random()), 'room' => $room->id, 'dial_in' => $room->dialIn, 'pin' => $room->pin,
             ]);
             ($this->keep)($series->id, LinkKind::Host);
-            ($this->refresh)([$series->section_id]);
+            ($this->refresh)($series->sectionIds());
         });
     }
 }

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Publishing;
 
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Enrolment;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
-use Nomada\Core\Joining\Door;
+use Nomada\App\Support\Presets;
+use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Joining\Preset;
 use Nomada\Core\Publishing\Reader;
 use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\SeriesFacts;
@@ -21,6 +24,9 @@ use Nomada\Core\Timetable\SessionState;
 /** Reads what publishing needs to know of sections, in a fixed number of queries however many there are. */
 final class SectionFactsQuery
 {
+    /** @var array<string, Preset>|null */
+    private ?array $presets = null;
+
     /**
      * @param  list<int>  $ids
      * @param  bool  $unlinked  with the series that have no join link yet
@@ -30,25 +36,53 @@ final class SectionFactsQuery
     {
         $sections = Section::query()->whereKey($ids)->with([
             'term.school', 'term.closures', 'enrolments.person',
-            'series.sessions' => fn ($q) => $q->whereIn('state', [SessionState::Planned, SessionState::Cancelled]),
+            'series.sessions' => fn ($q) => $q->whereIn('state', [SessionState::Planned, SessionState::Cancelled])->with('teacher'),
             'series.links' => fn ($q) => $q->whereNull('retired_at'),
         ])->orderBy('id')->get();
 
-        return $sections->mapWithKeys(fn (Section $s): array => [$s->id => $this->section($s, $unlinked)])->all();
+        $shared = $this->shared($sections->flatMap(fn (Section $s): array => $s->series->modelKeys())->unique()->values()->all());
+
+        return $sections->mapWithKeys(fn (Section $s): array => [$s->id => $this->section($s, $unlinked, $shared)])->all();
     }
 
-    private function section(Section $section, bool $unlinked): SectionFacts
+    /**
+     * Of each series that sections share, the people who have it by a section before each of them: the series' own section is the first.
+     *
+     * @param  array<mixed>  $series
+     * @return array<int, array<int, array<string, true>>> by series, then by section
+     */
+    private function shared(array $series): array
+    {
+        $pairs = DB::table('series_sections')->join('series', 'series.id', '=', 'series_id')->whereIn('series_id', $series)
+            ->whereIn('series_id', DB::table('series_sections')->groupBy('series_id')->havingRaw('count(*) > 1')->select('series_id'))
+            ->orderByRaw('series_id, (series.section_id = series_sections.section_id) desc, series_sections.section_id')->get(['series_id', 'series_sections.section_id']);
+        $people = [];
+        foreach ($pairs->isEmpty() ? [] : DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->whereIn('section_id', $pairs->pluck('section_id'))->get(['section_id', 'people.sourced_id']) as $row) {
+            $people[$row->section_id][$row->sourced_id] = true;
+        }
+        $out = $before = [];
+        foreach ($pairs as $pair) {
+            $out[(int) $pair->series_id][(int) $pair->section_id] = $before[$pair->series_id] ?? [];
+            $before[$pair->series_id] = ($before[$pair->series_id] ?? []) + ($people[$pair->section_id] ?? []);
+        }
+
+        return $out;
+    }
+
+    /** @param  array<int, array<int, array<string, true>>>  $shared */
+    private function section(Section $section, bool $unlinked, array $shared): SectionFacts
     {
         $linked = $section->series->filter(fn (Series $s): bool => $unlinked || $this->link($s, LinkKind::Series) !== null);
         $teachers = $section->enrolments->filter(fn (Enrolment $e): bool => $e->role === 'teacher')->sortByDesc('is_primary');
 
         return new SectionFacts(
-            $section->sourced_id, $section->name(), (string) $teachers->first()?->person->shortName(), $section->term->calendar(), new Door,
-            array_values($linked->map($this->series(...))->all()), $this->readers($section, $linked), route('join'),
+            $section->sourced_id, $section->name(), (string) $teachers->first()?->person->shortName(), $section->term->calendar(), $this->door($linked),
+            array_values($linked->map(fn (Series $s): SeriesFacts => $this->series($s, $shared[$s->id][$section->id] ?? []))->all()), $this->readers($section, $linked), route('join'),
         );
     }
 
-    private function series(Series $series): SeriesFacts
+    /** @param  array<string, true>  $elsewhere */
+    private function series(Series $series, array $elsewhere): SeriesFacts
     {
         $link = $this->link($series, LinkKind::Series);
 
@@ -56,7 +90,7 @@ final class SectionFactsQuery
             $series->id, $series->uid, $series->title, $series->sequence, (int) $series->changed_at->timestamp, $series->plan(),
             $this->sessions($series, SessionState::Planned),
             (string) $link?->address(),
-            (string) $link?->join_code, (string) $link?->dial_in, (string) $link?->pin, $this->sessions($series, SessionState::Cancelled),
+            (string) $link?->join_code, (string) $link?->dial_in, (string) $link?->pin, $this->sessions($series, SessionState::Cancelled), $elsewhere,
         );
     }
 
@@ -93,6 +127,15 @@ final class SectionFactsQuery
         }
 
         return array_values($out);
+    }
+
+    /** @param  Collection<int, Series>  $series */
+    private function door(Collection $series): DoorRules
+    {
+        $this->presets ??= Presets::all();
+        $first = $series->first();
+
+        return $first === null ? new DoorRules : Presets::rules($first, $this->presets)[0];
     }
 
     private function link(Series $series, LinkKind $kind): ?JoinLink

@@ -46,7 +46,7 @@ final readonly class StartRun
      */
     public function links(array $sections, ?Person $by, bool $queue = true): ?Run
     {
-        $steps = DB::table('series')->whereIn('section_id', $sections)
+        $steps = DB::table('series')->whereIn('id', DB::table('series_sections')->whereIn('section_id', $sections)->select('series_id'))
             ->whereNotExists(fn ($q) => $q->from('join_links')->whereColumn('series_id', 'series.id')->where('kind', 'series')->whereNull('retired_at'))
             ->orderBy('id')->get(['id', 'section_id', 'title'])
             ->map(fn (object $s): array => ['section_id' => $s->section_id, 'lane' => 'link', 'key' => (string) $s->id, 'label' => $s->title, 'verb' => 'add'])->all();

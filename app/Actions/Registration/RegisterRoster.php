@@ -5,22 +5,24 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Registration;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Actions\Joining\KeepLink;
 use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Registration\RosterFollow;
 
 /**
- * Registers a section's whole roster for each of its series: everybody enrolled gets a registration with a personal link,
+ * Registers a section's whole roster (and that of whoever shares a series with it) for each of its series: everybody enrolled gets a registration with a personal link,
  * and whoever has left loses theirs. Again the same changes nothing.
  */
 final readonly class RegisterRoster
 {
-    public function __construct(private Clock $clock, private KeepLink $keep, private RefreshPlacements $refresh)
+    public function __construct(private Clock $clock, private KeepLink $keep, private RefreshPlacements $refresh, private Audit $audit)
     {
     }
 
@@ -31,22 +33,69 @@ final readonly class RegisterRoster
 
         return DB::transaction(function () use ($section, $today): array {
             DB::table('sections')->where('id', $section->id)->lockForUpdate()->first();
-            $roster = $section->enrolments()->where('role', 'student')->pluck('ends_on', 'person_id')->all();
             $sum = ['joined' => 0, 'left' => 0];
+            $touched = [$section->id];
             foreach ($section->series as $series) {
-                $registered = array_values(array_map(intval(...), $series->registrations()->where('state', 'accepted')->pluck('person_id')->all()));
+                $sections = $series->sectionIds();
+                $roster = $this->roster($sections);
+                $touched = [...$touched, ...$sections];
+                $registered = array_values(array_map(intval(...), $series->registrations()->where('state', 'accepted')->distinct()->pluck('person_id')->all()));
                 $follow = RosterFollow::between($roster, $registered, $today);
-                $this->join($series->id, $follow->join);
-                $this->leave($series->id, $follow->leave);
-                $sum['joined'] += count($follow->join);
-                $sum['left'] += count($follow->leave);
+                // Where students register themselves nobody is registered by the roster; whoever has left it loses the link all the same.
+                $own = $series->registering !== null;
+                $join = $own ? [] : $follow->join;
+                $leave = $own ? array_values(array_intersect($follow->leave, array_keys($roster))) : $follow->leave;
+                $this->join($series->id, $join);
+                $this->leave($series->id, $leave);
+                $sum['joined'] += count($join);
+                $sum['left'] += count($leave);
+                $this->note($series->setRelation('section', $section), $join, $leave);
             }
             if ($sum !== ['joined' => 0, 'left' => 0]) {
-                ($this->refresh)([$section->id]);
+                ($this->refresh)(array_values(array_unique($touched)));
             }
 
             return $sum;
         });
+    }
+
+    /**
+     * Everybody enrolled in one of the sections that share a series; whoever is in two of them stays for the longer of the two.
+     *
+     * @param  list<int>  $sections
+     * @return array<int, string|null> until when, by person
+     */
+    private function roster(array $sections): array
+    {
+        $out = [];
+        foreach (DB::table('enrolments')->whereIn('section_id', $sections)->where('role', 'student')->get(['person_id', 'ends_on']) as $row) {
+            $known = array_key_exists($row->person_id, $out);
+            $out[$row->person_id] = $known && ($out[$row->person_id] === null || $row->ends_on === null) ? null : ($known ? max($out[$row->person_id], $row->ends_on) : $row->ends_on);
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<int>  $join
+     * @param  list<int>  $leave
+     */
+    private function note(Series $series, array $join, array $leave): void
+    {
+        if ($join !== []) {
+            ($this->audit)('registration', $series, null, 'from the roster: '.$this->names($join).', registered, each with a personal link');
+        }
+        if ($leave !== []) {
+            ($this->audit)('registration', $series, null, 'not on the roster any more: '.$this->names($leave).', registration withdrawn, link dead');
+        }
+    }
+
+    /** @param  list<int>  $people */
+    private function names(array $people): string
+    {
+        $names = DB::table('people')->whereIn('id', array_slice($people, 0, 6))->orderBy('family_name')->get(['given_name', 'family_name'])->map(fn (\stdClass $p): string => trim("$p->given_name $p->family_name"))->implode(', ');
+
+        return count($people) > 6 ? "$names and ".(count($people) - 6).' more' : $names;
     }
 
     /** @param  list<int>  $people */
@@ -55,7 +104,8 @@ final readonly class RegisterRoster
         $now = now();
         $linked = JoinLink::query()->inForce()->where('series_id', $series)->where('kind', LinkKind::Personal)->pluck('person_id')->flip();
         $registrations = array_map(fn (int $p): array => ['series_id' => $series, 'person_id' => $p, 'state' => 'accepted', 'came_by' => 'roster', 'created_at' => $now, 'updated_at' => $now], $people);
-        Registration::query()->upsert($registrations, ['series_id', 'person_id'], ['state', 'came_by', 'updated_at']);
+        Registration::query()->where('series_id', $series)->whereNull('only_day')->whereIn('person_id', $people)->update(['state' => 'accepted', 'came_by' => 'roster']);
+        DB::table('registrations')->insertOrIgnore($registrations);
         foreach ($people as $person) {
             if (! $linked->has($person)) {
                 JoinLink::query()->create($this->keep->fresh($series, LinkKind::Personal, $person));

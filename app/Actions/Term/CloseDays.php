@@ -6,21 +6,16 @@ namespace Nomada\App\Actions\Term;
 
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Nomada\App\Actions\Publishing\RefreshPlacements;
-use Nomada\App\Actions\Timetable\LaySessions;
-use Nomada\App\Actions\Timetable\RefreshClashes;
 use Nomada\App\Models\Term\ClosedRange;
 use Nomada\App\Models\Term\Term;
-use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\CurrentTerm;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\Closure;
 
 /** Closes a range of days, or opens one again: the sessions of every series follow, but for those that have begun. */
 final readonly class CloseDays
 {
-    public function __construct(private Clock $clock, private CurrentTerm $current, private LaySessions $lay, private RefreshClashes $clashes, private RefreshPlacements $refresh)
+    public function __construct(private Clock $clock, private FollowCalendar $follow)
     {
     }
 
@@ -30,7 +25,7 @@ final readonly class CloseDays
         $this->check($term, $closure);
         DB::transaction(function () use ($term, $closure): void {
             ClosedRange::query()->create(['term_id' => $term->id, 'uid' => (string) Str::uuid(), 'starts_on' => $closure->first->iso(), 'ends_on' => $closure->last->iso(), 'reason' => $closure->reason]);
-            $this->follow($term);
+            ($this->follow)($term);
         });
     }
 
@@ -38,7 +33,7 @@ final readonly class CloseDays
     {
         DB::transaction(function () use ($range, $term): void {
             $range->delete();
-            $this->follow($term);
+            ($this->follow)($term);
         });
     }
 
@@ -53,9 +48,9 @@ final readonly class CloseDays
     {
         $this->check($term, $closure);
         $now = $this->clock->seconds();
-        $row = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->join('sections', 'sections.id', '=', 'section_id')->where('term_id', $term->id)
+        $row = DB::table('sessions')->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')->join('sections', 'sections.id', '=', 'section_id')->where('term_id', $term->id)
             ->where('state', '!=', 'lost')->whereBetween('day', [$closure->first->iso(), $closure->last->iso()])
-            ->first([DB::raw("count(*) filter (where starts_at > to_timestamp($now)) as sessions"), DB::raw("count(distinct section_id) filter (where starts_at > to_timestamp($now)) as sections"), DB::raw("count(*) filter (where starts_at <= to_timestamp($now)) as begun")]);
+            ->first([DB::raw("count(distinct sessions.id) filter (where starts_at > to_timestamp($now)) as sessions"), DB::raw("count(distinct section_id) filter (where starts_at > to_timestamp($now)) as sections"), DB::raw("count(distinct sessions.id) filter (where starts_at <= to_timestamp($now)) as begun")]);
 
         return ['sessions' => (int) ($row->sessions ?? 0), 'sections' => (int) ($row->sections ?? 0), 'begun' => (int) ($row->begun ?? 0)];
     }
@@ -71,20 +66,5 @@ final readonly class CloseDays
                 throw new Fault("{$known->reason} ({$known->first->short()} to {$known->last->short()}) is closed already. Choose days beside it, or open it first.", 'first');
             }
         }
-    }
-
-    private function follow(Term $term): void
-    {
-        $this->current->forget();
-        $fresh = Term::query()->with(['school', 'closures'])->findOrFail($term->id);
-        $touched = [];
-        foreach (Series::query()->whereHas('section', fn ($q) => $q->where('term_id', $fresh->id))->get() as $series) {
-            ($this->lay)($series, $fresh->calendar());
-            // A change of the calendar is a change of every series' times.
-            $series->update(['sequence' => $series->sequence + 1, 'changed_at' => $this->clock->now()]);
-            $touched[] = $series->section_id;
-        }
-        ($this->clashes)($fresh);
-        ($this->refresh)(array_values(array_unique($touched)));
     }
 }

@@ -13,6 +13,7 @@ use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Actions\Registration\RegisterRoster;
 use Nomada\App\Actions\Timetable\LaySessions;
 use Nomada\App\Actions\Timetable\RefreshClashes;
+use Nomada\App\Models\Term\ObserverRule;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
@@ -37,6 +38,7 @@ final class ImportSchool
         private readonly RefreshClashes $clashes,
         private readonly RefreshPlacements $refresh,
         private readonly RegisterRoster $register,
+        private readonly TakePart $parts,
     ) {
     }
 
@@ -64,6 +66,7 @@ final class ImportSchool
             }, array_values($data->sections)));
             $this->people($data);
             $touched = $this->enrolments($data);
+            $touched = [...$touched, ...$this->parts->apply(ObserverRule::query()->orderBy('id')->get())];
             $touched = [...$touched, ...$this->series($data, $calendarChanged)];
             $this->follow($touched, $data);
         });
@@ -180,7 +183,7 @@ final class ImportSchool
         $removed = 0;
         if ($data->faults === [] && $rows !== []) {
             $inFiles = array_map(fn (string $id): int => (int) $sections[$id], array_keys($data->sections));
-            $gone = DB::table('enrolments')->whereIn('section_id', $inFiles)->whereNotIn('sourced_id', array_column($rows, 'sourced_id'));
+            $gone = DB::table('enrolments')->whereIn('section_id', $inFiles)->where('is_local', false)->whereNotIn('sourced_id', array_column($rows, 'sourced_id'));
             $touched = array_map(intval(...), $gone->pluck('section_id')->all());
             $removed = $gone->delete();
         }

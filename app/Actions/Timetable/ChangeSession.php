@@ -6,39 +6,47 @@ namespace Nomada\App\Actions\Timetable;
 
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Actions\Publishing\RefreshPlacements;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Term\Zone;
+use Nomada\Core\Term\Term;
 use Nomada\Core\Timetable\SessionState;
+use Nomada\Core\Timetable\TypedTime;
 
 /**
- * Changes one session and leaves the rest of its series: cancels it with a reason that students read, takes that back, or moves it to
- * another day or time. What has begun is never touched. The change outlives a change of the series where its date still exists in it
- * (see LaySessions).
+ * Changes one session and leaves the rest of its series: cancels it with a reason that students read, takes that back, moves it to another
+ * day or time, makes it longer, gives it another teacher, a title, a note; adds an extra one, or one that makes up a lost one. What has
+ * begun is never touched. The change outlives a change of the series where its date still exists in it (see core's Laying).
  */
 final readonly class ChangeSession
 {
-    public function __construct(private Clock $clock, private RefreshClashes $clashes, private RefreshPlacements $refresh)
+    private const LONGEST = 720;
+
+    public function __construct(private Clock $clock, private LaySessions $lay, private FollowSeries $follow, private SeriesHistory $history)
     {
     }
 
     /** @throws Fault where it has begun, is lost or cancelled already, or has no reason */
-    public function cancel(Session $session, string $reason): void
+    public function cancel(Session $session, string $reason, ?Person $by = null): void
     {
         $reason = trim($reason);
         if ($reason === '') {
             throw new Fault('Write why it is cancelled; students read it at the door.', 'reason');
         }
-        $this->change($session, SessionState::Planned, 'Only a planned session can be cancelled.', fn (): array => ['state' => SessionState::Cancelled, 'reason' => $reason]);
+        $this->change($session, SessionState::Planned, 'Only a planned session can be cancelled.', $by, fn (Session $s): array => [
+            ['state' => SessionState::Cancelled, 'reason' => $reason], "cancelled {$this->date($s)}: $reason",
+        ]);
     }
 
     /** @throws Fault where it has begun or is not cancelled */
-    public function restore(Session $session): void
+    public function restore(Session $session, ?Person $by = null): void
     {
-        $this->change($session, SessionState::Cancelled, 'Only a cancelled session can be held after all.', fn (): array => ['state' => SessionState::Planned, 'reason' => null]);
+        $this->change($session, SessionState::Cancelled, 'Only a cancelled session can be held after all.', $by, fn (Session $s): array => [
+            ['state' => SessionState::Planned, 'reason' => null], "held {$this->date($s)} after all",
+        ]);
     }
 
     /**
@@ -46,52 +54,158 @@ final readonly class ChangeSession
      *
      * @throws Fault where it has begun, the day is closed, past or taken by the series, or the length makes no sense
      */
-    public function move(Session $session, LocalDate $day, int $start, int $minutes): void
+    public function move(Session $session, LocalDate $day, int $start, int $minutes, ?Person $by = null): void
     {
-        $this->change($session, SessionState::Planned, 'Only a planned session can be moved.', function (Session $session) use ($day, $start, $minutes): array {
+        $this->change($session, SessionState::Planned, 'Only a planned session can be moved.', $by, function (Session $session) use ($day, $start, $minutes): array {
             $term = $session->series->section->term->calendar();
-            $closed = $term->closedBecause($day->day);
-            if ($closed !== null) {
-                throw new Fault("School is closed on {$day->short()}: $closed. Choose an open day.", 'move_day');
-            }
-            if (Session::query()->where('series_id', $session->series_id)->where('day', $day->iso())->whereKeyNot($session->id)->exists()) {
-                throw new Fault("This series meets on {$day->short()} already. Choose another day.", 'move_day');
-            }
-            if ($minutes < 1 || $minutes > 720) {
-                throw new Fault('A session ends after it starts, within 12 hours.', 'move_end');
-            }
-            $at = $term->zone->instant($day->day, $start);
-            if ($at <= $this->clock->seconds()) {
-                throw new Fault('That time is past. Choose a later one.', 'move_start');
+            $at = $this->check($session->series, $term, $day, $start, $minutes, $session->id);
+            $to = ['day' => $day->iso(), 'starts_at' => Carbon::createFromTimestamp($at), 'ends_at' => Carbon::createFromTimestamp($at + 60 * $minutes)];
+            $words = "moved {$this->date($session)} to {$day->short()} ".TypedTime::format($start).'–'.TypedTime::format($start + $minutes);
+            if ($session->is_extra) {
+                return [$to, $words];
             }
             $from = $session->moved_from ?? $session->day;
-            $own = Zone::named($session->series->time_zone)->instant(LocalDate::parse($from)->day, $session->series->start_minute);
 
-            return [
-                'day' => $day->iso(), 'starts_at' => Carbon::createFromTimestamp($at), 'ends_at' => Carbon::createFromTimestamp($at + 60 * $minutes),
-                // Back where the pattern put it, at its time, it is an exception no more.
-                'moved_from' => $from === $day->iso() && $at === $own && $minutes === $session->series->minutes ? null : $from,
-            ];
+            // Back where the pattern put it, at its time, it is an exception no more.
+            return [[...$to, 'moved_from' => $from === $day->iso() && [$at, $at + 60 * $minutes] === $this->own($session, $term) ? null : $from], $words];
         });
     }
 
-    /** @param  callable(Session): array<string, mixed>  $to */
-    private function change(Session $session, SessionState $from, string $refusal, callable $to): void
+    /**
+     * What is told of this one session: another teacher, a title instead of its topic, a note. Empty text takes it back.
+     *
+     * @throws Fault where it has begun, or the teacher is nobody of staff
+     */
+    public function tell(Session $session, string $title, string $note, ?Person $teacher, ?Person $by = null): void
     {
-        DB::transaction(function () use ($session, $from, $to, $refusal): void {
+        if ($teacher !== null && ! $teacher->isStaff()) {
+            throw new Fault("{$teacher->name()} is not a teacher. Choose one.", 'teacher');
+        }
+        $title = trim($title);
+        $note = trim($note);
+        $this->change($session, null, '', $by, function (Session $s) use ($title, $note, $teacher): array {
+            $told = array_filter([$teacher !== null && $teacher->id !== $s->teacher_id ? "taught by {$teacher->shortName()}" : ($teacher === null && $s->teacher_id !== null ? 'taught by its own teacher' : ''),
+                $title !== (string) $s->title ? ($title === '' ? 'without a title of its own' : "titled \"$title\"") : '', $note !== (string) $s->note ? ($note === '' ? 'without a note' : 'with a note') : '']);
+
+            return [['title' => $title === '' ? null : $title, 'note' => $note === '' ? null : $note, 'teacher_id' => $teacher?->id], $this->date($s).': '.(implode(', ', $told) ?: 'nothing changed')];
+        });
+    }
+
+    /**
+     * Adds a session beside the pattern.
+     *
+     * @param  int  $start  minutes from midnight on the school's clock
+     * @param  Session|null  $madeUp  the lost or cancelled session that it makes up
+     *
+     * @throws Fault
+     */
+    public function add(Series $series, LocalDate $day, int $start, int $minutes, ?Session $madeUp = null, ?Person $by = null): Session
+    {
+        return DB::transaction(function () use ($series, $day, $start, $minutes, $madeUp, $by): Session {
+            $series = Series::query()->with(['section.term.school', 'section.term.closures'])->lockForUpdate()->findOrFail($series->id);
+            if ($madeUp !== null && $madeUp->state === SessionState::Planned) {
+                throw new Fault('Only a lost or cancelled session can be made up.', 'makes_up');
+            }
+            if ($madeUp !== null && Session::query()->where('series_id', $series->id)->where('makes_up', $madeUp->day)->where('state', SessionState::Planned)->exists()) {
+                throw new Fault("{$this->date($madeUp)} is made up already.", 'makes_up');
+            }
+            $at = $this->check($series, $series->section->term->calendar(), $day, $start, $minutes, null);
+            $before = $this->history->snapshot($series->id);
+            $session = Session::query()->create([
+                'series_id' => $series->id, 'day' => $day->iso(), 'starts_at' => Carbon::createFromTimestamp($at), 'ends_at' => Carbon::createFromTimestamp($at + 60 * $minutes),
+                'state' => SessionState::Planned, 'is_extra' => true, 'makes_up' => $madeUp?->day,
+            ]);
+            $this->finish($series, $by, ($madeUp === null ? 'an extra session on ' : "{$this->date($madeUp)} made up on ").$day->short().' '.TypedTime::format($start).'–'.TypedTime::format($start + $minutes), $before);
+
+            return $session;
+        });
+    }
+
+    /**
+     * Takes an extra session out again.
+     *
+     * @throws Fault where it is none, or has begun
+     */
+    public function remove(Session $session, ?Person $by = null): void
+    {
+        if (! $session->is_extra) {
+            throw new Fault('This session comes from the pattern of its series. Cancel it, with a reason.', 'session');
+        }
+        $this->change($session, null, '', $by, fn (Session $s): array => [null, "took out the extra session of {$this->date($s)}"]);
+    }
+
+    /** @return array{int, int} when the pattern would have it start and end, UTC seconds */
+    private function own(Session $session, Term $term): array
+    {
+        $slot = LocalDate::parse($session->moved_from ?? $session->day)->day;
+        foreach ($session->series->stretches()->sessions($term) as $planned) {
+            if ($planned->day === $slot) {
+                return [$planned->start, $planned->end];
+            }
+        }
+
+        return [0, 0];
+    }
+
+    /** When it would start, in UTC seconds. */
+    private function check(Series $series, Term $term, LocalDate $day, int $start, int $minutes, ?int $but): int
+    {
+        $closed = $term->closedBecause($day->day);
+        if ($closed !== null) {
+            throw new Fault("School is closed on {$day->short()}: $closed. Choose an open day.", 'move_day');
+        }
+        if ($minutes < 1 || $minutes > self::LONGEST) {
+            throw new Fault('A session ends after it starts, within 12 hours.', 'move_end');
+        }
+        $at = $term->zone->instant($day->day, $start);
+        if ($at <= $this->clock->seconds()) {
+            throw new Fault('That time is past. Choose a later one.', 'move_start');
+        }
+        $other = Session::query()->where('series_id', $series->id)->where('state', SessionState::Planned)->when($but !== null, fn ($q) => $q->whereKeyNot($but))
+            ->where('starts_at', '<', Carbon::createFromTimestamp($at + 60 * $minutes))->where('ends_at', '>', Carbon::createFromTimestamp($at))->first();
+        if ($other !== null) {
+            $zone = $term->zone;
+            throw new Fault("This series meets on {$this->date($other)} from {$zone->clock((int) $other->starts_at->timestamp)} to {$zone->clock((int) $other->ends_at->timestamp)} already. Choose another time.", 'move_start');
+        }
+
+        return $at;
+    }
+
+    /**
+     * @param  SessionState|null  $from  the state that it must be in; any where null
+     * @param  callable(Session): array{array<string, mixed>|null, string}  $to  the columns (null to take it out), and the words of the history
+     */
+    private function change(Session $session, ?SessionState $from, string $refusal, ?Person $by, callable $to): void
+    {
+        DB::transaction(function () use ($session, $from, $to, $refusal, $by): void {
             // Locked, so that two people who press at one moment do not both count the sequence up.
-            $session = Session::query()->with(['series.section.term.school', 'series.section.term.closures'])->lockForUpdate()->findOrFail($session->id);
-            if ($session->state !== $from) {
+            $series = Series::query()->with(['section.term.school', 'section.term.closures'])->lockForUpdate()->findOrFail($session->series_id);
+            $session = Session::query()->lockForUpdate()->findOrFail($session->id)->setRelation('series', $series);
+            if ($from !== null && $session->state !== $from) {
                 throw new Fault($refusal, 'session');
             }
             if ((int) $session->starts_at->timestamp <= $this->clock->seconds()) {
                 throw new Fault('This session has begun; what has begun is not changed any more.', 'session');
             }
-            $session->update($to($session));
-            $series = $session->series;
-            $series->update(['sequence' => $series->sequence + 1, 'changed_at' => Carbon::createFromTimestamp($this->clock->seconds())]);
-            ($this->clashes)($series->section->term, [$series->section_id]);
-            ($this->refresh)([$series->section_id]);
+            $before = $this->history->snapshot($series->id);
+            [$columns, $words] = $to($session);
+            $columns === null ? $session->delete() : $session->update($columns);
+            $this->finish($series, $by, $words, $before);
         });
+    }
+
+    /** @param  array<string, list<array<string, mixed>>>  $before */
+    private function finish(Series $series, ?Person $by, string $words, array $before): void
+    {
+        if ($series->topics !== []) {
+            $this->lay->write($series, $this->lay->standing($series->id));
+        }
+        $this->history->record($series, $by, $words, $before);
+        ($this->follow)($series);
+    }
+
+    private function date(Session $session): string
+    {
+        return LocalDate::parse($session->day)->short();
     }
 }

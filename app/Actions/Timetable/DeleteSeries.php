@@ -6,20 +6,32 @@ namespace Nomada\App\Actions\Timetable;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\RefreshPlacements;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 
-/** Deletes a series with its sessions, links and registrations. What it has published is removed by the next publish run. */
+/**
+ * Deletes a series with its sessions, links and registrations; the history keeps them, so that it can be undone. What it has published
+ * is removed by the next publish run.
+ */
 final readonly class DeleteSeries
 {
-    public function __construct(private RefreshPlacements $refresh)
+    public function __construct(private RefreshPlacements $refresh, private SeriesHistory $history)
     {
     }
 
-    public function __invoke(Series $series): void
+    public function __invoke(Series $series, ?Person $by = null): void
     {
-        DB::transaction(function () use ($series): void {
-            $series->delete();
-            ($this->refresh)([$series->section_id]);
+        DB::transaction(function () use ($series, $by): void {
+            $this->history->record($series, $by, "deleted $series->title", $this->history->snapshot($series->id, true));
+            $this->quietly($series);
         });
+    }
+
+    /** Without a line in the history: the undoing of its making. */
+    public function quietly(Series $series): void
+    {
+        $sections = $series->sectionIds();
+        $series->delete();
+        ($this->refresh)($sections);
     }
 }

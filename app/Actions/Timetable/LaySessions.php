@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Timetable;
 
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
-use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
-use Nomada\Core\Timetable\SessionState;
-use stdClass;
+use Nomada\Core\Timetable\Laying;
+use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\Stretches;
+use Nomada\Core\Timetable\Topics;
 
 /**
- * Lays a series' sessions over its term, as its plan makes them. Sessions that have started stay as they are;
- * a series that has none yet gets the past ones of its plan too. What was changed of one
- * session (cancelled, moved) stays where its date still exists in the series and is open.
+ * Lays a series' sessions over its term, as its plans make them (see core's Laying), and writes down what differs. A session whose date
+ * stays keeps its row.
  */
 final readonly class LaySessions
 {
@@ -24,46 +24,70 @@ final readonly class LaySessions
     {
     }
 
-    public function __invoke(Series $series, Term $term): void
+    public function __invoke(Series $series, Term $term): Laying
     {
-        $now = $this->clock->seconds();
-        $coming = DB::table('sessions')->where('series_id', $series->id)->where('starts_at', '>', gmdate('Y-m-d H:i:sP', $now));
-        $cancelled = (clone $coming)->where('state', SessionState::Cancelled->value)->whereNull('moved_from')->pluck('reason', 'day');
-        $moved = (clone $coming)->whereNotNull('moved_from')->get()->keyBy('moved_from');
-        $coming->delete();
-        $kept = DB::table('sessions')->where('series_id', $series->id)->pluck('day')->flip();
-        $rows = [];
-        foreach ($series->plan()->sessions($term) as $session) {
-            $day = (new LocalDate($session->day))->iso();
-            if ($kept->isEmpty() || ($session->start > $now && ! $kept->has($day))) {
-                $isCancelled = $session->state === SessionState::Planned && $cancelled->has($day);
-                $rows[$day] = [
-                    'series_id' => $series->id, 'day' => $day, 'starts_at' => gmdate('Y-m-d H:i:sP', $session->start), 'ends_at' => gmdate('Y-m-d H:i:sP', $session->end),
-                    'state' => $isCancelled ? SessionState::Cancelled->value : $session->state->value, 'reason' => $isCancelled ? $cancelled->get($day) : $session->reason, 'moved_from' => null,
-                ];
-            }
-        }
-        DB::table('sessions')->insert(array_values($this->withMoves($rows, $moved, $term)));
+        $laying = Laying::over($series->stretches()->sessions($term), $this->standing($series->id), $term, $this->clock->seconds());
+        $this->write($series, $laying->sessions);
+
+        return $laying;
+    }
+
+    /** What laying another plan would do. Nothing is written. */
+    public function look(Series $series, Stretches $stretches, Term $term): Laying
+    {
+        return Laying::over($stretches->sessions($term), $this->standing($series->id), $term, $this->clock->seconds());
+    }
+
+    /** @return list<PlannedSession> in order of time */
+    public function standing(int $series): array
+    {
+        return array_values(DB::table('sessions')->where('series_id', $series)->orderBy('starts_at')->orderBy('day')
+            ->get(['*', DB::raw('extract(epoch from starts_at)::bigint as s'), DB::raw('extract(epoch from ends_at)::bigint as e')])
+            ->map(fn (\stdClass $r): PlannedSession => Session::core((array) $r, (int) $r->s, (int) $r->e))->all());
     }
 
     /**
-     * A moved session stays moved where its date is still one of the series, its new day is open, and no other session has taken that day.
+     * Writes the coming sessions, with their topics; those that have begun are left alone.
      *
-     * @param  array<string, array<string, mixed>>  $rows  by day
-     * @param  Collection<array-key, stdClass>  $moved  by the day they come from
-     * @return array<string, array<string, mixed>>
+     * @param  list<PlannedSession>  $sessions
      */
-    private function withMoves(array $rows, Collection $moved, Term $term): array
+    public function write(Series $series, array $sessions, bool $freshTopics = false, bool $allTopics = false): void
     {
-        foreach ($moved as $from => $session) {
-            $isFree = $session->day === $from || ! isset($rows[$session->day]);
-            if (isset($rows[$from]) && $rows[$from]['state'] === SessionState::Planned->value && $isFree && $term->isOpen(LocalDate::parse($session->day)->day)) {
-                $own = $rows[$from];
-                unset($rows[$from]);
-                $rows[$session->day] = [...$own, 'day' => $session->day, 'starts_at' => $session->starts_at, 'ends_at' => $session->ends_at, 'state' => $session->state, 'reason' => $session->reason, 'moved_from' => $from];
+        $now = $this->clock->seconds();
+        if ($series->topics !== [] || $freshTopics) {
+            $sessions = Topics::lay($series->topics, $sessions, $series->topics_move, $now, $freshTopics, $allTopics);
+        }
+        $known = [];
+        foreach (DB::table('sessions')->where('series_id', $series->id)->get(['*', DB::raw('extract(epoch from starts_at)::bigint as s'), DB::raw('extract(epoch from ends_at)::bigint as e')]) as $row) {
+            $known[$this->key(Session::core((array) $row, (int) $row->s, (int) $row->e))] = $row;
+        }
+        $isNew = $known === [];
+        $new = $changed = [];
+        foreach ($sessions as $session) {
+            $old = $known[$this->key($session)] ?? null;
+            unset($known[$this->key($session)]);
+            if ($old !== null && (int) $old->s <= $now && ! $allTopics) {
+                continue;
+            }
+            $row = Session::row($session, $series->id);
+            if ($old === null) {
+                $new[] = $row;
+            } elseif ($session->own != Session::core((array) $old, 0, 0)->own || (int) $old->s !== $session->start || (int) $old->e !== $session->end || $old->state !== $session->state->value || $old->reason !== $session->reason || $old->day !== $row['day']) {
+                $changed[] = ['id' => $old->id, ...$row];
             }
         }
+        // Written anew rather than updated one by one: a moved date may stand where another stood.
+        $gone = array_map(fn (\stdClass $r): int => (int) $r->id, array_values(array_filter($known, fn (\stdClass $r): bool => (int) $r->s > $now)));
+        DB::table('sessions')->whereIn('id', [...$gone, ...array_column($changed, 'id')])->delete();
+        foreach ([$changed, array_values(array_filter($new, fn (array $r): bool => $isNew || strtotime($r['starts_at']) > $now))] as $rows) {
+            foreach (array_chunk($rows, 500) as $chunk) {
+                DB::table('sessions')->insert($chunk);
+            }
+        }
+    }
 
-        return $rows;
+    private function key(PlannedSession $session): string
+    {
+        return $session->isExtra() ? "extra {$session->start}" : 'slot '.$session->slot();
     }
 }

@@ -26,6 +26,7 @@ final class RefreshClashes
         if ($sections === []) {
             return;
         }
+        $sections = $sections === null ? null : $this->withThoseThatShare($sections);
         $found = $this->find($term, $sections);
         DB::transaction(function () use ($term, $sections, $found): void {
             DB::table('clashes')->when($sections === null,
@@ -46,41 +47,135 @@ final class RefreshClashes
      */
     public function find(Term $term, ?array $sections = null): array
     {
-        $near = $sections === null ? null : DB::table('enrolments as a')->join('enrolments as b', 'b.person_id', '=', 'a.person_id')->whereIn('a.section_id', $sections)->distinct()->pluck('b.section_id')->all();
+        $near = $sections === null ? null : array_map(intval(...), DB::table('enrolments as a')->join('enrolments as b', 'b.person_id', '=', 'a.person_id')->whereIn('a.section_id', $sections)->distinct()->pluck('b.section_id')->all());
+        $near = $near === null ? null : $this->near($near, (array) $sections);
+        $rosters = $this->rosters($term, $near);
+        $meetings = $this->meetings($term, $near, $rosters);
+        $only = $sections === null ? null : array_fill_keys($sections, true);
+        foreach ($only === null ? [] : $meetings as $meeting) {
+            // A roster made for the purpose counts where its series is one of those sections'.
+            if (isset($only[$meeting->section])) {
+                $only[$meeting->roster] = true;
+            }
+        }
 
-        return (new Clashes($this->meetings($term, $near), $this->rosters($term, $near)))->find($sections === null ? null : array_fill_keys($sections, true));
+        return (new Clashes($meetings, $rosters, HostAccounts::all(), $term->calendar()))->find($only);
     }
 
     /**
-     * @param  array<mixed>|null  $near
+     * The sections whose series these sections meet in: what is found is kept under a series' own section.
+     *
+     * @param  list<int>  $sections
+     * @return list<int>
+     */
+    private function withThoseThatShare(array $sections): array
+    {
+        $own = DB::table('series')->join('series_sections', 'series_id', '=', 'series.id')->whereIn('series_sections.section_id', $sections)->distinct()->pluck('series.section_id')->all();
+
+        return array_values(array_unique([...$sections, ...array_map(intval(...), $own)]));
+    }
+
+    /**
+     * Whoever is on one host account with a section's series is near to it too, and so is another teacher's own section.
+     *
+     * @param  array<int>  $near
+     * @param  array<int>  $sections
+     * @return list<int>
+     */
+    private function near(array $near, array $sections): array
+    {
+        $accounts = DB::table('series')->whereIn('section_id', $sections)->whereNotNull('host_account_id')->distinct()->pluck('host_account_id');
+        $byAccount = $accounts->isEmpty() ? [] : DB::table('series')->whereIn('host_account_id', $accounts)->pluck('section_id')->all();
+        // Other teachers of single sessions, anywhere: few.
+        $others = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->whereNotNull('teacher_id')->get(['teacher_id', 'section_id']);
+        $byTeacher = $others->isEmpty() ? [] : [...$others->pluck('section_id')->all(), ...DB::table('enrolments')->whereIn('person_id', $others->pluck('teacher_id'))->pluck('section_id')->all()];
+
+        return array_values(array_unique(array_map(intval(...), [...$near, ...$sections, ...$byAccount, ...$byTeacher])));
+    }
+
+    /**
+     * Every series of these sections (or of the term) with its planned sessions. One that sections share, or some of whose sessions
+     * another teacher takes, gets rosters of its own, with keys below zero.
+     *
+     * @param  list<int>|null  $near
+     * @param  array<int, list<Attendee>>  $rosters
      * @return list<Meeting>
      */
-    private function meetings(Term $term, ?array $near): array
+    private function meetings(Term $term, ?array $near, array &$rosters): array
     {
         $calendar = $term->calendar();
         $offsets = $calendar->zone->offsets($calendar->first->day - 1, $calendar->last->day + 1);
-        $rows = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->join('sections', 'sections.id', '=', 'section_id')
-            ->where('term_id', $term->id)->where('state', 'planned')->when($near !== null, fn ($q) => $q->whereIn('section_id', (array) $near))
-            ->groupBy('series.id', 'section_id')->orderBy('series.id')
-            ->get(['series.id', 'section_id', DB::raw("string_agg((day - date '1970-01-01') || ' ' || extract(epoch from starts_at)::bigint || ' ' || extract(epoch from ends_at)::bigint, ',' order by starts_at) as list")]);
+        $rooms = DB::table('join_links')->where('kind', 'series')->whereNull('retired_at')->whereNotNull('room')->select('series_id', DB::raw('min(room) as room'))->groupBy('series_id');
+        $rows = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->join('sections', 'sections.id', '=', 'section_id')->leftJoinSub($rooms, 'rooms', 'rooms.series_id', '=', 'series.id')
+            ->where('term_id', $term->id)->where('state', 'planned')
+            ->when($near !== null, fn ($q) => $q->whereIn('series.id', DB::table('series_sections')->whereIn('section_id', (array) $near)->select('series_id')))
+            ->groupBy('series.id', 'section_id', 'teacher_id', DB::raw('coalesce(sessions.host_account_id, series.host_account_id)'))->orderBy('series.id')->orderByRaw('teacher_id nulls first')
+            ->get(['series.id', 'section_id', 'teacher_id', DB::raw('coalesce(sessions.host_account_id, series.host_account_id) as account'), DB::raw('min(room) as room'),
+                DB::raw("string_agg((day - date '1970-01-01') || ' ' || extract(epoch from starts_at)::bigint || ' ' || extract(epoch from ends_at)::bigint, ',' order by starts_at) as list")]);
+        $shared = DB::table('series_sections')->whereIn('series_id', DB::table('series_sections')->groupBy('series_id')->havingRaw('count(*) > 1')->select('series_id'))->get()->groupBy('series_id');
         $out = [];
+        $key = 0;
         foreach ($rows as $row) {
-            $sessions = [];
-            $earliest = 1440;
-            $latest = 0;
-            foreach (explode(',', $row->list) as $one) {
-                [$day, $start, $end] = array_map(intval(...), explode(' ', $one));
-                $sessions[] = [$day, $start, $end];
-                // On a day on which the clock changes, or past midnight, no bound is safe.
-                $offset = $offsets[$day] ?? null;
-                $from = $offset === null ? 0 : intdiv($start + $offset - $day * 86400, 60);
-                $to = $offset === null ? 1440 : intdiv($end + $offset - $day * 86400 + 59, 60);
-                [$earliest, $latest] = $from < 0 || $to > 1440 ? [0, 1440] : [min($earliest, $from), max($latest, $to)];
+            [$sessions, $earliest, $latest] = $this->sessions($row->list, $offsets);
+            $sections = array_map(intval(...), $shared->get($row->id)?->pluck('section_id')->all() ?? [$row->section_id]);
+            $roster = (int) $row->section_id;
+            if (count($sections) > 1 || $row->teacher_id !== null) {
+                $roster = --$key;
+                $rosters[$roster] = $this->together(array_values($sections), $rosters, $row->teacher_id === null ? null : (int) $row->teacher_id);
             }
-            $out[] = new Meeting((int) $row->id, (int) $row->section_id, $sessions, $earliest, $latest);
+            $out[] = new Meeting((int) $row->id, (int) $row->section_id, $sessions, $earliest, $latest, $roster, $row->account === null ? null : (int) $row->account, $row->room);
         }
 
         return $out;
+    }
+
+    /**
+     * @param  array<int, int|null>  $offsets
+     * @return array{list<array{int, int, int}>, int, int}
+     */
+    private function sessions(string $list, array $offsets): array
+    {
+        $sessions = [];
+        $earliest = 1440;
+        $latest = 0;
+        foreach (explode(',', $list) as $one) {
+            [$day, $start, $end] = array_map(intval(...), explode(' ', $one));
+            $sessions[] = [$day, $start, $end];
+            // On a day on which the clock changes, or past midnight, no bound is safe.
+            $offset = $offsets[$day] ?? null;
+            $from = $offset === null ? 0 : intdiv($start + $offset - $day * 86400, 60);
+            $to = $offset === null ? 1440 : intdiv($end + $offset - $day * 86400 + 59, 60);
+            [$earliest, $latest] = $from < 0 || $to > 1440 ? [0, 1440] : [min($earliest, $from), max($latest, $to)];
+        }
+
+        return [$sessions, $earliest, $latest];
+    }
+
+    /**
+     * Everybody of several sections once; where another teacher takes the session, that one instead of theirs.
+     *
+     * @param  list<int>  $sections
+     * @param  array<int, list<Attendee>>  $rosters
+     * @return list<Attendee>
+     */
+    private function together(array $sections, array $rosters, ?int $teacher): array
+    {
+        $out = [];
+        foreach ($sections as $section) {
+            foreach ($rosters[$section] ?? [] as $attendee) {
+                if ($teacher === null || ! $attendee->isTeacher) {
+                    $same = $out["$attendee->person $attendee->isTeacher"] ?? null;
+                    // In two of the sections, somebody is there while they are in either.
+                    $out["$attendee->person $attendee->isTeacher"] = $same === null ? $attendee : new Attendee($attendee->person, $attendee->isTeacher,
+                        $same->from === null || $attendee->from === null ? null : min($same->from, $attendee->from), $same->until === null || $attendee->until === null ? null : max($same->until, $attendee->until), $attendee->zone);
+                }
+            }
+        }
+        if ($teacher !== null) {
+            $out["$teacher 1"] = new Attendee($teacher, true);
+        }
+
+        return array_values($out);
     }
 
     /**
@@ -89,6 +184,8 @@ final class RefreshClashes
      */
     private function rosters(Term $term, ?array $near): array
     {
+        // A section that shares a series brings its people with it.
+        $near = $near === null ? null : [...$near, ...DB::table('series_sections as a')->join('series_sections as b', 'b.series_id', '=', 'a.series_id')->whereIn('a.section_id', $near)->whereColumn('a.section_id', '!=', 'b.section_id')->pluck('b.section_id')->all()];
         $out = [];
         $day = fn (?string $iso): ?int => $iso === null ? null : LocalDate::parse($iso)->day;
         foreach (DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->join('sections', 'sections.id', '=', 'section_id')->where('term_id', $term->id)->when($near !== null, fn ($q) => $q->whereIn('section_id', (array) $near))

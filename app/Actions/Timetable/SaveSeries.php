@@ -7,50 +7,99 @@ namespace Nomada\App\Actions\Timetable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Nomada\App\Actions\Publishing\RefreshPlacements;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\Laying;
 use Nomada\Core\Timetable\SeriesPlan;
+use Nomada\Core\Timetable\Stretches;
 
 /** Creates a series of a section, or changes one: its sessions follow, and what stands at the destinations becomes stale where it differs. */
 final readonly class SaveSeries
 {
-    public function __construct(private Clock $clock, private LaySessions $lay, private RefreshClashes $clashes, private RefreshPlacements $refresh)
+    public function __construct(private Clock $clock, private LaySessions $lay, private FollowSeries $follow, private SeriesHistory $history)
     {
     }
 
-    /** @throws Fault where the section has another series of that title, or the plan makes no session */
-    public function __invoke(Section $section, SeriesPlan $plan, string $title, ?Series $series = null): Series
+    /**
+     * @param  LocalDate|null  $from  the first date that changes, where the edit's reach is "this and later"; null for the whole series
+     *
+     * @throws Fault where the section has another series of that title, or the plan makes no session
+     */
+    public function __invoke(Section $section, SeriesPlan $plan, string $title, ?Series $series = null, ?Person $by = null, ?LocalDate $from = null): Series
     {
         $title = trim($title) === '' ? $section->title : trim($title);
-        $taken = Series::query()->where('section_id', $section->id)->where('title', $title)->when($series, fn ($q) => $q->whereKeyNot($series?->id))->exists();
+        $taken = Series::query()->where('section_id', $series->section_id ?? $section->id)->where('title', $title)->when($series, fn ($q) => $q->whereKeyNot($series?->id))->exists();
         if ($taken) {
             throw new Fault("This section has a series called \"$title\" already. Give this one a title of its own.", 'title');
         }
         $term = $section->term->calendar();
+        $stretches = self::stretches($series, $plan, $from);
         if ($plan->sessions($term) === []) {
             throw new Fault('This pattern makes no session in the term. Choose other weekdays or dates.', 'weekdays');
         }
 
-        return DB::transaction(function () use ($section, $plan, $title, $series, $term): Series {
-            $columns = Series::columns($plan);
+        return DB::transaction(function () use ($section, $plan, $title, $series, $term, $stretches, $by, $from): Series {
             $now = Carbon::createFromTimestamp($this->clock->seconds());
             if ($series === null) {
-                $series = Series::query()->create([...$columns, 'section_id' => $section->id, 'title' => $title, 'uid' => (string) Str::uuid(), 'changed_at' => $now]);
-            } else {
-                // Compared as plans: the database keeps the keys of a pattern in an order of its own.
-                $differs = $title !== $series->title || Series::columns($series->plan()) !== $columns;
-                if ($differs) {
-                    $series->fill([...$columns, 'title' => $title, 'sequence' => $series->sequence + 1, 'changed_at' => $now])->save();
-                }
+                $series = Series::query()->create([...Series::columns($plan), 'section_id' => $section->id, 'title' => $title, 'uid' => (string) Str::uuid(), 'changed_at' => $now]);
+                $series->setRelation('section', $section);
+                ($this->lay)($series, $term);
+                $this->history->record($series, $by, "planned $title: ".$plan->sentence(), []);
+                ($this->follow)($series, false);
+
+                return $series;
             }
-            ($this->lay)($series, $term);
-            ($this->clashes)($section->term, [$section->id]);
-            ($this->refresh)([$section->id]);
+            $before = $this->history->snapshot($series->id);
+            // Compared as plans: the database keeps the keys of a pattern in an order of its own.
+            $same = $title === $series->title && self::plain($series->stretches()) === self::plain($stretches);
+            $series->title = $title;
+            $series->follow($stretches);
+            $laying = ($this->lay)($series, $term);
+            if (! $same) {
+                $series->save();
+                $this->history->record($series, $by, self::words($plan, $from, $laying), $before);
+            }
+            ($this->follow)($series, ! $same);
 
             return $series;
         });
+    }
+
+    /** Lays other plans over a series, as a move of several sessions does. */
+    public function relay(Series $series, Stretches $stretches, ?Person $by, string $words): Series
+    {
+        return DB::transaction(function () use ($series, $stretches, $by, $words): Series {
+            $before = $this->history->snapshot($series->id);
+            $series->follow($stretches);
+            ($this->lay)($series, $series->section->term->calendar());
+            $series->save();
+            $this->history->record($series, $by, $words, $before);
+            ($this->follow)($series);
+
+            return $series;
+        });
+    }
+
+    /** The plans that a series would have. */
+    public static function stretches(?Series $series, SeriesPlan $plan, ?LocalDate $from): Stretches
+    {
+        return $series === null || $from === null ? new Stretches([$plan]) : $series->stretches()->from($from, $plan);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function plain(Stretches $stretches): array
+    {
+        return array_map(fn (SeriesPlan $p): array => $p->toArray(), $stretches->plans);
+    }
+
+    private static function words(SeriesPlan $plan, ?LocalDate $from, Laying $laying): string
+    {
+        $effect = array_filter(['move' => $laying->effect['move'], 'new' => $laying->effect['come'], 'fall away' => $laying->effect['go'], 'lost' => $laying->effect['lost']]);
+
+        return ($from === null ? 'the whole series: ' : "from {$from->short()} on: ").$plan->sentence().($effect === [] ? '' : ' ('.implode(', ', array_map(fn (string $what, int $n): string => "$n $what", array_keys($effect), $effect)).')');
     }
 }

@@ -6,12 +6,22 @@ namespace Nomada\App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Nomada\App\Models\Term\Section;
 
 /** Sections chosen on a board, each of which the person may act on. */
 final class ChosenSections extends FormRequest
 {
+    /** Where series were chosen, their sections. */
+    protected function prepareForValidation(): void
+    {
+        $series = array_filter((array) $this->input('series', []), is_numeric(...));
+        if ($series !== [] && ! $this->has('sections')) {
+            $this->merge(['sections' => Section::query()->whereIn('id', DB::table('series')->whereIn('id', array_map(intval(...), $series))->select('section_id'))->pluck('sourced_id')->all()]);
+        }
+    }
+
     /** @return array<string, mixed> */
     public function rules(): array
     {

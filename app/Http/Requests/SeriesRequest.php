@@ -9,12 +9,14 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Rotation;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\DatesPattern;
 use Nomada\Core\Timetable\OpenDaysPattern;
 use Nomada\Core\Timetable\Pattern;
 use Nomada\Core\Timetable\Patterns;
+use Nomada\Core\Timetable\RotationPattern;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\TypedTime;
@@ -28,14 +30,17 @@ final class SeriesRequest extends FormRequest
     {
         return [
             'title' => ['nullable', 'string', 'max:120'],
-            'kind' => ['required', 'in:weekly,open-days,every-days,month-weekday,month-day,dates,keep'],
+            'kind' => ['required', 'in:weekly,open-days,every-days,month-weekday,month-day,dates,rotation,keep'],
+            'labels' => ['array'], 'labels.*' => ['string', 'max:3'], 'rotation_weekdays' => ['array'], 'rotation_weekdays.*' => ['integer', 'between:1,7'],
+            'at' => ['nullable', 'in:clock,period'], 'period' => ['nullable', 'required_if:at,period', 'string', 'max:40'],
+            'reach' => ['nullable', 'in:whole,later'], 'from_day' => ['nullable', 'required_if:reach,later', 'date_format:Y-m-d'],
             'weekdays' => ['array'], 'weekdays.*' => ['integer', 'between:1,7'],
             'every' => ['nullable', 'integer', 'between:1,26'],
             'every_days' => ['nullable', 'required_if:kind,every-days', 'integer', 'between:1,60'],
-            'month_nth' => ['nullable', 'required_if:kind,month-weekday', 'in:1,2,3,4,5,-1'], 'month_weekday' => ['nullable', 'required_if:kind,month-weekday', 'integer', 'between:1,5'],
+            'month_nth' => ['nullable', 'required_if:kind,month-weekday', 'in:1,2,3,4,5,-1'], 'month_weekday' => ['nullable', 'required_if:kind,month-weekday', 'integer', 'between:1,7'],
             'month_day' => ['nullable', 'required_if:kind,month-day', 'integer', 'between:1,31'],
             'dates' => ['nullable', 'required_if:kind,dates', 'string', 'max:8000'],
-            'start_time' => ['required', 'string', 'max:20'], 'end_time' => ['required', 'string', 'max:20'],
+            'start_time' => ['nullable', 'required_unless:at,period', 'string', 'max:20'], 'end_time' => ['nullable', 'required_unless:at,period', 'string', 'max:20'],
             'starts_on' => ['nullable', 'required_unless:kind,dates', 'date_format:Y-m-d'],
             'end_kind' => ['required', 'in:date,term,held,keep'],
             'ends_on' => ['nullable', 'required_if:end_kind,date', 'date_format:Y-m-d'],
@@ -51,8 +56,9 @@ final class SeriesRequest extends FormRequest
             'weekdays.*' => 'Choose at least one weekday.',
             'every.*' => 'Write a number of weeks from 1 to 26.',
             'every_days.*' => 'Write a number of days from 1 to 60.', 'month_day.*' => 'Write a day of the month from 1 to 31.', 'month_nth.*' => 'Choose which one of the month.', 'month_weekday.*' => 'Choose a weekday.', 'dates.*' => 'List the dates, as in 2027-02-18.',
-            'start_time.required' => 'Write when a session starts, as in 9:05.',
-            'end_time.required' => 'Write when a session ends, as in 9:50.',
+            'labels.*' => 'Choose at least one rotation day.', 'period.*' => 'Choose the period.', 'reach.*' => 'Choose how far the change goes.', 'from_day.*' => 'Choose the first session that changes.',
+            'start_time.*' => 'Write when a session starts, as in 9:05.',
+            'end_time.*' => 'Write when a session ends, as in 9:50.',
             'starts_on.*' => 'Choose the first day.',
             'end_kind.*' => 'Choose how the series ends.',
             'ends_on.*' => 'Choose the last day.',
@@ -67,13 +73,40 @@ final class SeriesRequest extends FormRequest
         $term = $section->term->calendar();
         $listed = $this->input('kind') === 'dates' ? DatesPattern::read((string) $this->input('dates')) : null;
         $first = $listed === null ? $this->inTerm('starts_on', $term) : $this->allInTerm($listed, $term);
+        $period = $this->input('at') === 'period' ? (string) $this->input('period') : null;
+        [$start, $end] = $period === null ? $this->times() : $this->periodTimes($period, $term);
+
+        return new SeriesPlan($listed ?? $this->pattern($series, $first), $first, $listed === null ? $this->end($series, $term) : SeriesEnd::onDate(new LocalDate($listed->days[count($listed->days) - 1])), $start, $end - $start, $series === null ? $term->zone : Zone::named($series->time_zone), $period);
+    }
+
+    /**
+     * The first date that changes, where the edit goes for "this and later ones"; null for the whole series.
+     *
+     * @throws Fault
+     */
+    public function from(?Series $series): ?LocalDate
+    {
+        return $series === null || $this->input('reach') !== 'later' ? null : $this->inTerm('from_day', $series->section->term->calendar());
+    }
+
+    /** @return array{int, int} */
+    private function times(): array
+    {
         $start = $this->time('start_time');
         $end = $this->time('end_time');
         if ($end <= $start) {
             throw new Fault(TypedTime::format($end).' is not after '.TypedTime::format($start).'. Write a later end.', 'end_time');
         }
 
-        return new SeriesPlan($listed ?? $this->pattern($series, $first), $first, $listed === null ? $this->end($series, $term) : SeriesEnd::onDate(new LocalDate($listed->days[count($listed->days) - 1])), $start, $end - $start, $series === null ? $term->zone : Zone::named($series->time_zone));
+        return [$start, $end];
+    }
+
+    /** @return array{int, int} the usual times of a period */
+    private function periodTimes(string $name, Term $term): array
+    {
+        $period = $term->plan?->period($name) ?? throw new Fault('The usual day plan has no such period. Choose one of it, or a clock time.', 'period');
+
+        return [$period->start, $period->end];
     }
 
     private function allInTerm(DatesPattern $listed, Term $term): LocalDate
@@ -95,11 +128,19 @@ final class SeriesRequest extends FormRequest
 
         return match ($this->input('kind')) {
             'open-days' => new OpenDaysPattern,
+            'rotation' => new RotationPattern($this->rotation($series)->byWeek, array_map(strval(...), array_values((array) $this->input('labels', []))), array_map(intval(...), array_values((array) $this->input('rotation_weekdays', [])))),
             'every-days' => Patterns::everyDays($this->integer('every_days'), $first),
             'month-weekday' => Patterns::monthWeekday($this->integer('month_nth'), $this->integer('month_weekday'), $first),
             'month-day' => Patterns::monthDay($this->integer('month_day'), $first),
             default => new WeeklyPattern(array_map(intval(...), array_values((array) $this->input('weekdays', []))), $this->integer('every', 1) ?: 1),
         };
+    }
+
+    private function rotation(?Series $series): Rotation
+    {
+        $section = $this->route('section');
+
+        return ($series->section ?? ($section instanceof Section ? $section : null))?->term->calendar()->rotation ?? throw new Fault('This term has no rotation days. Set them on the term page first.', 'rotation');
     }
 
     private function end(?Series $series, Term $term): SeriesEnd

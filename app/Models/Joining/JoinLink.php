@@ -28,6 +28,11 @@ use Nomada\Core\Joining\LinkKind;
  * @property string|null $pin
  * @property bool $is_hidden
  * @property Carbon|null $retired_at
+ * @property string|null $guest_name
+ * @property string|null $guest_email
+ * @property string|null $only_day
+ * @property Carbon|null $expires_at
+ * @property string|null $short_address
  * @property Series $series
  * @property Person|null $person
  */
@@ -38,7 +43,7 @@ final class JoinLink extends Model
     protected $hidden = ['secret', 'secret_sum'];
 
     /** @var array<string, string> */
-    protected $casts = ['kind' => LinkKind::class, 'secret' => 'encrypted', 'retired_at' => 'datetime', 'is_hidden' => 'boolean'];
+    protected $casts = ['kind' => LinkKind::class, 'secret' => 'encrypted', 'retired_at' => 'datetime', 'expires_at' => 'datetime', 'is_hidden' => 'boolean'];
 
     /** @return BelongsTo<Series, $this> */
     public function series(): BelongsTo

@@ -6,6 +6,7 @@ namespace Nomada\App\Models\Registration;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 
@@ -13,14 +14,25 @@ use Nomada\App\Models\Timetable\Series;
  * @property int $id
  * @property int $series_id
  * @property int $person_id
- * @property string $state accepted, or withdrawn when the person left the roster
- * @property string $came_by roster
+ * @property string $state waiting, accepted, declined, queued (no seat yet), or withdrawn when the person left the roster
+ * @property string $came_by roster, or own where the student registered
+ * @property string|null $only_day the one session that it is for
+ * @property string|null $typed_name
+ * @property string|null $typed_email
+ * @property string|null $reason why it was declined
+ * @property int|null $decided_by
+ * @property Carbon|null $decided_at
+ * @property Carbon|null $arrived_at when it came into the queue
+ * @property array{state: string, series_id: int}|null $before how it stood before the last decision
  * @property Series $series
  * @property Person $person
  */
 final class Registration extends Model
 {
     protected $guarded = ['id'];
+
+    /** @var array<string, string> */
+    protected $casts = ['decided_at' => 'datetime', 'arrived_at' => 'datetime', 'before' => 'array'];
 
     /** @return BelongsTo<Series, $this> */
     public function series(): BelongsTo

@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool $is_primary
  * @property string|null $begins_on
  * @property string|null $ends_on
+ * @property bool $is_local given here, not by the import
+ * @property int|null $observer_rule_id
  * @property Person $person
  * @property Section $section
  */
@@ -25,7 +27,7 @@ final class Enrolment extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['is_primary' => 'boolean'];
+    protected $casts = ['is_primary' => 'boolean', 'is_local' => 'boolean'];
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo

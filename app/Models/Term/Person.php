@@ -20,6 +20,8 @@ use Nomada\Core\Term\Zone;
  * @property string $email
  * @property string $year
  * @property string $time_zone
+ * @property string|null $feed_secret
+ * @property string|null $feed_sum
  */
 final class Person extends Authenticatable
 {
@@ -27,10 +29,10 @@ final class Person extends Authenticatable
 
     protected $guarded = ['id'];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'feed_secret', 'feed_sum'];
 
     /** @var array<string, string> */
-    protected $casts = ['role' => Role::class, 'password' => 'hashed'];
+    protected $casts = ['role' => Role::class, 'password' => 'hashed', 'feed_secret' => 'encrypted'];
 
     /** @return HasMany<Enrolment, $this> */
     public function enrolments(): HasMany

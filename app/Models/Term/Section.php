@@ -7,6 +7,7 @@ namespace Nomada\App\Models\Term;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Timetable\Series;
@@ -19,6 +20,7 @@ use Nomada\App\Models\Timetable\Series;
  * @property string $title
  * @property string $code
  * @property string $year
+ * @property int|null $target_minutes contact time that the school owes it
  * @property string|null $feed_secret
  * @property string|null $feed_sum
  * @property Term $term
@@ -56,10 +58,14 @@ final class Section extends Model
         return $this->hasMany(Enrolment::class);
     }
 
-    /** @return HasMany<Series, $this> */
-    public function series(): HasMany
+    /**
+     * The series that it meets in: its own, and those that it shares with other sections.
+     *
+     * @return BelongsToMany<Series, $this>
+     */
+    public function series(): BelongsToMany
     {
-        return $this->hasMany(Series::class)->orderBy('starts_on')->orderBy('title');
+        return $this->belongsToMany(Series::class, 'series_sections')->orderBy('starts_on')->orderBy('series.title');
     }
 
     /** @return HasMany<Placement, $this> */

@@ -6,8 +6,10 @@ namespace Nomada\App\Models\Timetable;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Section;
@@ -16,6 +18,7 @@ use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SeriesPlan;
+use Nomada\Core\Timetable\Stretches;
 
 /**
  * @property int $id
@@ -31,6 +34,15 @@ use Nomada\Core\Timetable\SeriesPlan;
  * @property int $sequence
  * @property Carbon $changed_at
  * @property string|null $import_print
+ * @property list<array<string, mixed>> $earlier the plans that held before, oldest first
+ * @property string|null $period
+ * @property int|null $host_account_id
+ * @property list<string> $topics
+ * @property bool $topics_move
+ * @property string $preset
+ * @property array<string, mixed>|null $door what differs from the preset
+ * @property array<string, mixed>|null $floor
+ * @property array<string, mixed>|null $registering how students register; null where the roster is followed
  * @property Section $section
  */
 final class Series extends Model
@@ -40,12 +52,42 @@ final class Series extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['pattern' => 'array', 'ends' => 'array', 'changed_at' => 'datetime'];
+    protected $casts = ['pattern' => 'array', 'ends' => 'array', 'changed_at' => 'datetime', 'earlier' => 'array', 'topics' => 'array', 'topics_move' => 'boolean', 'door' => 'array', 'floor' => 'array', 'registering' => 'array'];
+
+    /** @var array<string, mixed> */
+    protected $attributes = ['earlier' => '[]', 'topics' => '[]', 'topics_move' => true, 'period' => null, 'host_account_id' => null, 'sequence' => 0, 'import_print' => null, 'preset' => 'lesson', 'door' => null, 'floor' => null, 'registering' => null];
+
+    protected static function booted(): void
+    {
+        self::created(fn (self $series) => DB::table('series_sections')->insertOrIgnore(['series_id' => $series->id, 'section_id' => $series->section_id]));
+    }
 
     /** @return BelongsTo<Section, $this> */
     public function section(): BelongsTo
     {
         return $this->belongsTo(Section::class);
+    }
+
+    /**
+     * Every section that meets in it, its own among them.
+     *
+     * @return BelongsToMany<Section, $this>
+     */
+    public function sections(): BelongsToMany
+    {
+        return $this->belongsToMany(Section::class, 'series_sections')->orderBy('sections.title');
+    }
+
+    /** @return list<int> */
+    public function sectionIds(): array
+    {
+        return array_values(array_map(intval(...), DB::table('series_sections')->where('series_id', $this->id)->orderBy('section_id')->pluck('section_id')->all()));
+    }
+
+    /** @return BelongsTo<HostAccountRow, $this> */
+    public function hostAccount(): BelongsTo
+    {
+        return $this->belongsTo(HostAccountRow::class);
     }
 
     /** @return HasMany<Session, $this> */
@@ -66,9 +108,16 @@ final class Series extends Model
         return $this->hasMany(Registration::class);
     }
 
+    /** The plan that holds now, or will at last. */
     public function plan(): SeriesPlan
     {
-        return new SeriesPlan(Patterns::from($this->pattern), LocalDate::parse($this->starts_on), SeriesEnd::from($this->ends), $this->start_minute, $this->minutes, Zone::named($this->time_zone));
+        return new SeriesPlan(Patterns::from($this->pattern), LocalDate::parse($this->starts_on), SeriesEnd::from($this->ends), $this->start_minute, $this->minutes, Zone::named($this->time_zone), $this->period);
+    }
+
+    /** All its plans, one after the other. */
+    public function stretches(): Stretches
+    {
+        return new Stretches([...array_map(SeriesPlan::from(...), $this->earlier), $this->plan()]);
     }
 
     /**
@@ -78,9 +127,12 @@ final class Series extends Model
      */
     public static function columns(SeriesPlan $plan): array
     {
-        return [
-            'pattern' => $plan->pattern->toArray(), 'ends' => $plan->end->toArray(), 'starts_on' => $plan->from->iso(),
-            'start_minute' => $plan->startMinute, 'minutes' => $plan->minutes, 'time_zone' => $plan->zone->name,
-        ];
+        return $plan->toArray();
+    }
+
+    /** Takes over the stretches, the last one as its plan. */
+    public function follow(Stretches $stretches): void
+    {
+        $this->fill([...self::columns($stretches->last()), 'earlier' => array_map(fn (SeriesPlan $p): array => $p->toArray(), array_slice($stretches->plans, 0, -1))]);
     }
 }

@@ -7,7 +7,9 @@ namespace Nomada\App\Models\Timetable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Nomada\App\Models\Term\Person;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\Particulars;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 
@@ -22,6 +24,14 @@ use Nomada\Core\Timetable\SessionState;
  * @property Carbon $ends_at
  * @property SessionState $state
  * @property string|null $reason
+ * @property bool $is_extra
+ * @property string|null $makes_up the day of the session that an extra one makes up
+ * @property string|null $topic
+ * @property string|null $title
+ * @property string|null $note
+ * @property int|null $teacher_id who teaches this one instead
+ * @property int|null $host_account_id
+ * @property Person|null $teacher
  * @property Series $series
  */
 final class Session extends Model
@@ -31,7 +41,7 @@ final class Session extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['starts_at' => 'datetime', 'ends_at' => 'datetime', 'state' => SessionState::class];
+    protected $casts = ['starts_at' => 'datetime', 'ends_at' => 'datetime', 'state' => SessionState::class, 'is_extra' => 'boolean'];
 
     /** @return BelongsTo<Series, $this> */
     public function series(): BelongsTo
@@ -39,8 +49,44 @@ final class Session extends Model
         return $this->belongsTo(Series::class);
     }
 
+    /** @return BelongsTo<Person, $this> */
+    public function teacher(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'teacher_id');
+    }
+
     public function toCore(): PlannedSession
     {
-        return new PlannedSession(LocalDate::parse($this->day)->day, (int) $this->starts_at->timestamp, (int) $this->ends_at->timestamp, $this->state, $this->reason);
+        return self::core($this->getAttributes(), (int) $this->starts_at->timestamp, (int) $this->ends_at->timestamp, $this->relationLoaded('teacher') ? $this->teacher?->shortName() : null);
+    }
+
+    /**
+     * A row of the table as core/ computes with it.
+     *
+     * @param  array<string, mixed>  $row
+     */
+    public static function core(array $row, int $start, int $end, ?string $teacher = null): PlannedSession
+    {
+        $day = fn (mixed $iso): ?int => $iso === null ? null : LocalDate::parse((string) $iso)->day;
+        $own = new Particulars($day($row['moved_from'] ?? null), (bool) ($row['is_extra'] ?? false), $day($row['makes_up'] ?? null), $row['title'] ?? null, $row['note'] ?? null,
+            isset($row['teacher_id']) ? (int) $row['teacher_id'] : null, $row['topic'] ?? null, isset($row['host_account_id']) ? (int) $row['host_account_id'] : null, $teacher);
+
+        return new PlannedSession((int) $day($row['day']), $start, $end, $row['state'] instanceof SessionState ? $row['state'] : SessionState::from($row['state']), $row['reason'] ?? null, $own->isEmpty() ? null : $own);
+    }
+
+    /**
+     * A session as the table keeps it.
+     *
+     * @return array<string, mixed>
+     */
+    public static function row(PlannedSession $session, int $series): array
+    {
+        $iso = fn (?int $day): ?string => $day === null ? null : (new LocalDate($day))->iso();
+        $own = $session->own;
+
+        return [
+            'series_id' => $series, 'day' => $iso($session->day), 'starts_at' => gmdate('Y-m-d H:i:sP', $session->start), 'ends_at' => gmdate('Y-m-d H:i:sP', $session->end), 'state' => $session->state->value, 'reason' => $session->reason,
+            'moved_from' => $iso($own?->slot), 'is_extra' => $session->isExtra(), 'makes_up' => $iso($own?->makesUp), 'topic' => $own?->topic, 'title' => $own?->title, 'note' => $own?->note, 'teacher_id' => $own?->teacher, 'host_account_id' => $own?->account,
+        ];
     }
 }

@@ -7,6 +7,7 @@ namespace Nomada\App\View\Joining;
 /** One series with its join link, as plain values. Link, code and phone are null where no link is made. */
 final readonly class SeriesRow
 {
+    /** @param  list<string>  $moreOpen  in what its door or floor is more open than its preset */
     public function __construct(
         public string $section,
         public string $name,
@@ -18,6 +19,15 @@ final readonly class SeriesRow
         public ?string $pin,
         public int $roster,
         public int $registered,
+        public int $id = 0,
+        public string $preset = 'Lesson',
+        public string $sentence = '',
+        public bool $differs = false,
+        public array $moreOpen = [],
+        public ?string $acceptedBy = null,
+        public bool $isHidden = false,
+        public ?string $account = null,
+        public ?string $registering = null,
     ) {
     }
 }

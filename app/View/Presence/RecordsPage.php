@@ -22,7 +22,7 @@ final readonly class RecordsPage
     {
         $now = $this->clock->seconds();
 
-        return array_values(DB::table('sections')->leftJoin('series', 'section_id', '=', 'sections.id')->leftJoin('sessions', 'series_id', '=', 'series.id')->where('term_id', $term->id)
+        return array_values(DB::table('sections')->leftJoin('series_sections', 'section_id', '=', 'sections.id')->leftJoin('sessions', 'sessions.series_id', '=', 'series_sections.series_id')->where('term_id', $term->id)
             ->whereIn('sections.id', Section::query()->seenBy($for)->select('id'))->groupBy('sections.id')
             ->orderByRaw("nullif(regexp_replace(year, '[^0-9]', '', 'g'), '')::int nulls last, sections.title, sections.id")
             ->get(['sections.sourced_id', 'sections.title', 'sections.year',

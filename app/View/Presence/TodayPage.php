@@ -9,9 +9,10 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Presets;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Fault;
-use Nomada\Core\Joining\Door;
+use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Term\LocalDate;
 
 /** A day's sessions as a departure board: when, what, who, and how the doors are at this moment. */
@@ -31,23 +32,24 @@ final readonly class TodayPage
         } catch (Fault) {
             $date = $zone->dateAt($now);
         }
-        $door = new Door;
+        $presets = Presets::all();
         $rows = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->join('sections', 'sections.id', '=', 'section_id')
-            ->where('term_id', $term->id)->where('day', $date->iso())->whereIn('sections.id', Section::query()->seenBy($for)->select('id'))->orderBy('starts_at')->orderBy('sections.id')
+            ->where('term_id', $term->id)->where('day', $date->iso())->whereIn('series.id', DB::table('series_sections')->whereIn('section_id', Section::query()->seenBy($for)->select('id'))->select('series_id'))->orderBy('starts_at')->orderBy('sections.id')
             ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'state', 'reason', 'sections.title', 'sections.year', 'sections.sourced_id', 'section_id',
-                DB::raw("(select count(*) from registrations r where r.series_id = series.id and r.state = 'accepted') as registered"),
+                DB::raw("(select count(*) from registrations r where r.series_id = series.id and r.state = 'accepted' and (r.only_day is null or r.only_day = sessions.day)) as registered"),
+                'sessions.id', 'preset', 'door', DB::raw('coalesce(sessions.title, sessions.topic) as topic'), DB::raw("(select left(given_name, 1) || '. ' || family_name from people where people.id = sessions.teacher_id) as other"), DB::raw('(select count(*) - 1 from series_sections x where x.series_id = series.id) as others'),
                 DB::raw("exists (select 1 from join_links l where l.series_id = series.id and l.kind = 'series' and l.retired_at is null) as linked")]);
         $teachers = Teachers::of(array_values(array_map(intval(...), $rows->pluck('section_id')->all())));
         $rows = $rows->map(fn (\stdClass $s): array => [
-            'time' => $zone->clock((int) $s->starts), 'end' => $zone->clock((int) $s->ends), 'name' => ($s->year === '' ? '' : "Y$s->year ").$s->title, 'id' => $s->sourced_id, 'teacher' => $teachers[$s->section_id] ?? '',
-            'registered' => (int) $s->registered, 'doors' => $this->doors($s, $now, $door, $zone), 'isOver' => (int) $s->ends <= $now,
+            'time' => $zone->clock((int) $s->starts), 'end' => $zone->clock((int) $s->ends), 'name' => ($s->year === '' ? '' : "Y$s->year ").$s->title.($s->others > 0 ? " and $s->others more" : ''), 'topic' => $s->topic, 'id' => $s->sourced_id, 'teacher' => $s->other ?? $teachers[$s->section_id] ?? '',
+            'registered' => (int) $s->registered, 'doors' => $this->doors($s, $now, Presets::door($s->preset, $s->door, $presets), $zone), 'isOver' => (int) $s->ends <= $now, 'live' => $s->linked && $s->state === 'planned' && (int) $s->ends > $now ? (int) $s->id : null,
         ])->all();
 
         return ['date' => $date, 'rows' => $rows, 'zone' => $zone, 'isToday' => $date->day === $zone->dateAt($now)->day, 'closed' => $term->calendar()->closedBecause($date->day), 'term' => $term];
     }
 
     /** @return array{string, string} words, and a state: open, shut, over or wrong */
-    private function doors(\stdClass $s, int $now, Door $door, \Nomada\Core\Term\Zone $zone): array
+    private function doors(\stdClass $s, int $now, DoorRules $door, \Nomada\Core\Term\Zone $zone): array
     {
         $opens = (int) $s->starts - 60 * $door->opensBefore;
 

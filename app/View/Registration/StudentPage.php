@@ -5,20 +5,21 @@ declare(strict_types=1);
 namespace Nomada\App\View\Registration;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Publishing\PersonFeed;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Presets;
 use Nomada\App\Support\StandinAddress;
 use Nomada\App\View\Timetable\Teachers;
-use Nomada\Core\Joining\Door;
 use Nomada\Core\Joining\LinkKind;
 
 /**
  * A student's own page: the coming sessions on their own clock, their own links, and where else to look.
  *
- * @phpstan-type Coming array{day: string, time: string, end: string, school: string|null, name: string, teacher: string, series: int, state: string, reason: string|null, starts: int, ends: int, doors: int, isOpen: bool}
+ * @phpstan-type Coming array{day: string, time: string, end: string, school: string|null, name: string, teacher: string, topic: string|null, series: int, state: string, reason: string|null, starts: int, ends: int, doors: int, isOpen: bool}
  */
 final readonly class StudentPage
 {
@@ -38,8 +39,31 @@ final readonly class StudentPage
             'coming' => $term === null ? [] : $this->coming($student, $term, array_values($sections->modelKeys()), 40),
             'links' => $links->map(fn (JoinLink $l): string => $l->address())->all(),
             'places' => $sections->map(fn (Section $s): array => ['name' => $s->name(), 'page' => $this->standins->coursePage($s, $student), 'stream' => $this->standins->stream($s, $student)])->all(),
-            'calendar' => $this->standins->calendar($student),
+            'calendar' => $this->standins->calendar($student), 'post' => $this->standins->mailbox($student), 'registrations' => $this->registrations($student, array_values($sections->modelKeys())), 'feed' => PersonFeed::address($student),
         ];
+    }
+
+    /**
+     * Where the student registers, or has: of their own sections, and of any other where they did.
+     *
+     * @param  array<int>  $sections
+     * @return list<array{series: int, name: string, words: string, tone: string, act: string}>
+     */
+    private function registrations(Person $student, array $sections): array
+    {
+        $rows = DB::table('series')->join('sections', 'sections.id', '=', 'section_id')->whereNotNull('registering')
+            ->where(fn ($q) => $q->whereIn('section_id', $sections)->orWhereIn('series.id', DB::table('registrations')->where('person_id', $student->id)->select('series_id')))->orderBy('sections.title')
+            ->get(['series.id', 'sections.title', 'sections.year', DB::raw("(select array_to_string(array_agg(distinct state), ' ') from registrations r where r.series_id = series.id and r.person_id = $student->id and state <> 'withdrawn') as states")]);
+
+        return array_values($rows->map(function (\stdClass $r): array {
+            $states = explode(' ', (string) $r->states);
+            [$words, $tone, $act] = match (true) {
+                in_array('waiting', $states, true) => ['waiting for a decision', 'todo', 'Look'], in_array('queued', $states, true) => ['on the waiting list', 'todo', 'Look'],
+                in_array('accepted', $states, true) => ['registered', 'ok', 'Look'], in_array('declined', $states, true) => ['declined', 'bad', 'Why'], default => ['not yet', 'todo', 'Register'],
+            };
+
+            return ['series' => (int) $r->id, 'name' => ($r->year === '' ? '' : "Y$r->year ").$r->title, 'words' => $words, 'tone' => $tone, 'act' => $act];
+        })->all());
     }
 
     /**
@@ -51,20 +75,21 @@ final readonly class StudentPage
         $now = $this->clock->seconds();
         $own = $person->zone();
         $school = $term->calendar()->zone;
-        $opensBefore = 60 * (new Door)->opensBefore;
-        $rows = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->join('sections', 'sections.id', '=', 'section_id')->whereIn('sections.id', $sections)
+        $presets = Presets::all();
+        $rows = DB::table('sessions')->join('series', 'series.id', '=', 'sessions.series_id')->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')->join('sections', 'sections.id', '=', 'series_sections.section_id')->whereIn('sections.id', $sections)
             ->whereRaw('ends_at > to_timestamp(?)', [$now])->where('state', '!=', 'lost')->orderBy('starts_at')->limit($most)
-            ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'state', 'reason', 'series_id', 'sections.title', 'sections.year', 'section_id']);
+            ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'state', 'reason', 'sessions.series_id', 'sessions.id', 'sections.title', 'sections.year', 'series_sections.section_id', 'preset', 'door', DB::raw('coalesce(sessions.title, sessions.topic) as topic'), DB::raw("(select left(given_name, 1) || '. ' || family_name from people where people.id = sessions.teacher_id) as other")]);
         $teachers = Teachers::of(array_values(array_map(intval(...), $rows->pluck('section_id')->all())));
 
-        return array_values($rows->map(function (\stdClass $r) use ($own, $school, $now, $opensBefore, $teachers): array {
+        return array_values($rows->unique('id')->map(function (\stdClass $r) use ($own, $school, $now, $presets, $teachers): array {
+            $opensBefore = 60 * Presets::door($r->preset, $r->door, $presets)->opensBefore;
             $starts = (int) $r->starts;
             $ends = (int) $r->ends;
             $differs = $own->offsetAt($starts) !== $school->offsetAt($starts);
 
             return [
                 'day' => $own->dateAt($starts)->short(), 'time' => $own->clock($starts), 'end' => $own->clock($ends), 'school' => $differs ? $school->clock($starts).' '.$school->place() : null,
-                'name' => ($r->year === '' ? '' : "Y$r->year ").$r->title, 'teacher' => $teachers[$r->section_id] ?? '', 'series' => (int) $r->series_id, 'state' => $r->state, 'reason' => $r->reason,
+                'name' => ($r->year === '' ? '' : "Y$r->year ").$r->title, 'teacher' => $r->other ?? $teachers[$r->section_id] ?? '', 'topic' => $r->topic, 'series' => (int) $r->series_id, 'state' => $r->state, 'reason' => $r->reason,
                 'starts' => $starts, 'ends' => $ends, 'doors' => $starts - $opensBefore, 'isOpen' => $now >= $starts - $opensBefore,
             ];
         })->all());

@@ -32,14 +32,14 @@ final readonly class BoardQuery
         $teachers = Teachers::of($ids);
         $meets = [];
         $series = [];
-        foreach (DB::table('series')->whereIn('section_id', $ids)->orderBy('starts_on')->orderBy('id')->get(['section_id', 'pattern', 'start_minute', 'minutes', 'time_zone']) as $one) {
-            $meets[$one->section_id][] = SeriesWords::of($one->pattern, $one->start_minute, $one->minutes, $one->time_zone, $term->calendar()->zone);
+        foreach (DB::table('series')->join('series_sections', 'series_id', '=', 'series.id')->whereIn('series_sections.section_id', $ids)->orderBy('starts_on')->orderBy('id')->get(['series_sections.section_id', 'pattern', 'start_minute', 'minutes', 'time_zone', 'period']) as $one) {
+            $meets[$one->section_id][] = SeriesWords::of($one->pattern, $one->start_minute, $one->minutes, $one->time_zone, $term->calendar()->zone, $one->period);
             $series[$one->section_id] = ($series[$one->section_id] ?? 0) + 1;
         }
         $clashes = $this->clashes->bySection($ids);
         $days = $this->days($term, $ids, $clashes);
         $linked = $this->counts('join_links', $ids, "kind = 'series' and retired_at is null");
-        $registered = $this->counts('registrations', $ids, "state = 'accepted'");
+        $registered = $this->registered($ids);
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
         // Every section's is counted: an index has them all, and choosing six hundred costs more than it saves.
         $roster = DB::table('enrolments')->when($only !== null, fn ($q) => $q->whereIn('section_id', $ids))->where('role', 'student')->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
@@ -85,11 +85,11 @@ final readonly class BoardQuery
         for ($day = $calendar->first->day; $day <= $calendar->last->day; $day++) {
             $week[$day] = $calendar->weekOf($day);
         }
-        $sessions = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->whereIn('section_id', $ids)->where('state', 'planned');
+        $sessions = DB::table('sessions')->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')->whereIn('section_id', $ids)->where('state', 'planned');
         // Of today's sessions the time of day decides whether they are past.
         $over = (clone $sessions)->where('day', $today->iso())->whereRaw("ends_at <= to_timestamp($now)")->pluck('section_id', 'section_id');
         $out = [];
-        foreach ($sessions->groupBy('section_id')->get(['section_id', DB::raw("string_agg((day - date '1970-01-01')::text, ' ') as days")]) as $row) {
+        foreach ($sessions->groupBy('section_id')->get(['section_id', DB::raw("string_agg((day - date '1970-01-01')::text, ' ') as days"), DB::raw("string_agg(case when makes_up is null then null else (day - date '1970-01-01')::text end, ' ') as makeups")]) as $row) {
             $states = $weeks[$row->section_id] ?? [];
             $wrong = $clashes[$row->section_id]['days'] ?? [];
             $days = array_map(intval(...), explode(' ', $row->days));
@@ -100,10 +100,33 @@ final readonly class BoardQuery
                 $past++;
             }
             $own = $past === 0 ? [] : ['past' => array_slice($days, 0, $past)];
+            $makeUps = $row->makeups === null ? [] : array_flip(array_map(intval(...), explode(' ', $row->makeups)));
             for ($i = $past, $n = count($days); $i < $n; $i++) {
-                $own[isset($wrong[$days[$i]]) ? 'wrong' : ($states[$week[$days[$i]]] ?? 'planned')][] = $days[$i];
+                $own[isset($wrong[$days[$i]]) ? 'wrong' : (isset($makeUps[$days[$i]]) ? 'makeup' : ($states[$week[$days[$i]]] ?? 'planned'))][] = $days[$i];
             }
             $out[(int) $row->section_id] = $own;
+        }
+
+        return $out;
+    }
+
+    /**
+     * Registrations of each section's own people: those of a series that sections share are not all of this one.
+     *
+     * @param  list<int>  $ids
+     * @return array<int, int> by section
+     */
+    private function registered(array $ids): array
+    {
+        $shared = array_map(intval(...), DB::table('series_sections')->groupBy('series_id')->havingRaw('count(*) > 1')->pluck('series_id')->all());
+        $out = $this->counts('registrations', $ids, "state = 'accepted'".($shared === [] ? '' : ' and registrations.series_id not in ('.implode(',', $shared).')'));
+        if ($shared !== []) {
+            $of = DB::table('registrations')->join('series_sections', 'series_sections.series_id', '=', 'registrations.series_id')->whereIn('registrations.series_id', $shared)->whereIn('section_id', $ids)->where('state', 'accepted')
+                ->whereExists(fn ($q) => $q->from('enrolments')->whereColumn('enrolments.section_id', 'series_sections.section_id')->whereColumn('enrolments.person_id', 'registrations.person_id')->where('role', 'student'))
+                ->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');
+            foreach ($of as $section => $n) {
+                $out[(int) $section] = ($out[(int) $section] ?? 0) + (int) $n;
+            }
         }
 
         return $out;
@@ -115,7 +138,7 @@ final readonly class BoardQuery
      */
     private function counts(string $table, array $ids, string $where): array
     {
-        return array_map(intval(...), DB::table($table)->join('series', 'series.id', '=', 'series_id')->whereIn('section_id', $ids)->whereRaw($where)
+        return array_map(intval(...), DB::table($table)->join('series_sections', 'series_sections.series_id', '=', "$table.series_id")->whereIn('section_id', $ids)->whereRaw($where)
             ->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id')->all());
     }
 }

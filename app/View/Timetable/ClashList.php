@@ -8,32 +8,39 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\Clock;
+use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Clash;
 use Nomada\Core\Timetable\FoldedDates;
 
 /** The clashes that were found, folded and grave first, each with who has accepted it. */
-final class ClashList
+final readonly class ClashList
 {
+    public function __construct(private Clock $clock)
+    {
+    }
+
     /** Kinds that count as clashes; the others are advice. */
-    public const GRAVE = ['teacher', 'students'];
+    public const GRAVE = ['teacher', 'account', 'room', 'students', 'long', 'full'];
 
     /** @return list<ClashRow> */
     public function rows(Term $term, Person $for): array
     {
+        $today = $term->calendar()->zone->dateAt($this->clock->seconds())->day;
         $mine = Section::query()->where('term_id', $term->id)->seenBy($for)->select('id');
         $rows = DB::table('clashes')->join('sections as a', 'a.id', '=', 'clashes.section_id')->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
             ->leftJoin('accepted_clashes', 'accepted_clashes.key', '=', DB::raw(self::KEY))->leftJoin('people', 'people.id', '=', 'accepted_by')
             ->where(fn ($q) => $q->whereIn('clashes.section_id', clone $mine)->orWhereIn('clashes.other_section_id', clone $mine))
-            ->orderByRaw("array_position(array['teacher', 'students', 'turnaround', 'hours']::varchar[], kind), (days->>0)::int, clashes.id")
+            ->orderByRaw("array_position(array['teacher', 'account', 'room', 'students', 'long', 'full', 'turnaround', 'hours', 'outside']::varchar[], kind), (days->>0)::int, clashes.id")
             ->get(['kind', 'series_id', 'other_series_id', 'clashes.days', 'a.sourced_id as a', 'a.title as a_title', 'a.year as a_year', 'b.sourced_id as b', 'b.title as b_title', 'b.year as b_year', 'reason',
                 DB::raw('jsonb_array_length(people) as n'), DB::raw(self::KEY.' as key'), DB::raw("people.given_name || ' ' || people.family_name as by")]);
         $name = fn (?string $year, ?string $title): string => ($year === '' || $year === null ? '' : "Y$year ").$title;
 
-        return array_values($rows->map(function (\stdClass $r) use ($name): ClashRow {
+        return array_values($rows->map(function (\stdClass $r) use ($name, $today): ClashRow {
             $days = array_values(array_map(intval(...), (array) json_decode($r->days, true)));
 
             return new ClashRow($r->key, $r->kind, Clash::GRAVITY[$r->kind] ?? 'advice', array_filter([$r->a => $name($r->a_year, $r->a_title), (string) $r->b => $name($r->b_year, $r->b_title)]),
-                [(int) $r->series_id, (int) $r->other_series_id], (int) $r->n, count($days), FoldedDates::words($days), $r->reason, $r->by);
+                [(int) $r->series_id, (int) $r->other_series_id], (int) $r->n, count($days), FoldedDates::words($days), $r->reason, $r->by, $this->firstComing($days, $today));
         })->all());
     }
 
@@ -48,7 +55,7 @@ final class ClashList
         if ($sections === []) {
             return [];
         }
-        $rows = DB::table('clashes')->join('sections as a', 'a.id', '=', 'clashes.section_id')->join('sections as b', 'b.id', '=', 'clashes.other_section_id')->whereIn('kind', self::GRAVE)
+        $rows = DB::table('clashes')->join('sections as a', 'a.id', '=', 'clashes.section_id')->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')->whereIn('kind', self::GRAVE)
             ->whereNotExists(fn ($q) => $q->from('accepted_clashes')->where('accepted_clashes.key', DB::raw(self::KEY)))->orderBy('clashes.id')
             ->get(['kind', 'clashes.section_id', 'other_section_id', 'days', 'a.title as a', 'a.year as a_year', 'b.title as b', 'b.year as b_year']);
         $out = [];
@@ -56,12 +63,42 @@ final class ClashList
             $days = array_map(intval(...), (array) json_decode($r->days, true));
             $n = count($days);
             foreach ([[$r->section_id, "Y$r->b_year $r->b"], [$r->other_section_id, "Y$r->a_year $r->a"]] as [$section, $other]) {
-                $out[(int) $section]['words'][] = ($n === 1 ? '1 clash' : "$n clashes").' with '.$other;
+                if ($section === null) {
+                    continue;
+                }
+                $out[(int) $section]['words'][] = self::said($r->kind, $n, $other);
                 $out[(int) $section]['days'] = ($out[(int) $section]['days'] ?? []) + array_fill_keys($days, true);
             }
         }
 
         return array_intersect_key($out, array_flip($sections));
+    }
+
+    /**
+     * The first of the days that is still to come: the one session that could be moved alone.
+     *
+     * @param  list<int>  $days
+     */
+    private function firstComing(array $days, int $today): ?string
+    {
+        foreach ($days as $day) {
+            if ($day > $today) {
+                return (new LocalDate($day))->iso();
+            }
+        }
+
+        return null;
+    }
+
+    private static function said(string $kind, int $n, string $other): string
+    {
+        return match ($kind) {
+            'account' => "host account shared with $other",
+            'room' => "room shared with $other",
+            'long' => 'longer than its hosting plan',
+            'full' => 'larger than its hosting plan',
+            default => ($n === 1 ? '1 clash' : "$n clashes").' with '.$other,
+        };
     }
 
     /** What a clash is between, whatever days it is found on. */

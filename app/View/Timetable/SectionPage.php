@@ -8,10 +8,15 @@ use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Actions\Publishing\SectionFeed;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Registration;
+use Nomada\App\Models\Term\Course;
 use Nomada\App\Models\Term\Enrolment;
+use Nomada\App\Models\Term\ObserverRule;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Role;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\SeriesChange;
+use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\StandinAddress;
 use Nomada\Core\Joining\LinkKind;
@@ -19,14 +24,14 @@ use Nomada\Core\Joining\LinkKind;
 /** Everything about one section on one page. */
 final readonly class SectionPage
 {
-    public function __construct(private BoardQuery $board, private Clock $clock, private PlanQuery $plan, private StandinAddress $standins, private FreeTimesQuery $free)
+    public function __construct(private BoardQuery $board, private Clock $clock, private PlanQuery $plan, private StandinAddress $standins, private FreeTimesQuery $free, private SessionPanel $panel, private ContactTimes $times)
     {
     }
 
     /** @return array<string, mixed> */
-    public function data(Section $section, Person $for, string $edit, string $day): array
+    public function data(Section $section, Person $for, string $edit, string $day, int $session = 0): array
     {
-        $section->load(['term.school', 'term.closures', 'course', 'series.sessions', 'series.links' => fn ($q) => $q->whereNull('retired_at')->whereIn('kind', ['series', 'host']), 'enrolments.person']);
+        $section->load(['term.school', 'term.closures', 'course', 'series.sessions.teacher', 'series.sections', 'series.section', 'series.links' => fn ($q) => $q->whereNull('retired_at')->whereIn('kind', ['series', 'host']), 'enrolments.person']);
         $row = $this->board->rows($section->term, $for, [$section->id])[0];
         $term = $section->term->calendar();
         [$today, $minute] = $term->zone->wall($this->clock->seconds());
@@ -37,7 +42,16 @@ final readonly class SectionPage
             $editing->setRelation('section', $section);
         }
 
+        $chosen = $this->chosen($section, $session, $day);
+        $changes = SeriesChange::query()->where(fn ($q) => $q->where('section_id', $section->id)->orWhereIn('series_id', $section->series->modelKeys()))->with(['person', 'undoer'])->orderByDesc('id')->limit(40)->get();
+
         return [
+            'panel' => $chosen === null || ! $for->can('timetable', $section) ? null : $this->panel->data($section, $chosen), 'contact' => $this->times->of([$section->id], [$section->id => $section->target_minutes])[$section->id]['time'],
+            'changes' => $changes, 'undoable' => $changes->whereNull('undone_at')->groupBy('series_id')->map(fn ($of): int => (int) $of->max('id'))->values()->all(),
+            'others' => $for->isCoordinator() ? Section::query()->where('term_id', $section->term_id)->whereKeyNot($section->id)->orderBy('title')->get(['id', 'sourced_id', 'title', 'year'])->sortBy(fn (Section $s): string => sprintf('%05d %s', (int) $s->year, $s->title)) : collect(),
+            'rules' => ObserverRule::query()->where('section_id', $section->id)->with('course')->get(), 'rotation' => $term->rotation, 'dayPlan' => $term->plan,
+            'staff' => $for->isCoordinator() ? Person::query()->where('role', Role::Teacher)->whereNotIn('id', $section->enrolments->pluck('person_id'))->orderBy('family_name')->get() : collect(),
+            'years' => Section::query()->where('term_id', $section->term_id)->where('year', '!=', '')->distinct()->pluck('year')->sort(SORT_NATURAL)->values()->all(), 'courses' => Course::query()->orderBy('title')->get(['id', 'sourced_id', 'title']),
             'section' => $section, 'row' => $row, 'term' => $term, 'zone' => $term->zone, 'now' => $this->clock->seconds(), 'today' => $today, 'minute' => $minute,
             'line' => new TermLine($term, 1240, 46, 8, 4.2), 'day' => $day,
             'links' => $section->series->mapWithKeys(fn (Series $s): array => [$s->id => $s->links->first(fn (JoinLink $l): bool => $l->kind === LinkKind::Series)]),
@@ -46,7 +60,26 @@ final readonly class SectionPage
             'students' => $section->enrolments->where('role', 'student')->sortBy(fn (Enrolment $e): string => $e->person->family_name.' '.$e->person->given_name)->values(),
             'registered' => $registered, 'places' => $this->plan->counts([$section->id])[$section->id] ?? [],
             'feed' => SectionFeed::address($section), 'coursePage' => $this->standins->coursePage($section, $for), 'stream' => $this->standins->stream($section, $for),
-            'editing' => $editing, 'free' => $editing instanceof Series ? $this->free->forSeries($editing) : [],
+            'editing' => $editing, 'nextDay' => $editing instanceof Series ? $this->next($editing) : null, 'free' => $editing instanceof Series ? $this->free->forSeries($editing) : [],
         ];
+    }
+
+    /** The first session that an edit of "this and later" could change. */
+    private function next(Series $series): ?string
+    {
+        $next = $series->sessions->first(fn (Session $s): bool => (int) $s->starts_at->timestamp > $this->clock->seconds() && ! $s->is_extra);
+
+        return $next === null ? null : ($next->moved_from ?? $next->day);
+    }
+
+    /** The session whose panel is open: by its number, or the only one of a day. */
+    private function chosen(Section $section, int $id, string $day): ?Session
+    {
+        if ($id === 0 && $day === '') {
+            return null;
+        }
+        $sessions = $section->series->flatMap(fn (Series $s) => $s->sessions->map(fn (Session $one): Session => $one->setRelation('series', $s)));
+
+        return $id > 0 ? $sessions->firstWhere('id', $id) : $sessions->firstWhere('day', $day);
     }
 }

@@ -4,76 +4,86 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable;
 
+use Nomada\App\Actions\Timetable\LaySessions;
+use Nomada\App\Actions\Timetable\SaveSeries;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Words;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Term;
+use Nomada\Core\Timetable\Laying;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\PlanSentence;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
 
-/** What a plan makes: its line, how many sessions, which are lost and why, how many minutes, and what it would change. */
+/** What a plan makes: its line, how many sessions, which are lost and why, how many minutes, what reads like a slip, and what it would change. */
 final readonly class SeriesPreview
 {
-    public function __construct(private Clock $clock)
+    public function __construct(private Clock $clock, private LaySessions $lay, private FreeTimesQuery $free)
     {
     }
 
     /** @return array<string, mixed> */
-    public function data(Section $section, SeriesPlan $plan, ?Series $series): array
+    public function data(Section $section, SeriesPlan $plan, ?Series $series, ?LocalDate $from = null): array
     {
         $term = $section->term->calendar();
         $now = $this->clock->seconds();
         $sessions = $plan->sessions($term);
-        $held = array_filter($sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned);
+        $laying = $series === null ? Laying::over($sessions, [], $term, $now) : $this->lay->look($series, SaveSeries::stretches($series, $plan, $from), $term);
+        $held = array_filter($series === null || $from === null ? $sessions : $laying->sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned);
         $lost = [];
         foreach ($sessions as $session) {
-            if ($session->state === SessionState::Lost) {
+            if ($session->state === SessionState::Lost && ($from === null || $session->day >= $from->day)) {
                 $lost[(string) $session->reason][] = (new LocalDate($session->day))->short();
             }
         }
-        $days = ['past' => [], 'planned' => []];
+        $days = ['past' => [], 'planned' => [], 'makeup' => []];
         foreach ($held as $session) {
-            $days[$session->end <= $now ? 'past' : 'planned'][] = $session->day;
+            $days[$session->end <= $now ? 'past' : ($session->isExtra() ? 'makeup' : 'planned')][] = $session->day;
         }
         [$today, $minute] = $term->zone->wall($now);
 
         return [
-            'plan' => $plan, 'sentence' => PlanSentence::of($plan, $term), 'held' => count($held), 'past' => count($days['past']), 'lost' => $lost, 'minutes' => count($held) * $plan->minutes,
+            'plan' => $plan, 'sentence' => PlanSentence::of($plan, $term), 'held' => count($held), 'past' => count($days['past']), 'lost' => $lost, 'minutes' => array_sum(array_map(fn (PlannedSession $s): int => intdiv($s->end - $s->start, 60), $held)),
             'first' => $held === [] ? null : new LocalDate(reset($held)->day), 'last' => $held === [] ? null : new LocalDate(end($held)->day),
-            'line' => new TermLine($term, 720, 34, 6, 3.1), 'days' => $days, 'today' => $today, 'minute' => $minute,
-            'short' => $plan->end->kind === 'held' ? $plan->outside($term) : 0, 'reach' => $series === null ? null : $this->reach($series, $sessions, $now),
+            'line' => new TermLine($term, 720, 34, 6, 3.1), 'days' => $days, 'today' => $today, 'minute' => $minute, 'warnings' => self::warnings($plan, $sessions, $term),
+            'effect' => $series === null ? null : $laying->effect, 'fallen' => $series === null ? [] : array_map(Laying::told(...), $laying->fallen), 'from' => $from,
+            'cost' => $series === null ? $this->free->costOfPlan($section, $sessions, $plan, null) : $this->free->costOfPlan($section, $laying->sessions, $plan, $series),
         ];
     }
 
     /**
-     * What saving would change of a series: sessions that stay, move (same day, other time), come and go. Started ones stay.
+     * What reads like a slip. None of it stops the plan.
      *
      * @param  list<PlannedSession>  $sessions
-     * @return array{stay: int, move: int, come: int, go: int, started: int}
+     * @return list<string>
      */
-    private function reach(Series $series, array $sessions, int $now): array
+    private static function warnings(SeriesPlan $plan, array $sessions, Term $term): array
     {
-        $out = ['stay' => 0, 'move' => 0, 'come' => 0, 'go' => 0, 'started' => 0];
-        $old = [];
-        foreach ($series->sessions as $session) {
-            $core = $session->toCore();
-            if ($core->start <= $now) {
-                $out['started']++;
-            } elseif ($core->state === SessionState::Planned) {
-                $old[$core->day] = $core;
-            }
+        $out = [];
+        $why = $term->closedBecause($plan->from->day);
+        $first = $sessions[0] ?? null;
+        if ($why !== null) {
+            $out[] = "The first day, {$plan->from->short()}, is closed: $why.";
+        } elseif ($first !== null && $first->day !== $plan->from->day) {
+            $out[] = "{$plan->from->short()} is no day of this pattern; the first session is on ".(new LocalDate($first->day))->short().'.';
         }
-        foreach ($sessions as $session) {
-            if ($session->state !== SessionState::Planned || $session->start <= $now) {
-                continue;
-            }
-            $was = $old[$session->day] ?? null;
-            $out[$was === null ? 'come' : ($was->start === $session->start && $was->end === $session->end ? 'stay' : 'move')]++;
-            unset($old[$session->day]);
+        $outside = $plan->outside($term);
+        if ($outside > 0) {
+            $out[] = $plan->end->kind === 'held' ? 'Only '.($plan->end->n - $outside)." fit before the term ends; $outside do not." : Words::count($outside, 'date').' of it '.($outside === 1 ? 'falls' : 'fall').' outside the term and '.($outside === 1 ? 'makes' : 'make').' no session.';
         }
-        $out['go'] = count($old);
+        $late = array_filter($sessions, function (PlannedSession $s) use ($term): bool {
+            [$opens, $closes] = $term->hoursOn($s->day);
+            [, $from] = $term->zone->wall($s->start);
+            [, $to] = $term->zone->wall($s->end - 60);
+
+            return $s->state === SessionState::Planned && ($from < $opens || $to + 1 > $closes);
+        });
+        if ($late !== []) {
+            $out[] = Words::count(count($late), 'session').' '.(count($late) === 1 ? 'lies' : 'lie').' outside the hours in which school is open, the first on '.(new LocalDate(reset($late)->day))->short().'.';
+        }
 
         return $out;
     }

@@ -14,7 +14,7 @@ use Nomada\Core\Term\Term;
  */
 final class TermLine
 {
-    public const STATES = ['past', 'published', 'planned', 'changed', 'wrong'];
+    public const STATES = ['past', 'published', 'planned', 'changed', 'makeup', 'wrong'];
 
     private readonly int $monday;
 
@@ -147,6 +147,14 @@ final class TermLine
         return implode('', array_map(fn (int $day): string => 'M'.($this->x($day) - $r).' '.($this->y() - $r).'l'.(2 * $r).' '.(2 * $r).'m0 '.(-2 * $r).'l'.(-2 * $r).' '.(2 * $r), $days));
     }
 
+    /** @param  list<int>  $days */
+    public function diamonds(array $days): string
+    {
+        $r = $this->radius + 1.2;
+
+        return implode('', array_map(fn (int $day): string => 'M'.$this->x($day).' '.($this->y() - $r)."l$r {$r}l-$r {$r}l-$r -{$r}z", $days));
+    }
+
     /**
      * What the script needs to find the stop under the pointer: days since the term's first Monday.
      *
@@ -173,6 +181,7 @@ final class TermLine
             $svg .= match ($state) {
                 'planned' => "<path class=\"stop ring\" d=\"$path\"/><path class=\"stop hole\" d=\"$path\"/>",
                 'changed' => "<path class=\"stop ring-changed\" d=\"$path\"/><path class=\"stop hole\" d=\"$path\"/><path class=\"half\" d=\"{$this->halves($days['changed'])}\"/>",
+                'makeup' => "<path class=\"diamond\" d=\"{$this->diamonds($days['makeup'])}\"/>",
                 'wrong' => "<path class=\"cross\" d=\"{$this->crosses($days['wrong'])}\"/>",
                 default => "<path class=\"stop $state\" d=\"$path\"/>",
             };

@@ -13,9 +13,9 @@ use Sabre\VObject\Component\VEvent;
 /**
  * Writes series as iCalendar (RFC 5545, RFC 7986), so that anybody's calendar shows exactly our sessions.
  *
- * The rule's set is expanded by our own reader of rules; what it has too much becomes EXDATE, and a session at another time than
- * the series' own becomes an override of its day (RECURRENCE-ID). Where the rule lacks a session, or does not begin with the first
- * one, every date is written as RDATE instead: RFC 5545 leaves a rule that its start is not part of undefined, and common readers
+ * The rule's set is expanded by our own reader of rules; what it has too much becomes EXDATE, and a session on another day or at another
+ * time than the series' own becomes an override of its date (RECURRENCE-ID). Where the rule lacks a session (an extra one always), or
+ * does not begin with the first one, every date is written as RDATE instead: RFC 5545 leaves a rule that its start is not part of undefined, and common readers
  * (sabre/vobject among them) follow either RRULE or RDATE of one event, not both.
  */
 final class CalendarWriter
@@ -25,11 +25,33 @@ final class CalendarWriter
     /** @param  list<EventSeries>  $series */
     public static function write(array $series, string $name = '', string $refresh = ''): string
     {
-        return Quietly::do(fn (): string => self::calendar($series, $name, $refresh));
+        return Quietly::do(fn (): string => self::calendar($series, $name, $refresh)->serialize());
+    }
+
+    /**
+     * The same as an iTIP message to one person (RFC 5546): REQUEST, or CANCEL.
+     *
+     * @param  list<EventSeries>  $series
+     */
+    public static function invite(array $series, Invitee $to): string
+    {
+        return Quietly::do(function () use ($series, $to): string {
+            $calendar = self::calendar($series, '', '');
+            $calendar->add('METHOD', $to->isCancelled ? 'CANCEL' : 'REQUEST');
+            foreach ($calendar->select('VEVENT') as $event) {
+                if ($event instanceof VEvent) {
+                    $event->add('ORGANIZER', "mailto:$to->organizerAddress", ['CN' => $to->organizer]);
+                    $event->add('ATTENDEE', "mailto:$to->address", ['CN' => $to->name, 'PARTSTAT' => 'ACCEPTED', 'RSVP' => 'FALSE']);
+                    $event->add('STATUS', $to->isCancelled ? 'CANCELLED' : 'CONFIRMED');
+                }
+            }
+
+            return $calendar->serialize();
+        });
     }
 
     /** @param  list<EventSeries>  $series */
-    private static function calendar(array $series, string $name, string $refresh): string
+    private static function calendar(array $series, string $name, string $refresh): VCalendar
     {
         $calendar = new VCalendar([], false);
         $calendar->add('VERSION', '2.0');
@@ -47,33 +69,43 @@ final class CalendarWriter
             self::event($calendar, $one);
         }
 
-        return $calendar->serialize();
+        return $calendar;
     }
 
     private static function event(VCalendar $calendar, EventSeries $series): void
     {
-        $first = $series->sessions[0];
-        $own = [];
-        $moved = [];
+        // Each session stands at its date of the pattern; an extra one, or the second of a day, at its own moment.
+        $own = $besides = $moved = [];
         foreach ($series->sessions as $session) {
-            $at = $series->zone->instant($session->day, $series->startMinute);
-            $own[$session->day] = true;
+            $slot = $session->slot() ?? -1;
+            $isOwn = $slot >= 0 && ! isset($own[$slot]);
+            $at = $isOwn ? $series->zone->instant($slot, $series->startMinute) : $session->start;
+            if ($isOwn) {
+                $own[$slot] = true;
+            } else {
+                $besides[] = $session->start;
+            }
             if ($session->start !== $at || $session->end - $session->start !== $series->minutes * 60) {
-                $moved[] = $session;
+                $moved[] = [$at, $session];
             }
         }
-        [$rule, $without, $besides] = self::set($series, array_keys($own));
+        $days = array_keys($own);
+        sort($days);
+        [$rule, $without, $dates] = self::set($series, $days, $besides !== []);
+        $first = $days === [] ? array_shift($besides) ?? 0 : $series->zone->instant($days[0], $series->startMinute);
+        $besides = [...array_map(fn (int $day): int => $series->zone->instant($day, $series->startMinute), $dates), ...$besides];
+        sort($besides);
         $event = self::base($calendar, $series);
-        self::time($event, 'DTSTART', $series->zone, $first->day, $series->startMinute);
-        self::time($event, 'DTEND', $series->zone, $first->day, $series->startMinute + $series->minutes);
+        self::instant($event, 'DTSTART', $series->zone, $first);
+        self::instant($event, 'DTEND', $series->zone, $first + 60 * $series->minutes);
         if ($rule !== null) {
             $event->add('RRULE', $rule);
         }
-        self::dates($event, 'EXDATE', $series, $without);
+        self::dates($event, 'EXDATE', $series, array_map(fn (int $day): int => $series->zone->instant($day, $series->startMinute), $without));
         self::dates($event, 'RDATE', $series, $besides);
-        foreach ($moved as $session) {
+        foreach ($moved as [$at, $session]) {
             $override = self::base($calendar, $series);
-            self::time($override, 'RECURRENCE-ID', $series->zone, $session->day, $series->startMinute);
+            self::instant($override, 'RECURRENCE-ID', $series->zone, $at);
             self::instant($override, 'DTSTART', $series->zone, $session->start);
             self::instant($override, 'DTEND', $series->zone, $session->end);
         }
@@ -88,6 +120,9 @@ final class CalendarWriter
         foreach (['UID' => $series->uid, 'DTSTAMP' => $stamp, 'LAST-MODIFIED' => $stamp, 'SEQUENCE' => (string) $series->sequence, 'SUMMARY' => $series->summary] as $property => $value) {
             $event->add($property, $value);
         }
+        if ($series->category !== '') {
+            $event->add('CATEGORIES', [$series->category]);
+        }
         if ($series->description !== '') {
             $event->add('DESCRIPTION', $series->description);
         }
@@ -100,16 +135,20 @@ final class CalendarWriter
     }
 
     /**
-     * The rule to write with its UNTIL and the days it has too much; or no rule, and every day but the first.
+     * The rule to write with its UNTIL and the days it has too much; or no rule, and every day but the first. With an extra session there
+     * is no rule: see above.
      *
      * @param  list<int>  $days
      * @return array{string|null, list<int>, list<int>}
      */
-    private static function set(EventSeries $series, array $days): array
+    private static function set(EventSeries $series, array $days, bool $hasExtra): array
     {
+        if ($days === []) {
+            return [null, [], []];
+        }
         $first = $days[0];
         $rest = array_slice($days, 1);
-        if ($series->rule === null || $rest === []) {
+        if ($series->rule === null || $rest === [] || $hasExtra) {
             return [null, [], $rest];
         }
         $last = $days[count($days) - 1];
@@ -125,25 +164,24 @@ final class CalendarWriter
         return ["$series->rule;UNTIL=$until", array_values(array_diff($made, $days)), []];
     }
 
-    /** @param  list<int>  $days */
-    private static function dates(VEvent $event, string $name, EventSeries $series, array $days): void
+    /** @param  list<int>  $instants */
+    private static function dates(VEvent $event, string $name, EventSeries $series, array $instants): void
     {
-        if ($days !== []) {
-            $time = sprintf('T%02d%02d00', intdiv($series->startMinute, 60), $series->startMinute % 60);
-            $event->add($name, array_map(fn (int $day): string => (new LocalDate($day))->basic().$time, $days), ['TZID' => $series->zone->name]);
+        if ($instants !== []) {
+            $event->add($name, array_map(fn (int $at): string => self::local($series->zone, $at), $instants), ['TZID' => $series->zone->name]);
         }
-    }
-
-    private static function time(VEvent $event, string $name, Zone $zone, int $day, int $minute): void
-    {
-        $date = new LocalDate($day + intdiv($minute, 1440));
-        $event->add($name, $date->basic().sprintf('T%02d%02d00', intdiv($minute % 1440, 60), $minute % 60), ['TZID' => $zone->name]);
     }
 
     private static function instant(VEvent $event, string $name, Zone $zone, int $at): void
     {
+        $event->add($name, self::local($zone, $at), ['TZID' => $zone->name]);
+    }
+
+    private static function local(Zone $zone, int $at): string
+    {
         [$day, $minute] = $zone->wall($at);
-        self::time($event, $name, $zone, $day, $minute);
+
+        return (new LocalDate($day))->basic().sprintf('T%02d%02d00', intdiv($minute, 60), $minute % 60);
     }
 
     /**

@@ -18,6 +18,7 @@ final readonly class EventSeries
      * @param  int  $changedAt  UTC seconds of that change; DTSTAMP and LAST-MODIFIED
      * @param  string|null  $rule  an RRULE without UNTIL and COUNT that holds most of the sessions
      * @param  list<PlannedSession>  $sessions  planned ones, ascending
+     * @param  string  $category  the section's code, by which our own reader knows it again
      */
     public function __construct(
         public string $uid,
@@ -31,6 +32,7 @@ final readonly class EventSeries
         public int $minutes,
         public ?string $rule,
         public array $sessions,
+        public string $category = '',
     ) {
     }
 }

@@ -1,6 +1,6 @@
 <?php
 
-use Nomada\Core\Joining\Door;
+use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Publishing\FieldChange;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Placement;
@@ -21,7 +21,7 @@ function facts(SeriesPlan $plan, string $link = 'https://x.example/join/series',
     $series = new SeriesFacts(7, 'uid-7', 'Marine Science', $sequence, 1_800_000_000, $plan, $planned, $link, 'BCDFHJKMNP', '+34 555', '123');
     $readers = array_map(fn (string $id, string $secret): Reader => new Reader($id, "Name $id", 'student', [7 => "https://x.example/join/$secret"]), array_keys($own), $own);
 
-    return new SectionFacts('8MAR', 'Y8 Marine Science', 'N. Haddad', Scenario::term(), new Door, [$series], [new Reader('T-2', 'Nadir Haddad', 'teacher', [7 => "$link-host"]), ...$readers], 'https://x.example/join');
+    return new SectionFacts('8MAR', 'Y8 Marine Science', 'N. Haddad', Scenario::term(), new DoorRules, [$series], [new Reader('T-2', 'Nadir Haddad', 'teacher', [7 => "$link-host"]), ...$readers], 'https://x.example/join');
 }
 
 /** @return array<string, Placement> by key */

@@ -7,11 +7,15 @@ namespace Nomada\App\Http\Controllers\Joining;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Actions\Joining\ComeIn;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\View\Joining\DoorPage;
-use Nomada\Core\Joining\DoorReply;
+use Nomada\Core\Fault;
+use Nomada\Core\Joining\LinkKind;
 
 final class DoorController extends Controller
 {
@@ -21,30 +25,65 @@ final class DoorController extends Controller
         return view('joining.code');
     }
 
-    public function find(Request $request, DoorPage $page): RedirectResponse
+    public function find(Request $request, DoorPage $page, Audit $audit): RedirectResponse
     {
         $request->validate(['code' => ['required', 'string', 'max:40']], ['code.*' => 'Write the join code: ten letters and figures.']);
+        try {
+            return redirect()->route('door', $page->secretOf((string) $request->input('code')));
+        } catch (Fault $e) {
+            $audit('code', null, $this->person($request), 'a join code that is none was typed');
 
-        return redirect()->route('door', $page->secretOf((string) $request->input('code')));
+            throw $e;
+        }
     }
 
-    public function show(Request $request, string $secret, DoorPage $page): View
+    /** The memorable address of a series. */
+    public function short(string $address, DoorPage $page): RedirectResponse
     {
-        return view('joining.door', $page->data($page->link($secret), $this->person($request)));
+        return redirect()->route('door', $page->short($address)->secret);
+    }
+
+    public function show(Request $request, string $secret, DoorPage $page): View|RedirectResponse
+    {
+        $link = $this->link($request, $secret, $page);
+
+        return $link === null ? redirect()->guest(route('sign-in')) : view('joining.door', $page->data($link, $this->visitor($request)));
     }
 
     /** Asks the door once more, and only then brings the person to the bridge. */
     public function enter(Request $request, string $secret, DoorPage $page, ComeIn $comeIn): RedirectResponse
     {
-        $link = $page->link($secret);
-        $data = $page->data($link, $this->person($request));
-        if ($data['answer']->reply !== DoorReply::ComeIn) {
+        $link = $this->link($request, $secret, $page);
+        if ($link === null) {
+            return redirect()->guest(route('sign-in'));
+        }
+        $person = $this->visitor($request);
+        $answer = $page->answer($link, $person);
+        if (! $answer->reply->opens()) {
             return redirect()->route('door', $secret);
         }
         try {
-            return redirect()->away($comeIn($link, $this->person($request), $data['answer']->asHost));
+            return redirect()->away($comeIn($link, $person->sourced_id ?? DoorPage::guest($link), $person?->name() ?? (string) $link->guest_name, $answer));
         } catch (DestinationFailure $e) {
             return redirect()->route('door', $secret)->withErrors(['bridge' => 'The room did not open: '.$e->getMessage().' Try again in a minute, or come in by phone.']);
         }
+    }
+
+    /** A guest's pass opens without an account; every other link asks to sign in first. Null where that is still to be done. */
+    private function link(Request $request, string $secret, DoorPage $page): ?JoinLink
+    {
+        if ($request->user() !== null) {
+            return $page->link($secret);
+        }
+        $pass = JoinLink::query()->withSecret($secret)->where('kind', LinkKind::Guest)->exists();
+
+        return $pass ? $page->link($secret) : null;
+    }
+
+    private function visitor(Request $request): ?Person
+    {
+        $person = $request->user();
+
+        return $person instanceof Person ? $person : null;
     }
 }

@@ -4,20 +4,91 @@ declare(strict_types=1);
 
 namespace Nomada\App\Http\Controllers\Joining;
 
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\View\View;
+use Nomada\App\Actions\Joining\BulkAct;
+use Nomada\App\Actions\Joining\KeepPresets;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\Requests\DoorRequest;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\SheetFile;
+use Nomada\App\View\Joining\AuditPage;
 use Nomada\App\View\Joining\SeriesList;
 use Nomada\App\View\Joining\SeriesRow;
+use Symfony\Component\HttpFoundation\Response;
 
 final class JoiningController extends Controller
 {
-    public function __invoke(Request $request, SeriesList $list): View
+    public function index(Request $request, SeriesList $list): View
     {
         $rows = $list->rows($this->term(), $this->person($request));
         $show = (string) $request->query('show', '');
-        $missing = array_values(array_filter($rows, fn (SeriesRow $r): bool => $r->link === null));
+        $is = ['missing' => fn (SeriesRow $r): bool => $r->link === null, 'open' => fn (SeriesRow $r): bool => $r->moreOpen !== [] && $r->acceptedBy === null, 'hidden' => fn (SeriesRow $r): bool => $r->isHidden];
 
-        return view('joining.joining', ['rows' => $show === 'missing' ? $missing : $rows, 'all' => count($rows), 'missing' => count($missing), 'show' => $show]);
+        return view('joining.joining', [
+            'rows' => isset($is[$show]) ? array_values(array_filter($rows, $is[$show])) : $rows, 'all' => count($rows), 'show' => $show, 'presets' => \Nomada\App\Support\Presets::all(), 'accounts' => \Nomada\App\Actions\Timetable\HostAccounts::all(),
+            'counts' => array_map(fn (callable $of): int => count(array_filter($rows, $of)), $is),
+        ]);
+    }
+
+    /** What an act on many series will do, per series; with `sure` it is done, and what came of it is reported. */
+    public function act(Request $request, BulkAct $bulk): View
+    {
+        $given = $request->validate(['series' => ['required', 'array', 'max:2000'], 'series.*' => ['integer'], 'act' => ['required', 'string'], 'preset' => ['nullable', 'string', 'max:40'], 'account' => ['nullable', 'integer', 'exists:host_accounts,id'], 'sure' => ['nullable', 'boolean']], [
+            'series.*' => 'Choose at least one series.', 'act.*' => 'Choose what is to be done.', 'account.*' => 'Choose an account of the list.',
+        ]);
+        $value = (string) ($given['act'] === 'preset' ? ($given['preset'] ?? '') : ($given['account'] ?? ''));
+        $chosen = $this->chosen($given['series']);
+        $isDone = (bool) ($given['sure'] ?? false);
+
+        return view('joining.act', ['lines' => $isDone ? $bulk->carryOut($given['act'], $value, $chosen, $this->person($request)) : $bulk->plan($given['act'], $value, $chosen), 'title' => BulkAct::ACTS[$given['act']], 'isDone' => $isDone, 'given' => $given]);
+    }
+
+    /** Every series whose door or floor is more open than its preset, and every change of doors, links and registrations. */
+    public function audit(Request $request, AuditPage $page): View
+    {
+        return view('joining.audit', $page->data($this->term(), (string) $request->query('kind', ''), (string) $request->query('q', ''), $request->integer('page', 1)));
+    }
+
+    public function export(Request $request, AuditPage $page): Response
+    {
+        return (new SheetFile('audit log', ['at', 'who', 'kind', 'series', 'what'], $page->table((string) $request->query('kind', ''), (string) $request->query('q', ''))))->respond('csv');
+    }
+
+    public function presets(): View
+    {
+        return view('joining.presets', ['presets' => \Nomada\App\Support\Presets::all()]);
+    }
+
+    public function storePreset(DoorRequest $request, KeepPresets $keep): RedirectResponse
+    {
+        $keep((string) $request->validated('preset_name'), $request->door(), $request->floor());
+
+        return redirect()->route('presets')->with('said', "The preset {$request->validated('preset_name')} is kept.");
+    }
+
+    public function destroyPreset(string $key, KeepPresets $keep): RedirectResponse
+    {
+        $keep->drop($key);
+
+        return redirect()->route('presets')->with('said', 'The preset is taken out.');
+    }
+
+    /**
+     * @param  array<mixed>  $ids
+     * @return Collection<int, Series>
+     */
+    private function chosen(array $ids): Collection
+    {
+        $series = Series::query()->whereKey($ids)->with('section')->orderBy('id')->get();
+        abort_if($series->isEmpty(), 404);
+        if (! Gate::check('coordinate')) {
+            $series->each(fn (Series $s) => $this->authorize('serve', $s->section));
+        }
+
+        return $series;
     }
 }

@@ -4,8 +4,15 @@ declare(strict_types=1);
 
 namespace Nomada\App\Http\Controllers\Term;
 
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Nomada\App\Actions\Term\KeepTerms;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\Requests\TermRequest;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\CurrentTerm;
+use Nomada\App\Support\Words;
 use Nomada\App\View\Term\TermPage;
 
 final class TermController extends Controller
@@ -13,5 +20,40 @@ final class TermController extends Controller
     public function __invoke(TermPage $page): View
     {
         return view('term.term', $page->data($this->term()));
+    }
+
+    /** Which term the screens are about, until another is chosen. */
+    public function choose(Request $request, CurrentTerm $current): RedirectResponse
+    {
+        $term = Term::query()->findOrFail($request->integer('term'));
+        $request->session()->put('term', $term->id);
+        $current->forget();
+
+        return redirect()->route('term')->with('said', "You look at {$term->title} now.");
+    }
+
+    public function store(TermRequest $request, KeepTerms $keep, CurrentTerm $current): RedirectResponse
+    {
+        $term = $keep->add($this->term()->school, trim((string) $request->validated('term_title')), $request->first(), $request->last());
+        $request->session()->put('term', $term->id);
+        $current->forget();
+
+        return redirect()->route('term')->with('said', "{$term->title} is added, and you look at it now. It has no section yet: import them, or copy another term's plan.");
+    }
+
+    public function copy(Request $request, KeepTerms $keep): RedirectResponse
+    {
+        $given = $request->validate(['from' => ['required', 'integer', 'exists:terms,id'], 'with_students' => ['nullable', 'boolean']], ['from.*' => 'Choose the term to copy from.']);
+        $sum = $keep->copy(Term::query()->with(['school', 'closures'])->findOrFail($request->integer('from')), $this->term(), (bool) ($given['with_students'] ?? false));
+
+        return redirect()->route('term')->with('said', Words::count($sum['sections'], 'section').' and '.Words::count($sum['series'], 'series', 'series').' are copied.'.($sum['skipped'] === [] ? '' : ' Nothing of these falls into the term: '.implode('; ', $sum['skipped']).'.'));
+    }
+
+    public function destroy(Request $request, Term $term, KeepTerms $keep): RedirectResponse
+    {
+        $keep->remove($term);
+        $request->session()->forget('term');
+
+        return redirect()->route('term')->with('said', "{$term->title} is removed.");
     }
 }

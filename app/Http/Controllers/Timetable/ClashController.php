@@ -26,7 +26,7 @@ final class ClashController extends Controller
 
     public function accept(Request $request, AcceptClash $accept): RedirectResponse
     {
-        $given = $request->validate(['key' => ['required', 'string', 'max:60', 'regex:/^(teacher|students|turnaround|hours)( \d+){1,2}$/'], 'reason' => ['required', 'string', 'max:200']], [
+        $given = $request->validate(['key' => ['required', 'string', 'max:60', 'regex:/^(teacher|account|room|students|long|full|turnaround|hours|outside)( \d+){1,2}$/'], 'reason' => ['required', 'string', 'max:200']], [
             'reason.required' => 'Say why this clash can stay, so that others know.', 'key.*' => 'This is not a clash.',
         ]);
         $accept($given['key'], $given['reason'], $this->person($request));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Http\Controllers\Timetable;
 
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Actions\Timetable\DeleteSeries;
 use Nomada\App\Actions\Timetable\SaveSeries;
@@ -19,28 +20,28 @@ final class SeriesController extends Controller
     /** What the pattern in the editor makes, before anything is saved. */
     public function preview(SeriesRequest $request, Section $section, SeriesPreview $preview): View
     {
-        $series = $section->series()->find($request->integer('series'));
+        $series = $section->series()->find($request->integer('series'))?->setRelation('section', $section);
 
-        return view('timetable.series-preview', $preview->data($section, $request->plan($section, $series), $series));
+        return view('timetable.series-preview', $preview->data($section, $request->plan($section, $series), $series, $request->from($series)));
     }
 
     public function store(SeriesRequest $request, Section $section, SaveSeries $save): RedirectResponse
     {
-        $series = $save($section, $request->plan($section, null), (string) $request->input('title'));
+        $series = $save($section, $request->plan($section, null), (string) $request->input('title'), null, $this->person($request));
 
         return redirect()->route('section', $section)->with('said', "{$series->title} is planned: {$series->plan()->sentence()}.");
     }
 
     public function update(SeriesRequest $request, Section $section, Series $series, SaveSeries $save): RedirectResponse
     {
-        $save($section, $request->plan($section, $series), (string) $request->input('title'), $series);
+        $save($section, $request->plan($section, $series), (string) $request->input('title'), $series, $this->person($request), $request->from($series));
 
         return redirect()->route('section', $section)->with('said', "{$series->title} is saved: {$series->plan()->sentence()}.");
     }
 
-    public function destroy(Section $section, Series $series, DeleteSeries $delete): RedirectResponse
+    public function destroy(Request $request, Section $section, Series $series, DeleteSeries $delete): RedirectResponse
     {
-        $delete($series);
+        $delete($series, $this->person($request));
 
         return redirect()->route('section', $section)->with('said', "{$series->title} is deleted. What it had published is removed by the next publish run.");
     }

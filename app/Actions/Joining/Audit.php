@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Joining;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Clock;
+
+/** Writes down every change of a door, a link or a registration: who, when, what. Nothing ever takes a line out. */
+final readonly class Audit
+{
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    /** @param  'door'|'link'|'registration'|'live'|'code'  $kind */
+    public function __invoke(string $kind, ?Series $series, ?Person $by, string $words): void
+    {
+        DB::table('audit_log')->insert([
+            'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()), 'person_id' => $by?->id, 'kind' => $kind, 'series_id' => $series?->id, 'section_id' => $series?->section_id,
+            'section' => $series === null ? '' : mb_strimwidth($series->section->name().($series->title === $series->section->title ? '' : ": $series->title"), 0, 160, '…'), 'words' => mb_strimwidth($words, 0, 400, '…'),
+        ]);
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Joining;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Publishing\RefreshPlacements;
+use Nomada\App\Actions\Timetable\KeepLicences;
+use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Timetable\HostAccountRow;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Clock;
+use Nomada\App\Support\Presets;
+use Nomada\Core\Fault;
+use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Joining\Floor;
+
+/** Sets the door and the floor of a series: a preset, what differs from it, hidden or shown, and who lives with what is more open. */
+final readonly class KeepDoor
+{
+    public function __construct(private Audit $audit, private RefreshPlacements $refresh, private Clock $clock, private KeepLicences $licences)
+    {
+    }
+
+    /** @throws Fault where there is no such preset */
+    public function preset(Series $series, string $key, ?Person $by): void
+    {
+        $preset = Presets::all()[$key] ?? throw new Fault('There is no such preset. Choose one of the list.', 'preset');
+        DB::transaction(function () use ($series, $preset, $by): void {
+            $series->update(['preset' => $preset->key, 'door' => null, 'floor' => null]);
+            DB::table('openness_accepted')->where('series_id', $series->id)->delete();
+            ($this->audit)('door', $series, $by, "preset: $preset->name");
+            ($this->refresh)($series->sectionIds());
+        });
+    }
+
+    /** What differs from the preset is kept; what is the same is not, so that a changed preset still reaches it. */
+    public function own(Series $series, DoorRules $door, Floor $floor, ?Person $by): void
+    {
+        DB::transaction(function () use ($series, $door, $floor, $by): void {
+            $preset = Presets::of($series, Presets::all());
+            $differs = fn (array $own, array $of): ?array => array_diff_assoc(array_map(json_encode(...), $own), array_map(json_encode(...), $of)) === [] ? null : array_intersect_key($own, array_diff_assoc(array_map(json_encode(...), $own), array_map(json_encode(...), $of)));
+            $series->update(['door' => $differs($door->toArray(), $preset->door->toArray()), 'floor' => $differs($floor->toArray(), $preset->floor->toArray())]);
+            $more = Presets::moreOpen($series, Presets::all());
+            ($this->audit)('door', $series, $by, 'door and floor: '.($more === [] ? "as the preset $preset->name, or less open" : 'more open than the preset: '.implode(', ', $more)));
+            ($this->refresh)($series->sectionIds());
+        });
+    }
+
+    /** Somebody lives with what is more open than the preset, as it is now. */
+    public function accept(Series $series, Person $by): void
+    {
+        $more = Presets::moreOpen($series, Presets::all());
+        DB::table('openness_accepted')->upsert([['series_id' => $series->id, 'print' => Presets::openness($more), 'accepted_by' => $by->id, 'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds())]], 'series_id');
+        ($this->audit)('door', $series, $by, 'accepted: '.(implode(', ', $more) ?: 'nothing is more open'));
+    }
+
+    public function hide(Series $series, bool $hidden, ?Person $by): void
+    {
+        DB::transaction(function () use ($series, $hidden, $by): void {
+            JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', '!=', 'host')->update(['is_hidden' => $hidden]);
+            ($this->audit)('link', $series, $by, $hidden ? 'links hidden: the door is shut' : 'links shown again');
+        });
+    }
+
+    /** As on the licences page; who did it is written down here. */
+    public function account(Series $series, ?HostAccountRow $account, ?Person $by): void
+    {
+        DB::transaction(function () use ($series, $account, $by): void {
+            $this->licences->put($series->section->term, $series, $account);
+            ($this->audit)('door', $series, $by, $account === null ? 'on no host account' : "handed over to $account->name");
+        });
+    }
+}

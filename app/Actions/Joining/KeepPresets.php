@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Joining;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\Core\Fault;
+use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Joining\Floor;
+use Nomada\Core\Joining\Preset;
+use Nomada\Core\Joining\ShortAddress;
+
+/** The school's own presets. One that is changed reaches every series that goes by it. */
+final class KeepPresets
+{
+    /** @throws Fault where the name is empty, or one of the usual ones */
+    public function __invoke(string $name, DoorRules $door, Floor $floor): void
+    {
+        $key = mb_substr(ShortAddress::slug($name), 0, 40);
+        if ($key === '') {
+            throw new Fault('Write what the preset is called.', 'preset_name');
+        }
+        if (isset(Preset::usual()[$key])) {
+            throw new Fault("\"$name\" is one of the usual presets, which stay as they are. Choose another name.", 'preset_name');
+        }
+        DB::table('presets')->upsert([['key' => $key, 'name' => trim($name), 'door' => json_encode($door->toArray()), 'floor' => json_encode($floor->toArray()), 'created_at' => now(), 'updated_at' => now()]], 'key', ['name', 'door', 'floor', 'updated_at']);
+    }
+
+    /** @throws Fault where series go by it */
+    public function drop(string $key): void
+    {
+        $n = DB::table('series')->where('preset', $key)->count();
+        if ($n > 0) {
+            throw new Fault("$n series go by this preset. Give them another one first.", 'preset_name');
+        }
+        DB::table('presets')->where('key', $key)->delete();
+    }
+}

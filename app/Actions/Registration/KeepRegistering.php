@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Registration;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Joining\Audit;
+use Nomada\App\Models\Registration\Registration;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\Core\Fault;
+use Nomada\Core\Registration\Registering;
+
+/** Sets how students get into a series: by the roster, or by registering. Who is registered stays registered. */
+final readonly class KeepRegistering
+{
+    public function __construct(private Audit $audit, private DecideRegistration $decide)
+    {
+    }
+
+    /** @throws Fault where the series has no dated sessions */
+    public function __invoke(Series $series, ?Registering $registering, Person $by): void
+    {
+        if ($registering !== null && ! $series->sessions()->exists()) {
+            throw new Fault('This series has no dated sessions yet, so there is nothing to register for. Plan it first.', 'mode');
+        }
+        DB::transaction(function () use ($series, $registering, $by): void {
+            DB::table('series')->where('id', $series->id)->lockForUpdate()->first();
+            $series->update(['registering' => $registering?->toArray()]);
+            ($this->audit)('registration', $series, $by, $registering === null ? 'the roster is followed' : $registering->say());
+            // More seats: the waiting list moves up.
+            foreach (Registration::query()->where('series_id', $series->id)->where('state', 'queued')->distinct()->pluck('only_day') as $day) {
+                $this->decide->moveUp($series, $day);
+            }
+        });
+    }
+}

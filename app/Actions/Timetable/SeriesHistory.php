@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Timetable;
+
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\SeriesChange;
+use Nomada\App\Support\Clock;
+
+/** Writes down every change of a series with the rows as they were before it, so that it can be told and undone. */
+final readonly class SeriesHistory
+{
+    /** What goes with a series when it is deleted, in the order in which it is put back. */
+    private const TABLES = ['series' => 'id', 'series_sections' => 'series_id', 'sessions' => 'series_id', 'join_links' => 'series_id', 'registrations' => 'series_id'];
+
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    /**
+     * @return array<string, list<array<string, mixed>>> rows by table
+     */
+    public function snapshot(int $series, bool $whole = false): array
+    {
+        $out = [];
+        foreach (self::TABLES as $table => $key) {
+            if ($whole || $table === 'series' || $table === 'sessions' || $table === 'series_sections') {
+                $out[$table] = array_values(DB::table($table)->where($key, $series)->orderBy($key)->get()->map(fn (\stdClass $r): array => (array) $r)->all());
+            }
+        }
+
+        return $out;
+    }
+
+    /** @param  array<string, list<array<string, mixed>>>  $before */
+    public function record(Series $series, ?Person $by, string $words, array $before): void
+    {
+        SeriesChange::query()->create([
+            'section_id' => $series->section_id, 'series_id' => $series->id, 'person_id' => $by?->id, 'at' => Carbon::createFromTimestamp($this->clock->seconds()), 'words' => mb_strimwidth($words, 0, 300, '…'), 'before' => $before,
+        ]);
+    }
+
+    /**
+     * Puts a deleted series back, with its links and registrations.
+     *
+     * @param  array<string, list<array<string, mixed>>>  $before
+     */
+    public function putBack(array $before): void
+    {
+        foreach (array_keys(self::TABLES) as $table) {
+            foreach (array_chunk($before[$table] ?? [], 300) as $rows) {
+                DB::table($table)->insertOrIgnore($rows);
+            }
+        }
+    }
+}

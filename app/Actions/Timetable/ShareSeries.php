@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Timetable;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Registration\RegisterRoster;
+use Nomada\App\Models\Registration\Registration;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\Core\Fault;
+
+/** Lets another section meet in a series: one session, all rosters. Where the series is registered as a roster, the newcomers are registered too. */
+final readonly class ShareSeries
+{
+    public function __construct(private FollowSeries $follow, private SeriesHistory $history, private RegisterRoster $register)
+    {
+    }
+
+    /** @throws Fault where the section is of another term, or meets in it already */
+    public function __invoke(Series $series, Section $section, ?Person $by): void
+    {
+        if ($section->term_id !== $series->section->term_id) {
+            throw new Fault('Only sections of one term can share a session.', 'share');
+        }
+        if (in_array($section->id, $series->sectionIds(), true)) {
+            throw new Fault("{$section->name()} meets in this series already.", 'share');
+        }
+        DB::transaction(function () use ($series, $section, $by): void {
+            $before = $this->history->snapshot($series->id);
+            DB::table('series_sections')->insert(['series_id' => $series->id, 'section_id' => $section->id]);
+            $this->history->record($series, $by, "shared with {$section->name()}", $before);
+            $this->registered($series);
+            ($this->follow)($series);
+        });
+    }
+
+    /** @throws Fault where it is the series' own section */
+    public function leave(Series $series, Section $section, ?Person $by): void
+    {
+        if ($section->id === $series->section_id) {
+            throw new Fault("The series is {$section->name()}'s own. Delete it, or take the other sections out.", 'share');
+        }
+        DB::transaction(function () use ($series, $section, $by): void {
+            $before = $this->history->snapshot($series->id);
+            DB::table('series_sections')->where('series_id', $series->id)->where('section_id', $section->id)->delete();
+            $this->history->record($series, $by, "no longer shared with {$section->name()}", $before);
+            $this->registered($series);
+            ($this->follow)($series, true, [$section->id]);
+        });
+    }
+
+    private function registered(Series $series): void
+    {
+        if (Registration::query()->where('series_id', $series->id)->where('came_by', 'roster')->exists()) {
+            ($this->register)(Section::query()->with(['term.school', 'term.closures', 'series'])->findOrFail($series->section_id));
+        }
+    }
+}

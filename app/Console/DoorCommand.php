@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Console;
+
+use DateTimeImmutable;
+use Illuminate\Console\Command;
+use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Support\Clock;
+use Nomada\App\View\Joining\DoorPage;
+use Nomada\Core\Joining\JoinCode;
+
+final class DoorCommand extends Command
+{
+    protected $signature = 'nomada:door {--link= : the link, its secret, or a join code} {--at= : a moment, as in 2027-02-09T09:52; now by default} {--person= : sourcedId; a guest where none is given} {--json}';
+
+    protected $description = 'What the door behind a link answers somebody at a moment, and why';
+
+    public function handle(DoorPage $page, Clock $clock): int
+    {
+        $given = (string) $this->option('link');
+        $code = JoinCode::read($given);
+        $secret = $code === null ? basename($given) : JoinLink::query()->inForce()->where('join_code', $code)->first()?->secret;
+        $link = $secret === null ? null : JoinLink::query()->withSecret($secret)->first();
+        $person = $this->option('person') === null ? null : Person::query()->where('sourced_id', $this->option('person'))->first();
+        if ($link === null || ($this->option('person') !== null && $person === null)) {
+            $this->components->error($link === null ? 'There is no such link or join code.' : 'Nobody has this sourcedId.');
+
+            return self::FAILURE;
+        }
+        $link = $page->link($link->secret);
+        $zone = $link->series->section->term->calendar()->zone;
+        try {
+            $at = $this->option('at') === null ? $clock->seconds() : (new DateTimeImmutable((string) $this->option('at'), new \DateTimeZone($zone->name)))->getTimestamp();
+        } catch (\Exception) {
+            $this->components->error('Write the moment as 2027-02-09T09:52.');
+
+            return self::FAILURE;
+        }
+        // The room itself is not asked: this is what the rules say, with a host inside.
+        $answer = $page->answer($link, $person, $at, false);
+        $out = [
+            'reply' => $answer->reply->value, 'opens' => $answer->reply->opens(), 'as_host' => $answer->asHost, 'session' => $answer->session === null ? null : $zone->iso($answer->session->start), 'doors_open_at' => $answer->opensAt === null ? null : $zone->iso($answer->opensAt),
+            'next' => $answer->next === null ? null : $zone->iso($answer->next->start), 'why' => $page->why($answer, $zone, $at),
+        ];
+        $this->option('json') ? $this->output->writeln((string) json_encode($out)) : $this->table(['What', 'Answer'], array_map(fn (string $k, mixed $v): array => [$k, is_bool($v) ? ($v ? 'yes' : 'no') : $v], array_keys($out), $out));
+
+        return self::SUCCESS;
+    }
+}

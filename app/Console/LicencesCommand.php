@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Console;
+
+use Illuminate\Console\Command;
+use Nomada\App\Actions\Timetable\HostAccounts;
+use Nomada\App\Support\CurrentTerm;
+use Nomada\App\View\Timetable\LicencePage;
+use Nomada\Core\Timetable\Licences;
+
+final class LicencesCommand extends Command
+{
+    protected $signature = 'nomada:licences {--json}';
+
+    protected $description = 'How many sessions run at one time, how many host accounts that takes, and which series runs on which';
+
+    public function handle(LicencePage $page, CurrentTerm $current): int
+    {
+        $term = $current->find();
+        if ($term === null) {
+            $this->components->error('There is no term yet. Import a school first.');
+
+            return self::FAILURE;
+        }
+        $licences = new Licences($page->running($term));
+        $accounts = array_values(HostAccounts::all());
+        $peak = $licences->peak();
+        $assignment = $licences->assign($accounts);
+        $zone = $term->calendar()->zone;
+        $out = [
+            'peak' => $peak['n'], 'peak_from' => $peak['n'] === 0 ? null : $zone->iso($peak['from']), 'peak_times' => $peak['times'], 'accounts' => count($accounts), 'fewest' => $licences->fewest(),
+            'assignment' => (object) $assignment->accounts, 'split' => count($assignment->split), 'sessions_without_account' => $assignment->leftOver(), 'changed' => $assignment->changed,
+        ];
+        if ($this->option('json')) {
+            $this->output->writeln((string) json_encode($out));
+        } else {
+            $this->table(['What', 'How many'], [['at one time', $out['peak']], ['from', $out['peak_from']], ['accounts', $out['accounts']], ['fewest that suffice', $out['fewest']], ['series split', $out['split']], ['sessions without an account', $out['sessions_without_account']], ['standing ones to change', $out['changed']]]);
+        }
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Controllers\Joining;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+use Nomada\App\Actions\Joining\GuestPass;
+use Nomada\App\Actions\Joining\KeepDoor;
+use Nomada\App\Actions\Joining\NameLink;
+use Nomada\App\Actions\Joining\ReplaceLink;
+use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\Requests\DoorRequest;
+use Nomada\App\Http\Requests\GuestRequest;
+use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\View\Joining\SeriesDoor;
+
+/** Joining of one series: links, door, floor, guests. */
+final class SeriesDoorController extends Controller
+{
+    public function show(Section $section, Series $series, SeriesDoor $page): View
+    {
+        $section->load(['term.school', 'term.closures']);
+
+        return view('joining.series', $page->data($section, $series->load(['sessions', 'section'])));
+    }
+
+    public function preset(Request $request, Section $section, Series $series, KeepDoor $keep): RedirectResponse
+    {
+        $keep->preset($series->load('section'), (string) $request->input('preset'), $this->person($request));
+
+        return $this->done($section, $series, 'The preset is set, and what differed from it is taken back.');
+    }
+
+    public function door(DoorRequest $request, Section $section, Series $series, KeepDoor $keep): RedirectResponse
+    {
+        $keep->own($series->load('section'), $request->door(), $request->floor(), $this->person($request));
+
+        return $this->done($section, $series, 'The door and the floor are saved for this series.');
+    }
+
+    public function accept(Request $request, Section $section, Series $series, KeepDoor $keep): RedirectResponse
+    {
+        $keep->accept($series->load('section'), $this->person($request));
+
+        return $this->done($section, $series, 'It is accepted, with your name.');
+    }
+
+    public function hide(Request $request, Section $section, Series $series, KeepDoor $keep): RedirectResponse
+    {
+        $keep->hide($series->load('section'), $request->boolean('hidden'), $this->person($request));
+
+        return $this->done($section, $series, $request->boolean('hidden') ? 'The links are hidden: the door is shut for students.' : 'The links are shown again.');
+    }
+
+    public function replace(Request $request, Section $section, Series $series, ReplaceLink $replace): RedirectResponse
+    {
+        $series->load('section');
+        if ($request->filled('link')) {
+            $link = JoinLink::query()->inForce()->where('series_id', $series->id)->with(['series.section', 'person'])->findOrFail($request->integer('link'));
+            $replace->single($link, $this->person($request));
+
+            return $this->done($section, $series, 'The link is replaced; the old one opens nothing any more. Publish to put the new one everywhere.');
+        }
+        $n = $replace->all($series, $this->person($request));
+
+        return $this->done($section, $series, "$n links are replaced; the old ones open nothing any more. Publish to put the new ones everywhere.");
+    }
+
+    public function name(Request $request, Section $section, Series $series, NameLink $name): RedirectResponse
+    {
+        $name($series->load('section'), (string) $request->input('short_address'), $this->person($request));
+
+        return $this->done($section, $series, $request->filled('short_address') ? 'The short address is set.' : 'The short address is taken out.');
+    }
+
+    public function guest(GuestRequest $request, Section $section, Series $series, GuestPass $pass): RedirectResponse
+    {
+        $pass($series->load('section.term.school'), (string) $request->validated('guest_name'), (string) $request->validated('guest_email'), $request->until(), $request->onlyDay(), $this->person($request));
+
+        return $this->done($section, $series, "{$request->validated('guest_name')} has a pass. Copy it from the list, and give it to that person only.");
+    }
+
+    public function withdraw(Request $request, Section $section, Series $series, int $link, ReplaceLink $replace): RedirectResponse
+    {
+        $replace->withdraw(JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', 'guest')->with('series.section')->findOrFail($link), $this->person($request));
+
+        return $this->done($section, $series, 'The pass is taken back.');
+    }
+
+    private function done(Section $section, Series $series, string $said): RedirectResponse
+    {
+        return redirect()->route('series.door', [$section, $series])->with('said', $said);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Controllers\Timetable;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+use Nomada\App\Actions\Term\SetTarget;
+use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\Requests\ChosenSections;
+use Nomada\App\Support\SheetFile;
+use Nomada\App\View\Timetable\ContactTimes;
+use Symfony\Component\HttpFoundation\Response;
+
+final class ContactTimeController extends Controller
+{
+    public function index(Request $request, ContactTimes $times): View
+    {
+        $year = (string) $request->query('year', '');
+        $all = $times->rows($this->term(), $this->person($request));
+
+        return view('timetable.contact-time', [
+            'rows' => array_values(array_filter($all, fn (array $r): bool => $year === '' || $r['year'] === $year)), 'year' => $year,
+            'years' => array_values(array_unique(array_column($all, 'year'))), 'short' => count(array_filter($all, fn (array $r): bool => ($r['time']->short() ?? 0) > 0)),
+        ]);
+    }
+
+    public function export(Request $request, string $as, ContactTimes $times): Response
+    {
+        $rows = array_map(fn (array $r): array => [
+            $r['id'], $r['name'], $r['teacher'], $r['sessions'], $r['time']->planned, $r['time']->held, $r['time']->coming, $r['time']->lost, $r['time']->madeUp, $r['time']->target, $r['time']->short(),
+        ], $times->rows($this->term(), $this->person($request), (string) $request->query('year', '')));
+
+        return (new SheetFile("contact time {$this->term()->title}", ['section', 'name', 'teacher', 'sessions', 'planned_minutes', 'held_minutes', 'coming_minutes', 'lost_minutes', 'made_up_minutes', 'target_minutes', 'short_minutes'], $rows))->respond($as);
+    }
+
+    public function target(ChosenSections $request, SetTarget $set): RedirectResponse
+    {
+        $set($request->chosen(), (string) $request->input('target'));
+
+        return redirect()->route('contact-time')->with('said', $request->filled('target') ? 'The target is set.' : 'The target is taken out.');
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Controllers\Timetable;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Nomada\App\Actions\Timetable\UndoChange;
+use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\SeriesChange;
+use Nomada\App\Post\Letters;
+use Nomada\App\Support\Words;
+use Nomada\Core\Fault;
+
+final class HistoryController extends Controller
+{
+    public function undo(Request $request, Section $section, int $change, UndoChange $undo): RedirectResponse
+    {
+        $found = $this->change($section, $change);
+        $undo($found, $this->person($request));
+
+        return redirect()->route('section', $section)->with('said', "Undone: {$found->words}.");
+    }
+
+    /** Writes to everybody of the series what changed. */
+    public function tell(Section $section, int $change, Letters $letters): RedirectResponse
+    {
+        $found = $this->change($section, $change);
+        $series = Series::query()->find($found->series_id) ?? throw new Fault('This series is gone; there is nobody left to write to about it.', 'change');
+        $n = $letters->changed($series, $found);
+
+        return redirect()->route('section', $section)->with('said', $n === 0 ? 'Everybody has been written to about this already.' : Words::count($n, 'letter').' about this '.($n === 1 ? 'goes' : 'go').' to teachers, registered students and their guardians.');
+    }
+
+    /** A deleted series is told under its section, as any other. */
+    private function change(Section $section, int $change): SeriesChange
+    {
+        return SeriesChange::query()->where(fn ($q) => $q->where('section_id', $section->id)->orWhereIn('series_id', $section->series()->select('series.id')))->findOrFail($change);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Nomada\App\Models\Term\Person;
+
+/** What is told of one session: who teaches it, its title, a note. */
+final class TellSessionRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['title' => ['nullable', 'string', 'max:120'], 'note' => ['nullable', 'string', 'max:400'], 'teacher' => ['nullable', 'string', 'exists:people,sourced_id']];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['title.max' => 'A title has 120 characters at most.', 'note.max' => 'A note has 400 characters at most.', 'teacher.*' => 'Choose a teacher from the list.'];
+    }
+
+    public function teacher(): ?Person
+    {
+        $id = (string) $this->validated('teacher');
+
+        return $id === '' ? null : Person::query()->where('sourced_id', $id)->firstOrFail();
+    }
+}

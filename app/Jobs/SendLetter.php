@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Jobs;
+
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Queue\InteractsWithQueue;
+use Nomada\App\Post\PostOffice;
+
+/** Sends one letter of the outbox. The scheduler sends again what a killed worker has left. */
+final class SendLetter implements ShouldQueue
+{
+    use Dispatchable;
+    use InteractsWithQueue;
+    use Queueable;
+
+    public int $tries = 4;
+
+    /** @var list<int> seconds */
+    public array $backoff = [5, 30, 120];
+
+    public int $timeout = 30;
+
+    public function __construct(public readonly int $letter)
+    {
+    }
+
+    public function handle(PostOffice $post): void
+    {
+        $post->send($this->letter);
+    }
+}

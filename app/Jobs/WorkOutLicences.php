@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Jobs;
+
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\View\Timetable\LicencePage;
+
+/** Works out which series runs on which account where that takes longer than a page may. What is found is kept until the timetable changes. */
+final class WorkOutLicences implements ShouldQueue
+{
+    use Queueable;
+
+    public int $tries = 1;
+
+    public int $timeout = 120;
+
+    public function __construct(public readonly int $term)
+    {
+    }
+
+    public function handle(LicencePage $page): void
+    {
+        $page->workOut(Term::query()->with(['school', 'closures'])->findOrFail($this->term));
+    }
+}

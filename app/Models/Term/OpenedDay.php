@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Models\Term;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A weekend day on which school is held.
+ *
+ * @property int $id
+ * @property int $term_id
+ * @property string $day
+ */
+final class OpenedDay extends Model
+{
+    protected $table = 'opened_days';
+
+    protected $guarded = ['id'];
+}

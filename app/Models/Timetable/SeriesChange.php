@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Models\Timetable;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+
+/**
+ * One change of a series: who, when, in words, and the rows as they were before.
+ *
+ * @property int $id
+ * @property int $section_id
+ * @property int $series_id the series may be gone
+ * @property int|null $person_id
+ * @property Carbon $at on the application's clock
+ * @property string $words
+ * @property array<string, list<array<string, mixed>>>|null $before rows by table
+ * @property Carbon|null $undone_at
+ * @property int|null $undone_by
+ * @property Person|null $person
+ * @property Person|null $undoer
+ * @property Section $section
+ */
+final class SeriesChange extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = ['id'];
+
+    /** @var array<string, string> */
+    protected $casts = ['at' => 'datetime', 'before' => 'array', 'undone_at' => 'datetime'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function undoer(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'undone_by');
+    }
+
+    /** @return BelongsTo<Section, $this> */
+    public function section(): BelongsTo
+    {
+        return $this->belongsTo(Section::class);
+    }
+}

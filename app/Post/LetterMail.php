@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Post;
+
+use Illuminate\Mail\Mailable;
+use Illuminate\Mail\Mailables\Address;
+use Illuminate\Mail\Mailables\Attachment;
+use Illuminate\Mail\Mailables\Content;
+use Illuminate\Mail\Mailables\Envelope;
+use Illuminate\Mail\Mailables\Headers;
+use Nomada\App\Models\Registration\Letter;
+
+/** One letter as a MIME message: HTML and text, the timetable attached, to one person only. */
+final class LetterMail extends Mailable
+{
+    public function __construct(private readonly Letter $letter, private readonly string $line, private readonly string $text, private readonly string $school, private readonly ?string $calendar)
+    {
+    }
+
+    public function envelope(): Envelope
+    {
+        return new Envelope(from: new Address((string) config('mail.from.address'), $this->school), to: [new Address($this->letter->to_address, $this->letter->to_name)], subject: $this->line);
+    }
+
+    public function content(): Content
+    {
+        return new Content(html: 'post.letter', text: 'post.letter-text', with: ['line' => $this->line, 'school' => $this->school, 'words' => $this->text, 'paragraphs' => preg_split('/\n{2,}/', $this->text) ?: []]);
+    }
+
+    public function headers(): Headers
+    {
+        $host = substr((string) strrchr((string) config('mail.from.address'), '@'), 1);
+
+        return new Headers(messageId: hash('sha256', $this->letter->key.config('app.key'))."@$host", text: ['Auto-Submitted' => 'auto-generated']);
+    }
+
+    /** @return list<Attachment> */
+    public function attachments(): array
+    {
+        $calendar = $this->calendar;
+
+        return $calendar === null ? [] : [Attachment::fromData(fn (): string => $calendar, 'timetable.ics')->withMime('text/calendar; method=REQUEST; charset=utf-8')];
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Post;
+
+use Nomada\App\Actions\Publishing\SectionFactsQuery;
+use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Registration\Letter;
+use Nomada\App\Models\Registration\Registration;
+use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Support\Clock;
+use Nomada\Core\Interchange\Calendar\CalendarWriter;
+use Nomada\Core\Interchange\Calendar\EventSeries;
+use Nomada\Core\Interchange\Calendar\Invitee;
+use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Post\LetterKind;
+use Nomada\Core\Publishing\WantedPlacements;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\SessionState;
+
+/** Writes a letter as it is true at the moment when it goes: the link in force, the sessions ahead on the reader's clock, the timetable attached. */
+final readonly class LetterWriter
+{
+    public function __construct(private Clock $clock, private SectionFactsQuery $facts)
+    {
+    }
+
+    /** Null where what it would say is not true any more. */
+    public function write(Letter $letter): ?LetterMail
+    {
+        $registration = $letter->registration_id === null ? null : Registration::query()->find($letter->registration_id);
+        if (in_array($letter->kind, [LetterKind::Accepted, LetterKind::Guardian, LetterKind::Declined], true) && $registration?->state !== ($letter->kind === LetterKind::Declined ? 'declined' : 'accepted')) {
+            return null;
+        }
+        $letter->load(['series.section.term.school', 'series.section.term.closures', 'series.sessions', 'person']);
+        $pass = isset($letter->values['pass']) ? JoinLink::query()->inForce()->find((int) $letter->values['pass']) : null;
+        $link = $letter->kind === LetterKind::Guest ? $pass : $this->own($letter, LinkKind::Personal);
+        if ($letter->kind->needs() === ['link'] && $link === null) {
+            return null;
+        }
+        $section = $letter->series->section;
+        $school = $section->term->school;
+        $phone = $this->own($letter, LinkKind::Series);
+        [$subject, $text] = Templates::of($letter->kind)->write($letter->values + [
+            'name' => $letter->to_name, 'class' => $section->name(), 'school' => $school->name, 'when' => $this->when($letter, $registration->only_day ?? $pass?->only_day),
+            'link' => (string) $link?->address(), 'phone' => $phone === null ? 'not set up' : "$phone->dial_in, PIN $phone->pin", 'page' => route('register', $letter->series_id), 'child' => '',
+            'until' => $pass?->expires_at === null ? '' : $section->term->calendar()->zone->dateAt((int) $pass->expires_at->timestamp - 1)->short(),
+        ]);
+
+        return new LetterMail($letter, $subject, $text, $school->name, $this->calendar($letter, $registration?->only_day));
+    }
+
+    private function own(Letter $letter, LinkKind $kind): ?JoinLink
+    {
+        return JoinLink::query()->inForce()->where('series_id', $letter->series_id)->where('kind', $kind)->when($kind === LinkKind::Personal, fn ($q) => $q->where('person_id', $letter->person_id))->first();
+    }
+
+    private function zone(Letter $letter): Zone
+    {
+        return $letter->person?->zone() ?? $letter->series->section->term->calendar()->zone;
+    }
+
+    private function when(Letter $letter, ?string $day): string
+    {
+        $zone = $this->zone($letter);
+        $ahead = $letter->series->sessions->filter(fn (Session $s): bool => $s->state === SessionState::Planned && (int) $s->ends_at->timestamp > $this->clock->seconds() && ($day === null || $s->day === $day))->take(3);
+
+        return $ahead->isEmpty() ? 'none is left' : $ahead->map(fn (Session $s): string => $zone->dateAt((int) $s->starts_at->timestamp)->short().' '.$zone->clock((int) $s->starts_at->timestamp).'–'.$zone->clock((int) $s->ends_at->timestamp))->implode('; ').' in '.$zone->place();
+    }
+
+    /** The timetable as an iTIP message; null where the letter is of no timetable. */
+    private function calendar(Letter $letter, ?string $day): ?string
+    {
+        if (! in_array($letter->kind, [LetterKind::Accepted, LetterKind::Guardian, LetterKind::Changed, LetterKind::Replaced], true)) {
+            return null;
+        }
+        $facts = $this->facts->for([$letter->series->section_id], true)[$letter->series->section_id];
+        // Guardians get no link of the child's; everybody else has their own in it.
+        $events = array_filter(WantedPlacements::feed($facts, $letter->person?->sourced_id), fn (EventSeries $e): bool => $e->uid === $letter->series->uid);
+        $events = array_map(function (EventSeries $e) use ($letter, $day): EventSeries {
+            $only = $day === null ? null : LocalDate::parse($day);
+            $isGuardian = $letter->kind === LetterKind::Guardian;
+
+            return new EventSeries($only === null ? $e->uid : "{$only->basic()}-$e->uid", $e->sequence, $e->changedAt, $e->summary, $isGuardian ? '' : $e->description, $isGuardian ? '' : $e->url, $e->zone, $e->startMinute, $e->minutes, $e->rule,
+                $only === null ? $e->sessions : array_values(array_filter($e->sessions, fn ($s): bool => $s->day === $only->day)), $e->category);
+        }, array_values($events));
+
+        return CalendarWriter::invite($events, new Invitee($letter->series->section->term->school->name, (string) config('mail.from.address'), $letter->to_name, $letter->to_address));
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Post;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Jobs\SendLetter;
+use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Registration\Letter;
+use Nomada\App\Models\Registration\Registration;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\SeriesChange;
+use Nomada\Core\Post\LetterKind;
+
+/**
+ * Puts letters into the outbox, in the same transaction as what they tell of: none is lost where that was kept, none goes out where it
+ * was not. No secret of a link stands in the outbox; it is put in when the letter goes.
+ */
+final readonly class Letters
+{
+    /** Seconds for which a decision can be undone. */
+    public const GRACE = 60;
+
+    /** To whoever registered, by the account's own address; of an acceptance their guardians hear too. */
+    public function write(LetterKind $kind, Registration $registration, bool $canUndo): void
+    {
+        // One after the other for each registration: its series is locked by whoever decides.
+        $n = 1 + Letter::query()->where('registration_id', $registration->id)->count();
+        $this->put("registration $registration->id, $n", $kind, $registration->series_id, $registration->person, $canUndo, ['reason' => (string) $registration->reason], $registration->id);
+        if ($kind === LetterKind::Accepted) {
+            foreach ($registration->person->guardians()->get() as $guardian) {
+                $this->put("registration $registration->id, $n, guardian $guardian->id", LetterKind::Guardian, $registration->series_id, $guardian, $canUndo, ['child' => $registration->person->name()], $registration->id);
+            }
+        }
+    }
+
+    public function replaced(JoinLink $new): void
+    {
+        if ($new->person !== null) {
+            $this->put("link $new->id", LetterKind::Replaced, $new->series_id, $new->person, false, [], null);
+        }
+    }
+
+    public function guest(JoinLink $pass): void
+    {
+        if ($pass->guest_email !== null) {
+            $this->insert("link $pass->id", LetterKind::Guest, $pass->series_id, null, (string) $pass->guest_name, $pass->guest_email, false, ['pass' => (string) $pass->id], null);
+        }
+    }
+
+    /**
+     * Tells everybody of a series what changed: its teachers, who is registered, and their guardians.
+     *
+     * @return int how many letters; those that were written before are not written again
+     */
+    public function changed(Series $series, SeriesChange $change): int
+    {
+        $people = Person::query()->where(fn ($q) => $q->whereIn('id', DB::table('registrations')->where('series_id', $series->id)->where('state', 'accepted')->select('person_id'))
+            ->orWhereIn('id', DB::table('enrolments')->whereIn('section_id', $series->sectionIds())->whereIn('role', ['teacher', 'co-teacher'])->select('person_id'))
+            ->orWhereIn('id', DB::table('guardianships')->whereIn('student_id', DB::table('registrations')->where('series_id', $series->id)->where('state', 'accepted')->select('person_id'))->select('guardian_id')))->orderBy('id')->get();
+        $n = 0;
+        foreach ($people as $person) {
+            $n += $this->put("change $change->id, person $person->id", LetterKind::Changed, $series->id, $person, false, ['change' => $change->words], null);
+        }
+
+        return $n;
+    }
+
+    /** Whether nothing of a registration's last decision has gone yet; what has not is taken out. */
+    public function takeBack(int $registration): bool
+    {
+        $letters = Letter::query()->where('registration_id', $registration)->where('kind', '!=', LetterKind::Received)->orderByDesc('id')->lockForUpdate()->get();
+        // The registrant's own letter counts: a guardian's may be stuck when that one has gone.
+        $own = $letters->first(fn (Letter $l): bool => $l->kind !== LetterKind::Guardian);
+        if ($own === null || $own->sent_at !== null) {
+            return false;
+        }
+        Letter::query()->whereKey($letters->whereNull('sent_at')->modelKeys())->delete();
+
+        return true;
+    }
+
+    /** @param  array<string, string>  $values */
+    private function put(string $key, LetterKind $kind, int $series, Person $to, bool $canUndo, array $values, ?int $registration): int
+    {
+        return $this->insert($key, $kind, $series, $to->id, $to->name(), $to->email, $canUndo, $values, $registration);
+    }
+
+    /** @param  array<string, string>  $values */
+    private function insert(string $key, LetterKind $kind, int $series, ?int $person, string $name, string $address, bool $canUndo, array $values, ?int $registration): int
+    {
+        $at = now()->addSeconds($canUndo ? self::GRACE : 0);
+        $made = DB::table('letters')->insertOrIgnore([
+            'key' => $key, 'kind' => $kind->value, 'person_id' => $person, 'series_id' => $series, 'registration_id' => $registration, 'to_name' => $name, 'to_address' => $address,
+            'values' => (string) json_encode((object) $values), 'not_before' => $at, 'created_at' => now(), 'updated_at' => now(),
+        ]);
+        if ($made === 1) {
+            SendLetter::dispatch((int) DB::table('letters')->where('key', $key)->value('id'))->delay($at)->afterCommit();
+        }
+
+        return $made;
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Post;
+
+use Illuminate\Contracts\Mail\Mailer;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Registration\Letter;
+use Throwable;
+
+/**
+ * Sends letters. Each is locked, sent and written down in one transaction; its Message-ID is made of its key, so that the post office
+ * (as mail stores do) keeps one copy if a worker dies between the two.
+ */
+final readonly class PostOffice
+{
+    public function __construct(private Mailer $mailer, private LetterWriter $writer)
+    {
+    }
+
+    /**
+     * Whether it has gone now.
+     *
+     * @throws Throwable where the post office refuses; the letter keeps why
+     */
+    public function send(int $id): bool
+    {
+        try {
+            return DB::transaction(function () use ($id): bool {
+                $letter = Letter::query()->whereKey($id)->whereNull('sent_at')->where('not_before', '<=', now())->lock('for update skip locked')->first();
+                if ($letter === null) {
+                    return false;
+                }
+                $mail = $this->writer->write($letter);
+                if ($mail === null) {
+                    $letter->update(['trouble' => 'No longer true when it was to go; not sent.', 'not_before' => now()->addYears(100)]);
+
+                    return false;
+                }
+                $this->mailer->send($mail);
+                $letter->update(['sent_at' => now(), 'trouble' => null]);
+
+                return true;
+            });
+        } catch (Throwable $e) {
+            Letter::query()->whereKey($id)->update(['trouble' => mb_strimwidth($e->getMessage(), 0, 300, '…')]);
+
+            throw $e;
+        }
+    }
+
+    /**
+     * Sends what is due and was left: its job is lost, or the post office was shut.
+     *
+     * @param  int  $idle  seconds since it was due
+     * @return int how many went
+     */
+    public function sendLeft(int $idle): int
+    {
+        $n = 0;
+        foreach (Letter::query()->whereNull('sent_at')->where('not_before', '<=', now()->subSeconds($idle))->orderBy('id')->limit(500)->pluck('id') as $id) {
+            try {
+                $n += (int) $this->send((int) $id);
+            } catch (Throwable) {
+                // Kept with the letter, and tried again in a minute.
+            }
+        }
+
+        return $n;
+    }
+}

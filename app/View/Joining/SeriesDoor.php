@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Joining;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Term\Enrolment;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Support\Clock;
+use Nomada\App\Support\Presets;
+use Nomada\Core\Joining\Invitation;
+use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Joining\Preset;
+use Nomada\Core\Registration\Registering;
+use Nomada\Core\Timetable\PlannedSession;
+
+/** Everything about joining one series: its links in every form, where they stand, its door and floor, and its guests. */
+final readonly class SeriesDoor
+{
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function data(Section $section, Series $series): array
+    {
+        $all = Presets::all();
+        [$door, $floor] = Presets::rules($series, $all);
+        $links = JoinLink::query()->inForce()->where('series_id', $series->id)->with('person')->get();
+        $link = $links->first(fn (JoinLink $l): bool => $l->kind === LinkKind::Series);
+        $more = Presets::moreOpen($series, $all);
+        $accepted = DB::table('openness_accepted')->leftJoin('people', 'people.id', '=', 'accepted_by')->where('series_id', $series->id)->first(['print', 'given_name', 'family_name', 'at']);
+        $isAccepted = $more !== [] && $accepted !== null && $accepted->print === Presets::openness($more);
+        $zone = $section->term->calendar()->zone;
+        $teacher = Enrolment::query()->where('section_id', $series->section_id)->where('role', 'teacher')->orderByDesc('is_primary')->with('person')->first()?->person;
+        $sessions = array_values($series->sessions->map(fn (Session $s): PlannedSession => $s->toCore())->all());
+
+        return [
+            'registering' => $series->registering === null ? null : Registering::from($series->registering),
+            'section' => $section, 'series' => $series, 'presets' => $all, 'preset' => Presets::of($series, $all), 'door' => $door, 'floor' => $floor, 'sentence' => Preset::say($door, $floor), 'more' => $more, 'isAccepted' => $isAccepted,
+            'acceptedBy' => $isAccepted && $accepted !== null ? trim("$accepted->given_name $accepted->family_name") : null, 'link' => $link, 'host' => $links->first(fn (JoinLink $l): bool => $l->kind === LinkKind::Host),
+            'personal' => $links->filter(fn (JoinLink $l): bool => $l->kind === LinkKind::Personal)->sortBy(fn (JoinLink $l): string => (string) $l->person?->family_name)->values(), 'guests' => $links->filter(fn (JoinLink $l): bool => $l->kind === LinkKind::Guest)->values(), 'zone' => $zone, 'term' => $section->term->calendar(),
+            'invitation' => $link === null ? '' : Invitation::text($section->name(), (string) $teacher?->shortName(), $sessions, $zone, $this->clock->seconds(), $door, $link->address(), (string) $link->join_code, route('join'), (string) $link->dial_in, (string) $link->pin, $link->short_address === null ? '' : route('short', $link->short_address)),
+            'places' => DB::table('placements')->whereIn('section_id', $series->sectionIds())->whereNotNull('standing_print')->groupBy('place')->orderBy('place')->get(['place', DB::raw('count(*) as n'), DB::raw('count(*) filter (where wanted_print is distinct from standing_print) as stale')])->all(),
+            'standing' => DB::table('placements')->whereIn('section_id', $series->sectionIds())->whereNotNull('standing_print')->orderBy('place')->orderBy('label')->limit(400)->get(['place', 'label', DB::raw('wanted_print is distinct from standing_print as stale')])->groupBy('place')->all(),
+            'next' => $series->sessions->first(fn (Session $s): bool => (int) $s->ends_at->timestamp > $this->clock->seconds() && $s->state->value === 'planned'),
+        ];
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Timetable;
+
+use Nomada\Core\Term\LocalDate;
+
+/** What one session has that its series does not give it: another day or time, another teacher, a title, a note, its topic; or that it is an extra one. */
+final readonly class Particulars
+{
+    /**
+     * @param  int|null  $slot  the date of the pattern, where the session was moved or lengthened
+     * @param  bool  $isExtra  added by hand, beside the pattern
+     * @param  int|null  $makesUp  the day of the lost or cancelled session that an extra one makes up
+     * @param  int|null  $teacher  who teaches this one instead
+     * @param  int|null  $account  the host account of this one, where it is not the series'
+     * @param  string|null  $teacherName  who that is, where it is shown
+     */
+    public function __construct(
+        public ?int $slot = null,
+        public bool $isExtra = false,
+        public ?int $makesUp = null,
+        public ?string $title = null,
+        public ?string $note = null,
+        public ?int $teacher = null,
+        public ?string $topic = null,
+        public ?int $account = null,
+        public ?string $teacherName = null,
+    ) {
+    }
+
+    /** Whether a person changed something of this session; a topic alone is the series' doing. */
+    public function isException(): bool
+    {
+        return $this->slot !== null || $this->isExtra || $this->title !== null || $this->note !== null || $this->teacher !== null;
+    }
+
+    public function isEmpty(): bool
+    {
+        return ! $this->isException() && $this->topic === null && $this->account === null;
+    }
+
+    /** The same for a session that stands where its pattern put it. */
+    public function unmoved(): self
+    {
+        return new self(null, $this->isExtra, $this->makesUp, $this->title, $this->note, $this->teacher, $this->topic, $this->account, $this->teacherName);
+    }
+
+    public function withTopic(?string $topic): self
+    {
+        return new self($this->slot, $this->isExtra, $this->makesUp, $this->title, $this->note, $this->teacher, $topic, $this->account, $this->teacherName);
+    }
+
+    /** What is told of it in a list: "moved from Thu 18 Feb", "makes up Mon 15 Feb". */
+    public function words(): string
+    {
+        $date = fn (int $day): string => (new LocalDate($day))->short();
+
+        return match (true) {
+            $this->makesUp !== null => 'makes up '.$date($this->makesUp),
+            $this->isExtra => 'extra',
+            $this->slot !== null => 'moved from '.$date($this->slot),
+            default => '',
+        };
+    }
+}

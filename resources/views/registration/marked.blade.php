@@ -1,0 +1,1 @@
+@foreach ($pieces as [$piece, $isShared])@if ($isShared)<mark>{{ $piece }}</mark>@else<span>{{ $piece }}</span>@endif @endforeach
