@@ -5,6 +5,7 @@ use Nomada\App\Http\Controllers\BoardController;
 use Nomada\App\Http\Controllers\ClockController;
 use Nomada\App\Http\Controllers\FindController;
 use Nomada\App\Http\Controllers\Joining\DoorController;
+use Nomada\App\Http\Controllers\Joining\DropInController;
 use Nomada\App\Http\Controllers\Joining\JoiningController;
 use Nomada\App\Http\Controllers\Joining\LinkController;
 use Nomada\App\Http\Controllers\Joining\LiveController;
@@ -86,6 +87,7 @@ Route::middleware('auth')->group(function (): void {
             Route::put('/sections/{section}/series/{series}/registering', [DeskController::class, 'mode'])->name('series.registering');
             Route::put('/sections/{section}/series/{series}/preset', [SeriesDoorController::class, 'preset'])->name('series.preset');
             Route::put('/sections/{section}/series/{series}/rules', [SeriesDoorController::class, 'door'])->name('series.rules');
+            Route::delete('/sections/{section}/series/{series}/sessions/{session}/rules', [SeriesDoorController::class, 'asSeries'])->name('series.rules.session');
             Route::post('/sections/{section}/series/{series}/openness', [SeriesDoorController::class, 'accept'])->name('series.open.accept');
             Route::post('/sections/{section}/series/{series}/hiding', [SeriesDoorController::class, 'hide'])->name('series.hide');
             Route::post('/sections/{section}/series/{series}/replacement', [SeriesDoorController::class, 'replace'])->name('series.replace');
@@ -95,6 +97,15 @@ Route::middleware('auth')->group(function (): void {
         });
         Route::get('/live/{session}', [LiveController::class, 'show'])->whereNumber('session')->name('live');
         Route::post('/live/{session}', [LiveController::class, 'act'])->whereNumber('session')->name('live.act');
+        // Each drop-in room is authorised by its section.
+        Route::get('/joining/drop-in', [DropInController::class, 'index'])->name('drop-ins');
+        Route::post('/joining/drop-in', [DropInController::class, 'store'])->name('drop-ins.store');
+        Route::put('/joining/drop-in/{room}', [DropInController::class, 'update'])->whereNumber('room')->name('drop-ins.update');
+        Route::post('/joining/drop-in/{room}/hiding', [DropInController::class, 'hide'])->whereNumber('room')->name('drop-ins.hide');
+        Route::post('/joining/drop-in/{room}/replacement', [DropInController::class, 'replace'])->whereNumber('room')->name('drop-ins.replace');
+        Route::delete('/joining/drop-in/{room}', [DropInController::class, 'destroy'])->whereNumber('room')->name('drop-ins.destroy');
+        Route::get('/joining/drop-in/{room}/live', [LiveController::class, 'dropIn'])->whereNumber('room')->name('drop-in.live');
+        Route::post('/joining/drop-in/{room}/live', [LiveController::class, 'dropInAct'])->whereNumber('room')->name('drop-in.live.act');
         Route::get('/registration', RegistrationController::class)->name('registration');
         // Each registration is authorised by its section.
         Route::get('/registration/desk', [DeskController::class, 'index'])->name('desk');

@@ -42,7 +42,7 @@ final readonly class CourseSite
             $fields = (array) $item['fields'];
             unset($fields['Title'], $fields['Week'], $fields['Begins']);
             if ($item['block'] === 'pinned') {
-                $fields = ['Next' => $this->turn((array) ($fields['Sessions'] ?? []), $request->at())] + array_diff_key($fields, ['Sessions' => 1]);
+                $fields = (isset($fields['Sessions']) ? ['Next' => $this->turn((array) $fields['Sessions'], $request->at())] : []) + array_diff_key($fields, ['Sessions' => 1]);
                 $html .= '<section class="pinned"><h2>'.Page::text((string) $item['title']).'</h2>'.Page::fields($fields).'</section>';
             } else {
                 $html .= '<section><h2>Week '.Page::text((string) $item['block']).'</h2><h3>'.Page::text((string) $item['title']).'</h3>'.Page::fields($fields).'</section>';

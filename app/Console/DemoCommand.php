@@ -7,6 +7,8 @@ namespace Nomada\App\Console;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Nomada\App\Actions\Joining\KeepDoor;
+use Nomada\App\Actions\Joining\KeepDropIn;
 use Nomada\App\Actions\Joining\ReplaceLink;
 use Nomada\App\Actions\Publishing\CarryOutRun;
 use Nomada\App\Actions\Publishing\StartRun;
@@ -22,9 +24,12 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\HostingPlan;
+use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Services;
 use Nomada\App\View\Timetable\LicencePage;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Joining\OpenHours;
+use Nomada\Core\Joining\Preset;
 use Nomada\Core\Registration\Registering;
 use Nomada\Core\Term\DayPlan;
 use Nomada\Core\Term\LocalDate;
@@ -119,10 +124,22 @@ final class DemoCommand extends Command
         // A student's link was passed on, and replaced.
         $passed = JoinLink::query()->inForce()->where('kind', LinkKind::Personal)->whereRelation('person', 'sourced_id', 'S-8-001')->whereRelation('series.section', 'sourced_id', '8MAT-A')->with(['series.section', 'person'])->firstOrFail();
         app(ReplaceLink::class)->single($passed, Person::query()->where('sourced_id', 'A-01')->firstOrFail());
+        $this->doors();
         $publish = $start->publish(array_values($sections->whereNotIn('sourced_id', self::UNPUBLISHED)->modelKeys()), null, false);
         if ($publish !== null) {
             $carryOut($publish);
         }
+    }
+
+    /** Office hours in mathematics, and one session of marine science that the whole school may listen to. */
+    private function doors(): void
+    {
+        $by = Person::query()->where('sourced_id', 'A-01')->firstOrFail();
+        app(KeepDropIn::class)->make(Section::query()->with(['term.school', 'term.closures'])->where('sourced_id', '8MAT-A')->firstOrFail(), '6f1f2a0e-51f3-4a7e-9d54-5b0b8f4f6c01', 'Office hours', OpenHours::read('Tue 15-16, Thu 12:15-13'), 'office-hours', $by);
+        $session = Session::query()->where('day', '2027-03-11')->whereRelation('series.section', 'sourced_id', '8MAR')->with('series')->firstOrFail();
+        $lecture = Preset::usual()['guest-lecture'];
+        app(KeepDoor::class)->session($session, $lecture->door, $lecture->floor, $by);
+        app(KeepDoor::class)->accept($session->series->load('section'), $by);
     }
 
     /**

@@ -6,10 +6,13 @@ namespace Nomada\App\Console;
 
 use DateTimeImmutable;
 use Illuminate\Console\Command;
-use Nomada\App\Models\Joining\JoinLink;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Support\Clock;
 use Nomada\App\View\Joining\DoorPage;
+use Nomada\App\View\Joining\DoorWords;
+use Nomada\Core\Fault;
 use Nomada\Core\Joining\JoinCode;
 
 final class DoorCommand extends Command
@@ -21,17 +24,21 @@ final class DoorCommand extends Command
     public function handle(DoorPage $page, Clock $clock): int
     {
         $given = (string) $this->option('link');
-        $code = JoinCode::read($given);
-        $secret = $code === null ? basename($given) : JoinLink::query()->inForce()->where('join_code', $code)->first()?->secret;
-        $link = $secret === null ? null : JoinLink::query()->withSecret($secret)->first();
         $person = $this->option('person') === null ? null : Person::query()->where('sourced_id', $this->option('person'))->first();
-        if ($link === null || ($this->option('person') !== null && $person === null)) {
-            $this->components->error($link === null ? 'There is no such link or join code.' : 'Nobody has this sourcedId.');
+        try {
+            $secret = JoinCode::read($given) === null ? basename($given) : $page->secretOf($given);
+            $link = $page->find($secret);
+        } catch (Fault|ModelNotFoundException) {
+            $this->components->error('There is no such link or join code.');
 
             return self::FAILURE;
         }
-        $link = $page->link($link->secret);
-        $zone = $link->series->section->term->calendar()->zone;
+        if ($this->option('person') !== null && $person === null) {
+            $this->components->error('Nobody has this sourcedId.');
+
+            return self::FAILURE;
+        }
+        $zone = ($link instanceof DropInRoom ? $link->section : $link->series->section)->term->school->zone();
         try {
             $at = $this->option('at') === null ? $clock->seconds() : (new DateTimeImmutable((string) $this->option('at'), new \DateTimeZone($zone->name)))->getTimestamp();
         } catch (\Exception) {
@@ -40,10 +47,10 @@ final class DoorCommand extends Command
             return self::FAILURE;
         }
         // The room itself is not asked: this is what the rules say, with a host inside.
-        $answer = $page->answer($link, $person, $at, false);
+        [$answer] = $page->answer($link, $secret, $person, $at, false);
         $out = [
             'reply' => $answer->reply->value, 'opens' => $answer->reply->opens(), 'as_host' => $answer->asHost, 'session' => $answer->session === null ? null : $zone->iso($answer->session->start), 'doors_open_at' => $answer->opensAt === null ? null : $zone->iso($answer->opensAt),
-            'next' => $answer->next === null ? null : $zone->iso($answer->next->start), 'why' => $page->why($answer, $zone, $at),
+            'next' => $answer->next === null ? null : $zone->iso($answer->next->start), 'why' => (new DoorWords($zone, $zone, $at))->why($answer),
         ];
         $this->option('json') ? $this->output->writeln((string) json_encode($out)) : $this->table(['What', 'Answer'], array_map(fn (string $k, mixed $v): array => [$k, is_bool($v) ? ($v ? 'yes' : 'no') : $v], array_keys($out), $out));
 

@@ -13,7 +13,8 @@ use Nomada\Core\Timetable\SessionState;
  *
  * Who is asked first, then when, then how the room is: a stranger learns nothing of the hours. Of a day's sessions the first that is not
  * over counts; once the day's last is over, the answer says so until midnight on the school's clock, and from then on names the next one.
- * After the end nobody comes in, and whoever was sent out stays out for that session.
+ * After the end nobody comes in, and whoever was sent out stays out for that session. A session may have a door of its own. Where the link is
+ * hidden outside the door's hours, it is shut for students between them; a drop-in room is shut outside its open hours.
  */
 final readonly class Door
 {
@@ -24,16 +25,27 @@ final readonly class Door
     /** @param  int  $now  UTC seconds */
     public function answer(Knock $knock, Zone $zone, int $now): DoorAnswer
     {
-        $refusal = $this->refusal($knock, $now);
+        $byTime = $knock->kind === LinkKind::DropIn ? $this->byHours($knock->openHours, $knock->visitor->isHost, $now) : $this->byTime($knock, $zone, $now);
+        // One session may have a door of its own: who gets in is asked of the one that is at hand.
+        $rules = $this->rulesOf($byTime->session ?? $byTime->next);
+        $refusal = $this->refusal($knock, $rules, $now);
         if ($refusal !== null) {
             return new DoorAnswer($refusal);
         }
-        $byTime = $knock->openHours === null ? $this->byTime($knock, $zone, $now) : $this->byHours($knock->openHours, $knock->visitor->isHost, $now);
+        if ($rules->hiddenOutside && ! $byTime->asHost && in_array($byTime->reply, [DoorReply::TooEarly, DoorReply::Over], true)) {
+            return new DoorAnswer(DoorReply::Shut, $byTime->session, $byTime->opensAt, $byTime->next);
+        }
 
-        return $byTime->reply === DoorReply::ComeIn ? $this->byRoom($byTime, $knock) : $byTime;
+        return $byTime->reply === DoorReply::ComeIn ? $this->byRoom($byTime, $knock, $rules) : $byTime;
     }
 
-    private function refusal(Knock $knock, int $now): ?DoorReply
+    /** The door of one session: the series', with what is its own. */
+    public function rulesOf(?PlannedSession $session): DoorRules
+    {
+        return $this->rules->with($session?->own?->door);
+    }
+
+    private function refusal(Knock $knock, DoorRules $rules, int $now): ?DoorReply
     {
         $visitor = $knock->visitor;
         if ($knock->isRetired) {
@@ -60,16 +72,16 @@ final readonly class Door
         if ($visitor->registration === 'declined') {
             return DoorReply::Declined;
         }
-        if ($visitor->registration === 'waiting' && ! $this->isStraightIn($visitor)) {
+        if ($visitor->registration === 'waiting' && ! self::isStraightIn($visitor, $rules)) {
             return DoorReply::Waiting;
         }
 
-        return $this->isStraightIn($visitor) || $this->rules->othersWait ? null : ($visitor->isOnRoster && $this->rules->straightIn !== StraightIn::Nobody ? DoorReply::RegisterFirst : DoorReply::NotOnRoster);
+        return self::isStraightIn($visitor, $rules) || $rules->othersWait ? null : ($visitor->isOnRoster && $rules->straightIn !== StraightIn::Nobody ? DoorReply::RegisterFirst : DoorReply::NotOnRoster);
     }
 
-    private function isStraightIn(Visitor $visitor): bool
+    private static function isStraightIn(Visitor $visitor, DoorRules $rules): bool
     {
-        return match ($this->rules->straightIn) {
+        return match ($rules->straightIn) {
             StraightIn::Nobody => false,
             StraightIn::Accepted => $visitor->registration === 'accepted',
             StraightIn::Roster => $visitor->registration === 'accepted' || $visitor->isOnRoster,
@@ -117,24 +129,26 @@ final readonly class Door
         return new DoorAnswer(DoorReply::TooEarly, $next, $opens, null, $asHost);
     }
 
-    /** @param  array{int, int}  $hours */
-    private function byHours(array $hours, bool $asHost, int $now): DoorAnswer
+    /** @param  array{int, int}|null  $hours */
+    private function byHours(?array $hours, bool $asHost, int $now): DoorAnswer
     {
-        return new DoorAnswer($now >= $hours[0] && $now < $hours[1] ? DoorReply::ComeIn : DoorReply::Shut, null, $hours[0], null, $asHost);
+        $opens = $hours === null ? null : $hours[0] - ($asHost ? 60 * $this->rules->opensBeforeHosts : 0);
+
+        return new DoorAnswer($hours !== null && $now >= $opens && $now < $hours[1] ? DoorReply::ComeIn : DoorReply::Shut, null, $opens, null, $asHost);
     }
 
-    private function byRoom(DoorAnswer $come, Knock $knock): DoorAnswer
+    private function byRoom(DoorAnswer $come, Knock $knock, DoorRules $rules): DoorAnswer
     {
         $room = $knock->room;
         $visitor = $knock->visitor;
         $reply = match (true) {
             $room->isOver => DoorReply::Over,
             $room->isSentOut && ! $visitor->isHost => DoorReply::SentOut,
-            $room->isInside && $this->rules->oneDevice => DoorReply::Elsewhere,
+            $room->isInside && $rules->oneDevice => DoorReply::Elsewhere,
             $visitor->isHost => DoorReply::ComeIn,
             ! $room->isInside && $room->seats !== null && $room->inside >= $room->seats => DoorReply::Full,
-            $this->rules->needsHost && ! $room->hostInside => DoorReply::NoHost,
-            $knock->kind !== LinkKind::Guest && ! $this->isStraightIn($visitor) => DoorReply::WaitOutside,
+            $rules->needsHost && ! $room->hostInside => DoorReply::NoHost,
+            $knock->kind !== LinkKind::Guest && ! self::isStraightIn($visitor, $rules) => DoorReply::WaitOutside,
             default => DoorReply::ComeIn,
         };
 
@@ -143,6 +157,8 @@ final readonly class Door
 
     private function opens(PlannedSession $session, bool $asHost): int
     {
-        return $session->start - 60 * ($asHost ? $this->rules->opensBeforeHosts : $this->rules->opensBefore);
+        $rules = $this->rulesOf($session);
+
+        return $session->start - 60 * ($asHost ? $rules->opensBeforeHosts : $rules->opensBefore);
     }
 }

@@ -46,6 +46,16 @@ final readonly class Floor
         return new self($who('speak', $own->speak), $who('camera', $own->camera), $who('chat', $own->chat), $who('screen', $own->screen), $who('draw', $own->draw), $who('record', $own->record), (bool) ($plain['muted_on_entry'] ?? true), $limit('speakers'), $limit('cameras'));
     }
 
+    /**
+     * This floor with what one session has of its own.
+     *
+     * @param  array<string, mixed>|null  $plain
+     */
+    public function with(?array $plain): self
+    {
+        return $plain === null ? $this : self::from([...$this->toArray(), ...$plain]);
+    }
+
     /** @return array<string, bool|int|string|null> what {@see Floor::from()} reads back */
     public function toArray(): array
     {

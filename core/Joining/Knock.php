@@ -14,7 +14,7 @@ final readonly class Knock
      * @param  list<PlannedSession>  $sessions  of the series, ascending, lost and cancelled ones too
      * @param  int|null  $expires  UTC seconds after which a guest pass is worth nothing
      * @param  int|null  $only  the day of the one session that a guest pass is for
-     * @param  array{int, int}|null  $openHours  UTC start and end of the drop-in room's hours that hold now or come next; null for a room of dated sessions
+     * @param  array{int, int}|null  $openHours  of a drop-in room: UTC start and end of the hours that hold now or come next; null where none is left
      */
     public function __construct(
         public LinkKind $kind,

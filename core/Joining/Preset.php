@@ -35,7 +35,7 @@ final readonly class Preset
     {
         $in = match ($door->straightIn) {
             StraightIn::Nobody => $door->othersWait ? 'Everybody waits outside until a teacher lets them in' : 'Only teachers come in',
-            default => ucfirst($door->straightIn->words()).' come'.($door->straightIn === StraightIn::Accepted ? '' : 's').' in from '.($door->opensBefore === 0 ? 'the start' : "$door->opensBefore minutes before").($door->needsHost ? ', once a teacher is inside' : ', also before a teacher').($door->othersWait ? '; others wait outside' : '; others are turned away'),
+            default => ucfirst($door->straightIn->words()).' come'.($door->straightIn === StraightIn::Accepted ? '' : 's').' in from '.($door->opensBefore === 0 ? 'the start' : "$door->opensBefore minutes before").($door->needsHost ? ', once a teacher is inside' : ', also before a teacher').($door->othersWait ? '; others wait outside' : '; others are turned away').($door->hiddenOutside ? '; the link is hidden outside those hours' : ''),
         };
 
         return $in.'. '.$floor->sentence();

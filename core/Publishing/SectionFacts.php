@@ -13,6 +13,7 @@ final readonly class SectionFacts
     /**
      * @param  list<SeriesFacts>  $series
      * @param  list<Reader>  $readers
+     * @param  list<DropInFacts>  $rooms
      */
     public function __construct(
         public string $id,
@@ -23,6 +24,7 @@ final readonly class SectionFacts
         public array $series,
         public array $readers,
         public string $joinPage,
+        public array $rooms = [],
     ) {
     }
 }

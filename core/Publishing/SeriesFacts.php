@@ -14,6 +14,7 @@ final readonly class SeriesFacts
      * @param  list<PlannedSession>  $sessions
      * @param  list<PlannedSession>  $cancelled
      * @param  array<string, true>  $elsewhere  people (by sourcedId) in whose calendars it stands by another section that shares it
+     * @param  bool  $hiddenOutside  its link is hidden outside the door's hours, so it stands at no destination
      */
     public function __construct(
         public int $id,
@@ -29,6 +30,7 @@ final readonly class SeriesFacts
         public string $pin,
         public array $cancelled = [],
         public array $elsewhere = [],
+        public bool $hiddenOutside = false,
     ) {
     }
 }

@@ -18,16 +18,31 @@ use Nomada\Core\Timetable\SessionState;
  */
 final class WantedPlacements
 {
+    /** Where a link would stand that is hidden outside the door's hours. */
+    private const HIDDEN = 'on your own page, while the doors are open';
+
     /** @return list<Placement> in the order in which they are carried out */
     public static function of(SectionFacts $section): array
     {
         $series = array_values(array_filter($section->series, fn (SeriesFacts $s): bool => $s->sessions !== []));
         if ($series === []) {
-            return [];
+            return self::rooms($section);
         }
-        $section = new SectionFacts($section->id, $section->title, $section->teacher, $section->term, $section->door, $series, $section->readers, $section->joinPage);
+        $section = new SectionFacts($section->id, $section->title, $section->teacher, $section->term, $section->door, $series, $section->readers, $section->joinPage, $section->rooms);
 
-        return [self::pinned($section), ...self::weeks($section), ...self::events($section), self::opening($section)];
+        return [self::pinned($section), ...self::rooms($section), ...self::weeks($section), ...self::events($section), self::opening($section)];
+    }
+
+    /**
+     * The drop-in rooms, beside the pinned place.
+     *
+     * @return list<Placement>
+     */
+    private static function rooms(SectionFacts $section): array
+    {
+        return array_map(fn (DropInFacts $room): Placement => new Placement(Place::CoursePage, "$section->id/drop-in-$room->id", "Drop-in room: $room->name", [
+            'Title' => $room->name, 'Open' => $room->hours, 'Join link' => $room->link, 'Join code' => JoinCode::show($room->joinCode)." at $section->joinPage", 'By phone' => "$room->dialIn, PIN $room->pin",
+        ]), $section->rooms);
     }
 
     private static function pinned(SectionFacts $section): Placement
@@ -58,7 +73,7 @@ final class WantedPlacements
         foreach ($weeks as $week => $lines) {
             $fields = ['Title' => count($lines) === 1 ? 'Live session' : 'Live sessions', 'Week' => (string) $week, 'Begins' => $section->term->monday($week)->iso(), 'Sessions' => $lines];
             foreach ($section->series as $series) {
-                $fields[self::named($section, $series, 'Join link')] = $series->link;
+                $fields[self::named($section, $series, 'Join link')] = $series->hiddenOutside ? self::HIDDEN : $series->link;
             }
             $out[] = new Placement(Place::CoursePage, "$section->id/week-$week", "Week $week", $fields);
         }
@@ -80,10 +95,10 @@ final class WantedPlacements
                 if (isset($series->elsewhere[$reader->person])) {
                     continue;
                 }
-                $link = $reader->links[$series->id] ?? $series->link;
+                $link = $reader->links[$series->id] ?? ($series->hiddenOutside ? '' : $series->link);
                 $event = self::event($section, $series, $link, $reader->role === 'student' ? '' : "\nYou are a {$reader->role} of this section.");
                 $out[] = new Placement(Place::Calendar, "$reader->person/$series->uid", $reader->name,
-                    ['Event' => self::summary($section, $series), 'Time' => $series->plan->sentence().' '.$series->plan->zone->place(), 'Sessions' => $dates, 'Join link' => $link],
+                    ['Event' => self::summary($section, $series), 'Time' => $series->plan->sentence().' '.$series->plan->zone->place(), 'Sessions' => $dates, 'Join link' => $link === '' ? self::HIDDEN : $link],
                     CalendarWriter::write([$event]), $reader->person);
             }
         }
@@ -111,14 +126,14 @@ final class WantedPlacements
             $own = $reader->person === $person ? $reader->links : $own;
         }
 
-        return array_map(fn (SeriesFacts $s): EventSeries => self::event($section, $s, $own[$s->id] ?? $s->link), $section->series);
+        return array_map(fn (SeriesFacts $s): EventSeries => self::event($section, $s, $own[$s->id] ?? ($s->hiddenOutside ? '' : $s->link)), $section->series);
     }
 
     private static function event(SectionFacts $section, SeriesFacts $series, string $link, string $note = ''): EventSeries
     {
         $topics = array_filter(array_map(fn (PlannedSession $s): string => ltrim(self::told($s), ': ,.') === '' ? '' : (new LocalDate($s->day))->short().': '.ltrim(self::told($s), ': ,.'), $series->sessions));
         $note .= $topics === [] ? '' : "\n".implode("\n", $topics);
-        $description = $link === '' ? '' : "Come in: $link\nJoin code: ".JoinCode::show($series->joinCode)." at $section->joinPage\nBy phone: $series->dialIn, PIN $series->pin\n".self::doors($section).$note;
+        $description = $link === '' ? ($series->hiddenOutside ? 'Come in '.self::HIDDEN.".\n".self::doors($section).$note : '') : "Come in: $link\nJoin code: ".JoinCode::show($series->joinCode)." at $section->joinPage\nBy phone: $series->dialIn, PIN $series->pin\n".self::doors($section).$note;
 
         return new EventSeries($series->uid, $series->sequence, $series->changedAt, self::summary($section, $series), $description, $link,
             $series->plan->zone, $series->plan->startMinute, $series->plan->minutes, $series->plan->pattern->rule(), $series->sessions, $section->id);
@@ -129,6 +144,11 @@ final class WantedPlacements
     {
         $out = [];
         foreach ($section->series as $series) {
+            if ($series->hiddenOutside) {
+                $out[self::named($section, $series, 'Join link')] = self::HIDDEN;
+
+                continue;
+            }
             $out[self::named($section, $series, 'Join link')] = $series->link;
             $out[self::named($section, $series, 'Join code')] = JoinCode::show($series->joinCode)." at $section->joinPage";
             $out[self::named($section, $series, 'By phone')] = "$series->dialIn, PIN $series->pin";

@@ -150,6 +150,7 @@ final readonly class Laying
             $own?->teacher !== null ? 'with another teacher' : '',
             $own?->title !== null ? "\"$own->title\"" : '',
             $own?->note !== null ? 'with a note' : '',
+            $own?->door !== null || $own?->floor !== null ? 'with a door of its own' : '',
         ]);
 
         return $date.($what === [] ? '' : ', '.implode(', ', $what));

@@ -104,7 +104,16 @@ const ROUTES = [
     'series.guest' => ['POST', '/sections/MAR/series/{series}/guests', 302, 302, 403, 403, 302],
     'series.guest.withdraw' => ['DELETE', '/sections/MAR/series/{series}/guests/0', 404, 404, 403, 403, 302],
     'live' => ['GET', '/live/{session}', 200, 200, 403, 403, 302],
-    'live.act' => ['POST', '/live/{session}', 302, 302, 302, 403, 302],
+    'live.act' => ['POST', '/live/{session}', 302, 302, 403, 403, 302],
+    'series.rules.session' => ['DELETE', '/sections/MAR/series/{series}/sessions/{later}/rules', 302, 302, 403, 403, 302],
+    'drop-ins' => ['GET', '/joining/drop-in', 200, 200, 200, 403, 302],
+    'drop-ins.store' => ['POST', '/joining/drop-in', 302, 302, 302, 403, 302],
+    'drop-ins.update' => ['PUT', '/joining/drop-in/{room}', 302, 302, 403, 403, 302],
+    'drop-ins.hide' => ['POST', '/joining/drop-in/{room}/hiding', 302, 302, 403, 403, 302],
+    'drop-ins.replace' => ['POST', '/joining/drop-in/{room}/replacement', 302, 302, 403, 403, 302],
+    'drop-ins.destroy' => ['DELETE', '/joining/drop-in/{room}', 404, 302, 403, 403, 302],
+    'drop-in.live' => ['GET', '/joining/drop-in/{room}/live', 200, 200, 403, 403, 302],
+    'drop-in.live.act' => ['POST', '/joining/drop-in/{room}/live', 302, 302, 403, 403, 302],
     'register' => ['GET', '/register/{series}', 200, 200, 403, 404, 302],
     'register.store' => ['POST', '/register/{series}', 403, 403, 403, 302, 302],
     'register.destroy' => ['DELETE', '/register/{series}/{registration}', 403, 403, 403, 404, 302],
@@ -147,7 +156,8 @@ test('each role gets what is theirs', function (string $name) {
     $series = $this->section('MAR')->series()->firstOrFail();
     $plan = Nomada\App\Models\Timetable\HostingPlan::query()->create(['name' => 'Small', 'seats' => 30, 'minutes' => 60, 'at_once' => 1]);
     $account = str_contains($path, '{account}') ? Nomada\App\Models\Timetable\HostAccountRow::query()->create(['name' => 'Host', 'hosting_plan_id' => $plan->id])->id : 0;
-    $path = strtr($path, ['{registration}' => (string) (str_contains($path, '{registration}') ? Nomada\App\Models\Registration\Registration::query()->create(['series_id' => $series->id, 'person_id' => Person::query()->where('sourced_id', 'S-2')->value('id'), 'state' => 'waiting', 'came_by' => 'own', 'typed_name' => 'A Name'])->id : 0), '{plan}' => (string) $plan->id, '{account}' => (string) $account, '{term}' => (string) Nomada\App\Models\Term\Term::query()->value('id'), '{series}' => (string) $series->id, '{session}' => (string) $series->sessions()->value('id'), '{run}' => $run->id, '{closure}' => (string) Nomada\App\Models\Term\ClosedRange::query()->value('id')]);
+    $room = str_contains($path, '{room}') ? Nomada\App\Models\Joining\DropInRoom::query()->create(['section_id' => $series->section_id, 'uid' => 'u', 'name' => 'Office hours', 'hours' => [[2, 900, 960]], 'secret' => 's', 'secret_sum' => 's', 'join_code' => 'c', 'room' => 'r', 'dial_in' => 'd', 'pin' => 'p'])->id : 0;
+    $path = strtr($path, ['{room}' => (string) $room, '{later}' => (string) $series->sessions()->orderByDesc('starts_at')->value('id'), '{registration}' => (string) (str_contains($path, '{registration}') ? Nomada\App\Models\Registration\Registration::query()->create(['series_id' => $series->id, 'person_id' => Person::query()->where('sourced_id', 'S-2')->value('id'), 'state' => 'waiting', 'came_by' => 'own', 'typed_name' => 'A Name'])->id : 0), '{plan}' => (string) $plan->id, '{account}' => (string) $account, '{term}' => (string) Nomada\App\Models\Term\Term::query()->value('id'), '{series}' => (string) $series->id, '{session}' => (string) $series->sessions()->value('id'), '{run}' => $run->id, '{closure}' => (string) Nomada\App\Models\Term\ClosedRange::query()->value('id')]);
     // The coordinator last: what may be deleted is still there for the others to be refused.
     foreach (array_reverse(['A-1', 'T-2', 'T-1', 'S-1', null], true) as $i => $who) {
         auth()->logout();

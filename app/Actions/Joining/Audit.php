@@ -6,6 +6,7 @@ namespace Nomada\App\Actions\Joining;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
 
@@ -17,11 +18,12 @@ final readonly class Audit
     }
 
     /** @param  'door'|'link'|'registration'|'live'|'code'  $kind */
-    public function __invoke(string $kind, ?Series $series, ?Person $by, string $words): void
+    public function __invoke(string $kind, ?Series $series, ?Person $by, string $words, ?Section $section = null): void
     {
+        $section ??= $series?->section;
         DB::table('audit_log')->insert([
-            'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()), 'person_id' => $by?->id, 'kind' => $kind, 'series_id' => $series?->id, 'section_id' => $series?->section_id,
-            'section' => $series === null ? '' : mb_strimwidth($series->section->name().($series->title === $series->section->title ? '' : ": $series->title"), 0, 160, '…'), 'words' => mb_strimwidth($words, 0, 400, '…'),
+            'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()), 'person_id' => $by?->id, 'kind' => $kind, 'series_id' => $series?->id, 'section_id' => $section?->id,
+            'section' => $section === null ? '' : mb_strimwidth($section->name().($series === null || $series->title === $section->title ? '' : ": $series->title"), 0, 160, '…'), 'words' => mb_strimwidth($words, 0, 400, '…'),
         ]);
     }
 }

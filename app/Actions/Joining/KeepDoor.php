@@ -7,20 +7,23 @@ namespace Nomada\App\Actions\Joining;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Actions\Timetable\KeepLicences;
+use Nomada\App\Actions\Timetable\SeriesHistory;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\HostAccountRow;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Presets;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
+use Nomada\Core\Term\LocalDate;
 
-/** Sets the door and the floor of a series: a preset, what differs from it, hidden or shown, and who lives with what is more open. */
+/** Sets the door and the floor of a series: a preset, what differs from it, for the series or one session; hidden or shown, and who lives with what is more open. */
 final readonly class KeepDoor
 {
-    public function __construct(private Audit $audit, private RefreshPlacements $refresh, private Clock $clock, private KeepLicences $licences)
+    public function __construct(private Audit $audit, private RefreshPlacements $refresh, private Clock $clock, private KeepLicences $licences, private SeriesHistory $history)
     {
     }
 
@@ -41,18 +44,54 @@ final readonly class KeepDoor
     {
         DB::transaction(function () use ($series, $door, $floor, $by): void {
             $preset = Presets::of($series, Presets::all());
-            $differs = fn (array $own, array $of): ?array => array_diff_assoc(array_map(json_encode(...), $own), array_map(json_encode(...), $of)) === [] ? null : array_intersect_key($own, array_diff_assoc(array_map(json_encode(...), $own), array_map(json_encode(...), $of)));
-            $series->update(['door' => $differs($door->toArray(), $preset->door->toArray()), 'floor' => $differs($floor->toArray(), $preset->floor->toArray())]);
-            $more = Presets::moreOpen($series, Presets::all());
+            $series->update(['door' => self::differs($door->toArray(), $preset->door->toArray()), 'floor' => self::differs($floor->toArray(), $preset->floor->toArray())]);
+            $more = Presets::moreOpenOf($series, Presets::all(), []);
             ($this->audit)('door', $series, $by, 'door and floor: '.($more === [] ? "as the preset $preset->name, or less open" : 'more open than the preset: '.implode(', ', $more)));
             ($this->refresh)($series->sectionIds());
         });
     }
 
+    /**
+     * One session gets a door and a floor of its own; null takes them back, and the series' hold again.
+     *
+     * @throws Fault where it is over
+     */
+    public function session(Session $session, ?DoorRules $door, ?Floor $floor, ?Person $by): void
+    {
+        DB::transaction(function () use ($session, $door, $floor, $by): void {
+            $series = Series::query()->with('section')->lockForUpdate()->findOrFail($session->series_id);
+            $session = Session::query()->lockForUpdate()->findOrFail($session->id);
+            $date = LocalDate::parse($session->day)->short();
+            if ((int) $session->ends_at->timestamp <= $this->clock->seconds()) {
+                throw new Fault("The session of $date is over. Choose a coming one.", 'only');
+            }
+            [$of, $ofFloor] = Presets::rules($series, Presets::all());
+            $before = $this->history->snapshot($series->id);
+            $session->update(['door' => $door === null ? null : self::differs($door->toArray(), $of->toArray()), 'floor' => $floor === null ? null : self::differs($floor->toArray(), $ofFloor->toArray())]);
+            $isOwn = $session->door !== null || $session->floor !== null;
+            $this->history->record($series, $by, $date.($isOwn ? ': a door of its own' : ": the series' door again"), $before);
+            $more = array_diff(Presets::moreOpenOf($series, Presets::all(), Presets::sessions([$series->id], $this->clock->seconds())[$series->id] ?? []), Presets::moreOpenOf($series, Presets::all(), []));
+            ($this->audit)('door', $series, $by, "door and floor of $date: ".($isOwn ? 'their own'.($more === [] ? '' : ', more open than the preset: '.implode(', ', $more)) : "the series' again"));
+            ($this->refresh)($series->sectionIds());
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $own
+     * @param  array<string, mixed>  $of
+     * @return array<string, mixed>|null what differs; null where nothing does
+     */
+    private static function differs(array $own, array $of): ?array
+    {
+        $out = array_filter($own, fn (mixed $value, string $name): bool => $value !== ($of[$name] ?? null), ARRAY_FILTER_USE_BOTH);
+
+        return $out === [] ? null : $out;
+    }
+
     /** Somebody lives with what is more open than the preset, as it is now. */
     public function accept(Series $series, Person $by): void
     {
-        $more = Presets::moreOpen($series, Presets::all());
+        $more = Presets::moreOpenOf($series, Presets::all(), Presets::sessions([$series->id], $this->clock->seconds())[$series->id] ?? []);
         DB::table('openness_accepted')->upsert([['series_id' => $series->id, 'print' => Presets::openness($more), 'accepted_by' => $by->id, 'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds())]], 'series_id');
         ($this->audit)('door', $series, $by, 'accepted: '.(implode(', ', $more) ?: 'nothing is more open'));
     }

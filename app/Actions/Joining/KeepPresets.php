@@ -34,6 +34,10 @@ final class KeepPresets
         if ($n > 0) {
             throw new Fault("$n series go by this preset. Give them another one first.", 'preset_name');
         }
+        $rooms = DB::table('drop_in_rooms')->where('preset', $key)->count();
+        if ($rooms > 0) {
+            throw new Fault("$rooms drop-in rooms go by this preset. Give them another one first.", 'preset_name');
+        }
         DB::table('presets')->where('key', $key)->delete();
     }
 }

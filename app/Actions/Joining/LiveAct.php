@@ -8,9 +8,7 @@ use Illuminate\Support\Facades\Cache;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Presets;
 use Nomada\App\Support\Words;
 
 /** What a teacher does at the live desk: lets in one or all (late ones are marked), sends out, gives and takes back the floor, ends it for all. */
@@ -28,23 +26,20 @@ final readonly class LiveAct
      *
      * @throws DestinationFailure in the bridge's own words
      */
-    public function __invoke(Session $session, string $act, string $person, bool $isRehearsal, Person $by): string
+    public function __invoke(LiveRoom $live, string $act, string $person, Person $by): string
     {
-        $room = ComeIn::room($session->series_id);
-        if ($room === '') {
+        if ($live->way->room === '') {
             throw new DestinationFailure('There is no room yet. Make the join link first.');
         }
-        $core = $session->toCore();
-        $meeting = $isRehearsal ? "rehearsal-$session->id" : ComeIn::meeting($core);
-        $now = $this->clock->seconds();
         if ($act === 'rehearse') {
-            return $this->rehearse($session, $room, "rehearsal-$session->id", $by);
+            return $this->rehearse($live, $by);
         }
-        // Late by the rule that attendance uses: more than five minutes after the start.
-        $state = $this->bridge->act($room, $meeting, $act, $person, ! $isRehearsal && $now > $core->start + 300, $now);
-        Cache::forget(ComeIn::look($session->series_id, $meeting));
-        if (! $isRehearsal && in_array($act, ['send-out', 'end'], true)) {
-            ($this->audit)('live', $session->series, $by, $act === 'end' ? 'ended for everybody' : "sent out $person");
+        $now = $this->clock->seconds();
+        // Late by the rule that attendance uses: more than five minutes after the start. In a drop-in room nobody is.
+        $state = $this->bridge->act($live->way->room, $live->meeting, $act, $person, ! $live->isRehearsal && $live->series !== null && $now > $live->start + 300, $now);
+        Cache::forget($live->way->look($live->meeting));
+        if (! $live->isRehearsal && in_array($act, ['send-out', 'end'], true)) {
+            ($this->audit)('live', $live->series, $by, $act === 'end' ? 'ended for everybody' : "sent out $person", $live->section);
         }
 
         return match ($act) {
@@ -53,13 +48,15 @@ final readonly class LiveAct
         };
     }
 
-    private function rehearse(Session $session, string $room, string $meeting, Person $by): string
+    private function rehearse(LiveRoom $live, Person $by): string
     {
-        [, $floor] = Presets::rules($session->series, Presets::all());
-        $with = ['meeting' => $meeting, 'floor' => $floor->toArray(), 'at' => $this->clock->seconds()];
-        $this->bridge->admit($room, $by->sourced_id, $by->name(), true, $with);
+        if (! $live->isRehearsal) {
+            throw new DestinationFailure('Invented students come to a rehearsal only.');
+        }
+        $with = ['meeting' => $live->meeting, 'floor' => $live->way->floor->toArray(), 'at' => $this->clock->seconds()];
+        $this->bridge->admit($live->way->room, $by->sourced_id, $by->name(), true, $with);
         foreach (self::INVENTED as $n => $name) {
-            $this->bridge->admit($room, "invented-$n", $name, false, ['outside' => $n > 1] + $with);
+            $this->bridge->admit($live->way->room, "invented-$n", $name, false, ['outside' => $n > 1] + $with);
         }
 
         return 'Two invented students are inside, four wait outside. Nothing of a rehearsal counts.';

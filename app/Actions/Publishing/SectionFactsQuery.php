@@ -6,6 +6,7 @@ namespace Nomada\App\Actions\Publishing;
 
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Enrolment;
 use Nomada\App\Models\Term\Section;
@@ -15,6 +16,7 @@ use Nomada\App\Support\Presets;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\Preset;
+use Nomada\Core\Publishing\DropInFacts;
 use Nomada\Core\Publishing\Reader;
 use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\SeriesFacts;
@@ -37,7 +39,7 @@ final class SectionFactsQuery
         $sections = Section::query()->whereKey($ids)->with([
             'term.school', 'term.closures', 'enrolments.person',
             'series.sessions' => fn ($q) => $q->whereIn('state', [SessionState::Planned, SessionState::Cancelled])->with('teacher'),
-            'series.links' => fn ($q) => $q->whereNull('retired_at'),
+            'series.links' => fn ($q) => $q->whereNull('retired_at'), 'dropInRooms' => fn ($q) => $q->where('is_hidden', false),
         ])->orderBy('id')->get();
 
         $shared = $this->shared($sections->flatMap(fn (Section $s): array => $s->series->modelKeys())->unique()->values()->all());
@@ -78,6 +80,7 @@ final class SectionFactsQuery
         return new SectionFacts(
             $section->sourced_id, $section->name(), (string) $teachers->first()?->person->shortName(), $section->term->calendar(), $this->door($linked),
             array_values($linked->map(fn (Series $s): SeriesFacts => $this->series($s, $shared[$s->id][$section->id] ?? []))->all()), $this->readers($section, $linked), route('join'),
+            array_values($section->dropInRooms->map(fn (DropInRoom $r): DropInFacts => new DropInFacts($r->id, $r->name, $r->openHours()->words().' '.$section->term->school->zone()->place(), $r->address(), $r->join_code, $r->dial_in, $r->pin))->all()),
         );
     }
 
@@ -90,7 +93,7 @@ final class SectionFactsQuery
             $series->id, $series->uid, $series->title, $series->sequence, (int) $series->changed_at->timestamp, $series->plan(),
             $this->sessions($series, SessionState::Planned),
             (string) $link?->address(),
-            (string) $link?->join_code, (string) $link?->dial_in, (string) $link?->pin, $this->sessions($series, SessionState::Cancelled), $elsewhere,
+            (string) $link?->join_code, (string) $link?->dial_in, (string) $link?->pin, $this->sessions($series, SessionState::Cancelled), $elsewhere, $this->rules($series)->hiddenOutside,
         );
     }
 
@@ -109,8 +112,9 @@ final class SectionFactsQuery
         $personal = [];
         $hosts = [];
         foreach ($linked as $series) {
+            $isHidden = $this->rules($series)->hiddenOutside;
             foreach ($series->links as $link) {
-                if ($link->kind === LinkKind::Personal) {
+                if ($link->kind === LinkKind::Personal && ! $isHidden) {
                     $personal[(int) $link->person_id][$series->id] = $link->address();
                 } elseif ($link->kind === LinkKind::Host) {
                     $hosts[$series->id] = $link->address();
@@ -132,10 +136,16 @@ final class SectionFactsQuery
     /** @param  Collection<int, Series>  $series */
     private function door(Collection $series): DoorRules
     {
-        $this->presets ??= Presets::all();
         $first = $series->first();
 
-        return $first === null ? new DoorRules : Presets::rules($first, $this->presets)[0];
+        return $first === null ? new DoorRules : $this->rules($first);
+    }
+
+    private function rules(Series $series): DoorRules
+    {
+        $this->presets ??= Presets::all();
+
+        return Presets::rules($series, $this->presets)[0];
     }
 
     private function link(Series $series, LinkKind $kind): ?JoinLink

@@ -8,7 +8,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
 
-/** A door and a floor, as they are chosen for one series or for a preset. */
+/** A door and a floor, as they are chosen for one series, one session or a preset. */
 final class DoorRequest extends FormRequest
 {
     /** @return array<string, mixed> */
@@ -17,7 +17,7 @@ final class DoorRequest extends FormRequest
         $who = ['required', 'in:nobody,host,everyone'];
 
         return [
-            'preset_name' => ['nullable', 'string', 'max:60'], 'opens_before' => ['required', 'integer', 'between:0,120'], 'opens_before_hosts' => ['required', 'integer', 'between:0,240', 'gte:opens_before'], 'needs_host' => ['boolean'], 'straight_in' => ['required', 'in:nobody,accepted,roster,school,anyone'], 'others_wait' => ['boolean'], 'one_device' => ['boolean'],
+            'preset_name' => ['nullable', 'string', 'max:60'], 'opens_before' => ['required', 'integer', 'between:0,120'], 'opens_before_hosts' => ['required', 'integer', 'between:0,240', 'gte:opens_before'], 'needs_host' => ['boolean'], 'straight_in' => ['required', 'in:nobody,accepted,roster,school,anyone'], 'others_wait' => ['boolean'], 'one_device' => ['boolean'], 'hidden_outside' => ['boolean'], 'only' => ['nullable', 'integer'],
             'speak' => $who, 'camera' => $who, 'chat' => $who, 'screen' => $who, 'draw' => $who, 'record' => ['required', 'in:nobody,host'], 'muted_on_entry' => ['boolean'], 'speakers' => ['nullable', 'integer', 'between:1,1000'], 'cameras' => ['nullable', 'integer', 'between:1,1000'],
         ];
     }
@@ -33,7 +33,7 @@ final class DoorRequest extends FormRequest
 
     public function door(): DoorRules
     {
-        return DoorRules::from([...$this->validated(), 'needs_host' => $this->boolean('needs_host'), 'others_wait' => $this->boolean('others_wait'), 'one_device' => $this->boolean('one_device')]);
+        return DoorRules::from([...$this->validated(), 'needs_host' => $this->boolean('needs_host'), 'others_wait' => $this->boolean('others_wait'), 'one_device' => $this->boolean('one_device'), 'hidden_outside' => $this->boolean('hidden_outside')]);
     }
 
     public function floor(): Floor

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Timetable\Series;
 
@@ -66,6 +67,12 @@ final class Section extends Model
     public function series(): BelongsToMany
     {
         return $this->belongsToMany(Series::class, 'series_sections')->orderBy('starts_on')->orderBy('series.title');
+    }
+
+    /** @return HasMany<DropInRoom, $this> */
+    public function dropInRooms(): HasMany
+    {
+        return $this->hasMany(DropInRoom::class)->orderBy('name');
     }
 
     /** @return HasMany<Placement, $this> */

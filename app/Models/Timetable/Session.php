@@ -31,6 +31,8 @@ use Nomada\Core\Timetable\SessionState;
  * @property string|null $note
  * @property int|null $teacher_id who teaches this one instead
  * @property int|null $host_account_id
+ * @property array<string, mixed>|null $door what this one's door has that the series' has not
+ * @property array<string, mixed>|null $floor
  * @property Person|null $teacher
  * @property Series $series
  */
@@ -41,7 +43,7 @@ final class Session extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['starts_at' => 'datetime', 'ends_at' => 'datetime', 'state' => SessionState::class, 'is_extra' => 'boolean'];
+    protected $casts = ['starts_at' => 'datetime', 'ends_at' => 'datetime', 'state' => SessionState::class, 'is_extra' => 'boolean', 'door' => 'array', 'floor' => 'array'];
 
     /** @return BelongsTo<Series, $this> */
     public function series(): BelongsTo
@@ -69,9 +71,15 @@ final class Session extends Model
     {
         $day = fn (mixed $iso): ?int => $iso === null ? null : LocalDate::parse((string) $iso)->day;
         $own = new Particulars($day($row['moved_from'] ?? null), (bool) ($row['is_extra'] ?? false), $day($row['makes_up'] ?? null), $row['title'] ?? null, $row['note'] ?? null,
-            isset($row['teacher_id']) ? (int) $row['teacher_id'] : null, $row['topic'] ?? null, isset($row['host_account_id']) ? (int) $row['host_account_id'] : null, $teacher);
+            isset($row['teacher_id']) ? (int) $row['teacher_id'] : null, $row['topic'] ?? null, isset($row['host_account_id']) ? (int) $row['host_account_id'] : null, $teacher, self::plain($row['door'] ?? null), self::plain($row['floor'] ?? null));
 
         return new PlannedSession((int) $day($row['day']), $start, $end, $row['state'] instanceof SessionState ? $row['state'] : SessionState::from($row['state']), $row['reason'] ?? null, $own->isEmpty() ? null : $own);
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function plain(mixed $json): ?array
+    {
+        return $json === null ? null : (is_array($json) ? $json : (array) json_decode((string) $json, true));
     }
 
     /**
@@ -87,6 +95,7 @@ final class Session extends Model
         return [
             'series_id' => $series, 'day' => $iso($session->day), 'starts_at' => gmdate('Y-m-d H:i:sP', $session->start), 'ends_at' => gmdate('Y-m-d H:i:sP', $session->end), 'state' => $session->state->value, 'reason' => $session->reason,
             'moved_from' => $iso($own?->slot), 'is_extra' => $session->isExtra(), 'makes_up' => $iso($own?->makesUp), 'topic' => $own?->topic, 'title' => $own?->title, 'note' => $own?->note, 'teacher_id' => $own?->teacher, 'host_account_id' => $own?->account,
+            'door' => $own?->door === null ? null : json_encode($own->door), 'floor' => $own?->floor === null ? null : json_encode($own->floor),
         ];
     }
 }

@@ -8,6 +8,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Clock;
 use Nomada\App\Support\Presets;
 
 /** What is more open than it should be, with who accepted it; and every change of doors, links and registrations, newest first. */
@@ -15,13 +16,18 @@ final readonly class AuditPage
 {
     private const AT_ONCE = 60;
 
+    public function __construct(private Clock $clock)
+    {
+    }
+
     /** @return array<string, mixed> */
     public function data(Term $term, string $kind, string $search, int $page): array
     {
         $all = Presets::all();
         $open = [];
-        foreach (Series::query()->whereHas('section', fn ($q) => $q->where('term_id', $term->id))->where(fn ($q) => $q->whereNotNull('door')->orWhereNotNull('floor'))->with('section')->get() as $series) {
-            $more = Presets::moreOpen($series, $all);
+        $own = Presets::sessions(Series::query()->whereHas('section', fn ($q) => $q->where('term_id', $term->id))->select('id'), $this->clock->seconds());
+        foreach (Series::query()->whereHas('section', fn ($q) => $q->where('term_id', $term->id))->where(fn ($q) => $q->whereNotNull('door')->orWhereNotNull('floor')->orWhereIn('id', array_keys($own)))->with('section')->get() as $series) {
+            $more = Presets::moreOpenOf($series, $all, $own[$series->id] ?? []);
             if ($more !== []) {
                 $accepted = DB::table('openness_accepted')->leftJoin('people', 'people.id', '=', 'accepted_by')->where('series_id', $series->id)->where('print', Presets::openness($more))->first(['given_name', 'family_name']);
                 $open[] = ['series' => $series, 'more' => $more, 'preset' => Presets::of($series, $all)->name, 'by' => $accepted === null ? null : trim("$accepted->given_name $accepted->family_name")];

@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Joining;
 
-use Illuminate\Support\Facades\Cache;
-use Nomada\App\Actions\Joining\ComeIn;
-use Nomada\App\Destinations\ConferenceBridge;
-use Nomada\App\Destinations\DestinationFailure;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Joining\Doorway;
+use Nomada\App\Actions\Timetable\LaySessions;
+use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Registration;
-use Nomada\App\Models\Term\Enrolment;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Presets;
+use Nomada\App\Support\Secrets;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\Door;
 use Nomada\Core\Joining\DoorAnswer;
@@ -28,22 +27,19 @@ use Nomada\Core\Joining\Visitor;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\PlannedSession;
-use Nomada\Core\Timetable\SessionState;
 
-/**
- * The page behind every link and code: the door's answer in words, on the visitor's own clock.
- *
- * @phpstan-import-type State from ConferenceBridge
- */
+/** The page behind every link and code: the door's answer for somebody at a moment. Two hundred ask at once, so it asks little itself. */
 final readonly class DoorPage
 {
-    public function __construct(private Clock $clock, private ConferenceBridge $bridge)
+    public function __construct(private Clock $clock, private RoomLook $look, private LaySessions $lay)
     {
     }
 
-    public function link(string $secret): JoinLink
+    /** The link, or the drop-in room, that a secret is of; 404 where it is of none. */
+    public function find(string $secret): JoinLink|DropInRoom
     {
-        return JoinLink::query()->withSecret($secret)->with(['series.section.term.school', 'series.section.term.closures', 'series.sessions', 'series.hostAccount.plan'])->firstOrFail();
+        return JoinLink::query()->withSecret($secret)->with(['series.section.term.school', 'series.hostAccount.plan'])->first()
+            ?? DropInRoom::query()->withSecret($secret)->with(['section.term.school', 'section.term.closures'])->firstOrFail();
     }
 
     public function short(string $address): JoinLink
@@ -56,30 +52,61 @@ final readonly class DoorPage
     {
         $code = JoinCode::read($typed) ?? throw new Fault('This join code has a slip in it. Compare it character by character; there are no vowels in it.', 'code');
 
-        return JoinLink::query()->inForce()->where('join_code', $code)->first()->secret ?? throw new Fault('No class has this join code. Look it up on the course page again.', 'code');
+        return JoinLink::query()->inForce()->where('join_code', $code)->first()->secret ?? DropInRoom::query()->where('join_code', $code)->first()->secret ?? throw new Fault('No class has this join code. Look it up on the course page again.', 'code');
     }
 
-    /** The door's answer for somebody (null for a guest without an account) at a moment. */
-    public function answer(JoinLink $link, ?Person $person, ?int $at = null, bool $askBridge = true): DoorAnswer
+    /**
+     * The door's answer for somebody (null for a guest without an account), and the room that it leads to.
+     *
+     * @param  string  $secret  by which they came: a drop-in room's may be a replaced one
+     * @param  list<PlannedSession>|null  $sessions  where they have been read already
+     * @return array{DoorAnswer, Doorway, string} the last is the meeting
+     */
+    public function answer(JoinLink|DropInRoom $link, string $secret, ?Person $person, ?int $at = null, bool $askBridge = true, ?array $sessions = null): array
     {
-        $series = $link->series;
         $now = $at ?? $this->clock->seconds();
-        [$rules] = Presets::rules($series, Presets::all());
-        $roles = $person === null ? [] : Enrolment::query()->whereIn('section_id', $series->sectionIds())->where('person_id', $person->id)->pluck('role')->all();
-        $sessions = array_values($series->sessions->map(fn (Session $s): PlannedSession => $s->toCore())->all());
-        $zone = $series->section->term->calendar()->zone;
-        $isHost = array_intersect($roles, ['teacher', 'co-teacher']) !== [];
-        $visitor = new Visitor($person?->id, $isHost, in_array('student', $roles, true), $person === null ? null : $this->registration($series, $person, $sessions, $zone, $now), $person !== null);
-        $knock = fn (RoomState $room): Knock => new Knock($link->kind, $sessions, $visitor, $link->person_id, $link->retired_at !== null, $link->is_hidden, $link->expires_at === null ? null : (int) $link->expires_at->timestamp,
-            $link->only_day === null ? null : LocalDate::parse($link->only_day)->day, $room);
-        $door = new Door($rules);
+        [$knock, $zone] = $link instanceof DropInRoom ? $this->knockAtRoom($link, $secret, $person, $now) : $this->knock($link, $person, $now, $sessions ?? $this->lay->standing($link->series_id));
+        $way = $link instanceof DropInRoom ? Doorway::ofDropIn($link) : Doorway::ofSeries($link->series, null, $link);
+        $door = new Door($way->door);
         // The bridge is asked only where all else would let somebody in.
         $answer = $door->answer($knock(new RoomState(hostInside: true)), $zone, $now);
-        if (! $answer->reply->opens() || ! $askBridge) {
-            return $answer;
+        $hours = $knock(new RoomState)->openHours;
+        $meeting = Doorway::meeting($hours[0] ?? $answer->session?->start);
+        if ($answer->session?->own !== null && ! $link instanceof DropInRoom) {
+            $way = new Doorway($way->room, $way->seats, ...Presets::rules($link->series, Presets::known($link->series->preset), $answer->session));
         }
 
-        return $door->answer($knock($this->room($link, $answer->session, $person->sourced_id ?? self::guest($link))), $zone, $now);
+        return [$answer->reply->opens() && $askBridge ? $door->answer($knock($this->look->at($way, $meeting, $person->sourced_id ?? self::guest($link))), $zone, $now) : $answer, $way, $meeting];
+    }
+
+    /**
+     * @param  list<PlannedSession>  $sessions
+     * @return array{callable(RoomState): Knock, Zone}
+     */
+    private function knock(JoinLink $link, ?Person $person, int $now, array $sessions): array
+    {
+        $series = $link->series;
+        $zone = $series->section->term->school->zone();
+        $visitor = $this->visitor($person, DB::table('series_sections')->where('series_id', $series->id)->select('section_id'), $person === null ? null : $this->registration($series, $person, $sessions, $zone, $now));
+
+        return [fn (RoomState $room): Knock => new Knock($link->kind, $sessions, $visitor, $link->person_id, $link->retired_at !== null, $link->is_hidden, $link->expires_at === null ? null : (int) $link->expires_at->timestamp,
+            $link->only_day === null ? null : LocalDate::parse($link->only_day)->day, $room), $zone];
+    }
+
+    /** @return array{callable(RoomState): Knock, Zone} */
+    private function knockAtRoom(DropInRoom $room, string $secret, ?Person $person, int $now): array
+    {
+        $term = $room->section->term->calendar();
+        $visitor = $this->visitor($person, [$room->section_id], null);
+
+        return [fn (RoomState $state): Knock => new Knock(LinkKind::DropIn, [], $visitor, null, ! hash_equals($room->secret_sum, Secrets::sum($secret)), $room->is_hidden, room: $state, openHours: $room->openHours()->at($term, $now)), $term->zone];
+    }
+
+    private function visitor(?Person $person, mixed $sections, ?string $registration): Visitor
+    {
+        $roles = $person === null ? [] : DB::table('enrolments')->whereIn('section_id', $sections)->where('person_id', $person->id)->pluck('role')->all();
+
+        return new Visitor($person?->id, array_intersect($roles, ['teacher', 'co-teacher']) !== [], in_array('student', $roles, true), $registration, $person !== null);
     }
 
     /**
@@ -101,127 +128,37 @@ final readonly class DoorPage
     }
 
     /** Whom the bridge knows a guest by. */
-    public static function guest(JoinLink $link): string
+    public static function guest(JoinLink|DropInRoom $link): string
     {
         return "guest-$link->id";
     }
 
-    private function room(JoinLink $link, ?PlannedSession $session, string $person): RoomState
+    /** @return array<string, mixed> */
+    public function data(JoinLink|DropInRoom $link, string $secret, ?Person $person): array
     {
-        $meeting = ComeIn::meeting($session);
-        try {
-            // Two hundred arrive at once: for a second they share one look.
-            /** @var State $state */
-            $state = Cache::remember(ComeIn::look($link->series_id, $meeting), 1, fn (): array => $this->bridge->state(ComeIn::room($link->series_id), $meeting));
-        } catch (DestinationFailure) {
-            // Without the bridge nobody comes in anyway; what it says then stands beside the button.
-            return new RoomState(hostInside: true);
-        }
-        $inside = array_column($state['inside'], 'person');
-
-        return new RoomState($state['host_inside'], $state['state'] === 'over', count($state['inside']), $link->series->hostAccount?->plan->seats, in_array($person, $inside, true), in_array($person, $state['sent_out'], true));
-    }
-
-    /** @return array{link: JoinLink, answer: DoorAnswer, zone: Zone, school: Zone, now: int, words: array{string, string, string}, known: bool, stops: list<array{x: float, time: string, words: string, kind: string}>, next: list<string>, phone: string|null, pin: string|null, code: string|null, teacher: string} */
-    public function data(JoinLink $link, ?Person $person): array
-    {
-        $series = $link->series;
-        $school = $series->section->term->calendar()->zone;
         $now = $this->clock->seconds();
-        $answer = $this->answer($link, $person);
-        $sessions = array_values($series->sessions->map(fn (Session $s): PlannedSession => $s->toCore())->all());
-        $known = $answer->session !== null || $answer->next !== null || in_array($answer->reply, [DoorReply::Over, DoorReply::RegisterFirst], true);
-        $zone = $person?->zone() ?? $school;
-        $shown = $link->kind === LinkKind::Series ? $link : ($known ? JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', LinkKind::Series)->first() : null);
-        $teacher = $known ? Enrolment::query()->whereIn('section_id', $series->sectionIds())->where('role', 'teacher')->orderByDesc('is_primary')->with('person')->first()?->person->shortName() : null;
+        $sessions = $link instanceof DropInRoom ? [] : $this->lay->standing($link->series_id);
+        [$answer, $way] = $this->answer($link, $secret, $person, null, true, $sessions);
+        $section = $link instanceof DropInRoom ? $link->section : $link->series->section;
+        $school = $section->term->school->zone();
+        $words = new DoorWords($person?->zone() ?? $school, $school, $now);
+        // Whoever has no part in it is told nothing of it.
+        $known = $answer->session !== null || $answer->next !== null || $answer->opensAt !== null || in_array($answer->reply, [DoorReply::Over, DoorReply::RegisterFirst], true) || ($link instanceof DropInRoom && $answer->reply->opens());
+        $shown = $link instanceof DropInRoom || $link->kind === LinkKind::Series ? $link : ($known ? JoinLink::query()->inForce()->where('series_id', $link->series_id)->where('kind', LinkKind::Series)->first() : null);
+        $takes = $link instanceof JoinLink && $link->series->registering !== null && in_array($answer->reply, [DoorReply::RegisterFirst, DoorReply::Waiting, DoorReply::Declined, DoorReply::NotOnRoster], true);
 
         return [
-            'link' => $link, 'answer' => $answer, 'zone' => $zone, 'school' => $school, 'now' => $now, 'words' => $this->words($answer, $zone, $school, $now), 'known' => $known,
-            'stops' => $answer->session === null || $answer->opensAt === null || ! in_array($answer->reply, [DoorReply::TooEarly, DoorReply::ComeIn, DoorReply::NoHost, DoorReply::WaitOutside], true) ? [] : $this->stops($answer->session, $answer->opensAt, $zone, $now),
-            'next' => $known ? $this->next($sessions, $answer, $zone, $now) : [], 'phone' => $known ? $shown?->dial_in : null, 'pin' => $known ? $shown?->pin : null,
-            'code' => $known && $shown?->join_code !== null ? JoinCode::show($shown->join_code) : null, 'teacher' => (string) $teacher,
+            'answer' => $answer, 'words' => $words->of($answer), 'known' => $known, 'enter' => route('door.enter', $secret), 'register' => $takes ? route('register', $link->series_id) : null,
+            'name' => $link instanceof DropInRoom ? "$link->name, {$section->name()}" : $section->name(), 'teacher' => $known ? $this->teacher($section->id) : '', 'hours' => $known && $link instanceof DropInRoom ? $link->openHours()->words().' in '.$school->place() : null,
+            'stops' => $words->stops($answer), 'next' => $known ? $words->next($sessions, $answer) : [], 'phone' => $known ? $shown?->dial_in : null, 'pin' => $known ? $shown?->pin : null,
+            'code' => $known && $shown?->join_code !== null ? JoinCode::show($shown->join_code) : null,
         ];
     }
 
-    /** The answer in words, on a zone's clock. */
-    public function why(DoorAnswer $answer, Zone $zone, int $now): string
+    private function teacher(int $section): string
     {
-        [$what, $follows] = $this->words($answer, $zone, $zone, $now);
+        $row = DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->where('section_id', $section)->where('enrolments.role', 'teacher')->orderByDesc('is_primary')->orderBy('enrolments.id')->first(['given_name', 'family_name']);
 
-        return "$what. $follows";
-    }
-
-    /** @return array{string, string, string} what it is, what follows, what the button says */
-    private function words(DoorAnswer $answer, Zone $zone, Zone $school, int $now): array
-    {
-        $opens = $answer->opensAt === null ? '' : $this->moment($answer->opensAt, $zone, $school, $now);
-        $next = $answer->next === null ? 'There is no further session this term.' : 'The next one is '.$this->moment($answer->next->start, $zone, $school, $now).'.';
-        $session = $answer->session;
-
-        return match ($answer->reply) {
-            DoorReply::ComeIn => ['Come in', $session !== null && $session->start > $now ? 'It starts '.$this->moment($session->start, $zone, $school, $now).'.' : 'It has begun; come in now.', 'Come in'],
-            DoorReply::WaitOutside => ['You wait outside first', 'Press the button; the teacher sees that you are there and lets you in.', 'Wait outside'],
-            DoorReply::Elsewhere => ['You are already inside on another device', 'Come in here, and this device takes over from the other one.', 'Come in here instead'],
-            DoorReply::TooEarly => ['You are early', "The doors open $opens.", 'Come in at '.($answer->opensAt === null ? '' : $zone->clock($answer->opensAt))],
-            DoorReply::NoHost => ['The teacher is not here yet', 'The doors are open, and you come in as soon as a teacher is inside. Look again in a minute.', 'Come in when the teacher is here'],
-            DoorReply::Full => ['The room is full', 'All its seats are taken. Tell your teacher through the class stream, or come in by phone.', 'Full'],
-            DoorReply::SentOut => ['You were sent out', 'For this session you stay out. Talk to your teacher afterwards. '.$next, ''],
-            DoorReply::Over => ['This one is over', $next, ''],
-            DoorReply::Moved => ['Moved to another day', $session === null ? $next : 'It is held '.$this->moment($session->start, $zone, $school, $now).'.', ''],
-            DoorReply::Cancelled => ['No class today', 'Because: '.($session->reason ?? 'cancelled').'. '.$next, ''],
-            DoorReply::Replaced => ['This link was replaced', 'Your new link stands on your own page, on the course page and in your calendar.', ''],
-            DoorReply::Shut => ['The door is shut', 'It is shown again when the teacher opens it. Look at the class stream.', ''],
-            DoorReply::Expired => ['This pass is no longer good', 'Ask whoever invited you for a new one.', ''],
-            DoorReply::NotYours => ['This is somebody else\'s link', 'A personal link lets in one person only: the account that was registered. Yours stands on your own page.', ''],
-            DoorReply::NotOnRoster => ['This class is not one of yours', 'If it should be, ask your school to enrol you.', ''],
-            DoorReply::RegisterFirst => ['You are not registered yet', 'You have to be registered for this class first. Where your class takes registrations, do it on its registration page; else ask your teacher.', ''],
-            DoorReply::Waiting => ['Your registration is waiting', 'Somebody compares it with the roster. Come back later.', ''],
-            DoorReply::Declined => ['You are not registered for this class', 'Your registration was declined. Ask your teacher why.', ''],
-        };
-    }
-
-    /** `at 08:50 your time, 09:50 in Madrid`; another day is named first. */
-    private function moment(int $at, Zone $zone, Zone $school, int $now): string
-    {
-        $day = $zone->dateAt($at);
-        $date = $day->day === $zone->dateAt($now)->day ? '' : $day->short().' ';
-        $differs = $zone->offsetAt($at) !== $school->offsetAt($at);
-
-        return $date.'at '.$zone->clock($at).($differs ? ' your time, '.$school->clock($at).' in '.$school->place() : '');
-    }
-
-    /**
-     * Now, the doors, the start and the end as stops on a line 354 wide.
-     *
-     * @return list<array{x: float, time: string, words: string, kind: string}>
-     */
-    private function stops(PlannedSession $session, int $opens, Zone $zone, int $now): array
-    {
-        $points = [[$opens, 'doors open', 'open'], [$session->start, 'starts', 'start'], [$session->end, 'over', 'end']];
-        $x = [140.0, 232.0, 324.0];
-        $nowX = match (true) {
-            $now < $opens => max(24.0, 140.0 - max(44.0, min(112.0, ($opens - $now) / 60 * 1.2))),
-            $now < $session->start => $x[0] + ($now - $opens) / max(1, $session->start - $opens) * 92,
-            default => $x[1] + ($now - $session->start) / max(1, $session->end - $session->start) * 92,
-        };
-        // On another day the weekdays are named, so that nobody reads 09:50 as this morning's.
-        $name = fn (int $at): string => $zone->dateAt($opens)->day === $zone->dateAt($now)->day ? '' : substr($zone->dateAt($at)->short(), 0, 4);
-        $out = [['x' => round($nowX, 1), 'time' => $name($now).$zone->clock($now), 'words' => 'now', 'kind' => 'now']];
-        foreach ($points as $i => [$at, $words, $kind]) {
-            $out[] = ['x' => $x[$i], 'time' => $name($at).$zone->clock($at), 'words' => $words, 'kind' => $kind];
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param  list<PlannedSession>  $sessions
-     * @return list<string> the sessions after this one, on the visitor's clock
-     */
-    private function next(array $sessions, DoorAnswer $answer, Zone $zone, int $now): array
-    {
-        $coming = array_filter($sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned && $s->start > max($now, $answer->session->start ?? 0));
-
-        return array_map(fn (PlannedSession $s): string => $zone->dateAt($s->start)->short().' '.$zone->clock($s->start), array_slice(array_values($coming), 0, 3));
+        return $row === null ? '' : mb_substr($row->given_name, 0, 1).". $row->family_name";
     }
 }

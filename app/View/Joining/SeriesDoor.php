@@ -17,6 +17,7 @@ use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Registration\Registering;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionState;
 
 /** Everything about joining one series: its links in every form, where they stand, its door and floor, and its guests. */
 final readonly class SeriesDoor
@@ -25,14 +26,22 @@ final readonly class SeriesDoor
     {
     }
 
-    /** @return array<string, mixed> */
-    public function data(Section $section, Series $series): array
+    /**
+     * @param  int|null  $only  the session whose own door is to be changed
+     * @return array<string, mixed>
+     */
+    public function data(Section $section, Series $series, ?int $only = null): array
     {
         $all = Presets::all();
         [$door, $floor] = Presets::rules($series, $all);
         $links = JoinLink::query()->inForce()->where('series_id', $series->id)->with('person')->get();
         $link = $links->first(fn (JoinLink $l): bool => $l->kind === LinkKind::Series);
-        $more = Presets::moreOpen($series, $all);
+        $now = $this->clock->seconds();
+        $coming = $series->sessions->filter(fn (Session $s): bool => (int) $s->ends_at->timestamp > $now && $s->state === SessionState::Planned)->values();
+        $chosen = $only === null ? null : $coming->firstWhere('id', $only);
+        [$formDoor, $formFloor] = Presets::rules($series, $all, $chosen?->toCore());
+        $own = Presets::sessions([$series->id], $now)[$series->id] ?? [];
+        $more = Presets::moreOpenOf($series, $all, $own);
         $accepted = DB::table('openness_accepted')->leftJoin('people', 'people.id', '=', 'accepted_by')->where('series_id', $series->id)->first(['print', 'given_name', 'family_name', 'at']);
         $isAccepted = $more !== [] && $accepted !== null && $accepted->print === Presets::openness($more);
         $zone = $section->term->calendar()->zone;
@@ -41,13 +50,13 @@ final readonly class SeriesDoor
 
         return [
             'registering' => $series->registering === null ? null : Registering::from($series->registering),
-            'section' => $section, 'series' => $series, 'presets' => $all, 'preset' => Presets::of($series, $all), 'door' => $door, 'floor' => $floor, 'sentence' => Preset::say($door, $floor), 'more' => $more, 'isAccepted' => $isAccepted,
+            'section' => $section, 'series' => $series, 'presets' => $all, 'preset' => Presets::of($series, $all), 'door' => $formDoor, 'floor' => $formFloor, 'chosen' => $chosen, 'coming' => $coming->take(60), 'own' => $coming->filter(fn (Session $s): bool => $s->door !== null || $s->floor !== null)->map(fn (Session $s): array => ['session' => $s, 'words' => Preset::say(...Presets::rules($series, $all, $s->toCore()))])->values()->all(), 'sentence' => Preset::say($door, $floor), 'more' => $more, 'isAccepted' => $isAccepted,
             'acceptedBy' => $isAccepted && $accepted !== null ? trim("$accepted->given_name $accepted->family_name") : null, 'link' => $link, 'host' => $links->first(fn (JoinLink $l): bool => $l->kind === LinkKind::Host),
             'personal' => $links->filter(fn (JoinLink $l): bool => $l->kind === LinkKind::Personal)->sortBy(fn (JoinLink $l): string => (string) $l->person?->family_name)->values(), 'guests' => $links->filter(fn (JoinLink $l): bool => $l->kind === LinkKind::Guest)->values(), 'zone' => $zone, 'term' => $section->term->calendar(),
-            'invitation' => $link === null ? '' : Invitation::text($section->name(), (string) $teacher?->shortName(), $sessions, $zone, $this->clock->seconds(), $door, $link->address(), (string) $link->join_code, route('join'), (string) $link->dial_in, (string) $link->pin, $link->short_address === null ? '' : route('short', $link->short_address)),
+            'invitation' => $link === null ? '' : Invitation::text($section->name(), (string) $teacher?->shortName(), $sessions, $zone, $now, $door, $link->address(), (string) $link->join_code, route('join'), (string) $link->dial_in, (string) $link->pin, $link->short_address === null ? '' : route('short', $link->short_address)),
             'places' => DB::table('placements')->whereIn('section_id', $series->sectionIds())->whereNotNull('standing_print')->groupBy('place')->orderBy('place')->get(['place', DB::raw('count(*) as n'), DB::raw('count(*) filter (where wanted_print is distinct from standing_print) as stale')])->all(),
             'standing' => DB::table('placements')->whereIn('section_id', $series->sectionIds())->whereNotNull('standing_print')->orderBy('place')->orderBy('label')->limit(400)->get(['place', 'label', DB::raw('wanted_print is distinct from standing_print as stale')])->groupBy('place')->all(),
-            'next' => $series->sessions->first(fn (Session $s): bool => (int) $s->ends_at->timestamp > $this->clock->seconds() && $s->state->value === 'planned'),
+            'next' => $coming->first(),
         ];
     }
 }

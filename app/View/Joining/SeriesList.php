@@ -12,12 +12,11 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Presets;
 use Nomada\App\View\Timetable\SeriesWords;
-use Nomada\Core\Joining\Floor;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Registration\Registering;
 
-/** Every series with its join link and how many are registered for it, in three queries however many there are. */
+/** Every series with its join link and how many are registered for it, in a few queries however many there are. */
 final readonly class SeriesList
 {
     public function __construct(private Clock $clock)
@@ -39,14 +38,15 @@ final readonly class SeriesList
             ->orderByRaw("nullif(regexp_replace(sections.year, '[^0-9]', '', 'g'), '')::int nulls last, sections.title, sections.id, series.title")
             ->get(['series.id', 'series.section_id', 'sections.sourced_id', 'sections.year', 'sections.title as section', 'series.title', 'pattern', 'start_minute', 'minutes', 'series.time_zone', 'secret', 'join_code', 'dial_in', 'pin', 'is_hidden', 'preset', 'door', 'floor', 'registering', 'host_accounts.name as account', 'print', DB::raw("people.given_name || ' ' || people.family_name as accepted")]);
         $presets = Presets::all();
+        $own = Presets::sessions(array_values($rows->pluck('id')->all()), $this->clock->seconds());
         $door = url('/join');
         $school = $term->calendar()->zone;
 
-        return array_values($rows->map(function (\stdClass $r) use ($presets, $door, $school, $roster, $registered): SeriesRow {
+        return array_values($rows->map(function (\stdClass $r) use ($presets, $own, $door, $school, $roster, $registered): SeriesRow {
             $preset = $presets[$r->preset] ?? $presets['lesson'];
             $rules = Presets::door($r->preset, $r->door, $presets);
-            $floor = $r->floor === null ? $preset->floor : Floor::from([...$preset->floor->toArray(), ...(array) json_decode($r->floor, true)]);
-            $more = $r->door === null && $r->floor === null ? [] : [...$rules->moreOpenThan($preset->door), ...$floor->moreOpenThan($preset->floor)];
+            $floor = $preset->floor->with($r->floor === null ? null : (array) json_decode($r->floor, true));
+            $more = $r->door === null && $r->floor === null && ! isset($own[$r->id]) ? [] : Presets::moreOpen($preset, $rules, $floor, $own[$r->id] ?? []);
 
             return new SeriesRow(
                 $r->sourced_id, ($r->year === '' ? '' : "Y$r->year ").$r->section, $r->title === $r->section ? '' : $r->title, SeriesWords::of($r->pattern, $r->start_minute, $r->minutes, $r->time_zone, $school),

@@ -6,6 +6,7 @@ namespace Nomada\App\View\Registration;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\PersonFeed;
+use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
@@ -15,11 +16,12 @@ use Nomada\App\Support\Presets;
 use Nomada\App\Support\StandinAddress;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Term\Zone;
 
 /**
  * A student's own page: the coming sessions on their own clock, their own links, and where else to look.
  *
- * @phpstan-type Coming array{day: string, time: string, end: string, school: string|null, name: string, teacher: string, topic: string|null, series: int, state: string, reason: string|null, starts: int, ends: int, doors: int, isOpen: bool}
+ * @phpstan-type Coming array{day: string, time: string, end: string, school: string|null, name: string, teacher: string, topic: string|null, series: int, state: string, reason: string|null, starts: int, ends: int, doors: int, isOpen: bool, isHidden: bool}
  */
 final readonly class StudentPage
 {
@@ -39,8 +41,29 @@ final readonly class StudentPage
             'coming' => $term === null ? [] : $this->coming($student, $term, array_values($sections->modelKeys()), 40),
             'links' => $links->map(fn (JoinLink $l): string => $l->address())->all(),
             'places' => $sections->map(fn (Section $s): array => ['name' => $s->name(), 'page' => $this->standins->coursePage($s, $student), 'stream' => $this->standins->stream($s, $student)])->all(),
-            'calendar' => $this->standins->calendar($student), 'post' => $this->standins->mailbox($student), 'registrations' => $this->registrations($student, array_values($sections->modelKeys())), 'feed' => PersonFeed::address($student),
+            'calendar' => $this->standins->calendar($student), 'post' => $this->standins->mailbox($student), 'registrations' => $this->registrations($student, array_values($sections->modelKeys())), 'feed' => PersonFeed::address($student), 'rooms' => $term === null ? [] : $this->rooms($term, $student->zone(), array_values($sections->modelKeys())),
         ];
+    }
+
+    /**
+     * The drop-in rooms of the student's sections, with the hours that hold or come next on their own clock.
+     *
+     * @param  array<int>  $sections
+     * @return list<array{name: string, words: string, isOpen: bool, link: string}>
+     */
+    private function rooms(Term $term, Zone $zone, array $sections): array
+    {
+        $now = $this->clock->seconds();
+        $out = [];
+        foreach (DropInRoom::query()->whereIn('section_id', $sections)->where('is_hidden', false)->with('section')->orderBy('name')->get() as $room) {
+            $hours = $room->openHours()->at($term->calendar(), $now);
+            if ($hours !== null) {
+                $isOpen = $hours[0] <= $now;
+                $out[] = ['name' => "$room->name, {$room->section->name()}", 'words' => ($isOpen ? 'open until ' : $zone->dateAt($hours[0])->short().' '.$zone->clock($hours[0]).'–').$zone->clock($hours[1]), 'isOpen' => $isOpen, 'link' => $room->address()];
+            }
+        }
+
+        return $out;
     }
 
     /**
@@ -78,11 +101,12 @@ final readonly class StudentPage
         $presets = Presets::all();
         $rows = DB::table('sessions')->join('series', 'series.id', '=', 'sessions.series_id')->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')->join('sections', 'sections.id', '=', 'series_sections.section_id')->whereIn('sections.id', $sections)
             ->whereRaw('ends_at > to_timestamp(?)', [$now])->where('state', '!=', 'lost')->orderBy('starts_at')->limit($most)
-            ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'state', 'reason', 'sessions.series_id', 'sessions.id', 'sections.title', 'sections.year', 'series_sections.section_id', 'preset', 'door', DB::raw('coalesce(sessions.title, sessions.topic) as topic'), DB::raw("(select left(given_name, 1) || '. ' || family_name from people where people.id = sessions.teacher_id) as other")]);
+            ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'state', 'reason', 'sessions.series_id', 'sessions.id', 'sections.title', 'sections.year', 'series_sections.section_id', 'preset', 'series.door', 'sessions.door as own_door', DB::raw('coalesce(sessions.title, sessions.topic) as topic'), DB::raw("(select left(given_name, 1) || '. ' || family_name from people where people.id = sessions.teacher_id) as other")]);
         $teachers = Teachers::of(array_values(array_map(intval(...), $rows->pluck('section_id')->all())));
 
         return array_values($rows->unique('id')->map(function (\stdClass $r) use ($own, $school, $now, $presets, $teachers): array {
-            $opensBefore = 60 * Presets::door($r->preset, $r->door, $presets)->opensBefore;
+            $door = Presets::door($r->preset, $r->door, $presets, $r->own_door);
+            $opensBefore = 60 * $door->opensBefore;
             $starts = (int) $r->starts;
             $ends = (int) $r->ends;
             $differs = $own->offsetAt($starts) !== $school->offsetAt($starts);
@@ -90,7 +114,7 @@ final readonly class StudentPage
             return [
                 'day' => $own->dateAt($starts)->short(), 'time' => $own->clock($starts), 'end' => $own->clock($ends), 'school' => $differs ? $school->clock($starts).' '.$school->place() : null,
                 'name' => ($r->year === '' ? '' : "Y$r->year ").$r->title, 'teacher' => $r->other ?? $teachers[$r->section_id] ?? '', 'topic' => $r->topic, 'series' => (int) $r->series_id, 'state' => $r->state, 'reason' => $r->reason,
-                'starts' => $starts, 'ends' => $ends, 'doors' => $starts - $opensBefore, 'isOpen' => $now >= $starts - $opensBefore,
+                'starts' => $starts, 'ends' => $ends, 'doors' => $starts - $opensBefore, 'isOpen' => $now >= $starts - $opensBefore, 'isHidden' => $door->hiddenOutside && $now < $starts - $opensBefore,
             ];
         })->all());
     }

@@ -1,7 +1,7 @@
 @props(['person'])
 @php
     $here = explode('.', (string) request()->route()?->getName())[0];
-    $here = ['run' => 'publishing', 'runs' => 'publishing', 'import' => 'term', 'board' => '', 'section' => 'timetable', 'desk' => 'registration', 'letters' => 'registration', 'series' => 'joining', 'live' => 'today', 'presets' => 'joining', 'audit' => 'joining', 'licences' => 'timetable', 'contact-time' => 'timetable', 'clashes' => 'timetable', 'events' => 'timetable', 'make-ups' => 'term', 'closures' => 'term'][$here] ?? $here;
+    $here = ['run' => 'publishing', 'runs' => 'publishing', 'import' => 'term', 'board' => '', 'section' => 'timetable', 'desk' => 'registration', 'letters' => 'registration', 'series' => 'joining', 'live' => 'today', 'presets' => 'joining', 'drop-ins' => 'joining', 'drop-in' => 'today', 'audit' => 'joining', 'licences' => 'timetable', 'contact-time' => 'timetable', 'clashes' => 'timetable', 'events' => 'timetable', 'make-ups' => 'term', 'closures' => 'term'][$here] ?? $here;
 @endphp
 <nav class="route" aria-label="The order of the work"><ol>
     @foreach (app(\Nomada\App\View\RouteView::class)->stops($person) as $stop)

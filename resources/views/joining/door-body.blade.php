@@ -1,6 +1,6 @@
-@php use Nomada\Core\Joining\DoorReply; $isOpen = $answer->reply->opens(); @endphp
+@php $isOpen = $answer->reply->opens(); @endphp
 <div class="phone">
-@if ($known)<p class="over-title mb-0">{{ $link->series->section->name() }}{{ $teacher === '' ? '' : ' · '.$teacher }}</p>@endif
+@if ($known)<p class="over-title mb-0">{{ $name }}{{ $teacher === '' ? '' : ' · '.$teacher }}</p>@endif
 <h1>{{ $words[0] }}</h1><p>{{ $words[1] }}</p>
 @error('bridge')<p class="fault" role="alert">{{ $message }}</p>@enderror
 @if ($stops !== [])
@@ -12,11 +12,12 @@
     <circle class="s-now" cx="{{ $stops[0]['x'] }}" cy="44" r="7"/><text class="t t-now" x="{{ max(32, min(322, $stops[0]['x'])) }}" y="24" text-anchor="middle">now {{ $stops[0]['time'] }}</text>
 </svg>
 @endif
-@if ($isOpen)<form method="post" action="{{ route('door.enter', $link->secret) }}">@csrf<button class="act main">{{ $words[2] }}</button></form>
+@if ($isOpen)<form method="post" action="{{ $enter }}">@csrf<button class="act main">{{ $words[2] }}</button></form>
 @elseif ($words[2] !== '')<span class="act off" aria-disabled="true">{{ $words[2] }}</span><a class="act" href="{{ url()->current() }}">Look again</a>
-@else @if ($link->series->registering !== null && in_array($answer->reply, [DoorReply::RegisterFirst, DoorReply::Waiting, DoorReply::Declined, DoorReply::NotOnRoster], true))<a class="act main" href="{{ route('register', $link->series_id) }}">To the registration page</a>@endif<a class="act" href="/">To my own page</a>@endif
+@else @if ($register)<a class="act main" href="{{ $register }}">To the registration page</a>@endif<a class="act" href="/">To my own page</a>@endif
 @if ($known)
 <dl class="helps">
+    @if ($hours)<dt>Open hours</dt><dd>{{ $hours }}</dd>@endif
     @if ($phone)<dt>By phone</dt><dd>{{ $phone }}<br>PIN {{ $pin }}</dd>@endif
     @if ($code)<dt>Join code</dt><dd class="mono">{{ $code }}</dd>@endif
     @if ($next !== [])<dt>Next ones</dt><dd>@foreach ($next as $n){{ $n }}<br>@endforeach</dd>@endif

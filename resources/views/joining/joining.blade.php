@@ -2,7 +2,7 @@
 <x-app title="Joining">
 <div class="bar"><h1>Joining</h1><div class="sum">{{ Words::count($all, 'series', 'series') }} · <span @class(['todo' => $counts['missing'] > 0])>{{ $counts['missing'] === 0 ? 'all linked' : "{$counts['missing']} without a join link" }}</span>@if ($counts['open'] > 0) · <span class="bad">{{ $counts['open'] }} more open than the preset</span>@endif</div>
     <nav class="end" aria-label="Show"><a @class(['pill', 'on' => $show === '']) href="{{ route('joining') }}">All {{ $all }}</a><a @class(['pill', 'on' => $show === 'missing']) href="{{ route('joining', ['show' => 'missing']) }}">Without link {{ $counts['missing'] }}</a><a @class(['pill', 'on' => $show === 'open']) href="{{ route('joining', ['show' => 'open']) }}">More open {{ $counts['open'] }}</a><a @class(['pill', 'on' => $show === 'hidden']) href="{{ route('joining', ['show' => 'hidden']) }}">Hidden {{ $counts['hidden'] }}</a>
-    @can('coordinate')<span class="mx-1"></span><a class="pill" href="{{ route('presets') }}">Presets</a><a class="pill" href="{{ route('audit') }}">Audit</a>@endcan</nav></div>
+    <span class="mx-1"></span><a class="pill" href="{{ route('drop-ins') }}">Drop-in rooms</a>@can('coordinate')<a class="pill" href="{{ route('presets') }}">Presets</a><a class="pill" href="{{ route('audit') }}">Audit</a>@endcan</nav></div>
 @foreach (['series', 'act', 'preset', 'account'] as $f)@error($f)<p class="fault" role="alert">{{ $message }}</p>@enderror @endforeach
 @if ($rows === [])<div class="empty"><h2>{{ $all === 0 ? 'No series yet' : 'None here' }}</h2>{{ $all === 0 ? 'Plan a section\'s series first; a link is made for it here.' : 'Nothing is left to do at this filter.' }}</div>@else
 @php $used = array_unique(array_column($rows, 'preset')); @endphp

@@ -130,9 +130,35 @@ test('of two rules that both apply, one has the word', function (array $link, ?V
     'a guest whose pass has run out' => [['kind' => LinkKind::Guest, 'holder' => null, 'expires' => 1], new Visitor(null, false, false, null, false), '2027-02-09 10:00', DoorReply::Expired],
     'a guest of another day' => [['kind' => LinkKind::Guest, 'holder' => null, 'only' => LocalDate::parse('2027-02-18')->day], new Visitor(null, false, false, null, false), '2027-02-09 10:00', DoorReply::TooEarly],
     'a guest, hidden' => [['kind' => LinkKind::Guest, 'holder' => null, 'hidden' => true], new Visitor(null, false, false, null, false), '2027-02-09 10:00', DoorReply::Shut],
-    'a drop-in room in its hours' => [['hours' => [0, 4_000_000_000]], null, '2027-02-13 10:00', DoorReply::ComeIn],
-    'a drop-in room outside them' => [['hours' => [4_000_000_000, 4_000_003_600]], null, '2027-02-09 10:00', DoorReply::Shut],
-    'a drop-in room without a host' => [['hours' => [0, 4_000_000_000], 'room' => new RoomState], null, '2027-02-13 10:00', DoorReply::NoHost],
+    'a drop-in room whose hours have ended' => [['kind' => LinkKind::DropIn, 'holder' => null, 'hours' => [0, 1]], null, '2027-02-09 10:00', DoorReply::Shut],
+    'a drop-in room in its hours' => [['kind' => LinkKind::DropIn, 'holder' => null, 'hours' => [0, 4_000_000_000]], null, '2027-02-13 10:00', DoorReply::ComeIn],
+    'a drop-in room outside them' => [['kind' => LinkKind::DropIn, 'holder' => null, 'hours' => [4_000_000_000, 4_000_003_600]], null, '2027-02-09 10:00', DoorReply::Shut],
+    'a drop-in room without a host' => [['kind' => LinkKind::DropIn, 'holder' => null, 'hours' => [0, 4_000_000_000], 'room' => new RoomState], null, '2027-02-13 10:00', DoorReply::NoHost],
+]);
+
+test('a session may have a door of its own: when it opens, and who gets in', function () {
+    $sessions = array_map(fn (PlannedSession $s): PlannedSession => gmdate('Y-m-d', $s->start) === '2027-02-09' ? $s->with(new Particulars(door: ['opens_before' => 30, 'opens_before_hosts' => 40, 'straight_in' => 'school'])) : $s, Scenario::plan([2, 4], '2027-01-12', minutes: 47)->sessions(Scenario::term()));
+    $stranger = new Visitor(9, false, false, null);
+    $at = fn (string $when, Visitor $who): DoorReply => doorAt($when, ['sessions' => $sessions] + ROSTER, $who)->reply;
+
+    expect($at('2027-02-09 09:30', $stranger))->toBe(DoorReply::ComeIn)->and($at('2027-02-09 09:29', $stranger))->toBe(DoorReply::TooEarly)->and($at('2027-02-09 09:20', new Visitor(5, true, false, null)))->toBe(DoorReply::ComeIn)
+        // The next session's door is the series' own again: a stranger is one, and it opens ten minutes before.
+        ->and($at('2027-02-11 09:55', $stranger))->toBe(DoorReply::NotOnRoster)->and($at('2027-02-11 09:45', new Visitor(1, false, true, 'accepted')))->toBe(DoorReply::TooEarly)
+        // Until midnight the answer is still about the one that was held.
+        ->and($at('2027-02-09 12:00', $stranger))->toBe(DoorReply::Over);
+});
+
+test('a link that hides by the door\'s hours is shut for students between them, and for nobody within them', function (string $at, DoorReply $student, DoorReply $host) {
+    $link = ['rules' => new DoorRules(hiddenOutside: true)];
+    $answer = doorAt($at, $link);
+
+    expect($answer->reply)->toBe($student)->and(doorAt($at, $link + ['kind' => LinkKind::Host, 'holder' => null], new Visitor(5, true, false, null))->reply)->toBe($host);
+    if ($student === DoorReply::Shut) {
+        expect($answer->opensAt)->not->toBeNull();
+    }
+})->with([
+    'before' => ['2027-02-09 09:44', DoorReply::Shut, DoorReply::TooEarly], 'as the doors open' => ['2027-02-09 09:50', DoorReply::ComeIn, DoorReply::ComeIn],
+    'afterwards' => ['2027-02-09 10:47', DoorReply::Shut, DoorReply::Over], 'a cancelled one is still told of' => ['2027-02-11 09:55', DoorReply::Cancelled, DoorReply::Cancelled],
 ]);
 
 test('who comes on the day that a session was moved away from is told where it went', function () {

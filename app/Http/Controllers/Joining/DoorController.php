@@ -45,39 +45,32 @@ final class DoorController extends Controller
 
     public function show(Request $request, string $secret, DoorPage $page): View|RedirectResponse
     {
-        $link = $this->link($request, $secret, $page);
-
-        return $link === null ? redirect()->guest(route('sign-in')) : view('joining.door', $page->data($link, $this->visitor($request)));
+        return $this->asksToSignIn($request, $secret) ? redirect()->guest(route('sign-in')) : view('joining.door', $page->data($page->find($secret), $secret, $this->visitor($request)));
     }
 
     /** Asks the door once more, and only then brings the person to the bridge. */
     public function enter(Request $request, string $secret, DoorPage $page, ComeIn $comeIn): RedirectResponse
     {
-        $link = $this->link($request, $secret, $page);
-        if ($link === null) {
+        if ($this->asksToSignIn($request, $secret)) {
             return redirect()->guest(route('sign-in'));
         }
         $person = $this->visitor($request);
-        $answer = $page->answer($link, $person);
+        $link = $page->find($secret);
+        [$answer, $way, $meeting] = $page->answer($link, $secret, $person);
         if (! $answer->reply->opens()) {
             return redirect()->route('door', $secret);
         }
         try {
-            return redirect()->away($comeIn($link, $person->sourced_id ?? DoorPage::guest($link), $person?->name() ?? (string) $link->guest_name, $answer));
+            return redirect()->away($comeIn($way, $meeting, $person->sourced_id ?? DoorPage::guest($link), $person?->name() ?? ($link instanceof JoinLink ? (string) $link->guest_name : ''), $answer));
         } catch (DestinationFailure $e) {
             return redirect()->route('door', $secret)->withErrors(['bridge' => 'The room did not open: '.$e->getMessage().' Try again in a minute, or come in by phone.']);
         }
     }
 
-    /** A guest's pass opens without an account; every other link asks to sign in first. Null where that is still to be done. */
-    private function link(Request $request, string $secret, DoorPage $page): ?JoinLink
+    /** A guest's pass opens without an account; every other link asks to sign in first, and tells nobody before that whether it is one. */
+    private function asksToSignIn(Request $request, string $secret): bool
     {
-        if ($request->user() !== null) {
-            return $page->link($secret);
-        }
-        $pass = JoinLink::query()->withSecret($secret)->where('kind', LinkKind::Guest)->exists();
-
-        return $pass ? $page->link($secret) : null;
+        return $request->user() === null && ! JoinLink::query()->withSecret($secret)->where('kind', LinkKind::Guest)->exists();
     }
 
     private function visitor(Request $request): ?Person

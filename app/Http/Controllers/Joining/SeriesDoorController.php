@@ -17,16 +17,17 @@ use Nomada\App\Http\Requests\GuestRequest;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\Session;
 use Nomada\App\View\Joining\SeriesDoor;
 
 /** Joining of one series: links, door, floor, guests. */
 final class SeriesDoorController extends Controller
 {
-    public function show(Section $section, Series $series, SeriesDoor $page): View
+    public function show(Request $request, Section $section, Series $series, SeriesDoor $page): View
     {
         $section->load(['term.school', 'term.closures']);
 
-        return view('joining.series', $page->data($section, $series->load(['sessions', 'section'])));
+        return view('joining.series', $page->data($section, $series->load(['sessions', 'section']), $request->filled('only') ? $request->integer('only') : null));
     }
 
     public function preset(Request $request, Section $section, Series $series, KeepDoor $keep): RedirectResponse
@@ -36,11 +37,26 @@ final class SeriesDoorController extends Controller
         return $this->done($section, $series, 'The preset is set, and what differed from it is taken back.');
     }
 
+    /** For the series, or for one session of it only. */
     public function door(DoorRequest $request, Section $section, Series $series, KeepDoor $keep): RedirectResponse
     {
+        if ($request->filled('only')) {
+            $session = $series->sessions()->findOrFail($request->integer('only'));
+            $keep->session($session, $request->door(), $request->floor(), $this->person($request));
+
+            return $this->done($section, $series, 'The door and the floor are saved for this session only.');
+        }
         $keep->own($series->load('section'), $request->door(), $request->floor(), $this->person($request));
 
         return $this->done($section, $series, 'The door and the floor are saved for this series.');
+    }
+
+    /** A session's own door is taken back. */
+    public function asSeries(Request $request, Section $section, Series $series, Session $session, KeepDoor $keep): RedirectResponse
+    {
+        $keep->session($session, null, null, $this->person($request));
+
+        return $this->done($section, $series, 'The session has the door and the floor of its series again.');
     }
 
     public function accept(Request $request, Section $section, Series $series, KeepDoor $keep): RedirectResponse

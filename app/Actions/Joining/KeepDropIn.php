@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Joining;
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Nomada\App\Actions\Publishing\RefreshPlacements;
+use Nomada\App\Destinations\ConferenceBridge;
+use Nomada\App\Destinations\DestinationFailure;
+use Nomada\App\Models\Joining\DropInRoom;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\Presets;
+use Nomada\App\Support\Secrets;
+use Nomada\Core\Fault;
+use Nomada\Core\Joining\JoinCode;
+use Nomada\Core\Joining\LinkSecret;
+use Nomada\Core\Joining\OpenHours;
+
+/** Makes, changes, hides, gives another link to and takes out a section's drop-in room. Each is in the audit log, and what stands of it is stale. */
+final readonly class KeepDropIn
+{
+    public function __construct(private ConferenceBridge $bridge, private RefreshPlacements $refresh, private Audit $audit)
+    {
+    }
+
+    /**
+     * @param  string  $uid  of the form that asks: pressed twice, one room is made
+     *
+     * @throws Fault
+     * @throws DestinationFailure in the bridge's own words
+     */
+    public function make(Section $section, string $uid, string $name, OpenHours $hours, string $preset, Person $by): DropInRoom
+    {
+        $this->check($section, $name, $preset, null, $uid);
+        $room = $this->bridge->makeRoom("drop-in $uid", "$name, {$section->name()}");
+
+        return DB::transaction(function () use ($section, $uid, $name, $hours, $preset, $room, $by): DropInRoom {
+            $secret = LinkSecret::make(Secrets::random());
+            $made = DB::table('drop_in_rooms')->insertOrIgnore([
+                'section_id' => $section->id, 'uid' => $uid, 'name' => $name, 'hours' => json_encode($hours->spans), 'preset' => $preset, 'secret' => encrypt($secret, false), 'secret_sum' => Secrets::sum($secret),
+                'join_code' => JoinCode::make(Secrets::random()), 'room' => $room->id, 'dial_in' => $room->dialIn, 'pin' => $room->pin, 'created_at' => now(), 'updated_at' => now(),
+            ]);
+            if ($made === 1) {
+                ($this->audit)('link', null, $by, "drop-in room $name, {$hours->words()}", $section);
+                ($this->refresh)([$section->id]);
+            }
+
+            return DropInRoom::query()->where('uid', $uid)->firstOrFail();
+        });
+    }
+
+    /** @throws Fault */
+    public function change(DropInRoom $room, string $name, OpenHours $hours, string $preset, Person $by): void
+    {
+        $this->check($room->section, $name, $preset, $room->id);
+        $this->keep($room, ['name' => $name, 'hours' => $hours->spans, 'preset' => $preset], 'door', "drop-in room $name: {$hours->words()}, {$this->presetName($preset)}", $by);
+    }
+
+    public function hide(DropInRoom $room, bool $hidden, Person $by): void
+    {
+        $this->keep($room, ['is_hidden' => $hidden], 'link', "drop-in room $room->name ".($hidden ? 'hidden: the door is shut' : 'shown again'), $by);
+    }
+
+    /** The old link and code die at once. */
+    public function replace(DropInRoom $room, Person $by): void
+    {
+        $secret = LinkSecret::make(Secrets::random());
+        $this->keep($room, ['secret' => $secret, 'secret_sum' => Secrets::sum($secret), 'retired_sums' => [...$room->retired_sums, $room->secret_sum], 'join_code' => JoinCode::make(Secrets::random())], 'link', "drop-in room $room->name: link replaced", $by);
+    }
+
+    public function drop(DropInRoom $room, Person $by): void
+    {
+        DB::transaction(function () use ($room, $by): void {
+            $room->delete();
+            ($this->audit)('link', null, $by, "drop-in room $room->name taken out", $room->section);
+            ($this->refresh)([$room->section_id]);
+        });
+    }
+
+    /** @param  array<string, mixed>  $columns */
+    private function keep(DropInRoom $room, array $columns, string $kind, string $words, Person $by): void
+    {
+        DB::transaction(function () use ($room, $columns, $kind, $words, $by): void {
+            $room->update($columns);
+            ($this->audit)($kind === 'door' ? 'door' : 'link', null, $by, $words, $room->section);
+            ($this->refresh)([$room->section_id]);
+        });
+    }
+
+    private function check(Section $section, string $name, string $preset, ?int $but, string $uid = ''): void
+    {
+        if (! isset(Presets::all()[$preset])) {
+            throw new Fault('There is no such preset. Choose one of the list.', 'preset');
+        }
+        if (DropInRoom::query()->where('section_id', $section->id)->where('name', $name)->where('uid', '!=', $uid)->when($but !== null, fn ($q) => $q->whereKeyNot($but))->exists()) {
+            throw new Fault("{$section->name()} has a drop-in room \"$name\" already. Give this one another name, or that one more hours.", 'name');
+        }
+    }
+
+    private function presetName(string $key): string
+    {
+        return Presets::all()[$key]->name;
+    }
+
+    public static function uid(): string
+    {
+        return (string) Str::uuid();
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Controllers\Joining;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+use Nomada\App\Actions\Joining\KeepDropIn;
+use Nomada\App\Destinations\DestinationFailure;
+use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\Requests\DropInRequest;
+use Nomada\App\Models\Joining\DropInRoom;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\View\Joining\DropInPage;
+
+/** Drop-in rooms: office hours without dated sessions. */
+final class DropInController extends Controller
+{
+    public function index(Request $request, DropInPage $page): View
+    {
+        return view('joining.drop-in', $page->data($this->term(), $this->person($request)) + ['uid' => KeepDropIn::uid()]);
+    }
+
+    public function store(DropInRequest $request, KeepDropIn $keep): RedirectResponse
+    {
+        $section = Section::query()->with(['term.school', 'term.closures'])->where('sourced_id', (string) $request->validated('section'))->where('term_id', $this->term()->id)->first();
+        if ($section === null) {
+            return back()->withInput()->withErrors(['section' => 'Choose a section.']);
+        }
+        $this->authorize('serve', $section);
+        try {
+            $keep->make($section, (string) ($request->validated('uid') ?? KeepDropIn::uid()), $request->name(), $request->hours(), $request->preset(), $this->person($request));
+        } catch (DestinationFailure $e) {
+            return back()->withInput()->withErrors(['form' => $e->getMessage()]);
+        }
+
+        return $this->done("The room {$request->name()} is made. Publish to put it on the course page.");
+    }
+
+    public function update(DropInRequest $request, int $room, KeepDropIn $keep): RedirectResponse
+    {
+        $keep->change($this->room($room), $request->name(), $request->hours(), $request->preset(), $this->person($request));
+
+        return $this->done("The room {$request->name()} is changed.");
+    }
+
+    public function hide(Request $request, int $room, KeepDropIn $keep): RedirectResponse
+    {
+        $keep->hide($this->room($room), $request->boolean('hidden'), $this->person($request));
+
+        return $this->done($request->boolean('hidden') ? 'The room is hidden: its door is shut for students.' : 'The room is shown again.');
+    }
+
+    public function replace(Request $request, int $room, KeepDropIn $keep): RedirectResponse
+    {
+        $keep->replace($this->room($room), $this->person($request));
+
+        return $this->done('The link and the code are replaced; the old ones open nothing any more.');
+    }
+
+    public function destroy(Request $request, int $room, KeepDropIn $keep): RedirectResponse
+    {
+        $keep->drop($this->room($room), $this->person($request));
+
+        return $this->done('The room is taken out.');
+    }
+
+    private function room(int $id): DropInRoom
+    {
+        $room = DropInRoom::query()->with(['section.term.school', 'section.term.closures'])->findOrFail($id);
+        $this->authorize('serve', $room->section);
+
+        return $room;
+    }
+
+    private function done(string $said): RedirectResponse
+    {
+        return redirect()->route('drop-ins')->with('said', $said);
+    }
+}

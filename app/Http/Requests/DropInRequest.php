@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+use Nomada\App\Models\Joining\DropInRoom;
+use Nomada\Core\Joining\OpenHours;
+
+/** A drop-in room as it is typed: its name, its open hours in words, its preset. */
+final class DropInRequest extends FormRequest
+{
+    /** Who may change a room is asked before what was typed is read; a new one's section is asked when it is known. */
+    public function authorize(): bool
+    {
+        $room = $this->route('room');
+
+        return $room === null || Gate::check('serve', DropInRoom::query()->with('section')->findOrFail((int) $room)->section);
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['name' => ['required', 'string', 'max:80'], 'hours' => ['required', 'string', 'max:300'], 'preset' => ['required', 'string', 'max:40'], 'section' => ['nullable', 'string', 'max:120'], 'uid' => ['nullable', 'uuid']];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['name.*' => 'Write what the room is called, in 80 characters at most.', 'hours.*' => 'Write when the room is open: "Tue 15:00-16:00, Thu 9-10".', 'preset.*' => 'Choose a preset of the list.', 'section.*' => 'Choose a section.', 'uid.*' => 'Open the page once more, and type it again.'];
+    }
+
+    public function name(): string
+    {
+        return trim((string) $this->validated('name'));
+    }
+
+    public function hours(): OpenHours
+    {
+        return OpenHours::read((string) $this->validated('hours'));
+    }
+
+    public function preset(): string
+    {
+        return (string) $this->validated('preset');
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Models\Joining;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\Secrets;
+use Nomada\Core\Joining\OpenHours;
+
+/**
+ * A drop-in room of a section, for office hours: it has open hours instead of dated sessions, and a link of its own.
+ *
+ * @property int $id
+ * @property int $section_id
+ * @property string $uid
+ * @property string $name
+ * @property list<array{int, int, int}> $hours
+ * @property string $preset
+ * @property string $secret_sum
+ * @property string $secret
+ * @property list<string> $retired_sums
+ * @property string $join_code
+ * @property string $room
+ * @property string $dial_in
+ * @property string $pin
+ * @property bool $is_hidden
+ * @property Section $section
+ */
+final class DropInRoom extends Model
+{
+    protected $guarded = ['id'];
+
+    protected $hidden = ['secret', 'secret_sum', 'retired_sums'];
+
+    /** @var array<string, string> */
+    protected $casts = ['hours' => 'array', 'secret' => 'encrypted', 'retired_sums' => 'array', 'is_hidden' => 'boolean'];
+
+    /** @return BelongsTo<Section, $this> */
+    public function section(): BelongsTo
+    {
+        return $this->belongsTo(Section::class);
+    }
+
+    /**
+     * By its link, in force or replaced.
+     *
+     * @param  Builder<DropInRoom>  $query
+     */
+    public function scopeWithSecret(Builder $query, string $secret): void
+    {
+        $sum = Secrets::sum($secret);
+        $query->where(fn ($q) => $q->where('secret_sum', $sum)->orWhereJsonContains('retired_sums', $sum));
+    }
+
+    public function openHours(): OpenHours
+    {
+        return new OpenHours($this->hours);
+    }
+
+    public function address(): string
+    {
+        return route('door', $this->secret);
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Joining;
+
+use Nomada\Core\Fault;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Term;
+use Nomada\Core\Timetable\TypedTime;
+
+/**
+ * The open hours of a drop-in room: spans of weekdays on the school's clock, on open days of the term only. Outside them the room is shut,
+ * so that nobody finds an empty one that is always open.
+ */
+final readonly class OpenHours
+{
+    private const DAYS = [1 => 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+
+    /** A room that is open for longer than this without a break is a slip, or no drop-in room. */
+    private const LONGEST = 6 * 60;
+
+    /** @var list<array{int, int, int}> weekday (1 is Monday), start and end in minutes from midnight; ascending, none overlaps */
+    public array $spans;
+
+    /**
+     * @param  list<array{int, int, int}>  $spans
+     *
+     * @throws Fault where there is none, one ends before it starts, or two overlap
+     */
+    public function __construct(array $spans)
+    {
+        if ($spans === []) {
+            throw new Fault('Write when the room is open: "Tue 15:00-16:00, Thu 9-10".', 'hours');
+        }
+        sort($spans);
+        foreach ($spans as $i => [$weekday, $start, $end]) {
+            $is = self::say($weekday, $start, $end);
+            if ($end <= $start) {
+                throw new Fault("$is ends before it starts.", 'hours');
+            }
+            if ($end - $start > self::LONGEST) {
+                throw new Fault("$is is longer than 6 hours. A room that is always open looks like a class that is off; give it real hours.", 'hours');
+            }
+            if ($i > 0 && $spans[$i - 1][0] === $weekday && $spans[$i - 1][2] > $start) {
+                throw new Fault("$is overlaps ".self::say(...$spans[$i - 1]).'.', 'hours');
+            }
+        }
+        $this->spans = $spans;
+    }
+
+    /**
+     * Reads hours as people type them: "Tue 15:00-16:00, Thursday 9 to 10".
+     *
+     * @throws Fault that names the part which does not read
+     */
+    public static function read(string $typed): self
+    {
+        $spans = [];
+        foreach (preg_split('/[,;\n]+/', $typed) ?: [] as $part) {
+            $part = trim($part);
+            if ($part === '') {
+                continue;
+            }
+            if (preg_match('/^(mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?\s+(.+?)\s*(?:-|–|to)\s*(.+)$/iu', $part, $m) !== 1) {
+                throw new Fault("\"$part\" does not read. Write a weekday and a span, such as \"Tue 15:00-16:00\".", 'hours');
+            }
+            $weekday = (int) array_search(ucfirst(strtolower($m[1])), self::DAYS, true);
+            $spans[] = [$weekday, TypedTime::read($m[2], 'hours')->minute, TypedTime::read($m[3], 'hours')->minute];
+        }
+
+        return new self($spans);
+    }
+
+    /** "Tue 15:00–16:00, Thu 09:00–10:00" */
+    public function words(): string
+    {
+        return implode(', ', array_map(fn (array $s): string => self::say(...$s), $this->spans));
+    }
+
+    /**
+     * The hours that hold at a moment, or the next ones of the term.
+     *
+     * @return array{int, int}|null UTC start and end; null where none is left
+     */
+    public function at(Term $term, int $now): ?array
+    {
+        [$today] = $term->zone->wall($now);
+        for ($day = max($today, $term->first->day); $day <= $term->last->day; $day++) {
+            if (! $term->isOpen($day)) {
+                continue;
+            }
+            foreach ($this->spans as [$weekday, $start, $end]) {
+                $until = $term->zone->instant($day, $end);
+                if ($weekday === LocalDate::weekdayOf($day) && $until > $now) {
+                    return [$term->zone->instant($day, $start), $until];
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private static function say(int $weekday, int $start, int $end): string
+    {
+        return self::DAYS[$weekday].' '.TypedTime::format($start).'–'.TypedTime::format($end);
+    }
+}
