@@ -5,15 +5,17 @@ declare(strict_types=1);
 // bin/bench [NAME ...]: runs the benchmarks, each with a peer beside ours in the same run, and prints ratios and peak memory.
 
 use Nomada\Bench\Clashes;
+use Nomada\Bench\Doors;
 use Nomada\Bench\Expand;
 use Nomada\Bench\FreeTimes;
+use Nomada\Bench\Links;
 use Nomada\Bench\Matches;
 
 error_reporting(E_ALL & ~E_DEPRECATED);
 ini_set('memory_limit', '2G');
 require __DIR__.'/../vendor/autoload.php';
 
-$all = ['expand' => Expand::class, 'clashes' => Clashes::class, 'free-times' => FreeTimes::class, 'match' => Matches::class];
+$all = ['expand' => Expand::class, 'clashes' => Clashes::class, 'free-times' => FreeTimes::class, 'match' => Matches::class, 'links' => Links::class, 'door' => Doors::class];
 $names = array_slice($argv, 1) ?: array_keys($all);
 $good = true;
 foreach ($names as $name) {

@@ -5,12 +5,14 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
 use Nomada\App\Http\Middleware\ContentSecurity;
+use Nomada\App\Http\Middleware\ServerTiming;
 use Nomada\Core\Fault;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->prepend(ServerTiming::class);
         $middleware->append(ContentSecurity::class);
         $middleware->web(replace: [Illuminate\Session\Middleware\StartSession::class => Nomada\App\Http\Middleware\StartSession::class]);
         $middleware->alias(['looks' => Nomada\App\Http\Middleware\OnlyLooks::class]);

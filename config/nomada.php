@@ -8,7 +8,8 @@ return [
     'demo_password' => 'carnival-tide-27',
     'demo_accounts' => ['coordinator' => 'A-01', 'teacher' => 'T-02', 'student' => 'S-8-001'],
     'port' => (int) env('NOMADA_PORT', 8080),
-    'workers' => (int) env('NOMADA_WORKERS', 2),
+    'workers' => (int) env('NOMADA_WORKERS', 3),
+    'web_workers' => (int) env('NOMADA_WEB_WORKERS', 4),
 
     'standins' => [
         'port' => (int) env('STANDINS_PORT', 8090),

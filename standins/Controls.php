@@ -13,11 +13,12 @@ final readonly class Controls
     {
     }
 
-    public function apply(string $service, string $path): void
+    /** How many requests a second are taken; 0 for any number. */
+    public function apply(string $service, string $path): int
     {
         $control = $this->store->one('select * from controls where service = ?', [$service]);
         if ($control === null) {
-            return;
+            return 0;
         }
         if ($control['slow_ms'] > 0) {
             usleep((int) $control['slow_ms'] * 1000);
@@ -25,7 +26,7 @@ final readonly class Controls
         if ($control['per_second'] > 0) {
             $hit = $this->store->one('insert into hits (service, second, n) values (?, ?, 1) on conflict (service, second) do update set n = hits.n + 1 returning n', [$service, time()]);
             if ($hit !== null && $hit['n'] > $control['per_second']) {
-                throw new Refusal(429, "No more than {$control['per_second']} requests a second, please.", 1);
+                throw new Refusal(429, "No more than {$control['per_second']} requests a second, please.", 1, (int) $control['per_second']);
             }
         }
         if ($control['failures'] !== 0 && ($control['only_path'] === '' || str_contains($path, (string) $control['only_path']))) {
@@ -34,6 +35,8 @@ final readonly class Controls
             }
             throw new Refusal(503, $control['words'] === '' ? self::SERVICES[$service].' is closed for repairs.' : (string) $control['words']);
         }
+
+        return (int) $control['per_second'];
     }
 
     public function answer(Request $request, string $service): Answer

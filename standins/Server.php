@@ -26,7 +26,7 @@ final class Server
         } catch (Refusal $e) {
             $answer = $request->wantsPage()
                 ? Answer::page(Page::of('Not here', '<p>'.Page::text($e->getMessage()).'</p>'), $e->status)
-                : Answer::json($e->status, ['error' => $e->getMessage()], $e->retryAfter > 0 ? ['Retry-After' => (string) $e->retryAfter] : []);
+                : Answer::json($e->status, ['error' => $e->getMessage()], self::limit($e->perSecond) + ($e->retryAfter > 0 ? ['Retry-After' => (string) $e->retryAfter] : []));
         } catch (Throwable $e) {
             error_log((string) $e);
             $answer = Answer::json(500, ['error' => 'The stand-in broke down: '.$e->getMessage()]);
@@ -67,17 +67,26 @@ final class Server
             return (new Controls($store))->answer($request, $parts[0]);
         }
         $byProgram = $this->needs($request, ! ($service === 'bridge' && isset($request->query['seat'])));
-        if ($byProgram) {
-            (new Controls($store))->apply($service, $request->path);
-        }
-
-        return match ($service) {
+        $perSecond = $byProgram ? (new Controls($store))->apply($service, $request->path) : 0;
+        $answer = match ($service) {
             'bridge' => (new Bridge($store))->answer($request, $parts),
             'course' => (new CourseSite($store))->answer($request, $parts),
             'calendar' => (new CalendarServer($store))->answer($request, $parts),
             'post' => (new PostOffice($store))->answer($request, $parts),
             default => (new StreamServer($store))->answer($request, $parts),
         };
+
+        return new Answer($answer->status, $answer->body, $answer->headers + self::limit($perSecond));
+    }
+
+    /**
+     * How fast it lets itself be asked, as the IETF's header fields for rate limits say it: so many in a window of one second.
+     *
+     * @return array<string, string>
+     */
+    private static function limit(int $perSecond): array
+    {
+        return $perSecond > 0 ? ['RateLimit-Policy' => "$perSecond;w=1"] : [];
     }
 
     /** Whether a program asks (by the token); a person's pass opens reading only. */

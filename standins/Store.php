@@ -17,7 +17,7 @@ final class Store
         $this->pdo = new PDO(
             sprintf('pgsql:host=%s;port=%s;dbname=%s', $env('DB_HOST', '127.0.0.1'), $env('DB_PORT', '54330'), $env('DB_DATABASE', 'nomada')),
             $env('DB_USERNAME', 'nomada'), $env('DB_PASSWORD', ''),
-            [PDO::ATTR_PERSISTENT => true, PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC],
+            [PDO::ATTR_PERSISTENT => true, PDO::PGSQL_ATTR_DISABLE_PREPARES => true, PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC],
         );
         $schema = preg_replace('/[^a-z0-9_]/', '', $env('STANDINS_SCHEMA', 'standins'));
         $this->pdo->exec("set client_min_messages = warning; set time zone 'UTC'; set synchronous_commit = off; set search_path to $schema");

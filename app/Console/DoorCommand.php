@@ -7,7 +7,6 @@ namespace Nomada\App\Console;
 use DateTimeImmutable;
 use Illuminate\Console\Command;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
-use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Support\Clock;
 use Nomada\App\View\Joining\DoorPage;
@@ -38,7 +37,7 @@ final class DoorCommand extends Command
 
             return self::FAILURE;
         }
-        $zone = ($link instanceof DropInRoom ? $link->section : $link->series->section)->term->school->zone();
+        [, , , $zone] = $page->answer($link, $secret, $person, null, false);
         try {
             $at = $this->option('at') === null ? $clock->seconds() : (new DateTimeImmutable((string) $this->option('at'), new \DateTimeZone($zone->name)))->getTimestamp();
         } catch (\Exception) {

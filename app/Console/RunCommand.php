@@ -70,7 +70,7 @@ final class RunCommand extends Command
     {
         $artisan = [PHP_BINARY, base_path('artisan')];
         $out = [
-            'web' => [[PHP_BINARY, ...self::LIMITS, '-S', '127.0.0.1:'.config('nomada.port'), '-t', public_path(), base_path('server.php')], ['PHP_CLI_SERVER_WORKERS' => '4']],
+            'web' => [[PHP_BINARY, ...self::LIMITS, '-S', '127.0.0.1:'.config('nomada.port'), '-t', public_path(), base_path('server.php')], ['PHP_CLI_SERVER_WORKERS' => (string) config('nomada.web_workers')]],
             'standins' => Services::standins((int) config('nomada.standins.port')),
             'scheduler' => [[...$artisan, 'schedule:work'], []],
         ];

@@ -16,7 +16,9 @@ final class CalendarDestination implements Destination
         [$person, $uid] = explode('/', $wanted->key, 2);
         $path = '/people/'.rawurlencode($person).'/'.rawurlencode($uid).'.ics';
 
-        return $this->service()->putVersion($path, $wanted->body, $standing->etag, fn (Response $r): bool => $r->body() === $wanted->body, 'text/calendar');
+        $body = $wanted->body();
+
+        return $this->service()->putVersion($path, $body, $standing->etag, fn (Response $r): bool => $r->body() === $body, 'text/calendar');
     }
 
     public function remove(Standing $standing): void

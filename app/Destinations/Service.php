@@ -33,11 +33,14 @@ final readonly class Service
         if ($body !== '') {
             $request = $request->withBody($body, $type);
         }
+        $pace = new Pace($this->path);
+        $pace->wait();
         try {
             $response = $request->send($method, config('nomada.standins.url').$this->path.$path);
         } catch (ConnectionException $e) {
             throw new DestinationFailure("The {$this->name} does not answer.", false, null, 0);
         }
+        $pace->learn($response->header('RateLimit-Policy'));
         if ($response->successful() || in_array($response->status(), $expects, true)) {
             return $response;
         }

@@ -93,6 +93,7 @@ final class CarryOut implements ShouldQueue
                 'due_at' => $isFinal ? null : now()->addMilliseconds((int) (1000 * max((float) $pause, $e->waitSeconds ?? 0))),
             ]);
         }
+        $carryOut->endLane($step);
 
         return true;
     }

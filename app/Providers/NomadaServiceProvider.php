@@ -22,6 +22,7 @@ use Nomada\App\Policies\SectionPolicy;
 use Nomada\App\Post\PostOfficeTransport;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\CurrentTerm;
+use PDO;
 use Psr\Clock\ClockInterface;
 
 final class NomadaServiceProvider extends ServiceProvider
@@ -30,6 +31,11 @@ final class NomadaServiceProvider extends ServiceProvider
     {
         // sabre/vobject still does what PHP 8.2 deprecates; nothing of it is for a person to read.
         error_reporting(E_ALL & ~E_DEPRECATED);
+        if (in_array(PHP_SAPI, ['cli-server', 'fpm-fcgi'], true)) {
+            // A web process keeps its connection: making one takes longer (30 ms here) than most pages. What a request leaves open in it is
+            // rolled back when its handle goes. Not in config/, which is cached on the console.
+            config(['database.connections.pgsql.options' => (array) config('database.connections.pgsql.options') + [PDO::ATTR_PERSISTENT => true]]);
+        }
         $this->app->scoped(Clock::class);
         $this->app->alias(Clock::class, ClockInterface::class);
         $this->app->scoped(CurrentTerm::class);

@@ -4,23 +4,32 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
+use Closure;
+
 /**
  * One thing of ours at one destination, as it ought to stand there. `key` is its own within the destination and never changes;
- * `fields` are what a person reads, in order; `body` is what only the machine there needs (an iCalendar object).
+ * `fields` are what a person reads, in order; the body is what only the machine there needs (an iCalendar object).
  */
 final readonly class Placement
 {
     /**
      * @param  array<string, string|list<string>>  $fields
+     * @param  (Closure(): string)|null  $makes  makes the body, when it is to be sent
      * @param  string|null  $person  sourcedId of the one person whose calendar it stands in
+     * @param  string  $essence  equal for an equal body, and cheaper: most placements are compared and not sent
      */
-    public function __construct(public Place $place, public string $key, public string $label, public array $fields, public string $body = '', public ?string $person = null)
+    public function __construct(public Place $place, public string $key, public string $label, public array $fields, private ?Closure $makes = null, public ?string $person = null, private string $essence = '')
     {
+    }
+
+    public function body(): string
+    {
+        return $this->makes === null ? '' : ($this->makes)();
     }
 
     /** Equal for equal content, and for nothing else: what decides whether a placement has changed. */
     public function fingerprint(): string
     {
-        return hash('sha256', json_encode([$this->label, $this->fields, $this->body], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+        return hash('sha256', json_encode([$this->label, $this->fields, $this->essence], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
     }
 }

@@ -91,19 +91,29 @@ final class WantedPlacements
         $out = [];
         foreach ($section->series as $series) {
             $dates = array_map(fn (PlannedSession $s): string => self::when($section, $s).self::told($s), $series->sessions);
+            $time = $series->plan->sentence().' '.$series->plan->zone->place();
+            $common = self::essence($section, $series);
             foreach ($section->readers as $reader) {
                 if (isset($series->elsewhere[$reader->person])) {
                     continue;
                 }
                 $link = $reader->links[$series->id] ?? ($series->hiddenOutside ? '' : $series->link);
-                $event = self::event($section, $series, $link, $reader->role === 'student' ? '' : "\nYou are a {$reader->role} of this section.");
-                $out[] = new Placement(Place::Calendar, "$reader->person/$series->uid", $reader->name,
-                    ['Event' => self::summary($section, $series), 'Time' => $series->plan->sentence().' '.$series->plan->zone->place(), 'Sessions' => $dates, 'Join link' => $link === '' ? self::HIDDEN : $link],
-                    CalendarWriter::write([$event]), $reader->person);
+                $note = $reader->role === 'student' ? '' : "\nYou are a {$reader->role} of this section.";
+                $out[] = new Placement(Place::Calendar, "$reader->person/$series->uid", $reader->name, ['Event' => self::summary($section, $series), 'Time' => $time, 'Sessions' => $dates, 'Join link' => $link === '' ? self::HIDDEN : $link],
+                    fn (): string => CalendarWriter::write([self::event($section, $series, $link, $note)]), $reader->person, "$common $note");
             }
         }
 
         return $out;
+    }
+
+    /** What the event of a series is made of, but for the reader's own link and role. */
+    private static function essence(SectionFacts $section, SeriesFacts $series): string
+    {
+        $sessions = array_map(fn (PlannedSession $s): array => [$s->start, $s->end, $s->slot(), self::told($s)], $series->sessions);
+
+        return hash('sha256', (string) json_encode([CalendarWriter::PRODUCT, $section->id, self::doors($section), $section->joinPage, $series->uid, $series->sequence, $series->changedAt, $series->plan->zone->name, $series->plan->startMinute, $series->plan->minutes,
+            $series->plan->pattern->rule(), $series->joinCode, $series->dialIn, $series->pin, $series->hiddenOutside, $sessions], JSON_UNESCAPED_UNICODE));
     }
 
     private static function opening(SectionFacts $section): Placement

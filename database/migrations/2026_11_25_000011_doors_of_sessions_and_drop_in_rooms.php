@@ -39,17 +39,10 @@ return new class extends Migration {
             // Since when somebody who need not get letters wants none.
             $t->timestampTz('letters_stopped_at')->nullable();
         });
-        // How fast a service lets itself be asked, as it said, and when the next request may go.
-        Schema::create('service_paces', function (Blueprint $t): void {
-            $t->string('service', 40)->primary();
-            $t->double('per_second');
-            $t->double('next_at');
-        });
     }
 
     public function down(): void
     {
-        Schema::dropIfExists('service_paces');
         Schema::table('people', fn (Blueprint $t) => $t->dropColumn('letters_stopped_at'));
         Schema::dropIfExists('drop_in_rooms');
         Schema::table('sessions', fn (Blueprint $t) => $t->dropColumn(['door', 'floor']));

@@ -21,10 +21,9 @@ final readonly class Doorway
     {
     }
 
-    /** @param  JoinLink|null  $link  where the series' own link has been read already */
-    public static function ofSeries(Series $series, ?PlannedSession $session, ?JoinLink $link = null): self
+    public static function ofSeries(Series $series, ?PlannedSession $session): self
     {
-        $room = $link?->kind === LinkKind::Series && $link->retired_at === null ? $link->room : JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', LinkKind::Series)->value('room');
+        $room = JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', LinkKind::Series)->value('room');
 
         return new self((string) $room, $series->hostAccount?->plan->seats, ...Presets::rules($series, Presets::known($series->preset), $session));
     }

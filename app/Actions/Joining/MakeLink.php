@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Joining;
 
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Models\Timetable\Series;
@@ -13,10 +12,13 @@ use Nomada\App\Support\Secrets;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkKind;
 
-/** Makes the join link of a series: a room at the conference bridge, the link, the join code, and the teacher's host link. */
+/**
+ * Makes the join link of a series: a room at the conference bridge, the link, the join code, and the teacher's host link. What ought to stand
+ * for its sections is written down by the caller, once for all that it makes.
+ */
 final readonly class MakeLink
 {
-    public function __construct(private ConferenceBridge $bridge, private KeepLink $keep, private RefreshPlacements $refresh)
+    public function __construct(private ConferenceBridge $bridge, private KeepLink $keep)
     {
     }
 
@@ -32,7 +34,6 @@ final readonly class MakeLink
                 'join_code' => JoinCode::make(Secrets::random()), 'room' => $room->id, 'dial_in' => $room->dialIn, 'pin' => $room->pin,
             ]);
             ($this->keep)($series->id, LinkKind::Host);
-            ($this->refresh)($series->sectionIds());
         });
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Publishing;
 
+use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\MakeLink;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Destinations;
@@ -29,7 +30,7 @@ final class CarryOutStep
 
     private int $of = 0;
 
-    public function __construct(private readonly Destinations $destinations, private readonly SectionFactsQuery $facts, private readonly MakeLink $makeLink)
+    public function __construct(private readonly Destinations $destinations, private readonly SectionFactsQuery $facts, private readonly MakeLink $makeLink, private readonly RefreshPlacements $refresh)
     {
     }
 
@@ -54,6 +55,18 @@ final class CarryOutStep
             $placement->update(['trouble' => $e->getMessage()]);
 
             throw $e;
+        }
+    }
+
+    /**
+     * After the last waiting step of a lane, in the same transaction: links change what ought to stand, and for a section of several
+     * series that is written down once.
+     */
+    public function endLane(RunStep $step): void
+    {
+        if ($step->lane === 'link' && ! RunStep::query()->where(['run_id' => $step->run_id, 'section_id' => $step->section_id, 'lane' => 'link', 'state' => 'waiting'])->exists()) {
+            $series = RunStep::query()->where(['run_id' => $step->run_id, 'section_id' => $step->section_id, 'lane' => 'link'])->pluck('key')->map(intval(...));
+            ($this->refresh)(array_values(array_map(intval(...), DB::table('series_sections')->whereIn('series_id', $series)->distinct()->pluck('section_id')->all())));
         }
     }
 

@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\WantedPlacements;
+use stdClass;
 
 /**
  * Writes down what ought to stand at the destinations for sections, after anything of theirs has changed.
@@ -31,29 +32,34 @@ final readonly class RefreshPlacements
 
     private function section(int $id, SectionFacts $facts): void
     {
-        $now = now();
         $rows = [];
         foreach (WantedPlacements::of($facts) as $wanted) {
             $rows["{$wanted->place->value} $wanted->key"] = [
                 'section_id' => $id, 'place' => $wanted->place->value, 'key' => $wanted->key, 'label' => $wanted->label, 'person' => $wanted->person,
-                'wanted_print' => $wanted->fingerprint(), 'created_at' => $now, 'updated_at' => $now,
+                'wanted_print' => $wanted->fingerprint(),
             ];
         }
-        DB::transaction(function () use ($id, $rows): void {
-            $known = Placement::query()->where('section_id', $id)->get(['id', 'place', 'key', 'wanted_print', 'standing_print']);
-            $gone = $known->reject(fn (Placement $p): bool => isset($rows["{$p->place->value} $p->key"]));
+        $now = now();
+        DB::transaction(function () use ($id, $rows, $now): void {
+            $known = DB::table('placements')->where('section_id', $id)->get(['id', 'place', 'key', 'wanted_print', 'standing_print']);
+            $gone = $known->reject(fn (stdClass $p): bool => isset($rows["$p->place $p->key"]));
             foreach ($known as $placement) {
-                $same = "{$placement->place->value} $placement->key";
+                $same = "$placement->place $placement->key";
                 if (($rows[$same]['wanted_print'] ?? null) === $placement->wanted_print) {
                     unset($rows[$same]);
                 }
             }
-            foreach (array_chunk(array_values($rows), 500) as $chunk) {
-                Placement::query()->upsert($chunk, ['place', 'key'], ['section_id', 'label', 'person', 'wanted_print', 'updated_at']);
+            if ($rows !== []) {
+                // One parameter for all of them: binding some hundred rows column by column takes longer than the rest of this.
+                DB::statement('insert into placements (section_id, place, key, label, person, wanted_print, created_at, updated_at) select section_id, place, key, label, person, wanted_print, ?::timestamptz, ?::timestamptz from json_to_recordset(?::json) as t(section_id bigint, place text, key text, label text, person text, wanted_print text)
+                    on conflict (place, key) do update set section_id = excluded.section_id, label = excluded.label, person = excluded.person, wanted_print = excluded.wanted_print, updated_at = excluded.updated_at', [$now, $now, json_encode(array_values($rows), JSON_THROW_ON_ERROR)]);
+            }
+            if ($gone->isEmpty()) {
+                return;
             }
             // What never stood anywhere is forgotten; what stands must be removed there first.
-            Placement::query()->whereKey($gone->whereNull('standing_print')->modelKeys())->delete();
-            Placement::query()->whereKey($gone->whereNotNull('standing_print')->modelKeys())->update(['wanted_print' => null]);
+            Placement::query()->whereKey($gone->whereNull('standing_print')->pluck('id')->all())->delete();
+            Placement::query()->whereKey($gone->whereNotNull('standing_print')->pluck('id')->all())->update(['wanted_print' => null]);
         });
     }
 }

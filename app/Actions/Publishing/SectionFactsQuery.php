@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Publishing;
 
-use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
+use LogicException;
 use Nomada\App\Models\Joining\DropInRoom;
-use Nomada\App\Models\Joining\JoinLink;
-use Nomada\App\Models\Term\Enrolment;
-use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Presets;
@@ -22,6 +21,7 @@ use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\SeriesFacts;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
+use stdClass;
 
 /** Reads what publishing needs to know of sections, in a fixed number of queries however many there are. */
 final class SectionFactsQuery
@@ -36,21 +36,85 @@ final class SectionFactsQuery
      */
     public function for(array $ids, bool $unlinked = false): array
     {
-        $sections = Section::query()->whereKey($ids)->with([
-            'term.school', 'term.closures', 'enrolments.person',
-            'series.sessions' => fn ($q) => $q->whereIn('state', [SessionState::Planned, SessionState::Cancelled])->with('teacher'),
-            'series.links' => fn ($q) => $q->whereNull('retired_at'), 'dropInRooms' => fn ($q) => $q->where('is_hidden', false),
-        ])->orderBy('id')->get();
+        $sections = DB::table('sections')->whereIn('id', $ids)->orderBy('id')->get(['id', 'sourced_id', 'title', 'year', 'term_id']);
+        $terms = Term::query()->whereKey($sections->pluck('term_id')->unique()->all())->with(['school', 'closures'])->get()->keyBy('id');
+        $series = [];
+        foreach (Series::query()->join('series_sections', 'series_sections.series_id', '=', 'series.id')->whereIn('series_sections.section_id', $ids)->orderBy('starts_on')->orderBy('series.title')->get(['series.*', 'series_sections.section_id as in_section']) as $one) {
+            $series[(int) $one->getAttribute('in_section')][] = $one;
+        }
+        $of = array_values(array_unique(array_map(fn (Series $s): int => $s->id, array_merge(...array_values($series)))));
+        $sessions = $this->sessions($of);
+        $links = $this->links($of);
+        $shared = $this->shared($of);
+        $people = $this->people($ids);
+        $rooms = DropInRoom::query()->whereIn('section_id', $ids)->where('is_hidden', false)->orderBy('name')->get()->groupBy('section_id');
+        $out = [];
+        foreach ($sections as $section) {
+            $id = (int) $section->id;
+            $term = ($terms[$section->term_id] ?? throw new LogicException('A section without its term'))->calendar();
+            $linked = array_values(array_filter($series[$id] ?? [], fn (Series $s): bool => $unlinked || isset($links[$s->id]['series'])));
+            $out[$id] = new SectionFacts(
+                $section->sourced_id, ($section->year === '' ? '' : "Y$section->year ").$section->title, $this->teacher($people[$id] ?? []), $term, $linked === [] ? new DoorRules : $this->rules($linked[0]),
+                array_map(fn (Series $s): SeriesFacts => $this->series($s, $links[$s->id]['series'][0] ?? null, $sessions[$s->id] ?? [], $shared[$s->id][$id] ?? []), $linked), $this->readers($people[$id] ?? [], $linked, $links), route('join'),
+                array_values(($rooms[$id] ?? collect())->map(fn (DropInRoom $r): DropInFacts => new DropInFacts($r->id, $r->name, $r->openHours()->words().' '.$term->zone->place(), $r->address(), $r->join_code, $r->dial_in, $r->pin))->all()),
+            );
+        }
 
-        $shared = $this->shared($sections->flatMap(fn (Section $s): array => $s->series->modelKeys())->unique()->values()->all());
+        return $out;
+    }
 
-        return $sections->mapWithKeys(fn (Section $s): array => [$s->id => $this->section($s, $unlinked, $shared)])->all();
+    /**
+     * Planned and cancelled ones.
+     *
+     * @param  list<int>  $series
+     * @return array<int, list<PlannedSession>>
+     */
+    private function sessions(array $series): array
+    {
+        $out = [];
+        foreach (DB::table('sessions')->leftJoin('people', 'people.id', '=', 'teacher_id')->whereIn('series_id', $series)->whereIn('state', [SessionState::Planned, SessionState::Cancelled])->orderBy('starts_at')
+            ->get(['sessions.*', DB::raw('extract(epoch from starts_at)::bigint as s'), DB::raw('extract(epoch from ends_at)::bigint as e'), DB::raw("left(given_name, 1) || '. ' || family_name as teacher")]) as $row) {
+            $out[(int) $row->series_id][] = Session::core((array) $row, (int) $row->s, (int) $row->e, $row->teacher);
+        }
+
+        return $out;
+    }
+
+    /**
+     * The links in force.
+     *
+     * @param  list<int>  $series
+     * @return array<int, array<string, list<stdClass>>> by series and kind
+     */
+    private function links(array $series): array
+    {
+        $out = [];
+        foreach (DB::table('join_links')->whereIn('series_id', $series)->whereNull('retired_at')->orderBy('id')->get(['series_id', 'kind', 'person_id', 'secret', 'join_code', 'dial_in', 'pin']) as $row) {
+            $out[(int) $row->series_id][$row->kind][] = $row;
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<int>  $sections
+     * @return array<int, list<stdClass>> staff first, then by name
+     */
+    private function people(array $sections): array
+    {
+        $out = [];
+        foreach (DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->whereIn('section_id', $sections)->orderByRaw("(enrolments.role = 'student'), family_name, given_name, enrolments.id")
+            ->get(['section_id', 'person_id', 'enrolments.role', 'is_primary', 'people.sourced_id', 'given_name', 'family_name']) as $row) {
+            $out[(int) $row->section_id][] = $row;
+        }
+
+        return $out;
     }
 
     /**
      * Of each series that sections share, the people who have it by a section before each of them: the series' own section is the first.
      *
-     * @param  array<mixed>  $series
+     * @param  list<int>  $series
      * @return array<int, array<int, array<string, true>>> by series, then by section
      */
     private function shared(array $series): array
@@ -71,74 +135,58 @@ final class SectionFactsQuery
         return $out;
     }
 
-    /** @param  array<int, array<int, array<string, true>>>  $shared */
-    private function section(Section $section, bool $unlinked, array $shared): SectionFacts
+    /** @param  list<stdClass>  $people */
+    private function teacher(array $people): string
     {
-        $linked = $section->series->filter(fn (Series $s): bool => $unlinked || $this->link($s, LinkKind::Series) !== null);
-        $teachers = $section->enrolments->filter(fn (Enrolment $e): bool => $e->role === 'teacher')->sortByDesc('is_primary');
+        $teachers = array_values(array_filter($people, fn (stdClass $p): bool => $p->role === 'teacher'));
+        usort($teachers, fn (stdClass $a, stdClass $b): int => (int) $b->is_primary <=> (int) $a->is_primary);
 
-        return new SectionFacts(
-            $section->sourced_id, $section->name(), (string) $teachers->first()?->person->shortName(), $section->term->calendar(), $this->door($linked),
-            array_values($linked->map(fn (Series $s): SeriesFacts => $this->series($s, $shared[$s->id][$section->id] ?? []))->all()), $this->readers($section, $linked), route('join'),
-            array_values($section->dropInRooms->map(fn (DropInRoom $r): DropInFacts => new DropInFacts($r->id, $r->name, $r->openHours()->words().' '.$section->term->school->zone()->place(), $r->address(), $r->join_code, $r->dial_in, $r->pin))->all()),
-        );
-    }
-
-    /** @param  array<string, true>  $elsewhere */
-    private function series(Series $series, array $elsewhere): SeriesFacts
-    {
-        $link = $this->link($series, LinkKind::Series);
-
-        return new SeriesFacts(
-            $series->id, $series->uid, $series->title, $series->sequence, (int) $series->changed_at->timestamp, $series->plan(),
-            $this->sessions($series, SessionState::Planned),
-            (string) $link?->address(),
-            (string) $link?->join_code, (string) $link?->dial_in, (string) $link?->pin, $this->sessions($series, SessionState::Cancelled), $elsewhere, $this->rules($series)->hiddenOutside,
-        );
-    }
-
-    /** @return list<PlannedSession> */
-    private function sessions(Series $series, SessionState $state): array
-    {
-        return array_values($series->sessions->where('state', $state)->map(fn (Session $s): PlannedSession => $s->toCore())->all());
+        return $teachers === [] ? '' : mb_substr($teachers[0]->given_name, 0, 1).". {$teachers[0]->family_name}";
     }
 
     /**
-     * @param  Collection<int, Series>  $linked
+     * @param  list<PlannedSession>  $sessions
+     * @param  array<string, true>  $elsewhere
+     */
+    private function series(Series $series, ?stdClass $link, array $sessions, array $elsewhere): SeriesFacts
+    {
+        $in = fn (SessionState $state): array => array_values(array_filter($sessions, fn (PlannedSession $s): bool => $s->state === $state));
+
+        return new SeriesFacts(
+            $series->id, $series->uid, $series->title, $series->sequence, (int) $series->changed_at->timestamp, $series->plan(), $in(SessionState::Planned), $link === null ? '' : $this->address($link),
+            (string) $link?->join_code, (string) $link?->dial_in, (string) $link?->pin, $in(SessionState::Cancelled), $elsewhere, $this->rules($series)->hiddenOutside,
+        );
+    }
+
+    private function address(stdClass $link): string
+    {
+        return route('door', Crypt::decryptString($link->secret));
+    }
+
+    /**
+     * @param  list<stdClass>  $people
+     * @param  list<Series>  $linked
+     * @param  array<int, array<string, list<stdClass>>>  $links
      * @return list<Reader>
      */
-    private function readers(Section $section, Collection $linked): array
+    private function readers(array $people, array $linked, array $links): array
     {
-        $personal = [];
-        $hosts = [];
+        $personal = $hosts = [];
         foreach ($linked as $series) {
-            $isHidden = $this->rules($series)->hiddenOutside;
-            foreach ($series->links as $link) {
-                if ($link->kind === LinkKind::Personal && ! $isHidden) {
-                    $personal[(int) $link->person_id][$series->id] = $link->address();
-                } elseif ($link->kind === LinkKind::Host) {
-                    $hosts[$series->id] = $link->address();
-                }
+            // A link that is hidden outside the door's hours stands on the student's own page only.
+            foreach ($this->rules($series)->hiddenOutside ? [] : ($links[$series->id][LinkKind::Personal->value] ?? []) as $link) {
+                $personal[(int) $link->person_id][$series->id] = $this->address($link);
+            }
+            foreach ($links[$series->id][LinkKind::Host->value] ?? [] as $link) {
+                $hosts[$series->id] = $this->address($link);
             }
         }
         $out = [];
-        foreach ($section->enrolments->sortBy(fn (Enrolment $e): string => ($e->role === 'student' ? '1' : '0').$e->person->family_name.' '.$e->person->given_name) as $enrolment) {
-            $links = match ($enrolment->role) {
-                'teacher', 'co-teacher' => $hosts,
-                default => $personal[$enrolment->person_id] ?? [],
-            };
-            $out[$enrolment->person->sourced_id] ??= new Reader($enrolment->person->sourced_id, $enrolment->person->name(), $enrolment->role, $links);
+        foreach ($people as $person) {
+            $out[$person->sourced_id] ??= new Reader($person->sourced_id, "$person->given_name $person->family_name", $person->role, in_array($person->role, ['teacher', 'co-teacher'], true) ? $hosts : ($personal[(int) $person->person_id] ?? []));
         }
 
         return array_values($out);
-    }
-
-    /** @param  Collection<int, Series>  $series */
-    private function door(Collection $series): DoorRules
-    {
-        $first = $series->first();
-
-        return $first === null ? new DoorRules : $this->rules($first);
     }
 
     private function rules(Series $series): DoorRules
@@ -146,10 +194,5 @@ final class SectionFactsQuery
         $this->presets ??= Presets::all();
 
         return Presets::rules($series, $this->presets)[0];
-    }
-
-    private function link(Series $series, LinkKind $kind): ?JoinLink
-    {
-        return $series->links->first(fn (JoinLink $l): bool => $l->kind === $kind);
     }
 }

@@ -12,8 +12,8 @@
             <dt><kbd>?</kbd></dt><dd>these keys</dd>
             <dt><kbd>Esc</kbd></dt><dd>close</dd>
         </dl>
-        <hr>
-        <x-legend/>
+        @if ($staff)<hr>
+        <x-legend/>@endif
         <button type="button" class="btn btn-side" data-bs-dismiss="modal">Close</button>
     </div></div></div>
 </div>

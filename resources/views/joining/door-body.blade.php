@@ -1,6 +1,6 @@
 @php $isOpen = $answer->reply->opens(); @endphp
 <div class="phone">
-@if ($known)<p class="over-title mb-0">{{ $name }}{{ $teacher === '' ? '' : ' · '.$teacher }}</p>@endif
+@if ($known)<p class="over-title mb-0">{{ $name }}{{ $teacher ? " · $teacher" : "" }}</p>@endif
 <h1>{{ $words[0] }}</h1><p>{{ $words[1] }}</p>
 @error('bridge')<p class="fault" role="alert">{{ $message }}</p>@enderror
 @if ($stops !== [])

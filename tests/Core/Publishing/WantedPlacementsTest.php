@@ -1,6 +1,7 @@
 <?php
 
 use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Publishing\DropInFacts;
 use Nomada\Core\Publishing\FieldChange;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Placement;
@@ -24,6 +25,16 @@ function facts(SeriesPlan $plan, string $link = 'https://x.example/join/series',
     return new SectionFacts('8MAR', 'Y8 Marine Science', 'N. Haddad', Scenario::term(), new DoorRules, [$series], [new Reader('T-2', 'Nadir Haddad', 'teacher', [7 => "$link-host"]), ...$readers], 'https://x.example/join');
 }
 
+/** The same with its link hidden outside the door's hours, and a drop-in room. */
+function hiddenFacts(SeriesPlan $plan): SectionFacts
+{
+    $of = facts($plan, own: []);
+    $s = $of->series[0];
+    $hidden = new SeriesFacts($s->id, $s->uid, $s->title, $s->sequence, $s->changedAt, $s->plan, $s->sessions, $s->link, $s->joinCode, $s->dialIn, $s->pin, hiddenOutside: true);
+
+    return new SectionFacts($of->id, $of->title, $of->teacher, $of->term, $of->door, [$hidden], [...$of->readers, new Reader('S-1', 'Name S-1', 'student', [])], 'https://x.example', [new DropInFacts(3, 'Office hours', 'Tue 15:00–16:00 Madrid', 'https://x.example/join/room', 'BCDFHJKMNP', '+34 556', '124')]);
+}
+
 /** @return array<string, Placement> by key */
 function wanted(SectionFacts $facts): array
 {
@@ -41,7 +52,7 @@ test('a section has a pinned place, an item for every week with sessions, an eve
 
 test('whoever gets something gets only their own link', function () {
     foreach (wanted(facts(Scenario::plan([2], '2027-01-12'))) as $key => $placement) {
-        $text = json_encode([$placement->fields, $placement->body], JSON_UNESCAPED_SLASHES);
+        $text = json_encode([$placement->fields, $placement->body()], JSON_UNESCAPED_SLASHES);
         expect(str_contains($text, 'join/one'))->toBe($key === 'S-1/uid-7')->and(str_contains($text, 'join/two'))->toBe($key === 'S-2/uid-7')
             ->and(str_contains($text, 'series-host'))->toBe($key === 'T-2/uid-7')->and($text)->not->toContain('Name S-');
     }
@@ -64,6 +75,26 @@ test('a change touches exactly what says something else', function (SectionFacts
     'the time' => [facts(Scenario::plan([2, 4], '2027-01-12', minute: 735, minutes: 47), sequence: 1), ['8MAR/pinned', '8MAR/week', 'T-2/uid-7', 'S-1/uid-7', 'S-2/uid-7', '8MAR/opening']],
     'the series link' => [facts(Scenario::plan([2, 4], '2027-01-12', minutes: 47), 'https://x.example/join/new'), ['8MAR/pinned', '8MAR/week', 'T-2/uid-7', '8MAR/opening']],
 ]);
+
+test('the fingerprint is made without the body, and differs exactly where label, fields or body do', function () {
+    $plan = fn (array $days = [2, 4], int $minute = 600): SeriesPlan => Scenario::plan($days, '2027-01-12', minute: $minute, minutes: 47);
+    $all = [];
+    foreach ([facts($plan()), facts($plan()), facts($plan(), sequence: 1), facts($plan([2])), facts($plan(minute: 605)), facts($plan(), own: ['S-1' => 'new', 'S-2' => 'two']), facts($plan(), 'https://x.example/join/new'), hiddenFacts($plan())] as $facts) {
+        foreach (wanted($facts) as $placement) {
+            $all[] = [json_encode([$placement->place, $placement->label, $placement->fields, $placement->body()]), $placement->fingerprint().$placement->place->value];
+        }
+    }
+    // Each content has one print, and each print one content.
+    expect(count(array_unique(array_column($all, 0))))->toBe(count(array_unique(array_column($all, 1))))->and(count(array_unique(array_map(json_encode(...), $all))))->toBe(count(array_unique(array_column($all, 1))));
+});
+
+test('a link hidden outside the door\'s hours stands nowhere but in the teacher\'s calendar; a drop-in room stands on the course page', function () {
+    foreach (wanted(hiddenFacts(Scenario::plan([2], '2027-01-12'))) as $key => $placement) {
+        $text = json_encode([$placement->fields, $placement->body()], JSON_UNESCAPED_SLASHES);
+        expect(str_contains($text, '/join/'))->toBe(in_array($key, ['T-2/uid-7', '8MAR/drop-in-3'], true));
+    }
+    expect(wanted(hiddenFacts(Scenario::plan([2], '2027-01-12')))['8MAR/drop-in-3']->fields)->toBe(['Title' => 'Office hours', 'Open' => 'Tue 15:00–16:00 Madrid', 'Join link' => 'https://x.example/join/room', 'Join code' => 'BCDF-HJKM-NP at https://x.example', 'By phone' => '+34 556, PIN 124']);
+});
 
 test('of a change, before and after are told, of lists only what differs', function () {
     $changes = FieldChange::between(['Time' => 'Thu 10:30', 'Sessions' => ['a', 'b', 'c'], 'Old' => 'x', 'Same' => 's'], ['Time' => 'Thu 12:15', 'Sessions' => ['b', 'c', 'd'], 'Same' => 's']);

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Bench;
+
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Cookie\CookieValuePrefix;
+use Illuminate\Session\FileSessionHandler;
+use Illuminate\Session\Store;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Nomada\App\Support\InventedSchool;
+use Nomada\App\Support\Services;
+use RuntimeException;
+use Tests\Support\StandinServer;
+
+/**
+ * The large school in a database of its own, served as bin/start serves it: web, stand-ins, workers. Imported once; later runs find it.
+ */
+final class ServedSchool
+{
+    private readonly Services $services;
+
+    public readonly string $url;
+
+    public readonly StandinServer $standins;
+
+    /** @param  int|null  $workers  queue workers; null for as many as bin/start has */
+    public function __construct(?int $workers)
+    {
+        [$web, $standins] = [StandinServer::freePort(), StandinServer::freePort()];
+        $this->url = "http://127.0.0.1:$web";
+        $env = [
+            'DB_DATABASE' => 'nomada_bench', 'APP_ENV' => 'production', 'APP_URL' => $this->url, 'NOMADA_PORT' => (string) $web, 'NOMADA_DEMO' => 'true', 'STANDINS_PORT' => (string) $standins, 'STANDINS_SCHEMA' => 'standins_bench',
+            ...($workers === null ? [] : ['NOMADA_WORKERS' => (string) $workers]), 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'LOG_LEVEL' => 'error',
+        ];
+        foreach ($env as $name => $value) {
+            putenv("$name=$value");
+            $_ENV[$name] = $_SERVER[$name] = $value;
+        }
+        passthru('bin/db', $failed);
+        if ($failed !== 0) {
+            throw new RuntimeException('The database did not start.');
+        }
+        $app = require __DIR__.'/../bootstrap/app.php';
+        $app->make(Kernel::class)->bootstrap();
+        Artisan::call('migrate', ['--force' => true]);
+        if (! DB::table('schools')->exists()) {
+            echo "importing the large school, once\n";
+            $folder = sys_get_temp_dir().'/nomada-bench-600-9000';
+            if (! is_file("$folder/timetable.csv")) {
+                InventedSchool::write($folder, 600, 9000, 7, __DIR__.'/../database/demo/marisma/closures.ics');
+            }
+            Artisan::call('nomada:import', ['path' => $folder]);
+        }
+        $this->services = new Services;
+        @unlink($log = storage_path('logs/bench.log'));
+        $this->services->start('bench', [PHP_BINARY, base_path('artisan'), 'nomada:run'], $env);
+        for ($until = microtime(true) + 20; ! str_contains((string) @file_get_contents($log), 'Ctrl-C'); usleep(50_000)) {
+            microtime(true) < $until || throw new RuntimeException("The copy did not come up; see $log");
+        }
+        $this->standins = StandinServer::at("http://127.0.0.1:$standins", (string) config('nomada.standins.token'));
+        $this->standins->reset();
+        // The school as imported: what an earlier run made is gone with the stand-ins' rooms.
+        DB::statement('truncate join_links, registrations, letters, placements, runs, run_steps, jobs, audit_log cascade');
+    }
+
+    public function end(): void
+    {
+        $this->services->stop();
+    }
+
+    /** The cookie of somebody who has signed in. */
+    public function cookie(int $person): string
+    {
+        $store = new Store((string) config('session.cookie'), new FileSessionHandler(app('files'), (string) config('session.files'), 240));
+        $store->setId($id = Str::random(40));
+        $store->start();
+        $store->put('login_web_'.sha1('Illuminate\Auth\SessionGuard'), $person);
+        $store->put('_token', 'bench');
+        $store->save();
+        $name = (string) config('session.cookie');
+        $key = app('encrypter')->getKey();
+
+        return $name.'='.rawurlencode(app('encrypter')->encrypt(CookieValuePrefix::create($name, $key).$id, false));
+    }
+
+    /**
+     * All at once.
+     *
+     * @param  array<array{string, string, string}>  $requests  address, cookie, body of a POST (empty for a GET)
+     * @return array{list<float>, array<int, int>} server times in ms, ascending; how many answers of each status
+     */
+    public function atOnce(array $requests): array
+    {
+        $multi = curl_multi_init();
+        $all = $times = $statuses = [];
+        foreach ($requests as $i => [$address, $cookie, $body]) {
+            $curl = curl_init($address) ?: throw new RuntimeException('no curl');
+            curl_setopt($curl, CURLOPT_RETURNTRANSFER, true);
+            if ($cookie !== '') {
+                curl_setopt($curl, CURLOPT_COOKIE, $cookie);
+            }
+            curl_setopt($curl, CURLOPT_TIMEOUT, 60);
+            curl_setopt($curl, CURLOPT_HEADERFUNCTION, function (mixed $c, string $line) use (&$times, $i): int {
+                if (preg_match('/^server-timing:.*dur=([\d.]+)/i', $line, $m) === 1) {
+                    $times[$i] = (float) $m[1];
+                }
+
+                return strlen($line);
+            });
+            if ($body !== '') {
+                curl_setopt($curl, CURLOPT_POSTFIELDS, $body);
+            }
+            curl_multi_add_handle($multi, $curl);
+            $all[] = $curl;
+        }
+        do {
+            curl_multi_exec($multi, $running);
+            curl_multi_select($multi, 0.05);
+        } while ($running > 0);
+        foreach ($all as $curl) {
+            $status = (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
+            $statuses[$status] = ($statuses[$status] ?? 0) + 1;
+        }
+        sort($times);
+
+        return [$times, $statuses];
+    }
+}
