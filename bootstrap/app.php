@@ -15,6 +15,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(ServerTiming::class);
         $middleware->append(ContentSecurity::class);
         $middleware->web(replace: [Illuminate\Session\Middleware\StartSession::class => Nomada\App\Http\Middleware\StartSession::class]);
+        // A mail program presses it for the reader (RFC 8058), without a page of ours; the address is signed.
+        $middleware->validateCsrfTokens(except: ['letters/*/stop']);
         $middleware->alias(['looks' => Nomada\App\Http\Middleware\OnlyLooks::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');

@@ -17,6 +17,7 @@ use Nomada\App\Http\Controllers\Publishing\FeedController;
 use Nomada\App\Http\Controllers\Publishing\PublishingController;
 use Nomada\App\Http\Controllers\Publishing\RunController;
 use Nomada\App\Http\Controllers\Registration\DeskController;
+use Nomada\App\Http\Controllers\Registration\LetterController;
 use Nomada\App\Http\Controllers\Registration\MeController;
 use Nomada\App\Http\Controllers\Registration\RegisterController;
 use Nomada\App\Http\Controllers\Registration\RegistrationController;
@@ -52,6 +53,10 @@ Route::get('/join/{secret}', [DoorController::class, 'show'])->where('secret', L
 Route::post('/join/{secret}', [DoorController::class, 'enter'])->where('secret', LinkSecret::PATTERN)->middleware('throttle:door')->name('door.enter');
 Route::get('/feeds/{secret}.ics', FeedController::class)->where('secret', LinkSecret::PATTERN)->middleware('throttle:door')->name('feed');
 
+// By the link in a guardian's letter, without signing in; it is signed, and stops nothing but that person's letters.
+Route::get('/letters/{person}/stop', [LetterController::class, 'stopping'])->whereNumber('person')->middleware(['signed', 'throttle:door'])->name('letters.stop');
+Route::post('/letters/{person}/stop', [LetterController::class, 'stop'])->whereNumber('person')->middleware(['signed', 'throttle:door'])->name('letters.stop.keep');
+
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::post('/clock', ClockController::class)->name('clock');
@@ -85,6 +90,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/sections/{section}/series/{series}/joining', [SeriesDoorController::class, 'show'])->middleware('can:view,section')->scopeBindings()->name('series.door');
         Route::middleware('can:serve,section')->scopeBindings()->group(function (): void {
             Route::put('/sections/{section}/series/{series}/registering', [DeskController::class, 'mode'])->name('series.registering');
+            Route::post('/sections/{section}/series/{series}/letters', [LetterController::class, 'invite'])->name('series.invite');
+            Route::post('/sections/{section}/series/{series}/letters/{link}', [LetterController::class, 'again'])->whereNumber('link')->withoutScopedBindings()->name('series.again');
             Route::put('/sections/{section}/series/{series}/preset', [SeriesDoorController::class, 'preset'])->name('series.preset');
             Route::put('/sections/{section}/series/{series}/rules', [SeriesDoorController::class, 'door'])->name('series.rules');
             Route::delete('/sections/{section}/series/{series}/sessions/{session}/rules', [SeriesDoorController::class, 'asSeries'])->name('series.rules.session');

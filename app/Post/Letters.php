@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Nomada\App\Post;
 
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use LogicException;
 use Nomada\App\Jobs\SendLetter;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Letter;
@@ -12,6 +15,7 @@ use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
+use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Post\LetterKind;
 
 /**
@@ -51,15 +55,88 @@ final readonly class Letters
     }
 
     /**
+     * Writes to everybody who is registered, their guardians and the teachers: link and timetable. Whoever has been written to since their
+     * link was made is not written to again.
+     *
+     * @return int how many letters
+     */
+    public function invite(Series $series): int
+    {
+        $n = 0;
+        $links = JoinLink::query()->inForce()->where('series_id', $series->id)->whereIn('kind', [LinkKind::Personal, LinkKind::Host])->with('person.guardians')->get();
+        $registrations = Registration::query()->where('series_id', $series->id)->where('state', 'accepted')->orderBy('id')->pluck('id', 'person_id');
+        $written = DB::table('letters')->where('series_id', $series->id)->whereIn('kind', [LetterKind::Accepted, LetterKind::Replaced])->groupBy('person_id')->pluck(DB::raw('max(created_at) as at'), 'person_id');
+        foreach ($links as $link) {
+            if ($link->kind === LinkKind::Host) {
+                foreach (Person::query()->whereIn('id', DB::table('enrolments')->whereIn('section_id', $series->sectionIds())->whereIn('role', ['teacher', 'co-teacher'])->select('person_id'))->orderBy('id')->get() as $teacher) {
+                    $n += $this->put("host link $link->id, person $teacher->id", LetterKind::Teacher, $series->id, $teacher, false, [], null);
+                }
+            } elseif ($link->person !== null && isset($registrations[$link->person_id]) && (string) ($written[$link->person_id] ?? '') < (string) $link->created_at) {
+                $n += $this->confirm($link, (int) $registrations[$link->person_id], "link $link->id, invitation");
+            }
+        }
+
+        return $n;
+    }
+
+    /** Sends one student's confirmation once more, with the link in force. */
+    public function again(JoinLink $link): int
+    {
+        $registration = Registration::query()->where('series_id', $link->series_id)->where('person_id', $link->person_id)->where('state', 'accepted')->orderBy('id')->value('id');
+
+        return $registration === null ? 0 : $this->confirm($link->load('person.guardians'), (int) $registration, "link $link->id, again ".(1 + DB::table('letters')->where('series_id', $link->series_id)->where('person_id', $link->person_id)->count()));
+    }
+
+    private function confirm(JoinLink $link, int $registration, string $key): int
+    {
+        $person = $link->person ?? throw new LogicException('A personal link without its person');
+        $n = $this->put($key, LetterKind::Accepted, $link->series_id, $person, false, [], $registration);
+        foreach ($person->guardians as $guardian) {
+            $n += $this->put("$key, guardian $guardian->id", LetterKind::Guardian, $link->series_id, $guardian, false, ['child' => $person->name()], $registration);
+        }
+
+        return $n;
+    }
+
+    /**
+     * Tells everybody of a deleted series that it is not held any more, from what the history has kept of it.
+     *
+     * @return int how many letters
+     */
+    public function cancelled(SeriesChange $change): int
+    {
+        $of = fn (string $table): array => $change->before[$table] ?? [];
+        $registered = array_column(array_filter($of('registrations'), fn (array $r): bool => $r['state'] === 'accepted'), 'person_id');
+        $sections = array_column($of('series_sections'), 'section_id');
+        $n = 0;
+        foreach ($this->concerned(DB::table('people')->whereIn('id', $registered)->select('id'), $sections) as $person) {
+            $n += $this->put("change $change->id, person $person->id", LetterKind::Cancelled, null, $person, false, ['gone' => (string) $change->id], null);
+        }
+
+        return $n;
+    }
+
+    /**
+     * Whoever is registered, their guardians, and who teaches.
+     *
+     * @param  array<mixed>  $sections
+     * @return Collection<int, Person>
+     */
+    private function concerned(Builder $registered, array $sections): Collection
+    {
+        return Person::query()->where(fn ($q) => $q->whereIn('id', $registered)
+            ->orWhereIn('id', DB::table('enrolments')->whereIn('section_id', $sections)->whereIn('role', ['teacher', 'co-teacher'])->select('person_id'))
+            ->orWhereIn('id', DB::table('guardianships')->whereIn('student_id', clone $registered)->select('guardian_id')))->orderBy('id')->get();
+    }
+
+    /**
      * Tells everybody of a series what changed: its teachers, who is registered, and their guardians.
      *
      * @return int how many letters; those that were written before are not written again
      */
     public function changed(Series $series, SeriesChange $change): int
     {
-        $people = Person::query()->where(fn ($q) => $q->whereIn('id', DB::table('registrations')->where('series_id', $series->id)->where('state', 'accepted')->select('person_id'))
-            ->orWhereIn('id', DB::table('enrolments')->whereIn('section_id', $series->sectionIds())->whereIn('role', ['teacher', 'co-teacher'])->select('person_id'))
-            ->orWhereIn('id', DB::table('guardianships')->whereIn('student_id', DB::table('registrations')->where('series_id', $series->id)->where('state', 'accepted')->select('person_id'))->select('guardian_id')))->orderBy('id')->get();
+        $people = $this->concerned(DB::table('registrations')->where('series_id', $series->id)->where('state', 'accepted')->select('person_id'), $series->sectionIds());
         $n = 0;
         foreach ($people as $person) {
             $n += $this->put("change $change->id, person $person->id", LetterKind::Changed, $series->id, $person, false, ['change' => $change->words], null);
@@ -83,13 +160,17 @@ final readonly class Letters
     }
 
     /** @param  array<string, string>  $values */
-    private function put(string $key, LetterKind $kind, int $series, Person $to, bool $canUndo, array $values, ?int $registration): int
+    private function put(string $key, LetterKind $kind, ?int $series, Person $to, bool $canUndo, array $values, ?int $registration): int
     {
+        if ($kind->mayBeStopped() && $to->letters_stopped_at !== null) {
+            return 0;
+        }
+
         return $this->insert($key, $kind, $series, $to->id, $to->name(), $to->email, $canUndo, $values, $registration);
     }
 
     /** @param  array<string, string>  $values */
-    private function insert(string $key, LetterKind $kind, int $series, ?int $person, string $name, string $address, bool $canUndo, array $values, ?int $registration): int
+    private function insert(string $key, LetterKind $kind, ?int $series, ?int $person, string $name, string $address, bool $canUndo, array $values, ?int $registration): int
     {
         $at = now()->addSeconds($canUndo ? self::GRACE : 0);
         $made = DB::table('letters')->insertOrIgnore([

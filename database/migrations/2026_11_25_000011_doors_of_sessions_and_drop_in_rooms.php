@@ -39,12 +39,16 @@ return new class extends Migration {
             // Since when somebody who need not get letters wants none.
             $t->timestampTz('letters_stopped_at')->nullable();
         });
+        // What is told of a series that was deleted belongs to none.
+        DB::statement('alter table letters alter column series_id drop not null');
     }
 
     public function down(): void
     {
         Schema::table('people', fn (Blueprint $t) => $t->dropColumn('letters_stopped_at'));
         Schema::dropIfExists('drop_in_rooms');
+        DB::table('letters')->whereNull('series_id')->delete();
+        DB::statement('alter table letters alter column series_id set not null');
         Schema::table('sessions', fn (Blueprint $t) => $t->dropColumn(['door', 'floor']));
     }
 };

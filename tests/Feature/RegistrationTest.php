@@ -256,3 +256,80 @@ test('what was sent to another section is taken back until its letter has gone; 
     $this->delete("/registration/$id/decision")->assertSessionHasErrors('registration');
     expect(registrationOf('S-1')->state)->toBe('accepted')->and(Letter::query()->where('kind', 'guardian')->whereNull('sent_at')->count())->toBe(1);
 });
+
+test('everybody of a series is written to once with their own link: students, guardians, teachers; one of them again', function () {
+    Artisan::call('nomada:register', ['--section' => ['MAR']]);
+    $path = '/sections/MAR/series/'.$this->section('MAR')->series()->value('series.id');
+    $this->as('T-2')->post("$path/letters")->assertSessionHas('said', '5 letters go out with link and timetable.');
+    $this->post("$path/letters")->assertSessionHas('said', 'Everybody has link and timetable already.');
+    postGoes();
+    $own = fn (string $who): JoinLink => JoinLink::query()->inForce()->whereRelation('person', 'sourced_id', $who)->firstOrFail();
+    expect(mailbox($this, 'S-1')[0]->text())->toContain($own('S-1')->address())->not->toContain($own('S-2')->secret)
+        ->and(mailbox($this, 'G-1')[0]->text())->not->toContain('/join/')->and(mailbox($this, 'G-1')[0]->attachments()[0]['content'])->toContain('METHOD:REQUEST')
+        ->and(mailbox($this, 'T-2')[0]->text())->toContain(JoinLink::query()->inForce()->where('kind', 'host')->whereRelation('series.section', 'sourced_id', 'MAR')->firstOrFail()->address());
+    $this->as('T-2')->post("$path/letters/{$own('S-2')->id}")->assertSessionHas('said', 'Rui Mestre gets link and timetable again.');
+    postGoes();
+    expect(mailbox($this, 'S-2'))->toHaveCount(2)->and(mailbox($this, 'S-1'))->toHaveCount(1);
+    // A replaced link is written about by itself; then nobody is left to write to.
+    $this->post("$path/replacement", ['link' => $own('S-2')->id]);
+    $this->post("$path/letters")->assertSessionHas('said', 'Everybody has link and timetable already.');
+    $this->post("$path/letters/{$own('S-1')->id}");
+    $this->as('T-1')->post("$path/letters/{$own('S-1')->id}")->assertForbidden();
+    $this->as('T-2')->post("$path/letters/0")->assertNotFound();
+});
+
+test('rosters are registered and written to in one go, and a job that is done again writes to nobody twice', function () {
+    $this->as('A-1')->post('/registration/rosters', ['sections' => ['MAR', 'SPA'], 'write' => 1])->assertSessionHas('said', fn ($s) => str_contains($s, 'letters with link and timetable are being written'));
+    $this->work();
+    $n = Letter::query()->count();
+    // Four students, one guardian, two teachers.
+    expect($n)->toBe(7);
+    (new Nomada\App\Jobs\WriteInvitations([$this->section('MAR')->id]))->handle(app(Nomada\App\Post\Letters::class));
+    expect(Letter::query()->count())->toBe($n);
+});
+
+test('a deleted series is taken out of everybody\'s calendar by post, and not where it was put back', function () {
+    Artisan::call('nomada:register', ['--section' => ['MAR']]);
+    $series = $this->section('MAR')->series()->firstOrFail();
+    $this->as('A-1')->delete("/sections/MAR/series/$series->id");
+    $change = (int) DB::table('series_changes')->orderByDesc('id')->value('id');
+    $this->post("/sections/MAR/changes/$change/letters")->assertSessionHas('said', fn ($s) => str_starts_with($s, '5 letters'));
+    postGoes();
+    [$letter] = mailbox($this, 'S-1');
+    $calendar = Sabre\VObject\Reader::read($letter->attachments()[0]['content']);
+    expect($letter->text())->toContain('is not held any more')->and((string) $calendar->METHOD)->toBe('CANCEL')->and((string) $calendar->VEVENT->UID)->toBe($series->uid)->and((int) (string) $calendar->VEVENT->SEQUENCE)->toBe($series->sequence + 1)->and((string) $calendar->VEVENT->STATUS)->toBe('CANCELLED');
+    // Deleted and told, but put back before the letters go: nobody hears of it.
+    $this->post("/sections/MAR/changes/$change/undoing")->assertSessionHasNoErrors();
+    $this->delete("/sections/MAR/series/$series->id");
+    $again = (int) DB::table('series_changes')->where('words', 'like', 'deleted%')->orderByDesc('id')->value('id');
+    $this->post("/sections/MAR/changes/$again/letters");
+    $this->post("/sections/MAR/changes/$again/undoing")->assertSessionHasNoErrors();
+    postGoes();
+    expect(mailbox($this, 'S-1'))->toHaveCount(1);
+});
+
+test('a guardian stops the letters by the link in one, without signing in, and has them again; nobody else can', function () {
+    Artisan::call('nomada:register', ['--section' => ['MAR']]);
+    $path = '/sections/MAR/series/'.$this->section('MAR')->series()->value('series.id');
+    $this->as('T-2')->post("$path/letters");
+    postGoes();
+    $letter = mailbox($this, 'G-1')[0];
+    expect(preg_match('/^<(http.*)>$/', $letter->header('List-Unsubscribe'), $m))->toBe(1)->and($letter->header('List-Unsubscribe-Post'))->toBe('List-Unsubscribe=One-Click')->and($letter->text())->toContain($m[1])->and($letter->html())->toContain(e($m[1]))
+        ->and(mailbox($this, 'S-1')[0]->header('List-Unsubscribe'))->toBe('')->and(mailbox($this, 'T-2')[0]->text())->not->toContain('No more such letters');
+    auth()->logout();
+    $this->get($m[1])->assertOk()->assertSee('No more such letters')->assertSee('Mar Zabalo');
+    $this->get($m[1].'x')->assertForbidden();
+    $student = Person::query()->where('sourced_id', 'S-1')->value('id');
+    $this->get(Illuminate\Support\Facades\URL::signedRoute('letters.stop', ['person' => $student]))->assertNotFound();
+    // As a mail program presses it.
+    $this->post($m[1], ['List-Unsubscribe' => 'One-Click'])->assertOk()->assertSee('gets no more letters');
+    $reason = fn () => $this->as('A-1')->post("$path/sessions/".DB::table('sessions')->where('day', '2027-02-18')->whereIn('series_id', $this->section('MAR')->series()->pluck('series.id'))->value('id').'/cancellation', ['reason' => 'storm'])->assertSessionHasNoErrors();
+    $reason();
+    $change = (int) DB::table('series_changes')->orderByDesc('id')->value('id');
+    $this->post("/sections/MAR/changes/$change/letters")->assertSessionHas('said', fn ($s) => str_starts_with($s, '4 letters'));
+    postGoes();
+    expect(mailbox($this, 'G-1'))->toHaveCount(1)->and(mailbox($this, 'S-1'))->toHaveCount(2);
+    auth()->logout();
+    $this->post($m[1], ['again' => 1])->assertSee('No more such letters');
+    expect(Person::query()->where('sourced_id', 'G-1')->value('letters_stopped_at'))->toBeNull();
+});

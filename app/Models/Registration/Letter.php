@@ -18,7 +18,7 @@ use Nomada\Core\Post\LetterKind;
  * @property string $key what it is about; nobody gets the same twice
  * @property LetterKind $kind
  * @property int|null $person_id null for a guest
- * @property int $series_id
+ * @property int|null $series_id null where it tells of a series that is gone
  * @property int|null $registration_id
  * @property string $to_name
  * @property string $to_address
@@ -26,7 +26,7 @@ use Nomada\Core\Post\LetterKind;
  * @property Carbon $not_before
  * @property Carbon|null $sent_at
  * @property string|null $trouble why it did not go
- * @property Series $series
+ * @property Series|null $series
  * @property Person|null $person
  */
 final class Letter extends Model

@@ -7,6 +7,7 @@ namespace Nomada\App\Models\Term;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Carbon;
 use Nomada\Core\Term\Zone;
 
 /**
@@ -22,6 +23,7 @@ use Nomada\Core\Term\Zone;
  * @property string $time_zone
  * @property string|null $feed_secret
  * @property string|null $feed_sum
+ * @property Carbon|null $letters_stopped_at since when a guardian wants no letters
  */
 final class Person extends Authenticatable
 {
@@ -32,7 +34,7 @@ final class Person extends Authenticatable
     protected $hidden = ['password', 'remember_token', 'feed_secret', 'feed_sum'];
 
     /** @var array<string, string> */
-    protected $casts = ['role' => Role::class, 'password' => 'hashed', 'feed_secret' => 'encrypted'];
+    protected $casts = ['role' => Role::class, 'password' => 'hashed', 'feed_secret' => 'encrypted', 'letters_stopped_at' => 'datetime'];
 
     /** @return HasMany<Enrolment, $this> */
     public function enrolments(): HasMany

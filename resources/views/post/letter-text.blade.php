@@ -1,1 +1,6 @@
 {!! $words !!}
+@if ($stop)
+
+--
+No more such letters: {!! $stop !!}
+@endif

@@ -5,5 +5,5 @@
 <h1>{{ $line }}</h1>
 @foreach ($paragraphs as $p)<p>{!! preg_replace('#https?://[^\s<]+[^\s<.,;]#', '<a href="$0">$0</a>', nl2br(e($p), false)) !!}</p>
 @endforeach
-<hr><p><small>{{ $school }}</small></p>
+<hr><p><small>{{ $school }}@if ($stop) · <a href="{{ $stop }}">No more such letters</a>@endif</small></p>
 </body></html>

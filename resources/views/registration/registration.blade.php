@@ -12,6 +12,6 @@
             <td class="num">{{ $row->roster }}</td><td class="num">{{ $row->registered }}</td><td>@if ($row->registered < $row->roster)<span class="todo">{{ $row->roster - $row->registered }} to register</span>@else<span class="ok">nothing</span>@endif</td><td><a href="{{ $base.'/'.rawurlencode($row->section).'/series/'.$row->id.'/joining#registering' }}">{{ $row->registering ?? 'follows the roster' }}</a></td></tr>
     @endforeach
 </tbody></table>
-<div class="tray" role="region" aria-label="What to do with the chosen sections"><b x-text="words()">Chosen</b><span class="names" x-text="names"></span><button class="btn btn-side" type="button" x-on:click="clear">None</button><button class="btn btn-main">Register roster</button></div>
+<div class="tray" role="region" aria-label="What to do with the chosen sections"><b x-text="words()">Chosen</b><span class="names" x-text="names"></span><button class="btn btn-side" type="button" x-on:click="clear">None</button><label class="nowrap"><input class="form-check-input" type="checkbox" name="write" value="1"> and write to everybody</label><button class="btn btn-main">Register roster</button></div>
 </form>@endif
 </x-app>

@@ -8,11 +8,19 @@ use Illuminate\Http\RedirectResponse;
 use Nomada\App\Actions\Registration\RegisterRosters;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\ChosenSections;
+use Nomada\App\Jobs\WriteInvitations;
 
 final class RosterController extends Controller
 {
     public function store(ChosenSections $request, RegisterRosters $register): RedirectResponse
     {
-        return back()->with('said', $register($request->chosen()->pluck('id')->all())->words());
+        $sections = array_values(array_map(intval(...), $request->chosen()->pluck('id')->all()));
+        $said = $register($sections)->words();
+        if ($request->boolean('write')) {
+            WriteInvitations::dispatch($sections);
+            $said .= ' The letters with link and timetable are being written.';
+        }
+
+        return back()->with('said', $said);
     }
 }

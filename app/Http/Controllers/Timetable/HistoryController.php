@@ -29,8 +29,11 @@ final class HistoryController extends Controller
     public function tell(Section $section, int $change, Letters $letters): RedirectResponse
     {
         $found = $this->change($section, $change);
-        $series = Series::query()->find($found->series_id) ?? throw new Fault('This series is gone; there is nobody left to write to about it.', 'change');
-        $n = $letters->changed($series, $found);
+        $series = Series::query()->find($found->series_id);
+        if ($series === null && ! isset($found->before['registrations'])) {
+            throw new Fault('This series is gone. Tell them of its deletion instead.', 'change');
+        }
+        $n = $series === null ? $letters->cancelled($found) : $letters->changed($series, $found);
 
         return redirect()->route('section', $section)->with('said', $n === 0 ? 'Everybody has been written to about this already.' : Words::count($n, 'letter').' about this '.($n === 1 ? 'goes' : 'go').' to teachers, registered students and their guardians.');
     }
