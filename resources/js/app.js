@@ -28,6 +28,8 @@ Alpine.data('theme', () => ({
         localStorage.setItem('nomada.theme', next);
     },
 }));
+// What is worked out behind a page is looked at again by itself, as long as it takes.
+Alpine.data('comeback', () => ({ init() { setTimeout(() => window.location.reload(), 2000); } }));
 Alpine.data('copy', () => ({
     label: 'Copy',
     async copy() {

@@ -333,3 +333,24 @@ test('a guardian stops the letters by the link in one, without signing in, and h
     $this->post($m[1], ['again' => 1])->assertSee('No more such letters');
     expect(Person::query()->where('sourced_id', 'G-1')->value('letters_stopped_at'))->toBeNull();
 });
+
+test('a long queue is compared behind the page, once, and again when anything of it changes', function () {
+    $series = takesRegistrations($this);
+    $people = array_map(fn (int $n): array => ['sourced_id' => "X-$n", 'role' => 'student', 'given_name' => 'Ana', 'family_name' => "Quiroga $n", 'email' => "x$n@school.example", 'year' => '08', 'time_zone' => 'Europe/Madrid', 'password' => '', 'created_at' => now(), 'updated_at' => now()], range(1, 310));
+    DB::table('people')->insert($people);
+    DB::table('enrolments')->insert(DB::table('people')->where('sourced_id', 'like', 'X-%')->limit(100)->pluck('id')->map(fn ($id) => ['sourced_id' => "E-X-$id", 'section_id' => $this->section('MAR')->id, 'person_id' => $id, 'role' => 'student'])->all());
+    DB::table('registrations')->insert(DB::table('people')->where('sourced_id', 'like', 'X-%')->get()->map(fn ($p) => ['series_id' => $series, 'person_id' => $p->id, 'state' => 'waiting', 'came_by' => 'own', 'typed_name' => "$p->given_name $p->family_name", 'typed_email' => $p->email, 'arrived_at' => now(), 'updated_at' => now()])->all());
+    cache()->flush();
+    DB::table('jobs')->delete();
+    $this->as('A-1')->get('/registration/desk')->assertOk()->assertSee('310 registrants are being compared')->assertDontSee('Accept all');
+    $this->get('/registration/desk?verdict=unknown')->assertSee('are being compared');
+    expect(DB::table('jobs')->count())->toBe(1);
+    $this->work();
+    $this->get('/registration/desk')->assertSee('Accept all 100 that are certain')->assertSee('All 310');
+    $this->get('/registration/desk?verdict=unknown')->assertSee('Ana Quiroga')->assertDontSee('being compared');
+    // A decision changes the queue: it is compared anew, here and now for whoever does not want to wait.
+    $this->post('/registration/'.DB::table('registrations')->where('state', 'waiting')->value('id').'/acceptance');
+    $this->get('/registration/desk')->assertSee('309 registrants are being compared');
+    $this->get('/registration/desk?now=1')->assertSee('All 309');
+    $this->get('/registration/desk')->assertSee('All 309');
+});

@@ -18,6 +18,10 @@ final class ContentSecurity
 
     public function handle(Request $request, Closure $next): Response
     {
+        // What was typed wrongly goes back to the page that it came from: to one of ours only, whatever a foreign page says it is.
+        if (! str_starts_with((string) $request->headers->get('referer'), $request->root().'/')) {
+            $request->headers->remove('referer');
+        }
         /** @var Response $response */
         $response = $next($request);
         $response->headers->set('Content-Security-Policy', sprintf(self::POLICY, config('nomada.standins.url')));

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Registration\RegistrationChecks;
+use Nomada\App\Jobs\CompareQueue;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
@@ -23,26 +24,31 @@ use Nomada\Core\Term\LocalDate;
  * The desk: the queue over all sections with what was found of each, the waiting list, and what was decided last.
  *
  * @phpstan-type Line array{id: int, section: string, sectionId: string, day: string, arrived: string, verdict: Verdict, why: string, name: list<array{string, bool}>, address: string, account: string|null, rosterName: list<array{string, bool}>, rosterAddress: string, same: bool, isSafe: bool, to: string|null, toName: string}
+ * @phpstan-type Look array{counts: array<string, int>, safe: int, shown: array<string, array<int, Finding>>}
  */
 final readonly class RegistrationDesk
 {
     private const SHOWN = 200;
+
+    /** From how many on a queue is compared behind the page. */
+    private const LONG = 300;
 
     public function __construct(private RegistrationChecks $checks, private Clock $clock)
     {
     }
 
     /** @return array<string, mixed> */
-    public function data(Term $term, Person $for, string $show, string $verdict): array
+    public function data(Term $term, Person $for, string $show, string $verdict, bool $now = false): array
     {
         $mine = Section::query()->where('term_id', $term->id)->seenBy($for)->select('id');
-        $of = fn (): Builder => Registration::query()->whereHas('series', fn ($q) => $q->whereIn('section_id', clone $mine));
+        $of = $this->of($term, $for);
         $zone = $term->calendar()->zone;
-        $look = $show === '' ? $this->look($of, $for, $verdict) : ['counts' => [], 'safe' => 0, 'findings' => []];
+        $found = $show === '' ? $this->look($of, $term, $for, $now) : null;
+        $look = $found ?? ['counts' => [], 'safe' => 0, 'shown' => []];
         $decided = $show === 'decided' ? $of()->whereNotNull('decided_at')->with(['series.section', 'person'])->orderByDesc('decided_at')->orderByDesc('id')->limit(self::SHOWN)->get() : new Collection;
 
         return [
-            'show' => $show, 'verdict' => $verdict, 'lines' => $this->lines($look['findings'], $zone), 'total' => $verdict === '' ? array_sum($look['counts']) : ($look['counts'][$verdict] ?? 0), 'all' => array_sum($look['counts']), 'counts' => $look['counts'], 'safe' => $look['safe'], 'zone' => $zone,
+            'isComparing' => $show === '' && $found === null, 'show' => $show, 'verdict' => $verdict, 'lines' => $this->lines($look['shown'][$verdict] ?? [], $zone), 'total' => $verdict === '' ? array_sum($look['counts']) : ($look['counts'][$verdict] ?? 0), 'all' => array_sum($look['counts']), 'counts' => $look['counts'], 'safe' => $look['safe'], 'zone' => $zone,
             'waiting' => $of()->where('state', 'waiting')->count(), 'queued' => $of()->where('state', 'queued')->count(),
             'list' => $show === 'list' ? $of()->where('state', 'queued')->with(['series.section', 'person'])->orderBy('series_id')->orderBy('only_day')->orderBy('arrived_at')->orderBy('id')->limit(self::SHOWN)->get() : collect(),
             'decided' => $decided, 'gone' => Letter::query()->whereIn('registration_id', $decided->modelKeys())->where('kind', '!=', 'received')->orderBy('id')->get(['registration_id', 'sent_at', 'trouble'])->keyBy('registration_id'),
@@ -75,40 +81,77 @@ final readonly class RegistrationDesk
     }
 
     /**
-     * How many there are of each verdict, and the first of those asked for. A long queue is compared once, until anything of it or of the
-     * rosters changes; what is kept is no longer than a page.
+     * How many there are of each verdict, and the first of each. A long queue is compared once and behind the page, until anything of it or
+     * of the rosters changes; what is kept is no longer than a page of each verdict.
      *
      * @param  callable(): Builder<Registration>  $of
-     * @return array{counts: array<string, int>, safe: int, findings: array<int, Finding>}
+     * @param  bool  $now  compares it here, however long it takes
+     * @return Look|null null where it is still being compared
      */
-    private function look(callable $of, Person $for, string $verdict): array
+    private function look(callable $of, Term $term, Person $for, bool $now): ?array
     {
-        $compare = function () use ($of, $verdict): array {
-            $queue = $this->queue($of());
-            $findings = $this->checks->findings($queue);
-            $order = array_flip(array_map(fn (Verdict $v): string => $v->value, Verdict::cases()));
-            // Sorting is stable: of one verdict, in order of arrival.
-            $shown = [];
-            foreach ($queue->modelKeys() as $id) {
-                if ($verdict === '' || $findings[$id]->verdict->value === $verdict) {
-                    $shown[(int) $id] = $findings[$id];
-                }
-            }
-            uasort($shown, fn (Finding $x, Finding $y): int => $order[$x->verdict->value] <=> $order[$y->verdict->value]);
-
-            return [
-                'counts' => array_count_values(array_map(fn (Finding $f): string => $f->verdict->value, $findings)), 'safe' => $queue->filter(fn (Registration $r): bool => RegistrationChecks::isSafe($findings[$r->id], $r))->count(),
-                'findings' => array_slice($shown, 0, self::SHOWN, true),
-            ];
-        };
         $state = $of()->where('state', 'waiting')->toBase()->selectRaw('count(*) as n, max(id) as last, sum(id) as ids, max(updated_at) as at')->first();
-        if ($state === null || $state->n < 300) {
-            return $compare();
+        if ($state === null || $state->n < self::LONG) {
+            return $this->found($this->queue($of()));
         }
         $rosters = DB::table('enrolments')->selectRaw('count(*) as n, max(updated_at) as at')->first();
-        $print = md5(json_encode([$for->isCoordinator() ? 0 : $for->id, $verdict, $state, $rosters, DB::table('registrations')->where('state', 'accepted')->count(), DB::table('people')->max('updated_at')], JSON_THROW_ON_ERROR));
+        $print = 'desk '.md5(json_encode([$for->isCoordinator() ? 0 : $for->id, $term->id, $state, $rosters, DB::table('registrations')->where('state', 'accepted')->count(), DB::table('people')->max('updated_at')], JSON_THROW_ON_ERROR));
+        /** @var Look|null $kept */
+        $kept = Cache::get($print);
+        if ($kept !== null) {
+            return $kept;
+        }
+        if (! $now) {
+            if (Cache::add("$print asked", true, 60)) {
+                CompareQueue::dispatch($term->id, $for->id);
+            }
 
-        return Cache::remember("desk $print", 600, $compare);
+            return null;
+        }
+        $found = $this->found($this->queue($of()));
+        Cache::put($print, $found, 600);
+
+        return $found;
+    }
+
+    /** Compares a long queue, for whoever asked, and keeps what was found. */
+    public function compare(Term $term, Person $for): void
+    {
+        $this->look($this->of($term, $for), $term, $for, true);
+    }
+
+    /**
+     * @param  Collection<int, Registration>  $queue
+     * @return Look
+     */
+    private function found(Collection $queue): array
+    {
+        $findings = $this->checks->findings($queue);
+        $order = array_flip(array_map(fn (Verdict $v): string => $v->value, Verdict::cases()));
+        // Sorting is stable: of one verdict, in order of arrival.
+        $sorted = [];
+        foreach ($queue->modelKeys() as $id) {
+            $sorted[(int) $id] = $findings[$id];
+        }
+        uasort($sorted, fn (Finding $x, Finding $y): int => $order[$x->verdict->value] <=> $order[$y->verdict->value]);
+        $shown = ['' => array_slice($sorted, 0, self::SHOWN, true)];
+        foreach ($sorted as $id => $finding) {
+            if (count($shown[$finding->verdict->value] ?? []) < self::SHOWN) {
+                $shown[$finding->verdict->value][$id] = $finding;
+            }
+        }
+
+        return [
+            'counts' => array_count_values(array_map(fn (Finding $f): string => $f->verdict->value, $findings)), 'safe' => $queue->filter(fn (Registration $r): bool => RegistrationChecks::isSafe($findings[$r->id], $r))->count(), 'shown' => $shown,
+        ];
+    }
+
+    /** @return callable(): Builder<Registration> */
+    private function of(Term $term, Person $for): callable
+    {
+        $mine = Section::query()->where('term_id', $term->id)->seenBy($for)->select('id');
+
+        return fn (): Builder => Registration::query()->whereHas('series', fn ($q) => $q->whereIn('section_id', clone $mine));
     }
 
     /**

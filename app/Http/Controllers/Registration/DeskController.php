@@ -25,7 +25,7 @@ final class DeskController extends Controller
     {
         $show = in_array($request->query('show'), ['list', 'decided', 'changes'], true) ? (string) $request->query('show') : '';
 
-        return view('registration.desk', $desk->data($this->term(), $this->person($request), $show, (string) $request->query('verdict', '')));
+        return view('registration.desk', $desk->data($this->term(), $this->person($request), $show, (string) $request->query('verdict', ''), $request->boolean('now')));
     }
 
     public function certain(Request $request, RegistrationDesk $desk, DecideRegistration $decide): RedirectResponse
