@@ -8,9 +8,9 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\Core\Fault;
-use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\TypedTime;
+use stdClass;
 
 /** Moves the demo's clock: by a step in minutes, to the next session's doors, or to a date and time on the clock that the person sees. */
 final readonly class MoveClock
@@ -44,10 +44,13 @@ final readonly class MoveClock
     /** The opening of the next session's doors, of what the person has a part in. */
     private function nextSession(Person $person, int $now): int
     {
-        $before = 60 * (new DoorRules)->opensBefore;
-        $starts = DB::table('sessions')->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')->where('state', 'planned')->whereRaw('starts_at > to_timestamp(?)', [$now + $before])
-            ->whereIn('section_id', Section::query()->seenBy($person)->select('id'))->min(DB::raw('extract(epoch from starts_at)::bigint'));
+        $presets = Presets::all();
+        // The next to start need not be the next to open: some series open their doors long before.
+        $opens = DB::table('sessions')->join('series', 'series.id', '=', 'sessions.series_id')->where('state', 'planned')->whereRaw('starts_at > to_timestamp(?)', [$now])
+            ->whereIn('series.id', DB::table('series_sections')->whereIn('section_id', Section::query()->seenBy($person)->select('id'))->select('series_id'))->orderBy('starts_at')->limit(200)
+            ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), 'preset', 'series.door', 'sessions.door as own'])
+            ->map(fn (stdClass $s): int => (int) $s->starts - 60 * Presets::door($s->preset, $s->door, $presets, $s->own)->opensBefore)->filter(fn (int $at): bool => $at > $now);
 
-        return $starts === null ? throw new Fault('There is no session after this moment.', 'step') : (int) $starts - $before;
+        return $opens->isEmpty() ? throw new Fault('There is no session after this moment.', 'step') : (int) $opens->min();
     }
 }

@@ -7,8 +7,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Services;
 use Tests\Support\StandinServer;
 
-// Real processes: the worker is killed with SIGKILL in the middle of its work, more than once. On the browser tests' database, and before the
-// first of them (by name) has its running copy, whose workers would do the work.
+// Real processes: the worker is killed with SIGKILL in the middle of its work, more than once. In a database of its own.
 
 function until(callable $is, string $for, float $seconds = 40): void
 {
@@ -20,7 +19,7 @@ function until(callable $is, string $for, float $seconds = 40): void
 }
 
 test('after a worker is killed in the middle of a publish run, every placement stands exactly once', function () {
-    config(['database.connections.pgsql.database' => 'nomada_browser', 'nomada.standins.schema' => 'standins_killed']);
+    config(['database.connections.pgsql.database' => 'nomada_killed', 'nomada.standins.schema' => 'standins_killed']);
     DB::purge();
     DB::statement('drop schema if exists standins_killed cascade');
     Artisan::call('migrate:fresh', ['--force' => true]);
@@ -33,7 +32,7 @@ test('after a worker is killed in the middle of a publish run, every placement s
     $standins = StandinServer::at("http://127.0.0.1:$port", $env['STANDINS_TOKEN']);
     $worker = function () use ($port) {
         return proc_open(['setsid', PHP_BINARY, base_path('artisan'), 'queue:work', '--tries=0', '--sleep=0.1', '--timeout=30'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, base_path(),
-            ['DB_DATABASE' => 'nomada_browser', 'STANDINS_PORT' => (string) $port, 'DB_QUEUE_RETRY_AFTER' => '1', 'CACHE_STORE' => 'file'] + getenv());
+            ['DB_DATABASE' => 'nomada_killed', 'STANDINS_PORT' => (string) $port, 'DB_QUEUE_RETRY_AFTER' => '1', 'CACHE_STORE' => 'file'] + getenv());
     };
     try {
         $this->school();

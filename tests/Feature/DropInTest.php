@@ -151,3 +151,14 @@ test('a link hidden outside the door\'s hours stands at no destination, and appe
     $this->get('/me')->assertSee($door);
     $this->get($door)->assertSee('The teacher is not here yet');
 });
+
+test('the demo\'s clock steps to the doors of the next session, by that series\' own door', function () {
+    $path = '/sections/MAR/series/'.$this->section('MAR')->series()->value('series.id');
+    clockAt('2027-02-09T12:00:00+01:00');
+    config(['nomada.demo' => true]);
+    $this->as('A-1')->put("$path/rules", ['opens_before' => 90, 'opens_before_hosts' => 90, 'needs_host' => 1, 'straight_in' => 'accepted', 'others_wait' => 0, 'one_device' => 1, 'speak' => 'everyone', 'camera' => 'everyone', 'chat' => 'everyone', 'screen' => 'host', 'draw' => 'host', 'record' => 'host', 'muted_on_entry' => 1]);
+    $this->as('T-2')->post('/clock', ['step' => 'next'])->assertSessionHasNoErrors();
+    expect(app(Clock::class)->seconds())->toBe(strtotime('2027-02-11T08:30:00+01:00'));
+    clockAt('2027-04-23T23:00:00+02:00');
+    $this->post('/clock', ['step' => 'next'])->assertSessionHasErrors('step');
+});
