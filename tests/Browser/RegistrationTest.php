@@ -54,6 +54,32 @@ test('the live desk: the teacher lets in, sends out, and ends it for everybody',
     expect(JoinLink::query()->inForce()->where('series_id', $series)->where('kind', 'personal')->count())->toBe(1);
 });
 
+test('office hours: a room is made as hours are typed, the student waits outside it on a phone, the teacher lets them in', function () {
+    $copy = RunningCopy::shared();
+    $b = browser()->fresh($copy->url())->signInAsDemo('T-02')->open('/joining')->press('Drop-in rooms')->see('No drop-in room yet');
+    $b->script("document.querySelector('#section').value = '8MAR'");
+    $b->fill('hours', 'Tue 9-8')->press('Make the room')->see('Tue 09:00–08:00 ends before it starts.')->fill('hours', 'Tue 9:30-10:30')->press('Make the room')->see('The room Office hours is made.')->see('open until 10:30');
+    $b->press('Live desk')->see('nobody is there yet')->press('Come in as the teacher')->see('The room is open.')->click('.act.main')->see('1 person is inside');
+    $b->fresh($copy->url())->signInAsDemo('S-8-001')->size(390, 844)->open('/me')->see('Office hours, Y8 Marine Science')->press('Door of Office hours, Y8 Marine Science')->see('You wait outside first');
+    expect($b->scrollsSideways())->toBeFalse();
+    $b->click('.act.main')->see('You wait outside');
+    $b->fresh($copy->url())->signInAsDemo('T-02')->size(1280, 800)->open('/joining/drop-in')->press('Live desk')->see('1 outside')->press('Let in')->see('Let in.')->see('2 people inside');
+    // Hidden, its door is shut at once.
+    $b->open('/joining/drop-in')->press('Hide')->see('The room is hidden');
+    $b->fresh($copy->url())->signInAsDemo('S-8-001')->open('/me')->see('Coming sessions');
+    expect($b->text())->not->toContain('Office hours');
+});
+
+test('one session gets a door of its own, from the page of its series, and its own doors are told', function () {
+    $copy = RunningCopy::shared();
+    $series = idOf('8MAR');
+    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open("/sections/8MAR/series/$series/joining");
+    $b->script("document.querySelector('[name=only]').value = [...document.querySelector('[name=only]').options].find(o => o.text.includes('18 Feb')).value");
+    $b->press('Change this one')->see('For Thu 18 Feb only')->fill('opens_before', '30')->fill('opens_before_hosts', '40')->press('Save for this session')->see('saved for this session only')->see('More open than its preset: ')->see('on Thu 18 Feb opens 30 minutes before, not 10');
+    $b->press('As the series')->see('the floor of its series again');
+    expect($b->text())->not->toContain('on Thu 18 Feb opens 30');
+});
+
 test('axe finds nothing on the pages of joining and registration, in light and dark', function (string $page, string $as, array $size) {
     $copy = RunningCopy::shared();
     $series = idOf('8MAR');
@@ -68,6 +94,6 @@ test('axe finds nothing on the pages of joining and registration, in light and d
         expect($b->accessibilityFaults())->toBe([], "$page, ".($dark ? 'dark' : 'light'))->and($b->scrollsSideways())->toBeFalse($page)->and($b->troubles())->toBe([], $page);
     }
 })->with([
-    ['/registration/desk', 'A-01', [1280, 800]], ['/registration/desk?show=decided', 'A-01', [1280, 800]], ['/registration/letters', 'A-01', [1280, 800]], ['/joining/presets', 'A-01', [1280, 800]], ['/joining/audit', 'A-01', [1280, 800]],
+    ['/registration/desk', 'A-01', [1280, 800]], ['/registration/desk?show=decided', 'A-01', [1280, 800]], ['/registration/letters', 'A-01', [1280, 800]], ['/joining/presets', 'A-01', [1280, 800]], ['/joining/drop-in', 'A-01', [1280, 800]], ['/joining/drop-in', 'T-02', [390, 844]], ['/joining/audit', 'A-01', [1280, 800]],
     ['/sections/8MAR/series/{series}/joining', 'A-01', [1280, 800]], ['/live/{session}', 'T-02', [1280, 800]], ['/live/{session}', 'T-02', [390, 844]], ['/register/{series}', 'S-8-001', [390, 844]],
 ]);
