@@ -7,6 +7,8 @@ return [
     // Known to everybody who starts the demo; `nomada:demo` gives it to the invented people and to nobody else.
     'demo_password' => 'carnival-tide-27',
     'demo_accounts' => ['coordinator' => 'A-01', 'teacher' => 'T-02', 'student' => 'S-8-001'],
+    // From how many sessions of a term on what takes long is worked out on the queue, behind its page.
+    'behind_page' => 10_000,
     'port' => (int) env('NOMADA_PORT', 8080),
     'workers' => (int) env('NOMADA_WORKERS', 3),
     'web_workers' => (int) env('NOMADA_WEB_WORKERS', 4),

@@ -48,7 +48,8 @@ final readonly class Pace
     public function learn(string $policy): void
     {
         if (preg_match('/^(?:"[^"]*";q=)?(\d+)\s*;\s*w=(\d+)/', trim($policy), $m) === 1 && $m[1] > 0 && $m[2] > 0) {
-            Cache::put("pace $this->service", (int) $m[2] / (int) $m[1], self::KNOWN_FOR);
+            // A little slower than that: what is late by a moment is counted with the next window.
+            Cache::put("pace $this->service", 1.02 * (int) $m[2] / (int) $m[1], self::KNOWN_FOR);
         } elseif (Cache::get("pace $this->service") !== null) {
             Cache::forget("pace $this->service");
         }

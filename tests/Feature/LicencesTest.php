@@ -89,3 +89,19 @@ test('a title that a spreadsheet would run is only text in the table', function 
     DB::table('sections')->where('sourced_id', 'MAR')->update(['title' => '=HYPERLINK("x")', 'year' => '']);
     expect((string) $this->as('A-1')->get('/timetable/contact-time.csv')->getContent())->toContain("\"'=HYPERLINK(\"\"x\"\")\"");
 });
+
+test('of many sessions the licences are worked out behind the page, once, until anything of them changes', function () {
+    config(['nomada.behind_page' => 1]);
+    cache()->flush();
+    DB::table('jobs')->delete();
+    $this->as('A-1')->get('/timetable/licences')->assertOk()->assertSee('sessions are being worked out')->assertSee('Add a plan');
+    $this->get('/timetable/licences')->assertSee('being worked out');
+    expect(DB::table('jobs')->count())->toBe(1);
+    $this->work();
+    $this->get('/timetable/licences')->assertSee('session at one time')->assertDontSee('being worked out');
+    // Two sessions change places: the sum of their times is the same, what is worked out is not.
+    $two = DB::table('sessions')->where('state', 'planned')->orderByDesc('id')->limit(2)->get();
+    DB::table('sessions')->where('id', $two[0]->id)->update(['starts_at' => DB::raw("starts_at + interval '1 hour'")]);
+    DB::table('sessions')->where('id', $two[1]->id)->update(['starts_at' => DB::raw("starts_at - interval '1 hour'")]);
+    $this->get('/timetable/licences')->assertSee('being worked out');
+});

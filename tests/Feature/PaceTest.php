@@ -12,24 +12,26 @@ beforeEach(function () {
     cache()->flush();
 });
 
-test('a service that says how fast it lets itself be asked is asked no faster, and turns nobody away', function () {
-    $this->standins->behave('bridge', ['per_second' => 10]);
+test('a service says how fast it lets itself be asked, and is asked no faster from then on', function () {
+    $this->standins->behave('bridge', ['per_second' => 50]);
     $bridge = app(ConferenceBridge::class);
+    $bridge->makeRoom('key-1', 'A class');
+    expect(cache()->get('pace /bridge'))->toBe(1.02 / 50);
     $at = microtime(true);
-    for ($n = 0; $n < 16; $n++) {
-        $bridge->makeRoom("key-$n", 'A class');
+    for ($n = 0; $n < 21; $n++) {
+        (new Pace('/bridge'))->wait();
     }
-    // The first one learns the limit; fifteen more take a tenth of a second each.
-    expect(microtime(true) - $at)->toBeGreaterThan(1.3)->and(cache()->get('pace /bridge'))->toBe(0.1);
+    // The first goes at once.
+    expect(microtime(true) - $at)->toBeGreaterThan(20 * 0.02);
     // It takes any number again, and is asked without waiting.
     $this->standins->behave('bridge', ['per_second' => 0]);
-    $bridge->makeRoom('key-17', 'A class');
+    $bridge->makeRoom('key-2', 'A class');
     expect(cache()->get('pace /bridge'))->toBeNull();
 });
 
 test('a limit is read as the header fields for rate limits write it, and nothing else is', function (string $policy, int|float|null $gap) {
     (new Pace('/x'))->learn($policy);
-    expect(cache()->get('pace /x'))->toBe($gap);
+    expect(cache()->get('pace /x'))->toBe($gap === null ? null : 1.02 * $gap);
 })->with([['20;w=1', 0.05], ['"default";q=30;w=60', 2], ['100 ; w=50', 0.5], ['0;w=1', null], ['', null], ['many', null]]);
 
 test('links of a section that are made one after the other are written down once, and what failed does not keep the others from it', function () {

@@ -23,81 +23,64 @@ final readonly class LicencePage
 
     public const HEIGHT = 150;
 
-    /** Series times accounts from which on it is worked out on the queue. */
-    private const HEAVY = 12_000;
-
     /** @return array<string, mixed> */
     public function data(Term $term): array
+    {
+        $plans = HostingPlan::query()->with('accounts')->orderBy('seats')->get();
+        $sessions = (int) DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->join('sections', 'sections.id', '=', 'section_id')->where('term_id', $term->id)->where('state', 'planned')->count();
+        $key = $this->key($term);
+        $found = Cache::get($key);
+        if ($found === null && $sessions > config('nomada.behind_page')) {
+            // Longer than a page may take: asked for once, and looked at again.
+            if (Cache::add("$key asked", true, 60)) {
+                WorkOutLicences::dispatch($term->id);
+            }
+
+            return ['term' => $term, 'isLater' => true, 'plans' => $plans, 'accounts' => array_values(HostAccounts::all()), 'whatIf' => [], 'standing' => [], 'series' => $sessions];
+        }
+        if ($found === null) {
+            $found = $this->found($term);
+            Cache::put($key, $found, 86400);
+        }
+
+        return ['term' => $term, 'isLater' => false, 'plans' => $plans, 'zone' => $term->calendar()->zone] + $found;
+    }
+
+    /** Works it out and keeps it: for the queue, where the page would take too long. */
+    public function workOut(Term $term): void
+    {
+        $key = $this->key($term);
+        Cache::put($key, $this->found($term), 86400);
+    }
+
+    /** Equal as long as nothing changes that the page is worked out from. */
+    private function key(Term $term): string
+    {
+        $row = DB::selectOne("select (select array[count(*), sum(hashint8(extract(epoch from starts_at)::bigint * 100003 + sessions.id)::bigint), sum(hashint8(extract(epoch from ends_at)::bigint * 100003 + sessions.id)::bigint)]::text from sessions join series on series.id = series_id join sections on sections.id = section_id where term_id = ? and state = 'planned') as sessions,
+            (select md5(string_agg(series.id || ' ' || coalesce(host_account_id, 0) || series.title, ',' order by series.id)) from series join sections on sections.id = section_id where term_id = ?) as series, (select array[count(*), sum(id), sum(section_id * person_id + hashtext(role)::bigint)]::text from enrolments) as people,
+            (select md5(string_agg(to_jsonb(host_accounts)::text || to_jsonb(hosting_plans)::text, ',' order by host_accounts.id)) from host_accounts join hosting_plans on hosting_plans.id = hosting_plan_id) as accounts, (select md5(string_agg(id || title || year, ',' order by id)) from sections where term_id = ?) as sections", [$term->id, $term->id, $term->id]);
+
+        return "licences $term->id ".md5((string) json_encode($row));
+    }
+
+    /** @return array<string, mixed> all of the page that takes long */
+    private function found(Term $term): array
     {
         $running = $this->running($term);
         $licences = new Licences($running);
         $accounts = array_values(HostAccounts::all());
         $peak = $licences->peak();
         $zone = $term->calendar()->zone;
-        $isLater = $this->isLater($term, $running, $accounts);
-        [$assignment, $whatIf] = $isLater ? [new Assignment([], [], [], 0), []] : $this->worked($licences, $running, $accounts);
-        $curve = $licences->curve($zone);
-        $names = $this->names(array_map(fn (Running $r): int => $r->series, $running));
         $standing = array_count_values(array_map(fn (Running $r): int => $r->account ?? 0, $running));
-        $plans = HostingPlan::query()->with('accounts')->orderBy('seats')->get();
+        $names = $this->names(array_map(fn (Running $r): int => $r->series, $running));
+        $capacity = array_sum(array_map(fn (HostAccount $a): int => $a->atOnce, $accounts));
 
         return [
-            'term' => $term, 'peak' => $peak, 'peakWords' => $peak['n'] === 0 ? '' : (new LocalDate($zone->wall($peak['from'])[0]))->short().', '.$zone->clock($peak['from']).'–'.$zone->clock($peak['to']),
-            'accounts' => $accounts, 'plans' => $plans, 'fewest' => $licences->fewest($accounts === [] ? 1 : max(array_map(fn (HostAccount $a): int => $a->atOnce, $accounts))),
-            'capacity' => array_sum(array_map(fn (HostAccount $a): int => $a->atOnce, $accounts)), 'curve' => $this->drawn($curve, $peak['n'], array_sum(array_map(fn (HostAccount $a): int => $a->atOnce, $accounts))),
-            'assignment' => $assignment, 'standing' => $standing, 'series' => count($running), 'unassigned' => $standing[0] ?? 0, 'whatIf' => $whatIf, 'isLater' => $isLater,
-            'names' => $names, 'needs' => $this->needs($running, $accounts), 'long' => $this->beyond($running, $accounts, $names), 'zone' => $zone,
+            'peak' => $peak, 'peakWords' => $peak['n'] === 0 ? '' : (new LocalDate($zone->wall($peak['from'])[0]))->short().', '.$zone->clock($peak['from']).'–'.$zone->clock($peak['to']),
+            'accounts' => $accounts, 'fewest' => $licences->fewest($accounts === [] ? 1 : max(array_map(fn (HostAccount $a): int => $a->atOnce, $accounts))), 'capacity' => $capacity, 'curve' => $this->drawn($licences->curve($zone), $peak['n'], $capacity),
+            'assignment' => $licences->assign($accounts), 'whatIf' => $accounts === [] ? [] : $this->whatIf($licences, $running, $accounts, $standing), 'standing' => $standing, 'series' => count($running), 'unassigned' => $standing[0] ?? 0,
+            'names' => $names, 'needs' => $this->needs($running, $accounts), 'long' => $this->beyond($running, $accounts, $names),
         ];
-    }
-
-    /** Works it out and keeps it: for the queue, where the page would take too long. */
-    public function workOut(Term $term): void
-    {
-        $running = $this->running($term);
-        $this->worked(new Licences($running), $running, array_values(HostAccounts::all()));
-    }
-
-    /**
-     * The assignment and what other numbers would mean, worked out once for what is the same.
-     *
-     * @param  list<Running>  $running
-     * @param  list<HostAccount>  $accounts
-     * @return array{Assignment, list<array{n: int, isNow: bool, left: int, split: int, like: string}>}
-     */
-    private function worked(Licences $licences, array $running, array $accounts): array
-    {
-        $standing = array_count_values(array_map(fn (Running $r): int => $r->account ?? 0, $running));
-
-        return $accounts === [] ? [$licences->assign([]), []] : Cache::remember(self::key($running, $accounts), 86400,
-            fn (): array => [$licences->assign($accounts), $this->whatIf($licences, $running, $accounts, $standing)]);
-    }
-
-    /**
-     * @param  list<Running>  $running
-     * @param  list<HostAccount>  $accounts
-     */
-    private static function key(array $running, array $accounts): string
-    {
-        return 'licences '.hash('xxh128', serialize([$running, $accounts]));
-    }
-
-    /**
-     * Whether it has to be worked out behind the page: asked for once, and looked at again.
-     *
-     * @param  list<Running>  $running
-     * @param  list<HostAccount>  $accounts
-     */
-    private function isLater(Term $term, array $running, array $accounts): bool
-    {
-        $key = self::key($running, $accounts);
-        if (count($running) * count($accounts) <= self::HEAVY || Cache::has($key)) {
-            return false;
-        }
-        if (Cache::add("$key asked", true, 60)) {
-            WorkOutLicences::dispatch($term->id);
-        }
-
-        return true;
     }
 
     public function assignment(Term $term): Assignment

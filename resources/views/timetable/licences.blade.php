@@ -1,12 +1,13 @@
 @php
     use Nomada\App\Support\Words; use Nomada\App\View\Timetable\LicencePage;
     $fault = fn (string ...$fields) => collect($fields)->map(fn ($f) => $errors->first($f))->filter()->implode(' ');
-    $left = $assignment->leftOver(); $n = count($accounts); $base = url('/sections');
+    $left = $isLater ? 0 : $assignment->leftOver(); $n = count($accounts); $base = url('/sections');
 @endphp
 <x-app title="Licences">
-<div class="bar"><h1>Licences</h1><div class="sum">at most {{ Words::count($peak['n'], 'session') }} at one time{{ $peakWords ? " ($peakWords".($peak['times'] > 1 ? ', '.$peak['times'].' times' : '').')' : '' }} · {{ $fewest === 1 ? '1 account suffices' : "$fewest accounts suffice" }} · <span class="{{ $capacity < $peak['n'] ? 'bad' : 'good' }}">{{ $n === 0 ? 'none is known yet' : 'there '.($n === 1 ? 'is 1' : "are $n") }}</span></div>
+<div class="bar"><h1>Licences</h1><div class="sum">@if ($isLater)being worked out @else at most {{ Words::count($peak['n'], 'session') }} at one time{{ $peakWords ? " ($peakWords".($peak['times'] > 1 ? ', '.$peak['times'].' times' : '').')' : '' }} · {{ $fewest === 1 ? '1 account suffices' : "$fewest accounts suffice" }} · <span class="{{ $capacity < $peak['n'] ? 'bad' : 'good' }}">{{ $n === 0 ? 'none is known yet' : 'there '.($n === 1 ? 'is 1' : "are $n") }}</span>@endif</div>
     <nav class="end" aria-label="Show"><a class="pill" href="{{ route('clashes', ['show' => 'account']) }}">Account clashes</a><a class="pill" href="{{ route('timetable') }}">Week</a></nav></div>
-@if ($series === 0)<div class="empty"><h2>No session yet</h2>Once sections are timetabled, it is shown here how many run at one time.</div>@else
+@if ($isLater)<div class="empty" role="status" x-data="comeback"><h2>{{ number_format($series) }} sessions are being worked out</h2>That takes some seconds, once; this page looks again by itself. <a href="{{ route('licences') }}">Look again</a></div>
+@elseif ($series === 0)<div class="empty"><h2>No session yet</h2>Once sections are timetabled, it is shown here how many run at one time.</div>@else
 <svg class="curve mt-2" width="{{ LicencePage::WIDTH }}" height="{{ LicencePage::HEIGHT + 44 }}" viewBox="0 -22 {{ LicencePage::WIDTH }} {{ LicencePage::HEIGHT + 44 }}" role="img" aria-label="Sessions at one time over the week, at most {{ $peak['n'] }}">
     @foreach ($curve['levels'] as $l)<line class="level" x1="30" x2="{{ LicencePage::WIDTH - 14 }}" y1="{{ $l['y'] }}" y2="{{ $l['y'] }}"/><text class="tick" x="22" y="{{ $l['y'] + 4 }}" text-anchor="end">{{ $l['n'] }}</text>@endforeach
     @foreach ($curve['days'] as $d)<text class="head" x="{{ $d['x'] }}" y="-8">{{ $d['name'] }} <tspan class="tick">at most {{ $d['most'] }}</tspan></text>@endforeach
@@ -16,11 +17,11 @@
 </svg>
 @endif
 <div class="columns mt-2"><div>
-@if ($n > 0)
+@if ($isLater)
+@elseif ($n > 0)
 <section class="card-s"><h2>Which series on which account</h2>
-    @if ($isLater)<p class="warn" role="status" x-data="comeback">So many series are being worked out; that takes some seconds. <a href="{{ route('licences') }}">Look again</a></p>@else
     <p class="{{ $left > 0 ? 'fault' : ($unassigned > 0 || $assignment->changed > 0 ? 'warn' : 'said') }}">@if ($left > 0){{ Words::count($left, 'session') }} of {{ Words::count(count($assignment->left), 'series', 'series') }} find no account: {{ collect($assignment->left)->keys()->take(4)->map(fn ($s) => $names[$s]['name'])->implode('; ') }}{{ count($assignment->left) > 4 ? ' and '.(count($assignment->left) - 4).' more' : '' }}. @elseif ($unassigned > 0){{ Words::count($unassigned, 'series', 'series') }} stand on no account yet; all of them fit. @elseif ($assignment->changed > 0){{ Words::count($assignment->changed, 'series', 'series') }} would have to change accounts. @else Every series stands on an account, and none has more than it bears.@endif {{ $assignment->split !== [] ? Words::count(count($assignment->split), 'series', 'series').' would be split over several accounts.' : '' }}
-    @if ($unassigned > 0 || $assignment->changed > 0)</p><form method="post" action="{{ route('licences.assign') }}">@csrf<button class="btn btn-main">Put {{ $unassigned > 0 ? 'all on accounts' : 'them right' }}</button> <span class="quiet">Whoever stands right stays.</span></form>@else</p>@endif @endif
+    @if ($unassigned > 0 || $assignment->changed > 0)</p><form method="post" action="{{ route('licences.assign') }}">@csrf<button class="btn btn-main">Put {{ $unassigned > 0 ? 'all on accounts' : 'them right' }}</button> <span class="quiet">Whoever stands right stays.</span></form>@else</p>@endif
     <table class="table-plain mt-2"><thead><tr><th scope="col">Account</th><th scope="col">Plan</th><th scope="col" class="num">Seats</th><th scope="col" class="num">Minutes</th><th scope="col" class="num">At one time</th><th scope="col" class="num">Series on it</th><th scope="col"></th></tr></thead><tbody>
     @foreach ($accounts as $a)<tr><td><b>{{ $a->name }}</b></td><td><form class="inline" method="post" action="{{ route('host-accounts.update', $a->id) }}">@csrf @method('put')<select class="form-select w-auto" name="of" aria-label="Plan of {{ $a->name }}">@foreach ($plans as $p)<option value="{{ $p->id }}" @selected($p->name === $a->plan)>{{ $p->name }}</option>@endforeach</select><button class="btn btn-plain py-0">Change<span class="visually-hidden"> the plan of {{ $a->name }}</span></button></form></td><td class="num">{{ $a->seats }}</td><td class="num">{{ $a->minutes }}</td><td class="num">{{ $a->atOnce }}</td><td class="num">{{ $standing[$a->id] ?? 0 }}</td><td><form method="post" action="{{ route('host-accounts.destroy', $a->id) }}">@csrf @method('delete')<button class="btn btn-plain py-0">Take out<span class="visually-hidden">: {{ $a->name }}</span></button></form></td></tr>@endforeach</tbody></table></section>
 @if ($long !== [])<section class="card-s"><h2>Too long or too full</h2><table class="table-plain"><thead><tr><th scope="col">Series</th><th scope="col">What is wrong</th><th scope="col">Ways out</th></tr></thead><tbody>
