@@ -223,3 +223,7 @@ test('seats are given once each, however many arrive at one moment', function ()
     expect($state['inside'])->toHaveCount(5)->and(array_unique(array_column($state['inside'], 'person')))->toHaveCount(5)->and(count($in))->toBeGreaterThanOrEqual(5)
         ->and(array_unique(array_map(fn ($a): int => $a->status(), $answers)))->each->toBeIn([201, 409]);
 });
+
+test('the whole invitation is there on each student\'s clock', function () {
+    $this->as('T-2')->get(seriesPath($this).'/joining')->assertSee('The whole invitation')->assertSee('On Canary time')->assertSee("When (Canary time):\n  Tue 9 Feb, 09:00–09:47")->assertSee("When (Madrid time):\n  Tue 9 Feb, 10:00–10:47")->assertSee("When (Casablanca time):\n  Tue 9 Feb, 09:00–09:47");
+});

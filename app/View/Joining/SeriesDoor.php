@@ -16,6 +16,7 @@ use Nomada\Core\Joining\Invitation;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Registration\Registering;
+use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 
@@ -53,10 +54,28 @@ final readonly class SeriesDoor
             'section' => $section, 'series' => $series, 'presets' => $all, 'preset' => Presets::of($series, $all), 'door' => $formDoor, 'floor' => $formFloor, 'chosen' => $chosen, 'coming' => $coming->take(60), 'own' => $coming->filter(fn (Session $s): bool => $s->door !== null || $s->floor !== null)->map(fn (Session $s): array => ['session' => $s, 'words' => Preset::say(...Presets::rules($series, $all, $s->toCore()))])->values()->all(), 'sentence' => Preset::say($door, $floor), 'more' => $more, 'isAccepted' => $isAccepted,
             'acceptedBy' => $isAccepted && $accepted !== null ? trim("$accepted->given_name $accepted->family_name") : null, 'link' => $link, 'host' => $links->first(fn (JoinLink $l): bool => $l->kind === LinkKind::Host),
             'personal' => $links->filter(fn (JoinLink $l): bool => $l->kind === LinkKind::Personal)->sortBy(fn (JoinLink $l): string => (string) $l->person?->family_name)->values(), 'guests' => $links->filter(fn (JoinLink $l): bool => $l->kind === LinkKind::Guest)->values(), 'zone' => $zone, 'term' => $section->term->calendar(),
-            'invitation' => $link === null ? '' : Invitation::text($section->name(), (string) $teacher?->shortName(), $sessions, $zone, $now, $door, $link->address(), (string) $link->join_code, route('join'), (string) $link->dial_in, (string) $link->pin, $link->short_address === null ? '' : route('short', $link->short_address)),
+            'invitations' => $link === null ? [] : array_map(fn (array $of): array => [...$of, 'text' => Invitation::text($section->name(), (string) $teacher?->shortName(), $sessions, $of['zone'], $now, $door, $link->address(), (string) $link->join_code, route('join'), (string) $link->dial_in, (string) $link->pin, $link->short_address === null ? '' : route('short', $link->short_address))], $this->clocks($series, $zone)),
             'places' => DB::table('placements')->whereIn('section_id', $series->sectionIds())->whereNotNull('standing_print')->groupBy('place')->orderBy('place')->get(['place', DB::raw('count(*) as n'), DB::raw('count(*) filter (where wanted_print is distinct from standing_print) as stale')])->all(),
             'standing' => DB::table('placements')->whereIn('section_id', $series->sectionIds())->whereNotNull('standing_print')->orderBy('place')->orderBy('label')->limit(400)->get(['place', 'label', DB::raw('wanted_print is distinct from standing_print as stale')])->groupBy('place')->all(),
             'next' => $coming->first(),
         ];
+    }
+
+    /**
+     * The clocks that an invitation is read on: the school's first, then its students'.
+     *
+     * @return list<array{zone: Zone, students: int}>
+     */
+    private function clocks(Series $series, Zone $school): array
+    {
+        $zones = DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->whereIn('section_id', $series->sectionIds())->where('enrolments.role', 'student')->groupBy('time_zone')->orderByRaw('1 desc, 2')->pluck(DB::raw('count(distinct person_id) as n'), 'time_zone')->all();
+        $out = [['zone' => $school, 'students' => (int) ($zones[$school->name] ?? 0)]];
+        foreach ($zones as $name => $n) {
+            if ($name !== $school->name) {
+                $out[] = ['zone' => Zone::named((string) $name), 'students' => (int) $n];
+            }
+        }
+
+        return $out;
     }
 }
