@@ -227,3 +227,29 @@ test('seats are given once each, however many arrive at one moment', function ()
 test('the whole invitation is there on each student\'s clock', function () {
     $this->as('T-2')->get(seriesPath($this).'/joining')->assertSee('The whole invitation')->assertSee('On Canary time')->assertSee("When (Canary time):\n  Tue 9 Feb, 09:00–09:47")->assertSee("When (Madrid time):\n  Tue 9 Feb, 10:00–10:47")->assertSee("When (Casablanca time):\n  Tue 9 Feb, 09:00–09:47");
 });
+
+test('a preset of one\'s own that is changed reaches its series and what stands of them, and is written down', function () {
+    $this->as('A-1')->post('/joining/presets', ['preset_name' => 'Quiet hour'] + RULES)->assertSessionHasNoErrors();
+    $this->put(seriesPath($this).'/preset', ['preset' => 'quiet-hour'])->assertSessionHasNoErrors();
+    Artisan::call('nomada:publish', ['--section' => ['MAR']]);
+    $stale = fn (): int => DB::table('placements')->where('section_id', $this->section('MAR')->id)->whereColumn('wanted_print', '!=', 'standing_print')->count();
+    expect($stale())->toBe(0);
+    $this->post('/joining/presets', ['preset_name' => 'Quiet hour', 'opens_before' => 3] + RULES)->assertSessionHasNoErrors();
+    $this->work();
+    // The doors' opening is told in the pinned place, the opening post, and every calendar.
+    expect($stale())->toBe(6);
+    $this->get('/joining/audit?q=preset')->assertSee('preset Quiet hour made: ')->assertSee('preset Quiet hour changed: Registered students come in from 3 minutes before');
+    $this->delete('/joining/presets/quiet-hour')->assertSessionHasErrors('preset_name');
+    $this->put(seriesPath($this).'/preset', ['preset' => 'lesson']);
+    $this->delete('/joining/presets/quiet-hour')->assertSessionHasNoErrors();
+    $this->get('/joining/audit?q=taken')->assertSee('preset Quiet hour taken out');
+});
+
+test('who made links, and that a deleted series\' links are dead, is written down', function () {
+    $this->as('A-1')->delete(seriesPath($this))->assertSessionHasNoErrors();
+    $words = DB::table('audit_log')->where('section', 'Y8 Marine Science')->where('kind', 'link')->pluck('words')->all();
+    expect($words)->toBe(['join link and host link made', 'series deleted: 5 links open nothing any more']);
+    // Asked for again where it is there already, nothing is written down.
+    Artisan::call('nomada:links');
+    expect(DB::table('audit_log')->where('words', 'join link and host link made')->count())->toBe(2);
+});

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Joining;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Jobs\RefreshSections;
+use Nomada\App\Models\Term\Person;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
@@ -12,10 +14,14 @@ use Nomada\Core\Joining\Preset;
 use Nomada\Core\Joining\ShortAddress;
 
 /** The school's own presets. One that is changed reaches every series that goes by it. */
-final class KeepPresets
+final readonly class KeepPresets
 {
+    public function __construct(private Audit $audit)
+    {
+    }
+
     /** @throws Fault where the name is empty, or one of the usual ones */
-    public function __invoke(string $name, DoorRules $door, Floor $floor): void
+    public function __invoke(string $name, DoorRules $door, Floor $floor, Person $by): void
     {
         $key = mb_substr(ShortAddress::slug($name), 0, 40);
         if ($key === '') {
@@ -24,11 +30,20 @@ final class KeepPresets
         if (isset(Preset::usual()[$key])) {
             throw new Fault("\"$name\" is one of the usual presets, which stay as they are. Choose another name.", 'preset_name');
         }
-        DB::table('presets')->upsert([['key' => $key, 'name' => trim($name), 'door' => json_encode($door->toArray()), 'floor' => json_encode($floor->toArray()), 'created_at' => now(), 'updated_at' => now()]], 'key', ['name', 'door', 'floor', 'updated_at']);
+        DB::transaction(function () use ($key, $name, $door, $floor, $by): void {
+            $isNew = ! DB::table('presets')->where('key', $key)->exists();
+            DB::table('presets')->upsert([['key' => $key, 'name' => trim($name), 'door' => json_encode($door->toArray()), 'floor' => json_encode($floor->toArray()), 'created_at' => now(), 'updated_at' => now()]], 'key', ['name', 'door', 'floor', 'updated_at']);
+            ($this->audit)('door', null, $by, "preset $name ".($isNew ? 'made: ' : 'changed: ').Preset::say($door, $floor));
+            // When the doors open is told at the destinations.
+            $sections = DB::table('series_sections')->join('series', 'series.id', '=', 'series_id')->where('preset', $key)->distinct()->pluck('series_sections.section_id');
+            foreach ($sections->chunk(RefreshSections::AT_ONCE) as $some) {
+                RefreshSections::dispatch(array_values(array_map(intval(...), $some->all())));
+            }
+        });
     }
 
     /** @throws Fault where series go by it */
-    public function drop(string $key): void
+    public function drop(string $key, Person $by): void
     {
         $n = DB::table('series')->where('preset', $key)->count();
         if ($n > 0) {
@@ -38,6 +53,9 @@ final class KeepPresets
         if ($rooms > 0) {
             throw new Fault("$rooms drop-in rooms go by this preset. Give them another one first.", 'preset_name');
         }
-        DB::table('presets')->where('key', $key)->delete();
+        $name = DB::table('presets')->where('key', $key)->value('name');
+        if (DB::table('presets')->where('key', $key)->delete() > 0) {
+            ($this->audit)('door', null, $by, "preset $name taken out");
+        }
     }
 }

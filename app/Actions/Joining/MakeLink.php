@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Joining;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\DestinationFailure;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Joining\JoinCode;
@@ -18,22 +19,25 @@ use Nomada\Core\Joining\LinkKind;
  */
 final readonly class MakeLink
 {
-    public function __construct(private ConferenceBridge $bridge, private KeepLink $keep)
+    public function __construct(private ConferenceBridge $bridge, private KeepLink $keep, private Audit $audit)
     {
     }
 
     /** @throws DestinationFailure in the bridge's own words */
-    public function __invoke(Series $series): void
+    public function __invoke(Series $series, ?Person $by = null): void
     {
         // The series' uid is the key of the request: asked twice, the bridge answers with the same room.
         $room = $this->bridge->makeRoom($series->uid, $series->section->name());
-        DB::transaction(function () use ($series, $room): void {
+        DB::transaction(function () use ($series, $room, $by): void {
             // Two workers may ask for the same series; the second finds the first one's link.
             DB::table('series')->where('id', $series->id)->lockForUpdate()->first();
-            ($this->keep)($series->id, LinkKind::Series, null, [
+            $link = ($this->keep)($series->id, LinkKind::Series, null, [
                 'join_code' => JoinCode::make(Secrets::random()), 'room' => $room->id, 'dial_in' => $room->dialIn, 'pin' => $room->pin,
             ]);
             ($this->keep)($series->id, LinkKind::Host);
+            if ($link->wasRecentlyCreated) {
+                ($this->audit)('link', $series, $by, 'join link and host link made');
+            }
         });
     }
 }

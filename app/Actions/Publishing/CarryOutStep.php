@@ -9,6 +9,7 @@ use Nomada\App\Actions\Joining\MakeLink;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Destinations;
 use Nomada\App\Models\Publishing\Placement;
+use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Publishing\RunStep;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\Core\Publishing\Place;
@@ -40,7 +41,7 @@ final class CarryOutStep
         if ($step->lane === 'link') {
             $series = Series::query()->with('section')->find((int) $step->key);
             if ($series !== null) {
-                ($this->makeLink)($series);
+                ($this->makeLink)($series, Run::query()->with('starter')->find($step->run_id)?->starter);
             }
 
             return;

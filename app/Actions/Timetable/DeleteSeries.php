@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Timetable;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Actions\Publishing\RefreshPlacements;
+use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 
@@ -15,13 +17,17 @@ use Nomada\App\Models\Timetable\Series;
  */
 final readonly class DeleteSeries
 {
-    public function __construct(private RefreshPlacements $refresh, private SeriesHistory $history)
+    public function __construct(private RefreshPlacements $refresh, private SeriesHistory $history, private Audit $audit)
     {
     }
 
     public function __invoke(Series $series, ?Person $by = null): void
     {
         DB::transaction(function () use ($series, $by): void {
+            $links = JoinLink::query()->inForce()->where('series_id', $series->id)->count();
+            if ($links > 0) {
+                ($this->audit)('link', $series->loadMissing('section'), $by, "series deleted: $links links open nothing any more");
+            }
             $this->history->record($series, $by, "deleted $series->title", $this->history->snapshot($series->id, true));
             $this->quietly($series);
         });

@@ -65,14 +65,14 @@ final class JoiningController extends Controller
 
     public function storePreset(DoorRequest $request, KeepPresets $keep): RedirectResponse
     {
-        $keep((string) $request->validated('preset_name'), $request->door(), $request->floor());
+        $keep((string) $request->validated('preset_name'), $request->door(), $request->floor(), $this->person($request));
 
         return redirect()->route('presets')->with('said', "The preset {$request->validated('preset_name')} is kept.");
     }
 
-    public function destroyPreset(string $key, KeepPresets $keep): RedirectResponse
+    public function destroyPreset(Request $request, string $key, KeepPresets $keep): RedirectResponse
     {
-        $keep->drop($key);
+        $keep->drop($key, $this->person($request));
 
         return redirect()->route('presets')->with('said', 'The preset is taken out.');
     }
