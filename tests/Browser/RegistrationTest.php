@@ -35,7 +35,7 @@ test('a student registers on a phone, the desk accepts by keys, and the letter a
 
 test('on the joining page series are chosen, links made, and a preset set for all of them, which is shown first', function () {
     $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/joining')->click('tr.row-c:nth-child(1) input')->click('tr.row-c:nth-child(2) input')->see('2 series chosen')->press('Make links')->see('All 2 links made');
+    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/joining')->click('tr.row-c:nth-child(1) input')->click('tr.row-c:nth-child(2) input')->see('2 series chosen')->press('Make links…')->see('2 of 2 series change; nothing is done yet')->press('Do it for 2')->see('All 2 links made');
     $b->open('/joining')->click('tr.row-c:nth-child(1) input')->click('tr.row-c:nth-child(2) input')->script("document.querySelector('.tray [name=preset]').value = 'office-hours'");
     $b->press('Set preset…')->see('2 of 2 series change; nothing is done yet')->press('Do it for 2')->see('2 done, 0 left as they were')->press('Back to joining')->see('Office hours');
     $b->click('thead input[type=checkbox]')->see('23 series chosen')->press('None');

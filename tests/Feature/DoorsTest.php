@@ -122,6 +122,18 @@ test('acts on many say first what they will do, then what came of each', functio
     $this->as('T-2')->post('/joining/acts', ['series' => $ids, 'act' => 'hide', 'sure' => 1])->assertForbidden();
 });
 
+test('links of chosen series are made only after they were shown, and of no other series', function () {
+    DB::table('join_links')->delete();
+    $mar = (int) $this->section('MAR')->series()->value('series.id');
+    $this->as('A-1')->post('/joining/acts', ['series' => [$mar], 'act' => 'links'])->assertSee('a join link with code and phone, and a host link')->assertSee('nothing is done yet');
+    expect(JoinLink::query()->count())->toBe(0);
+    $this->post('/joining/acts', ['series' => [$mar], 'act' => 'links', 'sure' => 1])->assertRedirect();
+    $this->work();
+    expect(JoinLink::query()->pluck('series_id')->unique()->all())->toBe([$mar]);
+    $this->post('/joining/acts', ['series' => [$mar], 'act' => 'links'])->assertSee('has its link already');
+    $this->post('/joining/acts', ['series' => [$mar], 'act' => 'links', 'sure' => 1])->assertRedirect('/joining');
+});
+
 test('many handed over to one account: the clashes of the account are known at once, and it is written down', function () {
     $plan = Nomada\App\Models\Timetable\HostingPlan::query()->create(['name' => 'Tiny', 'seats' => 1, 'minutes' => 30, 'at_once' => 1]);
     $account = Nomada\App\Models\Timetable\HostAccountRow::query()->create(['name' => 'Host', 'hosting_plan_id' => $plan->id]);

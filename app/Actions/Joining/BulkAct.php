@@ -13,14 +13,14 @@ use Nomada\App\Support\Presets;
 use Nomada\Core\Fault;
 
 /**
- * One act on many series: a preset, hidden or shown, replaced, handed over to another account. What it will do is told first, per series;
+ * One act on many series: links made (by a run, which says what comes of each), a preset, hidden or shown, replaced, handed over to another account. What it will do is told first, per series;
  * then it is done, and what came of each is reported. One failure stops nothing else.
  *
  * @phpstan-type Line array{id: int, section: string, name: string, words: string, does: bool}
  */
 final readonly class BulkAct
 {
-    public const ACTS = ['preset' => 'Set the preset', 'hide' => 'Hide the links', 'show' => 'Show the links', 'replace' => 'Replace the links', 'account' => 'Hand over to another account'];
+    public const ACTS = ['links' => 'Make the links', 'preset' => 'Set the preset', 'hide' => 'Hide the links', 'show' => 'Show the links', 'replace' => 'Replace the links', 'account' => 'Hand over to another account'];
 
     public function __construct(private KeepDoor $door, private ReplaceLink $replace)
     {
@@ -48,6 +48,7 @@ final readonly class BulkAct
             $n = (int) ($links[$series->id]->n ?? 0);
             $hidden = (bool) ($links[$series->id]->hidden ?? false);
             [$does, $words] = match ($act) {
+                'links' => $n > 0 ? [false, 'has its link already'] : [true, 'a room at the bridge, a join link with code and phone, and a host link'],
                 'preset' => $series->preset === $value && $series->door === null && $series->floor === null ? [false, 'is so already'] : [true, Presets::of($series, $all)->name.($series->door === null && $series->floor === null ? '' : ' with changes of its own, which are taken back,').' becomes '.$all[$value]->name],
                 'hide' => $n === 0 ? [false, 'has no link'] : ($hidden ? [false, 'is hidden already'] : [true, "$n links are hidden; students find the door shut"]),
                 'show' => $n === 0 ? [false, 'has no link'] : ($hidden ? [true, 'the links are shown again'] : [false, 'is shown already']),

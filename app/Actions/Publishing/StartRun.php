@@ -43,10 +43,12 @@ final readonly class StartRun
      * Makes join links for every series of sections that has none. Null where all have one.
      *
      * @param  list<int>  $sections
+     * @param  list<int>|null  $only  of these series only
      */
-    public function links(array $sections, ?Person $by, bool $queue = true): ?Run
+    public function links(array $sections, ?Person $by, bool $queue = true, ?array $only = null): ?Run
     {
         $steps = DB::table('series')->whereIn('id', DB::table('series_sections')->whereIn('section_id', $sections)->select('series_id'))
+            ->when($only !== null, fn ($q) => $q->whereIn('id', $only ?? []))
             ->whereNotExists(fn ($q) => $q->from('join_links')->whereColumn('series_id', 'series.id')->where('kind', 'series')->whereNull('retired_at'))
             ->orderBy('id')->get(['id', 'section_id', 'title'])
             ->map(fn (object $s): array => ['section_id' => $s->section_id, 'lane' => 'link', 'key' => (string) $s->id, 'label' => $s->title, 'verb' => 'add'])->all();

@@ -21,6 +21,6 @@
 <div class="tray" role="region" aria-label="What to do with the chosen series"><b x-text="words()">Chosen</b><span class="names" x-text="names"></span><button class="btn btn-side" type="button" x-on:click="clear">None</button>
     <select class="form-select w-auto" name="preset" aria-label="Preset">@foreach ($presets as $p)<option value="{{ $p->key }}">{{ $p->name }}</option>@endforeach</select><button class="btn btn-side" name="act" value="preset">Set preset…</button>
     @if ($accounts !== [])<select class="form-select w-auto" name="account" aria-label="Host account">@foreach ($accounts as $a)<option value="{{ $a->id }}">{{ $a->name }}</option>@endforeach</select><button class="btn btn-side" name="act" value="account">Hand over…</button>@endif
-    <button class="btn btn-side" name="act" value="hide">Hide…</button><button class="btn btn-side" name="act" value="show">Show…</button><button class="btn btn-side" name="act" value="replace">Replace…</button><button class="btn btn-main" formaction="{{ route('links.store') }}">Make links</button></div>
+    <button class="btn btn-side" name="act" value="hide">Hide…</button><button class="btn btn-side" name="act" value="show">Show…</button><button class="btn btn-side" name="act" value="replace">Replace…</button><button class="btn btn-main" name="act" value="links">Make links…</button></div>
 </form>@endif
 </x-app>

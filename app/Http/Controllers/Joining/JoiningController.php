@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\View\View;
 use Nomada\App\Actions\Joining\BulkAct;
 use Nomada\App\Actions\Joining\KeepPresets;
+use Nomada\App\Actions\Publishing\StartRun;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\DoorRequest;
 use Nomada\App\Models\Timetable\Series;
@@ -35,7 +36,7 @@ final class JoiningController extends Controller
     }
 
     /** What an act on many series will do, per series; with `sure` it is done, and what came of it is reported. */
-    public function act(Request $request, BulkAct $bulk): View
+    public function act(Request $request, BulkAct $bulk, StartRun $start): View|RedirectResponse
     {
         $given = $request->validate(['series' => ['required', 'array', 'max:2000'], 'series.*' => ['integer'], 'act' => ['required', 'string'], 'preset' => ['nullable', 'string', 'max:40'], 'account' => ['nullable', 'integer', 'exists:host_accounts,id'], 'sure' => ['nullable', 'boolean']], [
             'series.*' => 'Choose at least one series.', 'act.*' => 'Choose what is to be done.', 'account.*' => 'Choose an account of the list.',
@@ -43,6 +44,11 @@ final class JoiningController extends Controller
         $value = (string) ($given['act'] === 'preset' ? ($given['preset'] ?? '') : ($given['account'] ?? ''));
         $chosen = $this->chosen($given['series']);
         $isDone = (bool) ($given['sure'] ?? false);
+        if ($isDone && $given['act'] === 'links') {
+            $run = $start->links(array_values(array_map(intval(...), $chosen->pluck('section_id')->unique()->all())), $this->person($request), true, array_values(array_map(intval(...), $chosen->modelKeys())));
+
+            return $run === null ? redirect()->route('joining')->with('said', 'Every chosen series has its join link already.') : redirect()->route('run', $run);
+        }
 
         return view('joining.act', ['lines' => $isDone ? $bulk->carryOut($given['act'], $value, $chosen, $this->person($request)) : $bulk->plan($given['act'], $value, $chosen), 'title' => BulkAct::ACTS[$given['act']], 'isDone' => $isDone, 'given' => $given]);
     }
