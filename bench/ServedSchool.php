@@ -21,6 +21,9 @@ use Tests\Support\StandinServer;
  */
 final class ServedSchool
 {
+    /** The number of workers that bin/bench was started with; benches run one after the other in one process. */
+    private static string|false|null $given = null;
+
     private readonly Services $services;
 
     public readonly string $url;
@@ -30,6 +33,9 @@ final class ServedSchool
     /** @param  int|null  $workers  queue workers; null for as many as bin/start has */
     public function __construct(?int $workers)
     {
+        self::$given ??= getenv('NOMADA_WORKERS');
+        putenv(self::$given === false ? 'NOMADA_WORKERS' : 'NOMADA_WORKERS='.self::$given);
+        unset($_ENV['NOMADA_WORKERS'], $_SERVER['NOMADA_WORKERS']);
         [$web, $standins] = [StandinServer::freePort(), StandinServer::freePort()];
         $this->url = "http://127.0.0.1:$web";
         $env = [

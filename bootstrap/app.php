@@ -11,6 +11,8 @@ use Nomada\Core\Fault;
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
     ->withCommands([__DIR__.'/../app/Console'])
+    // There are no listeners to look for, and every request would look.
+    ->withEvents(discover: false)
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend(ServerTiming::class);
         $middleware->append(ContentSecurity::class);

@@ -14,7 +14,7 @@ use Nomada\Core\Timetable\SessionState;
 /** The lost and cancelled sessions of a term that nothing makes up yet, a few at a time, each with the best free times. */
 final readonly class MakeUps
 {
-    private const AT_ONCE = 5;
+    private const AT_ONCE = 4;
 
     public function __construct(private FreeTimesQuery $free)
     {
