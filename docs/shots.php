@@ -14,7 +14,8 @@ return [
     'term' => ['/term', 'A-01', '1280x800', false, ''],
     'joining' => ['/joining', 'A-01', '1280x800', false, 'tr.row-c:nth-child(3) input;tr.row-c:nth-child(5) input'],
     'registration-desk' => ['/registration/desk', 'A-01', '1280x800', false, ''],
-    'register' => ['/me', 'S-8-001', '390x844', false, "a[href*='/register/'];~form.phone, .phone form"],
+    // The music workshop, which is open to whoever registers; on a fresh demo it is the ninth series.
+    'register' => ['/register/9', 'S-8-001', '390x844', false, ''],
     'mailbox' => ['/me', 'S-8-001', '390x844', false, "a[href*='/post/people/'];~article"],
     'live-desk' => ['/today', 'T-02', '1280x800', false, "td a[href*='/live/'];.bar .end a[href*=rehearsal];.warn button;~.said"],
     'today' => ['/today', 'A-01', '1280x800', false, ''],
