@@ -12,7 +12,7 @@
     @foreach ($rows as $row)
         <tr class="row-c"><td><input class="form-check-input" type="checkbox" name="series[]" value="{{ $row->id }}" data-name="{{ $row->name }}" aria-label="Choose {{ $row->name }}{{ $row->title === '' ? '' : ': '.$row->title }}"></td>
             <td><a href="{{ $base.'/'.rawurlencode($row->section) }}/series/{{ $row->id }}/joining"><b>{{ $row->name }}</b></a>{{ $row->title === '' ? '' : ': '.$row->title }} <small>{{ $row->meets }}</small></td>
-            <td>@if ($row->link)<span class="mono nowrap">{{ $row->code }}</span> <button type="button" class="btn btn-plain py-0" x-data="copy" data-text="{{ $row->link }}" x-on:click="copy" x-text="label">Copy</button>@if ($row->isHidden) <span class="todo">hidden</span>@endif @else<span class="todo">no link</span>@endif</td>
+            <td class="nowrap">@if ($row->link)<span class="mono">{{ $row->code }}</span> <button type="button" class="btn btn-plain py-0" x-data="copy" data-text="{{ $row->link }}" x-on:click="copy" x-text="label">Copy</button>@if ($row->isHidden) <span class="todo">hidden</span>@endif @else<span class="todo">no link</span>@endif</td>
             <td>{{ $row->preset }}@if ($row->differs), changed: <small>{{ $row->sentence }}</small>@endif @if ($row->moreOpen !== [])<br><span class="{{ $row->acceptedBy === null ? 'bad' : 'quiet' }}">More open: {{ implode(', ', $row->moreOpen) }}{{ $row->acceptedBy === null ? '' : "; accepted by $row->acceptedBy" }}</span>@endif</td>
             <td class="num nowrap">{{ $row->registered }} of {{ $row->roster }}</td>
             <td class="nowrap">{{ $row->account ?? '–' }}</td></tr>
