@@ -145,10 +145,13 @@ final readonly class Letters
         return $n;
     }
 
-    /** Whether nothing of a registration's last decision has gone yet; what has not is taken out. */
+    /**
+     * Whether nothing of a registration's last decision has gone yet; what has not is taken out. Letters that somebody asked for later are of
+     * no decision: one that still waits says nothing of whether the decision's own has gone.
+     */
     public function takeBack(int $registration): bool
     {
-        $letters = Letter::query()->where('registration_id', $registration)->where('kind', '!=', LetterKind::Received)->orderByDesc('id')->lockForUpdate()->get();
+        $letters = Letter::query()->ofDecision()->where('registration_id', $registration)->where('kind', '!=', LetterKind::Received)->orderByDesc('id')->lockForUpdate()->get();
         // The registrant's own letter counts: a guardian's may be stuck when that one has gone.
         $own = $letters->first(fn (Letter $l): bool => $l->kind !== LetterKind::Guardian);
         if ($own === null || $own->sent_at !== null) {

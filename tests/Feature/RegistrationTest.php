@@ -354,3 +354,16 @@ test('a long queue is compared behind the page, once, and again when anything of
     $this->get('/registration/desk?now=1')->assertSee('All 309');
     $this->get('/registration/desk')->assertSee('All 309');
 });
+
+test('a decision whose letter has gone is not undone because another copy of it still waits; nor is an older letter of the same registration in the way', function () {
+    $series = takesRegistrations($this);
+    registerAs($this, 'S-1', $series);
+    $id = registrationOf('S-1')->id;
+    $this->as('A-1')->post("/registration/$id/acceptance");
+    postGoes();
+    $link = JoinLink::query()->inForce()->where('kind', 'personal')->value('id');
+    $this->post("/sections/MAR/series/$series/letters/$link")->assertSessionHas('said', 'Galia Zabalo gets link and timetable again.');
+    $this->get('/registration/desk?show=decided')->assertDontSee('goes in a minute');
+    $this->delete("/registration/$id/decision")->assertSessionHasErrors();
+    expect(registrationOf('S-1')->state)->toBe('accepted')->and(Letter::query()->whereNull('sent_at')->where('kind', 'accepted')->count())->toBe(1);
+});

@@ -56,7 +56,7 @@ final readonly class KeepDropIn
     public function change(DropInRoom $room, string $name, OpenHours $hours, string $preset, Person $by): void
     {
         $this->check($room->section, $name, $preset, $room->id);
-        $this->keep($room, ['name' => $name, 'hours' => $hours->spans, 'preset' => $preset], 'door', "drop-in room $name: {$hours->words()}, {$this->presetName($preset)}", $by);
+        $this->keep($room, ['name' => $name, 'hours' => $hours->spans, 'preset' => $preset], 'door', "drop-in room $name: {$hours->words()}, ".Presets::all()[$preset]->name, $by);
     }
 
     public function hide(DropInRoom $room, bool $hidden, Person $by): void
@@ -67,8 +67,12 @@ final readonly class KeepDropIn
     /** The old link and code die at once. */
     public function replace(DropInRoom $room, Person $by): void
     {
-        $secret = LinkSecret::make(Secrets::random());
-        $this->keep($room, ['secret' => $secret, 'secret_sum' => Secrets::sum($secret), 'retired_sums' => [...$room->retired_sums, $room->secret_sum], 'join_code' => JoinCode::make(Secrets::random())], 'link', "drop-in room $room->name: link replaced", $by);
+        DB::transaction(function () use ($room, $by): void {
+            // Locked and read anew: of two who replace it at once, the second retires the first one's link.
+            $now = DropInRoom::query()->with(['section.term.school', 'section.term.closures'])->lockForUpdate()->findOrFail($room->id);
+            $secret = LinkSecret::make(Secrets::random());
+            $this->keep($now, ['secret' => $secret, 'secret_sum' => Secrets::sum($secret), 'retired_sums' => [...$now->retired_sums, $now->secret_sum], 'join_code' => JoinCode::make(Secrets::random())], 'link', "drop-in room $now->name: link replaced", $by);
+        });
     }
 
     public function drop(DropInRoom $room, Person $by): void
@@ -80,12 +84,15 @@ final readonly class KeepDropIn
         });
     }
 
-    /** @param  array<string, mixed>  $columns */
+    /**
+     * @param  array<string, mixed>  $columns
+     * @param  'door'|'link'  $kind
+     */
     private function keep(DropInRoom $room, array $columns, string $kind, string $words, Person $by): void
     {
         DB::transaction(function () use ($room, $columns, $kind, $words, $by): void {
             $room->update($columns);
-            ($this->audit)($kind === 'door' ? 'door' : 'link', null, $by, $words, $room->section);
+            ($this->audit)($kind, null, $by, $words, $room->section);
             ($this->refresh)([$room->section_id]);
         });
     }
@@ -98,11 +105,6 @@ final readonly class KeepDropIn
         if (DropInRoom::query()->where('section_id', $section->id)->where('name', $name)->where('uid', '!=', $uid)->when($but !== null, fn ($q) => $q->whereKeyNot($but))->exists()) {
             throw new Fault("{$section->name()} has a drop-in room \"$name\" already. Give this one another name, or that one more hours.", 'name');
         }
-    }
-
-    private function presetName(string $key): string
-    {
-        return Presets::all()[$key]->name;
     }
 
     public static function uid(): string

@@ -65,7 +65,12 @@ final class CarryOutStep
      */
     public function endLane(RunStep $step): void
     {
-        if ($step->lane === 'link' && ! RunStep::query()->where(['run_id' => $step->run_id, 'section_id' => $step->section_id, 'lane' => 'link', 'state' => 'waiting'])->exists()) {
+        if ($step->lane !== 'link') {
+            return;
+        }
+        // A lane may be queued twice: of two workers that end its last steps at one moment, the second sees what the first has done.
+        DB::select('select pg_advisory_xact_lock(hashtext(?))', ["links $step->run_id $step->section_id"]);
+        if (! RunStep::query()->where(['run_id' => $step->run_id, 'section_id' => $step->section_id, 'lane' => 'link', 'state' => 'waiting'])->exists()) {
             $series = RunStep::query()->where(['run_id' => $step->run_id, 'section_id' => $step->section_id, 'lane' => 'link'])->pluck('key')->map(intval(...));
             ($this->refresh)(array_values(array_map(intval(...), DB::table('series_sections')->whereIn('series_id', $series)->distinct()->pluck('section_id')->all())));
         }

@@ -10,7 +10,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * A strict Content-Security-Policy on every answer: everything comes from ourselves, nothing runs inline. The one address that a form
- * may lead to besides is the conference bridge's, where the door brings whoever may come in.
+ * may lead to besides is the conference bridge's, where the door brings whoever may come in. And nobody is led back to a foreign page.
  */
 final class ContentSecurity
 {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Models\Registration;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -35,6 +36,16 @@ final class Letter extends Model
 
     /** @var array<string, string> */
     protected $casts = ['kind' => LetterKind::class, 'values' => 'array', 'not_before' => 'datetime', 'sent_at' => 'datetime'];
+
+    /**
+     * Those that a decision (or an arrival) at the desk has written, by their keys; not those that were asked for later.
+     *
+     * @param  Builder<Letter>  $query
+     */
+    public function scopeOfDecision(Builder $query): void
+    {
+        $query->where('key', 'like', 'registration %');
+    }
 
     /** @return BelongsTo<Series, $this> */
     public function series(): BelongsTo

@@ -51,7 +51,7 @@ final readonly class RegistrationDesk
             'isComparing' => $show === '' && $found === null, 'show' => $show, 'verdict' => $verdict, 'lines' => $this->lines($look['shown'][$verdict] ?? [], $zone), 'total' => $verdict === '' ? array_sum($look['counts']) : ($look['counts'][$verdict] ?? 0), 'all' => array_sum($look['counts']), 'counts' => $look['counts'], 'safe' => $look['safe'], 'zone' => $zone,
             'waiting' => $of()->where('state', 'waiting')->count(), 'queued' => $of()->where('state', 'queued')->count(),
             'list' => $show === 'list' ? $of()->where('state', 'queued')->with(['series.section', 'person'])->orderBy('series_id')->orderBy('only_day')->orderBy('arrived_at')->orderBy('id')->limit(self::SHOWN)->get() : collect(),
-            'decided' => $decided, 'gone' => Letter::query()->whereIn('registration_id', $decided->modelKeys())->where('kind', '!=', 'received')->orderBy('id')->get(['registration_id', 'sent_at', 'trouble'])->keyBy('registration_id'),
+            'decided' => $decided, 'gone' => Letter::query()->ofDecision()->whereIn('registration_id', $decided->modelKeys())->where('kind', '!=', 'received')->orderBy('id')->get(['registration_id', 'sent_at', 'trouble'])->keyBy('registration_id'),
             'changes' => $show === 'changes' ? $this->changes($term, $for) : [],
             'sections' => $show === '' ? Section::query()->whereIn('id', clone $mine)->whereHas('series', fn ($q) => $q->whereNotNull('registering'))->orderBy('title')->get(['id', 'sourced_id', 'title', 'year', 'course_id']) : collect(),
         ];
