@@ -9,14 +9,15 @@ use Nomada\Core\Timetable\Clashes as Search;
 use Nomada\Core\Timetable\HostAccount;
 
 /**
- * All clashes of teachers, students and host accounts over the term of the large invented school (600 sections, 9,000 students), in core/ and as
- * a range-overlap join that PostgreSQL answers over the same rows with the indexes that help it. Both must find the same pairs.
+ * All clashes of teachers, students and host accounts over the term of the large invented school (600 sections, 9,000
+ * students), in core/ and as a range-overlap join that PostgreSQL answers over the same rows with the indexes that help
+ * it. Both must find the same pairs.
  */
 final class Clashes
 {
     public function run(): bool
     {
-        $school = new LargeSchool;
+        $school = new LargeSchool();
         $meetings = $school->meetings(240);
         $accounts = [];
         for ($id = 1; $id <= 240; $id++) {
@@ -40,11 +41,29 @@ final class Clashes
         }
         sort($ours);
         sort($peer);
-        $mine = array_values(array_map(fn (Clash $c): string => $c->kind.' '.implode(' ', $c->series), array_filter($found, fn (Clash $c): bool => $c->gravity() !== 'advice')));
+        $mine = array_values(
+            array_map(
+                fn (Clash $c): string => $c->kind.' '.implode(' ', $c->series),
+                array_filter($found, fn (Clash $c): bool => $c->gravity() !== 'advice'),
+            ),
+        );
         sort($mine);
         sort($theirs);
-        printf("clashes: %d series, %d sections, %d clashing pairs, same as the peer: %s\n", count($meetings), count($rosters), count($mine), $mine === $theirs ? 'yes' : 'NO, '.count($theirs));
-        printf("  ours %.0f ms (with the advice, which the peer does not look for), PostgreSQL range-overlap join %.0f ms (medians of 3): %.1f times as fast; ours takes %.0f MB at its peak\n", $ours[1], $peer[1], $peer[1] / $ours[1], $memory / 1048576);
+        printf(
+            "clashes: %d series, %d sections, %d clashing pairs, same as the peer: %s\n",
+            count($meetings),
+            count($rosters),
+            count($mine),
+            $mine === $theirs ? 'yes' : 'NO, '.count($theirs),
+        );
+        printf(
+            '  ours %.0f ms (with the advice, which the peer does not look for), PostgreSQL range-overlap join %.0f '.
+                "ms (medians of 3): %.1f times as fast; ours takes %.0f MB at its peak\n",
+            $ours[1],
+            $peer[1],
+            $peer[1] / $ours[1],
+            $memory / 1048576,
+        );
 
         return $mine === $theirs && $peer[1] >= $ours[1] && $memory < 256 * 1048576;
     }

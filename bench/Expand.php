@@ -49,8 +49,22 @@ final class Expand
         sort($ours);
         sort($peer);
         $mid = intdiv(self::ROUNDS, 2);
-        printf("expand: %d series, %d sessions (%d by the peer), same instants: %s\n", self::SERIES, $n, $m, $sumOurs === $sumPeer ? 'yes' : 'NO');
-        printf("  ours %.0f ms, sabre/vobject EventIterator %.0f ms (medians of %d): %.1f times faster; ours takes %.1f MB at its peak\n", $ours[$mid], $peer[$mid], self::ROUNDS, $peer[$mid] / $ours[$mid], $memory / 1048576);
+        printf(
+            "expand: %d series, %d sessions (%d by the peer), same instants: %s\n",
+            self::SERIES,
+            $n,
+            $m,
+            $sumOurs === $sumPeer ? 'yes' : 'NO',
+        );
+        printf(
+            '  ours %.0f ms, sabre/vobject EventIterator %.0f ms (medians of %d): %.1f times faster; ours takes %.1f '.
+                "MB at its peak\n",
+            $ours[$mid],
+            $peer[$mid],
+            self::ROUNDS,
+            $peer[$mid] / $ours[$mid],
+            $memory / 1048576,
+        );
 
         return $sumOurs === $sumPeer && $peer[$mid] / $ours[$mid] >= 5 && $memory < 128 * 1048576;
     }
@@ -97,17 +111,39 @@ final class Expand
 
     private function term(): Term
     {
-        $closed = fn (string $a, string $b, string $why): Closure => new Closure(LocalDate::parse($a), LocalDate::parse($b), $why);
+        $closed = fn (string $a, string $b, string $why): Closure => new Closure(
+            LocalDate::parse($a),
+            LocalDate::parse($b),
+            $why,
+        );
 
-        return new Term('Spring term', LocalDate::parse('2027-01-11'), LocalDate::parse('2027-04-23'), Zone::named('Europe/Madrid'), [
-            $closed('2027-01-29', '2027-01-29', 'Staff day'), $closed('2027-02-15', '2027-02-17', 'Carnival'), $closed('2027-03-22', '2027-04-02', 'Easter break'),
-        ]);
+        return new Term(
+            'Spring term',
+            LocalDate::parse('2027-01-11'),
+            LocalDate::parse('2027-04-23'),
+            Zone::named('Europe/Madrid'),
+            [
+                $closed('2027-01-29', '2027-01-29', 'Staff day'),
+                $closed('2027-02-15', '2027-02-17', 'Carnival'),
+                $closed('2027-03-22', '2027-04-02', 'Easter break'),
+            ],
+        );
     }
 
     /** @return list<SeriesPlan> every weekday, at a minute of their own */
     private function plans(): array
     {
-        return array_map(fn (int $i): SeriesPlan => new SeriesPlan(new WeeklyPattern([1, 2, 3, 4, 5]), LocalDate::parse('2027-01-11'), SeriesEnd::withTerm(), 480 + $i % 420, 45, Zone::named('Europe/Madrid')), range(1, self::SERIES));
+        return array_map(
+            fn (int $i): SeriesPlan => new SeriesPlan(
+                new WeeklyPattern([1, 2, 3, 4, 5]),
+                LocalDate::parse('2027-01-11'),
+                SeriesEnd::withTerm(),
+                480 + ($i % 420),
+                45,
+                Zone::named('Europe/Madrid'),
+            ),
+            range(1, self::SERIES),
+        );
     }
 
     /**
@@ -120,14 +156,21 @@ final class Expand
     {
         $out = [];
         foreach ($plans as $i => $plan) {
-            $calendar = new VCalendar;
+            $calendar = new VCalendar();
             $time = sprintf('T%02d%02d00', intdiv($plan->startMinute, 60), $plan->startMinute % 60);
             $lost = array_filter($plan->sessions($term), fn ($s): bool => $s->state === SessionState::Lost);
-            $event = $calendar->add('VEVENT', ['UID' => "series-$i", 'RRULE' => 'FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR;UNTIL=20270423T220000Z']);
+            $event = $calendar->add('VEVENT', [
+                'UID' => "series-$i",
+                'RRULE' => 'FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR;UNTIL=20270423T220000Z',
+            ]);
             assert($event instanceof VEvent);
             $event->add('DTSTART', '20270111'.$time, ['TZID' => 'Europe/Madrid']);
             $event->add('DURATION', 'PT45M');
-            $event->add('EXDATE', array_values(array_map(fn ($s): string => (new LocalDate($s->day))->basic().$time, $lost)), ['TZID' => 'Europe/Madrid']);
+            $event->add(
+                'EXDATE',
+                array_values(array_map(fn ($s): string => (new LocalDate($s->day))->basic().$time, $lost)),
+                ['TZID' => 'Europe/Madrid'],
+            );
             $out[] = $event;
         }
 

@@ -16,7 +16,7 @@ final class FreeTimes
 {
     public function run(): bool
     {
-        $school = new LargeSchool;
+        $school = new LargeSchool();
         $meetings = $school->meetings();
         $rosters = $school->rosters();
         $series = $meetings[0];
@@ -27,15 +27,31 @@ final class FreeTimes
         $best = null;
         for ($round = 0; $round < 5; $round++) {
             $at = hrtime(true);
-            $best = (new Search($school->term, $teachers, $students))->forSeries($days, $series->earliest, $minutes)[0] ?? null;
+            $best =
+                (new Search($school->term, $teachers, $students))->forSeries(
+                    $days,
+                    $series->earliest,
+                    $minutes,
+                )[0] ?? null;
             $ours[] = (hrtime(true) - $at) / 1e6;
         }
         $at = hrtime(true);
         $rank = $this->wordForWord($school, $days, $series->earliest, $minutes, $teachers, $students);
         $peer = (hrtime(true) - $at) / 1e6;
         sort($ours);
-        printf("free-times: a series of %d sessions among %d series, same first answer: %s (%s)\n", count($days), count($meetings), $best?->rank() === $rank ? 'yes' : 'NO', $best instanceof FreeTime ? $best->words().', '.$best->cost() : 'none');
-        printf("  ours %.0f ms (median of 5), word for word %.0f ms: %.1f times as fast\n", $ours[2], $peer, $peer / $ours[2]);
+        printf(
+            "free-times: a series of %d sessions among %d series, same first answer: %s (%s)\n",
+            count($days),
+            count($meetings),
+            $best?->rank() === $rank ? 'yes' : 'NO',
+            $best instanceof FreeTime ? $best->words().', '.$best->cost() : 'none',
+        );
+        printf(
+            "  ours %.0f ms (median of 5), word for word %.0f ms: %.1f times as fast\n",
+            $ours[2],
+            $peer,
+            $peer / $ours[2],
+        );
 
         return $best?->rank() === $rank && $ours[2] <= 300;
     }
@@ -81,8 +97,14 @@ final class FreeTimes
      * @param  array<int, list<array{int, int, int}>>  $students
      * @return list<int>|null
      */
-    private function wordForWord(LargeSchool $school, array $days, int $minute, int $minutes, array $teachers, array $students): ?array
-    {
+    private function wordForWord(
+        LargeSchool $school,
+        array $days,
+        int $minute,
+        int $minutes,
+        array $teachers,
+        array $students,
+    ): ?array {
         $best = null;
         $weekdays = $days === [] ? [1] : array_map(\Nomada\Core\Term\LocalDate::weekdayOf(...), $days);
         for ($shift = 1 - min($weekdays); $shift <= 5 - max($weekdays); $shift++) {
@@ -99,8 +121,19 @@ final class FreeTimes
                     }
                     $from = $school->term->zone->instant($day + $shift, $start);
                     $to = $from + $minutes * 60;
-                    $hard += array_filter($teachers[$day + $shift] ?? [], fn (array $t): bool => $t[0] < $to && $t[1] > $from) === [] ? 0 : 1;
-                    $soft += array_sum(array_map(fn (array $s): int => $s[0] < $to && $s[1] > $from ? $s[2] : 0, $students[$day + $shift] ?? []));
+                    $hard +=
+                        array_filter(
+                            $teachers[$day + $shift] ?? [],
+                            fn (array $t): bool => $t[0] < $to && $t[1] > $from,
+                        ) === []
+                            ? 0
+                            : 1;
+                    $soft += array_sum(
+                        array_map(
+                            fn (array $s): int => $s[0] < $to && $s[1] > $from ? $s[2] : 0,
+                            $students[$day + $shift] ?? [],
+                        ),
+                    );
                 }
                 $rank = [$hard, $soft, 0, abs($shift) * 1440 + abs($start - $minute)];
                 $best = $best === null || $rank < $best ? $rank : $best;

@@ -9,8 +9,8 @@ use Nomada\App\Actions\Publishing\StartRun;
 use Nomada\App\Models\Term\Section;
 
 /**
- * Links for 600 series are made by the queue workers that bin/start has, from a bridge that answers in 50 ms and takes 20 requests a
- * second; the peer is what that limit allows at best.
+ * Links for 600 series are made by the queue workers that bin/start has, from a bridge that answers in 50 ms and takes
+ * 20 requests a second; the peer is what that limit allows at best.
  */
 final class Links
 {
@@ -40,7 +40,16 @@ final class Links
             $made = DB::table('join_links')->where('kind', 'series')->whereNull('retired_at')->count();
             $tries = (int) DB::table('run_steps')->sum('tries');
             $ideal = $made / self::PER_SECOND;
-            printf("links: %d of %d made, %d turned away and tried again\n  %.1f s, where the limit allows %.1f s at best: %.2f times as long\n", $made, $n, $tries, $took, $ideal, $took / max(0.1, $ideal));
+            printf(
+                "links: %d of %d made, %d turned away and tried again\n  %.1f s, where the limit allows %.1f s at ".
+                    "best: %.2f times as long\n",
+                $made,
+                $n,
+                $tries,
+                $took,
+                $ideal,
+                $took / max(0.1, $ideal),
+            );
 
             return $made === $n && $took <= 1.1 * $ideal;
         } finally {

@@ -17,7 +17,8 @@ use RuntimeException;
 use Tests\Support\StandinServer;
 
 /**
- * The large school in a database of its own, served as bin/start serves it: web, stand-ins, workers. Imported once; later runs find it.
+ * The large school in a database of its own, served as bin/start serves it: web, stand-ins, workers. Imported once;
+ * later runs find it.
  */
 final class ServedSchool
 {
@@ -39,8 +40,17 @@ final class ServedSchool
         [$web, $standins] = [StandinServer::freePort(), StandinServer::freePort()];
         $this->url = "http://127.0.0.1:$web";
         $env = [
-            'DB_DATABASE' => 'nomada_bench', 'APP_ENV' => 'production', 'APP_URL' => $this->url, 'NOMADA_PORT' => (string) $web, 'NOMADA_DEMO' => 'true', 'STANDINS_PORT' => (string) $standins, 'STANDINS_SCHEMA' => 'standins_bench',
-            ...($workers === null ? [] : ['NOMADA_WORKERS' => (string) $workers]), 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'LOG_LEVEL' => 'error',
+            'DB_DATABASE' => 'nomada_bench',
+            'APP_ENV' => 'production',
+            'APP_URL' => $this->url,
+            'NOMADA_PORT' => (string) $web,
+            'NOMADA_DEMO' => 'true',
+            'STANDINS_PORT' => (string) $standins,
+            'STANDINS_SCHEMA' => 'standins_bench',
+            ...$workers === null ? [] : ['NOMADA_WORKERS' => (string) $workers],
+            'SESSION_DRIVER' => 'file',
+            'CACHE_STORE' => 'file',
+            'LOG_LEVEL' => 'error',
         ];
         foreach ($env as $name => $value) {
             putenv("$name=$value");
@@ -61,16 +71,22 @@ final class ServedSchool
             }
             Artisan::call('nomada:import', ['path' => $folder]);
         }
-        $this->services = new Services;
+        $this->services = new Services();
         @unlink($log = storage_path('logs/bench.log'));
         $this->services->start('bench', [PHP_BINARY, base_path('artisan'), 'nomada:run'], $env);
-        for ($until = microtime(true) + 20; ! str_contains((string) @file_get_contents($log), 'Ctrl-C'); usleep(50_000)) {
+        for (
+            $until = microtime(true) + 20;
+            ! str_contains((string) @file_get_contents($log), 'Ctrl-C');
+            usleep(50_000)
+        ) {
             microtime(true) < $until || throw new RuntimeException("The copy did not come up; see $log");
         }
         $this->standins = StandinServer::at("http://127.0.0.1:$standins", (string) config('nomada.standins.token'));
         $this->standins->reset();
         // The school as imported: what an earlier run made is gone with the stand-ins' rooms.
-        DB::statement('truncate join_links, registrations, letters, placements, runs, run_steps, jobs, audit_log cascade');
+        DB::statement(
+            'truncate join_links, registrations, letters, placements, runs, run_steps, jobs, audit_log cascade',
+        );
     }
 
     public function end(): void
@@ -81,7 +97,10 @@ final class ServedSchool
     /** The cookie of somebody who has signed in. */
     public function cookie(int $person): string
     {
-        $store = new Store((string) config('session.cookie'), new FileSessionHandler(app('files'), (string) config('session.files'), 240));
+        $store = new Store(
+            (string) config('session.cookie'),
+            new FileSessionHandler(app('files'), (string) config('session.files'), 240),
+        );
         $store->setId($id = Str::random(40));
         $store->start();
         $store->put('login_web_'.sha1('Illuminate\Auth\SessionGuard'), $person);
@@ -90,7 +109,9 @@ final class ServedSchool
         $name = (string) config('session.cookie');
         $key = app('encrypter')->getKey();
 
-        return $name.'='.rawurlencode(app('encrypter')->encrypt(CookieValuePrefix::create($name, $key).$id, false));
+        return $name.
+            '='.
+            rawurlencode(app('encrypter')->encrypt(CookieValuePrefix::create($name, $key).$id, false));
     }
 
     /**

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// bin/bench [NAME ...]: runs the benchmarks, each with a peer beside ours in the same run, and prints ratios and peak memory.
+// bin/bench [NAME ...]: runs the benchmarks, each with a peer beside ours in the same run, and prints ratios and peak
+// memory.
 
 use Nomada\Bench\Clashes;
 use Nomada\Bench\Doors;
@@ -15,7 +16,14 @@ error_reporting(E_ALL & ~E_DEPRECATED);
 ini_set('memory_limit', '2G');
 require __DIR__.'/../vendor/autoload.php';
 
-$all = ['expand' => Expand::class, 'clashes' => Clashes::class, 'free-times' => FreeTimes::class, 'match' => Matches::class, 'links' => Links::class, 'door' => Doors::class];
+$all = [
+    'expand' => Expand::class,
+    'clashes' => Clashes::class,
+    'free-times' => FreeTimes::class,
+    'match' => Matches::class,
+    'links' => Links::class,
+    'door' => Doors::class,
+];
 $names = array_slice($argv, 1) ?: array_keys($all);
 $good = true;
 foreach ($names as $name) {
@@ -23,6 +31,6 @@ foreach ($names as $name) {
         fwrite(STDERR, "There is no benchmark \"$name\". There are: ".implode(', ', array_keys($all)).".\n");
         exit(1);
     }
-    $good = (new $all[$name])->run() && $good;
+    $good = (new ($all[$name])())->run() && $good;
 }
 exit($good ? 0 : 1);

@@ -17,7 +17,9 @@ return [
             'sslmode' => 'prefer',
             'timezone' => 'UTC',
             // Every question goes in one round trip instead of three.
-            'options' => defined('PDO::PGSQL_ATTR_DISABLE_PREPARES') ? [PDO::PGSQL_ATTR_DISABLE_PREPARES => true] : [],
+            'options' => defined('PDO::PGSQL_ATTR_DISABLE_PREPARES')
+                ? [PDO::PGSQL_ATTR_DISABLE_PREPARES => true]
+                : [],
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],

@@ -9,9 +9,11 @@ return [
             'connection' => 'pgsql',
             'table' => 'jobs',
             'queue' => 'default',
-            // A job whose worker was killed is taken up again after this many seconds; none runs longer (see CarryOut::$timeout).
+            // A job whose worker was killed is taken up again after this many seconds; none runs longer (see
+            // CarryOut::$timeout).
             'retry_after' => (int) env('DB_QUEUE_RETRY_AFTER', 40),
-            // Jobs are queued in the transaction that makes what they work on, in the same database: both come to be, or neither.
+            // Jobs are queued in the transaction that makes what they work on, in the same database: both come to be,
+            // or neither.
             'after_commit' => false,
         ],
     ],

@@ -15,8 +15,14 @@ final readonly class SectionStatus
      * @param  list<string>  $clashes  what is said of each clash that nobody has accepted
      * @param  array<string, array{add: int, change: int, remove: int, leave: int, trouble: int}>  $places  by Place
      */
-    public function __construct(public int $series, public int $linked, public int $roster, public int $registered, public array $places, public array $clashes = [])
-    {
+    public function __construct(
+        public int $series,
+        public int $linked,
+        public int $roster,
+        public int $registered,
+        public array $places,
+        public array $clashes = [],
+    ) {
     }
 
     /** @return list<Snag> the gravest first */
@@ -35,14 +41,23 @@ final readonly class SectionStatus
         foreach ($this->clashes as $words) {
             $out[] = new Snag('clash', true, $words, 'timetable');
         }
-        if ($this->stands() && $this->differing() > 0 && ! in_array('refused', array_map(fn (Snag $s): string => $s->kind, $out), true)) {
+        if (
+            $this->stands() &&
+            $this->differing() > 0 &&
+            ! in_array('refused', array_map(fn (Snag $s): string => $s->kind, $out), true)
+        ) {
             $out[] = new Snag('changed', false, 'Changed, not republished', 'publishing');
         }
         if ($this->linked < $this->series) {
             $out[] = new Snag('no-link', false, 'No join link', 'joining');
         }
         if ($this->series > 0 && $this->registered < $this->roster) {
-            $out[] = new Snag('not-registered', false, ($this->roster - $this->registered).' not registered', 'registration');
+            $out[] = new Snag(
+                'not-registered',
+                false,
+                $this->roster - $this->registered.' not registered',
+                'registration',
+            );
         }
         if ($this->series > 0 && ! $this->stands()) {
             $out[] = new Snag('not-published', false, 'Not published', 'publishing');

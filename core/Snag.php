@@ -12,7 +12,11 @@ final readonly class Snag
      * @param  bool  $isWrong  something is wrong, not only still to do
      * @param  string  $where  the stop at which it is mended: timetable, joining, registration, publishing
      */
-    public function __construct(public string $kind, public bool $isWrong, public string $words, public string $where)
-    {
+    public function __construct(
+        public string $kind,
+        public bool $isWrong,
+        public string $words,
+        public string $where,
+    ) {
     }
 }

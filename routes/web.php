@@ -44,18 +44,35 @@ use Nomada\Core\Joining\ShortAddress;
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'create'])->name('sign-in');
-    Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in')->name('sign-in.store');
+    Route::post('/sign-in', [SignInController::class, 'store'])
+        ->middleware('throttle:sign-in')
+        ->name('sign-in.store');
     Route::post('/sign-in/demo', [SignInController::class, 'demo'])->name('sign-in.demo');
 });
 
 // The door: a guest's pass opens without an account; every other link asks to sign in first.
-Route::get('/join/{secret}', [DoorController::class, 'show'])->where('secret', LinkSecret::PATTERN)->middleware('throttle:door')->name('door');
-Route::post('/join/{secret}', [DoorController::class, 'enter'])->where('secret', LinkSecret::PATTERN)->middleware('throttle:door')->name('door.enter');
-Route::get('/feeds/{secret}.ics', FeedController::class)->where('secret', LinkSecret::PATTERN)->middleware('throttle:door')->name('feed');
+Route::get('/join/{secret}', [DoorController::class, 'show'])
+    ->where('secret', LinkSecret::PATTERN)
+    ->middleware('throttle:door')
+    ->name('door');
+Route::post('/join/{secret}', [DoorController::class, 'enter'])
+    ->where('secret', LinkSecret::PATTERN)
+    ->middleware('throttle:door')
+    ->name('door.enter');
+Route::get('/feeds/{secret}.ics', FeedController::class)
+    ->where('secret', LinkSecret::PATTERN)
+    ->middleware('throttle:door')
+    ->name('feed');
 
 // By the link in a guardian's letter, without signing in; it is signed, and stops nothing but that person's letters.
-Route::get('/letters/{person}/stop', [LetterController::class, 'stopping'])->whereNumber('person')->middleware(['signed', 'throttle:door'])->name('letters.stop');
-Route::post('/letters/{person}/stop', [LetterController::class, 'stop'])->whereNumber('person')->middleware(['signed', 'throttle:door'])->name('letters.stop.keep');
+Route::get('/letters/{person}/stop', [LetterController::class, 'stopping'])
+    ->whereNumber('person')
+    ->middleware(['signed', 'throttle:door'])
+    ->name('letters.stop');
+Route::post('/letters/{person}/stop', [LetterController::class, 'stop'])
+    ->whereNumber('person')
+    ->middleware(['signed', 'throttle:door'])
+    ->name('letters.stop.keep');
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
@@ -65,15 +82,28 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/me/feed', [FeedController::class, 'renew'])->name('feed.renew');
 
     // The door: for whoever is signed in; who gets in is its own answer.
-    Route::get('/go/{address}', [DoorController::class, 'short'])->where('address', ShortAddress::PATTERN)->middleware('throttle:door')->name('short');
+    Route::get('/go/{address}', [DoorController::class, 'short'])
+        ->where('address', ShortAddress::PATTERN)
+        ->middleware('throttle:door')
+        ->name('short');
     Route::get('/join', [DoorController::class, 'ask'])->name('join');
-    Route::post('/join', [DoorController::class, 'find'])->middleware('throttle:code')->name('join.find');
+    Route::post('/join', [DoorController::class, 'find'])
+        ->middleware('throttle:code')
+        ->name('join.find');
 
     // A student's own registration; staff only look at the page.
-    Route::get('/register/{series}', [RegisterController::class, 'show'])->whereNumber('series')->name('register');
+    Route::get('/register/{series}', [RegisterController::class, 'show'])
+        ->whereNumber('series')
+        ->name('register');
     Route::middleware('can:study')->group(function (): void {
-        Route::post('/register/{series}', [RegisterController::class, 'store'])->whereNumber('series')->middleware('throttle:code')->name('register.store');
-        Route::delete('/register/{series}/{registration}', [RegisterController::class, 'destroy'])->whereNumber(['series', 'registration'])->withoutScopedBindings()->name('register.destroy');
+        Route::post('/register/{series}', [RegisterController::class, 'store'])
+            ->whereNumber('series')
+            ->middleware('throttle:code')
+            ->name('register.store');
+        Route::delete('/register/{series}/{registration}', [RegisterController::class, 'destroy'])
+            ->whereNumber(['series', 'registration'])
+            ->withoutScopedBindings()
+            ->name('register.destroy');
     });
 
     Route::middleware('can:staff')->group(function (): void {
@@ -81,81 +111,217 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/timetable', TimetableController::class)->name('timetable');
         Route::get('/timetable/clashes', [ClashController::class, 'index'])->name('clashes');
         Route::get('/timetable/contact-time', [ContactTimeController::class, 'index'])->name('contact-time');
-        Route::get('/timetable/contact-time.{as}', [ContactTimeController::class, 'export'])->where('as', 'csv|xlsx')->name('contact-time.export');
+        Route::get('/timetable/contact-time.{as}', [ContactTimeController::class, 'export'])
+            ->where('as', 'csv|xlsx')
+            ->name('contact-time.export');
         Route::get('/term/closed-days.ics', [ClosureController::class, 'export'])->name('closures.export');
         Route::post('/term/choice', [TermController::class, 'choose'])->name('term.choose');
         Route::get('/joining', [JoiningController::class, 'index'])->name('joining');
         // Each series chosen is authorised on its own.
         Route::post('/joining/acts', [JoiningController::class, 'act'])->name('joining.act');
-        Route::get('/sections/{section}/series/{series}/joining', [SeriesDoorController::class, 'show'])->middleware('can:view,section')->scopeBindings()->name('series.door');
-        Route::middleware('can:serve,section')->scopeBindings()->group(function (): void {
-            Route::put('/sections/{section}/series/{series}/registering', [DeskController::class, 'mode'])->name('series.registering');
-            Route::post('/sections/{section}/series/{series}/letters', [LetterController::class, 'invite'])->name('series.invite');
-            Route::post('/sections/{section}/series/{series}/letters/{link}', [LetterController::class, 'again'])->whereNumber('link')->withoutScopedBindings()->name('series.again');
-            Route::put('/sections/{section}/series/{series}/preset', [SeriesDoorController::class, 'preset'])->name('series.preset');
-            Route::put('/sections/{section}/series/{series}/rules', [SeriesDoorController::class, 'door'])->name('series.rules');
-            Route::delete('/sections/{section}/series/{series}/sessions/{session}/rules', [SeriesDoorController::class, 'asSeries'])->name('series.rules.session');
-            Route::post('/sections/{section}/series/{series}/openness', [SeriesDoorController::class, 'accept'])->name('series.open.accept');
-            Route::post('/sections/{section}/series/{series}/hiding', [SeriesDoorController::class, 'hide'])->name('series.hide');
-            Route::post('/sections/{section}/series/{series}/replacement', [SeriesDoorController::class, 'replace'])->name('series.replace');
-            Route::put('/sections/{section}/series/{series}/short-address', [SeriesDoorController::class, 'name'])->name('series.short');
-            Route::post('/sections/{section}/series/{series}/guests', [SeriesDoorController::class, 'guest'])->name('series.guest');
-            Route::delete('/sections/{section}/series/{series}/guests/{link}', [SeriesDoorController::class, 'withdraw'])->whereNumber('link')->name('series.guest.withdraw');
-        });
-        Route::get('/live/{session}', [LiveController::class, 'show'])->whereNumber('session')->name('live');
-        Route::post('/live/{session}', [LiveController::class, 'act'])->whereNumber('session')->name('live.act');
+        Route::get('/sections/{section}/series/{series}/joining', [SeriesDoorController::class, 'show'])
+            ->middleware('can:view,section')
+            ->scopeBindings()
+            ->name('series.door');
+        Route::middleware('can:serve,section')
+            ->scopeBindings()
+            ->group(function (): void {
+                Route::put('/sections/{section}/series/{series}/registering', [
+                    DeskController::class,
+                    'mode',
+                ])->name('series.registering');
+                Route::post('/sections/{section}/series/{series}/letters', [
+                    LetterController::class,
+                    'invite',
+                ])->name('series.invite');
+                Route::post('/sections/{section}/series/{series}/letters/{link}', [
+                    LetterController::class,
+                    'again',
+                ])
+                    ->whereNumber('link')
+                    ->withoutScopedBindings()
+                    ->name('series.again');
+                Route::put('/sections/{section}/series/{series}/preset', [
+                    SeriesDoorController::class,
+                    'preset',
+                ])->name('series.preset');
+                Route::put('/sections/{section}/series/{series}/rules', [
+                    SeriesDoorController::class,
+                    'door',
+                ])->name('series.rules');
+                Route::delete('/sections/{section}/series/{series}/sessions/{session}/rules', [
+                    SeriesDoorController::class,
+                    'asSeries',
+                ])->name('series.rules.session');
+                Route::post('/sections/{section}/series/{series}/openness', [
+                    SeriesDoorController::class,
+                    'accept',
+                ])->name('series.open.accept');
+                Route::post('/sections/{section}/series/{series}/hiding', [
+                    SeriesDoorController::class,
+                    'hide',
+                ])->name('series.hide');
+                Route::post('/sections/{section}/series/{series}/replacement', [
+                    SeriesDoorController::class,
+                    'replace',
+                ])->name('series.replace');
+                Route::put('/sections/{section}/series/{series}/short-address', [
+                    SeriesDoorController::class,
+                    'name',
+                ])->name('series.short');
+                Route::post('/sections/{section}/series/{series}/guests', [
+                    SeriesDoorController::class,
+                    'guest',
+                ])->name('series.guest');
+                Route::delete('/sections/{section}/series/{series}/guests/{link}', [
+                    SeriesDoorController::class,
+                    'withdraw',
+                ])
+                    ->whereNumber('link')
+                    ->name('series.guest.withdraw');
+            });
+        Route::get('/live/{session}', [LiveController::class, 'show'])
+            ->whereNumber('session')
+            ->name('live');
+        Route::post('/live/{session}', [LiveController::class, 'act'])
+            ->whereNumber('session')
+            ->name('live.act');
         // Each drop-in room is authorised by its section.
         Route::get('/joining/drop-in', [DropInController::class, 'index'])->name('drop-ins');
         Route::post('/joining/drop-in', [DropInController::class, 'store'])->name('drop-ins.store');
-        Route::put('/joining/drop-in/{room}', [DropInController::class, 'update'])->whereNumber('room')->name('drop-ins.update');
-        Route::post('/joining/drop-in/{room}/hiding', [DropInController::class, 'hide'])->whereNumber('room')->name('drop-ins.hide');
-        Route::post('/joining/drop-in/{room}/replacement', [DropInController::class, 'replace'])->whereNumber('room')->name('drop-ins.replace');
-        Route::delete('/joining/drop-in/{room}', [DropInController::class, 'destroy'])->whereNumber('room')->name('drop-ins.destroy');
-        Route::get('/joining/drop-in/{room}/live', [LiveController::class, 'dropIn'])->whereNumber('room')->name('drop-in.live');
-        Route::post('/joining/drop-in/{room}/live', [LiveController::class, 'dropInAct'])->whereNumber('room')->name('drop-in.live.act');
+        Route::put('/joining/drop-in/{room}', [DropInController::class, 'update'])
+            ->whereNumber('room')
+            ->name('drop-ins.update');
+        Route::post('/joining/drop-in/{room}/hiding', [DropInController::class, 'hide'])
+            ->whereNumber('room')
+            ->name('drop-ins.hide');
+        Route::post('/joining/drop-in/{room}/replacement', [DropInController::class, 'replace'])
+            ->whereNumber('room')
+            ->name('drop-ins.replace');
+        Route::delete('/joining/drop-in/{room}', [DropInController::class, 'destroy'])
+            ->whereNumber('room')
+            ->name('drop-ins.destroy');
+        Route::get('/joining/drop-in/{room}/live', [LiveController::class, 'dropIn'])
+            ->whereNumber('room')
+            ->name('drop-in.live');
+        Route::post('/joining/drop-in/{room}/live', [LiveController::class, 'dropInAct'])
+            ->whereNumber('room')
+            ->name('drop-in.live.act');
         Route::get('/registration', RegistrationController::class)->name('registration');
         // Each registration is authorised by its section.
         Route::get('/registration/desk', [DeskController::class, 'index'])->name('desk');
         Route::post('/registration/certain', [DeskController::class, 'certain'])->name('desk.certain');
-        Route::post('/registration/{registration}/acceptance', [DeskController::class, 'accept'])->whereNumber('registration')->name('desk.accept');
-        Route::post('/registration/{registration}/decline', [DeskController::class, 'decline'])->whereNumber('registration')->name('desk.decline');
-        Route::post('/registration/{registration}/section', [DeskController::class, 'send'])->whereNumber('registration')->name('desk.send');
-        Route::delete('/registration/{registration}/decision', [DeskController::class, 'undo'])->whereNumber('registration')->name('desk.undo');
-        Route::delete('/registration/{registration}', [DeskController::class, 'withdraw'])->whereNumber('registration')->name('desk.withdraw');
+        Route::post('/registration/{registration}/acceptance', [DeskController::class, 'accept'])
+            ->whereNumber('registration')
+            ->name('desk.accept');
+        Route::post('/registration/{registration}/decline', [DeskController::class, 'decline'])
+            ->whereNumber('registration')
+            ->name('desk.decline');
+        Route::post('/registration/{registration}/section', [DeskController::class, 'send'])
+            ->whereNumber('registration')
+            ->name('desk.send');
+        Route::delete('/registration/{registration}/decision', [DeskController::class, 'undo'])
+            ->whereNumber('registration')
+            ->name('desk.undo');
+        Route::delete('/registration/{registration}', [DeskController::class, 'withdraw'])
+            ->whereNumber('registration')
+            ->name('desk.withdraw');
         Route::get('/publishing', [PublishingController::class, 'index'])->name('publishing');
         Route::get('/today', TodayController::class)->name('today');
         Route::get('/records', RecordsController::class)->name('records');
         Route::get('/find', FindController::class)->middleware('looks')->name('find');
         Route::get('/people/{sourcedId}', PersonController::class)->name('person');
-        Route::get('/people/{sourcedId}/calendar.ics', [FeedController::class, 'ofPerson'])->name('person.calendar');
-        Route::get('/sections/{section}/calendar.ics', [FeedController::class, 'ofSection'])->name('section.calendar');
+        Route::get('/people/{sourcedId}/calendar.ics', [FeedController::class, 'ofPerson'])->name(
+            'person.calendar',
+        );
+        Route::get('/sections/{section}/calendar.ics', [FeedController::class, 'ofSection'])->name(
+            'section.calendar',
+        );
 
         Route::get('/sections/{section}', SectionController::class)->name('section');
         // Who may is asked before what was typed is read.
-        Route::middleware('can:timetable,section')->scopeBindings()->group(function (): void {
-            Route::post('/sections/{section}/series/preview', [SeriesController::class, 'preview'])->middleware('looks')->name('series.preview');
-            Route::post('/sections/{section}/series', [SeriesController::class, 'store'])->name('series.store');
-            Route::put('/sections/{section}/series/{series}', [SeriesController::class, 'update'])->name('series.update');
-            Route::delete('/sections/{section}/series/{series}', [SeriesController::class, 'destroy'])->name('series.destroy');
-            Route::post('/sections/{section}/series/{series}/sessions/{session}/cancellation', [SessionController::class, 'cancel'])->name('session.cancel');
-            Route::put('/sections/{section}/series/{series}/sessions/{session}', [SessionController::class, 'move'])->name('session.move');
-            Route::post('/sections/{section}/series/{series}/sessions/{session}/moving', [SessionController::class, 'look'])->middleware('looks')->name('session.look');
-            Route::get('/sections/{section}/series/{series}/sessions/{session}/busy', [SessionController::class, 'busy'])->middleware('looks')->name('session.busy');
-            Route::put('/sections/{section}/series/{series}/sessions/{session}/particulars', [SessionController::class, 'tell'])->name('session.tell');
-            Route::delete('/sections/{section}/series/{series}/sessions/{session}', [SessionController::class, 'remove'])->name('session.remove');
-            Route::post('/sections/{section}/series/{series}/sessions', [SessionController::class, 'add'])->name('session.add');
-            Route::put('/sections/{section}/series/{series}/topics', [SharingController::class, 'topics'])->name('series.topics');
-            Route::post('/sections/{section}/series/{series}/sections', [SharingController::class, 'store'])->name('series.share');
-            Route::post('/sections/{section}/changes/{change}/undoing', [HistoryController::class, 'undo'])->whereNumber('change')->name('change.undo');
-            Route::post('/sections/{section}/changes/{change}/letters', [HistoryController::class, 'tell'])->whereNumber('change')->name('change.tell');
-            Route::post('/sections/{section}/people', [PartController::class, 'store'])->name('parts.store');
-            Route::delete('/sections/{section}/people/{enrolment}', [PartController::class, 'destroy'])->whereNumber('enrolment')->name('parts.destroy');
-            Route::post('/sections/{section}/observer-rules', [PartController::class, 'rule'])->name('observer-rules.store');
-            Route::delete('/sections/{section}/observer-rules/{rule}', [PartController::class, 'unrule'])->whereNumber('rule')->name('observer-rules.destroy');
-            Route::delete('/sections/{section}/series/{series}/sessions/{session}/cancellation', [SessionController::class, 'restore'])->name('session.restore');
-        });
+        Route::middleware('can:timetable,section')
+            ->scopeBindings()
+            ->group(function (): void {
+                Route::post('/sections/{section}/series/preview', [SeriesController::class, 'preview'])
+                    ->middleware('looks')
+                    ->name('series.preview');
+                Route::post('/sections/{section}/series', [SeriesController::class, 'store'])->name('series.store');
+                Route::put('/sections/{section}/series/{series}', [SeriesController::class, 'update'])->name(
+                    'series.update',
+                );
+                Route::delete('/sections/{section}/series/{series}', [SeriesController::class, 'destroy'])->name(
+                    'series.destroy',
+                );
+                Route::post('/sections/{section}/series/{series}/sessions/{session}/cancellation', [
+                    SessionController::class,
+                    'cancel',
+                ])->name('session.cancel');
+                Route::put('/sections/{section}/series/{series}/sessions/{session}', [
+                    SessionController::class,
+                    'move',
+                ])->name('session.move');
+                Route::post('/sections/{section}/series/{series}/sessions/{session}/moving', [
+                    SessionController::class,
+                    'look',
+                ])
+                    ->middleware('looks')
+                    ->name('session.look');
+                Route::get('/sections/{section}/series/{series}/sessions/{session}/busy', [
+                    SessionController::class,
+                    'busy',
+                ])
+                    ->middleware('looks')
+                    ->name('session.busy');
+                Route::put('/sections/{section}/series/{series}/sessions/{session}/particulars', [
+                    SessionController::class,
+                    'tell',
+                ])->name('session.tell');
+                Route::delete('/sections/{section}/series/{series}/sessions/{session}', [
+                    SessionController::class,
+                    'remove',
+                ])->name('session.remove');
+                Route::post('/sections/{section}/series/{series}/sessions', [
+                    SessionController::class,
+                    'add',
+                ])->name('session.add');
+                Route::put('/sections/{section}/series/{series}/topics', [
+                    SharingController::class,
+                    'topics',
+                ])->name('series.topics');
+                Route::post('/sections/{section}/series/{series}/sections', [
+                    SharingController::class,
+                    'store',
+                ])->name('series.share');
+                Route::post('/sections/{section}/changes/{change}/undoing', [HistoryController::class, 'undo'])
+                    ->whereNumber('change')
+                    ->name('change.undo');
+                Route::post('/sections/{section}/changes/{change}/letters', [HistoryController::class, 'tell'])
+                    ->whereNumber('change')
+                    ->name('change.tell');
+                Route::post('/sections/{section}/people', [PartController::class, 'store'])->name('parts.store');
+                Route::delete('/sections/{section}/people/{enrolment}', [PartController::class, 'destroy'])
+                    ->whereNumber('enrolment')
+                    ->name('parts.destroy');
+                Route::post('/sections/{section}/observer-rules', [PartController::class, 'rule'])->name(
+                    'observer-rules.store',
+                );
+                Route::delete('/sections/{section}/observer-rules/{rule}', [PartController::class, 'unrule'])
+                    ->whereNumber('rule')
+                    ->name('observer-rules.destroy');
+                Route::delete('/sections/{section}/series/{series}/sessions/{session}/cancellation', [
+                    SessionController::class,
+                    'restore',
+                ])->name('session.restore');
+            });
 
-        Route::delete('/sections/{section}/series/{series}/sections/{other:sourced_id}', [SharingController::class, 'destroy'])->middleware('can:timetable,section')->withoutScopedBindings()->name('series.unshare');
+        Route::delete('/sections/{section}/series/{series}/sections/{other:sourced_id}', [
+            SharingController::class,
+            'destroy',
+        ])
+            ->middleware('can:timetable,section')
+            ->withoutScopedBindings()
+            ->name('series.unshare');
 
         // Each section chosen is authorised on its own (ChosenSections).
         Route::post('/joining/links', [LinkController::class, 'store'])->name('links.store');
@@ -164,18 +330,26 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/publishing/runs', [PublishingController::class, 'store'])->name('publishing.store');
         Route::get('/publishing/runs', [RunController::class, 'index'])->name('runs');
         Route::get('/publishing/runs/{run}', [RunController::class, 'show'])->name('run');
-        Route::get('/publishing/runs/{run}/progress', [RunController::class, 'progress'])->middleware('looks')->name('run.progress');
+        Route::get('/publishing/runs/{run}/progress', [RunController::class, 'progress'])
+            ->middleware('looks')
+            ->name('run.progress');
         Route::post('/publishing/runs/{run}/again', [RunController::class, 'again'])->name('run.again');
-        Route::get('/publishing/sections/{section}', [PublishingController::class, 'section'])->middleware('looks')->name('publishing.section');
+        Route::get('/publishing/sections/{section}', [PublishingController::class, 'section'])
+            ->middleware('looks')
+            ->name('publishing.section');
     });
 
     Route::middleware('can:coordinate')->group(function (): void {
         Route::get('/registration/letters', [TemplateController::class, 'show'])->name('letters');
         Route::put('/registration/letters/{kind}', [TemplateController::class, 'update'])->name('letters.update');
-        Route::delete('/registration/letters/{kind}', [TemplateController::class, 'destroy'])->name('letters.destroy');
+        Route::delete('/registration/letters/{kind}', [TemplateController::class, 'destroy'])->name(
+            'letters.destroy',
+        );
         Route::get('/joining/presets', [JoiningController::class, 'presets'])->name('presets');
         Route::post('/joining/presets', [JoiningController::class, 'storePreset'])->name('presets.store');
-        Route::delete('/joining/presets/{key}', [JoiningController::class, 'destroyPreset'])->name('presets.destroy');
+        Route::delete('/joining/presets/{key}', [JoiningController::class, 'destroyPreset'])->name(
+            'presets.destroy',
+        );
         Route::get('/joining/audit', [JoiningController::class, 'audit'])->name('audit');
         Route::get('/joining/audit.csv', [JoiningController::class, 'export'])->name('audit.export');
         Route::get('/term/closing', [ClosureController::class, 'preview'])->name('closures.preview');
@@ -186,26 +360,46 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/term/make-ups', [ClosureController::class, 'makeUps'])->name('make-ups');
         Route::post('/term/make-ups', [ClosureController::class, 'makeUp'])->name('make-ups.store');
         Route::post('/term/day-plans', [CalendarController::class, 'plan'])->name('day-plans.store');
-        Route::delete('/term/day-plans/{plan}', [CalendarController::class, 'dropPlan'])->whereNumber('plan')->name('day-plans.destroy');
+        Route::delete('/term/day-plans/{plan}', [CalendarController::class, 'dropPlan'])
+            ->whereNumber('plan')
+            ->name('day-plans.destroy');
         Route::post('/term/short-days', [CalendarController::class, 'shorten'])->name('short-days.store');
-        Route::delete('/term/short-days/{day}', [CalendarController::class, 'lengthen'])->whereNumber('day')->name('short-days.destroy');
+        Route::delete('/term/short-days/{day}', [CalendarController::class, 'lengthen'])
+            ->whereNumber('day')
+            ->name('short-days.destroy');
         Route::post('/term/opened-days', [CalendarController::class, 'open'])->name('opened-days.store');
-        Route::delete('/term/opened-days/{day}', [CalendarController::class, 'shut'])->whereNumber('day')->name('opened-days.destroy');
+        Route::delete('/term/opened-days/{day}', [CalendarController::class, 'shut'])
+            ->whereNumber('day')
+            ->name('opened-days.destroy');
         Route::put('/term/rotation', [CalendarController::class, 'rotate'])->name('rotation.update');
         Route::put('/term/hours', [CalendarController::class, 'hours'])->name('hours.update');
         Route::post('/terms', [TermController::class, 'store'])->name('terms.store');
         Route::post('/terms/copies', [TermController::class, 'copy'])->name('terms.copy');
         Route::delete('/terms/{term}', [TermController::class, 'destroy'])->name('terms.destroy');
-        Route::put('/timetable/contact-time', [ContactTimeController::class, 'target'])->name('contact-time.target');
+        Route::put('/timetable/contact-time', [ContactTimeController::class, 'target'])->name(
+            'contact-time.target',
+        );
         Route::get('/timetable/licences', [LicenceController::class, 'index'])->name('licences');
         Route::post('/timetable/licences/plans', [LicenceController::class, 'plan'])->name('hosting-plans.store');
-        Route::delete('/timetable/licences/plans/{plan}', [LicenceController::class, 'dropPlan'])->name('hosting-plans.destroy');
-        Route::post('/timetable/licences/accounts', [LicenceController::class, 'account'])->name('host-accounts.store');
-        Route::put('/timetable/licences/accounts/{account}', [LicenceController::class, 'regrade'])->name('host-accounts.update');
-        Route::delete('/timetable/licences/accounts/{account}', [LicenceController::class, 'dropAccount'])->name('host-accounts.destroy');
-        Route::post('/timetable/licences/assignment', [LicenceController::class, 'assign'])->name('licences.assign');
+        Route::delete('/timetable/licences/plans/{plan}', [LicenceController::class, 'dropPlan'])->name(
+            'hosting-plans.destroy',
+        );
+        Route::post('/timetable/licences/accounts', [LicenceController::class, 'account'])->name(
+            'host-accounts.store',
+        );
+        Route::put('/timetable/licences/accounts/{account}', [LicenceController::class, 'regrade'])->name(
+            'host-accounts.update',
+        );
+        Route::delete('/timetable/licences/accounts/{account}', [LicenceController::class, 'dropAccount'])->name(
+            'host-accounts.destroy',
+        );
+        Route::post('/timetable/licences/assignment', [LicenceController::class, 'assign'])->name(
+            'licences.assign',
+        );
         Route::put('/timetable/licences/series/{series}', [LicenceController::class, 'put'])->name('licences.put');
-        Route::post('/timetable/licences/series/{series}/parts', [LicenceController::class, 'split'])->name('licences.split');
+        Route::post('/timetable/licences/series/{series}/parts', [LicenceController::class, 'split'])->name(
+            'licences.split',
+        );
         Route::get('/timetable/calendars', [EventImportController::class, 'create'])->name('events');
         Route::post('/timetable/calendars', [EventImportController::class, 'store'])->name('events.store');
         Route::get('/timetable/calendars/{key}', [EventImportController::class, 'preview'])->name('events.preview');

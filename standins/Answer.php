@@ -17,7 +17,11 @@ final readonly class Answer
      */
     public static function json(int $status, array $value, array $headers = []): self
     {
-        return new self($status, (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), ['Content-Type' => 'application/json'] + $headers);
+        return new self(
+            $status,
+            (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+            ['Content-Type' => 'application/json'] + $headers,
+        );
     }
 
     public static function page(string $html, int $status = 200): self

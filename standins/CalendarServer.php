@@ -10,7 +10,10 @@ use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Property\ICalendar\DateTime as Moment;
 use Sabre\VObject\Reader;
 
-/** The calendar server: one collection a person, one iCalendar object a resource, with ETags. Its page expands them as any calendar would. */
+/**
+ * The calendar server: one collection a person, one iCalendar object a resource, with ETags. Its page expands them as
+ * any calendar would.
+ */
 final readonly class CalendarServer
 {
     private Documents $documents;
@@ -36,16 +39,32 @@ final readonly class CalendarServer
         }
         $objects = $this->documents->of($person);
         if (! $request->wantsPage()) {
-            return Answer::json(200, ['person' => $person, 'objects' => array_map(fn (array $o): array => ['path' => $o['path'], 'etag' => $o['etag']], $objects)]);
+            return Answer::json(200, [
+                'person' => $person,
+                'objects' => array_map(
+                    fn (array $o): array => ['path' => $o['path'], 'etag' => $o['etag']],
+                    $objects,
+                ),
+            ]);
         }
 
-        return Answer::page(Page::of($request->query['title'] ?? 'Calendar', $this->days($request, array_column($objects, 'body')), 'Calendar server'));
+        return Answer::page(
+            Page::of(
+                $request->query['title'] ?? 'Calendar',
+                $this->days($request, array_column($objects, 'body')),
+                'Calendar server',
+            ),
+        );
     }
 
     /** @param  array<int, mixed>  $objects */
     private function days(Request $request, array $objects): string
     {
-        $zone = new DateTimeZone(in_array($request->query['zone'] ?? '', DateTimeZone::listIdentifiers(), true) ? $request->query['zone'] : 'UTC');
+        $zone = new DateTimeZone(
+            in_array($request->query['zone'] ?? '', DateTimeZone::listIdentifiers(), true)
+                ? $request->query['zone']
+                : 'UTC',
+        );
         $from = (new DateTimeImmutable('@'.$request->at()))->setTimezone($zone)->setTime(0, 0);
         $rows = [];
         foreach ($objects as $text) {
@@ -54,19 +73,40 @@ final readonly class CalendarServer
                 foreach ($calendar->expand($from, $from->modify('+21 days'), $zone)->select('VEVENT') as $event) {
                     [$starts, $ends] = [$event->DTSTART ?? null, $event->DTEND ?? null];
                     if ($starts instanceof Moment && $ends instanceof Moment) {
-                        $rows[] = [$starts->getDateTime()->setTimezone($zone), $ends->getDateTime()->setTimezone($zone), (string) ($event->SUMMARY ?? ''), (string) ($event->URL ?? '')];
+                        $rows[] = [
+                            $starts->getDateTime()->setTimezone($zone),
+                            $ends->getDateTime()->setTimezone($zone),
+                            (string) ($event->SUMMARY ?? ''),
+                            (string) ($event->URL ?? ''),
+                        ];
                     }
                 }
             }
         }
         usort($rows, fn (array $a, array $b): int => $a[0] <=> $b[0]);
-        $html = '<p>The next three weeks, on the clock of '.Page::text(str_replace('_', ' ', $zone->getName())).'.</p>';
+        $html =
+            '<p>The next three weeks, on the clock of '.
+            Page::text(str_replace('_', ' ', $zone->getName())).
+            '.</p>';
         $day = '';
         foreach ($rows as [$starts, $ends, $summary, $url]) {
             if ($starts->format('D j M') !== $day) {
-                $html .= ($day === '' ? '' : '</ul>').'<h2>'.($day = $starts->format('D j M')).'</h2><ul class="day">';
+                $html .=
+                    ($day === '' ? '' : '</ul>').
+                    '<h2>'.
+                    ($day = $starts->format('D j M')).
+                    '</h2><ul class="day">';
             }
-            $html .= '<li><b>'.$starts->format('H:i').'–'.$ends->format('H:i').'</b> '.($url === '' ? Page::text($summary) : '<a href="'.Page::text($url).'">'.Page::text($summary).'</a>').'</li>';
+            $html .=
+                '<li><b>'.
+                $starts->format('H:i').
+                '–'.
+                $ends->format('H:i').
+                '</b> '.
+                ($url === ''
+                    ? Page::text($summary)
+                    : '<a href="'.Page::text($url).'">'.Page::text($summary).'</a>').
+                '</li>';
         }
 
         return $html.($day === '' ? '<p>Nothing stands in this calendar.</p>' : '</ul>');

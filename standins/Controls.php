@@ -4,10 +4,19 @@ declare(strict_types=1);
 
 namespace Nomada\Standins;
 
-/** How a stand-in is told to misbehave: to fail so many times (-1: always), on some paths only, in given words; to be slow; to limit its rate. */
+/**
+ * How a stand-in is told to misbehave: to fail so many times (-1: always), on some paths only, in given words; to be
+ * slow; to limit its rate.
+ */
 final readonly class Controls
 {
-    private const SERVICES = ['bridge' => 'Conference bridge', 'course' => 'Course site', 'calendar' => 'Calendar server', 'stream' => 'Stream server', 'post' => 'Post office'];
+    private const SERVICES = [
+        'bridge' => 'Conference bridge',
+        'course' => 'Course site',
+        'calendar' => 'Calendar server',
+        'stream' => 'Stream server',
+        'post' => 'Post office',
+    ];
 
     public function __construct(private Store $store)
     {
@@ -24,16 +33,36 @@ final readonly class Controls
             usleep((int) $control['slow_ms'] * 1000);
         }
         if ($control['per_second'] > 0) {
-            $hit = $this->store->one('insert into hits (service, second, n) values (?, ?, 1) on conflict (service, second) do update set n = hits.n + 1 returning n', [$service, time()]);
+            $hit = $this->store->one(
+                'insert into hits (service, second, n) values (?, ?, 1) on conflict (service, second) do update
+                    set n = hits.n + 1 returning n',
+                [$service, time()],
+            );
             if ($hit !== null && $hit['n'] > $control['per_second']) {
-                throw new Refusal(429, "No more than {$control['per_second']} requests a second, please.", 1, (int) $control['per_second']);
+                throw new Refusal(
+                    429,
+                    "No more than {$control['per_second']} requests a second, please.",
+                    1,
+                    (int) $control['per_second'],
+                );
             }
         }
-        if ($control['failures'] !== 0 && ($control['only_path'] === '' || str_contains($path, (string) $control['only_path']))) {
+        if (
+            $control['failures'] !== 0 &&
+            ($control['only_path'] === '' || str_contains($path, (string) $control['only_path']))
+        ) {
             if ($control['failures'] > 0) {
-                $this->store->run('update controls set failures = failures - 1 where service = ? and failures > 0', [$service]);
+                $this->store->run(
+                    'update controls set failures = failures - 1 where service = ? and failures > 0',
+                    [$service],
+                );
             }
-            throw new Refusal(503, $control['words'] === '' ? self::SERVICES[$service].' is closed for repairs.' : (string) $control['words']);
+            throw new Refusal(
+                503,
+                $control['words'] === ''
+                    ? self::SERVICES[$service].' is closed for repairs.'
+                    : (string) $control['words'],
+            );
         }
 
         return (int) $control['per_second'];
@@ -49,18 +78,34 @@ final readonly class Controls
         if ($request->method === 'POST' && isset(self::SERVICES[$service])) {
             parse_str($request->body, $form);
             $given = str_contains($request->header('content-type'), 'json') ? $request->json() : $form;
-            $number = fn (string $name): int => max(-1, min(100000, (int) (is_scalar($given[$name] ?? null) ? $given[$name] : 0)));
-            $text = fn (string $name): string => is_string($given[$name] ?? null) ? mb_substr($given[$name], 0, 200) : '';
+            $number = fn (string $name): int => max(
+                -1,
+                min(100000, (int) (is_scalar($given[$name] ?? null) ? $given[$name] : 0)),
+            );
+            $text = fn (string $name): string => is_string($given[$name] ?? null)
+                ? mb_substr($given[$name], 0, 200)
+                : '';
             $this->store->run(
-                'insert into controls (service, words, failures, only_path, slow_ms, per_second) values (?, ?, ?, ?, ?, ?)
-                 on conflict (service) do update set words = excluded.words, failures = excluded.failures, only_path = excluded.only_path, slow_ms = excluded.slow_ms, per_second = excluded.per_second',
-                [$service, $text('words'), $number('failures'), $text('only_path'), max(0, $number('slow_ms')), max(0, $number('per_second'))],
+                'insert into controls (service, words, failures, only_path, slow_ms, per_second) values (?, ?, ?, ?,
+                    ?, ?)
+                 on conflict (service) do update set words = excluded.words, failures = excluded.failures, only_path
+                     = excluded.only_path, slow_ms = excluded.slow_ms, per_second = excluded.per_second',
+                [
+                    $service,
+                    $text('words'),
+                    $number('failures'),
+                    $text('only_path'),
+                    max(0, $number('slow_ms')),
+                    max(0, $number('per_second')),
+                ],
             );
             if (! $request->wantsPage() && str_contains($request->header('content-type'), 'json')) {
                 return Answer::json(200, ['service' => $service]);
             }
 
-            return new Answer(303, '', ['Location' => '/controls?pass='.rawurlencode(is_string($form['back'] ?? null) ? $form['back'] : '')]);
+            return new Answer(303, '', [
+                'Location' => '/controls?pass='.rawurlencode(is_string($form['back'] ?? null) ? $form['back'] : ''),
+            ]);
         }
 
         return Answer::page(Page::of('How the stand-ins behave', $this->forms($request)));
@@ -71,10 +116,40 @@ final readonly class Controls
         $html = '<p>These services are simulated. Each can be told to fail, to be slow, or to limit its rate.</p>';
         $token = getenv('STANDINS_TOKEN') ?: '';
         foreach (self::SERVICES as $service => $title) {
-            $control = $this->store->one('select * from controls where service = ?', [$service]) ?? ['words' => '', 'failures' => 0, 'only_path' => '', 'slow_ms' => 0, 'per_second' => 0];
-            $html .= '<form method="post" action="/controls/'.$service.'?pass='.Server::pass($token, "/controls/$service").'"><fieldset><legend>'.$title.'</legend><input type="hidden" name="back" value="'.Page::text($request->query['pass'] ?? '').'">';
-            foreach (['failures' => 'Fail so many times (-1: always)', 'words' => 'In these words', 'only_path' => 'Only where the path has', 'slow_ms' => 'Answer after, in ms', 'per_second' => 'Requests a second at most (0: no limit)'] as $name => $label) {
-                $html .= '<label>'.$label.' <input name="'.$name.'" value="'.Page::text((string) $control[$name]).'"></label>';
+            $control = $this->store->one('select * from controls where service = ?', [$service]) ?? [
+                'words' => '',
+                'failures' => 0,
+                'only_path' => '',
+                'slow_ms' => 0,
+                'per_second' => 0,
+            ];
+            $html .=
+                '<form method="post" action="/controls/'.
+                $service.
+                '?pass='.
+                Server::pass($token, "/controls/$service").
+                '"><fieldset><legend>'.
+                $title.
+                '</legend><input type="hidden" name="back" value="'.
+                Page::text($request->query['pass'] ?? '').
+                '">';
+            foreach (
+                [
+                    'failures' => 'Fail so many times (-1: always)',
+                    'words' => 'In these words',
+                    'only_path' => 'Only where the path has',
+                    'slow_ms' => 'Answer after, in ms',
+                    'per_second' => 'Requests a second at most (0: no limit)',
+                ] as $name => $label
+            ) {
+                $html .=
+                    '<label>'.
+                    $label.
+                    ' <input name="'.
+                    $name.
+                    '" value="'.
+                    Page::text((string) $control[$name]).
+                    '"></label>';
             }
             $html .= '<button>Set</button></fieldset></form>';
         }

@@ -28,24 +28,51 @@ final readonly class CourseSite
 
             return $this->documents->answer($request, "$section/$item", $section, 'application/json');
         }
-        $items = array_map(fn (array $row): array => ['item' => $row['path'], 'etag' => $row['etag']] + (array) json_decode((string) $row['body'], true), $this->documents->of($section));
+        $items = array_map(
+            fn (array $row): array => ['item' => $row['path'], 'etag' => $row['etag']] +
+                (array) json_decode((string) $row['body'], true),
+            $this->documents->of($section),
+        );
 
-        return $request->wantsPage() ? $this->page($request, $items) : Answer::json(200, ['section' => $section, 'items' => $items]);
+        return $request->wantsPage()
+            ? $this->page($request, $items)
+            : Answer::json(200, ['section' => $section, 'items' => $items]);
     }
 
     /** @param  list<array<string, mixed>>  $items */
     private function page(Request $request, array $items): Answer
     {
-        usort($items, fn (array $a, array $b): int => [$a['block'] === 'pinned' ? 0 : 1, (int) $a['block']] <=> [$b['block'] === 'pinned' ? 0 : 1, (int) $b['block']]);
+        usort(
+            $items,
+            fn (array $a, array $b): int => [$a['block'] === 'pinned' ? 0 : 1, (int) $a['block']] <=> [
+                $b['block'] === 'pinned' ? 0 : 1,
+                (int) $b['block'],
+            ],
+        );
         $html = $items === [] ? '<p>Nothing has been put on this page yet.</p>' : '';
         foreach ($items as $item) {
             $fields = (array) $item['fields'];
             unset($fields['Title'], $fields['Week'], $fields['Begins']);
             if ($item['block'] === 'pinned') {
-                $fields = (isset($fields['Sessions']) ? ['Next' => $this->turn((array) $fields['Sessions'], $request->at())] : []) + array_diff_key($fields, ['Sessions' => 1]);
-                $html .= '<section class="pinned"><h2>'.Page::text((string) $item['title']).'</h2>'.Page::fields($fields).'</section>';
+                $fields =
+                    (isset($fields['Sessions'])
+                        ? ['Next' => $this->turn((array) $fields['Sessions'], $request->at())]
+                        : []) + array_diff_key($fields, ['Sessions' => 1]);
+                $html .=
+                    '<section class="pinned"><h2>'.
+                    Page::text((string) $item['title']).
+                    '</h2>'.
+                    Page::fields($fields).
+                    '</section>';
             } else {
-                $html .= '<section><h2>Week '.Page::text((string) $item['block']).'</h2><h3>'.Page::text((string) $item['title']).'</h3>'.Page::fields($fields).'</section>';
+                $html .=
+                    '<section><h2>Week '.
+                    Page::text((string) $item['block']).
+                    '</h2><h3>'.
+                    Page::text((string) $item['title']).
+                    '</h3>'.
+                    Page::fields($fields).
+                    '</section>';
             }
         }
 

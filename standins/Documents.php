@@ -16,7 +16,12 @@ final readonly class Documents
         $row = $this->store->one('select * from documents where service = ? and path = ?', [$this->service, $path]);
         switch ($request->method) {
             case 'GET':
-                return $row === null ? throw new Refusal(404, 'Nothing stands here.') : new Answer(200, (string) $row['body'], ['Content-Type' => (string) $row['type'], 'ETag' => (string) $row['etag']]);
+                return $row === null
+                    ? throw new Refusal(404, 'Nothing stands here.')
+                    : new Answer(200, (string) $row['body'], [
+                        'Content-Type' => (string) $row['type'],
+                        'ETag' => (string) $row['etag'],
+                    ]);
             case 'DELETE':
                 $this->store->run('delete from documents where service = ? and path = ?', [$this->service, $path]);
 
@@ -34,11 +39,19 @@ final readonly class Documents
         if ($request->header('if-none-match') === '*' && $row !== null) {
             throw new Refusal(412, 'Something stands here already.');
         }
-        if ($request->header('if-match') !== '' && ($row === null || $request->header('if-match') !== $row['etag'])) {
-            throw new Refusal(412, $row === null ? 'Somebody has deleted what stood here.' : 'Somebody has changed what stands here.');
+        if (
+            $request->header('if-match') !== '' &&
+            ($row === null || $request->header('if-match') !== $row['etag'])
+        ) {
+            throw new Refusal(
+                412,
+                $row === null ? 'Somebody has deleted what stood here.' : 'Somebody has changed what stands here.',
+            );
         }
         $this->store->run(
-            'insert into documents (service, path, owner, type, body, etag) values (?, ?, ?, ?, ?, ?) on conflict (service, path) do update set type = excluded.type, body = excluded.body, etag = excluded.etag, changed_at = now()',
+            'insert into documents (service, path, owner, type, body, etag) values (?, ?, ?, ?, ?, ?) on conflict
+                (service, path) do update set type = excluded.type, body = excluded.body, etag = excluded.etag,
+                changed_at = now()',
             [$this->service, $path, $owner, $type, $request->body, $etag],
         );
 
@@ -48,6 +61,9 @@ final readonly class Documents
     /** @return list<array<string, mixed>> */
     public function of(string $owner): array
     {
-        return $this->store->all('select path, body, etag, changed_at from documents where service = ? and owner = ? order by path', [$this->service, $owner]);
+        return $this->store->all(
+            'select path, body, etag, changed_at from documents where service = ? and owner = ? order by path',
+            [$this->service, $owner],
+        );
     }
 }

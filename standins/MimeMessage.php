@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Nomada\Standins;
 
 /**
- * A MIME message as a mailbox reads it (RFC 5322, 2045, 2047): headers decoded, and its parts flat. By PHP's own decoders; no current
- * library of the registries fits beside the other packages.
+ * A MIME message as a mailbox reads it (RFC 5322, 2045, 2047): headers decoded, and its parts flat. By PHP's own
+ * decoders; no current library of the registries fits beside the other packages.
  */
 final class MimeMessage
 {
@@ -67,7 +67,9 @@ final class MimeMessage
     private static function headers(string $head): array
     {
         $out = [];
-        foreach (iconv_mime_decode_headers($head, ICONV_MIME_DECODE_CONTINUE_ON_ERROR, 'UTF-8') ?: [] as $name => $value) {
+        foreach (
+            iconv_mime_decode_headers($head, ICONV_MIME_DECODE_CONTINUE_ON_ERROR, 'UTF-8') ?: [] as $name => $value
+        ) {
             $out[strtolower((string) $name)] = is_array($value) ? (string) ($value[0] ?? '') : $value;
         }
 
@@ -81,7 +83,13 @@ final class MimeMessage
         $type = $headers['content-type'] ?? 'text/plain';
         if ($depth < 5 && preg_match('/^multipart\/.*boundary="?([^";]+)"?/is', $type, $m)) {
             $out = [];
-            foreach (array_slice(preg_split('/(?:^|\r?\n)--'.preg_quote($m[1], '/').'(?:--)?[ \t]*(?:\r?\n|$)/', $body) ?: [], 1) as $part) {
+            foreach (
+                array_slice(
+                    preg_split('/(?:^|\r?\n)--'.preg_quote($m[1], '/').'(?:--)?[ \t]*(?:\r?\n|$)/', $body) ?:
+                    [],
+                    1,
+                ) as $part
+            ) {
                 if (trim($part) !== '') {
                     array_push($out, ...self::parts(...[...self::split($part), $depth + 1]));
                 }
@@ -97,6 +105,13 @@ final class MimeMessage
         $place = $headers['content-disposition'] ?? '';
         preg_match('/name="?([^";]+)"?/i', "$place; $type", $name);
 
-        return [['type' => strtolower(trim(explode(';', $type)[0])), 'name' => $name[1] ?? '', 'isAttached' => stripos($place, 'attachment') === 0, 'content' => $content]];
+        return [
+            [
+                'type' => strtolower(trim(explode(';', $type)[0])),
+                'name' => $name[1] ?? '',
+                'isAttached' => stripos($place, 'attachment') === 0,
+                'content' => $content,
+            ],
+        ];
     }
 }

@@ -14,8 +14,16 @@ final class Page
 
     public static function of(string $title, string $html, string $service = 'Stand-in'): string
     {
-        return '<!doctype html><html lang="en-GB"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>'.self::text($title)
-            .'</title><link rel="stylesheet" href="/standins.css"></head><body><header><span>'.self::text($service).'</span><small>simulated, ships with Nomada</small></header><main><h1>'.self::text($title).'</h1>'.$html.'</main></body></html>';
+        return '<!doctype html><html lang="en-GB"><head><meta charset="utf-8"><meta name="viewport" '.
+            'content="width=device-width, initial-scale=1"><title>'.
+            self::text($title).
+            '</title><link rel="stylesheet" href="/standins.css"></head><body><header><span>'.
+            self::text($service).
+            '</span><small>simulated, ships with Nomada</small></header><main><h1>'.
+            self::text($title).
+            '</h1>'.
+            $html.
+            '</main></body></html>';
     }
 
     /**

@@ -8,8 +8,12 @@ use RuntimeException;
 
 final class Refusal extends RuntimeException
 {
-    public function __construct(public readonly int $status, string $words, public readonly int $retryAfter = 0, public readonly int $perSecond = 0)
-    {
+    public function __construct(
+        public readonly int $status,
+        string $words,
+        public readonly int $retryAfter = 0,
+        public readonly int $perSecond = 0,
+    ) {
         parent::__construct($words);
     }
 }

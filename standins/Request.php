@@ -11,8 +11,13 @@ final readonly class Request
      * @param  array<string, string>  $query
      * @param  array<string, string>  $headers  by lower-case name
      */
-    public function __construct(public string $method, public string $path, public array $query, public array $headers, public string $body)
-    {
+    public function __construct(
+        public string $method,
+        public string $path,
+        public array $query,
+        public array $headers,
+        public string $body,
+    ) {
     }
 
     public static function fromGlobals(): self
@@ -23,7 +28,13 @@ final readonly class Request
         }
         $url = (string) ($_SERVER['REQUEST_URI'] ?? '/');
 
-        return new self((string) ($_SERVER['REQUEST_METHOD'] ?? 'GET'), (string) parse_url($url, PHP_URL_PATH), array_map(fn (mixed $v): string => is_string($v) ? $v : '', $_GET), $headers, (string) file_get_contents('php://input'));
+        return new self(
+            (string) ($_SERVER['REQUEST_METHOD'] ?? 'GET'),
+            (string) parse_url($url, PHP_URL_PATH),
+            array_map(fn (mixed $v): string => is_string($v) ? $v : '', $_GET),
+            $headers,
+            (string) file_get_contents('php://input'),
+        );
     }
 
     public function header(string $name): string

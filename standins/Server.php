@@ -9,8 +9,8 @@ use Throwable;
 /**
  * The simulated outside services: conference bridge, course site, calendar server, stream server, post office.
  *
- * Programs show the token. A person's browser shows a pass: a keyed sum of the page's path, which the school's own pages put
- * into the addresses that they hand out, so that nobody reads another's calendar by changing an address.
+ * Programs show the token. A person's browser shows a pass: a keyed sum of the page's path, which the school's own
+ * pages put into the addresses that they hand out, so that nobody reads another's calendar by changing an address.
  */
 final class Server
 {
@@ -26,7 +26,12 @@ final class Server
         } catch (Refusal $e) {
             $answer = $request->wantsPage()
                 ? Answer::page(Page::of('Not here', '<p>'.Page::text($e->getMessage()).'</p>'), $e->status)
-                : Answer::json($e->status, ['error' => $e->getMessage()], self::limit($e->perSecond) + ($e->retryAfter > 0 ? ['Retry-After' => (string) $e->retryAfter] : []));
+                : Answer::json(
+                    $e->status,
+                    ['error' => $e->getMessage()],
+                    self::limit($e->perSecond) +
+                        ($e->retryAfter > 0 ? ['Retry-After' => (string) $e->retryAfter] : []),
+                );
         } catch (Throwable $e) {
             error_log((string) $e);
             $answer = Answer::json(500, ['error' => 'The stand-in broke down: '.$e->getMessage()]);
@@ -42,15 +47,20 @@ final class Server
     private static function guards(): array
     {
         return [
-            'Content-Security-Policy' => "default-src 'none'; style-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'",
-            'X-Content-Type-Options' => 'nosniff', 'Referrer-Policy' => 'no-referrer', 'Cache-Control' => 'no-store',
+            'Content-Security-Policy' => "default-src 'none'; style-src 'self'; form-action 'self'; ".
+                "base-uri 'none'; frame-ancestors 'none'",
+            'X-Content-Type-Options' => 'nosniff',
+            'Referrer-Policy' => 'no-referrer',
+            'Cache-Control' => 'no-store',
         ];
     }
 
     private function answer(Request $request): Answer
     {
         if ($request->path === '/standins.css') {
-            return new Answer(200, (string) file_get_contents(__DIR__.'/standins.css'), ['Content-Type' => 'text/css']);
+            return new Answer(200, (string) file_get_contents(__DIR__.'/standins.css'), [
+                'Content-Type' => 'text/css',
+            ]);
         }
         if ($request->path === '/up') {
             return Answer::json(200, ['up' => true]);
@@ -58,7 +68,7 @@ final class Server
         if (! preg_match('#^/(bridge|course|calendar|stream|post|controls)(/.*)?$#', $request->path, $m)) {
             throw new Refusal(404, 'No stand-in has this page.');
         }
-        $store = new Store;
+        $store = new Store();
         $service = $m[1];
         $parts = array_map(rawurldecode(...), explode('/', trim($m[2] ?? '', '/')));
         if ($service === 'controls') {
@@ -80,7 +90,8 @@ final class Server
     }
 
     /**
-     * How fast it lets itself be asked, as the IETF's header fields for rate limits say it: so many in a window of one second.
+     * How fast it lets itself be asked, as the IETF's header fields for rate limits say it: so many in a window of one
+     * second.
      *
      * @return array<string, string>
      */

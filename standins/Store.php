@@ -15,12 +15,26 @@ final class Store
     {
         $env = fn (string $name, string $default): string => getenv($name) ?: $default;
         $this->pdo = new PDO(
-            sprintf('pgsql:host=%s;port=%s;dbname=%s', $env('DB_HOST', '127.0.0.1'), $env('DB_PORT', '54330'), $env('DB_DATABASE', 'nomada')),
-            $env('DB_USERNAME', 'nomada'), $env('DB_PASSWORD', ''),
-            [PDO::ATTR_PERSISTENT => true, PDO::PGSQL_ATTR_DISABLE_PREPARES => true, PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC],
+            sprintf(
+                'pgsql:host=%s;port=%s;dbname=%s',
+                $env('DB_HOST', '127.0.0.1'),
+                $env('DB_PORT', '54330'),
+                $env('DB_DATABASE', 'nomada'),
+            ),
+            $env('DB_USERNAME', 'nomada'),
+            $env('DB_PASSWORD', ''),
+            [
+                PDO::ATTR_PERSISTENT => true,
+                PDO::PGSQL_ATTR_DISABLE_PREPARES => true,
+                PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION,
+                PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC,
+            ],
         );
         $schema = preg_replace('/[^a-z0-9_]/', '', $env('STANDINS_SCHEMA', 'standins'));
-        $this->pdo->exec("set client_min_messages = warning; set time zone 'UTC'; set synchronous_commit = off; set search_path to $schema");
+        $this->pdo->exec(
+            "set client_min_messages = warning; set time zone 'UTC'; set synchronous_commit = off; set search_path to ".
+                "$schema",
+        );
         if (($this->one("select to_regclass('$schema.letters') as t")['t'] ?? null) === null) {
             $this->make((string) $schema);
         }
@@ -32,18 +46,87 @@ final class Store
             begin;
             select pg_advisory_xact_lock(7302);
             create schema if not exists $schema;
-            create table if not exists $schema.rooms (id text primary key, key text unique not null, title text not null, dial_in text not null, pin text not null, made_at timestamptz not null default now());
-            create table if not exists $schema.seats (seat text primary key, room text not null, person text not null, name text not null, host boolean not null, came_at timestamptz not null default now(), left_at timestamptz);
-            alter table $schema.seats add column if not exists meeting text not null default '', add column if not exists state text not null default 'inside', add column if not exists floor boolean not null default false, add column if not exists late boolean not null default false, add column if not exists rules jsonb not null default '{}';
-            create table if not exists $schema.meetings (room text not null, meeting text not null, over_at timestamptz, primary key (room, meeting));
-            create table if not exists $schema.events (id bigserial primary key, room text not null, meeting text not null, person text not null, name text not null, what text not null, at bigint not null);
-            create table if not exists $schema.letters (id bigserial primary key, key text not null, address text not null, body text not null, came_at timestamptz not null default now(), unique (key, address));
+            create table if not exists $schema.rooms (
+                id text primary key,
+                key text unique not null,
+                title text not null,
+                dial_in text not null,
+                pin text not null,
+                made_at timestamptz not null default now()
+            );
+            create table if not exists $schema.seats (
+                seat text primary key,
+                room text not null,
+                person text not null,
+                name text not null,
+                host boolean not null,
+                came_at timestamptz not null default now(),
+                left_at timestamptz
+            );
+            alter table $schema.seats
+                add column if not exists meeting text not null default '',
+                add column if not exists state text not null default 'inside',
+                add column if not exists floor boolean not null default false,
+                add column if not exists late boolean not null default false,
+                add column if not exists rules jsonb not null default '{}';
+            create table if not exists $schema.meetings (
+                room text not null,
+                meeting text not null,
+                over_at timestamptz,
+                primary key (room, meeting)
+            );
+            create table if not exists $schema.events (
+                id bigserial primary key,
+                room text not null,
+                meeting text not null,
+                person text not null,
+                name text not null,
+                what text not null,
+                at bigint not null
+            );
+            create table if not exists $schema.letters (
+                id bigserial primary key,
+                key text not null,
+                address text not null,
+                body text not null,
+                came_at timestamptz not null default now(),
+                unique (key, address)
+            );
             create index if not exists letters_of_an_address on $schema.letters (address);
             create index if not exists seats_of_a_meeting on $schema.seats (room, meeting);
-            create table if not exists $schema.documents (service text not null, path text not null, owner text not null, type text not null, body text not null, etag text not null, changed_at timestamptz not null default now(), primary key (service, path));
-            create table if not exists $schema.posts (id text primary key, section text not null, key text unique not null, post jsonb not null, etag text not null, posted_at timestamptz not null default now(), changed_at timestamptz not null default now());
-            create table if not exists $schema.controls (service text primary key, words text not null default '', failures integer not null default 0, only_path text not null default '', slow_ms integer not null default 0, per_second integer not null default 0);
-            create table if not exists $schema.hits (service text, second bigint, n integer not null, primary key (service, second));
+            create table if not exists $schema.documents (
+                service text not null,
+                path text not null,
+                owner text not null,
+                type text not null,
+                body text not null,
+                etag text not null,
+                changed_at timestamptz not null default now(),
+                primary key (service, path)
+            );
+            create table if not exists $schema.posts (
+                id text primary key,
+                section text not null,
+                key text unique not null,
+                post jsonb not null,
+                etag text not null,
+                posted_at timestamptz not null default now(),
+                changed_at timestamptz not null default now()
+            );
+            create table if not exists $schema.controls (
+                service text primary key,
+                words text not null default '',
+                failures integer not null default 0,
+                only_path text not null default '',
+                slow_ms integer not null default 0,
+                per_second integer not null default 0
+            );
+            create table if not exists $schema.hits (
+                service text,
+                second bigint,
+                n integer not null,
+                primary key (service, second)
+            );
             commit;");
     }
 

@@ -18,9 +18,14 @@ final readonly class StreamServer
 
         return match (true) {
             $kind === 'posts' && $id !== '' => $this->post($request, $id),
-            $kind === 'sections' && $id !== '' && $sub === 'posts' && $request->method === 'POST' => $this->add($request, $id),
+            $kind === 'sections' && $id !== '' && $sub === 'posts' && $request->method === 'POST' => $this->add(
+                $request,
+                $id,
+            ),
             $kind === 'sections' && $id !== '' && $sub === 'atom' => $this->atom($id),
-            $kind === 'sections' && $id !== '' => $request->wantsPage() ? $this->page($request, $id) : Answer::json(200, ['section' => $id, 'posts' => $this->posts($id)]),
+            $kind === 'sections' && $id !== '' => $request->wantsPage()
+                ? $this->page($request, $id)
+                : Answer::json(200, ['section' => $id, 'posts' => $this->posts($id)]),
             default => throw new Refusal(404, 'The stream server has posts of sections.'),
         };
     }
@@ -32,15 +37,24 @@ final readonly class StreamServer
             throw new Refusal(400, 'An Idempotency-Key was expected.');
         }
         $post = (string) json_encode($request->json(), JSON_UNESCAPED_UNICODE);
-        $made = $this->store->run('insert into posts (id, section, key, post, etag) values (?, ?, ?, ?, ?) on conflict (key) do nothing', [bin2hex(random_bytes(8)), $section, $key, $post, self::etag($post)]);
+        $made = $this->store->run(
+            'insert into posts (id, section, key, post, etag) values (?, ?, ?, ?, ?) on conflict (key) do nothing',
+            [bin2hex(random_bytes(8)), $section, $key, $post, self::etag($post)],
+        );
         $row = (array) $this->store->one('select id, post, etag from posts where key = ?', [$key]);
 
-        return Answer::json($made === 1 ? 201 : 200, ['id' => $row['id'], 'post' => json_decode((string) $row['post'], true)], ['ETag' => (string) $row['etag']]);
+        return Answer::json(
+            $made === 1 ? 201 : 200,
+            ['id' => $row['id'], 'post' => json_decode((string) $row['post'], true)],
+            ['ETag' => (string) $row['etag']],
+        );
     }
 
     private function post(Request $request, string $id): Answer
     {
-        $row = $this->store->one('select * from posts where id = ?', [$id]) ?? throw new Refusal(404, 'There is no such post.');
+        $row =
+            $this->store->one('select * from posts where id = ?', [$id]) ??
+            throw new Refusal(404, 'There is no such post.');
         if ($request->method === 'DELETE') {
             $this->store->run('delete from posts where id = ?', [$id]);
 
@@ -48,12 +62,20 @@ final readonly class StreamServer
         }
         if ($request->method === 'PUT') {
             $post = (string) json_encode($request->json(), JSON_UNESCAPED_UNICODE);
-            $this->store->run('update posts set post = ?, etag = ?, changed_at = now() where id = ?', [$post, self::etag($post), $id]);
+            $this->store->run('update posts set post = ?, etag = ?, changed_at = now() where id = ?', [
+                $post,
+                self::etag($post),
+                $id,
+            ]);
 
             return new Answer(204, '', ['ETag' => self::etag($post)]);
         }
 
-        return Answer::json(200, ['id' => $id, 'post' => json_decode((string) $row['post'], true)], ['ETag' => (string) $row['etag']]);
+        return Answer::json(
+            200,
+            ['id' => $id, 'post' => json_decode((string) $row['post'], true)],
+            ['ETag' => (string) $row['etag']],
+        );
     }
 
     private function page(Request $request, string $section): Answer
@@ -64,15 +86,28 @@ final readonly class StreamServer
             $fields = (array) ($post['fields'] ?? []);
             $text = (string) ($fields['Text'] ?? '');
             unset($fields['Title'], $fields['Text']);
-            $html .= '<article><h2>'.Page::text((string) ($post['title'] ?? '')).'</h2><p>'.Page::text($text).'</p>'.Page::fields($fields).'</article>';
+            $html .=
+                '<article><h2>'.
+                Page::text((string) ($post['title'] ?? '')).
+                '</h2><p>'.
+                Page::text($text).
+                '</p>'.
+                Page::fields($fields).
+                '</article>';
         }
 
-        return Answer::page(Page::of($request->query['title'] ?? 'Class stream', $html === '' ? '<p>Nothing has been posted yet.</p>' : $html, 'Stream server'));
+        return Answer::page(
+            Page::of(
+                $request->query['title'] ?? 'Class stream',
+                $html === '' ? '<p>Nothing has been posted yet.</p>' : $html,
+                'Stream server',
+            ),
+        );
     }
 
     private function atom(string $section): Answer
     {
-        $x = new \XMLWriter;
+        $x = new \XMLWriter();
         $x->openMemory();
         $x->startDocument('1.0', 'UTF-8');
         $x->startElementNs(null, 'feed', 'http://www.w3.org/2005/Atom');
@@ -107,7 +142,13 @@ final readonly class StreamServer
     /** @return list<array<string, mixed>> */
     private function posts(string $section): array
     {
-        return array_map(fn (array $row): array => [...$row, 'post' => json_decode((string) $row['post'], true)], $this->store->all('select id, post, posted_at, changed_at from posts where section = ? order by posted_at desc', [$section]));
+        return array_map(
+            fn (array $row): array => [...$row, 'post' => json_decode((string) $row['post'], true)],
+            $this->store->all(
+                'select id, post, posted_at, changed_at from posts where section = ? order by posted_at desc',
+                [$section],
+            ),
+        );
     }
 
     private static function stamp(mixed $at): string

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// The stand-ins' own process: php -S 127.0.0.1:PORT standins/server.php. They know nothing of app/ or core/, and are reached over HTTP only.
+// The stand-ins' own process: php -S 127.0.0.1:PORT standins/server.php. They know nothing of app/ or core/, and are
+// reached over HTTP only.
 
 use Nomada\Standins\Server;
 

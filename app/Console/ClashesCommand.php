@@ -24,16 +24,38 @@ final class ClashesCommand extends Sections
         if ($sections === null || $term === null) {
             return self::FAILURE;
         }
-        $found = $clashes->find($term, $this->option('section') === [] ? null : array_values($sections->modelKeys()));
+        $found = $clashes->find(
+            $term,
+            $this->option('section') === [] ? null : array_values($sections->modelKeys()),
+        );
         $ids = Section::query()->where('term_id', $term->id)->pluck('sourced_id', 'id');
-        $rows = array_map(fn (Clash $c): array => [
-            'kind' => $c->kind, 'gravity' => $c->gravity(), 'sections' => array_map(fn (int $s): string => (string) $ids[$s], $c->sections),
-            'people' => count($c->people), 'dates' => array_map(fn (int $d): string => (new LocalDate($d))->iso(), $c->days),
-        ], $found);
+        $rows = array_map(
+            fn (Clash $c): array => [
+                'kind' => $c->kind,
+                'gravity' => $c->gravity(),
+                'sections' => array_map(fn (int $s): string => (string) $ids[$s], $c->sections),
+                'people' => count($c->people),
+                'dates' => array_map(fn (int $d): string => (new LocalDate($d))->iso(), $c->days),
+            ],
+            $found,
+        );
         if ($this->option('json')) {
             $this->asJson($rows);
         } else {
-            $this->table(['Kind', 'Gravity', 'Sections', 'People', 'Days'], array_map(fn (array $r, Clash $c): array => [$r['kind'], $r['gravity'], implode(', ', $r['sections']), $r['people'], FoldedDates::words($c->days)], $rows, $found));
+            $this->table(
+                ['Kind', 'Gravity', 'Sections', 'People', 'Days'],
+                array_map(
+                    fn (array $r, Clash $c): array => [
+                        $r['kind'],
+                        $r['gravity'],
+                        implode(', ', $r['sections']),
+                        $r['people'],
+                        FoldedDates::words($c->days),
+                    ],
+                    $rows,
+                    $found,
+                ),
+            );
         }
 
         return self::SUCCESS;

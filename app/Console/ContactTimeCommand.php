@@ -10,7 +10,8 @@ final class ContactTimeCommand extends Sections
 {
     protected $signature = 'nomada:contact-time {--section=* : sourcedId; all where none is given} {--json}';
 
-    protected $description = 'Contact time of sections in minutes: planned, held, to come, lost and made up, against the target';
+    protected $description =
+        'Contact time of sections in minutes: planned, held, to come, lost and made up, against '.'the target';
 
     public function handle(ContactTimes $times): int
     {
@@ -18,13 +19,28 @@ final class ContactTimeCommand extends Sections
         if ($sections === null) {
             return self::FAILURE;
         }
-        $found = $times->of(array_values(array_map(intval(...), $sections->modelKeys())), $sections->pluck('target_minutes', 'id')->all());
+        $found = $times->of(
+            array_values(array_map(intval(...), $sections->modelKeys())),
+            $sections->pluck('target_minutes', 'id')->all(),
+        );
         $rows = [];
         foreach ($sections as $section) {
             $time = $found[$section->id]['time'];
-            $rows[] = ['section' => $section->sourced_id, 'sessions' => $found[$section->id]['n'], 'planned' => $time->planned, 'held' => $time->held, 'coming' => $time->coming, 'lost' => $time->lost, 'made_up' => $time->madeUp, 'target' => $time->target, 'short' => $time->short()];
+            $rows[] = [
+                'section' => $section->sourced_id,
+                'sessions' => $found[$section->id]['n'],
+                'planned' => $time->planned,
+                'held' => $time->held,
+                'coming' => $time->coming,
+                'lost' => $time->lost,
+                'made_up' => $time->madeUp,
+                'target' => $time->target,
+                'short' => $time->short(),
+            ];
         }
-        $this->option('json') ? $this->asJson($rows) : $this->table(array_keys($rows[0] ?? ['section' => '']), $rows);
+        $this->option('json')
+            ? $this->asJson($rows)
+            : $this->table(array_keys($rows[0] ?? ['section' => '']), $rows);
 
         return self::SUCCESS;
     }

@@ -35,14 +35,21 @@ use Nomada\Core\Term\DayPlan;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Rotation;
 
-/** Loads the demo school by the ordinary import, gives its invented people their password, and brings most sections as far as they are in the story. */
+/**
+ * Loads the demo school by the ordinary import, gives its invented people their password, and brings most sections as
+ * far as they are in the story.
+ */
 final class DemoCommand extends Command
 {
-    protected $signature = 'nomada:demo {--if-empty : only where no school is loaded} {--fresh : leave links, registrations and publishing still to be done}';
+    protected $signature =
+        'nomada:demo {--if-empty : only where no school is loaded} {--fresh : leave links, '.
+        'registrations and publishing still to be done}';
 
     protected $description = 'Loads the demo school';
 
-    /** In the story these are not through: no link yet, not registered, not published. The last has no series either. */
+    /**
+     * In the story these are not through: no link yet, not registered, not published. The last has no series either.
+     */
     private const UNLINKED = ['8MUS', '9MUS', '10STA'];
 
     private const UNREGISTERED = ['9MAT-B', '8MUS', '9MUS', '10STA'];
@@ -70,7 +77,7 @@ final class DemoCommand extends Command
         $this->plan();
         DB::table('people')->update(['password' => Hash::make((string) config('nomada.demo_password'))]);
         if (! $this->option('fresh')) {
-            $services = new Services;
+            $services = new Services();
             $port = (int) config('nomada.standins.port');
             $ours = ! Services::answers($port);
             try {
@@ -87,15 +94,41 @@ final class DemoCommand extends Command
         return self::SUCCESS;
     }
 
-    /** What a coordinator has set up beside the import: day plans, a short day, rotation weeks, licences, targets, topics, somebody's own times. */
+    /**
+     * What a coordinator has set up beside the import: day plans, a short day, rotation weeks, licences, targets,
+     * topics, somebody's own times.
+     */
     private function plan(): void
     {
-        $term = Term::query()->with(['school', 'closures'])->orderBy('starts_on')->firstOrFail();
+        $term = Term::query()
+            ->with(['school', 'closures'])
+            ->orderBy('starts_on')
+            ->firstOrFail();
         $calendar = app(KeepCalendar::class);
-        $calendar->plan($term, DayPlan::read('School day', "1 9:00-9:45\n2 10:00-10:45\n3 11:15-12:00\n4 12:15-13:00\n5 14:00-14:45\n6 15:00-15:45"), true, null);
-        $calendar->plan($term, DayPlan::read('Short day', "1 9:00-9:30\n2 9:40-10:10\n3 10:30-11:00\n4 11:10-11:40\n5 11:50-12:20"), false, null);
+        $calendar->plan(
+            $term,
+            DayPlan::read(
+                'School day',
+                "1 9:00-9:45\n2 10:00-10:45\n3 11:15-12:00\n4 12:15-13:00\n5 14:00-14:45\n6 15:00-15:45",
+            ),
+            true,
+            null,
+        );
+        $calendar->plan(
+            $term,
+            DayPlan::read('Short day', "1 9:00-9:30\n2 9:40-10:10\n3 10:30-11:00\n4 11:10-11:40\n5 11:50-12:20"),
+            false,
+            null,
+        );
         $short = $term->dayPlans()->where('is_usual', false)->firstOrFail();
-        $calendar->shorten(Term::query()->with(['school', 'closures'])->findOrFail($term->id), LocalDate::parse('2027-03-19'), $short, 'Boats leave at noon');
+        $calendar->shorten(
+            Term::query()
+                ->with(['school', 'closures'])
+                ->findOrFail($term->id),
+            LocalDate::parse('2027-03-19'),
+            $short,
+            'Boats leave at noon',
+        );
         $calendar->rotate($term, new Rotation(true, 2, true));
         $licences = app(KeepLicences::class);
         foreach ([['Classroom', 30, 60, 5], ['Hall', 100, 120, 1]] as [$name, $seats, $minutes, $many]) {
@@ -103,29 +136,86 @@ final class DemoCommand extends Command
             $licences->accounts(HostingPlan::query()->where('name', $name)->firstOrFail(), $name, $many);
         }
         $licences->assign($term, app(LicencePage::class));
-        DB::table('sections')->where('year', '08')->orWhere('year', '8')->update(['target_minutes' => 20 * 60]);
-        $marine = Section::query()->where('sourced_id', '8MAR')->firstOrFail()->series()->with('section.term.school')->firstOrFail();
-        app(PasteTopics::class)($marine, implode("\n", ['Tides', 'Rock pools', 'Plankton', 'Kelp', 'Estuaries', 'Sharks and rays', 'Currents', 'Sea birds', 'Harbours', 'Reading a chart', 'Salt marsh', 'Whales', 'Fishing and quotas', 'Oil on water', 'The deep', 'Coral', 'Sea ice', 'Revision']), true, true, null);
+        DB::table('sections')
+            ->where('year', '08')
+            ->orWhere('year', '8')
+            ->update(['target_minutes' => 20 * 60]);
+        $marine = Section::query()
+            ->where('sourced_id', '8MAR')
+            ->firstOrFail()
+            ->series()
+            ->with('section.term.school')
+            ->firstOrFail();
+        app(PasteTopics::class)(
+            $marine,
+            implode("\n", [
+                'Tides',
+                'Rock pools',
+                'Plankton',
+                'Kelp',
+                'Estuaries',
+                'Sharks and rays',
+                'Currents',
+                'Sea birds',
+                'Harbours',
+                'Reading a chart',
+                'Salt marsh',
+                'Whales',
+                'Fishing and quotas',
+                'Oil on water',
+                'The deep',
+                'Coral',
+                'Sea ice',
+                'Revision',
+            ]),
+            true,
+            true,
+            null,
+        );
         $away = DB::table('people')->where('sourced_id', 'T-02')->value('id');
         foreach (['2027-02-10', '2027-02-24', '2027-03-10'] as $day) {
-            DB::table('busy_blocks')->insert(['person_id' => $away, 'uid' => 'boat-survey', 'title' => 'Boat survey', 'starts_at' => "$day 13:00+01", 'ends_at' => "$day 15:30+01"]);
+            DB::table('busy_blocks')->insert([
+                'person_id' => $away,
+                'uid' => 'boat-survey',
+                'title' => 'Boat survey',
+                'starts_at' => "$day 13:00+01",
+                'ends_at' => "$day 15:30+01",
+            ]);
         }
     }
 
     private function bringForward(StartRun $start, CarryOutRun $carryOut, RegisterRoster $register): void
     {
-        $sections = Section::query()->with(['term.school', 'term.closures', 'series'])->get();
-        $links = $start->links(array_values($sections->whereNotIn('sourced_id', self::UNLINKED)->modelKeys()), null, false);
+        $sections = Section::query()
+            ->with(['term.school', 'term.closures', 'series'])
+            ->get();
+        $links = $start->links(
+            array_values($sections->whereNotIn('sourced_id', self::UNLINKED)->modelKeys()),
+            null,
+            false,
+        );
         if ($links !== null) {
             $carryOut($links);
         }
         $this->register();
-        $sections->whereNotIn('sourced_id', self::UNREGISTERED)->each(fn (Section $s) => $register($s->load('series')));
+        $sections
+            ->whereNotIn('sourced_id', self::UNREGISTERED)
+            ->each(fn (Section $s) => $register($s->load('series')));
         // A student's link was passed on, and replaced.
-        $passed = JoinLink::query()->inForce()->where('kind', LinkKind::Personal)->whereRelation('person', 'sourced_id', 'S-8-001')->whereRelation('series.section', 'sourced_id', '8MAT-A')->with(['series.section', 'person'])->firstOrFail();
+        $passed = JoinLink::query()
+            ->inForce()
+            ->where('kind', LinkKind::Personal)
+            ->whereRelation('person', 'sourced_id', 'S-8-001')
+            ->whereRelation('series.section', 'sourced_id', '8MAT-A')
+            ->with(['series.section', 'person'])
+            ->firstOrFail();
         app(ReplaceLink::class)->single($passed, Person::query()->where('sourced_id', 'A-01')->firstOrFail());
         $this->doors();
-        $publish = $start->publish(array_values($sections->whereNotIn('sourced_id', self::UNPUBLISHED)->modelKeys()), null, false);
+        $publish = $start->publish(
+            array_values($sections->whereNotIn('sourced_id', self::UNPUBLISHED)->modelKeys()),
+            null,
+            false,
+        );
         if ($publish !== null) {
             $carryOut($publish);
         }
@@ -135,16 +225,30 @@ final class DemoCommand extends Command
     private function doors(): void
     {
         $by = Person::query()->where('sourced_id', 'A-01')->firstOrFail();
-        app(KeepDropIn::class)->make(Section::query()->with(['term.school', 'term.closures'])->where('sourced_id', '8MAT-A')->firstOrFail(), '6f1f2a0e-51f3-4a7e-9d54-5b0b8f4f6c01', 'Office hours', OpenHours::read('Tue 15-16, Thu 12:15-13'), 'office-hours', $by);
-        $session = Session::query()->where('day', '2027-03-11')->whereRelation('series.section', 'sourced_id', '8MAR')->with('series')->firstOrFail();
+        app(KeepDropIn::class)->make(
+            Section::query()
+                ->with(['term.school', 'term.closures'])
+                ->where('sourced_id', '8MAT-A')
+                ->firstOrFail(),
+            '6f1f2a0e-51f3-4a7e-9d54-5b0b8f4f6c01',
+            'Office hours',
+            OpenHours::read('Tue 15-16, Thu 12:15-13'),
+            'office-hours',
+            $by,
+        );
+        $session = Session::query()
+            ->where('day', '2027-03-11')
+            ->whereRelation('series.section', 'sourced_id', '8MAR')
+            ->with('series')
+            ->firstOrFail();
         $lecture = Preset::usual()['guest-lecture'];
         app(KeepDoor::class)->session($session, $lecture->door, $lecture->floor, $by);
         app(KeepDoor::class)->accept($session->series->load('section'), $by);
     }
 
     /**
-     * The two sections of Mathematics in year 7 take registrations themselves. Most students are through; of the others each kind waits at
-     * the desk.
+     * The two sections of Mathematics in year 7 take registrations themselves. Most students are through; of the others
+     * each kind waits at the desk.
      */
     private function register(): void
     {
@@ -152,19 +256,50 @@ final class DemoCommand extends Command
         $decide = app(DecideRegistration::class);
         $by = Person::query()->where('sourced_id', 'A-01')->firstOrFail();
         foreach (['7MAT-A', '7MAT-B'] as $id) {
-            $series = Section::query()->where('sourced_id', $id)->firstOrFail()->series()->with(['section.term.school', 'section.term.closures', 'sessions'])->firstOrFail();
+            $series = Section::query()
+                ->where('sourced_id', $id)
+                ->firstOrFail()
+                ->series()
+                ->with(['section.term.school', 'section.term.closures', 'sessions'])
+                ->firstOrFail();
             app(KeepRegistering::class)($series, new Registering(seats: 28), $by);
-            $students = Person::query()->whereIn('id', DB::table('enrolments')->where('section_id', $series->section_id)->where('role', 'student')->select('person_id'))->orderBy('sourced_id')->get();
+            $students = Person::query()
+                ->whereIn(
+                    'id',
+                    DB::table('enrolments')
+                        ->where('section_id', $series->section_id)
+                        ->where('role', 'student')
+                        ->select('person_id'),
+                )
+                ->orderBy('sourced_id')
+                ->get();
             foreach ($students as $i => $student) {
                 // The first of A asks for B; the last of B type themselves as people do.
                 [$name, $email] = match (true) {
-                    $id === '7MAT-B' && $i === 0 => ["$student->family_name, $student->given_name", $student->email],
-                    $id === '7MAT-B' && $i === 1 => [mb_substr($student->name(), 0, 2).mb_substr($student->name(), 3), $student->email],
-                    $id === '7MAT-B' && $i === 2 => [$student->name(), mb_strtolower($student->given_name).'.surf@postbox.example'],
+                    $id === '7MAT-B' && $i === 0 => [
+                        "$student->family_name, $student->given_name",
+                        $student->email,
+                    ],
+                    $id === '7MAT-B' && $i === 1 => [
+                        mb_substr($student->name(), 0, 2).mb_substr($student->name(), 3),
+                        $student->email,
+                    ],
+                    $id === '7MAT-B' && $i === 2 => [
+                        $student->name(),
+                        mb_strtolower($student->given_name).'.surf@postbox.example',
+                    ],
                     $id === '7MAT-B' && $i === 3 => ['Tía Marisol', $student->email],
                     default => [$student->name(), $student->email],
                 };
-                $to = $id === '7MAT-A' && $i === 0 ? Section::query()->where('sourced_id', '7MAT-B')->firstOrFail()->series()->with(['section.term.school', 'section.term.closures', 'sessions'])->firstOrFail() : $series;
+                $to =
+                    $id === '7MAT-A' && $i === 0
+                        ? Section::query()
+                            ->where('sourced_id', '7MAT-B')
+                            ->firstOrFail()
+                            ->series()
+                            ->with(['section.term.school', 'section.term.closures', 'sessions'])
+                            ->firstOrFail()
+                        : $series;
                 if ($to !== $series) {
                     app(KeepRegistering::class)($to, new Registering(seats: 28), $by);
                 }
@@ -174,11 +309,26 @@ final class DemoCommand extends Command
                 }
             }
             if ($id === '7MAT-B') {
-                $take($series, Person::query()->where('sourced_id', 'S-9-001')->firstOrFail(), 'Nerea Couto', 'nerea.couto@postbox.example', []);
+                $take(
+                    $series,
+                    Person::query()->where('sourced_id', 'S-9-001')->firstOrFail(),
+                    'Nerea Couto',
+                    'nerea.couto@postbox.example',
+                    [],
+                );
             }
         }
         // The workshop is open to whoever registers, for each session.
-        app(KeepRegistering::class)(Section::query()->where('sourced_id', '8MUS')->firstOrFail()->series()->with(['section', 'sessions'])->firstOrFail(), new Registering(each: true, acceptsCertain: true, seats: 12), $by);
+        app(KeepRegistering::class)(
+            Section::query()
+                ->where('sourced_id', '8MUS')
+                ->firstOrFail()
+                ->series()
+                ->with(['section', 'sessions'])
+                ->firstOrFail(),
+            new Registering(each: true, acceptsCertain: true, seats: 12),
+            $by,
+        );
         DB::table('letters')->update(['not_before' => now()]);
     }
 }

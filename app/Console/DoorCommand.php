@@ -16,14 +16,19 @@ use Nomada\Core\Joining\JoinCode;
 
 final class DoorCommand extends Command
 {
-    protected $signature = 'nomada:door {--link= : the link, its secret, or a join code} {--at= : a moment, as in 2027-02-09T09:52; now by default} {--person= : sourcedId; a guest where none is given} {--json}';
+    protected $signature =
+        'nomada:door {--link= : the link, its secret, or a join code} {--at= : a moment, as in '.
+        '2027-02-09T09:52; now by default} {--person= : sourcedId; a guest where none is given} {--json}';
 
     protected $description = 'What the door behind a link answers somebody at a moment, and why';
 
     public function handle(DoorPage $page, Clock $clock): int
     {
         $given = (string) $this->option('link');
-        $person = $this->option('person') === null ? null : Person::query()->where('sourced_id', $this->option('person'))->first();
+        $person =
+            $this->option('person') === null
+                ? null
+                : Person::query()->where('sourced_id', $this->option('person'))->first();
         try {
             $secret = JoinCode::read($given) === null ? basename($given) : $page->secretOf($given);
             $link = $page->find($secret);
@@ -39,7 +44,13 @@ final class DoorCommand extends Command
         }
         [, , , $zone] = $page->answer($link, $secret, $person, null, false);
         try {
-            $at = $this->option('at') === null ? $clock->seconds() : (new DateTimeImmutable((string) $this->option('at'), new \DateTimeZone($zone->name)))->getTimestamp();
+            $at =
+                $this->option('at') === null
+                    ? $clock->seconds()
+                    : (new DateTimeImmutable(
+                        (string) $this->option('at'),
+                        new \DateTimeZone($zone->name),
+                    ))->getTimestamp();
         } catch (\Exception) {
             $this->components->error('Write the moment as 2027-02-09T09:52.');
 
@@ -48,10 +59,24 @@ final class DoorCommand extends Command
         // The room itself is not asked: this is what the rules say, with a host inside.
         [$answer] = $page->answer($link, $secret, $person, $at, false);
         $out = [
-            'reply' => $answer->reply->value, 'opens' => $answer->reply->opens(), 'as_host' => $answer->asHost, 'session' => $answer->session === null ? null : $zone->iso($answer->session->start), 'doors_open_at' => $answer->opensAt === null ? null : $zone->iso($answer->opensAt),
-            'next' => $answer->next === null ? null : $zone->iso($answer->next->start), 'why' => (new DoorWords($zone, $zone, $at))->why($answer),
+            'reply' => $answer->reply->value,
+            'opens' => $answer->reply->opens(),
+            'as_host' => $answer->asHost,
+            'session' => $answer->session === null ? null : $zone->iso($answer->session->start),
+            'doors_open_at' => $answer->opensAt === null ? null : $zone->iso($answer->opensAt),
+            'next' => $answer->next === null ? null : $zone->iso($answer->next->start),
+            'why' => (new DoorWords($zone, $zone, $at))->why($answer),
         ];
-        $this->option('json') ? $this->output->writeln((string) json_encode($out)) : $this->table(['What', 'Answer'], array_map(fn (string $k, mixed $v): array => [$k, is_bool($v) ? ($v ? 'yes' : 'no') : $v], array_keys($out), $out));
+        $this->option('json')
+            ? $this->output->writeln((string) json_encode($out))
+            : $this->table(
+                ['What', 'Answer'],
+                array_map(
+                    fn (string $k, mixed $v): array => [$k, is_bool($v) ? ($v ? 'yes' : 'no') : $v],
+                    array_keys($out),
+                    $out,
+                ),
+            );
 
         return self::SUCCESS;
     }

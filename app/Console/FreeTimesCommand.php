@@ -13,7 +13,9 @@ use Nomada\Core\Timetable\TypedTime;
 
 final class FreeTimesCommand extends Sections
 {
-    protected $signature = 'nomada:free-times {--section=* : sourcedId} {--from= : the first day that may move, YYYY-MM-DD; today by default} {--day= : the day of one session to make up, YYYY-MM-DD} {--most=12} {--json}';
+    protected $signature =
+        'nomada:free-times {--section=* : sourcedId} {--from= : the first day that may move, '.
+        'YYYY-MM-DD; today by default} {--day= : the day of one session to make up, YYYY-MM-DD} {--most=12} {--json}';
 
     protected $description = 'When else a section\'s series could be, ranked, with what each time costs';
 
@@ -32,13 +34,41 @@ final class FreeTimesCommand extends Sections
             return self::FAILURE;
         }
         $rows = [];
-        foreach (Series::query()->whereHas('sections', fn ($q) => $q->whereKey($sections->modelKeys()))->with(['section.term.school', 'section.term.closures'])->orderBy('id')->get() as $series) {
+        foreach (
+            Series::query()
+                ->whereHas('sections', fn ($q) => $q->whereKey($sections->modelKeys()))
+                ->with(['section.term.school', 'section.term.closures'])
+                ->orderBy('id')
+                ->get() as $series
+        ) {
             $most = max(1, min(200, (int) $this->option('most')));
-            foreach ($day === null ? $query->forSeries($series, $from, $most) : $query->forOne($series, $day, $most) as $free) {
-                $rows[] = ['section' => $series->section->sourced_id, 'series' => $series->title, ...$this->row($free)];
+            foreach (
+                $day === null ? $query->forSeries($series, $from, $most) : $query->forOne($series, $day, $most) as $free
+            ) {
+                $rows[] = [
+                    'section' => $series->section->sourced_id,
+                    'series' => $series->title,
+                    ...$this->row($free),
+                ];
             }
         }
-        $this->option('json') ? $this->asJson($rows) : $this->table(['Section', 'Series', 'Time', 'Starts', 'Shift in days', 'Clear', 'Of', 'Student-sessions', 'Out of hours', 'What it costs'], $rows);
+        $this->option('json')
+            ? $this->asJson($rows)
+            : $this->table(
+                [
+                    'Section',
+                    'Series',
+                    'Time',
+                    'Starts',
+                    'Shift in days',
+                    'Clear',
+                    'Of',
+                    'Student-sessions',
+                    'Out of hours',
+                    'What it costs',
+                ],
+                $rows,
+            );
 
         return self::SUCCESS;
     }
@@ -46,6 +76,15 @@ final class FreeTimesCommand extends Sections
     /** @return array<string, int|string> */
     private function row(FreeTime $f): array
     {
-        return ['time' => $f->words(), 'start' => TypedTime::format($f->start), 'shift_days' => $f->shift, 'clear' => $f->clear, 'sessions' => $f->sessions, 'student_clashes' => $f->students, 'out_of_hours' => $f->uncomfortable, 'cost' => $f->cost()];
+        return [
+            'time' => $f->words(),
+            'start' => TypedTime::format($f->start),
+            'shift_days' => $f->shift,
+            'clear' => $f->clear,
+            'sessions' => $f->sessions,
+            'student_clashes' => $f->students,
+            'out_of_hours' => $f->uncomfortable,
+            'cost' => $f->cost(),
+        ];
     }
 }

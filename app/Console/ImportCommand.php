@@ -13,28 +13,65 @@ use Nomada\Core\Interchange\SchoolReader;
 
 final class ImportCommand extends Command
 {
-    protected $signature = 'nomada:import {path : a folder or a zip} {--take-good : take the good rows, and list the rest} {--json}';
+    protected $signature =
+        'nomada:import {path : a folder or a zip} {--take-good : take the good rows, and list the '.
+        'rest} {--json}';
 
-    protected $description = 'Reads a school: OneRoster 1.1 CSV, closures.ics, timetable.csv. With any fault nothing is saved, unless --take-good.';
+    protected $description =
+        'Reads a school: OneRoster 1.1 CSV, closures.ics, timetable.csv. With any fault nothing '.
+        'is saved, unless --take-good.';
 
     public function handle(ImportSchool $import): int
     {
         try {
             $files = ImportFiles::from((string) $this->argument('path'));
         } catch (Fault $e) {
-            return $this->say(['saved' => false, 'faults' => [['file' => (string) $this->argument('path'), 'line' => 0, 'column' => '', 'expected' => $e->getMessage(), 'found' => '']], 'warnings' => []], [$e->getMessage()], 2);
+            return $this->say(
+                [
+                    'saved' => false,
+                    'faults' => [
+                        [
+                            'file' => (string) $this->argument('path'),
+                            'line' => 0,
+                            'column' => '',
+                            'expected' => $e->getMessage(),
+                            'found' => '',
+                        ],
+                    ],
+                    'warnings' => [],
+                ],
+                [$e->getMessage()],
+                2,
+            );
         }
         $data = SchoolReader::read($files);
         $saves = $data->faults === [] || ($this->option('take-good') && $data->school !== null);
         $done = $saves ? $import($data) : [];
 
         return $this->say(
-            ['saved' => $saves, 'read' => $data->counts(), 'done' => $done, 'faults' => $data->faults, 'warnings' => $data->warnings],
+            [
+                'saved' => $saves,
+                'read' => $data->counts(),
+                'done' => $done,
+                'faults' => $data->faults,
+                'warnings' => $data->warnings,
+            ],
             [
                 ...array_map(fn (ImportFault $f): string => $f->sentence(), $data->faults),
                 ...array_map(fn (ImportFault $f): string => 'Warning: '.$f->sentence(), $data->warnings),
-                ...array_map(fn (string $kind, array $n): string => "$kind: {$n['added']} added, {$n['changed']} changed, {$n['removed']} removed", array_keys($done), $done),
-                $saves ? 'Saved.' : 'Nothing was saved: '.count($data->faults).' faults. Mend them, or take the good rows with --take-good.',
+                ...array_map(
+                    fn (
+                        string $kind,
+                        array $n,
+                    ): string => "$kind: {$n['added']} added, {$n['changed']} changed, {$n['removed']} removed",
+                    array_keys($done),
+                    $done,
+                ),
+                $saves
+                    ? 'Saved.'
+                    : 'Nothing was saved: '.
+                        count($data->faults).
+                        ' faults. Mend them, or take the good rows with --take-good.',
             ],
             $saves ? 0 : 2,
         );
@@ -47,9 +84,14 @@ final class ImportCommand extends Command
     private function say(array $json, array $lines, int $code): int
     {
         if ($this->option('json')) {
-            $this->output->writeln((string) json_encode($json, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+            $this->output->writeln(
+                (string) json_encode($json, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+            );
         } else {
-            array_map($this->output->writeln(...), array_map(\Symfony\Component\Console\Formatter\OutputFormatter::escape(...), $lines));
+            array_map(
+                $this->output->writeln(...),
+                array_map(\Symfony\Component\Console\Formatter\OutputFormatter::escape(...), $lines),
+            );
         }
 
         return $code;

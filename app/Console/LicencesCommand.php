@@ -14,7 +14,8 @@ final class LicencesCommand extends Command
 {
     protected $signature = 'nomada:licences {--json}';
 
-    protected $description = 'How many sessions run at one time, how many host accounts that takes, and which series runs on which';
+    protected $description =
+        'How many sessions run at one time, how many host accounts that takes, and which series '.'runs on which';
 
     public function handle(LicencePage $page, CurrentTerm $current): int
     {
@@ -30,13 +31,31 @@ final class LicencesCommand extends Command
         $assignment = $licences->assign($accounts);
         $zone = $term->calendar()->zone;
         $out = [
-            'peak' => $peak['n'], 'peak_from' => $peak['n'] === 0 ? null : $zone->iso($peak['from']), 'peak_times' => $peak['times'], 'accounts' => count($accounts), 'fewest' => $licences->fewest(),
-            'assignment' => (object) $assignment->accounts, 'split' => count($assignment->split), 'sessions_without_account' => $assignment->leftOver(), 'changed' => $assignment->changed,
+            'peak' => $peak['n'],
+            'peak_from' => $peak['n'] === 0 ? null : $zone->iso($peak['from']),
+            'peak_times' => $peak['times'],
+            'accounts' => count($accounts),
+            'fewest' => $licences->fewest(),
+            'assignment' => (object) $assignment->accounts,
+            'split' => count($assignment->split),
+            'sessions_without_account' => $assignment->leftOver(),
+            'changed' => $assignment->changed,
         ];
         if ($this->option('json')) {
             $this->output->writeln((string) json_encode($out));
         } else {
-            $this->table(['What', 'How many'], [['at one time', $out['peak']], ['from', $out['peak_from']], ['accounts', $out['accounts']], ['fewest that suffice', $out['fewest']], ['series split', $out['split']], ['sessions without an account', $out['sessions_without_account']], ['standing ones to change', $out['changed']]]);
+            $this->table(
+                ['What', 'How many'],
+                [
+                    ['at one time', $out['peak']],
+                    ['from', $out['peak_from']],
+                    ['accounts', $out['accounts']],
+                    ['fewest that suffice', $out['fewest']],
+                    ['series split', $out['split']],
+                    ['sessions without an account', $out['sessions_without_account']],
+                    ['standing ones to change', $out['changed']],
+                ],
+            );
         }
 
         return self::SUCCESS;

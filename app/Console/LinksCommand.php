@@ -25,11 +25,21 @@ final class LinksCommand extends Sections
         $run = $start->links(array_values($sections->modelKeys()), null, false);
         $result = CarryOutRun::result($run === null ? null : $carryOut($run));
         $links = [];
-        foreach (Series::query()->whereHas('sections', fn ($q) => $q->whereKey($sections->modelKeys()))->with(['section', 'links' => fn ($q) => $q->whereNull('retired_at')])->orderBy('section_id')->get() as $series) {
+        foreach (
+            Series::query()
+                ->whereHas('sections', fn ($q) => $q->whereKey($sections->modelKeys()))
+                ->with(['section', 'links' => fn ($q) => $q->whereNull('retired_at')])
+                ->orderBy('section_id')
+                ->get() as $series
+        ) {
             $link = $series->links->firstWhere('kind', LinkKind::Series);
             $links[] = [
-                'section' => $series->section->sourced_id, 'series' => $series->title, 'link' => $link?->address(),
-                'join_code' => $link === null ? null : JoinCode::show((string) $link->join_code), 'dial_in' => $link?->dial_in, 'pin' => $link?->pin,
+                'section' => $series->section->sourced_id,
+                'series' => $series->title,
+                'link' => $link?->address(),
+                'join_code' => $link === null ? null : JoinCode::show((string) $link->join_code),
+                'dial_in' => $link?->dial_in,
+                'pin' => $link?->pin,
             ];
         }
         if ($this->option('json')) {

@@ -9,7 +9,9 @@ use Nomada\App\Support\InventedSchool;
 
 final class MakeSchoolCommand extends Command
 {
-    protected $signature = 'nomada:make-school {--sections=600} {--students=9000} {--seed=7} {--to= : the folder; storage/app/large by default}';
+    protected $signature =
+        'nomada:make-school {--sections=600} {--students=9000} {--seed=7} {--to= : the folder; '.
+        'storage/app/large by default}';
 
     protected $description = 'Writes the import folder of a large invented school, the same for the same seed';
 
@@ -23,7 +25,13 @@ final class MakeSchoolCommand extends Command
         }
         $folder = (string) ($this->option('to') ?: storage_path('app/large'));
         $counts = InventedSchool::write($folder, $sections, $students, (int) $this->option('seed'));
-        $this->output->writeln("$folder: ".implode(', ', array_map(fn (string $kind, int $n): string => "$n $kind", array_keys($counts), $counts)));
+        $this->output->writeln(
+            "$folder: ".
+                implode(
+                    ', ',
+                    array_map(fn (string $kind, int $n): string => "$n $kind", array_keys($counts), $counts),
+                ),
+        );
 
         return self::SUCCESS;
     }

@@ -11,7 +11,9 @@ use Nomada\Core\Publishing\Place;
 
 final class PublishCommand extends Sections
 {
-    protected $signature = 'nomada:publish {--plan : only show what would be done} {--section=* : sourcedId; all where none is given} {--json}';
+    protected $signature =
+        'nomada:publish {--plan : only show what would be done} {--section=* : sourcedId; all '.
+        'where none is given} {--json}';
 
     protected $description = 'Brings every destination to what ought to stand there';
 
@@ -22,14 +24,21 @@ final class PublishCommand extends Sections
             return self::FAILURE;
         }
         if ($this->option('plan')) {
-            return $this->plan($plan->counts(array_values($sections->modelKeys())), $sections->pluck('sourced_id', 'id')->all());
+            return $this->plan(
+                $plan->counts(array_values($sections->modelKeys())),
+                $sections->pluck('sourced_id', 'id')->all(),
+            );
         }
         $run = $start->publish(array_values($sections->modelKeys()), null, false);
         $result = CarryOutRun::result($run === null ? null : $carryOut($run));
         if ($this->option('json')) {
             $this->asJson($result);
         } else {
-            $this->output->writeln($run === null ? 'Everything stands as it should.' : "{$result['done']} placements done, ".count($result['failed']).' failed.');
+            $this->output->writeln(
+                $run === null
+                    ? 'Everything stands as it should.'
+                    : "{$result['done']} placements done, ".count($result['failed']).' failed.',
+            );
             foreach ($result['failed'] as $failure) {
                 $this->output->writeln("  {$failure['section']}, {$failure['lane']}: {$failure['words']}");
             }
@@ -62,7 +71,17 @@ final class PublishCommand extends Sections
             foreach ($rows as $row) {
                 foreach (Place::cases() as $place) {
                     $n = $row[$place->value] ?? PlanQuery::NONE;
-                    $this->output->writeln(sprintf('%-12s %-14s add %d, change %d, remove %d, leave %d', $row['section'], $place->value, $n['add'], $n['change'], $n['remove'], $n['leave']));
+                    $this->output->writeln(
+                        sprintf(
+                            '%-12s %-14s add %d, change %d, remove %d, leave %d',
+                            $row['section'],
+                            $place->value,
+                            $n['add'],
+                            $n['change'],
+                            $n['remove'],
+                            $n['leave'],
+                        ),
+                    );
                 }
             }
         }

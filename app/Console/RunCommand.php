@@ -16,7 +16,16 @@ final class RunCommand extends Command
     protected $description = 'Serves until Ctrl-C (bin/start calls it)';
 
     /** What a page may use: an import folder of a large school comes in one upload. */
-    private const LIMITS = ['-d', 'upload_max_filesize=64M', '-d', 'post_max_size=80M', '-d', 'memory_limit=1G', '-d', 'max_execution_time=180'];
+    private const LIMITS = [
+        '-d',
+        'upload_max_filesize=64M',
+        '-d',
+        'post_max_size=80M',
+        '-d',
+        'memory_limit=1G',
+        '-d',
+        'max_execution_time=180',
+    ];
 
     private bool $goesOn = true;
 
@@ -29,7 +38,7 @@ final class RunCommand extends Command
             });
         }
         Services::sweep();
-        $services = new Services;
+        $services = new Services();
         $commands = $this->processes();
         $begun = [];
         try {
@@ -39,7 +48,9 @@ final class RunCommand extends Command
             }
             $port = (int) config('nomada.port');
             if (! Services::waitFor($port) || ! Services::waitFor((int) config('nomada.standins.port'))) {
-                $this->components->error('The server did not come up within 10 s; see storage/logs/web.log and storage/logs/standins.log.');
+                $this->components->error(
+                    'The server did not come up within 10 s; see storage/logs/web.log and storage/logs/standins.log.',
+                );
 
                 return self::FAILURE;
             }
@@ -70,12 +81,34 @@ final class RunCommand extends Command
     {
         $artisan = [PHP_BINARY, base_path('artisan')];
         $out = [
-            'web' => [[PHP_BINARY, ...self::LIMITS, '-S', '127.0.0.1:'.config('nomada.port'), '-t', public_path(), base_path('server.php')], ['PHP_CLI_SERVER_WORKERS' => (string) config('nomada.web_workers')]],
+            'web' => [
+                [
+                    PHP_BINARY,
+                    ...self::LIMITS,
+                    '-S',
+                    '127.0.0.1:'.config('nomada.port'),
+                    '-t',
+                    public_path(),
+                    base_path('server.php'),
+                ],
+                ['PHP_CLI_SERVER_WORKERS' => (string) config('nomada.web_workers')],
+            ],
             'standins' => Services::standins((int) config('nomada.standins.port')),
             'scheduler' => [[...$artisan, 'schedule:work'], []],
         ];
         for ($n = 1; $n <= config('nomada.workers'); $n++) {
-            $out["worker-$n"] = [[...$artisan, 'queue:work', '--tries=0', '--sleep=0.5', '--timeout=30', '--max-time=3600', '--memory=256'], []];
+            $out["worker-$n"] = [
+                [
+                    ...$artisan,
+                    'queue:work',
+                    '--tries=0',
+                    '--sleep=0.5',
+                    '--timeout=30',
+                    '--max-time=3600',
+                    '--memory=256',
+                ],
+                [],
+            ];
         }
 
         return $out;
@@ -83,9 +116,16 @@ final class RunCommand extends Command
 
     private function greet(int $port): void
     {
-        $this->output->writeln(['', "  Nomada is at  http://127.0.0.1:$port", '  Stand-ins at  http://127.0.0.1:'.config('nomada.standins.port')]);
+        $this->output->writeln([
+            '',
+            "  Nomada is at  http://127.0.0.1:$port",
+            '  Stand-ins at  http://127.0.0.1:'.config('nomada.standins.port'),
+        ]);
         if (config('nomada.demo')) {
-            $this->output->writeln(['', '  Demo accounts, all with the password  '.config('nomada.demo_password')]);
+            $this->output->writeln([
+                '',
+                '  Demo accounts, all with the password  '.config('nomada.demo_password'),
+            ]);
             foreach ((array) config('nomada.demo_accounts') as $role => $sourcedId) {
                 $person = Person::query()->where('sourced_id', $sourcedId)->first();
                 if ($person !== null) {

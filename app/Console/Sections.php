@@ -23,7 +23,9 @@ abstract class Sections extends Command
         if ($ids === []) {
             $term = app(CurrentTerm::class)->find();
             if ($term === null) {
-                $this->components->error('There is no term yet. Import a school first: php artisan nomada:import PATH');
+                $this->components->error(
+                    'There is no term yet. Import a school first: php artisan nomada:import PATH',
+                );
 
                 return null;
             }
@@ -40,6 +42,8 @@ abstract class Sections extends Command
 
     protected function asJson(mixed $value): void
     {
-        $this->output->writeln((string) json_encode($value, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+        $this->output->writeln(
+            (string) json_encode($value, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+        );
     }
 }

@@ -20,19 +20,36 @@ final class SessionsCommand extends Sections
             return self::FAILURE;
         }
         $rows = [];
-        foreach (Series::query()->whereHas('sections', fn ($q) => $q->whereKey($sections->modelKeys()))->with(['sessions', 'section'])->orderBy('section_id')->get() as $series) {
+        foreach (
+            Series::query()
+                ->whereHas('sections', fn ($q) => $q->whereKey($sections->modelKeys()))
+                ->with(['sessions', 'section'])
+                ->orderBy('section_id')
+                ->get() as $series
+        ) {
             $zone = $series->plan()->zone;
             foreach ($series->sessions as $session) {
                 /** @var Session $session */
                 $rows[] = [
-                    'section' => $series->section->sourced_id, 'series' => $series->title,
-                    'start' => $zone->iso((int) $session->starts_at->timestamp), 'end' => $zone->iso((int) $session->ends_at->timestamp),
-                    'state' => $session->state->value, 'reason' => $session->reason,
+                    'section' => $series->section->sourced_id,
+                    'series' => $series->title,
+                    'start' => $zone->iso((int) $session->starts_at->timestamp),
+                    'end' => $zone->iso((int) $session->ends_at->timestamp),
+                    'state' => $session->state->value,
+                    'reason' => $session->reason,
                 ];
             }
         }
-        usort($rows, fn (array $a, array $b): int => [$a['section'], strtotime($a['start'])] <=> [$b['section'], strtotime($b['start'])]);
-        $this->option('json') ? $this->asJson($rows) : $this->table(['Section', 'Series', 'Start', 'End', 'State', 'Reason'], $rows);
+        usort(
+            $rows,
+            fn (array $a, array $b): int => [$a['section'], strtotime($a['start'])] <=> [
+                $b['section'],
+                strtotime($b['start']),
+            ],
+        );
+        $this->option('json')
+            ? $this->asJson($rows)
+            : $this->table(['Section', 'Series', 'Start', 'End', 'State', 'Reason'], $rows);
 
         return self::SUCCESS;
     }

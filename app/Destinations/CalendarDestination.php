@@ -8,7 +8,10 @@ use Illuminate\Http\Client\Response;
 use Nomada\App\Models\Publishing\Placement as Standing;
 use Nomada\Core\Publishing\Placement;
 
-/** The calendar server: one calendar a person, one iCalendar object a series (PUT, GET and DELETE with ETags, as RFC 4791 has it). */
+/**
+ * The calendar server: one calendar a person, one iCalendar object a series (PUT, GET and DELETE with ETags, as RFC
+ * 4791 has it).
+ */
 final class CalendarDestination implements Destination
 {
     public function put(Placement $wanted, Standing $standing): Receipt
@@ -18,7 +21,13 @@ final class CalendarDestination implements Destination
 
         $body = $wanted->body();
 
-        return $this->service()->putVersion($path, $body, $standing->etag, fn (Response $r): bool => $r->body() === $body, 'text/calendar');
+        return $this->service()->putVersion(
+            $path,
+            $body,
+            $standing->etag,
+            fn (Response $r): bool => $r->body() === $body,
+            'text/calendar',
+        );
     }
 
     public function remove(Standing $standing): void

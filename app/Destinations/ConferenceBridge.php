@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Nomada\App\Destinations;
 
 /**
- * The conference bridge: makes rooms, lets in whom our door has let through, and does what the host asks. A meeting is one session's time
- * in a room.
+ * The conference bridge: makes rooms, lets in whom our door has let through, and does what the host asks. A meeting is
+ * one session's time in a room.
  *
  * @phpstan-type Inside array{person: string, name: string, host: bool, floor: bool, late: bool}
- * @phpstan-type State array{state: string, host_inside: bool, inside: list<Inside>, outside: list<Inside>, sent_out: list<string>}
+ * @phpstan-type State array{state: string, host_inside: bool, inside: list<Inside>, outside: list<Inside>,
+ *   sent_out: list<string>}
  */
 interface ConferenceBridge
 {

@@ -14,10 +14,22 @@ final class CoursePageDestination implements Destination
     public function put(Placement $wanted, Standing $standing): Receipt
     {
         [$section, $item] = explode('/', $wanted->key, 2);
-        $body = (string) json_encode(['title' => $wanted->fields['Title'], 'block' => $wanted->fields['Week'] ?? 'pinned', 'fields' => $wanted->fields], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        $body = (string) json_encode(
+            [
+                'title' => $wanted->fields['Title'],
+                'block' => $wanted->fields['Week'] ?? 'pinned',
+                'fields' => $wanted->fields,
+            ],
+            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
         $path = '/pages/'.rawurlencode($section).'/items/'.rawurlencode($item);
 
-        return $this->service()->putVersion($path, $body, $standing->etag, fn (Response $r): bool => $r->json() === json_decode($body, true));
+        return $this->service()->putVersion(
+            $path,
+            $body,
+            $standing->etag,
+            fn (Response $r): bool => $r->json() === json_decode($body, true),
+        );
     }
 
     public function remove(Standing $standing): void

@@ -8,8 +8,8 @@ use Nomada\App\Models\Publishing\Placement as Standing;
 use Nomada\Core\Publishing\Placement;
 
 /**
- * One place that we publish to. Both verbs are idempotent: doing one again after a crash, or after an answer that got lost,
- * leaves the placement standing exactly once (or not at all).
+ * One place that we publish to. Both verbs are idempotent: doing one again after a crash, or after an answer that got
+ * lost, leaves the placement standing exactly once (or not at all).
  */
 interface Destination
 {

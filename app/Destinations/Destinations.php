@@ -12,9 +12,9 @@ class Destinations
     public function at(Place $place): Destination
     {
         return match ($place) {
-            Place::CoursePage => new CoursePageDestination,
-            Place::Calendar => new CalendarDestination,
-            Place::ClassStream => new ClassStreamDestination,
+            Place::CoursePage => new CoursePageDestination(),
+            Place::Calendar => new CalendarDestination(),
+            Place::ClassStream => new ClassStreamDestination(),
         };
     }
 }

@@ -26,10 +26,19 @@ final readonly class Service
      *
      * @throws DestinationFailure
      */
-    public function send(string $method, string $path, string $body = '', array $headers = [], array $expects = [], string $type = 'application/json'): Response
-    {
-        $request = $this->http->withToken((string) config('nomada.standins.token'))->withHeaders($headers)
-            ->connectTimeout(2)->timeout((float) config('nomada.standins.timeout'));
+    public function send(
+        string $method,
+        string $path,
+        string $body = '',
+        array $headers = [],
+        array $expects = [],
+        string $type = 'application/json',
+    ): Response {
+        $request = $this->http
+            ->withToken((string) config('nomada.standins.token'))
+            ->withHeaders($headers)
+            ->connectTimeout(2)
+            ->timeout((float) config('nomada.standins.timeout'));
         if ($body !== '') {
             $request = $request->withBody($body, $type);
         }
@@ -49,19 +58,30 @@ final readonly class Service
         $isFinal = $status >= 400 && $status < 500 && ! in_array($status, [408, 409, 423, 425, 429], true);
         $wait = $response->header('Retry-After');
 
-        throw new DestinationFailure($words === '' ? "The {$this->name} answered $status." : $words, $isFinal, is_numeric($wait) ? (float) $wait : null, $status);
+        throw new DestinationFailure(
+            $words === '' ? "The {$this->name} answered $status." : $words,
+            $isFinal,
+            is_numeric($wait) ? (float) $wait : null,
+            $status,
+        );
     }
 
     /**
-     * Puts a document where it is expected to stand in a known version, or not at all. Where the service says that something else
-     * stands there, what stands is read: if it is what we meant to put, an earlier try had arrived, and all is well.
+     * Puts a document where it is expected to stand in a known version, or not at all. Where the service says that
+     * something else stands there, what stands is read: if it is what we meant to put, an earlier try had arrived, and
+     * all is well.
      *
      * @param  callable(Response): bool  $isOurs
      *
      * @throws DestinationFailure
      */
-    public function putVersion(string $path, string $body, ?string $etag, callable $isOurs, string $type = 'application/json'): Receipt
-    {
+    public function putVersion(
+        string $path,
+        string $body,
+        ?string $etag,
+        callable $isOurs,
+        string $type = 'application/json',
+    ): Receipt {
         $condition = $etag === null ? ['If-None-Match' => '*'] : ['If-Match' => $etag];
         $response = $this->send('PUT', $path, $body, $condition, [412], $type);
         if ($response->status() === 412) {
@@ -72,7 +92,12 @@ final readonly class Service
             } elseif ($isOurs($standing)) {
                 $response = $standing;
             } else {
-                throw new DestinationFailure(trim((string) ($response->json('error') ?? "The {$this->name} holds another version.")), true, null, 412);
+                throw new DestinationFailure(
+                    trim((string) ($response->json('error') ?? "The {$this->name} holds another version.")),
+                    true,
+                    null,
+                    412,
+                );
             }
         }
 

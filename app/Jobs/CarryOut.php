@@ -16,9 +16,9 @@ use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Publishing\RunStep;
 
 /**
- * Carries out one lane of a run. Each step is locked, done and written down in one transaction: if the worker dies, the step is
- * still waiting, and doing it again finds at the destination what the first try had left there. Failures are tried again after
- * growing pauses, then reported; one failure stops nothing else.
+ * Carries out one lane of a run. Each step is locked, done and written down in one transaction: if the worker dies, the
+ * step is still waiting, and doing it again finds at the destination what the first try had left there. Failures are
+ * tried again after growing pauses, then reported; one failure stops nothing else.
  */
 final class CarryOut implements ShouldQueue
 {
@@ -39,8 +39,11 @@ final class CarryOut implements ShouldQueue
 
     private const WORKS_FOR = 15.0;
 
-    public function __construct(public readonly string $run, public readonly int $section, public readonly string $lane)
-    {
+    public function __construct(
+        public readonly string $run,
+        public readonly int $section,
+        public readonly string $lane,
+    ) {
     }
 
     public function retryUntil(): DateTimeInterface
@@ -55,7 +58,12 @@ final class CarryOut implements ShouldQueue
             $did = DB::transaction(fn (): bool => $this->next($carryOut));
         } while ($did && microtime(true) < $until);
 
-        $left = RunStep::query()->where(['run_id' => $this->run, 'section_id' => $this->section, 'lane' => $this->lane, 'state' => 'waiting']);
+        $left = RunStep::query()->where([
+            'run_id' => $this->run,
+            'section_id' => $this->section,
+            'lane' => $this->lane,
+            'state' => 'waiting',
+        ]);
         if ($left->exists()) {
             $due = $left->min('due_at');
             $this->release(max(0, (int) ceil(($due === null ? 0 : strtotime((string) $due)) - microtime(true))));
@@ -67,16 +75,28 @@ final class CarryOut implements ShouldQueue
     /** Ends a run that has no waiting step left. */
     public static function endIfDone(string $run): void
     {
-        Run::query()->whereKey($run)->whereNull('ended_at')
-            ->whereNotExists(fn ($q) => $q->from('run_steps')->whereColumn('run_id', 'runs.id')->where('state', 'waiting'))
+        Run::query()
+            ->whereKey($run)
+            ->whereNull('ended_at')
+            ->whereNotExists(
+                fn ($q) => $q->from('run_steps')->whereColumn('run_id', 'runs.id')->where('state', 'waiting'),
+            )
             ->update(['ended_at' => now()]);
     }
 
     private function next(CarryOutStep $carryOut): bool
     {
-        $step = RunStep::query()->where(['run_id' => $this->run, 'section_id' => $this->section, 'lane' => $this->lane, 'state' => 'waiting'])
+        $step = RunStep::query()
+            ->where([
+                'run_id' => $this->run,
+                'section_id' => $this->section,
+                'lane' => $this->lane,
+                'state' => 'waiting',
+            ])
             ->where(fn ($q) => $q->whereNull('due_at')->orWhere('due_at', '<=', now()))
-            ->orderBy('id')->lock('for update skip locked')->first();
+            ->orderBy('id')
+            ->lock('for update skip locked')
+            ->first();
         if ($step === null) {
             return false;
         }
@@ -88,9 +108,12 @@ final class CarryOut implements ShouldQueue
             $pause = $pauses[$step->tries] ?? null;
             $isFinal = $e->isFinal || $pause === null;
             $step->update([
-                'tries' => $step->tries + 1, 'words' => $e->getMessage(),
+                'tries' => $step->tries + 1,
+                'words' => $e->getMessage(),
                 'state' => $isFinal ? 'failed' : 'waiting',
-                'due_at' => $isFinal ? null : now()->addMilliseconds((int) (1000 * max((float) $pause, $e->waitSeconds ?? 0))),
+                'due_at' => $isFinal
+                    ? null
+                    : now()->addMilliseconds((int) (1000 * max((float) $pause, $e->waitSeconds ?? 0))),
             ]);
         }
         $carryOut->endLane($step);

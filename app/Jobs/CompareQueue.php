@@ -10,7 +10,10 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\View\Registration\RegistrationDesk;
 
-/** Compares a long queue of registrants with the rosters, where that takes longer than a page may. What is found is kept until any of it changes. */
+/**
+ * Compares a long queue of registrants with the rosters, where that takes longer than a page may. What is found is kept
+ * until any of it changes.
+ */
 final class CompareQueue implements ShouldQueue
 {
     use Queueable;
@@ -25,6 +28,11 @@ final class CompareQueue implements ShouldQueue
 
     public function handle(RegistrationDesk $desk): void
     {
-        $desk->compare(Term::query()->with(['school', 'closures'])->findOrFail($this->term), Person::query()->findOrFail($this->person));
+        $desk->compare(
+            Term::query()
+                ->with(['school', 'closures'])
+                ->findOrFail($this->term),
+            Person::query()->findOrFail($this->person),
+        );
     }
 }

@@ -8,7 +8,10 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Nomada\App\Actions\Publishing\RefreshPlacements;
 
-/** Writes down what ought to stand for sections, after something that many of them go by has changed. Done twice, it does the same. */
+/**
+ * Writes down what ought to stand for sections, after something that many of them go by has changed. Done twice, it
+ * does the same.
+ */
 final class RefreshSections implements ShouldQueue
 {
     use Queueable;

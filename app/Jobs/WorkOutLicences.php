@@ -9,7 +9,10 @@ use Illuminate\Foundation\Queue\Queueable;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\View\Timetable\LicencePage;
 
-/** Works out which series runs on which account where that takes longer than a page may. What is found is kept until the timetable changes. */
+/**
+ * Works out which series runs on which account where that takes longer than a page may. What is found is kept until the
+ * timetable changes.
+ */
 final class WorkOutLicences implements ShouldQueue
 {
     use Queueable;
@@ -24,6 +27,10 @@ final class WorkOutLicences implements ShouldQueue
 
     public function handle(LicencePage $page): void
     {
-        $page->workOut(Term::query()->with(['school', 'closures'])->findOrFail($this->term));
+        $page->workOut(
+            Term::query()
+                ->with(['school', 'closures'])
+                ->findOrFail($this->term),
+        );
     }
 }

@@ -10,7 +10,10 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Post\Letters;
 
-/** Writes to everybody of sections' series, one section a job. Done again after a worker was killed, nobody is written to twice. */
+/**
+ * Writes to everybody of sections' series, one section a job. Done again after a worker was killed, nobody is written
+ * to twice.
+ */
 final class WriteInvitations implements ShouldQueue
 {
     use Queueable;
@@ -31,7 +34,15 @@ final class WriteInvitations implements ShouldQueue
 
             return;
         }
-        foreach (Series::query()->whereIn('id', DB::table('series_sections')->whereIn('section_id', $this->sections)->select('series_id'))->with('section')->get() as $series) {
+        foreach (
+            Series::query()
+                ->whereIn(
+                    'id',
+                    DB::table('series_sections')->whereIn('section_id', $this->sections)->select('series_id'),
+                )
+                ->with('section')
+                ->get() as $series
+        ) {
             $letters->invite($series);
         }
     }

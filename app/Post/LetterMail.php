@@ -17,31 +17,65 @@ use Nomada\App\Models\Term\Role;
 /** One letter as a MIME message: HTML and text, the timetable attached, to one person only. */
 final class LetterMail extends Mailable
 {
-    public function __construct(private readonly Letter $letter, private readonly string $line, private readonly string $text, private readonly string $school, private readonly ?string $calendar, private readonly string $method = 'REQUEST')
-    {
+    public function __construct(
+        private readonly Letter $letter,
+        private readonly string $line,
+        private readonly string $text,
+        private readonly string $school,
+        private readonly ?string $calendar,
+        private readonly string $method = 'REQUEST',
+    ) {
     }
 
     public function envelope(): Envelope
     {
-        return new Envelope(from: new Address((string) config('mail.from.address'), $this->school), to: [new Address($this->letter->to_address, $this->letter->to_name)], subject: $this->line);
+        return new Envelope(
+            from: new Address((string) config('mail.from.address'), $this->school),
+            to: [new Address($this->letter->to_address, $this->letter->to_name)],
+            subject: $this->line,
+        );
     }
 
     public function content(): Content
     {
-        return new Content(html: 'post.letter', text: 'post.letter-text', with: ['line' => $this->line, 'school' => $this->school, 'words' => $this->text, 'paragraphs' => preg_split('/\n{2,}/', $this->text) ?: [], 'stop' => $this->stop()]);
+        return new Content(
+            html: 'post.letter',
+            text: 'post.letter-text',
+            with: [
+                'line' => $this->line,
+                'school' => $this->school,
+                'words' => $this->text,
+                'paragraphs' => preg_split('/\n{2,}/', $this->text) ?: [],
+                'stop' => $this->stop(),
+            ],
+        );
     }
 
     public function headers(): Headers
     {
         $host = substr((string) strrchr((string) config('mail.from.address'), '@'), 1);
 
-        return new Headers(messageId: hash('sha256', $this->letter->key.config('app.key'))."@$host", text: ['Auto-Submitted' => 'auto-generated'] + ($this->stop() === null ? [] : ['List-Unsubscribe' => "<{$this->stop()}>", 'List-Unsubscribe-Post' => 'List-Unsubscribe=One-Click']));
+        return new Headers(
+            messageId: hash('sha256', $this->letter->key.config('app.key'))."@$host",
+            text: ['Auto-Submitted' => 'auto-generated'] +
+                ($this->stop() === null
+                    ? []
+                    : [
+                        'List-Unsubscribe' => "<{$this->stop()}>",
+                        'List-Unsubscribe-Post' => 'List-Unsubscribe=One-Click',
+                    ]),
+        );
     }
 
-    /** Where a guardian has no more such letters (RFC 8058: in one click, without signing in); null for whoever needs them. */
+    /**
+     * Where a guardian has no more such letters (RFC 8058: in one click, without signing in); null for whoever needs
+     * them.
+     */
     private function stop(): ?string
     {
-        return $this->letter->kind->mayBeStopped() && $this->letter->person?->role === Role::Guardian ? URL::signedRoute('letters.stop', ['person' => $this->letter->person_id]) : null;
+        return $this->letter->kind->mayBeStopped() && $this->letter->person?->role === Role::Guardian
+            ? URL::signedRoute('letters.stop', ['person' => $this->letter->person_id])
+            : null;
     }
 
     /** @return list<Attachment> */
@@ -49,6 +83,12 @@ final class LetterMail extends Mailable
     {
         $calendar = $this->calendar;
 
-        return $calendar === null ? [] : [Attachment::fromData(fn (): string => $calendar, 'timetable.ics')->withMime("text/calendar; method=$this->method; charset=utf-8")];
+        return $calendar === null
+            ? []
+            : [
+                Attachment::fromData(fn (): string => $calendar, 'timetable.ics')->withMime(
+                    "text/calendar; method=$this->method; charset=utf-8",
+                ),
+            ];
     }
 }

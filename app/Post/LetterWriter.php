@@ -23,7 +23,10 @@ use Nomada\Core\Publishing\WantedPlacements;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\SessionState;
 
-/** Writes a letter as it is true at the moment when it goes: the link in force, the sessions ahead on the reader's clock, the timetable attached. */
+/**
+ * Writes a letter as it is true at the moment when it goes: the link in force, the sessions ahead on the reader's
+ * clock, the timetable attached.
+ */
 final readonly class LetterWriter
 {
     public function __construct(private Clock $clock, private SectionFactsQuery $facts)
@@ -33,8 +36,12 @@ final readonly class LetterWriter
     /** Null where what it would say is not true any more. */
     public function write(Letter $letter): ?LetterMail
     {
-        $registration = $letter->registration_id === null ? null : Registration::query()->find($letter->registration_id);
-        if (in_array($letter->kind, [LetterKind::Accepted, LetterKind::Guardian, LetterKind::Declined], true) && $registration?->state !== ($letter->kind === LetterKind::Declined ? 'declined' : 'accepted')) {
+        $registration =
+            $letter->registration_id === null ? null : Registration::query()->find($letter->registration_id);
+        if (
+            in_array($letter->kind, [LetterKind::Accepted, LetterKind::Guardian, LetterKind::Declined], true) &&
+            $registration?->state !== ($letter->kind === LetterKind::Declined ? 'declined' : 'accepted')
+        ) {
             return null;
         }
         // Whoever has stopped such letters in the meantime gets none.
@@ -45,55 +52,139 @@ final readonly class LetterWriter
             return $this->cancelled($letter);
         }
         $letter->load(['series.section.term.school', 'series.section.term.closures', 'series.sessions', 'person']);
-        $pass = isset($letter->values['pass']) ? JoinLink::query()->inForce()->find((int) $letter->values['pass']) : null;
+        $pass = isset($letter->values['pass'])
+            ? JoinLink::query()->inForce()->find((int) $letter->values['pass'])
+            : null;
         $series = $letter->series ?? throw new LogicException('A letter of no series');
-        $link = $letter->kind === LetterKind::Guest ? $pass : $this->own($letter, $letter->kind === LetterKind::Teacher ? LinkKind::Host : LinkKind::Personal);
+        $link =
+            $letter->kind === LetterKind::Guest
+                ? $pass
+                : $this->own($letter, $letter->kind === LetterKind::Teacher ? LinkKind::Host : LinkKind::Personal);
         if ($letter->kind->needs() === ['link'] && $link === null) {
             return null;
         }
         $section = $series->section;
         $school = $section->term->school;
         $phone = $this->own($letter, LinkKind::Series);
-        [$subject, $text] = Templates::of($letter->kind)->write($letter->values + [
-            'name' => $letter->to_name, 'class' => $section->name(), 'school' => $school->name, 'when' => $this->when($letter, $series, $registration->only_day ?? $pass?->only_day),
-            'link' => (string) $link?->address(), 'phone' => $phone === null ? 'not set up' : "$phone->dial_in, PIN $phone->pin", 'page' => route('register', $letter->series_id), 'child' => '',
-            'until' => $pass?->expires_at === null ? '' : $section->term->calendar()->zone->dateAt((int) $pass->expires_at->timestamp - 1)->short(),
-        ]);
+        [$subject, $text] = Templates::of($letter->kind)->write(
+            $letter->values + [
+                'name' => $letter->to_name,
+                'class' => $section->name(),
+                'school' => $school->name,
+                'when' => $this->when($letter, $series, $registration->only_day ?? $pass?->only_day),
+                'link' => (string) $link?->address(),
+                'phone' => $phone === null ? 'not set up' : "$phone->dial_in, PIN $phone->pin",
+                'page' => route('register', $letter->series_id),
+                'child' => '',
+                'until' => $pass?->expires_at === null
+                        ? ''
+                        : $section->term
+                            ->calendar()
+                            ->zone->dateAt((int) $pass->expires_at->timestamp - 1)
+                            ->short(),
+            ],
+        );
 
-        return new LetterMail($letter, $subject, $text, $school->name, $this->calendar($letter, $series, $registration?->only_day));
+        return new LetterMail(
+            $letter,
+            $subject,
+            $text,
+            $school->name,
+            $this->calendar($letter, $series, $registration?->only_day),
+        );
     }
 
     private function own(Letter $letter, LinkKind $kind): ?JoinLink
     {
-        return JoinLink::query()->inForce()->where('series_id', $letter->series_id)->where('kind', $kind)->when($kind === LinkKind::Personal, fn ($q) => $q->where('person_id', $letter->person_id))->first();
+        return JoinLink::query()
+            ->inForce()
+            ->where('series_id', $letter->series_id)
+            ->where('kind', $kind)
+            ->when($kind === LinkKind::Personal, fn ($q) => $q->where('person_id', $letter->person_id))
+            ->first();
     }
 
     private function when(Letter $letter, Series $series, ?string $day): string
     {
         $zone = $letter->person?->zone() ?? $series->section->term->calendar()->zone;
-        $ahead = $series->sessions->filter(fn (Session $s): bool => $s->state === SessionState::Planned && (int) $s->ends_at->timestamp > $this->clock->seconds() && ($day === null || $s->day === $day))->take(3);
+        $ahead = $series->sessions
+            ->filter(
+                fn (Session $s): bool => $s->state === SessionState::Planned &&
+                    (int) $s->ends_at->timestamp > $this->clock->seconds() &&
+                    ($day === null || $s->day === $day),
+            )
+            ->take(3);
 
-        return $ahead->isEmpty() ? 'none is left' : $ahead->map(fn (Session $s): string => $zone->dateAt((int) $s->starts_at->timestamp)->short().' '.$zone->clock((int) $s->starts_at->timestamp).'–'.$zone->clock((int) $s->ends_at->timestamp))->implode('; ').' in '.$zone->place();
+        return $ahead->isEmpty()
+            ? 'none is left'
+            : $ahead
+                ->map(
+                    fn (Session $s): string => $zone->dateAt((int) $s->starts_at->timestamp)->short().
+                        ' '.
+                        $zone->clock((int) $s->starts_at->timestamp).
+                        '–'.
+                        $zone->clock((int) $s->ends_at->timestamp),
+                )
+                ->implode('; ').
+                    ' in '.
+                    $zone->place();
     }
 
     /** The timetable as an iTIP message; null where the letter is of no timetable. */
     private function calendar(Letter $letter, Series $series, ?string $day): ?string
     {
-        if (! in_array($letter->kind, [LetterKind::Accepted, LetterKind::Guardian, LetterKind::Changed, LetterKind::Replaced, LetterKind::Teacher], true)) {
+        if (
+            ! in_array(
+                $letter->kind,
+                [
+                    LetterKind::Accepted,
+                    LetterKind::Guardian,
+                    LetterKind::Changed,
+                    LetterKind::Replaced,
+                    LetterKind::Teacher,
+                ],
+                true,
+            )
+        ) {
             return null;
         }
         $facts = $this->facts->for([$series->section_id], true)[$series->section_id];
         // Guardians get no link of the child's; everybody else has their own in it.
-        $events = array_filter(WantedPlacements::feed($facts, $letter->person?->sourced_id), fn (EventSeries $e): bool => $e->uid === $series->uid);
+        $events = array_filter(
+            WantedPlacements::feed($facts, $letter->person?->sourced_id),
+            fn (EventSeries $e): bool => $e->uid === $series->uid,
+        );
         $events = array_map(function (EventSeries $e) use ($letter, $day): EventSeries {
             $only = $day === null ? null : LocalDate::parse($day);
             $isGuardian = $letter->kind === LetterKind::Guardian;
 
-            return new EventSeries($only === null ? $e->uid : "{$only->basic()}-$e->uid", $e->sequence, $e->changedAt, $e->summary, $isGuardian ? '' : $e->description, $isGuardian ? '' : $e->url, $e->zone, $e->startMinute, $e->minutes, $e->rule,
-                $only === null ? $e->sessions : array_values(array_filter($e->sessions, fn ($s): bool => $s->day === $only->day)), $e->category);
+            return new EventSeries(
+                $only === null ? $e->uid : "{$only->basic()}-$e->uid",
+                $e->sequence,
+                $e->changedAt,
+                $e->summary,
+                $isGuardian ? '' : $e->description,
+                $isGuardian ? '' : $e->url,
+                $e->zone,
+                $e->startMinute,
+                $e->minutes,
+                $e->rule,
+                $only === null
+                    ? $e->sessions
+                    : array_values(array_filter($e->sessions, fn ($s): bool => $s->day === $only->day)),
+                $e->category,
+            );
         }, array_values($events));
 
-        return CalendarWriter::invite($events, new Invitee($series->section->term->school->name, (string) config('mail.from.address'), $letter->to_name, $letter->to_address));
+        return CalendarWriter::invite(
+            $events,
+            new Invitee(
+                $series->section->term->school->name,
+                (string) config('mail.from.address'),
+                $letter->to_name,
+                $letter->to_address,
+            ),
+        );
     }
 
     /** Of a series that was deleted, from what the history has kept; null where it was put back since. */
@@ -101,24 +192,74 @@ final readonly class LetterWriter
     {
         $change = SeriesChange::query()->find((int) ($letter->values['gone'] ?? 0));
         $row = $change->before['series'][0] ?? null;
-        $section = $change === null ? null : Section::query()->with(['term.school', 'term.closures'])->find($change->section_id);
-        if ($change === null || $row === null || $section === null || Series::query()->whereKey($change->series_id)->exists()) {
+        $section =
+            $change === null
+                ? null
+                : Section::query()
+                    ->with(['term.school', 'term.closures'])
+                    ->find($change->section_id);
+        if (
+            $change === null ||
+            $row === null ||
+            $section === null ||
+            Series::query()->whereKey($change->series_id)->exists()
+        ) {
             return null;
         }
-        $series = (new Series)->newFromBuilder($row);
+        $series = (new Series())->newFromBuilder($row);
         $sessions = [];
         foreach ($change->before['sessions'] ?? [] as $one) {
-            $session = Session::core($one, (int) strtotime((string) $one['starts_at']), (int) strtotime((string) $one['ends_at']));
+            $session = Session::core(
+                $one,
+                (int) strtotime((string) $one['starts_at']),
+                (int) strtotime((string) $one['ends_at']),
+            );
             if ($session->state === SessionState::Planned) {
                 $sessions[$session->start] = $session;
             }
         }
         ksort($sessions);
         $plan = $series->plan();
-        $event = new EventSeries($series->uid, $series->sequence + 1, (int) $change->at->timestamp, $section->name(), '', '', $plan->zone, $plan->startMinute, $plan->minutes, $plan->pattern->rule(), array_values($sessions), $section->sourced_id);
+        $event = new EventSeries(
+            $series->uid,
+            $series->sequence + 1,
+            (int) $change->at->timestamp,
+            $section->name(),
+            '',
+            '',
+            $plan->zone,
+            $plan->startMinute,
+            $plan->minutes,
+            $plan->pattern->rule(),
+            array_values($sessions),
+            $section->sourced_id,
+        );
         $school = $section->term->school->name;
-        [$subject, $text] = Templates::of($letter->kind)->write($letter->values + ['name' => $letter->to_name, 'class' => $section->name(), 'school' => $school, 'title' => $series->title]);
+        [$subject, $text] = Templates::of($letter->kind)->write(
+            $letter->values + [
+                'name' => $letter->to_name,
+                'class' => $section->name(),
+                'school' => $school,
+                'title' => $series->title,
+            ],
+        );
 
-        return new LetterMail($letter, $subject, $text, $school, CalendarWriter::invite([$event], new Invitee($school, (string) config('mail.from.address'), $letter->to_name, $letter->to_address, true)), 'CANCEL');
+        return new LetterMail(
+            $letter,
+            $subject,
+            $text,
+            $school,
+            CalendarWriter::invite(
+                [$event],
+                new Invitee(
+                    $school,
+                    (string) config('mail.from.address'),
+                    $letter->to_name,
+                    $letter->to_address,
+                    true,
+                ),
+            ),
+            'CANCEL',
+        );
     }
 }

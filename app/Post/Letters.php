@@ -19,8 +19,8 @@ use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Post\LetterKind;
 
 /**
- * Puts letters into the outbox, in the same transaction as what they tell of: none is lost where that was kept, none goes out where it
- * was not. No secret of a link stands in the outbox; it is put in when the letter goes.
+ * Puts letters into the outbox, in the same transaction as what they tell of: none is lost where that was kept, none
+ * goes out where it was not. No secret of a link stands in the outbox; it is put in when the letter goes.
  */
 final readonly class Letters
 {
@@ -32,10 +32,26 @@ final readonly class Letters
     {
         // One after the other for each registration: its series is locked by whoever decides.
         $n = 1 + Letter::query()->where('registration_id', $registration->id)->count();
-        $this->put("registration $registration->id, $n", $kind, $registration->series_id, $registration->person, $canUndo, ['reason' => (string) $registration->reason], $registration->id);
+        $this->put(
+            "registration $registration->id, $n",
+            $kind,
+            $registration->series_id,
+            $registration->person,
+            $canUndo,
+            ['reason' => (string) $registration->reason],
+            $registration->id,
+        );
         if ($kind === LetterKind::Accepted) {
             foreach ($registration->person->guardians()->get() as $guardian) {
-                $this->put("registration $registration->id, $n, guardian $guardian->id", LetterKind::Guardian, $registration->series_id, $guardian, $canUndo, ['child' => $registration->person->name()], $registration->id);
+                $this->put(
+                    "registration $registration->id, $n, guardian $guardian->id",
+                    LetterKind::Guardian,
+                    $registration->series_id,
+                    $guardian,
+                    $canUndo,
+                    ['child' => $registration->person->name()],
+                    $registration->id,
+                );
             }
         }
     }
@@ -50,28 +66,74 @@ final readonly class Letters
     public function guest(JoinLink $pass): void
     {
         if ($pass->guest_email !== null) {
-            $this->insert("link $pass->id", LetterKind::Guest, $pass->series_id, null, (string) $pass->guest_name, $pass->guest_email, false, ['pass' => (string) $pass->id], null);
+            $this->insert(
+                "link $pass->id",
+                LetterKind::Guest,
+                $pass->series_id,
+                null,
+                (string) $pass->guest_name,
+                $pass->guest_email,
+                false,
+                ['pass' => (string) $pass->id],
+                null,
+            );
         }
     }
 
     /**
-     * Writes to everybody who is registered, their guardians and the teachers: link and timetable. Whoever has been written to since their
-     * link was made is not written to again.
+     * Writes to everybody who is registered, their guardians and the teachers: link and timetable. Whoever has been
+     * written to since their link was made is not written to again.
      *
      * @return int how many letters
      */
     public function invite(Series $series): int
     {
         $n = 0;
-        $links = JoinLink::query()->inForce()->where('series_id', $series->id)->whereIn('kind', [LinkKind::Personal, LinkKind::Host])->with('person.guardians')->get();
-        $registrations = Registration::query()->where('series_id', $series->id)->where('state', 'accepted')->orderBy('id')->pluck('id', 'person_id');
-        $written = DB::table('letters')->where('series_id', $series->id)->whereIn('kind', [LetterKind::Accepted, LetterKind::Replaced])->groupBy('person_id')->pluck(DB::raw('max(created_at) as at'), 'person_id');
+        $links = JoinLink::query()
+            ->inForce()
+            ->where('series_id', $series->id)
+            ->whereIn('kind', [LinkKind::Personal, LinkKind::Host])
+            ->with('person.guardians')
+            ->get();
+        $registrations = Registration::query()
+            ->where('series_id', $series->id)
+            ->where('state', 'accepted')
+            ->orderBy('id')
+            ->pluck('id', 'person_id');
+        $written = DB::table('letters')
+            ->where('series_id', $series->id)
+            ->whereIn('kind', [LetterKind::Accepted, LetterKind::Replaced])
+            ->groupBy('person_id')
+            ->pluck(DB::raw('max(created_at) as at'), 'person_id');
         foreach ($links as $link) {
             if ($link->kind === LinkKind::Host) {
-                foreach (Person::query()->whereIn('id', DB::table('enrolments')->whereIn('section_id', $series->sectionIds())->whereIn('role', ['teacher', 'co-teacher'])->select('person_id'))->orderBy('id')->get() as $teacher) {
-                    $n += $this->put("host link $link->id, person $teacher->id", LetterKind::Teacher, $series->id, $teacher, false, [], null);
+                foreach (
+                    Person::query()
+                        ->whereIn(
+                            'id',
+                            DB::table('enrolments')
+                                ->whereIn('section_id', $series->sectionIds())
+                                ->whereIn('role', ['teacher', 'co-teacher'])
+                                ->select('person_id'),
+                        )
+                        ->orderBy('id')
+                        ->get() as $teacher
+                ) {
+                    $n += $this->put(
+                        "host link $link->id, person $teacher->id",
+                        LetterKind::Teacher,
+                        $series->id,
+                        $teacher,
+                        false,
+                        [],
+                        null,
+                    );
                 }
-            } elseif ($link->person !== null && isset($registrations[$link->person_id]) && (string) ($written[$link->person_id] ?? '') < (string) $link->created_at) {
+            } elseif (
+                $link->person !== null &&
+                isset($registrations[$link->person_id]) &&
+                (string) ($written[$link->person_id] ?? '') < (string) $link->created_at
+            ) {
                 $n += $this->confirm($link, (int) $registrations[$link->person_id], "link $link->id, invitation");
             }
         }
@@ -82,9 +144,25 @@ final readonly class Letters
     /** Sends one student's confirmation once more, with the link in force. */
     public function again(JoinLink $link): int
     {
-        $registration = Registration::query()->where('series_id', $link->series_id)->where('person_id', $link->person_id)->where('state', 'accepted')->orderBy('id')->value('id');
+        $registration = Registration::query()
+            ->where('series_id', $link->series_id)
+            ->where('person_id', $link->person_id)
+            ->where('state', 'accepted')
+            ->orderBy('id')
+            ->value('id');
 
-        return $registration === null ? 0 : $this->confirm($link->load('person.guardians'), (int) $registration, "link $link->id, again ".(1 + DB::table('letters')->where('series_id', $link->series_id)->where('person_id', $link->person_id)->count()));
+        return $registration === null
+            ? 0
+            : $this->confirm(
+                $link->load('person.guardians'),
+                (int) $registration,
+                "link $link->id, again ".
+                    (1 +
+                        DB::table('letters')
+                            ->where('series_id', $link->series_id)
+                            ->where('person_id', $link->person_id)
+                            ->count()),
+            );
     }
 
     private function confirm(JoinLink $link, int $registration, string $key): int
@@ -92,7 +170,15 @@ final readonly class Letters
         $person = $link->person ?? throw new LogicException('A personal link without its person');
         $n = $this->put($key, LetterKind::Accepted, $link->series_id, $person, false, [], $registration);
         foreach ($person->guardians as $guardian) {
-            $n += $this->put("$key, guardian $guardian->id", LetterKind::Guardian, $link->series_id, $guardian, false, ['child' => $person->name()], $registration);
+            $n += $this->put(
+                "$key, guardian $guardian->id",
+                LetterKind::Guardian,
+                $link->series_id,
+                $guardian,
+                false,
+                ['child' => $person->name()],
+                $registration,
+            );
         }
 
         return $n;
@@ -106,11 +192,24 @@ final readonly class Letters
     public function cancelled(SeriesChange $change): int
     {
         $of = fn (string $table): array => $change->before[$table] ?? [];
-        $registered = array_column(array_filter($of('registrations'), fn (array $r): bool => $r['state'] === 'accepted'), 'person_id');
+        $registered = array_column(
+            array_filter($of('registrations'), fn (array $r): bool => $r['state'] === 'accepted'),
+            'person_id',
+        );
         $sections = array_column($of('series_sections'), 'section_id');
         $n = 0;
-        foreach ($this->concerned(DB::table('people')->whereIn('id', $registered)->select('id'), $sections) as $person) {
-            $n += $this->put("change $change->id, person $person->id", LetterKind::Cancelled, null, $person, false, ['gone' => (string) $change->id], null);
+        foreach (
+            $this->concerned(DB::table('people')->whereIn('id', $registered)->select('id'), $sections) as $person
+        ) {
+            $n += $this->put(
+                "change $change->id, person $person->id",
+                LetterKind::Cancelled,
+                null,
+                $person,
+                false,
+                ['gone' => (string) $change->id],
+                null,
+            );
         }
 
         return $n;
@@ -124,9 +223,24 @@ final readonly class Letters
      */
     private function concerned(Builder $registered, array $sections): Collection
     {
-        return Person::query()->where(fn ($q) => $q->whereIn('id', $registered)
-            ->orWhereIn('id', DB::table('enrolments')->whereIn('section_id', $sections)->whereIn('role', ['teacher', 'co-teacher'])->select('person_id'))
-            ->orWhereIn('id', DB::table('guardianships')->whereIn('student_id', clone $registered)->select('guardian_id')))->orderBy('id')->get();
+        return Person::query()
+            ->where(
+                fn ($q) => $q
+                    ->whereIn('id', $registered)
+                    ->orWhereIn(
+                        'id',
+                        DB::table('enrolments')
+                            ->whereIn('section_id', $sections)
+                            ->whereIn('role', ['teacher', 'co-teacher'])
+                            ->select('person_id'),
+                    )
+                    ->orWhereIn(
+                        'id',
+                        DB::table('guardianships')->whereIn('student_id', clone $registered)->select('guardian_id'),
+                    ),
+            )
+            ->orderBy('id')
+            ->get();
     }
 
     /**
@@ -136,52 +250,111 @@ final readonly class Letters
      */
     public function changed(Series $series, SeriesChange $change): int
     {
-        $people = $this->concerned(DB::table('registrations')->where('series_id', $series->id)->where('state', 'accepted')->select('person_id'), $series->sectionIds());
+        $people = $this->concerned(
+            DB::table('registrations')
+                ->where('series_id', $series->id)
+                ->where('state', 'accepted')
+                ->select('person_id'),
+            $series->sectionIds(),
+        );
         $n = 0;
         foreach ($people as $person) {
-            $n += $this->put("change $change->id, person $person->id", LetterKind::Changed, $series->id, $person, false, ['change' => $change->words], null);
+            $n += $this->put(
+                "change $change->id, person $person->id",
+                LetterKind::Changed,
+                $series->id,
+                $person,
+                false,
+                ['change' => $change->words],
+                null,
+            );
         }
 
         return $n;
     }
 
     /**
-     * Whether nothing of a registration's last decision has gone yet; what has not is taken out. Letters that somebody asked for later are of
-     * no decision: one that still waits says nothing of whether the decision's own has gone.
+     * Whether nothing of a registration's last decision has gone yet; what has not is taken out. Letters that somebody
+     * asked for later are of no decision: one that still waits says nothing of whether the decision's own has gone.
      */
     public function takeBack(int $registration): bool
     {
-        $letters = Letter::query()->ofDecision()->where('registration_id', $registration)->where('kind', '!=', LetterKind::Received)->orderByDesc('id')->lockForUpdate()->get();
+        $letters = Letter::query()
+            ->ofDecision()
+            ->where('registration_id', $registration)
+            ->where('kind', '!=', LetterKind::Received)
+            ->orderByDesc('id')
+            ->lockForUpdate()
+            ->get();
         // The registrant's own letter counts: a guardian's may be stuck when that one has gone.
         $own = $letters->first(fn (Letter $l): bool => $l->kind !== LetterKind::Guardian);
         if ($own === null || $own->sent_at !== null) {
             return false;
         }
-        Letter::query()->whereKey($letters->whereNull('sent_at')->modelKeys())->delete();
+        Letter::query()
+            ->whereKey($letters->whereNull('sent_at')->modelKeys())
+            ->delete();
 
         return true;
     }
 
     /** @param  array<string, string>  $values */
-    private function put(string $key, LetterKind $kind, ?int $series, Person $to, bool $canUndo, array $values, ?int $registration): int
-    {
+    private function put(
+        string $key,
+        LetterKind $kind,
+        ?int $series,
+        Person $to,
+        bool $canUndo,
+        array $values,
+        ?int $registration,
+    ): int {
         if ($kind->mayBeStopped() && $to->letters_stopped_at !== null) {
             return 0;
         }
 
-        return $this->insert($key, $kind, $series, $to->id, $to->name(), $to->email, $canUndo, $values, $registration);
+        return $this->insert(
+            $key,
+            $kind,
+            $series,
+            $to->id,
+            $to->name(),
+            $to->email,
+            $canUndo,
+            $values,
+            $registration,
+        );
     }
 
     /** @param  array<string, string>  $values */
-    private function insert(string $key, LetterKind $kind, ?int $series, ?int $person, string $name, string $address, bool $canUndo, array $values, ?int $registration): int
-    {
+    private function insert(
+        string $key,
+        LetterKind $kind,
+        ?int $series,
+        ?int $person,
+        string $name,
+        string $address,
+        bool $canUndo,
+        array $values,
+        ?int $registration,
+    ): int {
         $at = now()->addSeconds($canUndo ? self::GRACE : 0);
         $made = DB::table('letters')->insertOrIgnore([
-            'key' => $key, 'kind' => $kind->value, 'person_id' => $person, 'series_id' => $series, 'registration_id' => $registration, 'to_name' => $name, 'to_address' => $address,
-            'values' => (string) json_encode((object) $values), 'not_before' => $at, 'created_at' => now(), 'updated_at' => now(),
+            'key' => $key,
+            'kind' => $kind->value,
+            'person_id' => $person,
+            'series_id' => $series,
+            'registration_id' => $registration,
+            'to_name' => $name,
+            'to_address' => $address,
+            'values' => (string) json_encode((object) $values),
+            'not_before' => $at,
+            'created_at' => now(),
+            'updated_at' => now(),
         ]);
         if ($made === 1) {
-            SendLetter::dispatch((int) DB::table('letters')->where('key', $key)->value('id'))->delay($at)->afterCommit();
+            SendLetter::dispatch((int) DB::table('letters')->where('key', $key)->value('id'))
+                ->delay($at)
+                ->afterCommit();
         }
 
         return $made;

@@ -10,8 +10,8 @@ use Nomada\App\Models\Registration\Letter;
 use Throwable;
 
 /**
- * Sends letters. Each is locked, sent and written down in one transaction; its Message-ID is made of its key, so that the post office
- * (as mail stores do) keeps one copy if a worker dies between the two.
+ * Sends letters. Each is locked, sent and written down in one transaction; its Message-ID is made of its key, so that
+ * the post office (as mail stores do) keeps one copy if a worker dies between the two.
  */
 final readonly class PostOffice
 {
@@ -28,13 +28,21 @@ final readonly class PostOffice
     {
         try {
             return DB::transaction(function () use ($id): bool {
-                $letter = Letter::query()->whereKey($id)->whereNull('sent_at')->where('not_before', '<=', now())->lock('for update skip locked')->first();
+                $letter = Letter::query()
+                    ->whereKey($id)
+                    ->whereNull('sent_at')
+                    ->where('not_before', '<=', now())
+                    ->lock('for update skip locked')
+                    ->first();
                 if ($letter === null) {
                     return false;
                 }
                 $mail = $this->writer->write($letter);
                 if ($mail === null) {
-                    $letter->update(['trouble' => 'No longer true when it was to go; not sent.', 'not_before' => now()->addYears(100)]);
+                    $letter->update([
+                        'trouble' => 'No longer true when it was to go; not sent.',
+                        'not_before' => now()->addYears(100),
+                    ]);
 
                     return false;
                 }
@@ -44,7 +52,9 @@ final readonly class PostOffice
                 return true;
             });
         } catch (Throwable $e) {
-            Letter::query()->whereKey($id)->update(['trouble' => mb_strimwidth($e->getMessage(), 0, 300, '…')]);
+            Letter::query()
+                ->whereKey($id)
+                ->update(['trouble' => mb_strimwidth($e->getMessage(), 0, 300, '…')]);
 
             throw $e;
         }
@@ -59,7 +69,14 @@ final readonly class PostOffice
     public function sendLeft(int $idle): int
     {
         $n = 0;
-        foreach (Letter::query()->whereNull('sent_at')->where('not_before', '<=', now()->subSeconds($idle))->orderBy('id')->limit(500)->pluck('id') as $id) {
+        foreach (
+            Letter::query()
+                ->whereNull('sent_at')
+                ->where('not_before', '<=', now()->subSeconds($idle))
+                ->orderBy('id')
+                ->limit(500)
+                ->pluck('id') as $id
+        ) {
             try {
                 $n += (int) $this->send((int) $id);
             } catch (Throwable) {

@@ -13,7 +13,9 @@ final class Templates
 {
     public static function of(LetterKind $kind): Template
     {
-        $own = DB::table('letter_templates')->where('kind', $kind->value)->first(['subject', 'text']);
+        $own = DB::table('letter_templates')
+            ->where('kind', $kind->value)
+            ->first(['subject', 'text']);
 
         return $own === null ? $kind->usual() : new Template($kind, $own->subject, $own->text);
     }
@@ -25,7 +27,19 @@ final class Templates
 
     public static function keep(Template $template): void
     {
-        DB::table('letter_templates')->upsert([['kind' => $template->kind->value, 'subject' => $template->subject, 'text' => $template->text, 'created_at' => now(), 'updated_at' => now()]], ['kind'], ['subject', 'text', 'updated_at']);
+        DB::table('letter_templates')->upsert(
+            [
+                [
+                    'kind' => $template->kind->value,
+                    'subject' => $template->subject,
+                    'text' => $template->text,
+                    'created_at' => now(),
+                    'updated_at' => now(),
+                ],
+            ],
+            ['kind'],
+            ['subject', 'text', 'updated_at'],
+        );
     }
 
     /** Back to the usual words. */

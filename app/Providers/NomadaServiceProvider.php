@@ -32,9 +32,13 @@ final class NomadaServiceProvider extends ServiceProvider
         // sabre/vobject still does what PHP 8.2 deprecates; nothing of it is for a person to read.
         error_reporting(E_ALL & ~E_DEPRECATED);
         if (in_array(PHP_SAPI, ['cli-server', 'fpm-fcgi'], true)) {
-            // A web process keeps its connection: making one takes longer (30 ms here) than most pages. What a request leaves open in it is
-            // rolled back when its handle goes. Not in config/, which is cached on the console.
-            config(['database.connections.pgsql.options' => (array) config('database.connections.pgsql.options') + [PDO::ATTR_PERSISTENT => true]]);
+            // A web process keeps its connection: making one takes longer (30 ms here) than most pages. What a request
+            // leaves open in it is rolled back when its handle goes. Not in config/, which is cached on the console.
+            config([
+                'database.connections.pgsql.options' => (array) config('database.connections.pgsql.options') + [
+                    PDO::ATTR_PERSISTENT => true,
+                ],
+            ]);
         }
         $this->app->scoped(Clock::class);
         $this->app->alias(Clock::class, ClockInterface::class);
@@ -51,9 +55,20 @@ final class NomadaServiceProvider extends ServiceProvider
         Gate::define('coordinate', fn (Person $p): bool => $p->isCoordinator());
         Gate::define('study', fn (Person $p): bool => $p->role === Role::Student);
         Gate::define('move-clock', fn (Person $p): bool => app(Clock::class)->isMovable());
-        Mail::extend('post-office', fn (): PostOfficeTransport => new PostOfficeTransport);
-        RateLimiter::for('sign-in', fn (Request $r): array => [Limit::perMinute(10)->by('sign-in '.$r->ip().mb_strtolower((string) $r->input('email')))]);
-        RateLimiter::for('door', fn (Request $r): Limit => Limit::perMinute(60)->by('door '.($r->user()->id ?? $r->ip())));
-        RateLimiter::for('code', fn (Request $r): Limit => Limit::perMinute(12)->by('code '.($r->user()->id ?? $r->ip())));
+        Mail::extend('post-office', fn (): PostOfficeTransport => new PostOfficeTransport());
+        RateLimiter::for(
+            'sign-in',
+            fn (Request $r): array => [
+                Limit::perMinute(10)->by('sign-in '.$r->ip().mb_strtolower((string) $r->input('email'))),
+            ],
+        );
+        RateLimiter::for(
+            'door',
+            fn (Request $r): Limit => Limit::perMinute(60)->by('door '.($r->user()->id ?? $r->ip())),
+        );
+        RateLimiter::for(
+            'code',
+            fn (Request $r): Limit => Limit::perMinute(12)->by('code '.($r->user()->id ?? $r->ip())),
+        );
     }
 }

@@ -9,8 +9,8 @@ use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
 /**
- * The application's clock: everything that depends on the moment asks it. In the demo it stands still where a person set it;
- * otherwise it is the machine's. The queue's own pauses use the machine's clock, never this one.
+ * The application's clock: everything that depends on the moment asks it. In the demo it stands still where a person
+ * set it; otherwise it is the machine's. The queue's own pauses use the machine's clock, never this one.
  */
 final class Clock implements ClockInterface
 {

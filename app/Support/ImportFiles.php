@@ -26,7 +26,12 @@ final class ImportFiles
             default => throw new Fault("There is no folder or zip at \"$path\".", 'file'),
         };
 
-        return $files === [] ? throw new Fault('None of the expected files is in it. Expected are '.implode(', ', SchoolReader::FILES).'.', 'file') : $files;
+        return $files === []
+            ? throw new Fault(
+                'None of the expected files is in it. Expected are '.implode(', ', SchoolReader::FILES).'.',
+                'file',
+            )
+            : $files;
     }
 
     /** @return array<string, string> */
@@ -35,7 +40,10 @@ final class ImportFiles
         $out = [];
         foreach (SchoolReader::FILES as $name) {
             if (is_file("$path/$name")) {
-                $out[$name] = (int) filesize("$path/$name") > self::MOST_BYTES ? throw self::tooLarge($name) : (string) file_get_contents("$path/$name");
+                $out[$name] =
+                    (int) filesize("$path/$name") > self::MOST_BYTES
+                        ? throw self::tooLarge($name)
+                        : (string) file_get_contents("$path/$name");
             }
         }
 
@@ -45,7 +53,7 @@ final class ImportFiles
     /** @return array<string, string> */
     private static function zip(string $path): array
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
             throw new Fault('This file is not a zip. Put the files into one zip and choose that.', 'file');
         }
@@ -56,8 +64,15 @@ final class ImportFiles
                 continue;
             }
             $name = basename($stat['name']);
-            if (in_array($name, SchoolReader::FILES, true) && ! isset($out[$name]) && ! str_contains($stat['name'], '__MACOSX')) {
-                $out[$name] = $stat['size'] > self::MOST_BYTES ? throw self::tooLarge($name) : (string) $zip->getFromIndex($i);
+            if (
+                in_array($name, SchoolReader::FILES, true) &&
+                ! isset($out[$name]) &&
+                ! str_contains($stat['name'], '__MACOSX')
+            ) {
+                $out[$name] =
+                    $stat['size'] > self::MOST_BYTES
+                        ? throw self::tooLarge($name)
+                        : (string) $zip->getFromIndex($i);
             }
         }
         $zip->close();

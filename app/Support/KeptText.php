@@ -12,8 +12,12 @@ use Illuminate\Support\Str;
 final readonly class KeptText
 {
     /** @param  array<string, string>  $with */
-    private function __construct(public string $key, public string $name, public string $text, public array $with)
-    {
+    private function __construct(
+        public string $key,
+        public string $name,
+        public string $text,
+        public array $with,
+    ) {
     }
 
     /** @param  array<string, string>  $with */
@@ -22,7 +26,10 @@ final readonly class KeptText
         $key = (string) Str::ulid();
         File::ensureDirectoryExists(storage_path('app/texts'));
         $name = mb_strimwidth(basename($file->getClientOriginalName()), 0, 80);
-        File::put(storage_path("app/texts/$key.json"), (string) json_encode(['name' => mb_scrub($name), 'with' => $with]));
+        File::put(
+            storage_path("app/texts/$key.json"),
+            (string) json_encode(['name' => mb_scrub($name), 'with' => $with]),
+        );
         $file->move(storage_path('app/texts'), "$key.txt");
 
         return new self($key, $name, (string) File::get(storage_path("app/texts/$key.txt")), $with);
@@ -34,7 +41,12 @@ final readonly class KeptText
         abort_unless(Str::isUlid($key) && is_file($file), 404);
         $about = (array) json_decode((string) File::get(storage_path("app/texts/$key.json")), true);
 
-        return new self($key, (string) ($about['name'] ?? 'file'), (string) File::get($file), array_map(strval(...), (array) ($about['with'] ?? [])));
+        return new self(
+            $key,
+            (string) ($about['name'] ?? 'file'),
+            (string) File::get($file),
+            array_map(strval(...), (array) ($about['with'] ?? [])),
+        );
     }
 
     public function forget(): void

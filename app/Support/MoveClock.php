@@ -12,7 +12,10 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\TypedTime;
 use stdClass;
 
-/** Moves the demo's clock: by a step in minutes, to the next session's doors, or to a date and time on the clock that the person sees. */
+/**
+ * Moves the demo's clock: by a step in minutes, to the next session's doors, or to a date and time on the clock that
+ * the person sees.
+ */
 final readonly class MoveClock
 {
     private const STEPS = [-1440, -60, -10, 10, 60, 1440];
@@ -33,11 +36,18 @@ final readonly class MoveClock
             }
             $this->clock->set($now + 60 * (int) $step);
         } else {
-            $zone = $person->isStaff() ? ($this->term->find()?->calendar()->zone ?? $person->zone()) : $person->zone();
+            $zone = $person->isStaff()
+                ? $this->term->find()?->calendar()->zone ?? $person->zone()
+                : $person->zone();
             [$day, $minute] = $zone->wall($now);
             // A demo clock may well be set to the middle of the night: no questions here.
             $typed = $time === '' ? $minute : TypedTime::read($time, 'time');
-            $this->clock->set($zone->instant($date === '' ? $day : LocalDate::parse($date)->day, is_int($typed) ? $typed : ($typed->or ?? $typed->minute)));
+            $this->clock->set(
+                $zone->instant(
+                    $date === '' ? $day : LocalDate::parse($date)->day,
+                    is_int($typed) ? $typed : $typed->or ?? $typed->minute,
+                ),
+            );
         }
     }
 
@@ -46,11 +56,32 @@ final readonly class MoveClock
     {
         $presets = Presets::all();
         // The next to start need not be the next to open: some series open their doors long before.
-        $opens = DB::table('sessions')->join('series', 'series.id', '=', 'sessions.series_id')->where('state', 'planned')->whereRaw('starts_at > to_timestamp(?)', [$now])
-            ->whereIn('series.id', DB::table('series_sections')->whereIn('section_id', Section::query()->seenBy($person)->select('id'))->select('series_id'))->orderBy('starts_at')->limit(200)
-            ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), 'preset', 'series.door', 'sessions.door as own'])
-            ->map(fn (stdClass $s): int => (int) $s->starts - 60 * Presets::door($s->preset, $s->door, $presets, $s->own)->opensBefore)->filter(fn (int $at): bool => $at > $now);
+        $opens = DB::table('sessions')
+            ->join('series', 'series.id', '=', 'sessions.series_id')
+            ->where('state', 'planned')
+            ->whereRaw('starts_at > to_timestamp(?)', [$now])
+            ->whereIn(
+                'series.id',
+                DB::table('series_sections')
+                    ->whereIn('section_id', Section::query()->seenBy($person)->select('id'))
+                    ->select('series_id'),
+            )
+            ->orderBy('starts_at')
+            ->limit(200)
+            ->get([
+                DB::raw('extract(epoch from starts_at)::bigint as starts'),
+                'preset',
+                'series.door',
+                'sessions.door as own',
+            ])
+            ->map(
+                fn (stdClass $s): int => (int) $s->starts -
+                    60 * Presets::door($s->preset, $s->door, $presets, $s->own)->opensBefore,
+            )
+            ->filter(fn (int $at): bool => $at > $now);
 
-        return $opens->isEmpty() ? throw new Fault('There is no session after this moment.', 'step') : (int) $opens->min();
+        return $opens->isEmpty()
+            ? throw new Fault('There is no session after this moment.', 'step')
+            : (int) $opens->min();
     }
 }

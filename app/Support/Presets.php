@@ -19,7 +19,20 @@ final class Presets
     /** @return array<string, Preset> by key */
     public static function all(): array
     {
-        $own = DB::table('presets')->orderBy('name')->get()->mapWithKeys(fn (\stdClass $r): array => [(string) $r->key => new Preset($r->key, $r->name, DoorRules::from((array) json_decode($r->door, true)), Floor::from((array) json_decode($r->floor, true)))])->all();
+        $own = DB::table('presets')
+            ->orderBy('name')
+            ->get()
+            ->mapWithKeys(
+                fn (\stdClass $r): array => [
+                    (string) $r->key => new Preset(
+                        $r->key,
+                        $r->name,
+                        DoorRules::from((array) json_decode($r->door, true)),
+                        Floor::from((array) json_decode($r->floor, true)),
+                    ),
+                ],
+            )
+            ->all();
 
         return Preset::usual() + $own;
     }
@@ -41,7 +54,8 @@ final class Presets
     }
 
     /**
-     * The door and the floor of a series, or of one of its sessions: the preset's, with what was changed for this series, and for this session.
+     * The door and the floor of a series, or of one of its sessions: the preset's, with what was changed for this
+     * series, and for this session.
      *
      * @param  array<string, Preset>  $all
      * @return array{DoorRules, Floor}
@@ -50,7 +64,10 @@ final class Presets
     {
         $preset = self::of($series, $all);
 
-        return [$preset->door->with($series->door)->with($session?->own?->door), $preset->floor->with($series->floor)->with($session?->own?->floor)];
+        return [
+            $preset->door->with($series->door)->with($session?->own?->door),
+            $preset->floor->with($series->floor)->with($session?->own?->floor),
+        ];
     }
 
     /**
@@ -76,8 +93,18 @@ final class Presets
     public static function sessions(mixed $series, int $now): array
     {
         $out = [];
-        foreach (DB::table('sessions')->whereIn('series_id', $series)->where(fn ($q) => $q->whereNotNull('door')->orWhereNotNull('floor'))->whereRaw('ends_at > to_timestamp(?)', [$now])->orderBy('starts_at')
-            ->get(['*', DB::raw('extract(epoch from starts_at)::bigint as s'), DB::raw('extract(epoch from ends_at)::bigint as e')]) as $row) {
+        foreach (
+            DB::table('sessions')
+                ->whereIn('series_id', $series)
+                ->where(fn ($q) => $q->whereNotNull('door')->orWhereNotNull('floor'))
+                ->whereRaw('ends_at > to_timestamp(?)', [$now])
+                ->orderBy('starts_at')
+                ->get([
+                    '*',
+                    DB::raw('extract(epoch from starts_at)::bigint as s'),
+                    DB::raw('extract(epoch from ends_at)::bigint as e'),
+                ]) as $row
+        ) {
             $out[(int) $row->series_id][] = Session::core((array) $row, (int) $row->s, (int) $row->e);
         }
 
@@ -92,10 +119,15 @@ final class Presets
      */
     public static function moreOpen(Preset $preset, DoorRules $door, Floor $floor, array $own): array
     {
-        $of = fn (DoorRules $d, Floor $f): array => [...$d->moreOpenThan($preset->door), ...$f->moreOpenThan($preset->floor)];
+        $of = fn (DoorRules $d, Floor $f): array => [
+            ...$d->moreOpenThan($preset->door),
+            ...$f->moreOpenThan($preset->floor),
+        ];
         $out = $of($door, $floor);
         foreach ($own as $session) {
-            foreach (array_diff($of($door->with($session->own?->door), $floor->with($session->own?->floor)), $out) as $more) {
+            foreach (
+                array_diff($of($door->with($session->own?->door), $floor->with($session->own?->floor)), $out) as $more
+            ) {
                 $out[] = 'on '.(new LocalDate($session->day))->short()." $more";
             }
         }
@@ -112,7 +144,7 @@ final class Presets
      */
     public static function moreOpenOf(Series $series, array $all, array $own): array
     {
-        return self::moreOpen(self::of($series, $all), ...self::rules($series, $all), own: $own);
+        return self::moreOpen(self::of($series, $all), ...[...self::rules($series, $all), 'own' => $own]);
     }
 
     /** @param  list<string>  $moreOpen */

@@ -17,6 +17,6 @@ final class Secrets
     /** The engine is the operating system's: a seeded one would make secrets that can be guessed. */
     public static function random(): Randomizer
     {
-        return new Randomizer(new \Random\Engine\Secure);
+        return new Randomizer(new \Random\Engine\Secure());
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Nomada\App\Support;
 
 /**
- * Long-running processes of ours, each in a session of its own: `php -S` leaves its workers on the port when only its first
- * process is ended, so the whole group is.
+ * Long-running processes of ours, each in a session of its own: `php -S` leaves its workers on the port when only its
+ * first process is ended, so the whole group is.
  */
 final class Services
 {
@@ -20,7 +20,13 @@ final class Services
     public function start(string $name, array $command, array $env = []): void
     {
         $log = storage_path("logs/$name.log");
-        $process = proc_open(['setsid', 'setpriv', '--pdeathsig', 'TERM', ...$command], [['file', '/dev/null', 'r'], ['file', $log, 'a'], ['file', $log, 'a']], $pipes, base_path(), $env + getenv());
+        $process = proc_open(
+            ['setsid', 'setpriv', '--pdeathsig', 'TERM', ...$command],
+            [['file', '/dev/null', 'r'], ['file', $log, 'a'], ['file', $log, 'a']],
+            $pipes,
+            base_path(),
+            $env + getenv(),
+        );
         if ($process === false) {
             throw new \RuntimeException("$name could not be started; see $log");
         }
@@ -60,7 +66,14 @@ final class Services
             $pid = (int) file_get_contents($file);
             // Only a group whose first process, or one of whose workers, is still ours: numbers are used again.
             $line = (string) @file_get_contents("/proc/$pid/cmdline");
-            if ($pid > 1 && $pid !== posix_getpgrp() && ($line === '' || str_contains($line, base_path()) || str_contains($line, 'artisan') || str_contains($line, '127.0.0.1:'))) {
+            if (
+                $pid > 1 &&
+                $pid !== posix_getpgrp() &&
+                ($line === '' ||
+                    str_contains($line, base_path()) ||
+                    str_contains($line, 'artisan') ||
+                    str_contains($line, '127.0.0.1:'))
+            ) {
                 @posix_kill(-$pid, SIGTERM);
             }
             @unlink($file);
@@ -72,11 +85,19 @@ final class Services
     {
         $db = (array) config('database.connections.pgsql');
 
-        return [[PHP_BINARY, '-S', "127.0.0.1:$port", base_path('standins/server.php')], [
-            'PHP_CLI_SERVER_WORKERS' => '4', 'STANDINS_TOKEN' => (string) config('nomada.standins.token'), 'STANDINS_SCHEMA' => (string) config('nomada.standins.schema'),
-            'DB_HOST' => (string) $db['host'], 'DB_PORT' => (string) $db['port'], 'DB_DATABASE' => (string) $db['database'],
-            'DB_USERNAME' => (string) $db['username'], 'DB_PASSWORD' => (string) $db['password'],
-        ]];
+        return [
+            [PHP_BINARY, '-S', "127.0.0.1:$port", base_path('standins/server.php')],
+            [
+                'PHP_CLI_SERVER_WORKERS' => '4',
+                'STANDINS_TOKEN' => (string) config('nomada.standins.token'),
+                'STANDINS_SCHEMA' => (string) config('nomada.standins.schema'),
+                'DB_HOST' => (string) $db['host'],
+                'DB_PORT' => (string) $db['port'],
+                'DB_DATABASE' => (string) $db['database'],
+                'DB_USERNAME' => (string) $db['username'],
+                'DB_PASSWORD' => (string) $db['password'],
+            ],
+        ];
     }
 
     public static function answers(int $port): bool

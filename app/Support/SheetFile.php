@@ -24,7 +24,11 @@ final readonly class SheetFile
     public function respond(string $as): Response
     {
         return $as === 'xlsx'
-            ? $this->file($this->xlsx(), 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', 'xlsx')
+            ? $this->file(
+                $this->xlsx(),
+                'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+                'xlsx',
+            )
             : $this->file($this->csv(), 'text/csv; charset=utf-8', 'csv');
     }
 
@@ -35,23 +39,32 @@ final readonly class SheetFile
 
     public function xlsx(): string
     {
-        $book = new Spreadsheet;
+        $book = new Spreadsheet();
         $sheet = $book->getActiveSheet();
         $sheet->setTitle(mb_substr((string) preg_replace('/[^\w ]/u', ' ', $this->name), 0, 31));
         foreach ([$this->header, ...$this->rows] as $y => $row) {
             foreach ($row as $x => $value) {
                 if ($value !== null) {
                     // Said what it is, so that no text is taken for a formula.
-                    $sheet->setCellValueExplicit([$x + 1, $y + 1], $value, is_string($value) ? DataType::TYPE_STRING : DataType::TYPE_NUMERIC);
+                    $sheet->setCellValueExplicit(
+                        [$x + 1, $y + 1],
+                        $value,
+                        is_string($value) ? DataType::TYPE_STRING : DataType::TYPE_NUMERIC,
+                    );
                 }
             }
         }
-        $sheet->getStyle([1, 1, count($this->header), 1])->getFont()->setBold(true);
+        $sheet
+            ->getStyle([1, 1, count($this->header), 1])
+            ->getFont()
+            ->setBold(true);
         foreach (array_keys($this->header) as $x) {
             $sheet->getColumnDimensionByColumn($x + 1)->setAutoSize(true);
         }
         $sheet->freezePane('A2');
-        $file = tempnam(sys_get_temp_dir(), 'nomada') ?: throw new \RuntimeException('No file can be made in '.sys_get_temp_dir());
+        $file =
+            tempnam(sys_get_temp_dir(), 'nomada') ?:
+            throw new \RuntimeException('No file can be made in '.sys_get_temp_dir());
         try {
             (new Xlsx($book))->save($file);
 
@@ -66,6 +79,10 @@ final readonly class SheetFile
     {
         $name = preg_replace('/[^a-z0-9-]+/', '-', mb_strtolower($this->name));
 
-        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"$name.$ending\"", 'X-Content-Type-Options' => 'nosniff']);
+        return new Response($content, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => "attachment; filename=\"$name.$ending\"",
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
     }
 }

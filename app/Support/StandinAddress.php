@@ -7,7 +7,10 @@ namespace Nomada\App\Support;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 
-/** Addresses of the destinations' own pages, as a browser opens them: with a pass for exactly this page, and the moment of our clock. */
+/**
+ * Addresses of the destinations' own pages, as a browser opens them: with a pass for exactly this page, and the moment
+ * of our clock.
+ */
 final readonly class StandinAddress
 {
     public function __construct(private Clock $clock)
@@ -31,7 +34,11 @@ final readonly class StandinAddress
 
     public function mailbox(Person $person): string
     {
-        return $this->page('/post/people/'.rawurlencode(mb_strtolower($person->email)), 'Post of '.$person->name(), $person);
+        return $this->page(
+            '/post/people/'.rawurlencode(mb_strtolower($person->email)),
+            'Post of '.$person->name(),
+            $person,
+        );
     }
 
     public function controls(): string
@@ -41,7 +48,15 @@ final readonly class StandinAddress
 
     private function page(string $path, string $title, Person $for): string
     {
-        return config('nomada.standins.url').$path.'?'.http_build_query(['pass' => self::pass($path), 'title' => $title, 'zone' => $for->time_zone, 'at' => $this->clock->seconds()]);
+        return config('nomada.standins.url').
+            $path.
+            '?'.
+            http_build_query([
+                'pass' => self::pass($path),
+                'title' => $title,
+                'zone' => $for->time_zone,
+                'at' => $this->clock->seconds(),
+            ]);
     }
 
     private static function pass(string $path): string

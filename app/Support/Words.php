@@ -10,7 +10,7 @@ final class Words
     /** "1 session", "3 sessions" */
     public static function count(int $n, string $one, ?string $many = null): string
     {
-        return number_format($n).' '.($n === 1 ? $one : ($many ?? $one.'s'));
+        return number_format($n).' '.($n === 1 ? $one : $many ?? $one.'s');
     }
 
     /** "9 h 45 min" */

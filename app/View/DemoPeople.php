@@ -13,12 +13,23 @@ final class DemoPeople
     /** @return array<string, Collection<int, Person>> by heading */
     public function groups(): array
     {
-        $staff = Person::query()->whereIn('role', ['coordinator', 'teacher'])->orderBy('sourced_id')->get();
+        $staff = Person::query()
+            ->whereIn('role', ['coordinator', 'teacher'])
+            ->orderBy('sourced_id')
+            ->get();
         $students = Person::query()->where('role', 'student')->orderBy('sourced_id')->get();
         // The demo student first, then the first student of each zone and of each year.
         $known = $students->where('sourced_id', config('nomada.demo_accounts.student'));
-        $some = $known->concat($students->unique('time_zone'))->concat($students->unique('year'))->unique('id')->take(10);
+        $some = $known
+            ->concat($students->unique('time_zone'))
+            ->concat($students->unique('year'))
+            ->unique('id')
+            ->take(10);
 
-        return ['Coordinator' => $staff->where('role.value', 'coordinator'), 'Teacher' => $staff->where('role.value', 'teacher'), 'Student' => $some];
+        return [
+            'Coordinator' => $staff->where('role.value', 'coordinator'),
+            'Teacher' => $staff->where('role.value', 'teacher'),
+            'Student' => $some,
+        ];
     }
 }

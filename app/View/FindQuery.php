@@ -26,7 +26,11 @@ final readonly class FindQuery
     /** @return list<Hit> */
     public function find(string $typed, Term $term, Person $for): array
     {
-        return [...$this->dates($typed, $term), ...$this->sections($typed, $term, $for), ...$this->people($typed, $for)];
+        return [
+            ...$this->dates($typed, $term),
+            ...$this->sections($typed, $term, $for),
+            ...$this->people($typed, $for),
+        ];
     }
 
     /** @return list<Hit> */
@@ -34,11 +38,30 @@ final readonly class FindQuery
     {
         $query = Section::query()->where('term_id', $term->id)->seenBy($for);
         foreach (self::words($typed) as $word) {
-            $query->whereRaw("('Y' || year || ' ' || title || ' ' || code || ' ' || sourced_id || ' ' || coalesce((select string_agg(family_name, ' ') from enrolments e join people p on p.id = e.person_id where e.section_id = sections.id and e.role = 'teacher'), '')) ilike ?", ["%$word%"]);
+            $query->whereRaw(
+                "('Y' || year || ' ' || title || ' ' || code || ' ' || sourced_id || ' ' || coalesce((select ".
+                    "string_agg(family_name, ' ') from enrolments e join people p on p.id = e.person_id where ".
+                    "e.section_id = sections.id and e.role = 'teacher'), '')) ilike ?",
+                ["%$word%"],
+            );
         }
 
-        return array_values($query->orderBy('year')->orderBy('title')->limit(8)->get()
-            ->map(fn (Section $s): array => ['kind' => 'Section', 'title' => $s->name(), 'note' => $s->sourced_id, 'url' => route('section', $s)])->all());
+        return array_values(
+            $query
+                ->orderBy('year')
+                ->orderBy('title')
+                ->limit(8)
+                ->get()
+                ->map(
+                    fn (Section $s): array => [
+                        'kind' => 'Section',
+                        'title' => $s->name(),
+                        'note' => $s->sourced_id,
+                        'url' => route('section', $s),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -53,11 +76,33 @@ final readonly class FindQuery
             $query->whereRaw("(given_name || ' ' || family_name || ' ' || email) ilike ?", ["%$word%"]);
         }
         if (! $for->isCoordinator()) {
-            $query->whereIn('id', DB::table('enrolments')->whereIn('section_id', DB::table('enrolments')->where('person_id', $for->id)->select('section_id'))->select('person_id'));
+            $query->whereIn(
+                'id',
+                DB::table('enrolments')
+                    ->whereIn(
+                        'section_id',
+                        DB::table('enrolments')->where('person_id', $for->id)->select('section_id'),
+                    )
+                    ->select('person_id'),
+            );
         }
 
-        return array_values($query->orderBy('role', 'desc')->orderBy('family_name')->limit(8)->get()
-            ->map(fn (Person $p): array => ['kind' => ucfirst($p->role->value), 'title' => $p->name(), 'note' => $p->year === '' ? '' : "Year $p->year", 'url' => route('person', $p->sourced_id)])->all());
+        return array_values(
+            $query
+                ->orderBy('role', 'desc')
+                ->orderBy('family_name')
+                ->limit(8)
+                ->get()
+                ->map(
+                    fn (Person $p): array => [
+                        'kind' => ucfirst($p->role->value),
+                        'title' => $p->name(),
+                        'note' => $p->year === '' ? '' : "Year $p->year",
+                        'url' => route('person', $p->sourced_id),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -69,14 +114,32 @@ final readonly class FindQuery
     {
         $calendar = $term->calendar();
         $text = mb_strtolower($typed);
-        if (preg_match('/^week\s*(\d{1,2})$/D', $text, $m) && (int) $m[1] >= 1 && (int) $m[1] <= $calendar->weeks()) {
-            return [['kind' => 'Week', 'title' => "Week $m[1]", 'note' => 'from '.$calendar->monday((int) $m[1])->short(), 'url' => route('timetable', ['week' => $m[1]])]];
+        if (
+            preg_match('/^week\s*(\d{1,2})$/D', $text, $m) &&
+            (int) $m[1] >= 1 &&
+            (int) $m[1] <= $calendar->weeks()
+        ) {
+            return [
+                [
+                    'kind' => 'Week',
+                    'title' => "Week $m[1]",
+                    'note' => 'from '.$calendar->monday((int) $m[1])->short(),
+                    'url' => route('timetable', ['week' => $m[1]]),
+                ],
+            ];
         }
         $date = $this->date($text, $calendar);
 
-        return $date === null || ! $calendar->contains($date->day) ? [] : [[
-            'kind' => 'Date', 'title' => $date->short(), 'note' => $calendar->closedBecause($date->day) ?? "week {$calendar->weekOf($date->day)}", 'url' => route('today', ['date' => $date->iso()]),
-        ]];
+        return $date === null || ! $calendar->contains($date->day)
+            ? []
+            : [
+                [
+                    'kind' => 'Date',
+                    'title' => $date->short(),
+                    'note' => $calendar->closedBecause($date->day) ?? "week {$calendar->weekOf($date->day)}",
+                    'url' => route('today', ['date' => $date->iso()]),
+                ],
+            ];
     }
 
     private function date(string $text, \Nomada\Core\Term\Term $calendar): ?LocalDate
@@ -98,7 +161,14 @@ final readonly class FindQuery
                 return $month === false ? null : LocalDate::of($calendar->first->parts()[0], $month + 1, $day);
             }
             $weekday = array_search(substr($text, 0, 3), $weekdays, true);
-            if ($weekday !== false && strlen($text) >= 3 && str_starts_with(['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'][$weekday], $text)) {
+            if (
+                $weekday !== false &&
+                strlen($text) >= 3 &&
+                str_starts_with(
+                    ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'][$weekday],
+                    $text,
+                )
+            ) {
                 return $today->plus(($weekday + 1 - $today->weekday() + 7) % 7);
             }
         } catch (Fault) {
@@ -111,6 +181,11 @@ final readonly class FindQuery
     /** @return list<string> escaped for LIKE */
     private static function words(string $typed): array
     {
-        return array_values(array_map(fn (string $w): string => addcslashes($w, '%_\\'), array_filter(explode(' ', $typed), fn (string $w): bool => $w !== '')));
+        return array_values(
+            array_map(
+                fn (string $w): string => addcslashes($w, '%_\\'),
+                array_filter(explode(' ', $typed), fn (string $w): bool => $w !== ''),
+            ),
+        );
     }
 }

@@ -12,21 +12,43 @@ use Nomada\App\Support\Clock;
 use Nomada\App\Support\StandinAddress;
 use Nomada\App\View\Registration\StudentPage;
 
-/** What staff see of one person: the sections they have in common (a coordinator: all), and the next sessions on that person's clock. */
+/**
+ * What staff see of one person: the sections they have in common (a coordinator: all), and the next sessions on that
+ * person's clock.
+ */
 final readonly class PersonPage
 {
-    public function __construct(private StudentPage $sessions, private Clock $clock, private StandinAddress $standins)
-    {
+    public function __construct(
+        private StudentPage $sessions,
+        private Clock $clock,
+        private StandinAddress $standins,
+    ) {
     }
 
     /** @return array<string, mixed> */
     public function data(Person $person, Person $for, Term $term): array
     {
-        $sections = Section::query()->where('term_id', $term->id)->seenBy($for)->whereHas('enrolments', fn ($q) => $q->where('person_id', $person->id))->orderBy('title')->get();
+        $sections = Section::query()
+            ->where('term_id', $term->id)
+            ->seenBy($for)
+            ->whereHas('enrolments', fn ($q) => $q->where('person_id', $person->id))
+            ->orderBy('title')
+            ->get();
         abort_if($sections->isEmpty() && ! $for->isCoordinator() && $person->id !== $for->id, 404);
         $coming = $this->sessions->coming($person, $term, array_values($sections->modelKeys()), 12);
 
-        return ['who' => $person, 'sections' => $sections, 'coming' => $coming, 'feed' => $person->id === $for->id ? PersonFeed::address($person) : null, 'isTeacher' => $person->isStaff(), 'post' => $person->id === $for->id ? $this->standins->mailbox($person) : null,
-            'busy' => $person->isStaff() ? \Illuminate\Support\Facades\DB::table('busy_blocks')->where('person_id', $person->id)->count() : 0, 'school' => $term->calendar()->zone, 'now' => $this->clock->seconds()];
+        return [
+            'who' => $person,
+            'sections' => $sections,
+            'coming' => $coming,
+            'feed' => $person->id === $for->id ? PersonFeed::address($person) : null,
+            'isTeacher' => $person->isStaff(),
+            'post' => $person->id === $for->id ? $this->standins->mailbox($person) : null,
+            'busy' => $person->isStaff()
+                ? \Illuminate\Support\Facades\DB::table('busy_blocks')->where('person_id', $person->id)->count()
+                : 0,
+            'school' => $term->calendar()->zone,
+            'now' => $this->clock->seconds(),
+        ];
     }
 }

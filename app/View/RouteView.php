@@ -26,20 +26,44 @@ final readonly class RouteView
     {
         $term = $this->term->find();
         if ($term === null) {
-            return array_map(fn (string $t): array => ['name' => strtolower($t), 'title' => $t, 'words' => $t === 'Term' ? 'import a school' : '–', 'state' => $t === 'Term' ? 'todo' : 'done'], self::titles());
+            return array_map(
+                fn (string $t): array => [
+                    'name' => strtolower($t),
+                    'title' => $t,
+                    'words' => $t === 'Term' ? 'import a school' : '–',
+                    'state' => $t === 'Term' ? 'todo' : 'done',
+                ],
+                self::titles(),
+            );
         }
-        $n = $this->counts($for->isCoordinator() ? null : $for->id, $term->id, $term->calendar()->zone->dateAt($this->clock->seconds())->iso());
+        $n = $this->counts(
+            $for->isCoordinator() ? null : $for->id,
+            $term->id,
+            $term->calendar()->zone->dateAt($this->clock->seconds())->iso(),
+        );
         $stop = fn (string $title, int $left, string $words, string $done, string $state = 'todo'): array => [
-            'name' => strtolower($title), 'title' => $title, 'words' => $left > 0 ? "$left $words" : $done, 'state' => $left > 0 ? $state : 'done',
+            'name' => strtolower($title),
+            'title' => $title,
+            'words' => $left > 0 ? "$left $words" : $done,
+            'state' => $left > 0 ? $state : 'done',
         ];
 
         return [
             $stop('Term', 0, '', 'set'),
-            $n->clashes > 0 ? $stop('Timetable', $n->clashes, $n->clashes === 1 ? 'clash' : 'clashes', '', 'wrong') : $stop('Timetable', $n->sections - $n->timetabled, 'without timetable', 'all timetabled'),
+            $n->clashes > 0
+                ? $stop('Timetable', $n->clashes, $n->clashes === 1 ? 'clash' : 'clashes', '', 'wrong')
+                : $stop('Timetable', $n->sections - $n->timetabled, 'without timetable', 'all timetabled'),
             $stop('Joining', $n->series - $n->linked, 'without link', 'all linked'),
             $stop('Registration', $n->seats - $n->registered, 'to register', 'all registered'),
-            $n->trouble > 0 ? $stop('Publishing', $n->trouble, 'refused', '', 'wrong') : $stop('Publishing', $n->differing, $n->differing === 1 ? 'change' : 'changes', 'all published'),
-            ['name' => 'today', 'title' => 'Today', 'words' => $n->today === 1 ? '1 session' : ($n->today ?: 'no').' sessions', 'state' => 'done'],
+            $n->trouble > 0
+                ? $stop('Publishing', $n->trouble, 'refused', '', 'wrong')
+                : $stop('Publishing', $n->differing, $n->differing === 1 ? 'change' : 'changes', 'all published'),
+            [
+                'name' => 'today',
+                'title' => 'Today',
+                'words' => $n->today === 1 ? '1 session' : ($n->today ?: 'no').' sessions',
+                'state' => 'done',
+            ],
             ['name' => 'records', 'title' => 'Records', 'words' => $n->held.' held', 'state' => 'done'],
         ];
     }
@@ -58,24 +82,44 @@ final readonly class RouteView
     private function counts(?int $person, int $term, string $today): \stdClass
     {
         $now = $this->clock->seconds();
-        $mine = $person === null ? '' : "and exists (select 1 from enrolments e where e.section_id = sections.id and e.person_id = $person)";
-        $row = DB::selectOne("
+        $mine =
+            $person === null
+                ? ''
+                : "and exists (select 1 from enrolments e where e.section_id = sections.id and e.person_id = $person)";
+        $row = DB::selectOne(
+            "
             with mine as materialized (select id from sections where term_id = ? $mine),
-            own as materialized (select distinct s.series_id as id from series_sections s join mine on mine.id = s.section_id),
-            met as (select section_id, count(*) as n from series_sections s join mine on mine.id = s.section_id group by section_id)
+            own as materialized (select distinct s.series_id as id from series_sections s join mine on mine.id =
+                s.section_id),
+            met as (select section_id, count(*) as n from series_sections s join mine on mine.id = s.section_id
+                group by section_id)
             select
             (select count(*) from mine) as sections,
             (select count(*) from met) as timetabled,
-            (select count(*) from clashes where kind in ('".implode("', '", ClashList::GRAVE)."') and (section_id in (select id from mine) or other_section_id in (select id from mine))
-                and not exists (select 1 from accepted_clashes k where k.key = ".ClashList::KEY.")) as clashes,
+            (select count(*) from clashes where kind in ('".
+                implode("', '", ClashList::GRAVE).
+                "') and (section_id in (select id from mine) or other_section_id in (select id from mine))
+                and not exists (select 1 from accepted_clashes k where k.key = ".
+                ClashList::KEY.
+                ")) as clashes,
             (select count(*) from own) as series,
-            (select count(*) from join_links l join own on own.id = l.series_id where kind = 'series' and retired_at is null) as linked,
-            (select coalesce(sum(met.n * roster.n), 0) from met join (select section_id, count(*) as n from enrolments where role = 'student' and (ends_on is null or ends_on >= ?) group by section_id) roster using (section_id)) as seats,
-            (select count(*) from registrations r join own on own.id = r.series_id where state = 'accepted') as registered,
-            (select count(*) from placements p join mine on mine.id = p.section_id where wanted_print is distinct from standing_print) as differing,
-            (select count(*) from placements p join mine on mine.id = p.section_id where trouble is not null) as trouble,
-            (select count(*) from sessions x join own on own.id = x.series_id where state = 'planned' and day = ?) as today,
-            (select count(*) from sessions x join own on own.id = x.series_id where state = 'planned' and ends_at <= to_timestamp($now)) as held", [$term, $today, $today]);
+            (select count(*) from join_links l join own on own.id = l.series_id
+                where kind = 'series' and retired_at is null) as linked,
+            (select coalesce(sum(met.n * roster.n), 0) from met join (select section_id, count(*) as n from enrolments
+                where role = 'student' and (ends_on is null or ends_on >= ?) group by section_id) roster
+                using (section_id)) as seats,
+            (select count(*) from registrations r join own on own.id = r.series_id
+                where state = 'accepted') as registered,
+            (select count(*) from placements p join mine on mine.id = p.section_id
+                where wanted_print is distinct from standing_print) as differing,
+            (select count(*) from placements p join mine on mine.id = p.section_id
+                where trouble is not null) as trouble,
+            (select count(*) from sessions x join own on own.id = x.series_id
+                where state = 'planned' and day = ?) as today,
+            (select count(*) from sessions x join own on own.id = x.series_id
+                where state = 'planned' and ends_at <= to_timestamp($now)) as held",
+            [$term, $today, $today],
+        );
 
         return $row instanceof \stdClass ? $row : throw new \LogicException('The database gave no counts');
     }

@@ -24,23 +24,51 @@ final class Csv
             $text = substr($text, 3);
         }
         if (! mb_check_encoding($text, 'UTF-8')) {
-            $this->faults[] = new ImportFault($file, $this->lineOfBadByte($text), '', 'The file must be UTF-8 text. Save it again as CSV with UTF-8 encoding.');
+            $this->faults[] = new ImportFault(
+                $file,
+                $this->lineOfBadByte($text),
+                '',
+                'The file must be UTF-8 text. Save it again as CSV with UTF-8 encoding.',
+            );
 
             return;
         }
         $records = $this->records($text);
         $header = array_shift($records);
         if ($header === null) {
-            $this->faults[] = new ImportFault($file, 1, '', 'A header row with the columns '.implode(', ', $needs).' was expected; the file is empty.');
+            $this->faults[] = new ImportFault(
+                $file,
+                1,
+                '',
+                'A header row with the columns '.implode(', ', $needs).' was expected; the file is empty.',
+            );
 
             return;
         }
         $columns = array_map(trim(...), $header[1]);
         foreach (array_diff($needs, $columns) as $missing) {
-            $this->faults[] = new ImportFault($file, 1, $missing, "The column $missing was expected in the header row.", implode(',', $columns));
+            $this->faults[] = new ImportFault(
+                $file,
+                1,
+                $missing,
+                "The column $missing was expected in the header row.",
+                implode(',', $columns),
+            );
         }
-        foreach (array_keys(array_filter(array_count_values(array_filter($columns, fn (string $c): bool => $c !== '')), fn (int $n): bool => $n > 1)) as $twice) {
-            $this->faults[] = new ImportFault($file, 1, (string) $twice, 'Each column may stand in the header once.');
+        foreach (
+            array_keys(
+                array_filter(
+                    array_count_values(array_filter($columns, fn (string $c): bool => $c !== '')),
+                    fn (int $n): bool => $n > 1,
+                ),
+            ) as $twice
+        ) {
+            $this->faults[] = new ImportFault(
+                $file,
+                1,
+                (string) $twice,
+                'Each column may stand in the header once.',
+            );
         }
         if ($this->faults !== []) {
             return;
@@ -50,7 +78,15 @@ final class Csv
                 continue;
             }
             if (count($cells) !== count($columns)) {
-                $this->faults[] = new ImportFault($file, $line, '', count($columns).' values were expected, as in the header row; this row has '.count($cells).'.');
+                $this->faults[] = new ImportFault(
+                    $file,
+                    $line,
+                    '',
+                    count($columns).
+                        ' values were expected, as in the header row; this row has '.
+                        count($cells).
+                        '.',
+                );
 
                 continue;
             }
@@ -100,7 +136,12 @@ final class Csv
         while (true) {
             $close = strpos($text, '"', $at);
             if ($close === false) {
-                $this->faults[] = new ImportFault($this->file, $begun, (string) $column, 'A closing quotation mark was expected: the value begun here never ends.');
+                $this->faults[] = new ImportFault(
+                    $this->file,
+                    $begun,
+                    (string) $column,
+                    'A closing quotation mark was expected: the value begun here never ends.',
+                );
 
                 return [$cell.substr($text, $at), strlen($text), $line];
             }
@@ -115,7 +156,13 @@ final class Csv
             $after = $close + 1;
             $size = strcspn($text, ",\r\n", $after);
             if ($size > 0) {
-                $this->faults[] = new ImportFault($this->file, $line, (string) $column, 'A comma or the end of the line was expected after the closing quotation mark.', substr($text, $after, min($size, 20)));
+                $this->faults[] = new ImportFault(
+                    $this->file,
+                    $line,
+                    (string) $column,
+                    'A comma or the end of the line was expected after the closing quotation mark.',
+                    substr($text, $after, min($size, 20)),
+                );
             }
 
             return [$cell, $after + $size, $line];

@@ -5,15 +5,18 @@ declare(strict_types=1);
 namespace Nomada\Core\Interchange;
 
 /**
- * Writes a table as CSV (RFC 4180). Text that begins as a spreadsheet's formula would (`=`, `+`, `-`, `@`, tab, return) gets an apostrophe in
- * front, so that opening the file runs nothing; numbers stay numbers.
+ * Writes a table as CSV (RFC 4180). Text that begins as a spreadsheet's formula would (`=`, `+`, `-`, `@`, tab, return)
+ * gets an apostrophe in front, so that opening the file runs nothing; numbers stay numbers.
  */
 final class CsvText
 {
     /** @param  list<list<string|int|float|null>>  $rows the header first */
     public static function write(array $rows): string
     {
-        return implode('', array_map(fn (array $row): string => implode(',', array_map(self::cell(...), $row))."\r\n", $rows));
+        return implode(
+            '',
+            array_map(fn (array $row): string => implode(',', array_map(self::cell(...), $row))."\r\n", $rows),
+        );
     }
 
     private static function cell(string|int|float|null $value): string

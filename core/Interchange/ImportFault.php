@@ -24,7 +24,10 @@ final readonly class ImportFault implements JsonSerializable
 
     public function sentence(): string
     {
-        $where = $this->file.($this->line > 0 ? ", line $this->line" : '').($this->column === '' ? '' : ", column $this->column");
+        $where =
+            $this->file.
+            ($this->line > 0 ? ", line $this->line" : '').
+            ($this->column === '' ? '' : ", column $this->column");
 
         return "$where: $this->expected".($this->found === '' ? '' : " Found \"$this->found\".");
     }
@@ -32,6 +35,12 @@ final readonly class ImportFault implements JsonSerializable
     /** @return array{file: string, line: int, column: string, expected: string, found: string} */
     public function jsonSerialize(): array
     {
-        return ['file' => $this->file, 'line' => $this->line, 'column' => $this->column, 'expected' => $this->expected, 'found' => $this->found];
+        return [
+            'file' => $this->file,
+            'line' => $this->line,
+            'column' => $this->column,
+            'expected' => $this->expected,
+            'found' => $this->found,
+        ];
     }
 }

@@ -13,9 +13,12 @@ use Nomada\Core\Timetable\SeriesPlan;
  * @phpstan-type SchoolRow array{sourced_id: string, name: string, time_zone: string}
  * @phpstan-type TermRow array{sourced_id: string, title: string, starts_on: string, ends_on: string}
  * @phpstan-type CourseRow array{sourced_id: string, title: string, code: string}
- * @phpstan-type SectionRow array{sourced_id: string, title: string, code: string, year: string, course: string, term: string}
- * @phpstan-type PersonRow array{sourced_id: string, role: string, given_name: string, family_name: string, email: string, year: string, time_zone: string, guardians: list<string>}
- * @phpstan-type EnrolmentRow array{sourced_id: string, section: string, person: string, role: string, primary: bool, begins_on: ?string, ends_on: ?string}
+ * @phpstan-type SectionRow array{sourced_id: string, title: string, code: string, year: string, course: string,
+ *   term: string}
+ * @phpstan-type PersonRow array{sourced_id: string, role: string, given_name: string, family_name: string,
+ *   email: string, year: string, time_zone: string, guardians: list<string>}
+ * @phpstan-type EnrolmentRow array{sourced_id: string, section: string, person: string, role: string, primary: bool,
+ *   begins_on: ?string, ends_on: ?string}
  * @phpstan-type ClosureRow array{uid: string, first: string, last: string, reason: string}
  * @phpstan-type SeriesRow array{section: string, title: string, plan: SeriesPlan}
  */
@@ -64,8 +67,13 @@ final class SchoolData
     public function counts(): array
     {
         return [
-            'terms' => count($this->terms), 'closures' => count($this->closures ?? []), 'courses' => count($this->courses), 'sections' => count($this->sections),
-            'people' => count($this->people), 'enrolments' => count($this->enrolments), 'series' => count($this->series ?? []),
+            'terms' => count($this->terms),
+            'closures' => count($this->closures ?? []),
+            'courses' => count($this->courses),
+            'sections' => count($this->sections),
+            'people' => count($this->people),
+            'enrolments' => count($this->enrolments),
+            'series' => count($this->series ?? []),
         ];
     }
 }

@@ -17,8 +17,8 @@ use Nomada\Core\Timetable\TypedTime;
 /**
  * Reads timetable.csv, one series a row: class_sourced_id, title, dtstart (local), minutes, tzid, rrule.
  *
- * COUNT counts as RFC 5545 counts it, closed days are taken out afterwards. A rule without COUNT or UNTIL ends with the term,
- * since there is no series without an end. An empty rrule is one session on the day of dtstart.
+ * COUNT counts as RFC 5545 counts it, closed days are taken out afterwards. A rule without COUNT or UNTIL ends with the
+ * term, since there is no series without an end. An empty rrule is one session on the day of dtstart.
  *
  * @phpstan-import-type SeriesRow from SchoolData
  */
@@ -40,7 +40,10 @@ final class TimetableReader
             }
             $key = $found['section'].' '.mb_strtolower($found['title']);
             if (isset($seen[$key])) {
-                $faults[] = $row->fault('title', "Two series of one section need titles of their own; line $seen[$key] has the same.");
+                $faults[] = $row->fault(
+                    'title',
+                    "Two series of one section need titles of their own; line $seen[$key] has the same.",
+                );
 
                 continue;
             }
@@ -69,7 +72,11 @@ final class TimetableReader
             $zone = null;
         }
         $start = null;
-        if (! preg_match('/^(\d{4}-?\d{2}-?\d{2})[T ](\d{2}):?(\d{2})(?::?00)?$/D', $row->get('dtstart'), $m) || (int) $m[2] > 23 || (int) $m[3] > 59) {
+        if (
+            ! preg_match('/^(\d{4}-?\d{2}-?\d{2})[T ](\d{2}):?(\d{2})(?::?00)?$/D', $row->get('dtstart'), $m) ||
+            (int) $m[2] > 23 ||
+            (int) $m[3] > 59
+        ) {
             $faults[] = $row->fault('dtstart', 'A local date and time as 2027-01-11T10:00 was expected.');
         } else {
             try {
@@ -78,13 +85,23 @@ final class TimetableReader
                 $faults[] = $row->fault('dtstart', $e->getMessage());
             }
         }
-        if (! preg_match('/^\d{1,3}$/D', $row->get('minutes')) || (int) $row->get('minutes') < 1 || (int) $row->get('minutes') > SeriesPlan::LONGEST) {
-            $faults[] = $row->fault('minutes', 'A whole number of minutes from 1 to '.SeriesPlan::LONGEST.' was expected.');
+        if (
+            ! preg_match('/^\d{1,3}$/D', $row->get('minutes')) ||
+            (int) $row->get('minutes') < 1 ||
+            (int) $row->get('minutes') > SeriesPlan::LONGEST
+        ) {
+            $faults[] = $row->fault(
+                'minutes',
+                'A whole number of minutes from 1 to '.SeriesPlan::LONGEST.' was expected.',
+            );
         }
         $rule = null;
         if ($zone !== null) {
             try {
-                $rule = RecurrenceRule::parse($row->get('rrule') === '' ? 'FREQ=DAILY;COUNT=1' : $row->get('rrule'), $zone);
+                $rule = RecurrenceRule::parse(
+                    $row->get('rrule') === '' ? 'FREQ=DAILY;COUNT=1' : $row->get('rrule'),
+                    $zone,
+                );
             } catch (Fault $e) {
                 $faults[] = $row->fault('rrule', $e->getMessage());
             }
@@ -94,9 +111,21 @@ final class TimetableReader
         }
         $minute = (int) $m[2] * 60 + (int) $m[3];
         $termRow = $school->terms[$section['term']];
-        $term = new Term($termRow['title'], LocalDate::parse($termRow['starts_on']), LocalDate::parse($termRow['ends_on']), $default);
+        $term = new Term(
+            $termRow['title'],
+            LocalDate::parse($termRow['starts_on']),
+            LocalDate::parse($termRow['ends_on']),
+            $default,
+        );
         try {
-            $plan = new SeriesPlan(Patterns::fromRule($rule, $start), $start, self::end($rule, $zone, $minute), $minute, (int) $row->get('minutes'), $zone);
+            $plan = new SeriesPlan(
+                Patterns::fromRule($rule, $start),
+                $start,
+                self::end($rule, $zone, $minute),
+                $minute,
+                (int) $row->get('minutes'),
+                $zone,
+            );
         } catch (Fault $e) {
             $faults[] = $row->fault('rrule', $e->getMessage());
 
@@ -138,7 +167,10 @@ final class TimetableReader
         }
         foreach ($plan->pattern->days($plan->from, $plan->from->plus(400), $term) as $day) {
             if ($day !== $plan->from->day) {
-                yield ['dtstart', 'The rule does not fall on this day; the first date is '.(new LocalDate($day))->iso().'.'];
+                yield [
+                    'dtstart',
+                    'The rule does not fall on this day; the first date is '.(new LocalDate($day))->iso().'.',
+                ];
             }
             break;
         }

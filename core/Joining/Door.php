@@ -11,28 +11,36 @@ use Nomada\Core\Timetable\SessionState;
 /**
  * Who gets in, and when: one pure function of the link, the sessions behind it, the visitor, the room and the moment.
  *
- * Who is asked first, then when, then how the room is: a stranger learns nothing of the hours. Of a day's sessions the first that is not
- * over counts; once the day's last is over, the answer says so until midnight on the school's clock, and from then on names the next one.
- * After the end nobody comes in, and whoever was sent out stays out for that session. A session may have a door of its own. Where the link is
- * hidden outside the door's hours, it is shut for students between them; a drop-in room is shut outside its open hours.
+ * Who is asked first, then when, then how the room is: a stranger learns nothing of the hours. Of a day's sessions the
+ * first that is not over counts; once the day's last is over, the answer says so until midnight on the school's clock,
+ * and from then on names the next one. After the end nobody comes in, and whoever was sent out stays out for that
+ * session. A session may have a door of its own. Where the link is hidden outside the door's hours, it is shut for
+ * students between them; a drop-in room is shut outside its open hours.
  */
 final readonly class Door
 {
-    public function __construct(public DoorRules $rules = new DoorRules)
+    public function __construct(public DoorRules $rules = new DoorRules())
     {
     }
 
     /** @param  int  $now  UTC seconds */
     public function answer(Knock $knock, Zone $zone, int $now): DoorAnswer
     {
-        $byTime = $knock->kind === LinkKind::DropIn ? $this->byHours($knock->openHours, $knock->visitor->isHost, $now) : $this->byTime($knock, $zone, $now);
+        $byTime =
+            $knock->kind === LinkKind::DropIn
+                ? $this->byHours($knock->openHours, $knock->visitor->isHost, $now)
+                : $this->byTime($knock, $zone, $now);
         // One session may have a door of its own: who gets in is asked of the one that is at hand.
         $rules = $this->rulesOf($byTime->session ?? $byTime->next);
         $refusal = $this->refusal($knock, $rules, $now);
         if ($refusal !== null) {
             return new DoorAnswer($refusal);
         }
-        if ($rules->hiddenOutside && ! $byTime->asHost && in_array($byTime->reply, [DoorReply::TooEarly, DoorReply::Over], true)) {
+        if (
+            $rules->hiddenOutside &&
+            ! $byTime->asHost &&
+            in_array($byTime->reply, [DoorReply::TooEarly, DoorReply::Over], true)
+        ) {
             return new DoorAnswer(DoorReply::Shut, $byTime->session, $byTime->opensAt, $byTime->next);
         }
 
@@ -76,7 +84,11 @@ final readonly class Door
             return DoorReply::Waiting;
         }
 
-        return self::isStraightIn($visitor, $rules) || $rules->othersWait ? null : ($visitor->isOnRoster && $rules->straightIn !== StraightIn::Nobody ? DoorReply::RegisterFirst : DoorReply::NotOnRoster);
+        return self::isStraightIn($visitor, $rules) || $rules->othersWait
+            ? null
+            : ($visitor->isOnRoster && $rules->straightIn !== StraightIn::Nobody
+                ? DoorReply::RegisterFirst
+                : DoorReply::NotOnRoster);
     }
 
     private static function isStraightIn(Visitor $visitor, DoorRules $rules): bool
@@ -85,7 +97,9 @@ final readonly class Door
             StraightIn::Nobody => false,
             StraightIn::Accepted => $visitor->registration === 'accepted',
             StraightIn::Roster => $visitor->registration === 'accepted' || $visitor->isOnRoster,
-            StraightIn::School => $visitor->registration === 'accepted' || $visitor->isOnRoster || $visitor->isSchool,
+            StraightIn::School => $visitor->registration === 'accepted' ||
+                $visitor->isOnRoster ||
+                $visitor->isSchool,
             StraightIn::Anyone => true,
         };
     }
@@ -101,7 +115,13 @@ final readonly class Door
             }
             $isToday = $zone->wall($session->start)[0] === $today;
             // Today's date of the pattern, held on another day.
-            $moved = $session->slot() === $today && ! $isToday && $session->state === SessionState::Planned && $session->end > $now ? $session : $moved;
+            $moved =
+                $session->slot() === $today &&
+                ! $isToday &&
+                $session->state === SessionState::Planned &&
+                $session->end > $now
+                    ? $session
+                    : $moved;
             if ($session->end <= $now) {
                 $past = $isToday && $session->state === SessionState::Planned ? $session : $past;
             } elseif ($current === null && $isToday) {
@@ -117,7 +137,13 @@ final readonly class Door
         if ($current !== null) {
             $at = $this->opens($current, $asHost);
 
-            return new DoorAnswer($now >= $at ? DoorReply::ComeIn : DoorReply::TooEarly, $current, $at, $next, $asHost);
+            return new DoorAnswer(
+                $now >= $at ? DoorReply::ComeIn : DoorReply::TooEarly,
+                $current,
+                $at,
+                $next,
+                $asHost,
+            );
         }
         if ($moved !== null && $past === null) {
             return new DoorAnswer(DoorReply::Moved, $moved, $this->opens($moved, $asHost), $next, $asHost);
@@ -134,7 +160,13 @@ final readonly class Door
     {
         $opens = $hours === null ? null : $hours[0] - ($asHost ? 60 * $this->rules->opensBeforeHosts : 0);
 
-        return new DoorAnswer($hours !== null && $now >= $opens && $now < $hours[1] ? DoorReply::ComeIn : DoorReply::Shut, null, $opens, null, $asHost);
+        return new DoorAnswer(
+            $hours !== null && $now >= $opens && $now < $hours[1] ? DoorReply::ComeIn : DoorReply::Shut,
+            null,
+            $opens,
+            null,
+            $asHost,
+        );
     }
 
     private function byRoom(DoorAnswer $come, Knock $knock, DoorRules $rules): DoorAnswer

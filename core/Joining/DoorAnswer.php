@@ -7,7 +7,8 @@ namespace Nomada\Core\Joining;
 use Nomada\Core\Timetable\PlannedSession;
 
 /**
- * The door's answer: the reply, the session it is about, when its doors open (UTC seconds), and the next session after that.
+ * The door's answer: the reply, the session it is about, when its doors open (UTC seconds), and the next session after
+ * that.
  */
 final readonly class DoorAnswer
 {

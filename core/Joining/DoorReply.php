@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Joining;
 
-/** What the door can answer. Each has words for whoever stands before it, which the door page puts in their own clock. */
+/**
+ * What the door can answer. Each has words for whoever stands before it, which the door page puts in their own clock.
+ */
 enum DoorReply: string
 {
     case ComeIn = 'come-in';

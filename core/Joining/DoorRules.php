@@ -14,7 +14,8 @@ final readonly class DoorRules
      * @param  bool  $needsHost  nobody comes in before a host is inside
      * @param  bool  $othersWait  whoever does not go straight in waits outside; otherwise they are turned away
      * @param  bool  $oneDevice  a second device takes over from the first
-     * @param  bool  $hiddenOutside  the link is hidden outside the door's hours, from the end of a session until the doors of the next one open
+     * @param  bool  $hiddenOutside  the link is hidden outside the door's hours, from the end of a session until the
+     *   doors of the next one open
      */
     public function __construct(
         public int $opensBefore = 10,
@@ -26,17 +27,27 @@ final readonly class DoorRules
         public bool $hiddenOutside = false,
     ) {
         if ($opensBefore < 0 || $opensBefore > 120 || $opensBeforeHosts < $opensBefore || $opensBeforeHosts > 240) {
-            throw new Fault('The doors open 0 to 120 minutes before the start, for hosts at least as early, and at most 240.', 'opens_before');
+            throw new Fault(
+                'The doors open 0 to 120 minutes before the start, for hosts at least as early, and at most 240.',
+                'opens_before',
+            );
         }
     }
 
     /** @param  array<string, mixed>  $plain */
     public static function from(array $plain): self
     {
-        $own = new self;
+        $own = new self();
 
-        return new self((int) ($plain['opens_before'] ?? $own->opensBefore), (int) ($plain['opens_before_hosts'] ?? $own->opensBeforeHosts), (bool) ($plain['needs_host'] ?? $own->needsHost),
-            StraightIn::tryFrom((string) ($plain['straight_in'] ?? '')) ?? $own->straightIn, (bool) ($plain['others_wait'] ?? $own->othersWait), (bool) ($plain['one_device'] ?? $own->oneDevice), (bool) ($plain['hidden_outside'] ?? $own->hiddenOutside));
+        return new self(
+            (int) ($plain['opens_before'] ?? $own->opensBefore),
+            (int) ($plain['opens_before_hosts'] ?? $own->opensBeforeHosts),
+            (bool) ($plain['needs_host'] ?? $own->needsHost),
+            StraightIn::tryFrom((string) ($plain['straight_in'] ?? '')) ?? $own->straightIn,
+            (bool) ($plain['others_wait'] ?? $own->othersWait),
+            (bool) ($plain['one_device'] ?? $own->oneDevice),
+            (bool) ($plain['hidden_outside'] ?? $own->hiddenOutside),
+        );
     }
 
     /**
@@ -52,19 +63,35 @@ final readonly class DoorRules
     /** @return array<string, int|bool|string> what {@see DoorRules::from()} reads back */
     public function toArray(): array
     {
-        return ['opens_before' => $this->opensBefore, 'opens_before_hosts' => $this->opensBeforeHosts, 'needs_host' => $this->needsHost, 'straight_in' => $this->straightIn->value, 'others_wait' => $this->othersWait, 'one_device' => $this->oneDevice, 'hidden_outside' => $this->hiddenOutside];
+        return [
+            'opens_before' => $this->opensBefore,
+            'opens_before_hosts' => $this->opensBeforeHosts,
+            'needs_host' => $this->needsHost,
+            'straight_in' => $this->straightIn->value,
+            'others_wait' => $this->othersWait,
+            'one_device' => $this->oneDevice,
+            'hidden_outside' => $this->hiddenOutside,
+        ];
     }
 
     /** @return list<string> in what it is more open than another */
     public function moreOpenThan(self $other): array
     {
-        return array_values(array_filter([
-            $this->opensBefore > $other->opensBefore ? "opens {$this->opensBefore} minutes before, not {$other->opensBefore}" : '',
-            ! $this->needsHost && $other->needsHost ? 'lets students in before a teacher is inside' : '',
-            $this->straightIn->openness() > $other->straightIn->openness() ? "lets in {$this->straightIn->words()}" : '',
-            $this->othersWait && ! $other->othersWait ? 'lets others wait outside instead of turning them away' : '',
-            ! $this->oneDevice && $other->oneDevice ? 'lets one person in on several devices' : '',
-            ! $this->hiddenOutside && $other->hiddenOutside ? 'shows its link at any hour' : '',
-        ]));
+        return array_values(
+            array_filter([
+                $this->opensBefore > $other->opensBefore
+                    ? "opens {$this->opensBefore} minutes before, not {$other->opensBefore}"
+                    : '',
+                ! $this->needsHost && $other->needsHost ? 'lets students in before a teacher is inside' : '',
+                $this->straightIn->openness() > $other->straightIn->openness()
+                    ? "lets in {$this->straightIn->words()}"
+                    : '',
+                $this->othersWait && ! $other->othersWait
+                    ? 'lets others wait outside instead of turning them away'
+                    : '',
+                ! $this->oneDevice && $other->oneDevice ? 'lets one person in on several devices' : '',
+                ! $this->hiddenOutside && $other->hiddenOutside ? 'shows its link at any hour' : '',
+            ]),
+        );
     }
 }

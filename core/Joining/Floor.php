@@ -6,7 +6,10 @@ namespace Nomada\Core\Joining;
 
 use Nomada\Core\Fault;
 
-/** What people inside may do. A host gives the floor and takes it back. The defaults are the safe ones; nobody but a host ever silences others. */
+/**
+ * What people inside may do. A host gives the floor and takes it back. The defaults are the safe ones; nobody but a
+ * host ever silences others.
+ */
 final readonly class Floor
 {
     private const POWERS = ['speak', 'camera', 'chat', 'screen', 'draw', 'record'];
@@ -39,11 +42,23 @@ final readonly class Floor
     /** @param  array<string, mixed>  $plain */
     public static function from(array $plain): self
     {
-        $own = new self;
+        $own = new self();
         $who = fn (string $name, Who $default): Who => Who::tryFrom((string) ($plain[$name] ?? '')) ?? $default;
-        $limit = fn (string $name): ?int => isset($plain[$name]) && $plain[$name] !== '' ? (int) $plain[$name] : null;
+        $limit = fn (string $name): ?int => isset($plain[$name]) && $plain[$name] !== ''
+            ? (int) $plain[$name]
+            : null;
 
-        return new self($who('speak', $own->speak), $who('camera', $own->camera), $who('chat', $own->chat), $who('screen', $own->screen), $who('draw', $own->draw), $who('record', $own->record), (bool) ($plain['muted_on_entry'] ?? true), $limit('speakers'), $limit('cameras'));
+        return new self(
+            $who('speak', $own->speak),
+            $who('camera', $own->camera),
+            $who('chat', $own->chat),
+            $who('screen', $own->screen),
+            $who('draw', $own->draw),
+            $who('record', $own->record),
+            (bool) ($plain['muted_on_entry'] ?? true),
+            $limit('speakers'),
+            $limit('cameras'),
+        );
     }
 
     /**
@@ -59,28 +74,48 @@ final readonly class Floor
     /** @return array<string, bool|int|string|null> what {@see Floor::from()} reads back */
     public function toArray(): array
     {
-        return [...array_combine(self::POWERS, array_map(fn (string $p): string => $this->who($p)->value, self::POWERS)), 'muted_on_entry' => $this->mutedOnEntry, 'speakers' => $this->speakers, 'cameras' => $this->cameras];
+        return [
+            ...array_combine(self::POWERS, array_map(fn (string $p): string => $this->who($p)->value, self::POWERS)),
+            'muted_on_entry' => $this->mutedOnEntry,
+            'speakers' => $this->speakers,
+            'cameras' => $this->cameras,
+        ];
     }
 
     /** Who has a power: speak, camera, chat, screen, draw, record. */
     public function who(string $power): Who
     {
         return match ($power) {
-            'speak' => $this->speak, 'camera' => $this->camera, 'chat' => $this->chat, 'screen' => $this->screen, 'draw' => $this->draw, 'record' => $this->record, default => Who::Nobody
+            'speak' => $this->speak,
+            'camera' => $this->camera,
+            'chat' => $this->chat,
+            'screen' => $this->screen,
+            'draw' => $this->draw,
+            'record' => $this->record,
+            default => Who::Nobody,
         };
     }
 
     public function allows(string $power, bool $isHost, bool $hasFloor): bool
     {
         return match ($this->who($power)) {
-            Who::Everyone => true, Who::Host => $isHost || $hasFloor, Who::Nobody => $isHost && $power !== 'record'
+            Who::Everyone => true,
+            Who::Host => $isHost || $hasFloor,
+            Who::Nobody => $isHost && $power !== 'record',
         };
     }
 
     /** @return list<string> in what it is more open than another */
     public function moreOpenThan(self $other): array
     {
-        $names = ['speak' => 'speak', 'camera' => 'use the camera', 'chat' => 'write in the chat', 'screen' => 'show a screen', 'draw' => 'draw', 'record' => 'record'];
+        $names = [
+            'speak' => 'speak',
+            'camera' => 'use the camera',
+            'chat' => 'write in the chat',
+            'screen' => 'show a screen',
+            'draw' => 'draw',
+            'record' => 'record',
+        ];
         $out = [];
         foreach ($names as $power => $words) {
             if ($this->who($power)->openness() > $other->who($power)->openness()) {
@@ -97,7 +132,13 @@ final readonly class Floor
     /** "Students may speak and use the camera and the chat; screen and drawing only when given the floor." */
     public function sentence(): string
     {
-        $names = ['speak' => 'speak', 'camera' => 'use the camera', 'chat' => 'write in the chat', 'screen' => 'show a screen', 'draw' => 'draw'];
+        $names = [
+            'speak' => 'speak',
+            'camera' => 'use the camera',
+            'chat' => 'write in the chat',
+            'screen' => 'show a screen',
+            'draw' => 'draw',
+        ];
         $may = $given = [];
         foreach ($names as $power => $words) {
             if ($this->who($power) === Who::Everyone) {
@@ -112,6 +153,14 @@ final readonly class Floor
             return $parts === [] ? (string) $last : implode(', ', $parts)." and $last";
         };
 
-        return ($may === [] ? 'Students only listen' : 'Students may '.$list($may).($this->mutedOnEntry && $this->speak === Who::Everyone ? ', with the microphone off at first' : '')).($given === [] ? '' : '; only when given the floor they '.$list($given)).'.';
+        return ($may === []
+            ? 'Students only listen'
+            : 'Students may '.
+                $list($may).
+                ($this->mutedOnEntry && $this->speak === Who::Everyone
+                    ? ', with the microphone off at first'
+                    : '')).
+            ($given === [] ? '' : '; only when given the floor they '.$list($given)).
+            '.';
     }
 }

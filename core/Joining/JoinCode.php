@@ -9,8 +9,9 @@ use Random\Randomizer;
 /**
  * A join code: ten characters to say or type, without vowels and look-alikes, the last a check character.
  *
- * The alphabet has 23 characters, a prime. With weights 1 to 10 the sum of weight times value must be 0 modulo 23; a single wrong
- * character changes it by weight times difference, a swap by difference of weights times difference of values: neither can be 0 there.
+ * The alphabet has 23 characters, a prime. With weights 1 to 10 the sum of weight times value must be 0 modulo 23; a
+ * single wrong character changes it by weight times difference, a swap by difference of weights times difference of
+ * values: neither can be 0 there.
  */
 final class JoinCode
 {
@@ -28,7 +29,10 @@ final class JoinCode
         return $code.self::check($code);
     }
 
-    /** The code as it is held, from however it was typed (small letters, blanks, dashes), or null where it cannot be one. */
+    /**
+     * The code as it is held, from however it was typed (small letters, blanks, dashes), or null where it cannot be
+     * one.
+     */
     public static function read(string $typed): ?string
     {
         $code = strtoupper(preg_replace('/[\s\-–·.]+/u', '', $typed) ?? '');
@@ -44,13 +48,15 @@ final class JoinCode
 
     public static function isValid(string $code): bool
     {
-        return strlen($code) === self::LENGTH && strspn($code, self::ALPHABET) === self::LENGTH && self::sum($code) === 0;
+        return strlen($code) === self::LENGTH &&
+            strspn($code, self::ALPHABET) === self::LENGTH &&
+            self::sum($code) === 0;
     }
 
     private static function check(string $nine): string
     {
         // 10 times the check value makes up what is missing to 0; 7 is the inverse of 10 modulo 23.
-        return self::ALPHABET[(23 - self::sum($nine)) * 7 % 23];
+        return self::ALPHABET[((23 - self::sum($nine)) * 7) % 23];
     }
 
     private static function sum(string $code): int

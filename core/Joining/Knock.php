@@ -14,7 +14,8 @@ final readonly class Knock
      * @param  list<PlannedSession>  $sessions  of the series, ascending, lost and cancelled ones too
      * @param  int|null  $expires  UTC seconds after which a guest pass is worth nothing
      * @param  int|null  $only  the day of the one session that a guest pass is for
-     * @param  array{int, int}|null  $openHours  of a drop-in room: UTC start and end of the hours that hold now or come next; null where none is left
+     * @param  array{int, int}|null  $openHours  of a drop-in room: UTC start and end of the hours that hold now or
+     *   come next; null where none is left
      */
     public function __construct(
         public LinkKind $kind,
@@ -25,7 +26,7 @@ final readonly class Knock
         public bool $isHidden = false,
         public ?int $expires = null,
         public ?int $only = null,
-        public RoomState $room = new RoomState,
+        public RoomState $room = new RoomState(),
         public ?array $openHours = null,
     ) {
     }

@@ -16,7 +16,11 @@ enum LinkKind: string
     public function words(): string
     {
         return match ($this) {
-            self::Series => 'join link', self::Personal => 'personal link', self::Host => 'host link', self::Guest => 'guest pass', self::DropIn => 'drop-in link'
+            self::Series => 'join link',
+            self::Personal => 'personal link',
+            self::Host => 'host link',
+            self::Guest => 'guest pass',
+            self::DropIn => 'drop-in link',
         };
     }
 }

@@ -6,7 +6,10 @@ namespace Nomada\Core\Joining;
 
 use Random\Randomizer;
 
-/** The part of a join link that nobody can guess: 160 random bits, written in 27 characters that need no escaping in an address. */
+/**
+ * The part of a join link that nobody can guess: 160 random bits, written in 27 characters that need no escaping in an
+ * address.
+ */
 final class LinkSecret
 {
     public const PATTERN = '[A-Za-z0-9_-]{27}';

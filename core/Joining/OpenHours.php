@@ -10,8 +10,8 @@ use Nomada\Core\Term\Term;
 use Nomada\Core\Timetable\TypedTime;
 
 /**
- * The open hours of a drop-in room: spans of weekdays on the school's clock, on open days of the term only. Outside them the room is shut,
- * so that nobody finds an empty one that is always open.
+ * The open hours of a drop-in room: spans of weekdays on the school's clock, on open days of the term only. Outside
+ * them the room is shut, so that nobody finds an empty one that is always open.
  */
 final readonly class OpenHours
 {
@@ -20,7 +20,10 @@ final readonly class OpenHours
     /** A room that is open for longer than this without a break is a slip, or no drop-in room. */
     private const LONGEST = 6 * 60;
 
-    /** @var list<array{int, int, int}> weekday (1 is Monday), start and end in minutes from midnight; ascending, none overlaps */
+    /**
+     * @var list<array{int, int, int}> weekday (1 is Monday), start and end in minutes from midnight; ascending, none
+     *   overlaps
+     */
     public array $spans;
 
     /**
@@ -40,7 +43,11 @@ final readonly class OpenHours
                 throw new Fault("$is ends before it starts.", 'hours');
             }
             if ($end - $start > self::LONGEST) {
-                throw new Fault("$is is longer than 6 hours. A room that is always open looks like a class that is off; give it real hours.", 'hours');
+                throw new Fault(
+                    "$is is longer than 6 hours. A room that is always open looks like a class that is off; give it ".
+                        'real hours.',
+                    'hours',
+                );
             }
             if ($i > 0 && $spans[$i - 1][0] === $weekday && $spans[$i - 1][2] > $start) {
                 throw new Fault("$is overlaps ".self::say(...$spans[$i - 1]).'.', 'hours');
@@ -62,8 +69,17 @@ final readonly class OpenHours
             if ($part === '') {
                 continue;
             }
-            if (preg_match('/^(mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?\s+(.+?)\s*(?:-|–|to)\s*(.+)$/iu', $part, $m) !== 1) {
-                throw new Fault("\"$part\" does not read. Write a weekday and a span, such as \"Tue 15:00-16:00\".", 'hours');
+            if (
+                preg_match(
+                    '/^(mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?\s+(.+?)\s*(?:-|–|to)\s*(.+)$/iu',
+                    $part,
+                    $m,
+                ) !== 1
+            ) {
+                throw new Fault(
+                    "\"$part\" does not read. Write a weekday and a span, such as \"Tue 15:00-16:00\".",
+                    'hours',
+                );
             }
             $weekday = (int) array_search(ucfirst(strtolower($m[1])), self::DAYS, true);
             $spans[] = [$weekday, TypedTime::read($m[2], 'hours')->minute, TypedTime::read($m[3], 'hours')->minute];

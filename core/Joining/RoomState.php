@@ -14,7 +14,13 @@ final readonly class RoomState
      * @param  bool  $isInside  the visitor is inside already, on another device
      * @param  bool  $isSentOut  the visitor was sent out of this session
      */
-    public function __construct(public bool $hostInside = false, public bool $isOver = false, public int $inside = 0, public ?int $seats = null, public bool $isInside = false, public bool $isSentOut = false)
-    {
+    public function __construct(
+        public bool $hostInside = false,
+        public bool $isOver = false,
+        public int $inside = 0,
+        public ?int $seats = null,
+        public bool $isInside = false,
+        public bool $isSentOut = false,
+    ) {
     }
 }

@@ -7,8 +7,8 @@ namespace Nomada\Core\Joining;
 use Nomada\Core\Fault;
 
 /**
- * A memorable address: words from the section and title, small letters and dashes, not case-sensitive. Refused where it would reveal a
- * student.
+ * A memorable address: words from the section and title, small letters and dashes, not case-sensitive. Refused where it
+ * would reveal a student.
  */
 final class ShortAddress
 {
@@ -21,7 +21,13 @@ final class ShortAddress
      */
     public static function suggest(string $section, string $title, callable $isTaken): string
     {
-        $base = mb_substr(self::slug($title === '' || str_contains($section, $title) ? $section : "$section $title"), 0, 60) ?: 'class';
+        $base =
+            mb_substr(
+                self::slug($title === '' || str_contains($section, $title) ? $section : "$section $title"),
+                0,
+                60,
+            ) ?:
+            'class';
         for ($n = 1; $isTaken($n === 1 ? $base : "$base-$n"); $n++) {
             continue;
         }
@@ -46,7 +52,10 @@ final class ShortAddress
         foreach ($names as $name) {
             foreach (explode('-', self::slug($name)) as $part) {
                 if (strlen($part) > 2 && in_array($part, $words, true)) {
-                    throw new Fault('This address would reveal a student. Use words of the section and its title.', 'short_address');
+                    throw new Fault(
+                        'This address would reveal a student. Use words of the section and its title.',
+                        'short_address',
+                    );
                 }
             }
         }
@@ -58,6 +67,15 @@ final class ShortAddress
     {
         $plain = (string) preg_replace('/\p{M}/u', '', \Normalizer::normalize($text, \Normalizer::FORM_D) ?: $text);
 
-        return trim((string) preg_replace('/[^a-z0-9]+/', '-', mb_strtolower(str_replace(['ß', 'ø', 'Ø', 'ł', 'Ł', 'æ'], ['ss', 'o', 'o', 'l', 'l', 'ae'], $plain))), '-');
+        return trim(
+            (string) preg_replace(
+                '/[^a-z0-9]+/',
+                '-',
+                mb_strtolower(
+                    str_replace(['ß', 'ø', 'Ø', 'ł', 'Ł', 'æ'], ['ss', 'o', 'o', 'l', 'l', 'ae'], $plain),
+                ),
+            ),
+            '-',
+        );
     }
 }

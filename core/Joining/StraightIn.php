@@ -16,7 +16,11 @@ enum StraightIn: string
     public function words(): string
     {
         return match ($this) {
-            self::Nobody => 'nobody', self::Accepted => 'registered students', self::Roster => 'everybody on the roster', self::School => 'every account of the school', self::Anyone => 'anyone with the link'
+            self::Nobody => 'nobody',
+            self::Accepted => 'registered students',
+            self::Roster => 'everybody on the roster',
+            self::School => 'every account of the school',
+            self::Anyone => 'anyone with the link',
         };
     }
 

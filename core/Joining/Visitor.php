@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Joining;
 
-/** Who stands at the door: a teacher of the section, somebody with (or without) a registration, or a guest without an account. */
+/**
+ * Who stands at the door: a teacher of the section, somebody with (or without) a registration, or a guest without an
+ * account.
+ */
 final readonly class Visitor
 {
     /**

@@ -21,25 +21,51 @@ enum LetterKind: string
     public function title(): string
     {
         return match ($this) {
-            self::Received => 'Registration received', self::Accepted => 'Confirmation', self::Declined => 'Decline', self::Elsewhere => 'Sent to another section', self::Replaced => 'Replaced link', self::Guest => 'Guest\'s invitation', self::Guardian => 'Confirmation for guardians', self::Changed => 'Changed sessions', self::Cancelled => 'Cancelled series', self::Teacher => 'Host link for teachers'
+            self::Received => 'Registration received',
+            self::Accepted => 'Confirmation',
+            self::Declined => 'Decline',
+            self::Elsewhere => 'Sent to another section',
+            self::Replaced => 'Replaced link',
+            self::Guest => 'Guest\'s invitation',
+            self::Guardian => 'Confirmation for guardians',
+            self::Changed => 'Changed sessions',
+            self::Cancelled => 'Cancelled series',
+            self::Teacher => 'Host link for teachers',
         };
     }
 
-    /** @return array<string, string> what may stand in braces in a template of this kind, and what an example of it is */
+    /**
+     * @return array<string, string> what may stand in braces in a template of this kind, and what an example of it is
+     */
     public function placeholders(): array
     {
-        $all = $this === self::Cancelled ? ['name' => 'Ana Quiroga', 'class' => 'Y8 Marine Science', 'school' => 'Colegio Marisma'] : ['name' => 'Ana Quiroga', 'class' => 'Y8 Marine Science', 'school' => 'Colegio Marisma', 'when' => 'Tue 9 Feb 09:00–09:45 in Santiago; Thu 11 Feb 09:00–09:45 in Santiago'];
+        $all =
+            $this === self::Cancelled
+                ? ['name' => 'Ana Quiroga', 'class' => 'Y8 Marine Science', 'school' => 'Colegio Marisma']
+                : [
+                    'name' => 'Ana Quiroga',
+                    'class' => 'Y8 Marine Science',
+                    'school' => 'Colegio Marisma',
+                    'when' => 'Tue 9 Feb 09:00–09:45 in Santiago; Thu 11 Feb 09:00–09:45 in Santiago',
+                ];
 
-        return $all + match ($this) {
-            self::Received => ['page' => 'https://nomada.example/register/12'],
-            self::Accepted, self::Replaced, self::Teacher => ['link' => 'https://nomada.example/join/…', 'phone' => '+34 910 555 010, PIN 204 118'],
-            self::Declined => ['reason' => 'Use your school address.', 'page' => 'https://nomada.example/register/12'],
-            self::Elsewhere => ['page' => 'https://nomada.example/register/13'],
-            self::Guardian => ['child' => 'Ana Quiroga'],
-            self::Changed => ['change' => 'Tue 9 Feb is cancelled: boat trip'],
-            self::Cancelled => ['title' => 'Practical'],
-            self::Guest => ['link' => 'https://nomada.example/join/…', 'until' => 'Fri 26 Feb'],
-        };
+        return $all +
+            match ($this) {
+                self::Received => ['page' => 'https://nomada.example/register/12'],
+                self::Accepted, self::Replaced, self::Teacher => [
+                    'link' => 'https://nomada.example/join/…',
+                    'phone' => '+34 910 555 010, PIN 204 118',
+                ],
+                self::Declined => [
+                    'reason' => 'Use your school address.',
+                    'page' => 'https://nomada.example/register/12',
+                ],
+                self::Elsewhere => ['page' => 'https://nomada.example/register/13'],
+                self::Guardian => ['child' => 'Ana Quiroga'],
+                self::Changed => ['change' => 'Tue 9 Feb is cancelled: boat trip'],
+                self::Cancelled => ['title' => 'Practical'],
+                self::Guest => ['link' => 'https://nomada.example/join/…', 'until' => 'Fri 26 Feb'],
+            };
     }
 
     /** Whether whoever gets it may do without: what tells of somebody else's sessions. */
@@ -52,23 +78,81 @@ enum LetterKind: string
     public function needs(): array
     {
         return match ($this) {
-            self::Accepted, self::Replaced, self::Guest, self::Teacher => ['link'], self::Declined => ['reason'], self::Guardian => ['child'], self::Changed => ['change'], default => []
+            self::Accepted, self::Replaced, self::Guest, self::Teacher => ['link'],
+            self::Declined => ['reason'],
+            self::Guardian => ['child'],
+            self::Changed => ['change'],
+            default => [],
         };
     }
 
     public function usual(): Template
     {
         return match ($this) {
-            self::Received => new Template($this, 'Your registration for {class} has arrived', "Hello {name},\n\nyour registration for {class} has arrived. Somebody at {school} compares it with the roster; you get a letter when that is done.\n\nHow it stands: {page}"),
-            self::Accepted => new Template($this, 'You are registered for {class}', "Hello {name},\n\nyou are registered for {class}. This link is yours alone, and lets in nobody else:\n{link}\n\nThe next sessions, on your clock: {when}\n\nThe whole timetable is attached for your calendar. If the link does not work, come in by phone: {phone}."),
-            self::Declined => new Template($this, 'Your registration for {class} was declined', "Hello {name},\n\nyour registration for {class} was declined, because: {reason}\n\nIf that can be mended, register again: {page}"),
-            self::Elsewhere => new Template($this, 'Your registration now is for {class}', "Hello {name},\n\nyou are on the roster of {class}, so your registration was sent there. You need not do anything.\n\nHow it stands: {page}"),
-            self::Replaced => new Template($this, 'Your new link for {class}', "Hello {name},\n\nyour link for {class} was replaced; the old one opens nothing any more. This is the new one, and it is yours alone:\n{link}\n\nThe next sessions, on your clock: {when}\n\nIf it does not work, come in by phone: {phone}."),
-            self::Guardian => new Template($this, '{child} is registered for {class}', "Hello {name},\n\n{child} is registered for {class} at {school}. The next sessions, on {child}'s clock: {when}\n\nThe link is {child}'s own and lets in nobody else, so it does not stand here. The timetable is attached for your calendar."),
-            self::Changed => new Template($this, 'Changed: {class}', "Hello {name},\n\nthe timetable of {class} has changed:\n{change}\n\nThe next sessions, on your clock: {when}\n\nThe timetable as it is now is attached for your calendar."),
-            self::Cancelled => new Template($this, 'No more sessions: {class}', "Hello {name},\n\n{title} of {class} at {school} is not held any more. The sessions that were still to come are taken out of your calendar by what is attached."),
-            self::Teacher => new Template($this, 'Your host link for {class}', "Hello {name},\n\nyou teach {class}. By this link you come in as the host, and nobody else does:\n{link}\n\nThe next sessions, on your clock: {when}\n\nThe whole timetable is attached for your calendar. If the link does not work, come in by phone: {phone}."),
-            self::Guest => new Template($this, 'Your invitation to {class}', "Hello {name},\n\n{school} invites you to {class}: {when}\n\nThis pass is for you alone, and good until {until}:\n{link}"),
+            self::Received => new Template(
+                $this,
+                'Your registration for {class} has arrived',
+                "Hello {name},\n\nyour registration for {class} has arrived. Somebody at {school} compares it with ".
+                    "the roster; you get a letter when that is done.\n\nHow it stands: {page}",
+            ),
+            self::Accepted => new Template(
+                $this,
+                'You are registered for {class}',
+                "Hello {name},\n\nyou are registered for {class}. This link is yours alone, and lets in nobody else:\n".
+                    "{link}\n\nThe next sessions, on your clock: {when}\n\nThe whole timetable is attached for your ".
+                    'calendar. If the link does not work, come in by phone: {phone}.',
+            ),
+            self::Declined => new Template(
+                $this,
+                'Your registration for {class} was declined',
+                "Hello {name},\n\nyour registration for {class} was declined, because: {reason}\n\nIf that can be ".
+                    'mended, register again: {page}',
+            ),
+            self::Elsewhere => new Template(
+                $this,
+                'Your registration now is for {class}',
+                "Hello {name},\n\nyou are on the roster of {class}, so your registration was sent there. You need not ".
+                    "do anything.\n\nHow it stands: {page}",
+            ),
+            self::Replaced => new Template(
+                $this,
+                'Your new link for {class}',
+                "Hello {name},\n\nyour link for {class} was replaced; the old one opens nothing any more. This is the ".
+                    "new one, and it is yours alone:\n{link}\n\nThe next sessions, on your clock: {when}\n\nIf it ".
+                    'does not work, come in by phone: {phone}.',
+            ),
+            self::Guardian => new Template(
+                $this,
+                '{child} is registered for {class}',
+                "Hello {name},\n\n{child} is registered for {class} at {school}. The next sessions, on {child}'s ".
+                    "clock: {when}\n\nThe link is {child}'s own and lets in nobody else, so it does not stand here. ".
+                    'The timetable is attached for your calendar.',
+            ),
+            self::Changed => new Template(
+                $this,
+                'Changed: {class}',
+                "Hello {name},\n\nthe timetable of {class} has changed:\n{change}\n\nThe next sessions, on your ".
+                    "clock: {when}\n\nThe timetable as it is now is attached for your calendar.",
+            ),
+            self::Cancelled => new Template(
+                $this,
+                'No more sessions: {class}',
+                "Hello {name},\n\n{title} of {class} at {school} is not held any more. The sessions that were still ".
+                    'to come are taken out of your calendar by what is attached.',
+            ),
+            self::Teacher => new Template(
+                $this,
+                'Your host link for {class}',
+                "Hello {name},\n\nyou teach {class}. By this link you come in as the host, and nobody else does:\n".
+                    "{link}\n\nThe next sessions, on your clock: {when}\n\nThe whole timetable is attached for your ".
+                    'calendar. If the link does not work, come in by phone: {phone}.',
+            ),
+            self::Guest => new Template(
+                $this,
+                'Your invitation to {class}',
+                "Hello {name},\n\n{school} invites you to {class}: {when}\n\nThis pass is for you alone, and good ".
+                    "until {until}:\n{link}",
+            ),
         };
     }
 }

@@ -9,7 +9,9 @@ use Nomada\Core\Fault;
 /** The words of a kind of letter: a subject of one line, and a text, with placeholders in braces. */
 final readonly class Template
 {
-    /** @throws Fault where a placeholder is unknown or one that is needed is missing, or the subject has a line break */
+    /**
+     * @throws Fault where a placeholder is unknown or one that is needed is missing, or the subject has a line break
+     */
     public function __construct(public LetterKind $kind, public string $subject, public string $text)
     {
         if (trim($subject) === '' || preg_match('/[\r\n\x00-\x1f\x7f]/', $subject)) {
@@ -22,18 +24,30 @@ final readonly class Template
         $known = array_keys($kind->placeholders());
         $unknown = array_values(array_unique(array_diff($m[1], $known)));
         if ($unknown !== []) {
-            throw new Fault('Nothing can be put for {'.implode('}, {', $unknown).'}. Use {'.implode('}, {', $known).'}.', 'text');
+            throw new Fault(
+                'Nothing can be put for {'.
+                    implode('}, {', $unknown).
+                    '}. Use {'.
+                    implode('}, {', $known).
+                    '}.',
+                'text',
+            );
         }
         preg_match_all('/\{([^{}]*)\}/', $text, $m);
         $missing = array_diff($kind->needs(), $m[1]);
         if ($missing !== []) {
-            throw new Fault('Without {'.implode('}, {', $missing).'} this letter is of no use to whoever gets it. Put it into the text.', 'text');
+            throw new Fault(
+                'Without {'.
+                    implode('}, {', $missing).
+                    '} this letter is of no use to whoever gets it. Put it into the text.',
+                'text',
+            );
         }
     }
 
     /**
-     * The letter for somebody. What is put for a placeholder is never read for placeholders itself, and brings no line break into the
-     * subject.
+     * The letter for somebody. What is put for a placeholder is never read for placeholders itself, and brings no line
+     * break into the subject.
      *
      * @param  array<string, string>  $values  by placeholder
      * @return array{string, string} subject, text
@@ -45,6 +59,9 @@ final readonly class Template
             $pairs['{'.$key.'}'] = $values[$key] ?? '';
         }
 
-        return [trim((string) preg_replace('/[\x00-\x1f\x7f]+/', ' ', strtr($this->subject, $pairs))), strtr($this->text, $pairs)];
+        return [
+            trim((string) preg_replace('/[\x00-\x1f\x7f]+/', ' ', strtr($this->subject, $pairs))),
+            strtr($this->text, $pairs),
+        ];
     }
 }

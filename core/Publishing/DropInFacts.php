@@ -8,7 +8,14 @@ namespace Nomada\Core\Publishing;
 final readonly class DropInFacts
 {
     /** @param  string  $hours  in words, with the place whose clock they are on */
-    public function __construct(public int $id, public string $name, public string $hours, public string $link, public string $joinCode, public string $dialIn, public string $pin)
-    {
+    public function __construct(
+        public int $id,
+        public string $name,
+        public string $hours,
+        public string $link,
+        public string $joinCode,
+        public string $dialIn,
+        public string $pin,
+    ) {
     }
 }

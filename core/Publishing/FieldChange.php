@@ -44,7 +44,11 @@ final readonly class FieldChange
             return new self($field, self::text($before), self::text($after));
         }
 
-        return new self($field, self::some(array_values(array_diff($before, $after))), self::some(array_values(array_diff($after, $before))));
+        return new self(
+            $field,
+            self::some(array_values(array_diff($before, $after))),
+            self::some(array_values(array_diff($after, $before))),
+        );
     }
 
     /** @param  list<string>  $lines */

@@ -13,6 +13,8 @@ enum Place: string
 
     public function title(): string
     {
-        return ['course-page' => 'Course page', 'calendar' => 'Calendar', 'class-stream' => 'Class stream'][$this->value];
+        return ['course-page' => 'Course page', 'calendar' => 'Calendar', 'class-stream' => 'Class stream'][
+            $this->value
+        ];
     }
 }

@@ -7,7 +7,8 @@ namespace Nomada\Core\Publishing;
 use Closure;
 
 /**
- * One thing of ours at one destination, as it ought to stand there. `key` is its own within the destination and never changes;
+ * One thing of ours at one destination, as it ought to stand there. `key` is its own within the destination and never
+ * changes;
  * `fields` are what a person reads, in order; the body is what only the machine there needs (an iCalendar object).
  */
 final readonly class Placement
@@ -18,8 +19,15 @@ final readonly class Placement
      * @param  string|null  $person  sourcedId of the one person whose calendar it stands in
      * @param  string  $essence  equal for an equal body, and cheaper: most placements are compared and not sent
      */
-    public function __construct(public Place $place, public string $key, public string $label, public array $fields, private ?Closure $makes = null, public ?string $person = null, private string $essence = '')
-    {
+    public function __construct(
+        public Place $place,
+        public string $key,
+        public string $label,
+        public array $fields,
+        private ?Closure $makes = null,
+        public ?string $person = null,
+        private string $essence = '',
+    ) {
     }
 
     public function body(): string
@@ -30,6 +38,12 @@ final readonly class Placement
     /** Equal for equal content, and for nothing else: what decides whether a placement has changed. */
     public function fingerprint(): string
     {
-        return hash('sha256', json_encode([$this->label, $this->fields, $this->essence], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+        return hash(
+            'sha256',
+            json_encode(
+                [$this->label, $this->fields, $this->essence],
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
+            ),
+        );
     }
 }

@@ -8,7 +8,11 @@ namespace Nomada\Core\Publishing;
 final readonly class Reader
 {
     /** @param  array<int, string>  $links by series */
-    public function __construct(public string $person, public string $name, public string $role, public array $links)
-    {
+    public function __construct(
+        public string $person,
+        public string $name,
+        public string $role,
+        public array $links,
+    ) {
     }
 }

@@ -7,7 +7,10 @@ namespace Nomada\Core\Publishing;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Term\Term;
 
-/** What publishing needs to know of one section. Series without a join link are not among them: nothing is published that nobody can come in by. */
+/**
+ * What publishing needs to know of one section. Series without a join link are not among them: nothing is published
+ * that nobody can come in by.
+ */
 final readonly class SectionFacts
 {
     /**

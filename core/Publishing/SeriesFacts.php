@@ -7,13 +7,17 @@ namespace Nomada\Core\Publishing;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
 
-/** What publishing needs to know of one series. Sessions are the planned ones, ascending; cancelled ones carry their reasons. */
+/**
+ * What publishing needs to know of one series. Sessions are the planned ones, ascending; cancelled ones carry their
+ * reasons.
+ */
 final readonly class SeriesFacts
 {
     /**
      * @param  list<PlannedSession>  $sessions
      * @param  list<PlannedSession>  $cancelled
-     * @param  array<string, true>  $elsewhere  people (by sourcedId) in whose calendars it stands by another section that shares it
+     * @param  array<string, true>  $elsewhere  people (by sourcedId) in whose calendars it stands by another section
+     *   that shares it
      * @param  bool  $hiddenOutside  its link is hidden outside the door's hours, so it stands at no destination
      */
     public function __construct(

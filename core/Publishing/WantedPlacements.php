@@ -13,8 +13,8 @@ use Nomada\Core\Timetable\SessionState;
 
 /**
  * What ought to stand at every destination for one section. A pure function of the facts: no clock is asked, so nothing
- * becomes stale by the passing of time alone. The pinned place carries each session with the moment at which it gives way
- * to the next, and the course site shows the one whose turn it is.
+ * becomes stale by the passing of time alone. The pinned place carries each session with the moment at which it gives
+ * way to the next, and the course site shows the one whose turn it is.
  */
 final class WantedPlacements
 {
@@ -28,9 +28,25 @@ final class WantedPlacements
         if ($series === []) {
             return self::rooms($section);
         }
-        $section = new SectionFacts($section->id, $section->title, $section->teacher, $section->term, $section->door, $series, $section->readers, $section->joinPage, $section->rooms);
+        $section = new SectionFacts(
+            $section->id,
+            $section->title,
+            $section->teacher,
+            $section->term,
+            $section->door,
+            $series,
+            $section->readers,
+            $section->joinPage,
+            $section->rooms,
+        );
 
-        return [self::pinned($section), ...self::rooms($section), ...self::weeks($section), ...self::events($section), self::opening($section)];
+        return [
+            self::pinned($section),
+            ...self::rooms($section),
+            ...self::weeks($section),
+            ...self::events($section),
+            self::opening($section),
+        ];
     }
 
     /**
@@ -40,20 +56,42 @@ final class WantedPlacements
      */
     private static function rooms(SectionFacts $section): array
     {
-        return array_map(fn (DropInFacts $room): Placement => new Placement(Place::CoursePage, "$section->id/drop-in-$room->id", "Drop-in room: $room->name", [
-            'Title' => $room->name, 'Open' => $room->hours, 'Join link' => $room->link, 'Join code' => JoinCode::show($room->joinCode)." at $section->joinPage", 'By phone' => "$room->dialIn, PIN $room->pin",
-        ]), $section->rooms);
+        return array_map(
+            fn (DropInFacts $room): Placement => new Placement(
+                Place::CoursePage,
+                "$section->id/drop-in-$room->id",
+                "Drop-in room: $room->name",
+                [
+                    'Title' => $room->name,
+                    'Open' => $room->hours,
+                    'Join link' => $room->link,
+                    'Join code' => JoinCode::show($room->joinCode)." at $section->joinPage",
+                    'By phone' => "$room->dialIn, PIN $room->pin",
+                ],
+            ),
+            $section->rooms,
+        );
     }
 
     private static function pinned(SectionFacts $section): Placement
     {
         $turns = [];
         foreach (self::dated($section) as [$series, $session]) {
-            $turns[] = gmdate('Y-m-d\TH:i:s\Z', $session->end).' '.self::when($section, $session).self::told($session).(count($section->series) > 1 ? " · $series->title" : '');
+            $turns[] =
+                gmdate('Y-m-d\TH:i:s\Z', $session->end).
+                ' '.
+                self::when($section, $session).
+                self::told($session).
+                (count($section->series) > 1 ? " · $series->title" : '');
         }
         $fields = ['Title' => 'Next session', 'Meets' => self::meets($section), 'Doors' => self::doors($section)];
 
-        return new Placement(Place::CoursePage, "$section->id/pinned", 'Pinned: next session', $fields + self::ways($section) + ['Sessions' => $turns]);
+        return new Placement(
+            Place::CoursePage,
+            "$section->id/pinned",
+            'Pinned: next session',
+            $fields + self::ways($section) + ['Sessions' => $turns],
+        );
     }
 
     /**
@@ -66,14 +104,25 @@ final class WantedPlacements
         $weeks = [];
         // A cancelled session is still told of where students look for it, with its reason.
         foreach (self::dated($section, true) as [$series, $session]) {
-            $weeks[$section->term->weekOf($session->day)][] = self::when($section, $session).self::told($session).(count($section->series) > 1 ? " · $series->title" : '').($session->state === SessionState::Cancelled ? ": cancelled, $session->reason" : '');
+            $weeks[$section->term->weekOf($session->day)][] =
+                self::when($section, $session).
+                self::told($session).
+                (count($section->series) > 1 ? " · $series->title" : '').
+                ($session->state === SessionState::Cancelled ? ": cancelled, $session->reason" : '');
         }
         ksort($weeks);
         $out = [];
         foreach ($weeks as $week => $lines) {
-            $fields = ['Title' => count($lines) === 1 ? 'Live session' : 'Live sessions', 'Week' => (string) $week, 'Begins' => $section->term->monday($week)->iso(), 'Sessions' => $lines];
+            $fields = [
+                'Title' => count($lines) === 1 ? 'Live session' : 'Live sessions',
+                'Week' => (string) $week,
+                'Begins' => $section->term->monday($week)->iso(),
+                'Sessions' => $lines,
+            ];
             foreach ($section->series as $series) {
-                $fields[self::named($section, $series, 'Join link')] = $series->hiddenOutside ? self::HIDDEN : $series->link;
+                $fields[self::named($section, $series, 'Join link')] = $series->hiddenOutside
+                    ? self::HIDDEN
+                    : $series->link;
             }
             $out[] = new Placement(Place::CoursePage, "$section->id/week-$week", "Week $week", $fields);
         }
@@ -90,7 +139,10 @@ final class WantedPlacements
     {
         $out = [];
         foreach ($section->series as $series) {
-            $dates = array_map(fn (PlannedSession $s): string => self::when($section, $s).self::told($s), $series->sessions);
+            $dates = array_map(
+                fn (PlannedSession $s): string => self::when($section, $s).self::told($s),
+                $series->sessions,
+            );
             $time = $series->plan->sentence().' '.$series->plan->zone->place();
             $common = self::essence($section, $series);
             foreach ($section->readers as $reader) {
@@ -99,8 +151,20 @@ final class WantedPlacements
                 }
                 $link = $reader->links[$series->id] ?? ($series->hiddenOutside ? '' : $series->link);
                 $note = $reader->role === 'student' ? '' : "\nYou are a {$reader->role} of this section.";
-                $out[] = new Placement(Place::Calendar, "$reader->person/$series->uid", $reader->name, ['Event' => self::summary($section, $series), 'Time' => $time, 'Sessions' => $dates, 'Join link' => $link === '' ? self::HIDDEN : $link],
-                    fn (): string => CalendarWriter::write([self::event($section, $series, $link, $note)]), $reader->person, "$common $note");
+                $out[] = new Placement(
+                    Place::Calendar,
+                    "$reader->person/$series->uid",
+                    $reader->name,
+                    [
+                        'Event' => self::summary($section, $series),
+                        'Time' => $time,
+                        'Sessions' => $dates,
+                        'Join link' => $link === '' ? self::HIDDEN : $link,
+                    ],
+                    fn (): string => CalendarWriter::write([self::event($section, $series, $link, $note)]),
+                    $reader->person,
+                    "$common $note",
+                );
             }
         }
 
@@ -110,22 +174,54 @@ final class WantedPlacements
     /** What the event of a series is made of, but for the reader's own link and role. */
     private static function essence(SectionFacts $section, SeriesFacts $series): string
     {
-        $sessions = array_map(fn (PlannedSession $s): array => [$s->start, $s->end, $s->slot(), self::told($s)], $series->sessions);
+        $sessions = array_map(
+            fn (PlannedSession $s): array => [$s->start, $s->end, $s->slot(), self::told($s)],
+            $series->sessions,
+        );
 
-        return hash('sha256', (string) json_encode([CalendarWriter::PRODUCT, $section->id, self::doors($section), $section->joinPage, $series->uid, $series->sequence, $series->changedAt, $series->plan->zone->name, $series->plan->startMinute, $series->plan->minutes,
-            $series->plan->pattern->rule(), $series->joinCode, $series->dialIn, $series->pin, $series->hiddenOutside, $sessions], JSON_UNESCAPED_UNICODE));
+        return hash(
+            'sha256',
+            (string) json_encode(
+                [
+                    CalendarWriter::PRODUCT,
+                    $section->id,
+                    self::doors($section),
+                    $section->joinPage,
+                    $series->uid,
+                    $series->sequence,
+                    $series->changedAt,
+                    $series->plan->zone->name,
+                    $series->plan->startMinute,
+                    $series->plan->minutes,
+                    $series->plan->pattern->rule(),
+                    $series->joinCode,
+                    $series->dialIn,
+                    $series->pin,
+                    $series->hiddenOutside,
+                    $sessions,
+                ],
+                JSON_UNESCAPED_UNICODE,
+            ),
+        );
     }
 
     private static function opening(SectionFacts $section): Placement
     {
-        $fields = ['Title' => "$section->title: how to come in", 'Meets' => self::meets($section), 'Doors' => self::doors($section)] + self::ways($section);
-        $fields['Text'] = 'Your own link stands in your calendar and on your page. Do not pass it on: it lets in only you.';
+        $fields =
+            [
+                'Title' => "$section->title: how to come in",
+                'Meets' => self::meets($section),
+                'Doors' => self::doors($section),
+            ] + self::ways($section);
+        $fields['Text'] =
+            'Your own link stands in your calendar and on your page. Do not pass it on: it lets in only you.';
 
         return new Placement(Place::ClassStream, "$section->id/opening", 'Opening post', $fields);
     }
 
     /**
-     * The section's series as a calendar shows them to anybody who subscribes to its feed; with a person's own links where it is theirs.
+     * The section's series as a calendar shows them to anybody who subscribes to its feed; with a person's own links
+     * where it is theirs.
      *
      * @return list<EventSeries>
      */
@@ -136,17 +232,56 @@ final class WantedPlacements
             $own = $reader->person === $person ? $reader->links : $own;
         }
 
-        return array_map(fn (SeriesFacts $s): EventSeries => self::event($section, $s, $own[$s->id] ?? ($s->hiddenOutside ? '' : $s->link)), $section->series);
+        return array_map(
+            fn (SeriesFacts $s): EventSeries => self::event(
+                $section,
+                $s,
+                $own[$s->id] ?? ($s->hiddenOutside ? '' : $s->link),
+            ),
+            $section->series,
+        );
     }
 
-    private static function event(SectionFacts $section, SeriesFacts $series, string $link, string $note = ''): EventSeries
-    {
-        $topics = array_filter(array_map(fn (PlannedSession $s): string => ltrim(self::told($s), ': ,.') === '' ? '' : (new LocalDate($s->day))->short().': '.ltrim(self::told($s), ': ,.'), $series->sessions));
+    private static function event(
+        SectionFacts $section,
+        SeriesFacts $series,
+        string $link,
+        string $note = '',
+    ): EventSeries {
+        $topics = array_filter(
+            array_map(
+                fn (PlannedSession $s): string => ltrim(self::told($s), ': ,.') === ''
+                    ? ''
+                    : (new LocalDate($s->day))->short().': '.ltrim(self::told($s), ': ,.'),
+                $series->sessions,
+            ),
+        );
         $note .= $topics === [] ? '' : "\n".implode("\n", $topics);
-        $description = $link === '' ? ($series->hiddenOutside ? 'Come in '.self::HIDDEN.".\n".self::doors($section).$note : '') : "Come in: $link\nJoin code: ".JoinCode::show($series->joinCode)." at $section->joinPage\nBy phone: $series->dialIn, PIN $series->pin\n".self::doors($section).$note;
+        $description =
+            $link === ''
+                ? ($series->hiddenOutside
+                    ? 'Come in '.self::HIDDEN.".\n".self::doors($section).$note
+                    : '')
+                : "Come in: $link\nJoin code: ".
+                    JoinCode::show($series->joinCode).
+                    " at $section->joinPage\nBy phone: $series->dialIn, PIN $series->pin\n".
+                    self::doors($section).
+                    $note;
 
-        return new EventSeries($series->uid, $series->sequence, $series->changedAt, self::summary($section, $series), $description, $link,
-            $series->plan->zone, $series->plan->startMinute, $series->plan->minutes, $series->plan->pattern->rule(), $series->sessions, $section->id);
+        return new EventSeries(
+            $series->uid,
+            $series->sequence,
+            $series->changedAt,
+            self::summary($section, $series),
+            $description,
+            $link,
+            $series->plan->zone,
+            $series->plan->startMinute,
+            $series->plan->minutes,
+            $series->plan->pattern->rule(),
+            $series->sessions,
+            $section->id,
+        );
     }
 
     /** @return array<string, string> link, code and phone of each series */
@@ -160,7 +295,8 @@ final class WantedPlacements
                 continue;
             }
             $out[self::named($section, $series, 'Join link')] = $series->link;
-            $out[self::named($section, $series, 'Join code')] = JoinCode::show($series->joinCode)." at $section->joinPage";
+            $out[self::named($section, $series, 'Join code')] =
+                JoinCode::show($series->joinCode)." at $section->joinPage";
             $out[self::named($section, $series, 'By phone')] = "$series->dialIn, PIN $series->pin";
         }
 
@@ -174,7 +310,16 @@ final class WantedPlacements
 
     private static function meets(SectionFacts $section): string
     {
-        return implode('; ', array_map(fn (SeriesFacts $s): string => $s->plan->sentence().' '.$s->plan->zone->place().(count($section->series) > 1 ? " ($s->title)" : ''), $section->series));
+        return implode(
+            '; ',
+            array_map(
+                fn (SeriesFacts $s): string => $s->plan->sentence().
+                    ' '.
+                    $s->plan->zone->place().
+                    (count($section->series) > 1 ? " ($s->title)" : ''),
+                $section->series,
+            ),
+        );
     }
 
     private static function doors(SectionFacts $section): string
@@ -184,7 +329,9 @@ final class WantedPlacements
 
     private static function summary(SectionFacts $section, SeriesFacts $series): string
     {
-        return $series->title === $section->title || count($section->series) === 1 ? $section->title : "$section->title: $series->title";
+        return $series->title === $section->title || count($section->series) === 1
+            ? $section->title
+            : "$section->title: $series->title";
     }
 
     /** ": Tides, with N. Haddad": what one session has of its own. */
@@ -193,14 +340,23 @@ final class WantedPlacements
         $own = $session->own;
         $title = $own->title ?? $own?->topic;
 
-        return ($title === null ? '' : ": $title").($own?->teacherName === null ? '' : ", with {$own->teacherName}").($own?->makesUp === null ? '' : ', makes up '.(new LocalDate($own->makesUp))->short()).($own?->note === null ? '' : ". $own->note");
+        return ($title === null ? '' : ": $title").
+            ($own?->teacherName === null ? '' : ", with {$own->teacherName}").
+            ($own?->makesUp === null ? '' : ', makes up '.(new LocalDate($own->makesUp))->short()).
+            ($own?->note === null ? '' : ". $own->note");
     }
 
     private static function when(SectionFacts $section, PlannedSession $session): string
     {
         $zone = $section->term->zone;
 
-        return (new LocalDate($zone->wall($session->start)[0]))->short().', '.$zone->clock($session->start).'–'.$zone->clock($session->end).' '.$zone->place();
+        return (new LocalDate($zone->wall($session->start)[0]))->short().
+            ', '.
+            $zone->clock($session->start).
+            '–'.
+            $zone->clock($session->end).
+            ' '.
+            $zone->place();
     }
 
     /**
@@ -212,7 +368,9 @@ final class WantedPlacements
     {
         $out = [];
         foreach ($section->series as $series) {
-            foreach ($withCancelled ? [...$series->sessions, ...$series->cancelled] : $series->sessions as $session) {
+            foreach (
+                $withCancelled ? [...$series->sessions, ...$series->cancelled] : $series->sessions as $session
+            ) {
                 $out[] = [$series, $session];
             }
         }

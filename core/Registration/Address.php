@@ -12,7 +12,9 @@ final class Address
         $text = mb_strtolower(trim(mb_scrub($typed)));
         $at = strrpos($text, '@');
 
-        return $at === false ? $text : (string) preg_replace('/\+.*$/', '', substr($text, 0, $at)).substr($text, $at);
+        return $at === false
+            ? $text
+            : (string) preg_replace('/\+.*$/', '', substr($text, 0, $at)).substr($text, $at);
     }
 
     public static function domain(string $address): string

@@ -23,7 +23,11 @@ final readonly class Finding
         return match ($this->verdict) {
             Verdict::Certain => 'same address, name '.$this->name->value,
             Verdict::CheckName => 'same address, another name',
-            Verdict::CheckAddress => ($this->name === NameRelation::Equal ? 'same name' : "name {$this->name->value}").', another address'.($this->isSchools ? ' of the school' : ', not of the school'),
+            Verdict::CheckAddress => ($this->name === NameRelation::Equal
+                ? 'same name'
+                : "name {$this->name->value}").
+                ', another address'.
+                ($this->isSchools ? ' of the school' : ', not of the school'),
             Verdict::AnotherSection => 'on the roster of another section of this course',
             Verdict::Already => 'this student is registered already',
             Verdict::Unknown => 'neither the address nor the name is on the roster',
@@ -50,6 +54,8 @@ final readonly class Finding
     /** @return list<string> words of the registrant's name that the roster's name has too */
     public function shared(): array
     {
-        return $this->entry === null ? [] : array_values(array_intersect($this->registrant->name->words, $this->entry->name->words));
+        return $this->entry === null
+            ? []
+            : array_values(array_intersect($this->registrant->name->words, $this->entry->name->words));
     }
 }

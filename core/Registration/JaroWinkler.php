@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Registration;
 
-/** The Jaro-Winkler similarity of two texts: 1 where they are equal, 0 where they share nothing (prefix weight 0.1, prefix of 4 at most). */
+/**
+ * The Jaro-Winkler similarity of two texts: 1 where they are equal, 0 where they share nothing (prefix weight 0.1,
+ * prefix of 4 at most).
+ */
 final class JaroWinkler
 {
     public static function of(string $a, string $b): float
@@ -13,7 +16,10 @@ final class JaroWinkler
             return $a === '' ? 0.0 : 1.0;
         }
         // Names without marks are nearly always plain letters, one byte each.
-        [$x, $y] = preg_match('/[^\x00-\x7f]/', $a.$b) === 1 ? [mb_str_split($a), mb_str_split($b)] : [str_split($a), str_split($b)];
+        [$x, $y] =
+            preg_match('/[^\x00-\x7f]/', $a.$b) === 1
+                ? [mb_str_split($a), mb_str_split($b)]
+                : [str_split($a), str_split($b)];
         [$n, $m] = [$a === '' ? 0 : count($x), $b === '' ? 0 : count($y)];
         if ($n === 0 || $m === 0) {
             return 0.0;

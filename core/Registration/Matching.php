@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Nomada\Core\Registration;
 
 /**
- * Compares a queue of registrants with the rosters. A roster student is given to at most one registrant: the best assignment over the
- * whole queue, not the first come.
+ * Compares a queue of registrants with the rosters. A roster student is given to at most one registrant: the best
+ * assignment over the whole queue, not the first come.
  *
- * Candidates are found by address and by words of the name, never by looking at every pair. Registrants that compete for the same
- * students form small groups, and each group is solved exactly.
+ * Candidates are found by address and by words of the name, never by looking at every pair. Registrants that compete
+ * for the same students form small groups, and each group is solved exactly.
  */
 final class Matching
 {
@@ -71,8 +71,8 @@ final class Matching
     }
 
     /**
-     * The student with the same address and the same name. Nobody else of the queue has that address, so this outweighs whatever the two
-     * could be given instead, and no other pair need be looked at.
+     * The student with the same address and the same name. Nobody else of the queue has that address, so this outweighs
+     * whatever the two could be given instead, and no other pair need be looked at.
      */
     private function evident(Registrant $registrant): ?RosterEntry
     {
@@ -104,15 +104,21 @@ final class Matching
     }
 
     /**
-     * How well a registrant and a student go together; 0 where they do not. The same address outweighs any name, and of the same
-     * address the liker name.
+     * How well a registrant and a student go together; 0 where they do not. The same address outweighs any name, and of
+     * the same address the liker name.
      */
     private function score(Registrant $registrant, RosterEntry $entry): int
     {
         $same = $registrant->address !== '' && $registrant->address === $entry->address;
         $name = $registrant->name->compare($entry->name);
 
-        $score = ($same ? 10 : 0) + ($same ? $name->score() * 10 : ($name === NameRelation::Different ? 0 : $name->score() * 2 + (Address::isSchools($registrant->address, $this->domains) ? 1 : 0)));
+        $score =
+            ($same ? 10 : 0) +
+            ($same
+                ? $name->score() * 10
+                : ($name === NameRelation::Different
+                    ? 0
+                    : $name->score() * 2 + (Address::isSchools($registrant->address, $this->domains) ? 1 : 0)));
 
         return $score === 0 ? 0 : 2 * $score + ($registrant->account === $entry->person ? 1 : 0);
     }
@@ -267,11 +273,26 @@ final class Matching
         $name = $registrant->name->compare($entry->name);
         $verdict = $same ? ($name->isLike() ? Verdict::Certain : Verdict::CheckName) : Verdict::CheckAddress;
         // A name that is like those of two students says nothing of either.
-        if ($verdict === Verdict::CheckAddress && count(array_filter($this->candidates($registrant, $registrant->section), fn (RosterEntry $e): bool => $registrant->name->compare($e->name)->score() >= $name->score())) > 1) {
+        if (
+            $verdict === Verdict::CheckAddress &&
+            count(
+                array_filter(
+                    $this->candidates($registrant, $registrant->section),
+                    fn (RosterEntry $e): bool => $registrant->name->compare($e->name)->score() >= $name->score(),
+                ),
+            ) > 1
+        ) {
             $verdict = Verdict::Unknown;
         }
 
-        return new Finding($registrant, $verdict, $verdict === Verdict::Unknown ? null : $entry, $name, $same, Address::isSchools($registrant->address, $this->domains));
+        return new Finding(
+            $registrant,
+            $verdict,
+            $verdict === Verdict::Unknown ? null : $entry,
+            $name,
+            $same,
+            Address::isSchools($registrant->address, $this->domains),
+        );
     }
 
     private function without(Registrant $registrant): Finding
@@ -279,15 +300,32 @@ final class Matching
         $isSchools = Address::isSchools($registrant->address, $this->domains);
         foreach ($this->candidates($registrant, $registrant->section) as $entry) {
             $name = $registrant->name->compare($entry->name);
-            if ($entry->isRegistered && ($registrant->address === $entry->address || $name === NameRelation::Equal)) {
-                return new Finding($registrant, Verdict::Already, $entry, $name, $registrant->address === $entry->address, $isSchools);
+            if (
+                $entry->isRegistered &&
+                ($registrant->address === $entry->address || $name === NameRelation::Equal)
+            ) {
+                return new Finding(
+                    $registrant,
+                    Verdict::Already,
+                    $entry,
+                    $name,
+                    $registrant->address === $entry->address,
+                    $isSchools,
+                );
             }
         }
         foreach (array_keys($this->sections[$registrant->course] ?? []) as $section) {
             foreach ($section === $registrant->section ? [] : $this->candidates($registrant, $section) as $entry) {
                 $name = $registrant->name->compare($entry->name);
                 if ($registrant->address === $entry->address || $name === NameRelation::Equal) {
-                    return new Finding($registrant, Verdict::AnotherSection, $entry, $name, $registrant->address === $entry->address, $isSchools);
+                    return new Finding(
+                        $registrant,
+                        Verdict::AnotherSection,
+                        $entry,
+                        $name,
+                        $registrant->address === $entry->address,
+                        $isSchools,
+                    );
                 }
             }
         }

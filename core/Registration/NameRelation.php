@@ -20,7 +20,10 @@ enum NameRelation: string
     public function score(): int
     {
         return match ($this) {
-            self::Equal => 3, self::Containing => 2, self::Near => 1, self::Different => 0
+            self::Equal => 3,
+            self::Containing => 2,
+            self::Near => 1,
+            self::Different => 0,
         };
     }
 }

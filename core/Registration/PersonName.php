@@ -7,12 +7,23 @@ namespace Nomada\Core\Registration;
 use Normalizer;
 
 /**
- * A name as it is compared: case-folded, without marks and punctuation, its words in any order. Letters that no mark makes (ß, ø, ł, æ, đ)
- * stand for what people type instead of them.
+ * A name as it is compared: case-folded, without marks and punctuation, its words in any order. Letters that no mark
+ * makes (ß, ø, ł, æ, đ) stand for what people type instead of them.
  */
 final readonly class PersonName
 {
-    private const LETTERS = ['ß' => 'ss', 'ø' => 'o', 'ł' => 'l', 'æ' => 'ae', 'œ' => 'oe', 'đ' => 'd', 'ð' => 'd', 'þ' => 'th', 'ı' => 'i', 'ŋ' => 'n'];
+    private const LETTERS = [
+        'ß' => 'ss',
+        'ø' => 'o',
+        'ł' => 'l',
+        'æ' => 'ae',
+        'œ' => 'oe',
+        'đ' => 'd',
+        'ð' => 'd',
+        'þ' => 'th',
+        'ı' => 'i',
+        'ŋ' => 'n',
+    ];
 
     /** @var list<string> words, in alphabetical order */
     public array $words;
@@ -30,9 +41,19 @@ final readonly class PersonName
     /** @return list<string> in the order of the text */
     public static function words(string $text): array
     {
-        $plain = (string) preg_replace('/\p{M}/u', '', Normalizer::normalize(mb_strtolower(mb_scrub($text)), Normalizer::FORM_D) ?: mb_strtolower(mb_scrub($text)));
+        $plain = (string) preg_replace(
+            '/\p{M}/u',
+            '',
+            Normalizer::normalize(mb_strtolower(mb_scrub($text)), Normalizer::FORM_D) ?:
+            mb_strtolower(mb_scrub($text)),
+        );
 
-        return array_values(array_filter(preg_split('/[^a-z0-9\p{L}]+/u', strtr($plain, self::LETTERS)) ?: [], fn (string $w): bool => $w !== ''));
+        return array_values(
+            array_filter(
+                preg_split('/[^a-z0-9\p{L}]+/u', strtr($plain, self::LETTERS)) ?: [],
+                fn (string $w): bool => $w !== '',
+            ),
+        );
     }
 
     public function compare(self $other): NameRelation
@@ -48,7 +69,9 @@ final readonly class PersonName
             return NameRelation::Containing;
         }
 
-        return JaroWinkler::of($this->joined, $other->joined) >= 0.92 || $this->isNearWordByWord($other) ? NameRelation::Near : NameRelation::Different;
+        return JaroWinkler::of($this->joined, $other->joined) >= 0.92 || $this->isNearWordByWord($other)
+            ? NameRelation::Near
+            : NameRelation::Different;
     }
 
     /** Each word beside its likest: a slip in the first letter changes the alphabetical order of the whole. */

@@ -7,7 +7,10 @@ namespace Nomada\Core\Registration;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 
-/** How students register for a series themselves: once or for each session, who accepts, from when to when, for how many seats. */
+/**
+ * How students register for a series themselves: once or for each session, who accepts, from when to when, for how many
+ * seats.
+ */
 final readonly class Registering
 {
     /**
@@ -19,10 +22,18 @@ final readonly class Registering
      *
      * @throws Fault where it closes before it opens, or has no seat
      */
-    public function __construct(public bool $each = false, public bool $acceptsCertain = false, public ?LocalDate $opens = null, public ?LocalDate $closes = null, public ?int $seats = null)
-    {
+    public function __construct(
+        public bool $each = false,
+        public bool $acceptsCertain = false,
+        public ?LocalDate $opens = null,
+        public ?LocalDate $closes = null,
+        public ?int $seats = null,
+    ) {
         if ($opens !== null && $closes !== null && $closes->day < $opens->day) {
-            throw new Fault('Registration closes before it opens. Put the closing day on or after the opening day.', 'closes');
+            throw new Fault(
+                'Registration closes before it opens. Put the closing day on or after the opening day.',
+                'closes',
+            );
         }
         if ($seats !== null && $seats < 1) {
             throw new Fault('There is at least one seat; leave the field empty for no limit.', 'seats');
@@ -32,23 +43,41 @@ final readonly class Registering
     /** @param  array<string, mixed>  $kept  as toArray() gives it */
     public static function from(array $kept): self
     {
-        $date = fn (string $key): ?LocalDate => is_string($kept[$key] ?? null) && $kept[$key] !== '' ? LocalDate::parse($kept[$key]) : null;
+        $date = fn (string $key): ?LocalDate => is_string($kept[$key] ?? null) && $kept[$key] !== ''
+            ? LocalDate::parse($kept[$key])
+            : null;
 
-        return new self((bool) ($kept['each'] ?? false), (bool) ($kept['accepts_certain'] ?? false), $date('opens'), $date('closes'), is_numeric($kept['seats'] ?? null) ? (int) $kept['seats'] : null);
+        return new self(
+            (bool) ($kept['each'] ?? false),
+            (bool) ($kept['accepts_certain'] ?? false),
+            $date('opens'),
+            $date('closes'),
+            is_numeric($kept['seats'] ?? null) ? (int) $kept['seats'] : null,
+        );
     }
 
     /** @return array{each: bool, accepts_certain: bool, opens: string|null, closes: string|null, seats: int|null} */
     public function toArray(): array
     {
-        return ['each' => $this->each, 'accepts_certain' => $this->acceptsCertain, 'opens' => $this->opens?->iso(), 'closes' => $this->closes?->iso(), 'seats' => $this->seats];
+        return [
+            'each' => $this->each,
+            'accepts_certain' => $this->acceptsCertain,
+            'opens' => $this->opens?->iso(),
+            'closes' => $this->closes?->iso(),
+            'seats' => $this->seats,
+        ];
     }
 
     /** Why nobody can register on a day; null where it is open. */
     public function shut(LocalDate $today): ?string
     {
         return match (true) {
-            $this->opens !== null && $today->day < $this->opens->day => 'Registration opens on '.$this->opens->short().'.',
-            $this->closes !== null && $today->day > $this->closes->day => 'Registration closed on '.$this->closes->short().'.',
+            $this->opens !== null && $today->day < $this->opens->day => 'Registration opens on '.
+                $this->opens->short().
+                '.',
+            $this->closes !== null && $today->day > $this->closes->day => 'Registration closed on '.
+                $this->closes->short().
+                '.',
             default => null,
         };
     }
@@ -69,6 +98,14 @@ final readonly class Registering
         $from = $this->opens === null ? '' : 'from '.$this->opens->short();
         $until = $this->closes === null ? '' : 'until '.$this->closes->short();
 
-        return implode('; ', array_filter(['Students register '.($this->each ? 'for each session' : 'once'), $this->acceptsCertain ? 'certain ones are accepted by themselves' : 'somebody accepts each', trim("$from $until"), $this->seats === null ? '' : ($this->seats === 1 ? '1 seat' : "$this->seats seats")]));
+        return implode(
+            '; ',
+            array_filter([
+                'Students register '.($this->each ? 'for each session' : 'once'),
+                $this->acceptsCertain ? 'certain ones are accepted by themselves' : 'somebody accepts each',
+                trim("$from $until"),
+                $this->seats === null ? '' : ($this->seats === 1 ? '1 seat' : "$this->seats seats"),
+            ]),
+        );
     }
 }

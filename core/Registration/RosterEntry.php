@@ -11,8 +11,14 @@ final readonly class RosterEntry
 
     public string $address;
 
-    public function __construct(public int $person, string $name, string $address, public int $section, public int $course = 0, public bool $isRegistered = false)
-    {
+    public function __construct(
+        public int $person,
+        string $name,
+        string $address,
+        public int $section,
+        public int $course = 0,
+        public bool $isRegistered = false,
+    ) {
         $this->name = new PersonName($name);
         $this->address = Address::normal($address);
     }

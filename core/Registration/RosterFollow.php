@@ -7,8 +7,8 @@ namespace Nomada\Core\Registration;
 /**
  * What must happen for the registrations of a series to be its section's roster on a day.
  *
- * An enrolment counts from its begin date to its end date, both inclusive; one that begins later is a late joiner, and is registered
- * already, so that nobody has to remember the day.
+ * An enrolment counts from its begin date to its end date, both inclusive; one that begins later is a late joiner, and
+ * is registered already, so that nobody has to remember the day.
  */
 final readonly class RosterFollow
 {
@@ -29,6 +29,9 @@ final readonly class RosterFollow
     {
         $enrolled = array_keys(array_filter($roster, fn (?string $ends): bool => $ends === null || $ends >= $today));
 
-        return new self(array_values(array_diff($enrolled, $registered)), array_values(array_diff($registered, $enrolled)));
+        return new self(
+            array_values(array_diff($enrolled, $registered)),
+            array_values(array_diff($registered, $enrolled)),
+        );
     }
 }

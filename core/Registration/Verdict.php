@@ -17,7 +17,12 @@ enum Verdict: string
     public function words(): string
     {
         return match ($this) {
-            self::Certain => 'certain', self::CheckName => 'check the name', self::CheckAddress => 'check the address', self::AnotherSection => 'another section', self::Already => 'already registered', self::Unknown => 'unknown'
+            self::Certain => 'certain',
+            self::CheckName => 'check the name',
+            self::CheckAddress => 'check the address',
+            self::AnotherSection => 'another section',
+            self::Already => 'already registered',
+            self::Unknown => 'unknown',
         };
     }
 }

@@ -36,7 +36,14 @@ final readonly class DayPlan
             $names[$key] = true;
             $before = $periods[$i - 1] ?? null;
             if ($before !== null && $before->end > $period->start) {
-                throw new Fault("The periods {$before->name} and {$period->name} overlap: {$before->name} ends at ".TypedTime::format($before->end).", {$period->name} begins at ".TypedTime::format($period->start).'.', 'periods');
+                throw new Fault(
+                    "The periods {$before->name} and {$period->name} overlap: {$before->name} ends at ".
+                        TypedTime::format($before->end).
+                        ", {$period->name} begins at ".
+                        TypedTime::format($period->start).
+                        '.',
+                    'periods',
+                );
             }
         }
         $this->periods = $periods;
@@ -54,11 +61,25 @@ final readonly class DayPlan
             if (trim($line) === '') {
                 continue;
             }
-            if (! preg_match('/^\s*(.+?)[\s,:;]+(\d[\d:.]*\s*(?:[ap]m)?)\s*(?:-|–|—|to|till|\s)\s*(\d[\d:.]*\s*(?:[ap]m)?)\s*$/iu', $line, $m)) {
-                throw new Fault('Line '.($n + 1).' is not a period. Write its name, from and till, as in: 3 10:00-10:45', 'periods');
+            if (
+                ! preg_match(
+                    '/^\s*(.+?)[\s,:;]+(\d[\d:.]*\s*(?:[ap]m)?)\s*(?:-|–|—|to|till|\s)\s*'.
+                        '(\d[\d:.]*\s*(?:[ap]m)?)\s*$/iu',
+                    $line,
+                    $m,
+                )
+            ) {
+                throw new Fault(
+                    'Line '.($n + 1).' is not a period. Write its name, from and till, as in: 3 10:00-10:45',
+                    'periods',
+                );
             }
             try {
-                $periods[] = new Period(trim($m[1]), TypedTime::read($m[2])->minute, TypedTime::read($m[3])->minute);
+                $periods[] = new Period(
+                    trim($m[1]),
+                    TypedTime::read($m[2])->minute,
+                    TypedTime::read($m[3])->minute,
+                );
             } catch (Fault $e) {
                 throw new Fault('Line '.($n + 1).": {$e->getMessage()}", 'periods');
             }
@@ -70,13 +91,22 @@ final readonly class DayPlan
     /** @param  list<array{name: string, start: int, end: int}>  $periods */
     public static function from(string $name, array $periods): self
     {
-        return new self($name, array_map(fn (array $p): Period => new Period((string) $p['name'], (int) $p['start'], (int) $p['end']), $periods));
+        return new self(
+            $name,
+            array_map(
+                fn (array $p): Period => new Period((string) $p['name'], (int) $p['start'], (int) $p['end']),
+                $periods,
+            ),
+        );
     }
 
     /** @return list<array{name: string, start: int, end: int}> what {@see DayPlan::from()} reads back */
     public function toArray(): array
     {
-        return array_map(fn (Period $p): array => ['name' => $p->name, 'start' => $p->start, 'end' => $p->end], $this->periods);
+        return array_map(
+            fn (Period $p): array => ['name' => $p->name, 'start' => $p->start, 'end' => $p->end],
+            $this->periods,
+        );
     }
 
     public function period(string $name): ?Period
@@ -93,7 +123,17 @@ final readonly class DayPlan
     /** As it is typed, one period a line. */
     public function typed(): string
     {
-        return implode("\n", array_map(fn (Period $p): string => $p->name.' '.TypedTime::format($p->start).'-'.TypedTime::format($p->end), $this->periods));
+        return implode(
+            "\n",
+            array_map(
+                fn (Period $p): string => $p->name.
+                    ' '.
+                    TypedTime::format($p->start).
+                    '-'.
+                    TypedTime::format($p->end),
+                $this->periods,
+            ),
+        );
     }
 
     /** When the first period begins, in minutes from midnight. */

@@ -7,14 +7,27 @@ namespace Nomada\Core\Term;
 use Nomada\Core\Fault;
 
 /**
- * A date on the wall calendar, without a zone: held as days since 1 January 1970, so that patterns are whole-number arithmetic.
- * Days run Monday (1) to Sunday (7), as ISO 8601 counts them.
+ * A date on the wall calendar, without a zone: held as days since 1 January 1970, so that patterns are whole-number
+ * arithmetic. Days run Monday (1) to Sunday (7), as ISO 8601 counts them.
  */
 final readonly class LocalDate
 {
     private const DAYS = [1 => 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
-    private const MONTHS = [1 => 'Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+    private const MONTHS = [
+        1 => 'Jan',
+        'Feb',
+        'Mar',
+        'Apr',
+        'May',
+        'Jun',
+        'Jul',
+        'Aug',
+        'Sep',
+        'Oct',
+        'Nov',
+        'Dec',
+    ];
 
     public function __construct(public int $day)
     {

@@ -7,8 +7,9 @@ namespace Nomada\Core\Term;
 use Nomada\Core\Fault;
 
 /**
- * Rotation days (A/B, or day 1 to n): counted over open days only, so that a closed day does not use one up; or over teaching weeks that
- * have at least one open day. A date can be pinned to a rotation day, and counting goes on from there.
+ * Rotation days (A/B, or day 1 to n): counted over open days only, so that a closed day does not use one up; or over
+ * teaching weeks that have at least one open day. A date can be pinned to a rotation day, and counting goes on from
+ * there.
  */
 final readonly class Rotation
 {
@@ -20,14 +21,21 @@ final readonly class Rotation
      *
      * @throws Fault
      */
-    public function __construct(public bool $byWeek, public int $n, public bool $isLettered, public array $pins = [])
-    {
+    public function __construct(
+        public bool $byWeek,
+        public int $n,
+        public bool $isLettered,
+        public array $pins = [],
+    ) {
         if ($n < 2 || $n > 12) {
             throw new Fault('A rotation has from 2 to 12 days. For none, choose "no rotation".', 'rotation_n');
         }
         foreach ($pins as $day => $number) {
             if ($number < 1 || $number > $n) {
-                throw new Fault((new LocalDate($day))->short()." is pinned to a rotation day that is not one of the $n.", 'pin_to');
+                throw new Fault(
+                    (new LocalDate($day))->short()." is pinned to a rotation day that is not one of the $n.",
+                    'pin_to',
+                );
             }
         }
     }
@@ -40,7 +48,12 @@ final readonly class Rotation
             $pins[LocalDate::parse((string) $date)->day] = (int) $number;
         }
 
-        return new self((bool) ($plain['by_week'] ?? false), (int) ($plain['n'] ?? 0), (bool) ($plain['lettered'] ?? true), $pins);
+        return new self(
+            (bool) ($plain['by_week'] ?? false),
+            (int) ($plain['n'] ?? 0),
+            (bool) ($plain['lettered'] ?? true),
+            $pins,
+        );
     }
 
     /** @return array{by_week: bool, n: int, lettered: bool, pins: array<string, int>} */
@@ -92,7 +105,7 @@ final readonly class Rotation
         $next = 1;
         foreach ($term->openDays() as $day) {
             $out[$day] = $this->pins[$day] ?? $next;
-            $next = $out[$day] % $this->n + 1;
+            $next = ($out[$day] % $this->n) + 1;
         }
 
         return $out;
@@ -116,7 +129,7 @@ final readonly class Rotation
                 continue;
             }
             $number = $pins[$week] ?? $next;
-            $next = $number % $this->n + 1;
+            $next = ($number % $this->n) + 1;
             $monday = $term->monday($week)->day;
             for ($day = $monday; $day < $monday + 7; $day++) {
                 if ($term->contains($day)) {

@@ -9,7 +9,8 @@ use Nomada\Core\Fault;
 /**
  * A term: its first and last day, its zone, and which of its days are open.
  *
- * Weekends are closed unless opened; a closure closes every day of its range. Teaching week 1 is the week of the term's first day.
+ * Weekends are closed unless opened; a closure closes every day of its range. Teaching week 1 is the week of the term's
+ * first day.
  */
 final class Term
 {
@@ -60,7 +61,11 @@ final class Term
             unset($this->closed[$date->day]);
         }
         foreach ($closures as $closure) {
-            for ($day = max($closure->first->day, $first->day); $day <= min($closure->last->day, $last->day); $day++) {
+            for (
+                $day = max($closure->first->day, $first->day);
+                $day <= min($closure->last->day, $last->day);
+                $day++
+            ) {
                 $this->closed[$day] = $closure->reason;
             }
         }
@@ -78,7 +83,7 @@ final class Term
     /** The short day that a date is; null on a usual or a closed one. */
     public function shortDay(int $day): ?ShortDay
     {
-        return $this->isOpen($day) ? ($this->shorts[$day] ?? null) : null;
+        return $this->isOpen($day) ? $this->shorts[$day] ?? null : null;
     }
 
     /** The rotation day (or the week's, where weeks rotate) as a number from 1; null where the date counts for none. */
@@ -98,7 +103,8 @@ final class Term
     }
 
     /**
-     * Within which hours sessions are expected on a day, in minutes from midnight: a short day ends with its last period.
+     * Within which hours sessions are expected on a day, in minutes from midnight: a short day ends with its last
+     * period.
      *
      * @return array{int, int}
      */
@@ -122,7 +128,7 @@ final class Term
     /** Why no session is held on a day: the closure's reason, "Weekend", "Outside the term"; null on an open day. */
     public function closedBecause(int $day): ?string
     {
-        return $this->contains($day) ? ($this->closed[$day] ?? null) : 'Outside the term';
+        return $this->contains($day) ? $this->closed[$day] ?? null : 'Outside the term';
     }
 
     /**

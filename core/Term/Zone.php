@@ -9,10 +9,12 @@ use DateTimeZone;
 use Nomada\Core\Fault;
 
 /**
- * An IANA time zone, and the two questions asked of it: which instant is this wall time, and what does the wall clock show at this instant.
+ * An IANA time zone, and the two questions asked of it: which instant is this wall time, and what does the wall clock
+ * show at this instant.
  *
- * A wall time that the clocks skip moves forward by the gap; one that comes twice means the first (rules of the job, Time; RFC 5545 3.3.5 says the same).
- * Offsets are learnt once a day number and kept, since a term asks for the same days many thousand times.
+ * A wall time that the clocks skip moves forward by the gap; one that comes twice means the first (rules of the job,
+ * Time; RFC 5545 3.3.5 says the same). Offsets are learnt once a day number and kept, since a term asks for the same
+ * days many thousand times.
  */
 final class Zone
 {
@@ -134,7 +136,13 @@ final class Zone
         $before = $this->offsetAt($from - 1);
         $out = [];
         foreach ($rows as $row) {
-            $out[] = ['at' => $row['ts'], 'offset' => $row['offset'], 'before' => $before, 'name' => $row['abbr'], 'summer' => $row['isdst']];
+            $out[] = [
+                'at' => $row['ts'],
+                'offset' => $row['offset'],
+                'before' => $before,
+                'name' => $row['abbr'],
+                'summer' => $row['isdst'],
+            ];
             $before = $row['offset'];
         }
 
@@ -147,14 +155,16 @@ final class Zone
         $from = $day * 86400 - 14 * 3600;
         $first = $this->offsetAt($from);
 
-        return $this->offsets[$day] = count($this->zone->getTransitions($from, $from + 52 * 3600) ?: []) > 1 ? null : $first;
+        return $this->offsets[$day] =
+            count($this->zone->getTransitions($from, $from + 52 * 3600) ?: []) > 1 ? null : $first;
     }
 
     private function instantByRule(int $wall): int
     {
         $before = $this->offsetAt($wall - 86400);
         $after = $this->offsetAt($wall + 86400);
-        // The earlier instant that shows this wall time is the one by the offset from before the change, where it still holds then.
+        // The earlier instant that shows this wall time is the one by the offset from before the change, where it still
+        // holds then.
         if ($this->offsetAt($wall - $before) === $before) {
             return $wall - $before;
         }
@@ -162,6 +172,7 @@ final class Zone
             return $wall - $after;
         }
 
-        return $wall - $before; // Skipped: reading it by the old offset lands as far behind the gap as the wall time lay inside it.
+        // Skipped: reading it by the old offset lands as far behind the gap as the wall time lay inside it.
+        return $wall - $before;
     }
 }

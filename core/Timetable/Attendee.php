@@ -7,8 +7,13 @@ namespace Nomada\Core\Timetable;
 /** A person's part in a section, from and until a day (day numbers, both inclusive; null for the whole term). */
 final readonly class Attendee
 {
-    public function __construct(public int $person, public bool $isTeacher, public ?int $from = null, public ?int $until = null, public string $zone = '')
-    {
+    public function __construct(
+        public int $person,
+        public bool $isTeacher,
+        public ?int $from = null,
+        public ?int $until = null,
+        public string $zone = '',
+    ) {
     }
 
     public function isThere(int $day): bool

@@ -10,7 +10,8 @@ final class BusyDay
     /**
      * @param  list<array{int, int}>  $teachers  from and to, in minutes from midnight
      * @param  list<array{int, int, int}>  $students  from, to, and how many
-     * @return list<array{int, int, string, int}> from, to, `free`, `students` or `teacher`, and how many students; they follow each other over the whole day
+     * @return list<array{int, int, string, int}> from, to, `free`, `students` or `teacher`, and how many students;
+     *   they follow each other over the whole day
      */
     public static function spans(array $teachers, array $students): array
     {

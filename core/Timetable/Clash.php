@@ -5,17 +5,26 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 /**
- * Two series (or one, where it is about the series itself) that get in each other's way, folded over all the days on which they do.
+ * Two series (or one, where it is about the series itself) that get in each other's way, folded over all the days on
+ * which they do.
  *
- * Kinds: `teacher` (hard: nobody is in two places), `account` (hard: more on one host account than its plan allows at one time), `room`
- * (hard: two in one room), `students` (soft: how many), `long` and `full` (soft: longer, or larger, than the hosting plan), `turnaround`
- * (advice: less than the pause between two sessions of one teacher), `hours` (advice: before 07:00 or after 20:30 on a student's own
- * clock), `outside` (advice: outside the day's open hours).
+ * Kinds: `teacher` (hard: nobody is in two places), `account` (hard: more on one host account than its plan allows at
+ * one time), `room` (hard: two in one room), `students` (soft: how many), `long` and `full` (soft: longer, or larger,
+ * than the hosting plan), `turnaround` (advice: less than the pause between two sessions of one teacher), `hours`
+ * (advice: before 07:00 or after 20:30 on a student's own clock), `outside` (advice: outside the day's open hours).
  */
 final readonly class Clash
 {
     public const GRAVITY = [
-        'teacher' => 'hard', 'account' => 'hard', 'room' => 'hard', 'students' => 'soft', 'long' => 'soft', 'full' => 'soft', 'turnaround' => 'advice', 'hours' => 'advice', 'outside' => 'advice',
+        'teacher' => 'hard',
+        'account' => 'hard',
+        'room' => 'hard',
+        'students' => 'soft',
+        'long' => 'soft',
+        'full' => 'soft',
+        'turnaround' => 'advice',
+        'hours' => 'advice',
+        'outside' => 'advice',
     ];
 
     /**
@@ -24,8 +33,13 @@ final readonly class Clash
      * @param  list<int>  $people  everybody concerned on any of the days, ascending
      * @param  list<int>  $days  day numbers, ascending
      */
-    public function __construct(public string $kind, public array $series, public array $sections, public array $people, public array $days)
-    {
+    public function __construct(
+        public string $kind,
+        public array $series,
+        public array $sections,
+        public array $people,
+        public array $days,
+    ) {
     }
 
     public function gravity(): string

@@ -10,9 +10,9 @@ use Nomada\Core\Term\Zone;
 /**
  * Finds every clash of a term's series.
  *
- * Two sessions clash where their times overlap (touching ends do not) and they share a teacher or a student who is enrolled on that day.
- * Only pairs of rosters that share somebody are looked at, and of those only pairs of series whose hours of the day meet at all;
- * then the two lists of sessions are walked side by side.
+ * Two sessions clash where their times overlap (touching ends do not) and they share a teacher or a student who is
+ * enrolled on that day. Only pairs of rosters that share somebody are looked at, and of those only pairs of series
+ * whose hours of the day meet at all; then the two lists of sessions are walked side by side.
  */
 final class Clashes
 {
@@ -36,8 +36,12 @@ final class Clashes
      * @param  array<int, HostAccount>  $accounts  by id
      * @param  Term|null  $term  for its open hours; they are not looked at where null
      */
-    public function __construct(private readonly array $meetings, private readonly array $rosters, private readonly array $accounts = [], private readonly ?Term $term = null)
-    {
+    public function __construct(
+        private readonly array $meetings,
+        private readonly array $rosters,
+        private readonly array $accounts = [],
+        private readonly ?Term $term = null,
+    ) {
         foreach ($meetings as $meeting) {
             $this->byRoster[$meeting->roster][] = $meeting;
         }
@@ -58,9 +62,22 @@ final class Clashes
      */
     public function find(?array $only = null): array
     {
-        $out = [...$this->overlaps($this->pairs($this->teaches, $only), true), ...$this->overlaps($this->pairs($this->studies, $only), false), ...$this->hours($only), ...$this->outside($only), ...$this->hosting($only)];
+        $out = [
+            ...$this->overlaps($this->pairs($this->teaches, $only), true),
+            ...$this->overlaps($this->pairs($this->studies, $only), false),
+            ...$this->hours($only),
+            ...$this->outside($only),
+            ...$this->hosting($only),
+        ];
         $out = self::merged($out);
-        usort($out, fn (Clash $a, Clash $b): int => [array_search($a->kind, array_keys(Clash::GRAVITY), true), $a->days[0], $a->series] <=> [array_search($b->kind, array_keys(Clash::GRAVITY), true), $b->days[0], $b->series]);
+        usort(
+            $out,
+            fn (Clash $a, Clash $b): int => [
+                array_search($a->kind, array_keys(Clash::GRAVITY), true),
+                $a->days[0],
+                $a->series,
+            ] <=> [array_search($b->kind, array_keys(Clash::GRAVITY), true), $b->days[0], $b->series],
+        );
 
         return $out;
     }
@@ -106,11 +123,18 @@ final class Clashes
             foreach ($others as $b => $people) {
                 foreach ($this->byRoster[$a] as $first) {
                     foreach ($this->byRoster[$b] as $second) {
-                        if ($first->series === $second->series || ($a === $b && $first->series > $second->series) || $first->earliest * 60 >= $second->latest * 60 + $margin || $second->earliest * 60 >= $first->latest * 60 + $margin) {
+                        if (
+                            $first->series === $second->series ||
+                            ($a === $b && $first->series > $second->series) ||
+                            $first->earliest * 60 >= $second->latest * 60 + $margin ||
+                            $second->earliest * 60 >= $first->latest * 60 + $margin
+                        ) {
                             continue;
                         }
                         [$clash, $close] = $this->days($first, $second, $margin);
-                        foreach ([[$ofTeachers ? 'teacher' : 'students', $clash], ['turnaround', $close]] as [$kind, $days]) {
+                        foreach (
+                            [[$ofTeachers ? 'teacher' : 'students', $clash], ['turnaround', $close]] as [$kind, $days]
+                        ) {
                             $found = $days === [] ? null : $this->fold($kind, $first, $second, $people, $days);
                             if ($found !== null) {
                                 $out[] = $found;
@@ -177,7 +201,13 @@ final class Clashes
         sort($on);
         $pair = $a->series < $b->series ? [$a, $b] : [$b, $a];
 
-        return new Clash($kind, [$pair[0]->series, $pair[1]->series], [$pair[0]->section, $pair[1]->section], $there, $on);
+        return new Clash(
+            $kind,
+            [$pair[0]->series, $pair[1]->series],
+            [$pair[0]->section, $pair[1]->section],
+            $there,
+            $on,
+        );
     }
 
     private function part(int $roster, int $person, bool $isTeacher): ?Attendee
@@ -309,21 +339,28 @@ final class Clashes
                 $long[$day] = $day;
             }
         }
-        $out = $long === [] ? [] : [new Clash('long', [$meeting->series], [$meeting->section], [], array_values($long))];
+        $out =
+            $long === []
+                ? []
+                : [new Clash('long', [$meeting->series], [$meeting->section], [], array_values($long))];
         $full = [];
         foreach ($meeting->sessions as [$day]) {
-            $here = count(array_filter($this->rosters[$meeting->roster] ?? [], fn (Attendee $a): bool => $a->isThere($day)));
+            $here = count(
+                array_filter($this->rosters[$meeting->roster] ?? [], fn (Attendee $a): bool => $a->isThere($day)),
+            );
             if ($here > $account->seats) {
                 $full[$day] = $day;
             }
         }
 
-        return $full === [] ? $out : [...$out, new Clash('full', [$meeting->series], [$meeting->section], [], array_values($full))];
+        return $full === []
+            ? $out
+            : [...$out, new Clash('full', [$meeting->series], [$meeting->section], [], array_values($full))];
     }
 
     /**
-     * Whoever starts when all places are taken: where there is one place, against each that runs then; where there are more, against the
-     * one that has run longest.
+     * Whoever starts when all places are taken: where there is one place, against each that runs then; where there are
+     * more, against the one that has run longest.
      *
      * @param  list<Meeting>  $meetings
      * @param  array<int, true>|null  $only
@@ -341,8 +378,15 @@ final class Clashes
         $running = $days = [];
         foreach ($sessions as $session) {
             $running = array_values(array_filter($running, fn (array $r): bool => $r[1] > $session[0]));
-            $others = array_values(array_filter($running, fn (array $r): bool => $meetings[$r[3]]->series !== $meetings[$session[3]]->series));
-            foreach (count($running) < $atOnce ? [] : ($atOnce === 1 ? $others : array_slice($others, 0, 1)) as $other) {
+            $others = array_values(
+                array_filter(
+                    $running,
+                    fn (array $r): bool => $meetings[$r[3]]->series !== $meetings[$session[3]]->series,
+                ),
+            );
+            foreach (
+                count($running) < $atOnce ? [] : ($atOnce === 1 ? $others : array_slice($others, 0, 1)) as $other
+            ) {
                 $pair = [$other[3], $session[3]];
                 usort($pair, fn (int $a, int $b): int => $meetings[$a]->series <=> $meetings[$b]->series);
                 $days[implode(' ', $pair)][$session[2]] = $session[2];
@@ -353,7 +397,13 @@ final class Clashes
         foreach ($days as $pair => $on) {
             [$a, $b] = array_map(fn (string $i): Meeting => $meetings[(int) $i], explode(' ', (string) $pair));
             if ($only === null || isset($only[$a->roster]) || isset($only[$b->roster])) {
-                $out[] = new Clash($kind, [$a->series, $b->series], [$a->section, $b->section], [], array_values($on));
+                $out[] = new Clash(
+                    $kind,
+                    [$a->series, $b->series],
+                    [$a->section, $b->section],
+                    [],
+                    array_values($on),
+                );
             }
         }
 
@@ -361,7 +411,8 @@ final class Clashes
     }
 
     /**
-     * One clash for what is between the same series: where a series has several rosters, it can be found more than once.
+     * One clash for what is between the same series: where a series has several rosters, it can be found more than
+     * once.
      *
      * @param  list<Clash>  $found
      * @return list<Clash>
@@ -397,7 +448,7 @@ final class Clashes
         $out = [];
         foreach ($meeting->sessions as [$day, $start]) {
             $offset = $offsets[$day] ?? $zone->offsetAt($start);
-            $minute = intdiv((($start + $offset) % 86400 + 86400) % 86400, 60);
+            $minute = intdiv(((($start + $offset) % 86400) + 86400) % 86400, 60);
             if ($minute < self::COMFORTABLE[0] || $minute > self::COMFORTABLE[1]) {
                 $out[] = $day;
             }

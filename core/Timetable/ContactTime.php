@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 /**
- * A section's contact time in minutes: what was planned, held, is to come, was lost (to closed days and cancellations), and made up,
- * against what the school owes it.
+ * A section's contact time in minutes: what was planned, held, is to come, was lost (to closed days and cancellations),
+ * and made up, against what the school owes it.
  */
 final readonly class ContactTime
 {
@@ -17,8 +17,14 @@ final readonly class ContactTime
      * @param  int  $lost  lost or cancelled, whether made up or not
      * @param  int  $madeUp  of sessions that make up a lost one, held or to come
      */
-    public function __construct(public int $planned, public int $held, public int $coming, public int $lost, public int $madeUp, public ?int $target = null)
-    {
+    public function __construct(
+        public int $planned,
+        public int $held,
+        public int $coming,
+        public int $lost,
+        public int $madeUp,
+        public ?int $target = null,
+    ) {
     }
 
     /** @param  list<PlannedSession>  $sessions */
@@ -35,7 +41,7 @@ final readonly class ContactTime
                 continue;
             }
             $madeUp += $isMakeUp ? $minutes : 0;
-            $session->end <= $now ? $held += $minutes : $coming += $minutes;
+            $session->end <= $now ? ($held += $minutes) : ($coming += $minutes);
         }
 
         return new self($planned, $held, $coming, $lost, $madeUp, $target);
@@ -61,10 +67,13 @@ final readonly class ContactTime
     public function bar(float $width): array
     {
         $all = max(1, $this->reaches() + max(0, $this->lost - $this->madeUp), $this->target ?? 0);
-        $x = fn (int $minutes): float => round($minutes / $all * $width, 1);
+        $x = fn (int $minutes): float => round(($minutes / $all) * $width, 1);
 
         return [
-            'held' => $x($this->held), 'coming' => $x($this->reaches()), 'lost' => $x($this->reaches() + max(0, $this->lost - $this->madeUp)), 'target' => $this->target === null ? null : $x($this->target),
+            'held' => $x($this->held),
+            'coming' => $x($this->reaches()),
+            'lost' => $x($this->reaches() + max(0, $this->lost - $this->madeUp)),
+            'target' => $this->target === null ? null : $x($this->target),
         ];
     }
 }

@@ -72,6 +72,9 @@ final readonly class DatesPattern implements Pattern
 
     public function toArray(): array
     {
-        return ['kind' => 'dates', 'dates' => array_map(fn (int $d): string => (new LocalDate($d))->iso(), $this->days)];
+        return [
+            'kind' => 'dates',
+            'dates' => array_map(fn (int $d): string => (new LocalDate($d))->iso(), $this->days),
+        ];
     }
 }

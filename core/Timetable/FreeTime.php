@@ -43,18 +43,36 @@ final readonly class FreeTime
     /** `Thu 12:15–13:00` */
     public function words(): string
     {
-        return LocalDate::dayName($this->weekday).($this->period === null ? '' : " period $this->period,").' '.TypedTime::format($this->start).'–'.TypedTime::format($this->start + $this->minutes);
+        return LocalDate::dayName($this->weekday).
+            ($this->period === null ? '' : " period $this->period,").
+            ' '.
+            TypedTime::format($this->start).
+            '–'.
+            TypedTime::format($this->start + $this->minutes);
     }
 
     /** "12 of 13 clear; on Thu 18 Mar 3 students are elsewhere" */
     public function cost(): string
     {
-        $parts = [$this->sessions > 1 ? "$this->clear of $this->sessions clear" : ($this->clear === 1 ? ($this->students === 0 ? 'everybody is free' : 'the teacher is free') : 'the teacher is elsewhere')];
+        $parts = [
+            $this->sessions > 1
+                ? "$this->clear of $this->sessions clear"
+                : ($this->clear === 1
+                    ? ($this->students === 0
+                        ? 'everybody is free'
+                        : 'the teacher is free')
+                    : 'the teacher is elsewhere'),
+        ];
         if ($this->closed > 0) {
             $parts[] = "$this->closed on closed days";
         }
         if ($this->students > 0) {
-            $parts[] = 'on '.(new LocalDate($this->worstDay))->short()." $this->worst ".($this->worst === 1 ? 'student is' : 'students are').' elsewhere';
+            $parts[] =
+                'on '.
+                (new LocalDate($this->worstDay))->short().
+                " $this->worst ".
+                ($this->worst === 1 ? 'student is' : 'students are').
+                ' elsewhere';
         }
         if ($this->uncomfortable > 0) {
             $parts[] = 'early or late for '.$this->uncomfortable;

@@ -10,10 +10,12 @@ use Nomada\Core\Term\Term;
 use Nomada\Core\Term\Zone;
 
 /**
- * When else could it be? Candidate times for a series' sessions from a day on, on a 5-minute grid, ranked by (1) sessions clear of
- * hard clashes, (2) student-sessions that clash, (3) student-sessions out of comfortable hours, (4) distance from today's time.
+ * When else could it be? Candidate times for a series' sessions from a day on, on a 5-minute grid, ranked by (1)
+ * sessions clear of hard clashes, (2) student-sessions that clash, (3) student-sessions out of comfortable hours, (4)
+ * distance from today's time.
  *
- * A candidate keeps the series' pattern of weeks and moves it to another weekday (or set of them, as far apart) and clock time.
+ * A candidate keeps the series' pattern of weeks and moves it to another weekday (or set of them, as far apart) and
+ * clock time.
  */
 final class FreeTimes
 {
@@ -31,31 +33,48 @@ final class FreeTimes
 
     /**
      * @param  array<int, list<array{int, int}>>  $teachers  busy times of the teachers by day number: UTC start and end
-     * @param  array<int, list<array{int, int, int}>>  $students  busy times of the students by day number: UTC start, end, and how many of the series' students are in it
+     * @param  array<int, list<array{int, int, int}>>  $students  busy times of the students by day number: UTC start,
+     *   end, and how many of the series' students are in it
      * @param  array<string, int>  $zones  how many students live in each zone
      * @param  Zone|null  $zone  whose clock the series goes by; the term's where null
      */
-    public function __construct(private readonly Term $term, private readonly array $teachers, private readonly array $students, private readonly array $zones = [], ?Zone $zone = null)
-    {
+    public function __construct(
+        private readonly Term $term,
+        private readonly array $teachers,
+        private readonly array $students,
+        private readonly array $zones = [],
+        ?Zone $zone = null,
+    ) {
         $this->zone = $zone ?? $term->zone;
     }
 
     /**
-     * Other times for the days of a series that are still to come. Every candidate moves all its days by the same number of weekdays.
+     * Other times for the days of a series that are still to come. Every candidate moves all its days by the same
+     * number of weekdays.
      *
      * @param  list<int>  $days  day numbers of the sessions that would move
      * @param  bool  $mayShift  false where the pattern's days are not weekdays that can be moved
      * @param  bool  $onPeriods  whether to look at the periods of the day plan instead of a grid of five minutes
      * @return list<FreeTime> best first
      */
-    public function forSeries(array $days, int $minute, int $minutes, int $most = 12, bool $mayShift = true, bool $onPeriods = false): array
-    {
+    public function forSeries(
+        array $days,
+        int $minute,
+        int $minutes,
+        int $most = 12,
+        bool $mayShift = true,
+        bool $onPeriods = false,
+    ): array {
         if ($days === []) {
             return [];
         }
         $weekdays = array_values(array_unique(array_map(LocalDate::weekdayOf(...), $days)));
         $shifts = [];
-        for ($shift = $mayShift ? 1 - min($weekdays) : 0; $shift <= ($mayShift ? 5 - max($weekdays) : 0); $shift++) {
+        for (
+            $shift = $mayShift ? 1 - min($weekdays) : 0;
+            $shift <= ($mayShift ? 5 - max($weekdays) : 0);
+            $shift++
+        ) {
             $shifts[$shift] = array_map(fn (int $d): int => $d + $shift, $days);
         }
 
@@ -67,8 +86,15 @@ final class FreeTimes
      *
      * @return list<FreeTime> best first
      */
-    public function forOne(int $day, int $first, int $last, int $minute, int $minutes, int $most = 12, bool $onPeriods = false): array
-    {
+    public function forOne(
+        int $day,
+        int $first,
+        int $last,
+        int $minute,
+        int $minutes,
+        int $most = 12,
+        bool $onPeriods = false,
+    ): array {
         $shifts = [];
         for ($d = max($first, $this->term->first->day); $d <= min($last, $this->term->last->day); $d++) {
             if ($this->term->isOpen($d)) {
@@ -86,7 +112,13 @@ final class FreeTimes
     private function best(array $shifts, int $minute, int $minutes, int $most, bool $onPeriods): array
     {
         $out = [];
-        $starts = $onPeriods && $this->term->plan !== null ? array_map(fn (Period $p): array => [$p->start, $p->minutes(), $p->name], $this->term->plan->periods) : $this->grid($minutes);
+        $starts =
+            $onPeriods && $this->term->plan !== null
+                ? array_map(
+                    fn (Period $p): array => [$p->start, $p->minutes(), $p->name],
+                    $this->term->plan->periods,
+                )
+                : $this->grid($minutes);
         foreach ($shifts as $shift => $days) {
             $busy = $this->busy($days);
             foreach ($starts as [$start, $length, $period]) {
@@ -123,7 +155,21 @@ final class FreeTimes
         }
         [$day, $start, $minutes] = $sessions[0];
 
-        return new FreeTime(0, $start, $minutes, count($sessions), $clear, $closed, $students, $worst[0], $worst[1], $early, 0, LocalDate::weekdayOf($day), $day);
+        return new FreeTime(
+            0,
+            $start,
+            $minutes,
+            count($sessions),
+            $clear,
+            $closed,
+            $students,
+            $worst[0],
+            $worst[1],
+            $early,
+            0,
+            LocalDate::weekdayOf($day),
+            $day,
+        );
     }
 
     /** @return list<array{int, int, null}> start, length, no period */
@@ -138,7 +184,8 @@ final class FreeTimes
     }
 
     /**
-     * What is busy on each of the days, in minutes of the series' wall clock: teachers first, students with their number.
+     * What is busy on each of the days, in minutes of the series' wall clock: teachers first, students with their
+     * number.
      *
      * @param  list<int>  $days
      * @return array<int, array{list<array{int, int}>, list<array{int, int, int}>}|null> null for a closed day
@@ -156,7 +203,10 @@ final class FreeTimes
             $local = fn (int $at): int => intdiv($at - $midnight, 60);
             $out[$day] = [
                 array_map(fn (array $b): array => [$local($b[0]), $local($b[1])], $this->teachers[$day] ?? []),
-                array_map(fn (array $b): array => [$local($b[0]), $local($b[1]), $b[2]], $this->students[$day] ?? []),
+                array_map(
+                    fn (array $b): array => [$local($b[0]), $local($b[1]), $b[2]],
+                    $this->students[$day] ?? [],
+                ),
             ];
         }
 
@@ -167,8 +217,15 @@ final class FreeTimes
      * @param  list<int>  $days
      * @param  array<int, array{list<array{int, int}>, list<array{int, int, int}>}|null>  $busy
      */
-    private function cost(array $days, array $busy, int $shift, int $start, int $minute, int $minutes, ?string $period = null): FreeTime
-    {
+    private function cost(
+        array $days,
+        array $busy,
+        int $shift,
+        int $start,
+        int $minute,
+        int $minutes,
+        ?string $period = null,
+    ): FreeTime {
         [$usual, $length] = [$start, $minutes];
         $end = $start + $minutes;
         $clear = $students = $closed = 0;
@@ -206,7 +263,22 @@ final class FreeTimes
         }
         $distance = abs($shift) * 1440 + abs($usual - $minute);
 
-        return new FreeTime($shift, $usual, $length, count($days), $clear, $closed, $students, $worst[0], $worst[1], $this->uncomfortable($days, $usual), $distance, LocalDate::weekdayOf($days[0]), $days[0], $period);
+        return new FreeTime(
+            $shift,
+            $usual,
+            $length,
+            count($days),
+            $clear,
+            $closed,
+            $students,
+            $worst[0],
+            $worst[1],
+            $this->uncomfortable($days, $usual),
+            $distance,
+            LocalDate::weekdayOf($days[0]),
+            $days[0],
+            $period,
+        );
     }
 
     /** @param  list<int>  $days */
@@ -216,7 +288,7 @@ final class FreeTimes
         // One look at the first and the last day: between them lies at most one change of a clock.
         foreach (array_unique([$days[0], $days[count($days) - 1]]) as $day) {
             foreach ($this->elsewhere($day) as [$ahead, $people]) {
-                $minute = (($start + $ahead) % 1440 + 1440) % 1440;
+                $minute = ((($start + $ahead) % 1440) + 1440) % 1440;
                 $n += $minute < self::COMFORTABLE[0] || $minute > self::COMFORTABLE[1] ? $people : 0;
             }
         }
@@ -225,7 +297,8 @@ final class FreeTimes
     }
 
     /**
-     * How far each zone's clock is ahead of the series' on a day, in minutes at noon, and how many students go by it. Learnt once a day.
+     * How far each zone's clock is ahead of the series' on a day, in minutes at noon, and how many students go by it.
+     * Learnt once a day.
      *
      * @return list<array{int, int}>
      */
@@ -245,7 +318,8 @@ final class FreeTimes
     }
 
     /**
-     * Of neighbours on the grid the best stands for all, and no weekday fills the list alone: twelve answers five minutes apart help nobody.
+     * Of neighbours on the grid the best stands for all, and no weekday fills the list alone: twelve answers five
+     * minutes apart help nobody.
      *
      * @param  list<FreeTime>  $ranked
      * @return list<FreeTime>
@@ -253,7 +327,10 @@ final class FreeTimes
     private function apart(array $ranked, int $most): array
     {
         $out = $onDay = [];
-        $fair = count(array_unique(array_map(fn (FreeTime $f): int => $f->shift, $ranked))) === 1 ? $most : max(2, (int) ceil($most / 3));
+        $fair =
+            count(array_unique(array_map(fn (FreeTime $f): int => $f->shift, $ranked))) === 1
+                ? $most
+                : max(2, (int) ceil($most / 3));
         foreach ($ranked as $one) {
             if (($onDay[$one->shift] ?? 0) >= $fair) {
                 continue;

@@ -6,13 +6,25 @@ namespace Nomada\Core\Timetable;
 
 use Nomada\Core\Fault;
 
-/** An account at the conference bridge, and what its hosting plan allows: seats and minutes of a session, and how many sessions at one time. */
+/**
+ * An account at the conference bridge, and what its hosting plan allows: seats and minutes of a session, and how many
+ * sessions at one time.
+ */
 final readonly class HostAccount
 {
-    public function __construct(public int $id, public string $name, public int $seats, public int $minutes, public int $atOnce = 1, public string $plan = '')
-    {
+    public function __construct(
+        public int $id,
+        public string $name,
+        public int $seats,
+        public int $minutes,
+        public int $atOnce = 1,
+        public string $plan = '',
+    ) {
         if ($seats < 1 || $minutes < 1 || $atOnce < 1) {
-            throw new Fault('A hosting plan allows at least one seat, one minute and one session at a time.', 'seats');
+            throw new Fault(
+                'A hosting plan allows at least one seat, one minute and one session at a time.',
+                'seats',
+            );
         }
     }
 

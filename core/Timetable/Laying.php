@@ -8,15 +8,17 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
 /**
- * Lays the sessions of a series anew over what stands: what has begun stays as it is; what was changed of a single session stays where
- * its date still exists in the series, and is listed where it does not; extra sessions stay while their day is open.
+ * Lays the sessions of a series anew over what stands: what has begun stays as it is; what was changed of a single
+ * session stays where its date still exists in the series, and is listed where it does not; extra sessions stay while
+ * their day is open.
  */
 final readonly class Laying
 {
     /**
      * @param  list<PlannedSession>  $sessions  all that stand afterwards, in order of time
      * @param  list<PlannedSession>  $fallen  exceptions that had no place any more, as they stood
-     * @param  array{stay: int, move: int, come: int, go: int, lost: int, begun: int}  $effect  on the coming sessions; `lost` are those that a closed day takes
+     * @param  array{stay: int, move: int, come: int, go: int, lost: int, begun: int}  $effect  on the coming
+     *   sessions; `lost` are those that a closed day takes
      */
     private function __construct(public array $sessions, public array $fallen, public array $effect)
     {
@@ -65,7 +67,7 @@ final readonly class Laying
             }
         }
         foreach ($extras as $extra) {
-            $term->isOpen($extra->day) ? $out[] = $extra : $fallen[] = $extra;
+            $term->isOpen($extra->day) ? ($out[] = $extra) : ($fallen[] = $extra);
         }
         usort($out, fn (PlannedSession $a, PlannedSession $b): int => [$a->start, $a->day] <=> [$b->start, $b->day]);
 
@@ -83,15 +85,23 @@ final readonly class Laying
         $own = $moved ? $own : $own?->unmoved();
         $cancelled = $was->state === SessionState::Cancelled;
 
-        return new PlannedSession($moved ? $was->day : $session->day, $moved ? $was->start : $session->start, $moved ? $was->end : $session->end,
-            $cancelled ? SessionState::Cancelled : $session->state, $cancelled ? $was->reason : $session->reason, $own === null || $own->isEmpty() ? null : $own);
+        return new PlannedSession(
+            $moved ? $was->day : $session->day,
+            $moved ? $was->start : $session->start,
+            $moved ? $was->end : $session->end,
+            $cancelled ? SessionState::Cancelled : $session->state,
+            $cancelled ? $was->reason : $session->reason,
+            $own === null || $own->isEmpty() ? null : $own,
+        );
     }
 
     private static function lost(PlannedSession $was, PlannedSession $is): bool
     {
         $hadOwn = $was->state === SessionState::Cancelled || $was->own?->isException() === true;
 
-        return $hadOwn && (($is->state === SessionState::Lost && $was->state !== SessionState::Lost) || ($was->isMoved() && ! $is->isMoved()));
+        return $hadOwn &&
+            (($is->state === SessionState::Lost && $was->state !== SessionState::Lost) ||
+                ($was->isMoved() && ! $is->isMoved()));
     }
 
     /**

@@ -9,8 +9,9 @@ use Nomada\Core\Term\Zone;
 /**
  * How many sessions run at one time, how many host accounts that takes, and which series runs on which.
  *
- * The fewest accounts follow from the peak: intervals can be coloured with as many colours as run at one time (interval graphs are
- * perfect). A series that keeps one account for a whole term may need more; whoever does not fit whole is split over accounts.
+ * The fewest accounts follow from the peak: intervals can be coloured with as many colours as run at one time (interval
+ * graphs are perfect). A series that keeps one account for a whole term may need more; whoever does not fit whole is
+ * split over accounts.
  */
 final readonly class Licences
 {
@@ -29,8 +30,8 @@ final readonly class Licences
      */
     public function peak(): array
     {
-        // Plain numbers sort fast: a moment doubled, and one more where something starts. At one moment ends come first, since touching
-        // sessions follow each other on one account.
+        // Plain numbers sort fast: a moment doubled, and one more where something starts. At one moment ends come
+        // first, since touching sessions follow each other on one account.
         $events = [];
         foreach ($this->running as $series) {
             foreach ($series->sessions as [$start, $end]) {
@@ -57,7 +58,8 @@ final readonly class Licences
     /**
      * Sessions at one time over the week: for every weekday and step, the most of any week.
      *
-     * @return array<int, array<int, int>> by weekday (1 Monday), then by minute of the day; steps with none are not in it
+     * @return array<int, array<int, int>> by weekday (1 Monday), then by minute of the day; steps with none are not
+     *   in it
      */
     public function curve(Zone $zone): array
     {
@@ -72,7 +74,7 @@ final readonly class Licences
                 $day = intdiv($wall, 86400);
                 $minute = intdiv($wall % 86400, 60);
                 $last = $minute + intdiv($end - $start + 59, 60);
-                for ($at = $minute - $minute % self::STEP; $at < $last; $at += self::STEP) {
+                for ($at = $minute - ($minute % self::STEP); $at < $last; $at += self::STEP) {
                     $days[$day][$at] = ($days[$day][$at] ?? 0) + 1;
                 }
             }
@@ -97,15 +99,24 @@ final readonly class Licences
     }
 
     /**
-     * Keeps what stands where it fits; then places the rest, those first that get in the way of most; moves one that stands where that
-     * makes room; and splits a series over accounts only where no account has room for the whole of it.
+     * Keeps what stands where it fits; then places the rest, those first that get in the way of most; moves one that
+     * stands where that makes room; and splits a series over accounts only where no account has room for the whole of
+     * it.
      *
      * @param  list<HostAccount>  $accounts
      */
     public function assign(array $accounts): Assignment
     {
         if ($accounts === []) {
-            return new Assignment([], [], array_combine(array_column($this->running, 'series'), array_map(fn (Running $r): array => array_column($r->sessions, 0), $this->running)), 0);
+            return new Assignment(
+                [],
+                [],
+                array_combine(
+                    array_column($this->running, 'series'),
+                    array_map(fn (Running $r): array => array_column($r->sessions, 0), $this->running),
+                ),
+                0,
+            );
         }
         $load = [];
         $byId = [];
@@ -115,10 +126,20 @@ final readonly class Licences
         }
         $at = $waiting = [];
         $bySessions = $this->running;
-        usort($bySessions, fn (Running $a, Running $b): int => [-count($a->sessions), $a->series] <=> [-count($b->sessions), $b->series]);
+        usort(
+            $bySessions,
+            fn (Running $a, Running $b): int => [-count($a->sessions), $a->series] <=> [
+                -count($b->sessions),
+                $b->series,
+            ],
+        );
         foreach ($bySessions as $series) {
-            $account = $series->account === null ? null : ($byId[$series->account] ?? null);
-            if ($account !== null && $account->holds($series) && $this->fits($series, $account, $load[$account->id])) {
+            $account = $series->account === null ? null : $byId[$series->account] ?? null;
+            if (
+                $account !== null &&
+                $account->holds($series) &&
+                $this->fits($series, $account, $load[$account->id])
+            ) {
                 $load[$account->id] = $this->put($series, $load[$account->id]);
                 $at[$series->series] = $account->id;
             } else {
@@ -126,11 +147,19 @@ final readonly class Licences
             }
         }
         $byWay = $this->inTheWay($waiting);
-        usort($waiting, fn (Running $a, Running $b): int => [-$byWay[$a->series], $a->series] <=> [-$byWay[$b->series], $b->series]);
+        usort(
+            $waiting,
+            fn (Running $a, Running $b): int => [-$byWay[$a->series], $a->series] <=> [
+                -$byWay[$b->series],
+                $b->series,
+            ],
+        );
         $unplaced = $elsewhere = [];
         $byId = array_combine(array_column($this->running, 'series'), $this->running);
         foreach ($waiting as $series) {
-            $id = $this->room($series, $accounts, $load) ?? $this->makeRoom($series, $accounts, $load, $at, $byId, $elsewhere);
+            $id =
+                $this->room($series, $accounts, $load) ??
+                $this->makeRoom($series, $accounts, $load, $at, $byId, $elsewhere);
             if ($id === null) {
                 $unplaced[] = $series;
             } else {
@@ -142,7 +171,12 @@ final readonly class Licences
         foreach ($unplaced as $series) {
             $this->split($series, $accounts, $load, $split, $left);
         }
-        $changed = count(array_filter($this->running, fn (Running $r): bool => $r->account !== null && ($at[$r->series] ?? $r->account) !== $r->account));
+        $changed = count(
+            array_filter(
+                $this->running,
+                fn (Running $r): bool => $r->account !== null && ($at[$r->series] ?? $r->account) !== $r->account,
+            ),
+        );
         ksort($at);
 
         return new Assignment($at, $split, $left, $changed);
@@ -184,7 +218,10 @@ final readonly class Licences
         $most = 0;
         foreach ($within as $one) {
             $moment = max($one[0], $start);
-            $most = max($most, count(array_filter($within, fn (array $o): bool => $o[0] <= $moment && $o[1] > $moment)));
+            $most = max(
+                $most,
+                count(array_filter($within, fn (array $o): bool => $o[0] <= $moment && $o[1] > $moment)),
+            );
         }
 
         return $most;
@@ -233,10 +270,17 @@ final readonly class Licences
      * @param  array<int, array<int, list<array{int, int, int}>>>  $load
      * @param  array<int, int>  $at
      * @param  array<int, Running>  $byId
-     * @param  array<string, int|null>  $elsewhere  where each series could go from its account, as long as nothing has moved
+     * @param  array<string, int|null>  $elsewhere  where each series could go from its account, as long as nothing
+     *   has moved
      */
-    private function makeRoom(Running $series, array $accounts, array &$load, array &$at, array $byId, array &$elsewhere): ?int
-    {
+    private function makeRoom(
+        Running $series,
+        array $accounts,
+        array &$load,
+        array &$at,
+        array $byId,
+        array &$elsewhere,
+    ): ?int {
         foreach ($accounts as $account) {
             if (! $account->holds($series)) {
                 continue;
@@ -247,11 +291,20 @@ final readonly class Licences
                 }
                 $key = "$other $account->id";
                 if (! array_key_exists($key, $elsewhere)) {
-                    $elsewhere[$key] = $this->room($byId[$other], array_values(array_filter($accounts, fn (HostAccount $a): bool => $a->id !== $account->id)), $load);
+                    $elsewhere[$key] = $this->room(
+                        $byId[$other],
+                        array_values(array_filter($accounts, fn (HostAccount $a): bool => $a->id !== $account->id)),
+                        $load,
+                    );
                 }
                 $to = $elsewhere[$key];
                 if ($to !== null) {
-                    $load[$account->id] = array_map(fn (array $day): array => array_values(array_filter($day, fn (array $s): bool => $s[2] !== $other)), $load[$account->id]);
+                    $load[$account->id] = array_map(
+                        fn (array $day): array => array_values(
+                            array_filter($day, fn (array $s): bool => $s[2] !== $other),
+                        ),
+                        $load[$account->id],
+                    );
                     $load[$to] = $this->put($byId[$other], $load[$to]);
                     $at[$other] = $to;
                     $elsewhere = [];
@@ -302,7 +355,12 @@ final readonly class Licences
             // The account of the session before, where it can be: fewest changes within the series.
             $before = $split[$series->series] ?? [];
             $last = $before === [] ? null : end($before);
-            $id = $this->room($one, array_values(array_filter($accounts, fn (HostAccount $a): bool => $a->id === $last)), $load) ?? $this->room($one, $accounts, $load);
+            $id =
+                $this->room(
+                    $one,
+                    array_values(array_filter($accounts, fn (HostAccount $a): bool => $a->id === $last)),
+                    $load,
+                ) ?? $this->room($one, $accounts, $load);
             if ($id === null) {
                 $left[$series->series][] = $start;
             } else {
@@ -313,8 +371,8 @@ final readonly class Licences
     }
 
     /**
-     * How many sessions of others run at the same time as each series' own, counted from two sorted lists: of the sessions that overlap
-     * [start, end) all begin before its end, and have not ended by its start.
+     * How many sessions of others run at the same time as each series' own, counted from two sorted lists: of the
+     * sessions that overlap [start, end) all begin before its end, and have not ended by its start.
      *
      * @param  list<Running>  $of
      * @return array<int, int> by series

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 /**
- * A series as the search for clashes sees it: whose section, who comes, and when it meets. Sessions are the planned ones, ascending;
- * `earliest` and `latest` bound the wall clock (minutes from midnight) of all of them, so that most pairs are told apart at a glance.
+ * A series as the search for clashes sees it: whose section, who comes, and when it meets. Sessions are the planned
+ * ones, ascending;
+ * `earliest` and `latest` bound the wall clock (minutes from midnight) of all of them, so that most pairs are told
+ * apart at a glance.
  *
- * Who comes is a roster by its key: the section's own, or one made for the purpose where several sections share the series or another
- * teacher takes some of its sessions (such sessions are a Meeting of their own).
+ * Who comes is a roster by its key: the section's own, or one made for the purpose where several sections share the
+ * series or another teacher takes some of its sessions (such sessions are a Meeting of their own).
  */
 final readonly class Meeting
 {
@@ -20,8 +22,16 @@ final readonly class Meeting
      * @param  int|null  $account  the host account that it runs on
      * @param  string|null  $room  the bridge's room behind its join link
      */
-    public function __construct(public int $series, public int $section, public array $sessions, public int $earliest, public int $latest, ?int $roster = null, public ?int $account = null, public ?string $room = null)
-    {
+    public function __construct(
+        public int $series,
+        public int $section,
+        public array $sessions,
+        public int $earliest,
+        public int $latest,
+        ?int $roster = null,
+        public ?int $account = null,
+        public ?string $room = null,
+    ) {
         $this->roster = $roster ?? $section;
     }
 }

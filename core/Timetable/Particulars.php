@@ -6,7 +6,10 @@ namespace Nomada\Core\Timetable;
 
 use Nomada\Core\Term\LocalDate;
 
-/** What one session has that its series does not give it: another day or time, another teacher, a title, a note, a door of its own, its topic; or that it is an extra one. */
+/**
+ * What one session has that its series does not give it: another day or time, another teacher, a title, a note, a door
+ * of its own, its topic; or that it is an extra one.
+ */
 final readonly class Particulars
 {
     /**
@@ -16,7 +19,8 @@ final readonly class Particulars
      * @param  int|null  $teacher  who teaches this one instead
      * @param  int|null  $account  the host account of this one, where it is not the series'
      * @param  string|null  $teacherName  who that is, where it is shown
-     * @param  array<string, mixed>|null  $door  what its door has that the series' has not; floor likewise (see DoorRules::from)
+     * @param  array<string, mixed>|null  $door  what its door has that the series' has not; floor likewise (see
+     *   DoorRules::from)
      * @param  array<string, mixed>|null  $floor
      */
     public function __construct(
@@ -37,7 +41,13 @@ final readonly class Particulars
     /** Whether a person changed something of this session; a topic alone is the series' doing. */
     public function isException(): bool
     {
-        return $this->slot !== null || $this->isExtra || $this->title !== null || $this->note !== null || $this->teacher !== null || $this->door !== null || $this->floor !== null;
+        return $this->slot !== null ||
+            $this->isExtra ||
+            $this->title !== null ||
+            $this->note !== null ||
+            $this->teacher !== null ||
+            $this->door !== null ||
+            $this->floor !== null;
     }
 
     public function isEmpty(): bool
@@ -48,12 +58,36 @@ final readonly class Particulars
     /** The same for a session that stands where its pattern put it. */
     public function unmoved(): self
     {
-        return new self(null, $this->isExtra, $this->makesUp, $this->title, $this->note, $this->teacher, $this->topic, $this->account, $this->teacherName, $this->door, $this->floor);
+        return new self(
+            null,
+            $this->isExtra,
+            $this->makesUp,
+            $this->title,
+            $this->note,
+            $this->teacher,
+            $this->topic,
+            $this->account,
+            $this->teacherName,
+            $this->door,
+            $this->floor,
+        );
     }
 
     public function withTopic(?string $topic): self
     {
-        return new self($this->slot, $this->isExtra, $this->makesUp, $this->title, $this->note, $this->teacher, $topic, $this->account, $this->teacherName, $this->door, $this->floor);
+        return new self(
+            $this->slot,
+            $this->isExtra,
+            $this->makesUp,
+            $this->title,
+            $this->note,
+            $this->teacher,
+            $topic,
+            $this->account,
+            $this->teacherName,
+            $this->door,
+            $this->floor,
+        );
     }
 
     /** What is told of it in a list: "moved from Thu 18 Feb", "makes up Mon 15 Feb". */

@@ -8,7 +8,8 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
 /**
- * The days on which a series would meet if no day were closed. When it begins and ends is the series' business, not the pattern's.
+ * The days on which a series would meet if no day were closed. When it begins and ends is the series' business, not the
+ * pattern's.
  */
 interface Pattern
 {

@@ -19,12 +19,25 @@ final class Patterns
     public static function from(array $plain): Pattern
     {
         return match ($plain['kind'] ?? null) {
-            'weekly' => new WeeklyPattern(array_map(intval(...), (array) ($plain['weekdays'] ?? [])), (int) ($plain['every'] ?? 1)),
-            'open-days' => new OpenDaysPattern,
+            'weekly' => new WeeklyPattern(
+                array_map(intval(...), (array) ($plain['weekdays'] ?? [])),
+                (int) ($plain['every'] ?? 1),
+            ),
+            'open-days' => new OpenDaysPattern(),
             'dates' => DatesPattern::read(implode(' ', array_map(strval(...), (array) ($plain['dates'] ?? [])))),
-            'rotation' => new RotationPattern((bool) ($plain['by_week'] ?? false), array_map(strval(...), (array) ($plain['labels'] ?? [])), array_map(intval(...), (array) ($plain['weekdays'] ?? []))),
-            'rule' => self::fromRule(RecurrenceRule::parse((string) ($plain['rule'] ?? ''), Zone::named('UTC')), LocalDate::parse((string) ($plain['anchor'] ?? ''))),
-            default => throw new Fault('Choose when the series meets: chosen weekdays or every school day.', 'kind'),
+            'rotation' => new RotationPattern(
+                (bool) ($plain['by_week'] ?? false),
+                array_map(strval(...), (array) ($plain['labels'] ?? [])),
+                array_map(intval(...), (array) ($plain['weekdays'] ?? [])),
+            ),
+            'rule' => self::fromRule(
+                RecurrenceRule::parse((string) ($plain['rule'] ?? ''), Zone::named('UTC')),
+                LocalDate::parse((string) ($plain['anchor'] ?? '')),
+            ),
+            default => throw new Fault(
+                'Choose when the series meets: chosen weekdays or every school day.',
+                'kind',
+            ),
         };
     }
 
@@ -41,7 +54,9 @@ final class Patterns
     /** The n-th weekday of every month, or the last (-1). */
     public static function monthWeekday(int $n, int $weekday, LocalDate $first): Pattern
     {
-        $code = [1 => 'MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'][$weekday] ?? throw new Fault('Choose a weekday.', 'month_weekday');
+        $code =
+            [1 => 'MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'][$weekday] ??
+            throw new Fault('Choose a weekday.', 'month_weekday');
         if (! in_array($n, [1, 2, 3, 4, 5, -1], true)) {
             throw new Fault('Choose the first to fifth, or the last weekday of the month.', 'month_nth');
         }

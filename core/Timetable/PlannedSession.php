@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 /**
- * One dated member of a series. `day` is the date in the series' zone as a day number; `start` and `end` are UTC seconds.
- * A lost session carries the reason why its day is closed. What is particular to this one session is in `own`; null for most.
+ * One dated member of a series. `day` is the date in the series' zone as a day number; `start` and `end` are UTC
+ * seconds. A lost session carries the reason why its day is closed. What is particular to this one session is in `own`;
+ * null for most.
  */
 final readonly class PlannedSession
 {
@@ -23,7 +24,7 @@ final readonly class PlannedSession
     /** The date of the pattern that made it, whatever day it is held on; null for an extra one. */
     public function slot(): ?int
     {
-        return $this->own?->isExtra === true ? null : ($this->own->slot ?? $this->day);
+        return $this->own?->isExtra === true ? null : $this->own->slot ?? $this->day;
     }
 
     public function isExtra(): bool

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable;
 
-/** How far an edit goes: this session, this and later ones, or the whole series. Sessions that have started never change. */
+/**
+ * How far an edit goes: this session, this and later ones, or the whole series. Sessions that have started never
+ * change.
+ */
 enum Reach: string
 {
     case This = 'this';
@@ -14,7 +17,9 @@ enum Reach: string
     public function words(): string
     {
         return match ($this) {
-            self::This => 'this one', self::Later => 'this and later', self::Whole => 'the whole series'
+            self::This => 'this one',
+            self::Later => 'this and later',
+            self::Whole => 'the whole series',
         };
     }
 }

@@ -10,13 +10,24 @@ use Nomada\Core\Term\Zone;
 
 /**
  * An RFC 5545 RRULE, of the parts that a timetable uses: DAILY, WEEKLY and MONTHLY, with INTERVAL, COUNT, UNTIL, WKST,
- * BYDAY (numbered under MONTHLY), BYMONTHDAY, BYMONTH and, under MONTHLY, BYSETPOS. Any other part is a fault that names it.
+ * BYDAY (numbered under MONTHLY), BYMONTHDAY, BYMONTH and, under MONTHLY, BYSETPOS. Any other part is a fault that
+ * names it.
  */
 final readonly class RecurrenceRule
 {
     private const CODES = ['MO' => 1, 'TU' => 2, 'WE' => 3, 'TH' => 4, 'FR' => 5, 'SA' => 6, 'SU' => 7];
 
-    private const KNOWN = ['FREQ', 'INTERVAL', 'COUNT', 'UNTIL', 'WKST', 'BYDAY', 'BYMONTHDAY', 'BYMONTH', 'BYSETPOS'];
+    private const KNOWN = [
+        'FREQ',
+        'INTERVAL',
+        'COUNT',
+        'UNTIL',
+        'WKST',
+        'BYDAY',
+        'BYMONTHDAY',
+        'BYMONTH',
+        'BYSETPOS',
+    ];
 
     /**
      * @param  list<array{int, int}>  $byDay  weekday 1 to 7, and which one in the month (0 every, -1 the last)
@@ -50,17 +61,24 @@ final readonly class RecurrenceRule
         $parts = [];
         foreach (explode(';', rtrim($text, ';')) as $piece) {
             if (! preg_match('/^([A-Z-]+)=(.+)$/D', trim($piece), $m)) {
-                throw new Fault("\"$piece\" is not a part of a recurrence rule. Write NAME=VALUE, parted by semicolons, as in FREQ=WEEKLY;BYDAY=TU,TH.");
+                throw new Fault(
+                    "\"$piece\" is not a part of a recurrence rule. Write NAME=VALUE, parted by semicolons, as in ".
+                        'FREQ=WEEKLY;BYDAY=TU,TH.',
+                );
             }
             if (! in_array($m[1], self::KNOWN, true)) {
-                throw new Fault("The rule's part $m[1] is not supported. Supported are ".implode(', ', self::KNOWN).'.');
+                throw new Fault(
+                    "The rule's part $m[1] is not supported. Supported are ".implode(', ', self::KNOWN).'.',
+                );
             }
             if (isset($parts[$m[1]])) {
                 throw new Fault("The rule has the part $m[1] twice. Keep one.");
             }
             $parts[$m[1]] = $m[2];
         }
-        $freq = $parts['FREQ'] ?? throw new Fault('The rule has no FREQ. Begin with FREQ=DAILY, FREQ=WEEKLY or FREQ=MONTHLY.');
+        $freq =
+            $parts['FREQ'] ??
+            throw new Fault('The rule has no FREQ. Begin with FREQ=DAILY, FREQ=WEEKLY or FREQ=MONTHLY.');
         if (! in_array($freq, ['DAILY', 'WEEKLY', 'MONTHLY'], true)) {
             throw new Fault("The rule's FREQ=$freq is not supported. Supported are DAILY, WEEKLY and MONTHLY.");
         }
@@ -100,7 +118,8 @@ final readonly class RecurrenceRule
     }
 
     /**
-     * The rule's days from its start on, ascending, up to a last day; COUNT and UNTIL are the caller's business (see {@see SeriesEnd}).
+     * The rule's days from its start on, ascending, up to a last day; COUNT and UNTIL are the caller's business (see
+     * {@see SeriesEnd}).
      *
      * @return iterable<int> day numbers
      */
@@ -128,7 +147,15 @@ final readonly class RecurrenceRule
             $out[] = 'BYMONTHDAY='.implode(',', $this->byMonthDay);
         }
         if ($this->byDay !== []) {
-            $out[] = 'BYDAY='.implode(',', array_map(fn (array $d): string => ($d[1] === 0 ? '' : (string) $d[1]).($codes[$d[0]] ?? ''), $this->byDay));
+            $out[] =
+                'BYDAY='.
+                implode(
+                    ',',
+                    array_map(
+                        fn (array $d): string => ($d[1] === 0 ? '' : (string) $d[1]).($codes[$d[0]] ?? ''),
+                        $this->byDay,
+                    ),
+                );
         }
         if ($this->bySetPos !== []) {
             $out[] = 'BYSETPOS='.implode(',', $this->bySetPos);
@@ -151,18 +178,36 @@ final readonly class RecurrenceRule
         }
         $day = $start->parts()[2];
 
-        return new self($this->freq, $this->interval, $this->count, $this->until, $this->untilInstant, $this->weekStart,
-            $this->freq === 'WEEKLY' ? [[$start->weekday(), 0]] : [], $this->freq === 'MONTHLY' ? [$day] : [], $this->byMonth, $this->bySetPos);
+        return new self(
+            $this->freq,
+            $this->interval,
+            $this->count,
+            $this->until,
+            $this->untilInstant,
+            $this->weekStart,
+            $this->freq === 'WEEKLY' ? [[$start->weekday(), 0]] : [],
+            $this->freq === 'MONTHLY' ? [$day] : [],
+            $this->byMonth,
+            $this->bySetPos,
+        );
     }
 
     /** The same as our own weekly pattern, where it is one. */
     public function asWeekly(): ?WeeklyPattern
     {
-        // Weeks counted from another day than Monday are ours only where every week counts; so is a daily rule on chosen weekdays.
-        $plain = $this->byDay !== [] && $this->byMonth === [] && $this->byMonthDay === []
-            && ($this->interval === 1 ? $this->freq !== 'MONTHLY' : $this->freq === 'WEEKLY' && $this->weekStart === 1);
+        // Weeks counted from another day than Monday are ours only where every week counts; so is a daily rule on
+        // chosen weekdays.
+        $plain =
+            $this->byDay !== [] &&
+            $this->byMonth === [] &&
+            $this->byMonthDay === [] &&
+            ($this->interval === 1
+                ? $this->freq !== 'MONTHLY'
+                : $this->freq === 'WEEKLY' && $this->weekStart === 1);
 
-        return $plain && $this->interval <= 26 ? new WeeklyPattern(array_map(fn (array $d): int => $d[0], $this->byDay), $this->interval) : null;
+        return $plain && $this->interval <= 26
+            ? new WeeklyPattern(array_map(fn (array $d): int => $d[0], $this->byDay), $this->interval)
+            : null;
     }
 
     /** @return iterable<int> */
@@ -170,7 +215,11 @@ final readonly class RecurrenceRule
     {
         $weekdays = array_map(fn (array $d): int => $d[0], $this->byDay);
         for ($day = $start->day; $day <= $last; $day += $this->interval) {
-            if (($weekdays === [] || in_array(LocalDate::weekdayOf($day), $weekdays, true)) && $this->monthAllows($day) && $this->monthDayAllows($day)) {
+            if (
+                ($weekdays === [] || in_array(LocalDate::weekdayOf($day), $weekdays, true)) &&
+                $this->monthAllows($day) &&
+                $this->monthDayAllows($day)
+            ) {
                 yield $day;
             }
         }
@@ -182,7 +231,7 @@ final readonly class RecurrenceRule
         $weekdays = $this->byDay === [] ? [$start->weekday()] : array_map(fn (array $d): int => $d[0], $this->byDay);
         $offsets = array_unique(array_map(fn (int $d): int => ($d - $this->weekStart + 7) % 7, $weekdays));
         sort($offsets);
-        $week = $start->day - ($start->weekday() - $this->weekStart + 7) % 7;
+        $week = $start->day - (($start->weekday() - $this->weekStart + 7) % 7);
         for (; $week <= $last; $week += 7 * $this->interval) {
             foreach ($offsets as $offset) {
                 $day = $week + $offset;
@@ -199,7 +248,7 @@ final readonly class RecurrenceRule
         [$year, $month, $dayOfMonth] = $start->parts();
         for ($n = 0; ; $n += $this->interval) {
             $y = $year + intdiv($month - 1 + $n, 12);
-            $m = ($month - 1 + $n) % 12 + 1;
+            $m = (($month - 1 + $n) % 12) + 1;
             $first = LocalDate::toDay($y, $m, 1);
             if ($first > $last) {
                 return;
@@ -207,7 +256,13 @@ final readonly class RecurrenceRule
             if ($this->byMonth !== [] && ! in_array($m, $this->byMonth, true)) {
                 continue;
             }
-            foreach ($this->inMonth($first, LocalDate::toDay($m === 12 ? $y + 1 : $y, $m % 12 + 1, 1) - $first, $dayOfMonth) as $day) {
+            foreach (
+                $this->inMonth(
+                    $first,
+                    LocalDate::toDay($m === 12 ? $y + 1 : $y, ($m % 12) + 1, 1) - $first,
+                    $dayOfMonth,
+                ) as $day
+            ) {
                 if ($day >= $start->day && $day <= $last) {
                     yield $day;
                 }
@@ -229,7 +284,11 @@ final readonly class RecurrenceRule
         $days = [];
         for ($day = $first; $day < $first + $length; $day++) {
             $n = $day - $first + 1;
-            if ($byMonthDay !== [] && ! in_array($n, $byMonthDay, true) && ! in_array($n - $length - 1, $byMonthDay, true)) {
+            if (
+                $byMonthDay !== [] &&
+                ! in_array($n, $byMonthDay, true) &&
+                ! in_array($n - $length - 1, $byMonthDay, true)
+            ) {
                 continue;
             }
             if ($this->byDay !== [] && ! $this->isNumberedDay(LocalDate::weekdayOf($day), $n, $length)) {
@@ -255,7 +314,12 @@ final readonly class RecurrenceRule
     private function isNumberedDay(int $weekday, int $n, int $length): bool
     {
         foreach ($this->byDay as [$wanted, $ordinal]) {
-            if ($wanted === $weekday && ($ordinal === 0 || $ordinal === intdiv($n - 1, 7) + 1 || $ordinal === -(intdiv($length - $n, 7) + 1))) {
+            if (
+                $wanted === $weekday &&
+                ($ordinal === 0 ||
+                    $ordinal === intdiv($n - 1, 7) + 1 ||
+                    $ordinal === -(intdiv($length - $n, 7) + 1))
+            ) {
                 return true;
             }
         }
@@ -274,7 +338,7 @@ final readonly class RecurrenceRule
             return true;
         }
         [$y, $m, $d] = LocalDate::partsOf($day);
-        $length = LocalDate::toDay($m === 12 ? $y + 1 : $y, $m % 12 + 1, 1) - LocalDate::toDay($y, $m, 1);
+        $length = LocalDate::toDay($m === 12 ? $y + 1 : $y, ($m % 12) + 1, 1) - LocalDate::toDay($y, $m, 1);
 
         return in_array($d, $this->byMonthDay, true) || in_array($d - $length - 1, $this->byMonthDay, true);
     }
@@ -293,11 +357,15 @@ final readonly class RecurrenceRule
         $out = [];
         foreach (explode(',', $text) as $piece) {
             if (! preg_match('/^([+-]?\d{1,2})?(MO|TU|WE|TH|FR|SA|SU)$/D', $piece, $m)) {
-                throw new Fault("The rule's BYDAY has \"$piece\". Write weekdays as MO to SU, under MONTHLY also as 2TU or -1FR.");
+                throw new Fault(
+                    "The rule's BYDAY has \"$piece\". Write weekdays as MO to SU, under MONTHLY also as 2TU or -1FR.",
+                );
             }
             $ordinal = (int) $m[1];
             if ($m[1] !== '' && ($freq !== 'MONTHLY' || $ordinal === 0 || abs($ordinal) > 5)) {
-                throw new Fault("The rule's BYDAY has \"$piece\": a number from 1 to 5 or -1 to -5 goes with FREQ=MONTHLY only.");
+                throw new Fault(
+                    "The rule's BYDAY has \"$piece\": a number from 1 to 5 or -1 to -5 goes with FREQ=MONTHLY only.",
+                );
             }
             $out[] = [self::CODES[$m[2]], $ordinal];
         }
@@ -314,7 +382,9 @@ final readonly class RecurrenceRule
 
         return array_map(function (string $piece) use ($part, $most): int {
             if (! preg_match('/^[+-]?\d{1,3}$/D', $piece) || (int) $piece === 0 || abs((int) $piece) > $most) {
-                throw new Fault("The rule's $part has \"$piece\". Write numbers from 1 to $most, parted by commas.");
+                throw new Fault(
+                    "The rule's $part has \"$piece\". Write numbers from 1 to $most, parted by commas.",
+                );
             }
 
             return (int) $piece;
@@ -348,7 +418,10 @@ final readonly class RecurrenceRule
             return [$date, null];
         }
         $seconds = (int) $m[2] * 3600 + (int) ($m[3] ?? 0) * 60 + (int) ($m[4] ?? 0);
-        $instant = ($m[5] ?? '') === 'Z' ? $date->day * 86400 + $seconds : $zone->instant($date->day, intdiv($seconds, 60)) + $seconds % 60;
+        $instant =
+            ($m[5] ?? '') === 'Z'
+                ? $date->day * 86400 + $seconds
+                : $zone->instant($date->day, intdiv($seconds, 60)) + ($seconds % 60);
 
         return [$zone->dateAt($instant), $instant];
     }

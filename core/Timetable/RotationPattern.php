@@ -11,7 +11,8 @@ use Nomada\Core\Term\Term;
 /**
  * Chosen rotation days of the term ("Day A"), or chosen weekdays of its rotation weeks ("Week A, Tue Thu").
  *
- * Rotation days count open days only, so nothing is lost to a closed one; a closed weekday of a rotation week is lost as any other.
+ * Rotation days count open days only, so nothing is lost to a closed one; a closed weekday of a rotation week is lost
+ * as any other.
  */
 final readonly class RotationPattern implements Pattern
 {
@@ -29,7 +30,10 @@ final readonly class RotationPattern implements Pattern
     {
         $labels = array_values(array_unique(array_map(strtoupper(...), $labels)));
         if ($labels === []) {
-            throw new Fault($byWeek ? 'Choose at least one rotation week.' : 'Choose at least one rotation day.', 'rotation');
+            throw new Fault(
+                $byWeek ? 'Choose at least one rotation week.' : 'Choose at least one rotation day.',
+                'rotation',
+            );
         }
         $weekdays = array_values(array_unique($weekdays));
         sort($weekdays);
@@ -48,7 +52,10 @@ final readonly class RotationPattern implements Pattern
         }
         $numbers = array_filter(array_map($rotation->numberOf(...), $this->labels));
         for ($day = max($from->day, $term->first->day); $day <= min($to->day, $term->last->day); $day++) {
-            if (in_array($term->rotationOn($day), $numbers, true) && ($this->weekdays === [] || in_array(LocalDate::weekdayOf($day), $this->weekdays, true))) {
+            if (
+                in_array($term->rotationOn($day), $numbers, true) &&
+                ($this->weekdays === [] || in_array(LocalDate::weekdayOf($day), $this->weekdays, true))
+            ) {
                 yield $day;
             }
         }
@@ -56,14 +63,25 @@ final readonly class RotationPattern implements Pattern
 
     public function sentence(): string
     {
-        return ($this->byWeek ? 'Week ' : 'Day ').implode(' ', $this->labels).($this->weekdays === [] ? '' : ', '.implode(' ', array_map(LocalDate::dayName(...), $this->weekdays)));
+        return ($this->byWeek ? 'Week ' : 'Day ').
+            implode(' ', $this->labels).
+            ($this->weekdays === []
+                ? ''
+                : ', '.implode(' ', array_map(LocalDate::dayName(...), $this->weekdays)));
     }
 
     public function spoken(): string
     {
         $many = count($this->labels) > 1 ? 's' : '';
 
-        return 'Rotation '.($this->byWeek ? 'week' : 'day').$many.' '.implode(' and ', $this->labels).($this->weekdays === [] ? '' : ', '.implode(' ', array_map(LocalDate::dayName(...), $this->weekdays)));
+        return 'Rotation '.
+            ($this->byWeek ? 'week' : 'day').
+            $many.
+            ' '.
+            implode(' and ', $this->labels).
+            ($this->weekdays === []
+                ? ''
+                : ', '.implode(' ', array_map(LocalDate::dayName(...), $this->weekdays)));
     }
 
     public function rule(): ?string
@@ -73,6 +91,11 @@ final readonly class RotationPattern implements Pattern
 
     public function toArray(): array
     {
-        return ['kind' => 'rotation', 'by_week' => $this->byWeek, 'labels' => $this->labels, 'weekdays' => $this->weekdays];
+        return [
+            'kind' => 'rotation',
+            'by_week' => $this->byWeek,
+            'labels' => $this->labels,
+            'weekdays' => $this->weekdays,
+        ];
     }
 }

@@ -10,7 +10,15 @@ use Nomada\Core\Term\Term;
 /** A pattern that came as an RFC 5545 rule and is none of our own kinds. It counts from the series' first day. */
 final readonly class RulePattern implements Pattern
 {
-    private const ORDINALS = [1 => 'first', 'second', 'third', 'fourth', 'fifth', -1 => 'last', -2 => 'last but one'];
+    private const ORDINALS = [
+        1 => 'first',
+        'second',
+        'third',
+        'fourth',
+        'fifth',
+        -1 => 'last',
+        -2 => 'last but one',
+    ];
 
     private RecurrenceRule $rule;
 
@@ -33,12 +41,26 @@ final readonly class RulePattern implements Pattern
         $r = $this->rule;
         $n = $r->interval;
         $unit = ['DAILY' => 'day', 'WEEKLY' => 'week', 'MONTHLY' => 'month'][$r->freq];
-        $days = implode(', ', array_map(fn (array $d): string => trim((self::ORDINALS[$d[1]] ?? '').' '.LocalDate::dayName($d[0])), $r->byDay));
+        $days = implode(
+            ', ',
+            array_map(
+                fn (array $d): string => trim((self::ORDINALS[$d[1]] ?? '').' '.LocalDate::dayName($d[0])),
+                $r->byDay,
+            ),
+        );
         $monthDays = $r->byMonthDay === [] ? '' : 'on day '.implode(', ', $r->byMonthDay);
         $pos = implode(' and ', array_map(fn (int $p): string => self::ORDINALS[$p] ?? "{$p}th", $r->bySetPos));
         $every = $n === 1 ? "Every $unit" : "Every $n {$unit}s";
 
-        return implode(', ', array_filter([$every, trim(($pos === '' ? '' : "$pos of ").$days), $monthDays, $r->byMonth === [] ? '' : 'months '.implode(' ', $r->byMonth)]));
+        return implode(
+            ', ',
+            array_filter([
+                $every,
+                trim(($pos === '' ? '' : "$pos of ").$days),
+                $monthDays,
+                $r->byMonth === [] ? '' : 'months '.implode(' ', $r->byMonth),
+            ]),
+        );
     }
 
     public function spoken(): string

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable;
 
-/** A series as licences see it: when its sessions run, how many people come at most, and the account that it stands on. */
+/**
+ * A series as licences see it: when its sessions run, how many people come at most, and the account that it stands on.
+ */
 final readonly class Running
 {
     public int $longest;
@@ -13,8 +15,12 @@ final readonly class Running
      * @param  list<array{int, int}>  $sessions  UTC start and end, ascending
      * @param  int|null  $account  where it stands now
      */
-    public function __construct(public int $series, public array $sessions, public int $people = 0, public ?int $account = null)
-    {
+    public function __construct(
+        public int $series,
+        public array $sessions,
+        public int $people = 0,
+        public ?int $account = null,
+    ) {
         $longest = 0;
         foreach ($sessions as [$start, $end]) {
             $longest = max($longest, $end - $start);

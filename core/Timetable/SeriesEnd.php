@@ -46,18 +46,26 @@ final readonly class SeriesEnd
             'term' => self::withTerm(),
             'held' => self::afterHeld((int) ($plain['n'] ?? 0)),
             'counted' => self::afterCounted((int) ($plain['n'] ?? 0)),
-            default => throw new Fault('Choose how the series ends: on a date, with the term, or after a number of sessions.', 'end'),
+            default => throw new Fault(
+                'Choose how the series ends: on a date, with the term, or after a number of sessions.',
+                'end',
+            ),
         };
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return array_filter(['kind' => $this->kind, 'date' => $this->date?->iso(), 'n' => $this->n], fn (mixed $v): bool => $v !== null);
+        return array_filter(
+            ['kind' => $this->kind, 'date' => $this->date?->iso(), 'n' => $this->n],
+            fn (mixed $v): bool => $v !== null,
+        );
     }
 
     private static function positive(int $n): int
     {
-        return $n >= 1 && $n <= 5000 ? $n : throw new Fault('Write how many sessions: a number from 1 to 5000.', 'count');
+        return $n >= 1 && $n <= 5000
+            ? $n
+            : throw new Fault('Write how many sessions: a number from 1 to 5000.', 'count');
     }
 }

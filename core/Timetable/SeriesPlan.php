@@ -10,10 +10,11 @@ use Nomada\Core\Term\Term;
 use Nomada\Core\Term\Zone;
 
 /**
- * A series as it is planned: its pattern, from when, how it ends, and at what wall time for how many minutes, on its zone's clock.
+ * A series as it is planned: its pattern, from when, how it ends, and at what wall time for how many minutes, on its
+ * zone's clock.
  *
- * Where it is tied to a period of the day plan, the period's time on each day counts; `startMinute` and `minutes` are then its usual ones.
- * A day whose plan lacks the period loses the session.
+ * Where it is tied to a period of the day plan, the period's time on each day counts; `startMinute` and `minutes` are
+ * then its usual ones. A day whose plan lacks the period loses the session.
  */
 final readonly class SeriesPlan
 {
@@ -35,7 +36,10 @@ final readonly class SeriesPlan
             throw new Fault('A session starts between 00:00 and 23:59.', 'start_time');
         }
         if ($end->date !== null && $end->date->day < $from->day) {
-            throw new Fault("The series ends on {$end->date->short()}, before it begins on {$from->short()}.", 'ends_on');
+            throw new Fault(
+                "The series ends on {$end->date->short()}, before it begins on {$from->short()}.",
+                'ends_on',
+            );
         }
     }
 
@@ -79,7 +83,8 @@ final readonly class SeriesPlan
                 continue;
             }
             $offset = $offsets[$day];
-            $start = $offset === null ? $this->zone->instant($day, $this->startMinute) : $day * 86400 + $wall - $offset;
+            $start =
+                $offset === null ? $this->zone->instant($day, $this->startMinute) : $day * 86400 + $wall - $offset;
             if (isset($closed[$day])) {
                 $out[] = new PlannedSession($day, $start, $start + $seconds, $lost, $closed[$day]);
                 $left -= $countsClosed ? 1 : 0;
@@ -98,19 +103,32 @@ final readonly class SeriesPlan
         $at = $plan?->period($name);
         $start = $this->zone->instant($day, $at->start ?? $this->startMinute);
         $end = $start + 60 * ($at?->minutes() ?? $this->minutes);
-        $why = $closed ?? ($at !== null ? null : ($plan === null ? 'No day plan' : "No period $name ({$plan->name})"));
+        $why =
+            $closed ?? ($at !== null ? null : ($plan === null ? 'No day plan' : "No period $name ({$plan->name})"));
 
-        return new PlannedSession($day, $start, $end, $why === null ? SessionState::Planned : SessionState::Lost, $why);
+        return new PlannedSession(
+            $day,
+            $start,
+            $end,
+            $why === null ? SessionState::Planned : SessionState::Lost,
+            $why,
+        );
     }
 
     /**
-     * How much of what was asked for the term cannot hold: dates of the pattern before or after it (looking a year beyond at most),
-     * or, where n sessions are to be held, how many of those do not fit.
+     * How much of what was asked for the term cannot hold: dates of the pattern before or after it (looking a year
+     * beyond at most), or, where n sessions are to be held, how many of those do not fit.
      */
     public function outside(Term $term): int
     {
         if ($this->end->kind === 'held') {
-            return $this->end->n - count(array_filter($this->sessions($term), fn (PlannedSession $s): bool => $s->state === SessionState::Planned));
+            return $this->end->n -
+                count(
+                    array_filter(
+                        $this->sessions($term),
+                        fn (PlannedSession $s): bool => $s->state === SessionState::Planned,
+                    ),
+                );
         }
         $farthest = $this->end->kind === 'term' ? $term->last : $term->last->plus(366);
         $to = new LocalDate(min($farthest->day, $this->end->date->day ?? $farthest->day));
@@ -130,28 +148,51 @@ final readonly class SeriesPlan
     public function toArray(): array
     {
         return [
-            'pattern' => $this->pattern->toArray(), 'ends' => $this->end->toArray(), 'starts_on' => $this->from->iso(),
-            'start_minute' => $this->startMinute, 'minutes' => $this->minutes, 'time_zone' => $this->zone->name, 'period' => $this->period,
+            'pattern' => $this->pattern->toArray(),
+            'ends' => $this->end->toArray(),
+            'starts_on' => $this->from->iso(),
+            'start_minute' => $this->startMinute,
+            'minutes' => $this->minutes,
+            'time_zone' => $this->zone->name,
+            'period' => $this->period,
         ];
     }
 
     /** @param  array<string, mixed>  $plain */
     public static function from(array $plain): self
     {
-        return new self(Patterns::from((array) $plain['pattern']), LocalDate::parse((string) $plain['starts_on']), SeriesEnd::from((array) $plain['ends']),
-            (int) $plain['start_minute'], (int) $plain['minutes'], Zone::named((string) $plain['time_zone']), isset($plain['period']) ? (string) $plain['period'] : null);
+        return new self(
+            Patterns::from((array) $plain['pattern']),
+            LocalDate::parse((string) $plain['starts_on']),
+            SeriesEnd::from((array) $plain['ends']),
+            (int) $plain['start_minute'],
+            (int) $plain['minutes'],
+            Zone::named((string) $plain['time_zone']),
+            isset($plain['period']) ? (string) $plain['period'] : null,
+        );
     }
 
     /** The same, ending on a day at the latest. */
     public function until(LocalDate $last): self
     {
-        return new self($this->pattern, $this->from, SeriesEnd::onDate($last), $this->startMinute, $this->minutes, $this->zone, $this->period);
+        return new self(
+            $this->pattern,
+            $this->from,
+            SeriesEnd::onDate($last),
+            $this->startMinute,
+            $this->minutes,
+            $this->zone,
+            $this->period,
+        );
     }
 
     /** `10:00–10:45`, with the period where it is tied to one */
     public function times(): string
     {
-        return ($this->period === null ? '' : "period $this->period, ").TypedTime::format($this->startMinute).'–'.TypedTime::format($this->startMinute + $this->minutes);
+        return ($this->period === null ? '' : "period $this->period, ").
+            TypedTime::format($this->startMinute).
+            '–'.
+            TypedTime::format($this->startMinute + $this->minutes);
     }
 
     /** "Tue Thu 11:15–12:00" */

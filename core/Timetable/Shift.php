@@ -12,8 +12,9 @@ use Nomada\Core\Term\Zone;
 /**
  * Moves more than one session of a series at once: what a drag means for "this and later" and for "the whole series".
  *
- * All of them move by as many days and to the same time of day, as free times mean it too: of a series on Tuesdays and Thursdays that is
- * dragged a day on, the later ones are on Wednesdays and Fridays. Patterns that have no weekdays or dates to move say so.
+ * All of them move by as many days and to the same time of day, as free times mean it too: of a series on Tuesdays and
+ * Thursdays that is dragged a day on, the later ones are on Wednesdays and Fridays. Patterns that have no weekdays or
+ * dates to move say so.
  */
 final readonly class Shift
 {
@@ -43,13 +44,22 @@ final readonly class Shift
     {
         $period = $this->period($plan, $term);
 
-        return new SeriesPlan($this->pattern($plan->pattern, $term), $this->first($plan), $this->end($plan), $this->start, $this->minutes, $plan->zone, $period);
+        return new SeriesPlan(
+            $this->pattern($plan->pattern, $term),
+            $this->first($plan),
+            $this->end($plan),
+            $this->start,
+            $this->minutes,
+            $plan->zone,
+            $period,
+        );
     }
 
     /**
      * The plans afterwards, moved from a date of the pattern on; what comes before it stays.
      *
-     * @param  int  $from  the first date that moves: the dragged session's for "this and later", the first that has not begun for the whole series
+     * @param  int  $from  the first date that moves: the dragged session's for "this and later", the first that has
+     *   not begun for the whole series
      *
      * @throws Fault
      */
@@ -80,23 +90,42 @@ final readonly class Shift
         if ($pattern instanceof DatesPattern) {
             return new DatesPattern(array_map(fn (int $d): int => $d + $by, $pattern->days));
         }
-        $weekdays = $pattern instanceof WeeklyPattern ? $pattern->weekdays : ($pattern instanceof RotationPattern && $pattern->byWeek ? $pattern->weekdays : null);
+        $weekdays =
+            $pattern instanceof WeeklyPattern
+                ? $pattern->weekdays
+                : ($pattern instanceof RotationPattern && $pattern->byWeek
+                    ? $pattern->weekdays
+                    : null);
         if ($weekdays === null) {
-            throw new Fault('This pattern has no weekdays that could be moved. Move this one session, or change the pattern in the series.', 'reach');
+            throw new Fault(
+                'This pattern has no weekdays that could be moved. Move this one session, or change the pattern in '.
+                    'the series.',
+                'reach',
+            );
         }
         $moved = array_map(fn (int $d): int => $d + $by, $weekdays);
         if (array_filter($moved, fn (int $d): bool => $d < 1 || $d > 7) !== []) {
-            throw new Fault('So far the others would fall into another week. Move this one session, or change the series.', 'reach');
+            throw new Fault(
+                'So far the others would fall into another week. Move this one session, or change the series.',
+                'reach',
+            );
         }
 
         $open = array_flip(array_map(LocalDate::weekdayOf(...), $term->openDays()));
         foreach ($moved as $weekday) {
             if (! isset($open[$weekday])) {
-                throw new Fault('Then some would fall on a '.LocalDate::dayName($weekday).', when school is closed. Move this one session, or change the series.', 'reach');
+                throw new Fault(
+                    'Then some would fall on a '.
+                        LocalDate::dayName($weekday).
+                        ', when school is closed. Move this one session, or change the series.',
+                    'reach',
+                );
             }
         }
 
-        return $pattern instanceof WeeklyPattern ? new WeeklyPattern($moved, $pattern->every) : new RotationPattern(true, $pattern instanceof RotationPattern ? $pattern->labels : [], $moved);
+        return $pattern instanceof WeeklyPattern
+            ? new WeeklyPattern($moved, $pattern->every)
+            : new RotationPattern(true, $pattern instanceof RotationPattern ? $pattern->labels : [], $moved);
     }
 
     /** The first day moves along, within its week: weeks are counted from it. */
@@ -107,7 +136,9 @@ final readonly class Shift
 
     private function end(SeriesPlan $plan): SeriesEnd
     {
-        return $plan->end->date === null ? $plan->end : SeriesEnd::onDate($this->along($plan->end->date, $plan->pattern));
+        return $plan->end->date === null
+            ? $plan->end
+            : SeriesEnd::onDate($this->along($plan->end->date, $plan->pattern));
     }
 
     private function along(LocalDate $date, Pattern $pattern): LocalDate
@@ -115,7 +146,9 @@ final readonly class Shift
         $by = $this->to - $this->slot;
         $monday = $date->monday()->day;
 
-        return new LocalDate($pattern instanceof DatesPattern ? $date->day + $by : max($monday, min($monday + 6, $date->day + $by)));
+        return new LocalDate(
+            $pattern instanceof DatesPattern ? $date->day + $by : max($monday, min($monday + 6, $date->day + $by)),
+        );
     }
 
     /** Tied to a period before, it is tied to the one that has the new time; to none where no period has. */

@@ -8,8 +8,8 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
 /**
- * A series' plans over the term, one after the other: each holds until the next begins. Most series have one; an edit of "this and
- * later ones" adds another, and the series stays one series for everybody who is in it.
+ * A series' plans over the term, one after the other: each holds until the next begins. Most series have one; an edit
+ * of "this and later ones" adds another, and the series stays one series for everybody who is in it.
  */
 final readonly class Stretches
 {
@@ -43,13 +43,21 @@ final readonly class Stretches
     }
 
     /**
-     * With another plan from a day on. What was planned from that day on is replaced; a stretch that would have no day left goes.
-     * How a stretch ends stays with it: "after n sessions held" counts within its own stretch.
+     * With another plan from a day on. What was planned from that day on is replaced; a stretch that would have no day
+     * left goes. How a stretch ends stays with it: "after n sessions held" counts within its own stretch.
      */
     public function from(LocalDate $day, SeriesPlan $plan): self
     {
         $kept = array_values(array_filter($this->plans, fn (SeriesPlan $p): bool => $p->from->day < $day->day));
-        $from = new SeriesPlan($plan->pattern, new LocalDate(max($day->day, $plan->from->day)), $plan->end, $plan->startMinute, $plan->minutes, $plan->zone, $plan->period);
+        $from = new SeriesPlan(
+            $plan->pattern,
+            new LocalDate(max($day->day, $plan->from->day)),
+            $plan->end,
+            $plan->startMinute,
+            $plan->minutes,
+            $plan->zone,
+            $plan->period,
+        );
 
         return new self([...$kept, $from]);
     }

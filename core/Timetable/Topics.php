@@ -10,7 +10,8 @@ use Nomada\Core\Term\LocalDate;
 /**
  * A list of topics laid over a series' sessions in order. A session's title is its topic.
  *
- * When a session is lost, moved or added, the topics behind it move along with the sessions that are held, or stay with their dates.
+ * When a session is lost, moved or added, the topics behind it move along with the sessions that are held, or stay with
+ * their dates.
  */
 final class Topics
 {
@@ -32,7 +33,10 @@ final class Topics
                 continue;
             }
             if (mb_strlen($topic) > 200) {
-                throw new Fault('Line '.($n + 1).' is longer than 200 characters. Write one topic a line.', 'topics');
+                throw new Fault(
+                    'Line '.($n + 1).' is longer than 200 characters. Write one topic a line.',
+                    'topics',
+                );
             }
             $out[] = $topic;
         }
@@ -48,13 +52,20 @@ final class Topics
      *
      * @param  list<string>  $topics
      * @param  list<PlannedSession>  $sessions
-     * @param  bool  $move  whether a session that is not held leaves its topic to the next one; otherwise a topic stays with its date
+     * @param  bool  $move  whether a session that is not held leaves its topic to the next one; otherwise a topic
+     *   stays with its date
      * @param  bool  $fresh  whether the list has just been pasted: dates then get their topics in order
      * @param  bool  $all  with a fresh list: whether it begins with the first session instead of the next
      * @return list<PlannedSession>
      */
-    public static function lay(array $topics, array $sessions, bool $move, int $now, bool $fresh = false, bool $all = false): array
-    {
+    public static function lay(
+        array $topics,
+        array $sessions,
+        bool $move,
+        int $now,
+        bool $fresh = false,
+        bool $all = false,
+    ): array {
         if (! $move && ! $fresh) {
             return $sessions;
         }
@@ -64,7 +75,10 @@ final class Topics
             if ($session->start <= $now && ! ($fresh && $all)) {
                 $out[] = $session;
             } else {
-                $out[] = self::with($session, $session->state === SessionState::Planned ? array_shift($left) : null);
+                $out[] = self::with(
+                    $session,
+                    $session->state === SessionState::Planned ? array_shift($left) : null,
+                );
             }
         }
 
@@ -97,12 +111,16 @@ final class Topics
      */
     public static function leftOver(int $topics, array $sessions): int
     {
-        return max(0, $topics - count(array_filter($sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned)));
+        return max(
+            0,
+            $topics -
+                count(array_filter($sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned)),
+        );
     }
 
     private static function with(PlannedSession $session, ?string $topic): PlannedSession
     {
-        $own = ($session->own ?? new Particulars)->withTopic($topic);
+        $own = ($session->own ?? new Particulars())->withTopic($topic);
 
         return $session->with($own->isEmpty() ? null : $own);
     }
@@ -110,6 +128,8 @@ final class Topics
     /** `Tue 9 Feb: Tides`, for lists. */
     public static function line(PlannedSession $session): string
     {
-        return (new LocalDate($session->day))->short().': '.($session->own->title ?? $session->own->topic ?? '');
+        return (new LocalDate($session->day))->short().
+            ': '.
+            ($session->own->title ?? ($session->own->topic ?? ''));
     }
 }

@@ -9,7 +9,8 @@ use Nomada\Core\Fault;
 /**
  * A time of day as people type it: `9`, `9:05`, `0905`, `9.05am`, `11:47`. `minute` counts from midnight.
  *
- * What reads two ways, or falls before 07:00 or after 21:00, carries a question instead of a guess; `or` is then the other reading.
+ * What reads two ways, or falls before 07:00 or after 21:00, carries a question instead of a guess; `or` is then the
+ * other reading.
  */
 final readonly class TypedTime
 {
@@ -35,16 +36,23 @@ final readonly class TypedTime
         $minute = ($m[2] ?? '') === '' ? 0 : (int) $m[2];
         $half = str_replace('.', '', $m[3] ?? '');
         if ($hour > 23 || ($half !== '' && ($hour > 12 || $hour === 0))) {
-            throw new Fault("\"$typed\" is not a time of day: there is no hour $hour".($half === '' ? '' : " $half").'.', $field);
+            throw new Fault(
+                "\"$typed\" is not a time of day: there is no hour $hour".($half === '' ? '' : " $half").'.',
+                $field,
+            );
         }
         if ($half !== '') {
-            return self::checked($hour % 12 * 60 + $minute + ($half === 'pm' ? 720 : 0));
+            return self::checked(($hour % 12) * 60 + $minute + ($half === 'pm' ? 720 : 0));
         }
         // A leading zero or an hour from 7 on says the 24-hour clock; a bare 1 to 6 is as often an afternoon.
         if ($hour >= 1 && $hour < 7 && $m[1][0] !== '0') {
             $early = $hour * 60 + $minute;
 
-            return new self($early + 720, sprintf('%s or %s?', self::format($early + 720), self::format($early)), $early);
+            return new self(
+                $early + 720,
+                sprintf('%s or %s?', self::format($early + 720), self::format($early)),
+                $early,
+            );
         }
 
         return self::checked($hour * 60 + $minute);

@@ -56,10 +56,17 @@ final readonly class WeeklyPattern implements Pattern
 
     public function sentence(): string
     {
-        $days = $this->weekdays === [1, 2, 3, 4, 5] ? ($this->every === 1 ? 'weekday' : 'Mon to Fri') : implode(' ', array_map(LocalDate::dayName(...), $this->weekdays));
+        $days = $this->weekdays === [1, 2, 3, 4, 5]
+            ? ($this->every === 1
+                ? 'weekday'
+                : 'Mon to Fri')
+            : implode(' ', array_map(LocalDate::dayName(...), $this->weekdays));
 
         return match (true) {
-            $this->every > 1 => 'Every '.(self::ORDINALS[$this->every] ?? $this->every.'th').' week, '.$days,
+            $this->every > 1 => 'Every '.
+                (self::ORDINALS[$this->every] ?? $this->every.'th').
+                ' week, '.
+                $days,
             $days === 'weekday' => 'Every weekday',
             default => $days,
         };
@@ -69,14 +76,24 @@ final readonly class WeeklyPattern implements Pattern
     {
         $names = array_map(fn (int $d): string => self::NAMES[$d], $this->weekdays);
         $last = array_pop($names);
-        $days = $this->weekdays === [1, 2, 3, 4, 5] ? 'weekday' : ($names === [] ? (string) $last : implode(', ', $names)." and $last");
+        $days = $this->weekdays === [1, 2, 3, 4, 5]
+            ? 'weekday'
+            : ($names === []
+                ? (string) $last
+                : implode(', ', $names)." and $last");
 
-        return 'Every '.($this->every === 1 ? '' : (self::ORDINALS[$this->every] ?? $this->every.'th').' ').$days.($days === 'weekday' && $this->every > 1 ? ' of the week' : '');
+        return 'Every '.
+            ($this->every === 1 ? '' : (self::ORDINALS[$this->every] ?? $this->every.'th').' ').
+            $days.
+            ($days === 'weekday' && $this->every > 1 ? ' of the week' : '');
     }
 
     public function rule(): string
     {
-        return 'FREQ=WEEKLY;'.($this->every > 1 ? "INTERVAL=$this->every;" : '').'BYDAY='.implode(',', array_map(fn (int $d): string => self::CODES[$d], $this->weekdays));
+        return 'FREQ=WEEKLY;'.
+            ($this->every > 1 ? "INTERVAL=$this->every;" : '').
+            'BYDAY='.
+            implode(',', array_map(fn (int $d): string => self::CODES[$d], $this->weekdays));
     }
 
     public function toArray(): array

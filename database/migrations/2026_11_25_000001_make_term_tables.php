@@ -92,7 +92,19 @@ return new class extends Migration {
 
     public function down(): void
     {
-        foreach (['enrolments', 'sections', 'courses', 'guardianships', 'people', 'closures', 'terms', 'schools', 'settings'] as $table) {
+        foreach (
+            [
+                'enrolments',
+                'sections',
+                'courses',
+                'guardianships',
+                'people',
+                'closures',
+                'terms',
+                'schools',
+                'settings',
+            ] as $table
+        ) {
             Schema::dropIfExists($table);
         }
     }

@@ -29,7 +29,8 @@ return new class extends Migration {
         Schema::create('sessions', function (Blueprint $t): void {
             $t->id();
             $t->foreignId('series_id')->constrained('series')->cascadeOnDelete();
-            // The day of the pattern that made it: what tells a session from the others of its series, whatever happens to its time.
+            // The day of the pattern that made it: what tells a session from the others of its series, whatever happens
+            // to its time.
             $t->date('day');
             $t->timestampTz('starts_at');
             $t->timestampTz('ends_at');

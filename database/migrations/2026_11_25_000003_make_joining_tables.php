@@ -25,7 +25,10 @@ return new class extends Migration {
             $t->timestampsTz();
         });
         // One link of each kind in force a series, and one personal link a student.
-        DB::statement('create unique index join_links_in_force on join_links (series_id, kind, coalesce(person_id, 0)) where retired_at is null');
+        DB::statement(
+            'create unique index join_links_in_force on join_links (series_id, kind, coalesce(person_id, 0))
+                where retired_at is null',
+        );
         Schema::create('registrations', function (Blueprint $t): void {
             $t->id();
             $t->foreignId('series_id')->constrained('series')->cascadeOnDelete();

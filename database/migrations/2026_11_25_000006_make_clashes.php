@@ -20,7 +20,8 @@ return new class extends Migration {
             $t->index('section_id');
             $t->index('other_section_id');
         });
-        // Somebody has looked at a clash and lives with it. Keyed by what it is between, so that it outlives the search.
+        // Somebody has looked at a clash and lives with it. Keyed by what it is between, so that it outlives the
+        // search.
         Schema::create('accepted_clashes', function (Blueprint $t): void {
             $t->id();
             $t->string('key')->unique();

@@ -8,7 +8,8 @@ return new class extends Migration {
     public function up(): void
     {
         Schema::table('sessions', function (Blueprint $t): void {
-            // The day of the pattern that a moved session comes from; null where it stands where the pattern put it. `day` is always the day it is held on.
+            // The day of the pattern that a moved session comes from; null where it stands where the pattern put it.
+            // `day` is always the day it is held on.
             $t->date('moved_from')->nullable();
         });
     }

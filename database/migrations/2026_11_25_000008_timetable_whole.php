@@ -70,7 +70,8 @@ return new class extends Migration {
     private function series(): void
     {
         Schema::table('series', function (Blueprint $t): void {
-            // The plans that held before the present one, each until the next begins: what "this and later" leaves behind.
+            // The plans that held before the present one, each until the next begins: what "this and later" leaves
+            // behind.
             $t->jsonb('earlier')->default('[]');
             $t->string('period', 40)->nullable();
             $t->foreignId('host_account_id')->nullable()->constrained()->nullOnDelete();
@@ -92,8 +93,12 @@ return new class extends Migration {
         });
         // One session a date of the pattern; extra ones are beside it.
         DB::statement('create index sessions_of_a_series on sessions (series_id, starts_at)');
-        DB::statement('create index sessions_of_another_teacher on sessions (teacher_id) where teacher_id is not null');
-        DB::statement('create unique index sessions_slot on sessions (series_id, coalesce(moved_from, day)) where not is_extra');
+        DB::statement(
+            'create index sessions_of_another_teacher on sessions (teacher_id) where teacher_id is not null',
+        );
+        DB::statement(
+            'create unique index sessions_slot on sessions (series_id, coalesce(moved_from, day)) where not is_extra',
+        );
         Schema::create('series_sections', function (Blueprint $t): void {
             // Every section that meets in a series, its own among them.
             $t->foreignId('series_id')->constrained('series')->cascadeOnDelete();
@@ -161,8 +166,29 @@ return new class extends Migration {
         DB::statement('drop index sessions_slot');
         DB::statement('drop index sessions_of_a_series');
         DB::table('sessions')->where('is_extra', true)->delete();
-        Schema::table('sessions', fn (Blueprint $t) => $t->dropColumn(['is_extra', 'makes_up', 'topic', 'title', 'note', 'teacher_id', 'host_account_id']));
-        Schema::table('series', fn (Blueprint $t) => $t->dropColumn(['earlier', 'period', 'host_account_id', 'topics', 'topics_move', 'source_uid']));
+        Schema::table(
+            'sessions',
+            fn (Blueprint $t) => $t->dropColumn([
+                'is_extra',
+                'makes_up',
+                'topic',
+                'title',
+                'note',
+                'teacher_id',
+                'host_account_id',
+            ]),
+        );
+        Schema::table(
+            'series',
+            fn (Blueprint $t) => $t->dropColumn([
+                'earlier',
+                'period',
+                'host_account_id',
+                'topics',
+                'topics_move',
+                'source_uid',
+            ]),
+        );
         foreach (['host_accounts', 'hosting_plans', 'opened_days', 'short_days', 'day_plans'] as $table) {
             Schema::dropIfExists($table);
         }

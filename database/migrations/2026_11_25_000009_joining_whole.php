@@ -39,7 +39,10 @@ return new class extends Migration {
             $t->string('short_address', 80)->nullable()->unique();
         });
         DB::statement('drop index join_links_in_force');
-        DB::statement("create unique index join_links_in_force on join_links (series_id, kind, coalesce(person_id, 0)) where retired_at is null and kind <> 'guest'");
+        DB::statement(
+            "create unique index join_links_in_force on join_links (series_id, kind, coalesce(person_id, 0))
+                where retired_at is null and kind <> 'guest'",
+        );
         Schema::table('registrations', function (Blueprint $t): void {
             $t->date('only_day')->nullable();
             $t->string('typed_name', 160)->nullable();
@@ -50,7 +53,10 @@ return new class extends Migration {
             $t->dropUnique(['series_id', 'person_id']);
             $t->index('state');
         });
-        DB::statement("create unique index registrations_once on registrations (series_id, person_id, coalesce(only_day, '-infinity'::date))");
+        DB::statement(
+            "create unique index registrations_once on registrations (series_id, person_id, coalesce(only_day,
+                '-infinity'::date))",
+        );
         Schema::create('audit_log', function (Blueprint $t): void {
             $t->id();
             $t->timestampTz('at')->index();
@@ -73,8 +79,20 @@ return new class extends Migration {
         });
         DB::table('join_links')->where('kind', 'guest')->delete();
         DB::statement('drop index join_links_in_force');
-        DB::statement('create unique index join_links_in_force on join_links (series_id, kind, coalesce(person_id, 0)) where retired_at is null');
-        Schema::table('join_links', fn (Blueprint $t) => $t->dropColumn(['guest_name', 'guest_email', 'only_day', 'expires_at', 'short_address']));
+        DB::statement(
+            'create unique index join_links_in_force on join_links (series_id, kind, coalesce(person_id, 0))
+                where retired_at is null',
+        );
+        Schema::table(
+            'join_links',
+            fn (Blueprint $t) => $t->dropColumn([
+                'guest_name',
+                'guest_email',
+                'only_day',
+                'expires_at',
+                'short_address',
+            ]),
+        );
         Schema::dropIfExists('openness_accepted');
         Schema::dropIfExists('presets');
         Schema::table('series', fn (Blueprint $t) => $t->dropColumn(['preset', 'door', 'floor', 'registering']));

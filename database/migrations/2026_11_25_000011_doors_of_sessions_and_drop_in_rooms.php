@@ -13,9 +13,13 @@ return new class extends Migration {
             $t->jsonb('door')->nullable();
             $t->jsonb('floor')->nullable();
         });
-        DB::statement('create index sessions_with_own_door on sessions (series_id) where door is not null or floor is not null');
+        DB::statement(
+            'create index sessions_with_own_door on sessions (series_id) where door is not null or floor is not null',
+        );
         // What is made up is looked for among the few that were not held.
-        DB::statement("create index sessions_not_held on sessions (day, series_id) where state in ('lost', 'cancelled')");
+        DB::statement(
+            "create index sessions_not_held on sessions (day, series_id) where state in ('lost', 'cancelled')",
+        );
         // Rooms without dated sessions: the exception, with hours outside which they are shut.
         Schema::create('drop_in_rooms', function (Blueprint $t): void {
             $t->id();

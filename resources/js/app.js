@@ -16,7 +16,11 @@ Alpine.data('find', find(Modal));
 Alpine.data('closing', closing);
 Alpine.data('mover', mover);
 Alpine.data('week', week(Modal));
-Alpine.data('printer', () => ({ print() { window.print(); } }));
+Alpine.data('printer', () => ({
+    print() {
+        window.print();
+    },
+}));
 Alpine.data('qr', qr);
 Alpine.data('live', live);
 Alpine.data('plan', plan);
@@ -29,22 +33,34 @@ Alpine.data('theme', () => ({
     },
 }));
 // What is worked out behind a page is looked at again by itself, as long as it takes.
-Alpine.data('comeback', () => ({ init() { setTimeout(() => window.location.reload(), 2000); } }));
+Alpine.data('comeback', () => ({
+    init() {
+        setTimeout(() => window.location.reload(), 2000);
+    },
+}));
 Alpine.data('copy', () => ({
     label: 'Copy',
     async copy() {
         await navigator.clipboard.writeText(this.$root.dataset.text);
         this.label = 'Copied';
-        setTimeout(() => { this.label = 'Copy'; }, 1600);
+        setTimeout(() => {
+            this.label = 'Copy';
+        }, 1600);
     },
 }));
 keys(Modal);
 Alpine.start();
 
 // A drop-down of the masthead closes by Escape and by a click elsewhere.
-document.addEventListener('click', (e) => {
-    document.querySelectorAll('.mast details[open], details.more[open]').forEach((d) => { if (!d.contains(e.target)) d.open = false; });
+document.addEventListener('click', e => {
+    document.querySelectorAll('.mast details[open], details.more[open]').forEach(d => {
+        if (!d.contains(e.target)) d.open = false;
+    });
 });
-document.addEventListener('keydown', (e) => {
-    if (e.key === 'Escape') document.querySelectorAll('.mast details[open], details.more[open]').forEach((d) => { d.open = false; d.querySelector('summary').focus(); });
+document.addEventListener('keydown', e => {
+    if (e.key === 'Escape')
+        document.querySelectorAll('.mast details[open], details.more[open]').forEach(d => {
+            d.open = false;
+            d.querySelector('summary').focus();
+        });
 });

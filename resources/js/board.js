@@ -10,15 +10,21 @@ export const board = () => ({
     init() {
         // Once the parts are known: whoever was quicker than this script may have pressed one already.
         this.$nextTick(() => (this.$refs.all && this.$refs.all.checked ? this.chooseAll() : this.count()));
-        this.$root.addEventListener('keydown', (e) => this.key(e));
-        this.$root.addEventListener('click', (e) => this.click(e));
-        this.$root.addEventListener('mousemove', (e) => this.hover(e));
+        this.$root.addEventListener('keydown', e => this.key(e));
+        this.$root.addEventListener('click', e => this.click(e));
+        this.$root.addEventListener('mousemove', e => this.hover(e));
     },
-    boxes() { return [...this.$root.querySelectorAll(BOX)]; },
+    boxes() {
+        return [...this.$root.querySelectorAll(BOX)];
+    },
     count() {
-        const on = this.boxes().filter((b) => b.checked);
+        const on = this.boxes().filter(b => b.checked);
         this.chosen = on.length;
-        this.names = on.slice(0, 8).map((b) => b.dataset.name).join(' · ') + (on.length > 8 ? ' · and ' + (on.length - 8) + ' more' : '');
+        this.names =
+            on
+                .slice(0, 8)
+                .map(b => b.dataset.name)
+                .join(' · ') + (on.length > 8 ? ' · and ' + (on.length - 8) + ' more' : '');
         const all = this.$refs.all;
         if (all) {
             all.checked = on.length > 0 && on.length === this.boxes().length;
@@ -31,11 +37,15 @@ export const board = () => ({
     },
     chooseAll() {
         const on = this.$refs.all.checked;
-        this.boxes().forEach((b) => { b.checked = on; });
+        this.boxes().forEach(b => {
+            b.checked = on;
+        });
         this.count();
     },
     clear() {
-        this.boxes().forEach((b) => { b.checked = false; });
+        this.boxes().forEach(b => {
+            b.checked = false;
+        });
         this.count();
     },
     click(e) {
@@ -52,7 +62,9 @@ export const board = () => ({
     range(from, to) {
         const boxes = this.boxes();
         const [a, b] = [boxes.indexOf(from), boxes.indexOf(to)].sort((x, y) => x - y);
-        boxes.slice(a, b + 1).forEach((box) => { box.checked = to.checked; });
+        boxes.slice(a, b + 1).forEach(box => {
+            box.checked = to.checked;
+        });
     },
     key(e) {
         const row = e.target.closest('tr.row-s');
@@ -63,7 +75,9 @@ export const board = () => ({
             e.preventDefault();
             const next = rows[rows.indexOf(row) + step];
             if (next) {
-                rows.forEach((r) => { r.tabIndex = -1; });
+                rows.forEach(r => {
+                    r.tabIndex = -1;
+                });
                 next.tabIndex = 0;
                 next.focus();
                 this.mark(row.querySelector('svg.line'), -1);
@@ -80,7 +94,13 @@ export const board = () => ({
             const days = this.days(line);
             if (!days.length) return;
             const now = Number(line.dataset.now);
-            const from = this.stop < 0 ? Math.max(0, days.findIndex((d) => d >= now)) - (e.key === 'ArrowRight' ? 1 : 0) : this.stop;
+            const from =
+                this.stop < 0
+                    ? Math.max(
+                          0,
+                          days.findIndex(d => d >= now),
+                      ) - (e.key === 'ArrowRight' ? 1 : 0)
+                    : this.stop;
             this.stop = Math.max(0, Math.min(days.length - 1, from + (e.key === 'ArrowRight' ? 1 : -1)));
             this.mark(line, days[this.stop]);
             this.$refs.told.textContent = this.dateOf(line, days[this.stop]);
@@ -97,14 +117,16 @@ export const board = () => ({
             else location.assign(row.querySelector('a').href);
         }
     },
-    days(line) { return line.dataset.days === '' ? [] : line.dataset.days.split(' ').map(Number); },
+    days(line) {
+        return line.dataset.days === '' ? [] : line.dataset.days.split(' ').map(Number);
+    },
     scale() {
         const d = this.$root.dataset;
         return { left: Number(d.left), week: Number(d.week), monday: d.monday };
     },
     x(offset) {
         const s = this.scale();
-        return s.left + Math.floor(offset / 7) * s.week + (Math.min(offset % 7, 4.5) + 0.5) * s.week / 5;
+        return s.left + Math.floor(offset / 7) * s.week + ((Math.min(offset % 7, 4.5) + 0.5) * s.week) / 5;
     },
     dateOf(line, offset) {
         const date = new Date(this.scale().monday + 'T12:00:00Z');
@@ -119,7 +141,9 @@ export const board = () => ({
     nearest(line, e) {
         const x = e.clientX - line.getBoundingClientRect().left;
         let best = -1;
-        this.days(line).forEach((d) => { if (best < 0 || Math.abs(this.x(d) - x) < Math.abs(this.x(best) - x)) best = d; });
+        this.days(line).forEach(d => {
+            if (best < 0 || Math.abs(this.x(d) - x) < Math.abs(this.x(best) - x)) best = d;
+        });
         return best >= 0 && Math.abs(this.x(best) - x) < 7 ? best : -1;
     },
     hover(e) {

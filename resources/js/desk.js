@@ -1,6 +1,8 @@
 // The registration desk by keys: arrows from registrant to registrant; a, d and s press that row's buttons.
 export const desk = () => ({
-    init() { this.$root.addEventListener('keydown', (e) => this.key(e)); },
+    init() {
+        this.$root.addEventListener('keydown', e => this.key(e));
+    },
     key(e) {
         const row = e.target.closest('tr.row-d');
         if (!row || e.target !== row || e.ctrlKey || e.metaKey || e.altKey) return;

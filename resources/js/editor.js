@@ -4,18 +4,28 @@ export const editor = () => ({
     asked: 0,
     touched: new Set(),
     init() {
-        ['input', 'change'].forEach((what) => this.$root.addEventListener(what, (e) => {
-            this.touched.add(e.target.name.replace('[]', ''));
-            this.soon();
-        }));
-        this.$root.querySelectorAll('[data-free]').forEach((button) => button.addEventListener('click', () => this.take(...button.dataset.free.split(' ').map(Number), button.dataset.period)));
+        ['input', 'change'].forEach(what =>
+            this.$root.addEventListener(what, e => {
+                this.touched.add(e.target.name.replace('[]', ''));
+                this.soon();
+            }),
+        );
+        this.$root
+            .querySelectorAll('[data-free]')
+            .forEach(button =>
+                button.addEventListener('click', () =>
+                    this.take(...button.dataset.free.split(' ').map(Number), button.dataset.period),
+                ),
+            );
         // A series that is changed is looked at as it stands; a new one once something is typed.
         if (this.$root.querySelector('[name=start_time]').value !== '') this.look();
     },
     // A free time: another clock time, and the weekdays moved as far as it says.
     take(start, minutes, shift, period) {
-        const clock = (m) => String(Math.floor(m / 60)).padStart(2, '0') + ':' + String(m % 60).padStart(2, '0');
-        const set = (name, value) => { this.$root.querySelector('[name=' + name + ']').value = value; };
+        const clock = m => String(Math.floor(m / 60)).padStart(2, '0') + ':' + String(m % 60).padStart(2, '0');
+        const set = (name, value) => {
+            this.$root.querySelector('[name=' + name + ']').value = value;
+        };
         set('start_time', clock(start));
         set('end_time', clock(start + minutes));
         set('sure_start_time', start);
@@ -24,9 +34,11 @@ export const editor = () => ({
         if (at) at.checked = true;
         if (period) set('period', period);
         const boxes = [...this.$root.querySelectorAll("[name='weekdays[]']")];
-        const days = boxes.filter((b) => b.checked).map((b) => Number(b.value) + shift);
-        boxes.forEach((b) => { b.checked = days.includes(Number(b.value)); });
-        ['start_time', 'end_time', 'weekdays'].forEach((name) => this.touched.add(name));
+        const days = boxes.filter(b => b.checked).map(b => Number(b.value) + shift);
+        boxes.forEach(b => {
+            b.checked = days.includes(Number(b.value));
+        });
+        ['start_time', 'end_time', 'weekdays'].forEach(name => this.touched.add(name));
         this.look();
     },
     soon() {
@@ -40,7 +52,11 @@ export const editor = () => ({
         data.delete('_method');
         this.faults({});
         try {
-            const answer = await fetch(form.dataset.preview, { method: 'POST', body: data, headers: { Accept: 'application/json, text/html', 'X-Requested-With': 'XMLHttpRequest' } });
+            const answer = await fetch(form.dataset.preview, {
+                method: 'POST',
+                body: data,
+                headers: { Accept: 'application/json, text/html', 'X-Requested-With': 'XMLHttpRequest' },
+            });
             if (mine !== this.asked) return;
             if (answer.status === 422) {
                 this.faults((await answer.json()).errors);
@@ -50,13 +66,15 @@ export const editor = () => ({
                 this.$refs.made.removeAttribute('data-stale');
             }
         } catch {
-            this.$refs.made.textContent = 'The server does not answer. What you typed is kept; it is looked at again when you change something.';
+            this.$refs.made.textContent =
+                'The server does not answer. What you typed is kept; it is looked at again when you change something.';
         }
     },
     faults(errors) {
-        this.$root.querySelectorAll('[data-fault]').forEach((el) => {
+        this.$root.querySelectorAll('[data-fault]').forEach(el => {
             // What was not come to yet is not complained of.
-            const words = this.touched.has(el.dataset.fault) || el.dataset.fault === 'form' ? errors[el.dataset.fault] : null;
+            const words =
+                this.touched.has(el.dataset.fault) || el.dataset.fault === 'form' ? errors[el.dataset.fault] : null;
             el.textContent = words ? words[0] : '';
             this.answers(el, words ? words[0] : '');
         });
@@ -66,17 +84,19 @@ export const editor = () => ({
         const field = el.dataset.fault;
         if (!field.endsWith('_time') || !words.includes('?')) return;
         const sure = this.$root.querySelector('[name=sure_' + field + ']');
-        (words.match(/\d\d:\d\d(?! and)/g) ?? []).filter((t) => t !== '07:00' && t !== '21:00').forEach((time) => {
-            const button = document.createElement('button');
-            button.type = 'button';
-            button.className = 'btn btn-side ms-2';
-            button.textContent = time;
-            button.addEventListener('click', () => {
-                const [h, m] = time.split(':').map(Number);
-                sure.value = String(h * 60 + m);
-                this.look();
+        (words.match(/\d\d:\d\d(?! and)/g) ?? [])
+            .filter(t => t !== '07:00' && t !== '21:00')
+            .forEach(time => {
+                const button = document.createElement('button');
+                button.type = 'button';
+                button.className = 'btn btn-side ms-2';
+                button.textContent = time;
+                button.addEventListener('click', () => {
+                    const [h, m] = time.split(':').map(Number);
+                    sure.value = String(h * 60 + m);
+                    this.look();
+                });
+                el.append(' ', button);
             });
-            el.append(' ', button);
-        });
     },
 });

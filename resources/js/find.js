@@ -1,5 +1,5 @@
 // Finding anything: a combobox over what the server finds.
-export const find = (Modal) => () => ({
+export const find = Modal => () => ({
     typed: '',
     found: [],
     at: 0,
@@ -9,7 +9,7 @@ export const find = (Modal) => () => ({
     init() {
         this.modal = new Modal(document.getElementById('find'));
         document.getElementById('find').addEventListener('shown.bs.modal', () => this.$refs.typed.focus());
-        document.addEventListener('keydown', (e) => {
+        document.addEventListener('keydown', e => {
             const typing = e.target.closest('input, textarea, select, [contenteditable]');
             if (e.key === '/' && !typing && !e.ctrlKey && !e.metaKey) {
                 e.preventDefault();
@@ -17,11 +17,15 @@ export const find = (Modal) => () => ({
             }
         });
     },
-    open() { this.modal.show(); },
+    open() {
+        this.modal.show();
+    },
     async ask() {
         const mine = ++this.asked;
         try {
-            const answer = await fetch('/find?q=' + encodeURIComponent(this.typed), { headers: { Accept: 'application/json' } });
+            const answer = await fetch('/find?q=' + encodeURIComponent(this.typed), {
+                headers: { Accept: 'application/json' },
+            });
             const found = (await answer.json()).found;
             if (mine === this.asked) {
                 this.found = found.map((hit, i) => ({ ...hit, id: 'hit-' + i, i }));
@@ -36,9 +40,19 @@ export const find = (Modal) => () => ({
         if (this.found.length) this.at = (this.at + by + this.found.length) % this.found.length;
         this.$nextTick(() => document.getElementById('hit-' + this.at)?.scrollIntoView({ block: 'nearest' }));
     },
-    isAt(hit) { return hit.i === this.at ? 'true' : 'false'; },
-    here() { return this.found.length ? 'hit-' + this.at : null; },
-    nothing() { return this.typed !== '' && this.found.length === 0 && !this.failed; },
-    go() { if (this.found[this.at]) location.assign(this.found[this.at].url); },
-    goTo(hit) { location.assign(hit.url); },
+    isAt(hit) {
+        return hit.i === this.at ? 'true' : 'false';
+    },
+    here() {
+        return this.found.length ? 'hit-' + this.at : null;
+    },
+    nothing() {
+        return this.typed !== '' && this.found.length === 0 && !this.failed;
+    },
+    go() {
+        if (this.found[this.at]) location.assign(this.found[this.at].url);
+    },
+    goTo(hit) {
+        location.assign(hit.url);
+    },
 });

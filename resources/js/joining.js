@@ -8,7 +8,8 @@ export const qr = () => ({
         code.make();
         const n = code.getModuleCount();
         let path = '';
-        for (let y = 0; y < n; y++) for (let x = 0; x < n; x++) if (code.isDark(y, x)) path += 'M' + (x + 4) + ' ' + (y + 4) + 'h1v1h-1z';
+        for (let y = 0; y < n; y++)
+            for (let x = 0; x < n; x++) if (code.isDark(y, x)) path += 'M' + (x + 4) + ' ' + (y + 4) + 'h1v1h-1z';
         const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
         svg.setAttribute('viewBox', '0 0 ' + (n + 8) + ' ' + (n + 8));
         svg.setAttribute('aria-hidden', 'true');
@@ -25,14 +26,21 @@ export const qr = () => ({
 
 // The live desk looks again every few seconds, but not under somebody's hand.
 export const live = () => ({
-    init() { setTimeout(() => this.look(), 4000); },
+    init() {
+        setTimeout(() => this.look(), 4000);
+    },
     async look() {
         try {
             if (!this.$refs.people.contains(document.activeElement)) {
-                const answer = await fetch(this.$root.dataset.url, { headers: { 'X-Requested-With': 'XMLHttpRequest' } });
-                if (answer.ok && !this.$refs.people.contains(document.activeElement)) this.$refs.people.innerHTML = await answer.text();
+                const answer = await fetch(this.$root.dataset.url, {
+                    headers: { 'X-Requested-With': 'XMLHttpRequest' },
+                });
+                if (answer.ok && !this.$refs.people.contains(document.activeElement))
+                    this.$refs.people.innerHTML = await answer.text();
             }
-        } catch { /* the server is away: asked again */ }
+        } catch {
+            /* the server is away: asked again */
+        }
         setTimeout(() => this.look(), 4000);
     },
 });

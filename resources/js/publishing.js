@@ -1,9 +1,11 @@
 // The plan opens a section's words within its row; a run's progress is asked for until it is over.
 export const plan = () => ({
     init() {
-        this.$root.querySelectorAll('button.toggle').forEach((b) => b.addEventListener('click', () => this.turn(b)));
+        this.$root.querySelectorAll('button.toggle').forEach(b => b.addEventListener('click', () => this.turn(b)));
         const open = this.$root.dataset.open;
-        const first = open ? [...this.$root.querySelectorAll('button.toggle')].find((b) => b.dataset.section === open) : null;
+        const first = open
+            ? [...this.$root.querySelectorAll('button.toggle')].find(b => b.dataset.section === open)
+            : null;
         if (first) this.turn(first);
         this.count();
         this.$root.addEventListener('change', () => this.count());
@@ -16,13 +18,23 @@ export const plan = () => ({
         this.steps = on.reduce((sum, b) => sum + Number(b.dataset.steps), 0);
     },
     chooseAll(e) {
-        this.$root.querySelectorAll("input[name='sections[]']").forEach((b) => { b.checked = e.target.checked; });
+        this.$root.querySelectorAll("input[name='sections[]']").forEach(b => {
+            b.checked = e.target.checked;
+        });
         this.count();
     },
-    words() { return this.steps === 1 ? '1 placement' : this.steps + ' placements'; },
-    of() { return this.chosen === 1 ? 'of 1 section' : 'of ' + this.chosen + ' sections'; },
-    label() { return 'Publish ' + this.steps; },
-    none() { return this.steps === 0; },
+    words() {
+        return this.steps === 1 ? '1 placement' : this.steps + ' placements';
+    },
+    of() {
+        return this.chosen === 1 ? 'of 1 section' : 'of ' + this.chosen + ' sections';
+    },
+    label() {
+        return 'Publish ' + this.steps;
+    },
+    none() {
+        return this.steps === 0;
+    },
     async turn(button) {
         const row = button.closest('tr');
         const open = button.getAttribute('aria-expanded') === 'true';
@@ -37,9 +49,12 @@ export const plan = () => ({
         row.after(detail);
         try {
             const answer = await fetch(button.dataset.url, { headers: { 'X-Requested-With': 'XMLHttpRequest' } });
-            detail.firstElementChild.innerHTML = answer.ok ? await answer.text() : '<span class="bad">The plan could not be read. Close and open it again.</span>';
+            detail.firstElementChild.innerHTML = answer.ok
+                ? await answer.text()
+                : '<span class="bad">The plan could not be read. Close and open it again.</span>';
         } catch {
-            detail.firstElementChild.innerHTML = '<span class="bad">The server does not answer. Close and open it again.</span>';
+            detail.firstElementChild.innerHTML =
+                '<span class="bad">The server does not answer. Close and open it again.</span>';
         }
     },
 });
@@ -52,7 +67,9 @@ export const progress = () => ({
         try {
             const answer = await fetch(this.$root.dataset.url, { headers: { 'X-Requested-With': 'XMLHttpRequest' } });
             if (answer.ok) this.$root.innerHTML = await answer.text();
-        } catch { /* the server is away: asked again */ }
+        } catch {
+            /* the server is away: asked again */
+        }
         if (this.$root.querySelector('[data-over]') === null) setTimeout(() => this.ask(), 700);
     },
 });

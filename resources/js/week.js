@@ -1,25 +1,50 @@
-// The timetable's blocks are dragged, or moved by keys: five minutes a step, with Shift a day. While one moves, its people's free and
-// busy hours are shaded on its row (the server works them out); when it is let go, the server says what each reach would do.
-const clock = (m) => String(Math.floor(m / 60)).padStart(2, '0') + ':' + String(m % 60).padStart(2, '0');
+// The timetable's blocks are dragged, or moved by keys: five minutes a step, with Shift a day. While one moves, its
+// people's free and busy hours are shaded on its row (the server works them out); when it is let go, the server says
+// what each reach would do.
+const clock = m => String(Math.floor(m / 60)).padStart(2, '0') + ':' + String(m % 60).padStart(2, '0');
 const SVG = 'http://www.w3.org/2000/svg';
-const dateOf = (iso) => new Date(iso + 'T12:00:00Z').toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+const dateOf = iso =>
+    new Date(iso + 'T12:00:00Z').toLocaleDateString('en-GB', {
+        weekday: 'short',
+        day: 'numeric',
+        month: 'short',
+        timeZone: 'UTC',
+    });
 
-export const week = (Modal) => () => ({
+export const week = Modal => () => ({
     held: null,
     moved: false,
     init() {
-        this.columns = [...this.$root.querySelectorAll('[data-column]')].map((g) => ({ day: g.dataset.column, x: Number(g.dataset.x), width: Number(g.dataset.width) }));
+        this.columns = [...this.$root.querySelectorAll('[data-column]')].map(g => ({
+            day: g.dataset.column,
+            x: Number(g.dataset.x),
+            width: Number(g.dataset.width),
+        }));
         this.from = Number(this.$root.dataset.from);
         this.to = Number(this.$root.dataset.to);
         const svg = this.$root.querySelector('svg');
-        svg.addEventListener('pointerdown', (e) => this.grab(e));
-        svg.addEventListener('pointermove', (e) => this.drag(e));
-        svg.addEventListener('pointerup', (e) => this.drop(e));
+        svg.addEventListener('pointerdown', e => this.grab(e));
+        svg.addEventListener('pointermove', e => this.drag(e));
+        svg.addEventListener('pointerup', e => this.drop(e));
         svg.addEventListener('pointercancel', () => this.release());
-        svg.addEventListener('click', (e) => { if (this.moved) { e.preventDefault(); this.moved = false; } }, true);
-        svg.addEventListener('keydown', (e) => this.key(e));
-        svg.addEventListener('focusin', (e) => { const a = e.target.closest('[data-move]'); if (a) this.shade(a); });
-        svg.addEventListener('focusout', () => { if (!this.held) this.unshade(); });
+        svg.addEventListener(
+            'click',
+            e => {
+                if (this.moved) {
+                    e.preventDefault();
+                    this.moved = false;
+                }
+            },
+            true,
+        );
+        svg.addEventListener('keydown', e => this.key(e));
+        svg.addEventListener('focusin', e => {
+            const a = e.target.closest('[data-move]');
+            if (a) this.shade(a);
+        });
+        svg.addEventListener('focusout', () => {
+            if (!this.held) this.unshade();
+        });
         // Its parent has to be the body: a dialog inside what scrolls sideways would scroll with it.
         this.dialog = this.$refs.dialog;
         this.modal = new Modal(this.dialog);
@@ -27,17 +52,23 @@ export const week = (Modal) => () => ({
     },
     // Where a block would be: its day, start, and the column that it is in.
     place(a) {
-        return { day: a.dataset.at_day ?? a.dataset.day, minute: Number(a.dataset.at ?? a.dataset.minute), minutes: Number(a.dataset.minutes) };
+        return {
+            day: a.dataset.at_day ?? a.dataset.day,
+            minute: Number(a.dataset.at ?? a.dataset.minute),
+            minutes: Number(a.dataset.minutes),
+        };
     },
-    perMinute(column) { return column.width / (this.to - this.from); },
+    perMinute(column) {
+        return column.width / (this.to - this.from);
+    },
     put(a, day, minute) {
-        const column = this.columns.find((c) => c.day === day);
+        const column = this.columns.find(c => c.day === day);
         const minutes = Number(a.dataset.minutes);
         minute = Math.max(this.from, Math.min(this.to - minutes, minute));
         a.dataset.at_day = day;
         a.dataset.at = String(minute);
         const block = a.querySelector('.block');
-        const own = this.columns.find((c) => c.day === a.dataset.day);
+        const own = this.columns.find(c => c.day === a.dataset.day);
         const was = own.x + (Number(a.dataset.minute) - this.from) * this.perMinute(own);
         const now = column.x + (minute - this.from) * this.perMinute(column);
         a.setAttribute('transform', 'translate(' + (now - was).toFixed(1) + ' 0)');
@@ -64,24 +95,28 @@ export const week = (Modal) => () => ({
         const busy = a.busy ? a.busy.days[day] : null;
         if (!busy) return '';
         if (busy.closed) return 'closed: ' + busy.closed;
-        const over = busy.spans.filter((s) => s[0] < minute + minutes && s[1] > minute);
-        if (over.some((s) => s[2] === 'teacher')) return 'the teacher is elsewhere';
-        const most = Math.max(0, ...over.map((s) => s[3]));
+        const over = busy.spans.filter(s => s[0] < minute + minutes && s[1] > minute);
+        if (over.some(s => s[2] === 'teacher')) return 'the teacher is elsewhere';
+        const most = Math.max(0, ...over.map(s => s[3]));
         return most === 0 ? '' : most + (most === 1 ? ' student is elsewhere' : ' students are elsewhere');
     },
     async shade(a) {
         if (!a.busy) {
             try {
-                const answer = await fetch(a.dataset.move + '/busy', { headers: { Accept: 'application/json', 'X-Requested-With': 'XMLHttpRequest' } });
+                const answer = await fetch(a.dataset.move + '/busy', {
+                    headers: { Accept: 'application/json', 'X-Requested-With': 'XMLHttpRequest' },
+                });
                 if (answer.ok) a.busy = await answer.json();
-            } catch { /* without the server nothing is shaded; the move itself says so */ }
+            } catch {
+                /* without the server nothing is shaded; the move itself says so */
+            }
         }
         if (!a.busy || (document.activeElement !== a && this.held?.a !== a)) return;
         const g = this.$root.querySelector('.shades');
         const block = a.querySelector('.block');
         const y = Number(block.getAttribute('y')) - 3;
         g.textContent = '';
-        this.columns.forEach((column) => {
+        this.columns.forEach(column => {
             const day = a.busy.days[column.day];
             if (!day || day.closed) return;
             day.spans.forEach(([from, to, is]) => {
@@ -97,14 +132,23 @@ export const week = (Modal) => () => ({
             });
         });
     },
-    unshade() { this.$root.querySelector('.shades').textContent = ''; },
+    unshade() {
+        this.$root.querySelector('.shades').textContent = '';
+    },
     grab(e) {
         const a = e.target.closest('[data-move]');
         if (!a || e.button !== 0) return;
         const box = this.$root.querySelector('svg').getBoundingClientRect();
         const at = this.place(a);
-        const column = this.columns.find((c) => c.day === at.day);
-        this.held = { a, x: e.clientX, box, inside: e.clientX - box.left - (column.x + (at.minute - this.from) * this.perMinute(column)), pointer: e.pointerId, far: false };
+        const column = this.columns.find(c => c.day === at.day);
+        this.held = {
+            a,
+            x: e.clientX,
+            box,
+            inside: e.clientX - box.left - (column.x + (at.minute - this.from) * this.perMinute(column)),
+            pointer: e.pointerId,
+            far: false,
+        };
     },
     drag(e) {
         const h = this.held;
@@ -118,7 +162,9 @@ export const week = (Modal) => () => ({
         e.preventDefault();
         const x = e.clientX - h.box.left;
         let column = this.columns[0];
-        this.columns.forEach((c) => { if (x - h.inside >= c.x - 6) column = c; });
+        this.columns.forEach(c => {
+            if (x - h.inside >= c.x - 6) column = c;
+        });
         const minute = this.from + Math.round((x - h.inside - column.x) / this.perMinute(column) / 5) * 5;
         this.put(h.a, column.day, minute);
     },
@@ -139,7 +185,7 @@ export const week = (Modal) => () => ({
         const by = { ArrowLeft: -1, ArrowRight: 1 }[e.key];
         if (by && e.shiftKey) {
             e.preventDefault();
-            const column = this.columns[this.columns.findIndex((c) => c.day === at.day) + by];
+            const column = this.columns[this.columns.findIndex(c => c.day === at.day) + by];
             if (column) this.put(a, column.day, at.minute);
         } else if (by) {
             e.preventDefault();
@@ -171,9 +217,17 @@ export const week = (Modal) => () => ({
         const data = new FormData(form);
         data.delete('_method');
         try {
-            const reply = await fetch(a.dataset.move + '/moving', { method: 'POST', body: data, headers: { Accept: 'application/json, text/html', 'X-Requested-With': 'XMLHttpRequest' } });
+            const reply = await fetch(a.dataset.move + '/moving', {
+                method: 'POST',
+                body: data,
+                headers: { Accept: 'application/json, text/html', 'X-Requested-With': 'XMLHttpRequest' },
+            });
             if (reply.ok) answer.innerHTML = await reply.text();
-            else answer.textContent = reply.status === 422 ? Object.values((await reply.json()).errors)[0][0] : 'It could not be worked out. Leave it and try again.';
+            else
+                answer.textContent =
+                    reply.status === 422
+                        ? Object.values((await reply.json()).errors)[0][0]
+                        : 'It could not be worked out. Leave it and try again.';
         } catch {
             answer.textContent = 'The server does not answer. Nothing is moved.';
         }
@@ -202,15 +256,23 @@ export const mover = () => ({
     timer: 0,
     asked: 0,
     init() {
-        ['input', 'change'].forEach((what) => this.$root.addEventListener(what, (e) => { if (e.target.name.startsWith('move_')) this.soon(); }));
-        this.$root.querySelectorAll('[data-take]').forEach((b) => b.addEventListener('click', () => this.take(...b.dataset.take.split(' '))));
+        ['input', 'change'].forEach(what =>
+            this.$root.addEventListener(what, e => {
+                if (e.target.name.startsWith('move_')) this.soon();
+            }),
+        );
+        this.$root
+            .querySelectorAll('[data-take]')
+            .forEach(b => b.addEventListener('click', () => this.take(...b.dataset.take.split(' '))));
     },
     soon() {
         clearTimeout(this.timer);
         this.timer = setTimeout(() => this.look(), 180);
     },
     async take(day, start, end, reach) {
-        const set = (name, value) => { this.$root.querySelector('[name=' + name + ']').value = value; };
+        const set = (name, value) => {
+            this.$root.querySelector('[name=' + name + ']').value = value;
+        };
         set('move_day', day);
         set('move_start', start);
         set('move_end', end);
@@ -225,16 +287,24 @@ export const mover = () => ({
         data.delete('_method');
         const faults = this.$root.querySelectorAll('[data-fault]');
         try {
-            const reply = await fetch(this.$root.dataset.look, { method: 'POST', body: data, headers: { Accept: 'application/json, text/html', 'X-Requested-With': 'XMLHttpRequest' } });
+            const reply = await fetch(this.$root.dataset.look, {
+                method: 'POST',
+                body: data,
+                headers: { Accept: 'application/json, text/html', 'X-Requested-With': 'XMLHttpRequest' },
+            });
             if (mine !== this.asked) return;
             const errors = reply.status === 422 ? (await reply.json()).errors : {};
-            faults.forEach((el) => { el.textContent = errors[el.dataset.fault] ? errors[el.dataset.fault][0] : ''; });
+            faults.forEach(el => {
+                el.textContent = errors[el.dataset.fault] ? errors[el.dataset.fault][0] : '';
+            });
             if (reply.ok) {
                 this.$refs.made.innerHTML = await reply.text();
                 const again = this.$root.querySelector('[name=reach][value=' + chosen + ']');
                 if (again && !again.disabled) again.checked = true;
             }
-        } catch { /* what is typed stays; it is looked at again at the next change */ }
+        } catch {
+            /* what is typed stays; it is looked at again at the next change */
+        }
     },
 });
 
@@ -245,14 +315,14 @@ export const closing = () => ({
         const cells = [...this.$root.querySelectorAll('[data-day]')];
         const form = document.getElementById('first');
         if (!form) return;
-        this.$root.addEventListener('pointerdown', (e) => {
+        this.$root.addEventListener('pointerdown', e => {
             const cell = e.target.closest('[data-day]');
             if (cell && e.button === 0) {
                 this.from = cell;
                 this.far = false;
             }
         });
-        this.$root.addEventListener('pointerover', (e) => {
+        this.$root.addEventListener('pointerover', e => {
             const cell = e.target.closest('[data-day]');
             if (!this.from || !cell || (cell === this.from && !this.far)) return;
             this.far = true;
@@ -262,12 +332,21 @@ export const closing = () => ({
             if (this.from && this.far) document.getElementById('reason').focus();
             this.from = null;
         });
-        this.$root.addEventListener('click', (e) => { if (this.far) { e.preventDefault(); this.far = false; } }, true);
-        this.$root.addEventListener('dragstart', (e) => e.preventDefault());
+        this.$root.addEventListener(
+            'click',
+            e => {
+                if (this.far) {
+                    e.preventDefault();
+                    this.far = false;
+                }
+            },
+            true,
+        );
+        this.$root.addEventListener('dragstart', e => e.preventDefault());
     },
     mark(cells, a, b) {
         const [first, last] = a < b ? [a, b] : [b, a];
-        cells.forEach((c) => c.classList.toggle('is-marked', c.dataset.day >= first && c.dataset.day <= last));
+        cells.forEach(c => c.classList.toggle('is-marked', c.dataset.day >= first && c.dataset.day <= last));
         document.getElementById('first').value = first;
         document.getElementById('last').value = last;
     },

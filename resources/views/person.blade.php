@@ -1,9 +1,41 @@
 <x-app :title="$who->name()">
-<div class="bar"><h1>{{ $who->name() }}</h1><div class="sum">{{ $who->role->value }}{{ $who->year === '' ? '' : ", Year $who->year" }} · {{ $who->zone()->place() }} time, now {{ $who->zone()->clock($now) }} · {{ $who->email }}</div></div>
-<div class="columns mt-2"><section><h2 class="mt-2">Coming sessions, on {{ $who->given_name }}'s clock</h2>
-    <ul class="coming">@forelse ($coming as $c)<li><span class="t">{{ $c['time'] }}–{{ $c['end'] }}<small class="quiet">{{ $c['day'] }}</small></span><span class="n">{{ $c['name'] }}<small class="quiet">{{ $c['teacher'] }}{{ $c['school'] ? " · {$c['school']}" : '' }}</small></span><span></span></li>@empty<li><span class="quiet">None.</span></li>@endforelse</ul></section>
-<section class="card-s"><h2>Sections</h2><ul class="places">@forelse ($sections as $s)<li><b><a href="{{ route('section', $s) }}">{{ $s->name() }}</a></b></li>@empty<li class="quiet">None this term.</li>@endforelse</ul>
-    <h2 class="mt-3">Calendar</h2><p><a href="{{ route('person.calendar', $who->sourced_id) }}">As a file (.ics)</a>{{ $busy > 0 ? ' · '.$busy.' busy times of their own' : '' }}</p>
-    @if ($post)<p><a href="{{ $post }}">Your post</a></p>@endif
-    @if ($feed)<p class="quiet mb-1">Your calendar at a secret address, with your own links: keep it to yourself.</p><p><a class="mono" href="{{ $feed }}">{{ Str::limit($feed, 44) }}</a> <x-copy :text="$feed"/></p><form method="post" action="{{ route('feed.renew') }}">@csrf<button class="btn btn-side">Give it a new address</button></form>@endif</section></div>
+    <div class="bar">
+        <h1>{{ $who->name() }}</h1>
+        <div class="sum">{{ $who->role->value }}{{ $who->year === '' ? '' : ", Year $who->year" }} · {{ $who->zone()->place() }} time, now
+            {{ $who->zone()->clock($now) }} · {{ $who->email }}</div>
+    </div>
+    <div class="columns mt-2">
+        <section>
+            <h2 class="mt-2">Coming sessions, on {{ $who->given_name }}'s clock</h2>
+            <ul class="coming">
+                @forelse ($coming as $c)
+                    <li><span class="t">{{ $c['time'] }}–{{ $c['end'] }}<small
+                                class="quiet">{{ $c['day'] }}</small></span><span class="n">{{ $c['name'] }}<small
+                                class="quiet">{{ $c['teacher'] }}{{ $c['school'] ? " · {$c['school']}" : '' }}</small></span><span></span>
+                </li>@empty<li><span class="quiet">None.</span></li>
+                @endforelse
+            </ul>
+        </section>
+        <section class="card-s">
+            <h2>Sections</h2>
+            <ul class="places">
+                @forelse ($sections as $s)
+                <li><b><a href="{{ route('section', $s) }}">{{ $s->name() }}</a></b></li>@empty<li class="quiet">None this term.
+                    </li>
+                @endforelse
+            </ul>
+            <h2 class="mt-3">Calendar</h2>
+            <p><a href="{{ route('person.calendar', $who->sourced_id) }}">As a file
+                    (.ics)</a>{{ $busy > 0 ? ' · ' . $busy . ' busy times of their own' : '' }}</p>
+            @if ($post)
+                <p><a href="{{ $post }}">Your post</a></p>
+            @endif
+            @if ($feed)
+                <p class="quiet mb-1">Your calendar at a secret address, with your own links: keep it to yourself.</p>
+                <p><a class="mono" href="{{ $feed }}">{{ Str::limit($feed, 44) }}</a> <x-copy :text="$feed" /></p>
+                <form method="post" action="{{ route('feed.renew') }}">@csrf<button class="btn btn-side">Give it a new address</button>
+                </form>
+            @endif
+        </section>
+    </div>
 </x-app>

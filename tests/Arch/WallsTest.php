@@ -1,21 +1,76 @@
 <?php
 
-arch('core knows no framework, no application, no stand-in')->expect('Nomada\Core')->not->toUse(['Illuminate', 'Nomada\App', 'Nomada\Standins', 'Carbon']);
-arch('core asks no clock and rolls no dice of its own')->expect('Nomada\Core')->not->toUse(['time', 'microtime', 'date', 'now', 'rand', 'mt_rand', 'random_int', 'random_bytes', 'uniqid', 'file_get_contents', 'fopen', 'curl_init', 'getenv']);
-arch('the stand-ins know nothing of us')->expect('Nomada\Standins')->not->toUse(['Nomada\App', 'Nomada\Core', 'Illuminate']);
-arch('controllers hold no queries')->expect('Nomada\App\Http\Controllers')->not->toUse(['Illuminate\Support\Facades\DB', 'Illuminate\Support\Facades\Http', 'Nomada\Core\Timetable', 'Nomada\Core\Term']);
-arch('core values are final and do not change')->expect(['Nomada\Core\Publishing\Placement', 'Nomada\Core\Timetable\PlannedSession', 'Nomada\Core\Timetable\SeriesPlan', 'Nomada\Core\Joining\DoorAnswer'])->toBeFinal()->toBeReadonly();
-arch('everything states its types')->expect(['Nomada\Core', 'Nomada\App', 'Nomada\Standins'])->toUseStrictTypes();
-arch('nothing is left that was only for looking')->expect(['dd', 'dump', 'var_dump', 'ray', 'print_r'])->not->toBeUsed();
+arch('core knows no framework, no application, no stand-in')
+    ->expect('Nomada\Core')
+    ->not->toUse(['Illuminate', 'Nomada\App', 'Nomada\Standins', 'Carbon']);
+arch('core asks no clock and rolls no dice of its own')
+    ->expect('Nomada\Core')
+    ->not->toUse([
+        'time',
+        'microtime',
+        'date',
+        'now',
+        'rand',
+        'mt_rand',
+        'random_int',
+        'random_bytes',
+        'uniqid',
+        'file_get_contents',
+        'fopen',
+        'curl_init',
+        'getenv',
+    ]);
+arch('the stand-ins know nothing of us')
+    ->expect('Nomada\Standins')
+    ->not->toUse(['Nomada\App', 'Nomada\Core', 'Illuminate']);
+arch('controllers hold no queries')
+    ->expect('Nomada\App\Http\Controllers')
+    ->not->toUse([
+        'Illuminate\Support\Facades\DB',
+        'Illuminate\Support\Facades\Http',
+        'Nomada\Core\Timetable',
+        'Nomada\Core\Term',
+    ]);
+arch('core values are final and do not change')
+    ->expect([
+        'Nomada\Core\Publishing\Placement',
+        'Nomada\Core\Timetable\PlannedSession',
+        'Nomada\Core\Timetable\SeriesPlan',
+        'Nomada\Core\Joining\DoorAnswer',
+    ])
+    ->toBeFinal()
+    ->toBeReadonly();
+arch('everything states its types')
+    ->expect(['Nomada\Core', 'Nomada\App', 'Nomada\Standins'])
+    ->toUseStrictTypes();
+arch('nothing is left that was only for looking')
+    ->expect(['dd', 'dump', 'var_dump', 'ray', 'print_r'])
+    ->not->toBeUsed();
 
 test('views ask no questions of the database', function () {
-    foreach (new RegexIterator(new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../../resources/views')), '/\.php$/') as $file) {
-        expect((string) file_get_contents((string) $file))->not->toMatch('/DB::|::query\(|->where\(\'\w+\', \'[=<>]|->get\(\)|->first\(\)/', (string) $file);
+    foreach (
+        new RegexIterator(
+            new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../../resources/views')),
+            '/\.php$/',
+        ) as $file
+    ) {
+        expect((string) file_get_contents((string) $file))->not->toMatch(
+            '/DB::|::query\(|->where\(\'\w+\', \'[=<>]|->get\(\)|->first\(\)/',
+            (string) $file,
+        );
     }
 });
 
 test('no page brings anything from elsewhere or runs anything inline', function () {
-    foreach (new RegexIterator(new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../../resources/views')), '/\.php$/') as $file) {
-        expect((string) file_get_contents((string) $file))->not->toMatch('/(src|href)="https?:|<style|style="|onclick|<script(?! src="\/theme\.js")/', (string) $file);
+    foreach (
+        new RegexIterator(
+            new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../../resources/views')),
+            '/\.php$/',
+        ) as $file
+    ) {
+        expect((string) file_get_contents((string) $file))->not->toMatch(
+            '/(src|href)="https?:|<style|style="|onclick|<script(?! src="\/theme\.js")/',
+            (string) $file,
+        );
     }
 });

@@ -14,7 +14,10 @@ use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use RuntimeException;
 
-/** Headless Chromium, driven as a person would: by what is to be read on the page. Waits for what it expects, never for a time. */
+/**
+ * Headless Chromium, driven as a person would: by what is to be read on the page. Waits for what it expects, never for
+ * a time.
+ */
 final class Browser
 {
     /** @var resource */
@@ -43,20 +46,40 @@ final class Browser
 
     public static function start(): self
     {
-        $self = new self;
+        $self = new self();
         $port = self::freePort();
         $log = sys_get_temp_dir()."/chromedriver-$port.log";
-        $self->driverProcess = proc_open(['setsid', 'chromedriver', "--port=$port"], [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'w']], $pipes) ?: throw new RuntimeException('chromedriver did not start');
-        $options = (new ChromeOptions)->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1', '--window-size=1280,940', '--disable-background-networking',
-            '--disable-component-update', '--disable-sync', '--no-first-run', '--force-prefers-reduced-motion', '--lang=en-GB', '--user-data-dir='.sys_get_temp_dir()."/chromium-$port",
+        $self->driverProcess =
+            proc_open(
+                ['setsid', 'chromedriver', "--port=$port"],
+                [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'w']],
+                $pipes,
+            ) ?:
+            throw new RuntimeException('chromedriver did not start');
+        $options = (new ChromeOptions())->addArguments([
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-dev-shm-usage',
+            '--hide-scrollbars',
+            '--force-device-scale-factor=1',
+            '--window-size=1280,940',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--no-first-run',
+            '--force-prefers-reduced-motion',
+            '--lang=en-GB',
+            '--user-data-dir='.sys_get_temp_dir()."/chromium-$port",
         ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
         $until = microtime(true) + 20;
         while (! @fsockopen('127.0.0.1', $port, $c, $w, 0.2)) {
-            microtime(true) < $until ? usleep(20_000) : throw new RuntimeException("chromedriver did not come up; see $log");
+            microtime(true) < $until
+                ? usleep(20_000)
+                : throw new RuntimeException("chromedriver did not come up; see $log");
         }
         $self->driver = RemoteWebDriver::create("http://127.0.0.1:$port", $capabilities, 60_000, 60_000);
 
@@ -86,14 +109,23 @@ final class Browser
 
     public function size(int $width, int $height): self
     {
-        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', [
+            'width' => $width,
+            'height' => $height,
+            'deviceScaleFactor' => 1,
+            'mobile' => false,
+        ]);
 
         return $this;
     }
 
     public function theme(bool $dark): self
     {
-        $this->driver->executeScript('localStorage.setItem("nomada.theme", arguments[0]); document.documentElement.setAttribute("data-bs-theme", arguments[0])', [$dark ? 'dark' : 'light']);
+        $this->driver->executeScript(
+            'localStorage.setItem("nomada.theme", arguments[0]); '.
+                'document.documentElement.setAttribute("data-bs-theme", arguments[0])',
+            [$dark ? 'dark' : 'light'],
+        );
 
         return $this;
     }
@@ -101,12 +133,17 @@ final class Browser
     public function signInAsDemo(string $person): self
     {
         $this->driver->get("$this->url/sign-in");
-        $button = $this->driver->findElements(WebDriverBy::xpath("//form[input[@name='person' and @value='$person']]/button"));
+        $button = $this->driver->findElements(
+            WebDriverBy::xpath("//form[input[@name='person' and @value='$person']]/button"),
+        );
         if ($button === []) {
             throw new RuntimeException("The sign-in page does not offer $person");
         }
         $button[0]->click();
-        $this->wait(fn (): bool => ! str_contains($this->driver->getCurrentURL(), 'sign-in'), "signing in as $person");
+        $this->wait(
+            fn (): bool => ! str_contains($this->driver->getCurrentURL(), 'sign-in'),
+            "signing in as $person",
+        );
 
         return $this;
     }
@@ -143,7 +180,9 @@ final class Browser
     public function press(string $text): self
     {
         $quoted = "concat('', \"".str_replace('"', '\"', $text).'")';
-        $xpath = "//*[self::button or self::a or self::summary][starts-with(normalize-space(.), $quoted) or @aria-label=$quoted]";
+        $xpath =
+            "//*[self::button or self::a or self::summary][starts-with(normalize-space(.), $quoted) or ".
+            "@aria-label=$quoted]";
         $this->wait(function () use ($xpath): bool {
             foreach ($this->driver->findElements(WebDriverBy::xpath($xpath)) as $element) {
                 if ($element->isDisplayed() && $element->isEnabled()) {
@@ -164,7 +203,10 @@ final class Browser
         $field = $this->find("[name='$name']");
         $type = $field->getAttribute('type');
         if ($type === 'date') {
-            $this->driver->executeScript("arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input', {bubbles: true}))", [$field, $value]);
+            $this->driver->executeScript(
+                "arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input', {bubbles: true}))",
+                [$field, $value],
+            );
         } else {
             $field->clear()->sendKeys($value);
         }
@@ -182,7 +224,17 @@ final class Browser
 
     public function keys(string ...$keys): self
     {
-        $this->driver->switchTo()->activeElement()->sendKeys(array_map(fn (string $k): string => defined(WebDriverKeys::class."::$k") ? constant(WebDriverKeys::class."::$k") : $k, $keys));
+        $this->driver
+            ->switchTo()
+            ->activeElement()
+            ->sendKeys(
+                array_map(
+                    fn (string $k): string => defined(WebDriverKeys::class."::$k")
+                        ? constant(WebDriverKeys::class."::$k")
+                        : $k,
+                    $keys,
+                ),
+            );
 
         return $this;
     }
@@ -190,7 +242,13 @@ final class Browser
     /** Takes hold of an element with the mouse, moves it in two steps, and lets go. */
     public function drag(string $css, int $x, int $y = 0): self
     {
-        $this->driver->action()->clickAndHold($this->find($css))->moveByOffset(intdiv($x, 2), intdiv($y, 2))->moveByOffset($x - intdiv($x, 2), $y - intdiv($y, 2))->release()->perform();
+        $this->driver
+            ->action()
+            ->clickAndHold($this->find($css))
+            ->moveByOffset(intdiv($x, 2), intdiv($y, 2))
+            ->moveByOffset($x - intdiv($x, 2), $y - intdiv($y, 2))
+            ->release()
+            ->perform();
 
         return $this;
     }
@@ -198,7 +256,12 @@ final class Browser
     /** Drags from one element over to another. */
     public function dragTo(string $from, string $to): self
     {
-        $this->driver->action()->clickAndHold($this->find($from))->moveToElement($this->find($to))->release()->perform();
+        $this->driver
+            ->action()
+            ->clickAndHold($this->find($from))
+            ->moveToElement($this->find($to))
+            ->release()
+            ->perform();
 
         return $this;
     }
@@ -206,7 +269,10 @@ final class Browser
     /** The page as it is printed. */
     public function pdf(): string
     {
-        $answer = (new ChromeDevToolsDriver($this->driver))->execute('Page.printToPDF', ['preferCSSPageSize' => true, 'printBackground' => true]);
+        $answer = (new ChromeDevToolsDriver($this->driver))->execute('Page.printToPDF', [
+            'preferCSSPageSize' => true,
+            'printBackground' => true,
+        ]);
 
         return (string) base64_decode((string) ($answer['data'] ?? ''));
     }
@@ -243,13 +309,17 @@ final class Browser
     /** Waits until the page shows these words. */
     public function see(string $words, string $css = 'body', ?float $patience = null): self
     {
-        $this->wait(function () use ($words, $css): bool {
-            try {
-                return str_contains($this->text($css), $words);
-            } catch (StaleElementReferenceException) {
-                return false;
-            }
-        }, "seeing \"$words\"", $patience);
+        $this->wait(
+            function () use ($words, $css): bool {
+                try {
+                    return str_contains($this->text($css), $words);
+                } catch (StaleElementReferenceException) {
+                    return false;
+                }
+            },
+            "seeing \"$words\"",
+            $patience,
+        );
 
         return $this;
     }
@@ -269,8 +339,17 @@ final class Browser
     /** Until the page's own requests are over. */
     public function settle(): self
     {
-        $this->wait(fn (): bool => $this->driver->executeScript('return document.readyState === "complete" && document.fonts.status === "loaded"') === true, 'settling');
-        $this->driver->executeAsyncScript('const done = arguments[0]; let last = performance.getEntriesByType("resource").length; const look = () => { const n = performance.getEntriesByType("resource").length; if (n === last) done(); else { last = n; setTimeout(look, 250); } }; setTimeout(look, 350);');
+        $this->wait(
+            fn (): bool => $this->driver->executeScript(
+                'return document.readyState === "complete" && document.fonts.status === "loaded"',
+            ) === true,
+            'settling',
+        );
+        $this->driver->executeAsyncScript(
+            'const done = arguments[0]; let last = performance.getEntriesByType("resource").length; const look = () '.
+                '=> { const n = performance.getEntriesByType("resource").length; if (n === last) done(); else { last '.
+                '= n; setTimeout(look, 250); } }; setTimeout(look, 350);',
+        );
 
         return $this;
     }
@@ -285,7 +364,12 @@ final class Browser
         $axe = (string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js');
         // Through the debugger, as no page of ours lets a foreign script run.
         $this->driver->executeScript($axe);
-        $found = $this->driver->executeAsyncScript('const done = arguments[0]; axe.run(document, {runOnly: ["wcag2a","wcag2aa","wcag21a","wcag21aa","wcag22aa"]}).then(r => done(r.violations.map(v => v.id + ": " + v.nodes.slice(0, 4).map(n => n.target.join(" ") + " (" + n.failureSummary.split("\n")[1] + ")").join(" | "))), e => done(["axe: " + e]))');
+        $found = $this->driver->executeAsyncScript(
+            'const done = arguments[0]; axe.run(document, {runOnly: '.
+                '["wcag2a","wcag2aa","wcag21a","wcag21aa","wcag22aa"]}).then(r => done(r.violations.map(v => v.id + '.
+                '": " + v.nodes.slice(0, 4).map(n => n.target.join(" ") + " (" + n.failureSummary.split("\n")[1] + '.
+                '")").join(" | "))), e => done(["axe: " + e]))',
+        );
 
         return is_array($found) ? array_values($found) : ['axe gave no answer'];
     }
@@ -293,7 +377,8 @@ final class Browser
     /** Whether the page is wider than the window. */
     public function scrollsSideways(): bool
     {
-        return $this->driver->executeScript('return document.documentElement.scrollWidth > window.innerWidth') === true;
+        return $this->driver->executeScript('return document.documentElement.scrollWidth > window.innerWidth') ===
+            true;
     }
 
     /**
@@ -303,7 +388,15 @@ final class Browser
      */
     public function troubles(): array
     {
-        return array_values(array_map(fn (array $l): string => $l['message'], array_filter($this->driver->manage()->getLog('browser'), fn (array $l): bool => in_array($l['level'], ['SEVERE', 'WARNING'], true))));
+        return array_values(
+            array_map(
+                fn (array $l): string => $l['message'],
+                array_filter(
+                    $this->driver->manage()->getLog('browser'),
+                    fn (array $l): bool => in_array($l['level'], ['SEVERE', 'WARNING'], true),
+                ),
+            ),
+        );
     }
 
     public function picture(string $file): void
@@ -317,7 +410,9 @@ final class Browser
         $until = microtime(true) + ($patience ?? $this->patience);
         while (! $is()) {
             if (microtime(true) > $until) {
-                throw new RuntimeException("Waited $this->patience s for $for, at {$this->path()}:\n".mb_substr($this->text(), 0, 1500));
+                throw new RuntimeException(
+                    "Waited $this->patience s for $for, at {$this->path()}:\n".mb_substr($this->text(), 0, 1500),
+                );
             }
             usleep(30_000);
         }

@@ -7,7 +7,8 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Services;
 use Tests\Support\StandinServer;
 
-// Real processes: the worker is killed with SIGKILL in the middle of its work, more than once. In a database of its own.
+// Real processes: the worker is killed with SIGKILL in the middle of its work, more than once. In a database of its
+// own.
 
 function until(callable $is, string $for, float $seconds = 40): void
 {
@@ -19,20 +20,33 @@ function until(callable $is, string $for, float $seconds = 40): void
 }
 
 test('after a worker is killed in the middle of a publish run, every placement stands exactly once', function () {
-    config(['database.connections.pgsql.database' => 'nomada_killed', 'nomada.standins.schema' => 'standins_killed']);
+    config([
+        'database.connections.pgsql.database' => 'nomada_killed',
+        'nomada.standins.schema' => 'standins_killed',
+    ]);
     DB::purge();
     DB::statement('drop schema if exists standins_killed cascade');
     Artisan::call('migrate:fresh', ['--force' => true]);
     $port = StandinServer::freePort();
     [$command, $env] = Services::standins($port);
-    $services = new Services;
+    $services = new Services();
     $services->start('standins-killed', $command, $env);
     Services::waitFor($port);
     config(['nomada.standins.url' => "http://127.0.0.1:$port", 'nomada.standins.port' => $port]);
     $standins = StandinServer::at("http://127.0.0.1:$port", $env['STANDINS_TOKEN']);
     $worker = function () use ($port) {
-        return proc_open(['setsid', PHP_BINARY, base_path('artisan'), 'queue:work', '--tries=0', '--sleep=0.1', '--timeout=30'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, base_path(),
-            ['DB_DATABASE' => 'nomada_killed', 'STANDINS_PORT' => (string) $port, 'DB_QUEUE_RETRY_AFTER' => '1', 'CACHE_STORE' => 'file'] + getenv());
+        return proc_open(
+            ['setsid', PHP_BINARY, base_path('artisan'), 'queue:work', '--tries=0', '--sleep=0.1', '--timeout=30'],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+            base_path(),
+            [
+                'DB_DATABASE' => 'nomada_killed',
+                'STANDINS_PORT' => (string) $port,
+                'DB_QUEUE_RETRY_AFTER' => '1',
+                'CACHE_STORE' => 'file',
+            ] + getenv(),
+        );
     };
     try {
         $this->school();
@@ -55,11 +69,24 @@ test('after a worker is killed in the middle of a publish run, every placement s
         posix_kill(-proc_get_status($process)['pid'], SIGKILL);
         proc_close($process);
 
-        expect($run->steps()->where('state', 'done')->count())->toBe(36)->and($run->steps()->where('state', 'failed')->count())->toBe(0)
-            ->and(DB::table('placements')->whereColumn('wanted_print', 'standing_print')->count())->toBe(36)
-            ->and($standins->get('/course/pages/MAR')['items'])->toHaveCount(14)->and($standins->get('/course/pages/SPA')['items'])->toHaveCount(14)
-            ->and($standins->get('/calendar/people/S-1')['objects'])->toHaveCount(1)->and($standins->get('/calendar/people/T-2')['objects'])->toHaveCount(1)
-            ->and($standins->get('/stream/sections/MAR')['posts'])->toHaveCount(1)->and($standins->get('/stream/sections/SPA')['posts'])->toHaveCount(1);
+        expect($run->steps()->where('state', 'done')->count())
+            ->toBe(36)
+            ->and($run->steps()->where('state', 'failed')->count())
+            ->toBe(0)
+            ->and(DB::table('placements')->whereColumn('wanted_print', 'standing_print')->count())
+            ->toBe(36)
+            ->and($standins->get('/course/pages/MAR')['items'])
+            ->toHaveCount(14)
+            ->and($standins->get('/course/pages/SPA')['items'])
+            ->toHaveCount(14)
+            ->and($standins->get('/calendar/people/S-1')['objects'])
+            ->toHaveCount(1)
+            ->and($standins->get('/calendar/people/T-2')['objects'])
+            ->toHaveCount(1)
+            ->and($standins->get('/stream/sections/MAR')['posts'])
+            ->toHaveCount(1)
+            ->and($standins->get('/stream/sections/SPA')['posts'])
+            ->toHaveCount(1);
         // And nothing is left to do.
         expect(app(StartRun::class)->publish(Section::query()->pluck('id')->all(), null))->toBeNull();
     } finally {

@@ -8,92 +8,271 @@ use Tests\Support\RunningCopy;
 
 function idOf(string $section): int
 {
-    return (int) DB::table('series')->join('sections', 'sections.id', '=', 'section_id')->where('sourced_id', $section)->value('series.id');
+    return (int) DB::table('series')
+        ->join('sections', 'sections.id', '=', 'section_id')
+        ->where('sourced_id', $section)
+        ->value('series.id');
 }
 
 test('a student registers on a phone, the desk accepts by keys, and the letter and the door say so', function () {
     $copy = RunningCopy::shared();
     $copy->freshDemo();
     $series = idOf('8MAR');
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/sections/8MAR')->press('Make link')->see('All 1 link made');
-    $b->open("/sections/8MAR/series/$series/joining")->press('Change…')->choose('#mode-once')->fill('seats', '2')->script("document.querySelector('#mode-once').closest('form').requestSubmit()");
+    $b = browser()
+        ->fresh($copy->url())
+        ->signInAsDemo('A-01')
+        ->open('/sections/8MAR')
+        ->press('Make link')
+        ->see('All 1 link made');
+    $b->open("/sections/8MAR/series/$series/joining")
+        ->press('Change…')
+        ->choose('#mode-once')
+        ->fill('seats', '2')
+        ->script("document.querySelector('#mode-once').closest('form').requestSubmit()");
     $b->see('Students register once; somebody accepts each; 2 seats.');
-    $b->fresh($copy->url())->signInAsDemo('S-8-001')->size(390, 844)->open('/me')->see('Registrations')->press('Registration for Y8 Marine Science')->see('2 seats are left')->see('What is checked')->fill('typed_name', 'Zabalo Galia');
+    $b->fresh($copy->url())
+        ->signInAsDemo('S-8-001')
+        ->size(390, 844)
+        ->open('/me')
+        ->see('Registrations')
+        ->press('Registration for Y8 Marine Science')
+        ->see('2 seats are left')
+        ->see('What is checked')
+        ->fill('typed_name', 'Zabalo Galia');
     expect($b->scrollsSideways())->toBeFalse();
     $b->press('Register')->see('Your registration is waiting');
 
     // The desk, by keys: the first row has the focus of Tab; a accepts.
-    $b->fresh($copy->url())->signInAsDemo('A-01')->size(1280, 800)->open('/registration/desk')->see('1 registrant waits')->see('same address, name equal')->focus('tr.row-d');
+    $b->fresh($copy->url())
+        ->signInAsDemo('A-01')
+        ->size(1280, 800)
+        ->open('/registration/desk')
+        ->see('1 registrant waits')
+        ->see('same address, name equal')
+        ->focus('tr.row-d');
     $b->keys('a')->see('Zabalo Galia is accepted; the confirmation goes in a minute.')->see('The queue is empty');
-    $b->press('Decided')->see('goes in a minute')->press('Undo')->see('Taken back')->press('Queue')->focus('tr.row-d')->keys('d')->see('Because (the student reads it)')->press('Accept all 1 that are certain')->see('1 registration accepted');
-    DB::table('letters')->whereNull('sent_at')->update(['not_before' => now()->subSecond()]);
+    $b->press('Decided')
+        ->see('goes in a minute')
+        ->press('Undo')
+        ->see('Taken back')
+        ->press('Queue')
+        ->focus('tr.row-d')
+        ->keys('d')
+        ->see('Because (the student reads it)')
+        ->press('Accept all 1 that are certain')
+        ->see('1 registration accepted');
+    DB::table('letters')
+        ->whereNull('sent_at')
+        ->update(['not_before' => now()->subSecond()]);
     Illuminate\Support\Facades\Artisan::call('nomada:post', ['--idle' => 0]);
 
-    $b->fresh($copy->url())->signInAsDemo('S-8-001')->size(390, 844)->open("/register/$series")->see('You are registered')->open('/me')->click("a[href*='/post/people/']")->see('You are registered for Y8 Marine Science')->see('Attached: timetable.ics');
-    $b->open("/register/$series")->press('To the door')->see('The teacher is not here yet');
+    $b->fresh($copy->url())
+        ->signInAsDemo('S-8-001')
+        ->size(390, 844)
+        ->open("/register/$series")
+        ->see('You are registered')
+        ->open('/me')
+        ->click("a[href*='/post/people/']")
+        ->see('You are registered for Y8 Marine Science')
+        ->see('Attached: timetable.ics');
+    $b->open("/register/$series")
+        ->press('To the door')
+        ->see('The teacher is not here yet');
 });
 
-test('on the joining page series are chosen, links made, and a preset set for all of them, which is shown first', function () {
-    $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/joining')->click('tr.row-c:nth-child(1) input')->click('tr.row-c:nth-child(2) input')->see('2 series chosen')->press('Make links…')->see('2 of 2 series change; nothing is done yet')->press('Do it for 2')->see('All 2 links made');
-    $b->open('/joining')->click('tr.row-c:nth-child(1) input')->click('tr.row-c:nth-child(2) input')->script("document.querySelector('.tray [name=preset]').value = 'office-hours'");
-    $b->press('Set preset…')->see('2 of 2 series change; nothing is done yet')->press('Do it for 2')->see('2 done, 0 left as they were')->press('Back to joining')->see('Office hours');
-    $b->click('thead input[type=checkbox]')->see('23 series chosen')->press('None');
-    expect($b->count('tr.row-c input:checked'))->toBe(0);
-});
+test(
+    'on the joining page series are chosen, links made, and a preset set for all of them, which is shown first',
+    function () {
+        $copy = RunningCopy::shared();
+        $b = browser()
+            ->fresh($copy->url())
+            ->signInAsDemo('A-01')
+            ->open('/joining')
+            ->click('tr.row-c:nth-child(1) input')
+            ->click('tr.row-c:nth-child(2) input')
+            ->see('2 series chosen')
+            ->press('Make links…')
+            ->see('2 of 2 series change; nothing is done yet')
+            ->press('Do it for 2')
+            ->see('All 2 links made');
+        $b->open('/joining')
+            ->click('tr.row-c:nth-child(1) input')
+            ->click('tr.row-c:nth-child(2) input')
+            ->script("document.querySelector('.tray [name=preset]').value = 'office-hours'");
+        $b->press('Set preset…')
+            ->see('2 of 2 series change; nothing is done yet')
+            ->press('Do it for 2')
+            ->see('2 done, 0 left as they were')
+            ->press('Back to joining')
+            ->see('Office hours');
+        $b->click('thead input[type=checkbox]')->see('23 series chosen')->press('None');
+        expect($b->count('tr.row-c input:checked'))->toBe(0);
+    },
+);
 
 test('the live desk: the teacher lets in, sends out, and ends it for everybody', function () {
     $copy = RunningCopy::shared();
     $series = idOf('8MAR');
     $session = (int) DB::table('sessions')->where('series_id', $series)->where('day', '2027-02-09')->value('id');
-    DB::table('series')->where('id', $series)->update(['door' => json_encode(['straight_in' => 'nobody', 'others_wait' => true])]);
-    $b = browser()->fresh($copy->url())->signInAsDemo('T-02')->open("/live/$session")->press('Come in as the teacher')->see('Come in')->click('.act.main')->see('1 person is inside');
-    $b->fresh($copy->url())->signInAsDemo('S-8-001')->size(390, 844)->open("/register/$series")->press('To the door')->see('You wait outside first')->click('.act.main')->see('You wait outside');
-    $b->fresh($copy->url())->signInAsDemo('T-02')->size(1280, 800)->open("/live/$session")->see('1 outside')->press('Let in')->see('Let in.')->see('0 outside')->press('Send out')->see('1 person inside')->press('End it for everybody')->see('It is over for everybody; nobody is left inside.');
-    $b->open("/live/$session?rehearsal=1")->press('Begin the rehearsal')->see('Nothing of a rehearsal counts')->press('Let all in')->see('0 outside');
+    DB::table('series')
+        ->where('id', $series)
+        ->update(['door' => json_encode(['straight_in' => 'nobody', 'others_wait' => true])]);
+    $b = browser()
+        ->fresh($copy->url())
+        ->signInAsDemo('T-02')
+        ->open("/live/$session")
+        ->press('Come in as the teacher')
+        ->see('Come in')
+        ->click('.act.main')
+        ->see('1 person is inside');
+    $b->fresh($copy->url())
+        ->signInAsDemo('S-8-001')
+        ->size(390, 844)
+        ->open("/register/$series")
+        ->press('To the door')
+        ->see('You wait outside first')
+        ->click('.act.main')
+        ->see('You wait outside');
+    $b->fresh($copy->url())
+        ->signInAsDemo('T-02')
+        ->size(1280, 800)
+        ->open("/live/$session")
+        ->see('1 outside')
+        ->press('Let in')
+        ->see('Let in.')
+        ->see('0 outside')
+        ->press('Send out')
+        ->see('1 person inside')
+        ->press('End it for everybody')
+        ->see('It is over for everybody; nobody is left inside.');
+    $b->open("/live/$session?rehearsal=1")
+        ->press('Begin the rehearsal')
+        ->see('Nothing of a rehearsal counts')
+        ->press('Let all in')
+        ->see('0 outside');
     expect(JoinLink::query()->inForce()->where('series_id', $series)->where('kind', 'personal')->count())->toBe(1);
 });
 
-test('office hours: a room is made as hours are typed, the student waits outside it on a phone, the teacher lets them in', function () {
-    $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url())->signInAsDemo('T-02')->open('/joining')->press('Drop-in rooms')->see('No drop-in room yet');
-    $b->script("document.querySelector('#section').value = '8MAR'");
-    $b->fill('hours', 'Tue 9-8')->press('Make the room')->see('Tue 09:00–08:00 ends before it starts.')->fill('hours', 'Tue 9:30-10:30')->press('Make the room')->see('The room Office hours is made.')->see('open until 10:30');
-    $b->press('Live desk')->see('nobody is there yet')->press('Come in as the teacher')->see('The room is open.')->click('.act.main')->see('1 person is inside');
-    $b->fresh($copy->url())->signInAsDemo('S-8-001')->size(390, 844)->open('/me')->see('Office hours, Y8 Marine Science')->press('Door of Office hours, Y8 Marine Science')->see('You wait outside first');
-    expect($b->scrollsSideways())->toBeFalse();
-    $b->click('.act.main')->see('You wait outside');
-    $b->fresh($copy->url())->signInAsDemo('T-02')->size(1280, 800)->open('/joining/drop-in')->press('Live desk')->see('1 outside')->press('Let in')->see('Let in.')->see('2 people inside');
-    // Hidden, its door is shut at once.
-    $b->open('/joining/drop-in')->press('Hide')->see('The room is hidden');
-    $b->fresh($copy->url())->signInAsDemo('S-8-001')->open('/me')->see('Coming sessions');
-    expect($b->text())->not->toContain('Office hours');
-});
+test(
+    'office hours: a room is made as hours are typed, the student waits outside it, the teacher lets them in',
+    function () {
+        $copy = RunningCopy::shared();
+        $b = browser()
+            ->fresh($copy->url())
+            ->signInAsDemo('T-02')
+            ->open('/joining')
+            ->press('Drop-in rooms')
+            ->see('No drop-in room yet');
+        $b->script("document.querySelector('#section').value = '8MAR'");
+        $b->fill('hours', 'Tue 9-8')
+            ->press('Make the room')
+            ->see('Tue 09:00–08:00 ends before it starts.')
+            ->fill('hours', 'Tue 9:30-10:30')
+            ->press('Make the room')
+            ->see('The room Office hours is made.')
+            ->see('open until 10:30');
+        $b->press('Live desk')
+            ->see('nobody is there yet')
+            ->press('Come in as the teacher')
+            ->see('The room is open.')
+            ->click('.act.main')
+            ->see('1 person is inside');
+        $b->fresh($copy->url())
+            ->signInAsDemo('S-8-001')
+            ->size(390, 844)
+            ->open('/me')
+            ->see('Office hours, Y8 Marine Science')
+            ->press('Door of Office hours, Y8 Marine Science')
+            ->see('You wait outside first');
+        expect($b->scrollsSideways())->toBeFalse();
+        $b->click('.act.main')->see('You wait outside');
+        $b->fresh($copy->url())
+            ->signInAsDemo('T-02')
+            ->size(1280, 800)
+            ->open('/joining/drop-in')
+            ->press('Live desk')
+            ->see('1 outside')
+            ->press('Let in')
+            ->see('Let in.')
+            ->see('2 people inside');
+        // Hidden, its door is shut at once.
+        $b->open('/joining/drop-in')->press('Hide')->see('The room is hidden');
+        $b->fresh($copy->url())->signInAsDemo('S-8-001')->open('/me')->see('Coming sessions');
+        expect($b->text())->not->toContain('Office hours');
+    },
+);
 
 test('one session gets a door of its own, from the page of its series, and its own doors are told', function () {
     $copy = RunningCopy::shared();
     $series = idOf('8MAR');
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open("/sections/8MAR/series/$series/joining");
-    $b->script("document.querySelector('[name=only]').value = [...document.querySelector('[name=only]').options].find(o => o.text.includes('18 Feb')).value");
-    $b->press('Change this one')->see('For Thu 18 Feb only')->fill('opens_before', '30')->fill('opens_before_hosts', '40')->press('Save for this session')->see('saved for this session only')->see('More open than its preset: ')->see('on Thu 18 Feb opens 30 minutes before, not 10');
+    $b = browser()
+        ->fresh($copy->url())
+        ->signInAsDemo('A-01')
+        ->open("/sections/8MAR/series/$series/joining");
+    $b->script(
+        "document.querySelector('[name=only]').value = [...document.querySelector('[name=only]').options].find(o => ".
+            "o.text.includes('18 Feb')).value",
+    );
+    $b->press('Change this one')
+        ->see('For Thu 18 Feb only')
+        ->fill('opens_before', '30')
+        ->fill('opens_before_hosts', '40')
+        ->press('Save for this session')
+        ->see('saved for this session only')
+        ->see('More open than its preset: ')
+        ->see('on Thu 18 Feb opens 30 minutes before, not 10');
     $b->press('As the series')->see('the floor of its series again');
     expect($b->text())->not->toContain('on Thu 18 Feb opens 30');
 });
 
-test('axe finds nothing on the pages of joining and registration, in light and dark', function (string $page, string $as, array $size) {
+test('axe finds nothing on the pages of joining and registration, in light and dark', function (
+    string $page,
+    string $as,
+    array $size,
+) {
     $copy = RunningCopy::shared();
     $series = idOf('8MAR');
-    $page = strtr($page, ['{series}' => (string) $series, '{session}' => (string) DB::table('sessions')->where('series_id', $series)->where('day', '2027-02-11')->value('id')]);
+    $page = strtr($page, [
+        '{series}' => (string) $series,
+        '{session}' => (string) DB::table('sessions')
+            ->where('series_id', $series)
+            ->where('day', '2027-02-11')
+            ->value('id'),
+    ]);
     if (! DB::table('registrations')->where('state', 'waiting')->exists()) {
-        DB::table('registrations')->insert(['series_id' => $series, 'person_id' => DB::table('people')->where('sourced_id', 'S-8-003')->value('id'), 'state' => 'waiting', 'came_by' => 'own', 'typed_name' => 'Somebody', 'typed_email' => 'some@body.example', 'arrived_at' => now(), 'created_at' => now(), 'updated_at' => now()]);
+        DB::table('registrations')->insert([
+            'series_id' => $series,
+            'person_id' => DB::table('people')->where('sourced_id', 'S-8-003')->value('id'),
+            'state' => 'waiting',
+            'came_by' => 'own',
+            'typed_name' => 'Somebody',
+            'typed_email' => 'some@body.example',
+            'arrived_at' => now(),
+            'created_at' => now(),
+            'updated_at' => now(),
+        ]);
     }
     $b = browser()->fresh($copy->url())->signInAsDemo($as)->size(...$size);
     $b->troubles();
     foreach ([false, true] as $dark) {
         $b->theme($dark)->open($page)->settle();
-        expect($b->accessibilityFaults())->toBe([], "$page, ".($dark ? 'dark' : 'light'))->and($b->scrollsSideways())->toBeFalse($page)->and($b->troubles())->toBe([], $page);
+        expect($b->accessibilityFaults())
+            ->toBe([], "$page, ".($dark ? 'dark' : 'light'))
+            ->and($b->scrollsSideways())
+            ->toBeFalse($page)
+            ->and($b->troubles())
+            ->toBe([], $page);
     }
 })->with([
-    ['/registration/desk', 'A-01', [1280, 800]], ['/registration/desk?show=decided', 'A-01', [1280, 800]], ['/registration/letters', 'A-01', [1280, 800]], ['/joining/presets', 'A-01', [1280, 800]], ['/joining/drop-in', 'A-01', [1280, 800]], ['/joining/drop-in', 'T-02', [390, 844]], ['/joining/audit', 'A-01', [1280, 800]],
-    ['/sections/8MAR/series/{series}/joining', 'A-01', [1280, 800]], ['/live/{session}', 'T-02', [1280, 800]], ['/live/{session}', 'T-02', [390, 844]], ['/register/{series}', 'S-8-001', [390, 844]],
+    ['/registration/desk', 'A-01', [1280, 800]],
+    ['/registration/desk?show=decided', 'A-01', [1280, 800]],
+    ['/registration/letters', 'A-01', [1280, 800]],
+    ['/joining/presets', 'A-01', [1280, 800]],
+    ['/joining/drop-in', 'A-01', [1280, 800]],
+    ['/joining/drop-in', 'T-02', [390, 844]],
+    ['/joining/audit', 'A-01', [1280, 800]],
+    ['/sections/8MAR/series/{series}/joining', 'A-01', [1280, 800]],
+    ['/live/{session}', 'T-02', [1280, 800]],
+    ['/live/{session}', 'T-02', [390, 844]],
+    ['/register/{series}', 'S-8-001', [390, 844]],
 ]);

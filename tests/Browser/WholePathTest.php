@@ -5,79 +5,183 @@ use Tests\Support\RunningCopy;
 
 // The steps follow each other, as the work does.
 
-test('a coordinator plans a series, links it, registers its roster, publishes it; the student finds it everywhere and comes in', function () {
-    $copy = RunningCopy::shared();
-    $copy->freshDemo();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01');
+test(
+    'a coordinator plans a series, links it, registers its roster, publishes it; the student finds it everywhere and '.
+        'comes in',
+    function () {
+        $copy = RunningCopy::shared();
+        $copy->freshDemo();
+        $b = browser()->fresh($copy->url())->signInAsDemo('A-01');
 
-    // Statistics has no timetable yet: a pattern, typed as people type.
-    $b->see('Every section')->see('No timetable yet')->press('Y10 Statistics')->see('No sessions yet')->press('Add a series');
-    $b->choose('#wd-2')->choose('#wd-4')->fill('start_time', '14.30')->fill('end_time', '1515')->fill('starts_on', '2027-02-09');
-    $b->see('17 sessions', '.made')->see('1 lost, Carnival', '.made')->see('12 h 45 min', '.made');
-    $b->fill('start_time', '3')->see('15:00 or 03:00?', '[data-fault=start_time]')->fill('start_time', '14.30')->see('14:30–15:15', '.made');
-    $b->press('Plan this series')->see('Statistics is planned: Tue Thu 14:30–15:15.');
+        // Statistics has no timetable yet: a pattern, typed as people type.
+        $b->see('Every section')
+            ->see('No timetable yet')
+            ->press('Y10 Statistics')
+            ->see('No sessions yet')
+            ->press('Add a series');
+        $b->choose('#wd-2')
+            ->choose('#wd-4')
+            ->fill('start_time', '14.30')
+            ->fill('end_time', '1515')
+            ->fill('starts_on', '2027-02-09');
+        $b->see('17 sessions', '.made')->see('1 lost, Carnival', '.made')->see('12 h 45 min', '.made');
+        $b->fill('start_time', '3')
+            ->see('15:00 or 03:00?', '[data-fault=start_time]')
+            ->fill('start_time', '14.30')
+            ->see('14:30–15:15', '.made');
+        $b->press('Plan this series')->see('Statistics is planned: Tue Thu 14:30–15:15.');
 
-    // The link, then the roster, for this section.
-    $b->press('Make link')->see('All 1 link made')->press('Y10 Statistics')->see('0 of 26 registered');
-    $b->press('Register roster')->see('26 registrations made, each with a personal link')->see('26 of 26 registered');
+        // The link, then the roster, for this section.
+        $b->press('Make link')->see('All 1 link made')->press('Y10 Statistics')->see('0 of 26 registered');
+        $b->press('Register roster')
+            ->see('26 registrations made, each with a personal link')
+            ->see('26 of 26 registered');
 
-    // The plan first, then the run, which survives a reload.
-    $copy->standins()->behave('calendar', ['slow_ms' => 60]);
-    $b->press('Preview publishing…')->waitForPath('#/publishing\?show=chosen#')->see('Y10 Statistics')->see('first time')->press('Y10 Statistics')->see('Add 27 calendars')->see('each person\'s own');
-    $b->click('.tray .btn-main')->waitForPath('#/publishing/runs/#')->script('location.reload()');
-    $b->see('placements stand as they should')->press('Y10 Statistics')->see('27 standing');
-    $copy->standins()->behave('calendar', ['slow_ms' => 0]);
+        // The plan first, then the run, which survives a reload.
+        $copy->standins()->behave('calendar', ['slow_ms' => 60]);
+        $b->press('Preview publishing…')
+            ->waitForPath('#/publishing\?show=chosen#')
+            ->see('Y10 Statistics')
+            ->see('first time')
+            ->press('Y10 Statistics')
+            ->see('Add 27 calendars')
+            ->see('each person\'s own');
+        $b->click('.tray .btn-main')->waitForPath('#/publishing/runs/#')->script('location.reload()');
+        $b->see('placements stand as they should')->press('Y10 Statistics')->see('27 standing');
+        $copy->standins()->behave('calendar', ['slow_ms' => 0]);
 
-    // The same again: nothing to do.
-    $b->press('Preview publishing…')->waitForPath('#show=chosen#')->see('as it should be');
+        // The same again: nothing to do.
+        $b->press('Preview publishing…')->waitForPath('#show=chosen#')->see('as it should be');
 
-    // A student of it: own page, then each destination.
-    $b->press('C. Marrero')->press('Sign out')->see('Or look around as')->signIn((string) DB::table('people')->where('sourced_id', 'S-10-006')->value('email'), 'carnival-tide-27')->size(390, 844);
-    $b->see('Coming sessions')->see('Y10 Statistics');
-    expect($b->scrollsSideways())->toBeFalse();
-    $b->press('Course page of Y10 Statistics')->see('Tue 9 Feb, 14:30–15:15 Madrid')->open('/me');
-    $b->press('Class stream of Y10 Statistics')->see('Y10 Statistics: how to come in')->open('/me');
-    $b->click("a[href*='/calendar/']")->see('Y10 Statistics')->open('/me');
+        // A student of it: own page, then each destination.
+        $b->press('C. Marrero')
+            ->press('Sign out')
+            ->see('Or look around as')
+            ->signIn(
+                (string) DB::table('people')->where('sourced_id', 'S-10-006')->value('email'),
+                'carnival-tide-27',
+            )
+            ->size(390, 844);
+        $b->see('Coming sessions')->see('Y10 Statistics');
+        expect($b->scrollsSideways())->toBeFalse();
+        $b->press('Course page of Y10 Statistics')->see('Tue 9 Feb, 14:30–15:15 Madrid')->open('/me');
+        $b->press('Class stream of Y10 Statistics')->see('Y10 Statistics: how to come in')->open('/me');
+        $b->click("a[href*='/calendar/']")->see('Y10 Statistics')->open('/me');
 
-    // The door: too early, then (the clock moved) come in, then over.
-    $b->press('To the door of Y10 Statistics, Thu 11 Feb')->see('You are early')->see('13:20 your time, 14:20 in Madrid');
-    $b->click('.clock summary')->fill('time', '13:25')->press('Set')->see('The teacher is not here yet');
-    // The teacher comes in; the student looks again, and is let in.
-    $room = (string) Nomada\App\Models\Joining\JoinLink::query()->inForce()->where('kind', 'series')->whereRelation('series.section', 'sourced_id', '10STA')->value('room');
-    $copy->standins()->post("/bridge/rooms/$room/people", ['person' => 'T-99', 'name' => 'A Teacher', 'host' => true, 'meeting' => '2027-02-09T13:30']);
-    // A look at a room is shared for a second: the student looks until it is a new one.
-    $b->wait(fn (): bool => ! str_contains($b->text(), 'is not here yet') || str_contains($b->press('Look again')->text(), 'nothing'), 'the door to see the teacher');
-    $b->see('It starts')->click('.act.main')->see('2 people are inside')->see('Leave')->see('Show a screen: no');
-    $b->open('/me')->click('.clock summary')->fill('time', '14:20')->press('Set')->see('Coming sessions')->press('To the door of Y10 Statistics, Thu 11 Feb')->see('This one is over')->see('Thu 11 Feb');
-});
+        // The door: too early, then (the clock moved) come in, then over.
+        $b->press('To the door of Y10 Statistics, Thu 11 Feb')
+            ->see('You are early')
+            ->see('13:20 your time, 14:20 in Madrid');
+        $b->click('.clock summary')->fill('time', '13:25')->press('Set')->see('The teacher is not here yet');
+        // The teacher comes in; the student looks again, and is let in.
+        $room = (string) Nomada\App\Models\Joining\JoinLink::query()
+            ->inForce()
+            ->where('kind', 'series')
+            ->whereRelation('series.section', 'sourced_id', '10STA')
+            ->value('room');
+        $copy->standins()->post("/bridge/rooms/$room/people", [
+            'person' => 'T-99',
+            'name' => 'A Teacher',
+            'host' => true,
+            'meeting' => '2027-02-09T13:30',
+        ]);
+        // A look at a room is shared for a second: the student looks until it is a new one.
+        $b->wait(
+            fn (): bool => ! str_contains($b->text(), 'is not here yet') ||
+                str_contains($b->press('Look again')->text(), 'nothing'),
+            'the door to see the teacher',
+        );
+        $b->see('It starts')
+            ->click('.act.main')
+            ->see('2 people are inside')
+            ->see('Leave')
+            ->see('Show a screen: no');
+        $b->open('/me')
+            ->click('.clock summary')
+            ->fill('time', '14:20')
+            ->press('Set')
+            ->see('Coming sessions')
+            ->press('To the door of Y10 Statistics, Thu 11 Feb')
+            ->see('This one is over')
+            ->see('Thu 11 Feb');
+    },
+);
 
 test('for all sections at once: links, rosters, publishing', function () {
     $copy = RunningCopy::shared();
     $copy->freshDemo();
     $b = browser()->fresh($copy->url())->signInAsDemo('A-01');
-    $b->click('thead input[type=checkbox]')->see('24 sections chosen')->press('Make links')->see('All 23 links made');
-    $b->open('/')->click('thead input[type=checkbox]')->press('Register roster')->see('registrations made, each with a personal link')->see('Y10 Statistics');
-    $b->click('thead input[type=checkbox]')->press('Preview publishing…')->see('Chosen 24')->click('.tray .btn-main')->see('placements stand as they should', patience: 90)->open('/');
+    $b->click('thead input[type=checkbox]')
+        ->see('24 sections chosen')
+        ->press('Make links')
+        ->see('All 23 links made');
+    $b->open('/')
+        ->click('thead input[type=checkbox]')
+        ->press('Register roster')
+        ->see('registrations made, each with a personal link')
+        ->see('Y10 Statistics');
+    $b->click('thead input[type=checkbox]')
+        ->press('Preview publishing…')
+        ->see('Chosen 24')
+        ->click('.tray .btn-main')
+        ->see('placements stand as they should', patience: 90)
+        ->open('/');
     expect($b->text('.route'))->toContain('all linked')->toContain('all registered')->toContain('all published');
 });
 
-test('one session is cancelled on the section page, and the student reads why at the door; then it is held after all', function () {
-    $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/sections/8MAR');
-    $b->press('Change the session of Thu 11 Feb')->see('Cancel it, because')->fill('reason', 'the boat is late')->press('Cancel this one')->see('cancelled: the boat is late');
-    $b->fresh($copy->url())->signInAsDemo('S-8-001')->size(390, 844)->open('/me')->see('cancelled')->click('.clock summary')->script("document.querySelector('.drop [name=date]').value = '2027-02-11'");
-    $b->fill('time', '8:55')->press('Set')->see('Cancelled: the boat is late');
-    $link = (string) Nomada\App\Models\Joining\JoinLink::query()->inForce()->whereRelation('person', 'sourced_id', 'S-8-001')->whereRelation('series.section', 'sourced_id', '8MAR')->firstOrFail()->address();
-    $b->open($link)->see('No class today')->see('Because: the boat is late.')->see('Thu 18 Feb')->click('.clock summary')->script("document.querySelector('.drop [name=date]').value = '2027-02-09'");
-    $b->fill('time', '8:52')->press('Set')->fresh($copy->url())->signInAsDemo('A-01')->size(1280, 800)->open('/sections/8MAR?day=2027-02-11')->press('Hold it after all')->see('The session is held after all.');
-    expect($b->text('#day-2027-02-11'))->not->toContain('cancelled');
-});
+test(
+    'one session is cancelled on the section page, and the student reads why at the door; then it is held after all',
+    function () {
+        $copy = RunningCopy::shared();
+        $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/sections/8MAR');
+        $b->press('Change the session of Thu 11 Feb')
+            ->see('Cancel it, because')
+            ->fill('reason', 'the boat is late')
+            ->press('Cancel this one')
+            ->see('cancelled: the boat is late');
+        $b->fresh($copy->url())
+            ->signInAsDemo('S-8-001')
+            ->size(390, 844)
+            ->open('/me')
+            ->see('cancelled')
+            ->click('.clock summary')
+            ->script("document.querySelector('.drop [name=date]').value = '2027-02-11'");
+        $b->fill('time', '8:55')->press('Set')->see('Cancelled: the boat is late');
+        $link = (string) Nomada\App\Models\Joining\JoinLink::query()
+            ->inForce()
+            ->whereRelation('person', 'sourced_id', 'S-8-001')
+            ->whereRelation('series.section', 'sourced_id', '8MAR')
+            ->firstOrFail()
+            ->address();
+        $b->open($link)
+            ->see('No class today')
+            ->see('Because: the boat is late.')
+            ->see('Thu 18 Feb')
+            ->click('.clock summary')
+            ->script("document.querySelector('.drop [name=date]').value = '2027-02-09'");
+        $b->fill('time', '8:52')
+            ->press('Set')
+            ->fresh($copy->url())
+            ->signInAsDemo('A-01')
+            ->size(1280, 800)
+            ->open('/sections/8MAR?day=2027-02-11')
+            ->press('Hold it after all')
+            ->see('The session is held after all.');
+        expect($b->text('#day-2027-02-11'))->not->toContain('cancelled');
+    },
+);
 
 test('a clash is followed to its way out: a free time is taken, and the clash is gone', function () {
     $copy = RunningCopy::shared();
     $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/timetable/clashes');
-    $b->see('19 students would be in two places')->press('Move Y8 History')->see('Free times for all 24 students')->press('Take Thu 10:50–11:35');
-    $b->see('Every Thursday, 10:50 to 11:35', '.made')->see('9 sessions move', '.made')->press('Save')->see('History is saved: Thu 10:50–11:35.');
+    $b->see('19 students would be in two places')
+        ->press('Move Y8 History')
+        ->see('Free times for all 24 students')
+        ->press('Take Thu 10:50–11:35');
+    $b->see('Every Thursday, 10:50 to 11:35', '.made')
+        ->see('9 sessions move', '.made')
+        ->press('Save')
+        ->see('History is saved: Thu 10:50–11:35.');
     expect($b->count('svg.line.large .cross'))->toBe(0);
     $b->open('/timetable/clashes')->see('Thursdays, 14 Jan to 4 Feb');
 });
@@ -85,7 +189,11 @@ test('a clash is followed to its way out: a free time is taken, and the clash is
 test('the board by keys: arrows, choosing, opening a section and a session', function () {
     $copy = RunningCopy::shared();
     $b = browser()->fresh($copy->url())->signInAsDemo('A-01');
-    $b->focus('tr.row-s')->keys('ARROW_DOWN', ' ')->see('1 section chosen')->keys('ARROW_DOWN', ' ')->see('2 sections chosen');
+    $b->focus('tr.row-s')
+        ->keys('ARROW_DOWN', ' ')
+        ->see('1 section chosen')
+        ->keys('ARROW_DOWN', ' ')
+        ->see('2 sections chosen');
     expect($b->text('.tray'))->toContain('Y7 English · Y7 Mathematics A');
     $b->keys('ARROW_RIGHT', 'ARROW_RIGHT');
     expect($b->script('return document.querySelector("[x-ref=told]").textContent'))->toBe('Fri 12 Feb');
@@ -96,27 +204,89 @@ test('the board by keys: arrows, choosing, opening a section and a session', fun
 test('finding and going by keys', function () {
     $copy = RunningCopy::shared();
     $b = browser()->fresh($copy->url())->signInAsDemo('A-01');
-    $b->keys('/')->wait(fn (): bool => $b->script('return document.activeElement.getAttribute("role")') === 'combobox', 'the field to be ready');
-    $b->keys('marine')->see('Y10 Marine Science', '#hits')->keys('ARROW_DOWN', 'ENTER')->waitForPath('#/sections/(8|10)MAR#');
-    $b->keys('/')->wait(fn (): bool => $b->script('return document.activeElement.getAttribute("role")') === 'combobox', 'the field to be ready');
-    $b->keys('18 feb')->see('Thu 18 Feb', '#hits')->keys('ENTER')->waitForPath('#/today\?date=2027-02-18#')->see('Y8 History');
-    $b->open('/')->keys('g', 't')->waitForPath('#^/term$#')->keys('g', 't')->waitForPath('#^/timetable$#')->keys('g', 'p')->waitForPath('#^/publishing$#')->keys('g', 'h')->waitForPath('#^/$#');
+    $b->keys('/')->wait(
+        fn (): bool => $b->script('return document.activeElement.getAttribute("role")') === 'combobox',
+        'the field to be ready',
+    );
+    $b->keys('marine')
+        ->see('Y10 Marine Science', '#hits')
+        ->keys('ARROW_DOWN', 'ENTER')
+        ->waitForPath('#/sections/(8|10)MAR#');
+    $b->keys('/')->wait(
+        fn (): bool => $b->script('return document.activeElement.getAttribute("role")') === 'combobox',
+        'the field to be ready',
+    );
+    $b->keys('18 feb')
+        ->see('Thu 18 Feb', '#hits')
+        ->keys('ENTER')
+        ->waitForPath('#/today\?date=2027-02-18#')
+        ->see('Y8 History');
+    $b->open('/')
+        ->keys('g', 't')
+        ->waitForPath('#^/term$#')
+        ->keys('g', 't')
+        ->waitForPath('#^/timetable$#')
+        ->keys('g', 'p')
+        ->waitForPath('#^/publishing$#')
+        ->keys('g', 'h')
+        ->waitForPath('#^/$#');
     $b->keys('?')->see('The keys of this screen', '#keys');
-    expect($b->text('#keys'))->toContain('find a section, a person or a date')->toContain('changed since it was published');
+    expect($b->text('#keys'))
+        ->toContain('find a section, a person or a date')
+        ->toContain('changed since it was published');
 });
 
-test('axe finds nothing, in light and dark, nothing is wider than its window, and the console is quiet', function (string $page, string $as, array $size) {
+test('axe finds nothing, in light and dark, nothing is wider than its window, and the console is quiet', function (
+    string $page,
+    string $as,
+    array $size,
+) {
     $copy = RunningCopy::shared();
     $b = browser()->fresh($copy->url());
     $b = ($as === '' ? $b : $b->signInAsDemo($as))->size(...$size);
     $b->troubles();
     foreach ([false, true] as $dark) {
         $b->theme($dark)->open($page)->settle();
-        expect($b->accessibilityFaults())->toBe([], "$page, ".($dark ? 'dark' : 'light'))->and($b->scrollsSideways())->toBeFalse($page)->and(array_filter($b->troubles(), fn (string $t): bool => ! str_contains($t, '/nowhere')))->toBe([], $page);
+        expect($b->accessibilityFaults())
+            ->toBe([], "$page, ".($dark ? 'dark' : 'light'))
+            ->and($b->scrollsSideways())
+            ->toBeFalse($page)
+            ->and(array_filter($b->troubles(), fn (string $t): bool => ! str_contains($t, '/nowhere')))
+            ->toBe([], $page);
     }
 })->with([
-    ['/', 'A-01', [1280, 800]], ['/sections/8MAR', 'A-01', [1280, 800]], ['/sections/10STA?change=new', 'A-01', [1280, 800]], ['/publishing?show=all', 'A-01', [1280, 800]], ['/publishing/runs', 'A-01', [1280, 800]],
-    ['/timetable/clashes', 'A-01', [1280, 800]], ['/term', 'A-01', [1280, 800]], ['/term/import', 'A-01', [1280, 800]], ['/timetable?week=7', 'A-01', [1280, 800]], ['/timetable?day=2027-02-25&clock=S-8-001', 'A-01', [1280, 800]], ['/timetable/licences', 'A-01', [1280, 800]], ['/timetable/contact-time', 'A-01', [1280, 800]], ['/timetable/calendars', 'A-01', [1280, 800]], ['/term/make-ups', 'A-01', [1280, 800]], ['/sections/8MAR?day=2027-02-18', 'A-01', [1280, 800]], ['/sections/8MAR?day=2027-02-16', 'A-01', [1280, 800]], ['/sections/8MAR?change=', 'A-01', [1280, 800]], ['/joining', 'A-01', [1280, 800]], ['/registration', 'A-01', [1280, 800]], ['/today', 'A-01', [1280, 800]], ['/records', 'A-01', [1280, 800]], ['/people/S-8-001', 'A-01', [1280, 800]],
-    ['/', 'T-02', [390, 844]], ['/today', 'T-02', [390, 844]], ['/sections/8MAR', 'T-02', [390, 844]], ['/timetable', 'T-02', [390, 844]], ['/timetable?day=2027-02-25', 'T-02', [390, 844]], ['/timetable/contact-time', 'T-02', [390, 844]], ['/people/T-02', 'T-02', [390, 844]], ['/publishing?show=all', 'T-02', [390, 844]],
-    ['/me', 'S-8-001', [390, 844]], ['/join', 'S-8-001', [390, 844]], ['/sign-in', '', [1280, 800]], ['/nowhere', 'A-01', [390, 844]],
+    ['/', 'A-01', [1280, 800]],
+    ['/sections/8MAR', 'A-01', [1280, 800]],
+    ['/sections/10STA?change=new', 'A-01', [1280, 800]],
+    ['/publishing?show=all', 'A-01', [1280, 800]],
+    ['/publishing/runs', 'A-01', [1280, 800]],
+    ['/timetable/clashes', 'A-01', [1280, 800]],
+    ['/term', 'A-01', [1280, 800]],
+    ['/term/import', 'A-01', [1280, 800]],
+    ['/timetable?week=7', 'A-01', [1280, 800]],
+    ['/timetable?day=2027-02-25&clock=S-8-001', 'A-01', [1280, 800]],
+    ['/timetable/licences', 'A-01', [1280, 800]],
+    ['/timetable/contact-time', 'A-01', [1280, 800]],
+    ['/timetable/calendars', 'A-01', [1280, 800]],
+    ['/term/make-ups', 'A-01', [1280, 800]],
+    ['/sections/8MAR?day=2027-02-18', 'A-01', [1280, 800]],
+    ['/sections/8MAR?day=2027-02-16', 'A-01', [1280, 800]],
+    ['/sections/8MAR?change=', 'A-01', [1280, 800]],
+    ['/joining', 'A-01', [1280, 800]],
+    ['/registration', 'A-01', [1280, 800]],
+    ['/today', 'A-01', [1280, 800]],
+    ['/records', 'A-01', [1280, 800]],
+    ['/people/S-8-001', 'A-01', [1280, 800]],
+    ['/', 'T-02', [390, 844]],
+    ['/today', 'T-02', [390, 844]],
+    ['/sections/8MAR', 'T-02', [390, 844]],
+    ['/timetable', 'T-02', [390, 844]],
+    ['/timetable?day=2027-02-25', 'T-02', [390, 844]],
+    ['/timetable/contact-time', 'T-02', [390, 844]],
+    ['/people/T-02', 'T-02', [390, 844]],
+    ['/publishing?show=all', 'T-02', [390, 844]],
+    ['/me', 'S-8-001', [390, 844]],
+    ['/join', 'S-8-001', [390, 844]],
+    ['/sign-in', '', [1280, 800]],
+    ['/nowhere', 'A-01', [390, 844]],
 ]);

@@ -20,17 +20,42 @@ final class Scenario
 {
     public static function term(string $zone = 'Europe/Madrid'): Term
     {
-        $range = fn (string $a, string $b, string $why): Closure => new Closure(LocalDate::parse($a), LocalDate::parse($b), $why);
+        $range = fn (string $a, string $b, string $why): Closure => new Closure(
+            LocalDate::parse($a),
+            LocalDate::parse($b),
+            $why,
+        );
 
-        return new Term('Spring term', LocalDate::parse('2027-01-11'), LocalDate::parse('2027-04-23'), Zone::named($zone), [
-            $range('2027-01-29', '2027-01-29', 'Staff day'), $range('2027-02-15', '2027-02-17', 'Carnival'), $range('2027-03-22', '2027-04-02', 'Easter break'),
-        ]);
+        return new Term(
+            'Spring term',
+            LocalDate::parse('2027-01-11'),
+            LocalDate::parse('2027-04-23'),
+            Zone::named($zone),
+            [
+                $range('2027-01-29', '2027-01-29', 'Staff day'),
+                $range('2027-02-15', '2027-02-17', 'Carnival'),
+                $range('2027-03-22', '2027-04-02', 'Easter break'),
+            ],
+        );
     }
 
     /** @param  list<int>|Pattern  $pattern */
-    public static function plan(array|Pattern $pattern, string $from = '2027-01-11', ?SeriesEnd $end = null, int $minute = 600, int $minutes = 45, string $zone = 'Europe/Madrid'): SeriesPlan
-    {
-        return new SeriesPlan($pattern instanceof Pattern ? $pattern : new WeeklyPattern($pattern), LocalDate::parse($from), $end ?? SeriesEnd::withTerm(), $minute, $minutes, Zone::named($zone));
+    public static function plan(
+        array|Pattern $pattern,
+        string $from = '2027-01-11',
+        ?SeriesEnd $end = null,
+        int $minute = 600,
+        int $minutes = 45,
+        string $zone = 'Europe/Madrid',
+    ): SeriesPlan {
+        return new SeriesPlan(
+            $pattern instanceof Pattern ? $pattern : new WeeklyPattern($pattern),
+            LocalDate::parse($from),
+            $end ?? SeriesEnd::withTerm(),
+            $minute,
+            $minutes,
+            Zone::named($zone),
+        );
     }
 
     /**
@@ -39,6 +64,11 @@ final class Scenario
      */
     public static function dates(array $sessions, SessionState $state = SessionState::Planned): array
     {
-        return array_values(array_map(fn (PlannedSession $s): string => (new LocalDate($s->day))->iso(), array_filter($sessions, fn (PlannedSession $s): bool => $s->state === $state)));
+        return array_values(
+            array_map(
+                fn (PlannedSession $s): string => (new LocalDate($s->day))->iso(),
+                array_filter($sessions, fn (PlannedSession $s): bool => $s->state === $state),
+            ),
+        );
     }
 }

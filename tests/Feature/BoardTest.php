@@ -11,7 +11,12 @@ use Tests\Support\SmallSchool;
 function boardRows($test): array
 {
     app()->forgetScopedInstances();
-    $rows = app(BoardQuery::class)->rows(Term::query()->with(['school', 'closures'])->firstOrFail(), Nomada\App\Models\Term\Person::query()->where('sourced_id', 'A-1')->firstOrFail());
+    $rows = app(BoardQuery::class)->rows(
+        Term::query()
+            ->with(['school', 'closures'])
+            ->firstOrFail(),
+        Nomada\App\Models\Term\Person::query()->where('sourced_id', 'A-1')->firstOrFail(),
+    );
 
     return array_column(array_map(fn (BoardRow $r): array => [$r->sourcedId, $r], $rows), 1, 0);
 }
@@ -20,8 +25,20 @@ test('a row says when a section meets, who teaches it, and how far it has come',
     $this->school();
     $row = boardRows($this)['MAR'];
 
-    expect($row->name)->toBe('Y8 Marine Science')->and($row->meets)->toBe('Tue Thu 10:00–10:47')->and($row->teacher)->toBe('N. Haddad')->and($row->sessions)->toBe(25)
-        ->and($row->status->roster)->toBe(3)->and($row->status->registered)->toBe(0)->and(array_map(count(...), $row->days))->toBe(['past' => 8, 'planned' => 17]);
+    expect($row->name)
+        ->toBe('Y8 Marine Science')
+        ->and($row->meets)
+        ->toBe('Tue Thu 10:00–10:47')
+        ->and($row->teacher)
+        ->toBe('N. Haddad')
+        ->and($row->sessions)
+        ->toBe(25)
+        ->and($row->status->roster)
+        ->toBe(3)
+        ->and($row->status->registered)
+        ->toBe(0)
+        ->and(array_map(count(...), $row->days))
+        ->toBe(['past' => 8, 'planned' => 17]);
 });
 
 test('stops turn from planned to published to changed, week by week', function () {
@@ -33,7 +50,13 @@ test('stops turn from planned to published to changed, week by week', function (
 
     $series = $this->section('MAR')->series()->firstOrFail();
     $session = $series->sessions()->where('day', '2027-02-25')->value('id');
-    $this->as('A-1')->put("/sections/MAR/series/{$series->id}/sessions/$session", ['move_day' => '2027-02-26', 'move_start' => '10', 'move_end' => '10:47'])->assertSessionHasNoErrors();
+    $this->as('A-1')
+        ->put("/sections/MAR/series/{$series->id}/sessions/$session", [
+            'move_day' => '2027-02-26',
+            'move_start' => '10',
+            'move_end' => '10:47',
+        ])
+        ->assertSessionHasNoErrors();
     $days = boardRows($this)['MAR']->days;
 
     // Only the week of the moved session says something else now: Tuesday 23 and Friday 26 February.
@@ -58,12 +81,20 @@ test('who has left counts on the roster no more', function () {
 
 test('years stand in their order, and filters leave what they name', function () {
     $files = SmallSchool::files();
-    $this->school(['classes.csv' => str_replace('STA,,Statistics,08', 'STA,,Statistics,10', $files['classes.csv'])]);
+    $this->school([
+        'classes.csv' => str_replace('STA,,Statistics,08', 'STA,,Statistics,10', $files['classes.csv']),
+    ]);
     $page = (string) $this->as('A-1')->get('/')->getContent();
-    expect(strpos($page, 'Year 7 ·'))->toBeLessThan(strpos($page, 'Year 8 ·'))->and(strpos($page, 'Year 8 ·'))->toBeLessThan(strpos($page, 'Year 10 ·'));
+    expect(strpos($page, 'Year 7 ·'))
+        ->toBeLessThan(strpos($page, 'Year 8 ·'))
+        ->and(strpos($page, 'Year 8 ·'))
+        ->toBeLessThan(strpos($page, 'Year 10 ·'));
 
     $this->get('/?year=8')->assertSee('Y8 Marine Science')->assertDontSee('Y7 Spanish');
-    $this->get('/?show=snags')->assertSee('Y10 Statistics')->assertSee('No timetable yet')->assertDontSee('Y8 Marine Science');
+    $this->get('/?show=snags')
+        ->assertSee('Y10 Statistics')
+        ->assertSee('No timetable yet')
+        ->assertDontSee('Y8 Marine Science');
     $this->get('/?show=unpublished&year=7')->assertSee('Y7 Spanish')->assertDontSee('Y10 Statistics');
     $this->get('/?year=99')->assertSee('No section here');
 });

@@ -9,72 +9,267 @@ beforeEach(fn () => $this->school());
 
 function term(): Term
 {
-    return Term::query()->with(['school', 'closures'])->orderBy('starts_on')->firstOrFail();
+    return Term::query()
+        ->with(['school', 'closures'])
+        ->orderBy('starts_on')
+        ->firstOrFail();
 }
 
 const PERIODS = "1 9:00-9:45\n2 10:00-10:45\n3 11:15-12:00";
 
 test('a day plan is added, a series is tied to a period of it, and follows a short day', function () {
-    $this->as('A-1')->post('/term/day-plans', ['plan_name' => 'School day', 'periods' => PERIODS])->assertRedirect('/term')->assertSessionHas('said', 'The day plan School day: no session changes.');
-    $this->post('/term/day-plans', ['plan_name' => 'Short day', 'periods' => '2 9:30-10:00'])->assertSessionHasNoErrors();
+    $this->as('A-1')
+        ->post('/term/day-plans', ['plan_name' => 'School day', 'periods' => PERIODS])
+        ->assertRedirect('/term')
+        ->assertSessionHas('said', 'The day plan School day: no session changes.');
+    $this->post('/term/day-plans', [
+        'plan_name' => 'Short day',
+        'periods' => '2 9:30-10:00',
+    ])->assertSessionHasNoErrors();
     $this->get('/sections/STA?change=new')->assertSee('3, 11:15–12:00');
-    $this->post('/sections/STA/series', ['title' => '', 'kind' => 'weekly', 'weekdays' => [2, 4], 'every' => 1, 'at' => 'period', 'period' => '2', 'starts_on' => '2027-02-09', 'end_kind' => 'term'])->assertSessionHasNoErrors();
+    $this->post('/sections/STA/series', [
+        'title' => '',
+        'kind' => 'weekly',
+        'weekdays' => [2, 4],
+        'every' => 1,
+        'at' => 'period',
+        'period' => '2',
+        'starts_on' => '2027-02-09',
+        'end_kind' => 'term',
+    ])->assertSessionHasNoErrors();
     $series = $this->section('STA')->series()->firstOrFail();
     $plan = DB::table('day_plans')->where('name', 'Short day')->value('id');
     // First it is told what would change, and nothing is saved.
-    $this->post('/term/short-days', ['short_day' => '2027-03-04', 'short_plan' => $plan, 'short_reason' => 'Market', 'look' => '1'])->assertSessionHas('look', 'Before it is saved: 1 session moves (1 series).');
+    $this->post('/term/short-days', [
+        'short_day' => '2027-03-04',
+        'short_plan' => $plan,
+        'short_reason' => 'Market',
+        'look' => '1',
+    ])->assertSessionHas('look', 'Before it is saved: 1 session moves (1 series).');
     expect(DB::table('short_days')->count())->toBe(0);
-    $this->post('/term/short-days', ['short_day' => '2027-03-04', 'short_plan' => $plan, 'short_reason' => 'Market'])->assertSessionHas('said', 'Thu 4 Mar is short: 1 session moves (1 series).');
+    $this->post('/term/short-days', [
+        'short_day' => '2027-03-04',
+        'short_plan' => $plan,
+        'short_reason' => 'Market',
+    ])->assertSessionHas('said', 'Thu 4 Mar is short: 1 session moves (1 series).');
     $this->get('/term')->assertSee('short')->assertSee('Market');
 
     $short = $series->sessions()->where('day', '2027-03-04')->firstOrFail();
-    expect($series->period)->toBe('2')->and($short->starts_at->toIso8601ZuluString())->toBe('2027-03-04T08:30:00Z')->and($short->ends_at->toIso8601ZuluString())->toBe('2027-03-04T09:00:00Z')->and($short->moved_from)->toBeNull();
+    expect($series->period)
+        ->toBe('2')
+        ->and($short->starts_at->toIso8601ZuluString())
+        ->toBe('2027-03-04T08:30:00Z')
+        ->and($short->ends_at->toIso8601ZuluString())
+        ->toBe('2027-03-04T09:00:00Z')
+        ->and($short->moved_from)
+        ->toBeNull();
     // The usual plan changes: what is to come moves with its period.
-    $this->post('/term/day-plans', ['plan' => DB::table('day_plans')->where('name', 'School day')->value('id'), 'plan_name' => 'School day', 'periods' => "1 9:00-9:45\n2 10:15-11:00"])->assertSessionHasNoErrors();
-    expect($series->refresh()->start_minute)->toBe(615)->and($series->sessions()->where('day', '2027-03-02')->firstOrFail()->starts_at->toIso8601ZuluString())->toBe('2027-03-02T09:15:00Z');
-    $this->delete('/term/day-plans/'.DB::table('day_plans')->where('name', 'School day')->value('id'))->assertSessionHasErrors('plan_name');
+    $this->post('/term/day-plans', [
+        'plan' => DB::table('day_plans')->where('name', 'School day')->value('id'),
+        'plan_name' => 'School day',
+        'periods' => "1 9:00-9:45\n2 10:15-11:00",
+    ])->assertSessionHasNoErrors();
+    expect($series->refresh()->start_minute)
+        ->toBe(615)
+        ->and($series->sessions()->where('day', '2027-03-02')->firstOrFail()->starts_at->toIso8601ZuluString())
+        ->toBe('2027-03-02T09:15:00Z');
+    $this->delete(
+        '/term/day-plans/'.DB::table('day_plans')->where('name', 'School day')->value('id'),
+    )->assertSessionHasErrors('plan_name');
     $this->delete('/term/short-days/'.DB::table('short_days')->value('id'))->assertSessionHas('said');
 });
 
-test('what cannot be of day plans, short and opened days is told beside its field', function (string $method, string $path, array $with, string $field, string $words) {
+test('what cannot be of day plans, short and opened days is told beside its field', function (
+    string $method,
+    string $path,
+    array $with,
+    string $field,
+    string $words,
+) {
     $this->as('A-1')->post('/term/day-plans', ['plan_name' => 'School day', 'periods' => PERIODS]);
     $with = array_map(fn ($v) => $v === 'PLAN' ? DB::table('day_plans')->value('id') : $v, $with);
     $this->call($method, $path, $with)->assertSessionHasErrors([$field => $words]);
 })->with([
-    ['POST', '/term/day-plans', ['plan_name' => 'Other', 'periods' => "1 9-9:45\n2 9:30-10"], 'periods', 'The periods 1 and 2 overlap: 1 ends at 09:45, 2 begins at 09:30.'],
-    ['POST', '/term/day-plans', ['plan_name' => 'School day', 'periods' => PERIODS], 'plan_name', 'There is a day plan called "School day" already.'],
-    ['POST', '/term/day-plans', ['plan_name' => '', 'periods' => ''], 'plan_name', 'Write what the day plan is called, in 60 characters at most.'],
-    ['POST', '/term/short-days', ['short_day' => '2027-02-16', 'short_plan' => 'PLAN', 'short_reason' => 'x'], 'short_day', 'Tue 16 Feb is closed: Carnival. A short day is an open one.'],
-    ['POST', '/term/short-days', ['short_day' => '2027-06-16', 'short_plan' => 'PLAN', 'short_reason' => 'x'], 'short_day', 'Wed 16 Jun is closed: Outside the term. A short day is an open one.'],
-    ['POST', '/term/short-days', ['short_day' => '2027-02-18', 'short_plan' => 'PLAN', 'short_reason' => ''], 'short_reason', 'Write why the day is short; everybody reads it.'],
-    ['POST', '/term/opened-days', ['open_day' => '2027-02-18'], 'open_day', 'Choose a Saturday or Sunday of the term.'],
-    ['PUT', '/term/rotation', ['rotation_kind' => 'day', 'rotation_n' => '0'], 'rotation_n', 'A rotation has from 2 to 12 days. For none, choose "no rotation".'],
-    ['PUT', '/term/rotation', ['rotation_kind' => 'day', 'rotation_n' => '3', 'lettered' => '1', 'pin_day' => '2027-02-18', 'pin_to' => 'D'], 'pin_to', '"D" is no rotation day. There are A, B, C.'],
-    ['PUT', '/term/rotation', ['rotation_kind' => 'day', 'rotation_n' => '3', 'lettered' => '1', 'pin_day' => '2027-02-16', 'pin_to' => 'A'], 'pin_day', 'Tue 16 Feb is no open day of the term, and cannot be a rotation day.'],
-    ['PUT', '/term/hours', ['opens' => '18', 'closes' => '9'], 'closes', 'School would shut before it opens. Write a later end.'],
-    ['POST', '/terms', ['term_title' => 'Summer', 'term_first' => '2027-04-20', 'term_last' => '2027-07-01'], 'term_first', 'It would overlap Spring term, Mon 11 Jan to Fri 23 Apr. Choose days beside it.'],
-    ['POST', '/terms', ['term_title' => 'Summer', 'term_first' => '2027-07-20', 'term_last' => '2027-07-01'], 'term_last', 'The term "Summer" ends on 2027-07-01, before it begins on 2027-07-20.'],
-    ['POST', '/sections/STA/series', ['kind' => 'rotation', 'labels' => ['A'], 'start_time' => '9', 'end_time' => '9:45', 'starts_on' => '2027-02-09', 'end_kind' => 'term'], 'rotation', 'This term has no rotation days. Set them on the term page first.'],
-    ['POST', '/sections/STA/series', ['kind' => 'weekly', 'weekdays' => [1], 'at' => 'period', 'period' => '9', 'starts_on' => '2027-02-09', 'end_kind' => 'term'], 'period', 'The usual day plan has no such period. Choose one of it, or a clock time.'],
+    [
+        'POST',
+        '/term/day-plans',
+        ['plan_name' => 'Other', 'periods' => "1 9-9:45\n2 9:30-10"],
+        'periods',
+        'The periods 1 and 2 overlap: 1 ends at 09:45, 2 begins at 09:30.',
+    ],
+    [
+        'POST',
+        '/term/day-plans',
+        ['plan_name' => 'School day', 'periods' => PERIODS],
+        'plan_name',
+        'There is a day plan called "School day" already.',
+    ],
+    [
+        'POST',
+        '/term/day-plans',
+        ['plan_name' => '', 'periods' => ''],
+        'plan_name',
+        'Write what the day plan is called, in 60 characters at most.',
+    ],
+    [
+        'POST',
+        '/term/short-days',
+        ['short_day' => '2027-02-16', 'short_plan' => 'PLAN', 'short_reason' => 'x'],
+        'short_day',
+        'Tue 16 Feb is closed: Carnival. A short day is an open one.',
+    ],
+    [
+        'POST',
+        '/term/short-days',
+        ['short_day' => '2027-06-16', 'short_plan' => 'PLAN', 'short_reason' => 'x'],
+        'short_day',
+        'Wed 16 Jun is closed: Outside the term. A short day is an open one.',
+    ],
+    [
+        'POST',
+        '/term/short-days',
+        ['short_day' => '2027-02-18', 'short_plan' => 'PLAN', 'short_reason' => ''],
+        'short_reason',
+        'Write why the day is short; everybody reads it.',
+    ],
+    [
+        'POST',
+        '/term/opened-days',
+        ['open_day' => '2027-02-18'],
+        'open_day',
+        'Choose a Saturday or Sunday of the term.',
+    ],
+    [
+        'PUT',
+        '/term/rotation',
+        ['rotation_kind' => 'day', 'rotation_n' => '0'],
+        'rotation_n',
+        'A rotation has from 2 to 12 days. For none, choose "no rotation".',
+    ],
+    [
+        'PUT',
+        '/term/rotation',
+        [
+            'rotation_kind' => 'day',
+            'rotation_n' => '3',
+            'lettered' => '1',
+            'pin_day' => '2027-02-18',
+            'pin_to' => 'D',
+        ],
+        'pin_to',
+        '"D" is no rotation day. There are A, B, C.',
+    ],
+    [
+        'PUT',
+        '/term/rotation',
+        [
+            'rotation_kind' => 'day',
+            'rotation_n' => '3',
+            'lettered' => '1',
+            'pin_day' => '2027-02-16',
+            'pin_to' => 'A',
+        ],
+        'pin_day',
+        'Tue 16 Feb is no open day of the term, and cannot be a rotation day.',
+    ],
+    [
+        'PUT',
+        '/term/hours',
+        ['opens' => '18', 'closes' => '9'],
+        'closes',
+        'School would shut before it opens. Write a later end.',
+    ],
+    [
+        'POST',
+        '/terms',
+        ['term_title' => 'Summer', 'term_first' => '2027-04-20', 'term_last' => '2027-07-01'],
+        'term_first',
+        'It would overlap Spring term, Mon 11 Jan to Fri 23 Apr. Choose days beside it.',
+    ],
+    [
+        'POST',
+        '/terms',
+        ['term_title' => 'Summer', 'term_first' => '2027-07-20', 'term_last' => '2027-07-01'],
+        'term_last',
+        'The term "Summer" ends on 2027-07-01, before it begins on 2027-07-20.',
+    ],
+    [
+        'POST',
+        '/sections/STA/series',
+        [
+            'kind' => 'rotation',
+            'labels' => ['A'],
+            'start_time' => '9',
+            'end_time' => '9:45',
+            'starts_on' => '2027-02-09',
+            'end_kind' => 'term',
+        ],
+        'rotation',
+        'This term has no rotation days. Set them on the term page first.',
+    ],
+    [
+        'POST',
+        '/sections/STA/series',
+        [
+            'kind' => 'weekly',
+            'weekdays' => [1],
+            'at' => 'period',
+            'period' => '9',
+            'starts_on' => '2027-02-09',
+            'end_kind' => 'term',
+        ],
+        'period',
+        'The usual day plan has no such period. Choose one of it, or a clock time.',
+    ],
 ]);
 
 test('rotation days are set, pinned, and a series meets on them; the sessions follow a pin', function () {
-    $this->as('A-1')->put('/term/rotation', ['rotation_kind' => 'day', 'rotation_n' => '2', 'lettered' => '1'])->assertSessionHas('said', 'The rotation is saved: no session changes.');
+    $this->as('A-1')
+        ->put('/term/rotation', ['rotation_kind' => 'day', 'rotation_n' => '2', 'lettered' => '1'])
+        ->assertSessionHas('said', 'The rotation is saved: no session changes.');
     $this->get('/sections/STA?change=new')->assertSee('Rotation day');
-    $this->post('/sections/STA/series', ['title' => '', 'kind' => 'rotation', 'labels' => ['B'], 'start_time' => '14:00', 'end_time' => '14:45', 'starts_on' => '2027-02-09', 'end_kind' => 'term'])->assertSessionHasNoErrors();
+    $this->post('/sections/STA/series', [
+        'title' => '',
+        'kind' => 'rotation',
+        'labels' => ['B'],
+        'start_time' => '14:00',
+        'end_time' => '14:45',
+        'starts_on' => '2027-02-09',
+        'end_kind' => 'term',
+    ])->assertSessionHasNoErrors();
     $series = $this->section('STA')->series()->firstOrFail();
     $first = $series->sessions()->where('starts_at', '>', '2027-02-09')->pluck('day')->take(3)->all();
 
-    expect($first)->toBe(['2027-02-10', '2027-02-12', '2027-02-19'])->and($series->plan()->sentence())->toBe('Day B 14:00–14:45');
-    $this->put('/term/rotation', ['rotation_kind' => 'day', 'rotation_n' => '2', 'lettered' => '1', 'pin_day' => '2027-02-18', 'pin_to' => 'b'])->assertSessionHas('said', fn (string $said) => str_contains($said, 'new'));
-    expect($series->sessions()->where('day', '>=', '2027-02-12')->pluck('day')->take(3)->all())->toBe(['2027-02-12', '2027-02-18', '2027-02-22']);
+    expect($first)
+        ->toBe(['2027-02-10', '2027-02-12', '2027-02-19'])
+        ->and($series->plan()->sentence())
+        ->toBe('Day B 14:00–14:45');
+    $this->put('/term/rotation', [
+        'rotation_kind' => 'day',
+        'rotation_n' => '2',
+        'lettered' => '1',
+        'pin_day' => '2027-02-18',
+        'pin_to' => 'b',
+    ])->assertSessionHas('said', fn (string $said) => str_contains($said, 'new'));
+    expect($series->sessions()->where('day', '>=', '2027-02-12')->pluck('day')->take(3)->all())->toBe([
+        '2027-02-12',
+        '2027-02-18',
+        '2027-02-22',
+    ]);
     $this->get('/term')->assertSee('Thu 18 Feb is B');
-    $this->put('/term/rotation', ['rotation_kind' => 'day', 'rotation_n' => '2', 'lettered' => '1', 'unpin' => '2027-02-18']);
+    $this->put('/term/rotation', [
+        'rotation_kind' => 'day',
+        'rotation_n' => '2',
+        'lettered' => '1',
+        'unpin' => '2027-02-18',
+    ]);
     expect(term()->rotation['pins'] ?? null)->toBe([]);
 });
 
 test('a Saturday is opened and closed again', function () {
-    $this->as('A-1')->post('/term/opened-days', ['open_day' => '2027-02-20'])->assertSessionHas('said');
+    $this->as('A-1')
+        ->post('/term/opened-days', ['open_day' => '2027-02-20'])
+        ->assertSessionHas('said');
     $this->get('/term')->assertSee('Sat 20 Feb');
     $this->get('/timetable?week=6')->assertSee('Sat 20 Feb');
     expect(term()->calendar()->isOpen(Nomada\Core\Term\LocalDate::parse('2027-02-20')->day))->toBeTrue();
@@ -83,44 +278,111 @@ test('a Saturday is opened and closed again', function () {
 });
 
 test('closing days offers to make up what falls on them; each lost session takes a free time once', function () {
-    $this->as('A-1')->post('/term/closures', ['first' => '2027-03-02', 'last' => '2027-03-02', 'reason' => 'Storm', 'then' => 'made-up'])->assertRedirect('/term/make-ups?reason=Storm');
-    $this->get('/term/make-ups?reason=Storm')->assertOk()->assertSee('Y8 Marine Science')->assertSee('everybody is free');
-    $lost = Session::query()->where('day', '2027-03-02')->where('state', 'lost')->whereRelation('series.section', 'sourced_id', 'MAR')->firstOrFail();
-    $this->post('/term/make-ups', ['take' => [$lost->id => '2027-03-03 720 47'], 'reason' => 'Storm'])->assertSessionHas('said', '1 session made up.');
-    $this->post('/term/make-ups', ['take' => [$lost->id => '2027-03-03 780 47']])->assertSessionHasErrors(['form' => 'Y8 Marine Science: Tue 2 Mar is made up already.']);
+    $this->as('A-1')
+        ->post('/term/closures', [
+            'first' => '2027-03-02',
+            'last' => '2027-03-02',
+            'reason' => 'Storm',
+            'then' => 'made-up',
+        ])
+        ->assertRedirect('/term/make-ups?reason=Storm');
+    $this->get('/term/make-ups?reason=Storm')
+        ->assertOk()
+        ->assertSee('Y8 Marine Science')
+        ->assertSee('everybody is free');
+    $lost = Session::query()
+        ->where('day', '2027-03-02')
+        ->where('state', 'lost')
+        ->whereRelation('series.section', 'sourced_id', 'MAR')
+        ->firstOrFail();
+    $this->post('/term/make-ups', [
+        'take' => [$lost->id => '2027-03-03 720 47'],
+        'reason' => 'Storm',
+    ])->assertSessionHas('said', '1 session made up.');
+    $this->post('/term/make-ups', ['take' => [$lost->id => '2027-03-03 780 47']])->assertSessionHasErrors([
+        'form' => 'Y8 Marine Science: Tue 2 Mar is made up already.',
+    ]);
     $made = Session::query()->where('makes_up', '2027-03-02')->firstOrFail();
 
-    expect($made->is_extra)->toBeTrue()->and($made->day)->toBe('2027-03-03')->and($made->starts_at->toIso8601ZuluString())->toBe('2027-03-03T11:00:00Z');
+    expect($made->is_extra)
+        ->toBeTrue()
+        ->and($made->day)
+        ->toBe('2027-03-03')
+        ->and($made->starts_at->toIso8601ZuluString())
+        ->toBe('2027-03-03T11:00:00Z');
     $this->get('/sections/MAR')->assertSee('makes up Tue 2 Mar');
     $this->get('/term/make-ups?reason=Storm')->assertDontSee('Y8 Marine Science');
     // Open again, the session is held; the one that makes it up stays until somebody takes it out.
     $this->delete('/term/closures/'.DB::table('closures')->where('reason', 'Storm')->value('id'));
-    expect(Session::query()->where('day', '2027-03-02')->whereRelation('series.section', 'sourced_id', 'MAR')->value('state')?->value)->toBe('planned');
+    expect(
+        Session::query()
+            ->where('day', '2027-03-02')
+            ->whereRelation('series.section', 'sourced_id', 'MAR')
+            ->value('state')?->value,
+    )->toBe('planned');
 });
 
-test('closed days go out as iCalendar and come in again, with what falls on them before they are taken', function () {
-    $out = $this->as('A-1')->get('/term/closed-days.ics')->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
-    expect($out)->toContain('SUMMARY:Carnival')->toContain('DTEND;VALUE=DATE:20270218');
-    $more = str_replace('END:VCALENDAR', "BEGIN:VEVENT\r\nUID:storm\r\nDTSTAMP:20261201T080000Z\r\nSUMMARY:Storm\r\nDTSTART;VALUE=DATE:20270302\r\nEND:VEVENT\r\nBEGIN:VEVENT\r\nUID:far\r\nDTSTAMP:20261201T080000Z\r\nSUMMARY:Far\r\nDTSTART;VALUE=DATE:20270802\r\nEND:VEVENT\r\nEND:VCALENDAR", (string) $out);
-    $at = $this->post('/term/closed-days', ['calendar' => UploadedFile::fake()->createWithContent('days.ics', $more)])->headers->get('Location');
-    $this->get((string) $at)->assertOk()->assertSee('closed already')->assertSee('2 sessions of 2 sections')->assertSee('not all in the term');
-    $this->post((string) $at)->assertSessionHas('said', '1 closure added. Publish to tell everybody.');
-    expect(Session::query()->where('day', '2027-03-02')->pluck('state')->map->value->unique()->all())->toBe(['lost']);
-    $at = $this->post('/term/closed-days', ['calendar' => UploadedFile::fake()->createWithContent('x.ics', 'hello')])->headers->get('Location');
-    $this->get((string) $at)->assertSee('An iCalendar file (RFC 5545) was expected.');
-    $this->post('/term/closed-days', [])->assertSessionHasErrors('calendar');
-});
+test(
+    'closed days go out as iCalendar and come in again, with what falls on them before they are taken',
+    function () {
+        $out = $this->as('A-1')
+            ->get('/term/closed-days.ics')
+            ->assertOk()
+            ->assertHeader('Content-Type', 'text/calendar; charset=utf-8')
+            ->getContent();
+        expect($out)->toContain('SUMMARY:Carnival')->toContain('DTEND;VALUE=DATE:20270218');
+        $more = str_replace(
+            'END:VCALENDAR',
+            "BEGIN:VEVENT\r\nUID:storm\r\nDTSTAMP:20261201T080000Z\r\nSUMMARY:Storm\r\nDTSTART;VALUE=DATE:20270302\r\n".
+                "END:VEVENT\r\nBEGIN:VEVENT\r\nUID:far\r\nDTSTAMP:20261201T080000Z\r\nSUMMARY:Far\r\n".
+                "DTSTART;VALUE=DATE:20270802\r\nEND:VEVENT\r\nEND:VCALENDAR",
+            (string) $out,
+        );
+        $at = $this->post('/term/closed-days', [
+            'calendar' => UploadedFile::fake()->createWithContent('days.ics', $more),
+        ])->headers->get('Location');
+        $this->get((string) $at)
+            ->assertOk()
+            ->assertSee('closed already')
+            ->assertSee('2 sessions of 2 sections')
+            ->assertSee('not all in the term');
+        $this->post((string) $at)->assertSessionHas('said', '1 closure added. Publish to tell everybody.');
+        expect(Session::query()->where('day', '2027-03-02')->pluck('state')->map->value->unique()->all())->toBe([
+            'lost',
+        ]);
+        $at = $this->post('/term/closed-days', [
+            'calendar' => UploadedFile::fake()->createWithContent('x.ics', 'hello'),
+        ])->headers->get('Location');
+        $this->get((string) $at)->assertSee('An iCalendar file (RFC 5545) was expected.');
+        $this->post('/term/closed-days', [])->assertSessionHasErrors('calendar');
+    },
+);
 
 test('a second term stands beside the first, and takes over its plan', function () {
     $this->as('A-1')->post('/term/day-plans', ['plan_name' => 'School day', 'periods' => PERIODS]);
-    $this->post('/terms', ['term_title' => 'Summer term', 'term_first' => '2027-05-03', 'term_last' => '2027-07-09'])->assertSessionHasNoErrors();
+    $this->post('/terms', [
+        'term_title' => 'Summer term',
+        'term_first' => '2027-05-03',
+        'term_last' => '2027-07-09',
+    ])->assertSessionHasNoErrors();
     $this->get('/')->assertSee('You have no section in this term yet.');
-    $this->post('/terms/copies', ['from' => term()->id])->assertSessionHas('said', '3 sections and 2 series are copied.');
-    $this->post('/terms/copies', ['from' => term()->id])->assertSessionHas('said', '0 sections and 0 series are copied.');
+    $this->post('/terms/copies', ['from' => term()->id])->assertSessionHas(
+        'said',
+        '3 sections and 2 series are copied.',
+    );
+    $this->post('/terms/copies', ['from' => term()->id])->assertSessionHas(
+        'said',
+        '0 sections and 0 series are copied.',
+    );
     $summer = Term::query()->where('title', 'Summer term')->firstOrFail();
     $marine = $summer->sections()->where('title', 'Marine Science')->firstOrFail();
 
-    expect($marine->series()->firstOrFail()->sessions()->where('state', 'planned')->count())->toBe(20)->and($marine->enrolments()->pluck('role')->all())->toBe(['teacher'])->and($summer->dayPlans()->count())->toBe(1);
+    expect($marine->series()->firstOrFail()->sessions()->where('state', 'planned')->count())
+        ->toBe(20)
+        ->and($marine->enrolments()->pluck('role')->all())
+        ->toBe(['teacher'])
+        ->and($summer->dayPlans()->count())
+        ->toBe(1);
     $this->get('/')->assertSee('Y8 Marine Science');
     $this->get('/term')->assertSee('Summer term')->assertSee('Look at it');
     $this->delete("/terms/{$summer->id}")->assertSessionHasErrors('term');
@@ -128,6 +390,13 @@ test('a second term stands beside the first, and takes over its plan', function 
     $this->post('/term/choice', ['term' => term()->id]);
     $this->get('/term')->assertSee('61 school days');
     $this->as('S-1')->get('/me')->assertSee('Marine Science');
-    $this->as('A-1')->post('/terms', ['term_title' => 'Autumn', 'term_first' => '2027-09-06', 'term_last' => '2027-12-17']);
-    $this->delete('/terms/'.Term::query()->where('title', 'Autumn')->value('id'))->assertSessionHas('said', 'Autumn is removed.');
+    $this->as('A-1')->post('/terms', [
+        'term_title' => 'Autumn',
+        'term_first' => '2027-09-06',
+        'term_last' => '2027-12-17',
+    ]);
+    $this->delete('/terms/'.Term::query()->where('title', 'Autumn')->value('id'))->assertSessionHas(
+        'said',
+        'Autumn is removed.',
+    );
 });

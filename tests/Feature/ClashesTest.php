@@ -10,7 +10,9 @@ use Tests\Support\SmallSchool;
 /** Statistics at the time of Marine Science: Teo is in both, until 20 February. */
 function clashing(): array
 {
-    return ['timetable.csv' => SmallSchool::files()['timetable.csv']."STA,Statistics,2027-01-14T10:30,45,,FREQ=WEEKLY;BYDAY=TH\n"];
+    $statistics = "STA,Statistics,2027-01-14T10:30,45,,FREQ=WEEKLY;BYDAY=TH\n";
+
+    return ['timetable.csv' => SmallSchool::files()['timetable.csv'].$statistics];
 }
 
 test('clashes are found by the import, told on every screen, and as JSON', function () {
@@ -18,8 +20,19 @@ test('clashes are found by the import, told on every screen, and as JSON', funct
     Artisan::call('nomada:clashes', ['--json' => true]);
 
     // 18 February is the last Thursday before Teo leaves Marine Science.
-    expect(json_decode(Artisan::output(), true))->toBe([['kind' => 'students', 'gravity' => 'soft', 'sections' => ['MAR', 'STA'], 'people' => 1, 'dates' => ['2027-01-14', '2027-01-21', '2027-01-28', '2027-02-04', '2027-02-11', '2027-02-18']]]);
-    $this->as('A-1')->get('/timetable/clashes')->assertSee('1 student would be in two places')->assertSee('Thursdays, 14 Jan to 18 Feb');
+    expect(json_decode(Artisan::output(), true))->toBe([
+        [
+            'kind' => 'students',
+            'gravity' => 'soft',
+            'sections' => ['MAR', 'STA'],
+            'people' => 1,
+            'dates' => ['2027-01-14', '2027-01-21', '2027-01-28', '2027-02-04', '2027-02-11', '2027-02-18'],
+        ],
+    ]);
+    $this->as('A-1')
+        ->get('/timetable/clashes')
+        ->assertSee('1 student would be in two places')
+        ->assertSee('Thursdays, 14 Jan to 18 Feb');
     $this->get('/')->assertSee('6 clashes with Y8 Statistics')->assertSee('1 clash');
     $this->get('/sections/STA')->assertSee('6 clashes with Y8 Marine Science');
 });
@@ -27,12 +40,26 @@ test('clashes are found by the import, told on every screen, and as JSON', funct
 test('moving a series takes its clash away; moving it back brings it', function () {
     $this->school(clashing());
     $series = $this->section('STA')->series()->firstOrFail();
-    $form = ['title' => 'Statistics', 'kind' => 'weekly', 'weekdays' => [4], 'start_time' => '12', 'end_time' => '12:45', 'starts_on' => '2027-01-14', 'end_kind' => 'term'];
-    $this->as('A-1')->put("/sections/STA/series/{$series->id}", $form)->assertSessionHasNoErrors();
+    $form = [
+        'title' => 'Statistics',
+        'kind' => 'weekly',
+        'weekdays' => [4],
+        'start_time' => '12',
+        'end_time' => '12:45',
+        'starts_on' => '2027-01-14',
+        'end_kind' => 'term',
+    ];
+    $this->as('A-1')
+        ->put("/sections/STA/series/{$series->id}", $form)
+        ->assertSessionHasNoErrors();
     // What has begun stays where it was, and so do its clashes: four Thursdays are past.
-    expect(json_decode((string) DB::table('clashes')->where('kind', 'students')->value('days'), true))->toHaveCount(4);
+    expect(json_decode((string) DB::table('clashes')->where('kind', 'students')->value('days'), true))->toHaveCount(
+        4,
+    );
     $this->put("/sections/STA/series/{$series->id}", [...$form, 'start_time' => '10:30', 'end_time' => '11:15']);
-    expect(json_decode((string) DB::table('clashes')->where('kind', 'students')->value('days'), true))->toHaveCount(6);
+    expect(json_decode((string) DB::table('clashes')->where('kind', 'students')->value('days'), true))->toHaveCount(
+        6,
+    );
     $this->delete("/sections/STA/series/{$series->id}");
     expect(DB::table('clashes')->count())->toBe(0);
 });
@@ -41,11 +68,17 @@ test('a clash is accepted with a reason and a name, and counts again when that i
     $this->school(clashing());
     $series = [$this->section('MAR')->series()->value('id'), $this->section('STA')->series()->value('id')];
     $key = 'students '.min($series).' '.max($series);
-    $this->as('A-1')->post('/timetable/clashes', ['key' => $key, 'reason' => ' '])->assertSessionHasErrors('reason');
+    $this->as('A-1')
+        ->post('/timetable/clashes', ['key' => $key, 'reason' => ' '])
+        ->assertSessionHasErrors('reason');
     $this->post('/timetable/clashes', ['key' => 'nonsense', 'reason' => 'x'])->assertSessionHasErrors('key');
-    $this->post('/timetable/clashes', ['key' => $key, 'reason' => 'Teo watches the recording'])->assertRedirect('/timetable/clashes');
+    $this->post('/timetable/clashes', ['key' => $key, 'reason' => 'Teo watches the recording'])->assertRedirect(
+        '/timetable/clashes',
+    );
     $this->get('/timetable/clashes')->assertSee('Nothing clashes');
-    $this->get('/timetable/clashes?show=accepted')->assertSee('Teo watches the recording')->assertSee('Candela Marrero');
+    $this->get('/timetable/clashes?show=accepted')
+        ->assertSee('Teo watches the recording')
+        ->assertSee('Candela Marrero');
     $this->get('/')->assertDontSee('clashes with');
     $this->delete('/timetable/clashes', ['key' => $key]);
     $this->get('/')->assertSee('6 clashes with');
@@ -57,13 +90,32 @@ test('free times are those at which nobody is elsewhere, best first', function (
     $free = json_decode(Artisan::output(), true);
 
     // Ten Thursdays are to come; Teo's Marine Science ends at 10:47.
-    expect($free[0])->toMatchArray(['section' => 'STA', 'time' => 'Thu 10:50–11:35', 'shift_days' => 0, 'clear' => 9, 'sessions' => 9, 'student_clashes' => 0])
-        ->and(Artisan::call('nomada:free-times', ['--section' => ['STA'], '--from' => 'soon']))->toBe(1);
-    $this->as('A-1')->get('/sections/STA?change='.$this->section('STA')->series()->value('id'))->assertSee('Free times')->assertSee('Take Thu 10:50–11:35');
+    expect($free[0])
+        ->toMatchArray([
+            'section' => 'STA',
+            'time' => 'Thu 10:50–11:35',
+            'shift_days' => 0,
+            'clear' => 9,
+            'sessions' => 9,
+            'student_clashes' => 0,
+        ])
+        ->and(Artisan::call('nomada:free-times', ['--section' => ['STA'], '--from' => 'soon']))
+        ->toBe(1);
+    $this->as('A-1')
+        ->get('/sections/STA?change='.$this->section('STA')->series()->value('id'))
+        ->assertSee('Free times')
+        ->assertSee('Take Thu 10:50–11:35');
 });
 
 test('observers are in nobody\'s way', function () {
-    $this->school([...clashing(), 'enrollments.csv' => str_replace('E-8,,STA,S-3,student', 'E-8,,STA,S-3,proctor', SmallSchool::files()['enrollments.csv'])]);
+    $this->school([
+        ...clashing(),
+        'enrollments.csv' => str_replace(
+            'E-8,,STA,S-3,student',
+            'E-8,,STA,S-3,proctor',
+            SmallSchool::files()['enrollments.csv'],
+        ),
+    ]);
     expect(DB::table('clashes')->count())->toBe(0);
 });
 
@@ -72,13 +124,29 @@ test('on an invented school, what is kept after changes is what a search of ever
     InventedSchool::write($folder, 60, 300, 7);
     Artisan::call('nomada:import', ['path' => $folder]);
     $term = Term::query()->firstOrFail();
-    $kept = fn (): array => DB::table('clashes')->orderBy('kind')->orderBy('series_id')->orderBy('other_series_id')->get(['kind', 'series_id', 'other_series_id', 'days', 'people'])->all();
+    $kept = fn (): array => DB::table('clashes')
+        ->orderBy('kind')
+        ->orderBy('series_id')
+        ->orderBy('other_series_id')
+        ->get(['kind', 'series_id', 'other_series_id', 'days', 'people'])
+        ->all();
     $this->as('A-1');
     mt_srand(5);
     for ($i = 0; $i < 6; $i++) {
-        $series = Nomada\App\Models\Timetable\Series::query()->with('section')->inRandomOrder((string) $i)->firstOrFail();
+        $series = Nomada\App\Models\Timetable\Series::query()
+            ->with('section')
+            ->inRandomOrder((string) $i)
+            ->firstOrFail();
         $hour = mt_rand(8, 14);
-        $this->put("/sections/{$series->section->sourced_id}/series/{$series->id}", ['title' => $series->title, 'kind' => 'weekly', 'weekdays' => [mt_rand(1, 5)], 'start_time' => sprintf('%02d:30', $hour), 'end_time' => sprintf('%02d:20', $hour + 1), 'starts_on' => '2027-01-11', 'end_kind' => 'term'])->assertSessionHasNoErrors();
+        $this->put("/sections/{$series->section->sourced_id}/series/{$series->id}", [
+            'title' => $series->title,
+            'kind' => 'weekly',
+            'weekdays' => [mt_rand(1, 5)],
+            'start_time' => sprintf('%02d:30', $hour),
+            'end_time' => sprintf('%02d:20', $hour + 1),
+            'starts_on' => '2027-01-11',
+            'end_kind' => 'term',
+        ])->assertSessionHasNoErrors();
     }
     $step = $kept();
     app(RefreshClashes::class)($term);
@@ -97,7 +165,19 @@ test('no list asks more questions for more sections', function () {
 
         return count(DB::getQueryLog());
     };
-    $paths = ['/', '/timetable', '/timetable/clashes', '/joining', '/registration', '/publishing?show=all', '/today', '/records', '/term', '/find?q=a', '/sections/MAR'];
+    $paths = [
+        '/',
+        '/timetable',
+        '/timetable/clashes',
+        '/joining',
+        '/registration',
+        '/publishing?show=all',
+        '/today',
+        '/records',
+        '/term',
+        '/find?q=a',
+        '/sections/MAR',
+    ];
     $this->as('A-1')->get('/sections/MAR'); // The first look makes the feed's address.
     $few = array_map($count, $paths);
     $folder = sys_get_temp_dir().'/invented-'.bin2hex(random_bytes(4));

@@ -22,13 +22,20 @@ test('to the next session is to the opening of its doors, of what one has a part
     $this->as('S-1')->post('/clock', ['step' => 'next']);
     expect(gmdate('Y-m-d H:i', app(Clock::class)->seconds()))->toBe('2027-02-11 08:50');
     app(Clock::class)->set(strtotime('2027-05-01T00:00:00Z'));
-    $this->from('/me')->post('/clock', ['step' => 'next'])->assertSessionHasErrors(['step' => 'There is no session after this moment.']);
+    $this->from('/me')
+        ->post('/clock', ['step' => 'next'])
+        ->assertSessionHasErrors(['step' => 'There is no session after this moment.']);
 });
 
-test('a step that is none, and a time that is none, are refused; outside the demo the clock is the machine\'s', function () {
-    $this->as('A-1')->post('/clock', ['step' => '7'])->assertSessionHasErrors('step');
-    $this->post('/clock', ['date' => '2027-02-11', 'time' => 'noonish'])->assertSessionHasErrors('time');
-    config(['nomada.demo' => false]);
-    $this->post('/clock', ['step' => '60'])->assertForbidden();
-    expect(abs(app(Clock::class)->seconds() - time()))->toBeLessThan(5);
-});
+test(
+    'a step that is none, and a time that is none, are refused; outside the demo the clock is the machine\'s',
+    function () {
+        $this->as('A-1')
+            ->post('/clock', ['step' => '7'])
+            ->assertSessionHasErrors('step');
+        $this->post('/clock', ['date' => '2027-02-11', 'time' => 'noonish'])->assertSessionHasErrors('time');
+        config(['nomada.demo' => false]);
+        $this->post('/clock', ['step' => '60'])->assertForbidden();
+        expect(abs(app(Clock::class)->seconds() - time()))->toBeLessThan(5);
+    },
+);

@@ -6,42 +6,96 @@ use Nomada\App\Support\InventedSchool;
 
 test('a section that nobody knows is named, and nothing is done', function (string $command) {
     $this->school();
-    expect(Artisan::call($command, ['--section' => ['MAR', 'NOPE']]))->toBe(1)->and(Artisan::output())->toContain('NOPE')->and(DB::table('join_links')->count() + DB::table('registrations')->count() + DB::table('runs')->count())->toBe(0);
-})->with(['nomada:links', 'nomada:register', 'nomada:publish', 'nomada:calendar', 'nomada:sessions', 'nomada:clashes', 'nomada:free-times', 'nomada:contact-time']);
+    expect(Artisan::call($command, ['--section' => ['MAR', 'NOPE']]))
+        ->toBe(1)
+        ->and(Artisan::output())
+        ->toContain('NOPE')
+        ->and(DB::table('join_links')->count() + DB::table('registrations')->count() + DB::table('runs')->count())
+        ->toBe(0);
+})->with([
+    'nomada:links',
+    'nomada:register',
+    'nomada:publish',
+    'nomada:calendar',
+    'nomada:sessions',
+    'nomada:clashes',
+    'nomada:free-times',
+    'nomada:contact-time',
+]);
 
 test('before a school is imported, a command says what to do first', function () {
     expect(Artisan::call('nomada:links'))->toBe(1)->and(Artisan::output())->toContain('nomada:import');
 });
 
 test('a path that is not there is a fault in both forms', function () {
-    expect(Artisan::call('nomada:import', ['path' => '/nowhere', '--json' => true]))->toBe(2)->and(json_decode(Artisan::output(), true)['faults'][0]['expected'])->toContain('There is no folder or zip')
-        ->and(Artisan::call('nomada:import', ['path' => '/nowhere']))->toBe(2)->and(Artisan::output())->toContain('There is no folder or zip');
+    expect(Artisan::call('nomada:import', ['path' => '/nowhere', '--json' => true]))
+        ->toBe(2)
+        ->and(json_decode(Artisan::output(), true)['faults'][0]['expected'])
+        ->toContain('There is no folder or zip')
+        ->and(Artisan::call('nomada:import', ['path' => '/nowhere']))
+        ->toBe(2)
+        ->and(Artisan::output())
+        ->toContain('There is no folder or zip');
     $empty = sys_get_temp_dir().'/empty-'.bin2hex(random_bytes(4));
     mkdir($empty);
-    expect(Artisan::call('nomada:import', ['path' => $empty]))->toBe(2)->and(Artisan::output())->toContain('None of the expected files');
+    expect(Artisan::call('nomada:import', ['path' => $empty]))
+        ->toBe(2)
+        ->and(Artisan::output())
+        ->toContain('None of the expected files');
 });
 
 test('the demo is loaded once, by the ordinary import, and never where this is no demo', function () {
-    expect(Artisan::call('nomada:demo', ['--fresh' => true]))->toBe(0)->and(DB::table('sections')->count())->toBe(24)->and(DB::table('people')->where('role', 'student')->count())->toBe(180);
-    DB::table('sections')->where('sourced_id', '8MAR')->update(['title' => 'Changed']);
-    expect(Artisan::call('nomada:demo', ['--if-empty' => true]))->toBe(0)->and(DB::table('sections')->where('title', 'Changed')->count())->toBe(1);
+    expect(Artisan::call('nomada:demo', ['--fresh' => true]))
+        ->toBe(0)
+        ->and(DB::table('sections')->count())
+        ->toBe(24)
+        ->and(DB::table('people')->where('role', 'student')->count())
+        ->toBe(180);
+    DB::table('sections')
+        ->where('sourced_id', '8MAR')
+        ->update(['title' => 'Changed']);
+    expect(Artisan::call('nomada:demo', ['--if-empty' => true]))
+        ->toBe(0)
+        ->and(DB::table('sections')->where('title', 'Changed')->count())
+        ->toBe(1);
     config(['nomada.demo' => false]);
-    expect(Artisan::call('nomada:demo'))->toBe(1)->and(Artisan::call('nomada:demo', ['--if-empty' => true]))->toBe(0);
+    expect(Artisan::call('nomada:demo'))
+        ->toBe(1)
+        ->and(Artisan::call('nomada:demo', ['--if-empty' => true]))
+        ->toBe(0);
 });
 
 test('an invented school is the same for the same seed, another for another, and free of faults', function () {
     $made = function (int $seed): array {
         $folder = sys_get_temp_dir().'/made-'.bin2hex(random_bytes(5));
-        Artisan::call('nomada:make-school', ['--sections' => 40, '--students' => 90, '--seed' => $seed, '--to' => $folder]);
+        Artisan::call('nomada:make-school', [
+            '--sections' => 40,
+            '--students' => 90,
+            '--seed' => $seed,
+            '--to' => $folder,
+        ]);
 
-        return array_map(file_get_contents(...), array_combine(array_map(basename(...), glob("$folder/*") ?: []), glob("$folder/*") ?: []));
+        return array_map(
+            file_get_contents(...),
+            array_combine(array_map(basename(...), glob("$folder/*") ?: []), glob("$folder/*") ?: []),
+        );
     };
     [$a, $b, $c] = [$made(7), $made(7), $made(8)];
     $data = Nomada\Core\Interchange\SchoolReader::read($a);
 
-    expect($b)->toBe($a)->and($c)->not->toBe($a)->and($data->faults)->toBe([])->and($data->counts())->toMatchArray(['sections' => 40, 'series' => 80])
-        ->and(Artisan::call('nomada:make-school', ['--sections' => 0]))->toBe(1);
-    expect(InventedSchool::write(sys_get_temp_dir().'/made-'.bin2hex(random_bytes(5)), 30, 60, 1))->toMatchArray(['sections' => 30, 'enrolments' => 330]);
+    expect($b)
+        ->toBe($a)
+        ->and($c)
+        ->not->toBe($a)
+        ->and($data->faults)
+        ->toBe([])
+        ->and($data->counts())
+        ->toMatchArray(['sections' => 40, 'series' => 80])
+        ->and(Artisan::call('nomada:make-school', ['--sections' => 0]))
+        ->toBe(1);
+    expect(
+        InventedSchool::write(sys_get_temp_dir().'/made-'.bin2hex(random_bytes(5)), 30, 60, 1),
+    )->toMatchArray(['sections' => 30, 'enrolments' => 330]);
 });
 
 test('links are listed as they stand, in both forms', function () {
@@ -51,7 +105,13 @@ test('links are listed as they stand, in both forms', function () {
     $json = json_decode(Artisan::output(), true);
     Artisan::call('nomada:links');
 
-    expect($json['made'])->toBe(2)->and(array_column($json['links'], 'section'))->toBe(['MAR', 'SPA'])->and(Artisan::output())->toContain('0 links made')->toContain($json['links'][0]['join_code']);
+    expect($json['made'])
+        ->toBe(2)
+        ->and(array_column($json['links'], 'section'))
+        ->toBe(['MAR', 'SPA'])
+        ->and(Artisan::output())
+        ->toContain('0 links made')
+        ->toContain($json['links'][0]['join_code']);
     Artisan::call('nomada:publish', ['--plan' => true]);
     expect(Artisan::output())->toContain('MAR')->toContain('add 14, change 0');
     Artisan::call('nomada:publish');
@@ -68,8 +128,35 @@ test('licences, contact time and one make-up are computed on the console as on t
 
         return json_decode(Artisan::output(), true);
     };
-    expect(array_intersect_key($json('nomada:licences'), array_flip(['peak', 'fewest', 'accounts', 'sessions_without_account'])))->toBe(['peak' => 1, 'accounts' => 0, 'fewest' => 1, 'sessions_without_account' => 86])
-        ->and($json('nomada:contact-time', ['--section' => ['MAR']]))->toBe([['section' => 'MAR', 'sessions' => 25, 'planned' => 1410, 'held' => 376, 'coming' => 799, 'lost' => 235, 'made_up' => 0, 'target' => null, 'short' => null]])
-        ->and($json('nomada:free-times', ['--section' => ['MAR'], '--day' => '2027-02-16', '--most' => 1])[0]['cost'])->toBe('everybody is free')
-        ->and(Artisan::call('nomada:licences'))->toBe(0)->and(Artisan::call('nomada:contact-time'))->toBe(0)->and(Artisan::output())->toContain('SPA');
+    expect(
+        array_intersect_key(
+            $json('nomada:licences'),
+            array_flip(['peak', 'fewest', 'accounts', 'sessions_without_account']),
+        ),
+    )
+        ->toBe(['peak' => 1, 'accounts' => 0, 'fewest' => 1, 'sessions_without_account' => 86])
+        ->and($json('nomada:contact-time', ['--section' => ['MAR']]))
+        ->toBe([
+            [
+                'section' => 'MAR',
+                'sessions' => 25,
+                'planned' => 1410,
+                'held' => 376,
+                'coming' => 799,
+                'lost' => 235,
+                'made_up' => 0,
+                'target' => null,
+                'short' => null,
+            ],
+        ])
+        ->and(
+            $json('nomada:free-times', ['--section' => ['MAR'], '--day' => '2027-02-16', '--most' => 1])[0]['cost'],
+        )
+        ->toBe('everybody is free')
+        ->and(Artisan::call('nomada:licences'))
+        ->toBe(0)
+        ->and(Artisan::call('nomada:contact-time'))
+        ->toBe(0)
+        ->and(Artisan::output())
+        ->toContain('SPA');
 });

@@ -17,7 +17,12 @@ beforeEach(function () {
 
 function linkOf($test, LinkKind $kind, ?string $person = null): JoinLink
 {
-    return JoinLink::query()->inForce()->where('kind', $kind)->whereRelation('series.section', 'sourced_id', 'MAR')->when($person !== null, fn ($q) => $q->whereRelation('person', 'sourced_id', $person))->firstOrFail();
+    return JoinLink::query()
+        ->inForce()
+        ->where('kind', $kind)
+        ->whereRelation('series.section', 'sourced_id', 'MAR')
+        ->when($person !== null, fn ($q) => $q->whereRelation('person', 'sourced_id', $person))
+        ->firstOrFail();
 }
 
 function seriesPath($test): string
@@ -31,59 +36,126 @@ function enter($test, ?string $who, JoinLink $link): string
     auth()->logout();
     cache()->flush();
 
-    return (string) ($who === null ? $test : $test->as($who))->post('/join/'.$link->secret)->headers->get('Location');
+    return (string) ($who === null ? $test : $test->as($who))
+        ->post('/join/'.$link->secret)
+        ->headers->get('Location');
 }
 
-const RULES = ['opens_before' => 10, 'opens_before_hosts' => 15, 'needs_host' => 1, 'straight_in' => 'accepted', 'others_wait' => 0, 'one_device' => 1, 'speak' => 'everyone', 'camera' => 'everyone', 'chat' => 'everyone', 'screen' => 'host', 'draw' => 'host', 'record' => 'host', 'muted_on_entry' => 1];
+const RULES = [
+    'opens_before' => 10,
+    'opens_before_hosts' => 15,
+    'needs_host' => 1,
+    'straight_in' => 'accepted',
+    'others_wait' => 0,
+    'one_device' => 1,
+    'speak' => 'everyone',
+    'camera' => 'everyone',
+    'chat' => 'everyone',
+    'screen' => 'host',
+    'draw' => 'host',
+    'record' => 'host',
+    'muted_on_entry' => 1,
+];
 
-test('students come in once a teacher is inside; a second device takes over; after the end nobody comes back', function () {
-    $own = linkOf($this, LinkKind::Personal, 'S-1');
-    $this->as('S-1')->get('/join/'.$own->secret)->assertSee('The teacher is not here yet');
-    expect(enter($this, 'S-1', $own))->toContain('/join/');
-    expect(enter($this, 'T-2', linkOf($this, LinkKind::Host)))->toContain('/bridge/rooms/');
-    $first = enter($this, 'S-1', $own);
-    expect($first)->toContain('/bridge/rooms/');
-    cache()->flush();
-    $this->as('S-1')->get('/join/'.$own->secret)->assertSee('You are already inside on another device')->assertSee('Come in here instead');
-    expect(enter($this, 'S-1', $own))->not->toBe($first)->and($this->standins->page($first))->toContain('that one took over');
-    // The live desk: end for all.
-    $session = Session::query()->where('day', '2027-02-09')->whereRelation('series.section', 'sourced_id', 'MAR')->firstOrFail();
-    $this->as('T-2')->get("/live/{$session->id}")->assertOk()->assertSee('Galia Zabalo')->assertSee('running')->assertSee('2 not here');
-    $this->post("/live/{$session->id}", ['act' => 'end'])->assertSessionHas('said', 'It is over for everybody; nobody is left inside.');
-    expect(enter($this, 'S-1', $own))->toContain('/join/');
-    cache()->flush();
-    $this->as('S-1')->get('/join/'.$own->secret)->assertSee('This one is over');
-    $this->as('T-2')->get("/live/{$session->id}")->assertSee('nobody comes back in');
-});
+test(
+    'students come in once a teacher is inside; a second device takes over; after the end nobody comes back',
+    function () {
+        $own = linkOf($this, LinkKind::Personal, 'S-1');
+        $this->as('S-1')
+            ->get('/join/'.$own->secret)
+            ->assertSee('The teacher is not here yet');
+        expect(enter($this, 'S-1', $own))->toContain('/join/');
+        expect(enter($this, 'T-2', linkOf($this, LinkKind::Host)))->toContain('/bridge/rooms/');
+        $first = enter($this, 'S-1', $own);
+        expect($first)->toContain('/bridge/rooms/');
+        cache()->flush();
+        $this->as('S-1')
+            ->get('/join/'.$own->secret)
+            ->assertSee('You are already inside on another device')
+            ->assertSee('Come in here instead');
+        expect(enter($this, 'S-1', $own))
+            ->not->toBe($first)
+            ->and($this->standins->page($first))
+            ->toContain('that one took over');
+        // The live desk: end for all.
+        $session = Session::query()
+            ->where('day', '2027-02-09')
+            ->whereRelation('series.section', 'sourced_id', 'MAR')
+            ->firstOrFail();
+        $this->as('T-2')
+            ->get("/live/{$session->id}")
+            ->assertOk()
+            ->assertSee('Galia Zabalo')
+            ->assertSee('running')
+            ->assertSee('2 not here');
+        $this->post("/live/{$session->id}", ['act' => 'end'])->assertSessionHas(
+            'said',
+            'It is over for everybody; nobody is left inside.',
+        );
+        expect(enter($this, 'S-1', $own))->toContain('/join/');
+        cache()->flush();
+        $this->as('S-1')
+            ->get('/join/'.$own->secret)
+            ->assertSee('This one is over');
+        $this->as('T-2')
+            ->get("/live/{$session->id}")
+            ->assertSee('nobody comes back in');
+    },
+);
 
-test('others wait outside where the door says so; the teacher lets them in, gives the floor, sends out', function () {
-    $this->as('T-2')->put(seriesPath($this).'/rules', ['straight_in' => 'nobody', 'others_wait' => 1] + RULES)->assertSessionHasNoErrors();
-    enter($this, 'T-2', linkOf($this, LinkKind::Host));
-    $at = enter($this, 'S-1', linkOf($this, LinkKind::Personal, 'S-1'));
-    enter($this, 'S-2', linkOf($this, LinkKind::Personal, 'S-2'));
-    expect($this->standins->page($at))->toContain('You wait outside');
-    app(Clock::class)->set(strtotime('2027-02-09T10:06:00+01:00'));
-    $live = '/live/'.Session::query()->where('day', '2027-02-09')->whereRelation('series.section', 'sourced_id', 'MAR')->value('id');
-    $this->as('T-2')->get($live)->assertSee('2 outside')->assertSee('Let all in, late');
-    $this->post($live, ['act' => 'let-in', 'person' => 'S-1'])->assertSessionHas('said', 'Let in.');
-    $this->get($live)->assertSee('1 outside')->assertSee('late');
-    $this->post($live, ['act' => 'give-floor', 'person' => 'S-1']);
-    expect($this->standins->page($at))->toContain('Show a screen: yes');
-    $this->post($live, ['act' => 'take-floor', 'person' => 'S-1']);
-    expect($this->standins->page($at))->toContain('Show a screen: no');
-    $this->post($live, ['act' => 'send-out', 'person' => 'S-1']);
-    expect(enter($this, 'S-1', linkOf($this, LinkKind::Personal, 'S-1')))->toContain('/join/');
-    cache()->flush();
-    $this->as('S-1')->get('/join/'.linkOf($this, LinkKind::Personal, 'S-1')->secret)->assertSee('You were sent out');
-    $this->as('T-2')->post($live, ['act' => 'dance'])->assertSessionHasErrors('act');
-    $this->as('T-1')->post($live, ['act' => 'end'])->assertForbidden();
-});
+test(
+    'others wait outside where the door says so; the teacher lets them in, gives the floor, sends out',
+    function () {
+        $this->as('T-2')
+            ->put(seriesPath($this).'/rules', ['straight_in' => 'nobody', 'others_wait' => 1] + RULES)
+            ->assertSessionHasNoErrors();
+        enter($this, 'T-2', linkOf($this, LinkKind::Host));
+        $at = enter($this, 'S-1', linkOf($this, LinkKind::Personal, 'S-1'));
+        enter($this, 'S-2', linkOf($this, LinkKind::Personal, 'S-2'));
+        expect($this->standins->page($at))->toContain('You wait outside');
+        app(Clock::class)->set(strtotime('2027-02-09T10:06:00+01:00'));
+        $live =
+            '/live/'.
+            Session::query()
+                ->where('day', '2027-02-09')
+                ->whereRelation('series.section', 'sourced_id', 'MAR')
+                ->value('id');
+        $this->as('T-2')->get($live)->assertSee('2 outside')->assertSee('Let all in, late');
+        $this->post($live, ['act' => 'let-in', 'person' => 'S-1'])->assertSessionHas('said', 'Let in.');
+        $this->get($live)->assertSee('1 outside')->assertSee('late');
+        $this->post($live, ['act' => 'give-floor', 'person' => 'S-1']);
+        expect($this->standins->page($at))->toContain('Show a screen: yes');
+        $this->post($live, ['act' => 'take-floor', 'person' => 'S-1']);
+        expect($this->standins->page($at))->toContain('Show a screen: no');
+        $this->post($live, ['act' => 'send-out', 'person' => 'S-1']);
+        expect(enter($this, 'S-1', linkOf($this, LinkKind::Personal, 'S-1')))->toContain('/join/');
+        cache()->flush();
+        $this->as('S-1')
+            ->get('/join/'.linkOf($this, LinkKind::Personal, 'S-1')->secret)
+            ->assertSee('You were sent out');
+        $this->as('T-2')
+            ->post($live, ['act' => 'dance'])
+            ->assertSessionHasErrors('act');
+        $this->as('T-1')
+            ->post($live, ['act' => 'end'])
+            ->assertForbidden();
+    },
+);
 
 test('a rehearsal brings invented students, and counts for nothing', function () {
-    $live = '/live/'.Session::query()->where('day', '2027-02-11')->whereRelation('series.section', 'sourced_id', 'MAR')->value('id');
-    $this->as('T-2')->get("$live?rehearsal=1")->assertSee('Begin the rehearsal');
+    $live =
+        '/live/'.
+        Session::query()
+            ->where('day', '2027-02-11')
+            ->whereRelation('series.section', 'sourced_id', 'MAR')
+            ->value('id');
+    $this->as('T-2')
+        ->get("$live?rehearsal=1")
+        ->assertSee('Begin the rehearsal');
     $this->post($live, ['act' => 'rehearse', 'rehearsal' => 1])->assertSessionHas('said');
-    $this->get("$live?rehearsal=1")->assertSee('Alba Ferrán')->assertSee('4 outside');
+    $this->get("$live?rehearsal=1")
+        ->assertSee('Alba Ferrán')
+        ->assertSee('4 outside');
     $this->post($live, ['act' => 'let-in-all', 'rehearsal' => 1]);
     $this->get("$live?rehearsal=1")->assertSee('0 outside');
     $this->get($live)->assertDontSee('Alba Ferrán');
@@ -91,8 +163,12 @@ test('a rehearsal brings invented students, and counts for nothing', function ()
 
 test('what opens more than its preset is a snag until somebody accepts it, with their name', function () {
     $path = seriesPath($this);
-    $this->as('A-1')->put("$path/rules", ['straight_in' => 'anyone', 'screen' => 'everyone'] + RULES)->assertSessionHasNoErrors();
-    $this->get('/joining?show=open')->assertSee('lets in anyone with the link, everyone may show a screen')->assertSee('1 more open than the preset');
+    $this->as('A-1')
+        ->put("$path/rules", ['straight_in' => 'anyone', 'screen' => 'everyone'] + RULES)
+        ->assertSessionHasNoErrors();
+    $this->get('/joining?show=open')
+        ->assertSee('lets in anyone with the link, everyone may show a screen')
+        ->assertSee('1 more open than the preset');
     $this->get('/joining/audit')->assertSee('nobody yet');
     $this->get("$path/joining")->assertSee('More open than its preset');
     $this->post("$path/openness")->assertSessionHasNoErrors();
@@ -103,29 +179,52 @@ test('what opens more than its preset is a snag until somebody accepts it, with 
     $this->put("$path/preset", ['preset' => 'lesson']);
     $this->get('/joining/audit')->assertSee('no door is more open than its preset');
     $this->put("$path/preset", ['preset' => 'party'])->assertSessionHasErrors('preset');
-    $this->put("$path/rules", ['opens_before' => 500, 'record' => 'everyone', 'speakers' => 0] + RULES)->assertSessionHasErrors(['opens_before', 'record', 'speakers']);
+    $this->put(
+        "$path/rules",
+        ['opens_before' => 500, 'record' => 'everyone', 'speakers' => 0] + RULES,
+    )->assertSessionHasErrors(['opens_before', 'record', 'speakers']);
 });
 
 test('acts on many say first what they will do, then what came of each', function () {
     $ids = DB::table('series')->pluck('id')->all();
-    $this->as('A-1')->post('/joining/acts', ['series' => $ids, 'act' => 'preset', 'preset' => 'guest-lecture'])->assertOk()->assertSee('Lesson becomes Guest lecture')->assertSee('nothing is done yet');
+    $this->as('A-1')
+        ->post('/joining/acts', ['series' => $ids, 'act' => 'preset', 'preset' => 'guest-lecture'])
+        ->assertOk()
+        ->assertSee('Lesson becomes Guest lecture')
+        ->assertSee('nothing is done yet');
     expect(DB::table('series')->where('preset', 'guest-lecture')->count())->toBe(0);
-    $this->post('/joining/acts', ['series' => $ids, 'act' => 'preset', 'preset' => 'guest-lecture', 'sure' => 1])->assertSee('2 done, 0 left as they were');
-    $this->post('/joining/acts', ['series' => $ids, 'act' => 'preset', 'preset' => 'guest-lecture'])->assertSee('is so already');
+    $this->post('/joining/acts', [
+        'series' => $ids,
+        'act' => 'preset',
+        'preset' => 'guest-lecture',
+        'sure' => 1,
+    ])->assertSee('2 done, 0 left as they were');
+    $this->post('/joining/acts', ['series' => $ids, 'act' => 'preset', 'preset' => 'guest-lecture'])->assertSee(
+        'is so already',
+    );
     $this->post('/joining/acts', ['series' => $ids, 'act' => 'hide', 'sure' => 1])->assertSee('2 done');
     $this->get('/joining?show=hidden')->assertSee('Hidden 2');
-    $this->as('S-1')->get('/join/'.linkOf($this, LinkKind::Personal, 'S-1')->secret)->assertSee('The door is shut');
-    $this->as('A-1')->post('/joining/acts', ['series' => $ids, 'act' => 'show', 'sure' => 1])->assertSee('2 done');
+    $this->as('S-1')
+        ->get('/join/'.linkOf($this, LinkKind::Personal, 'S-1')->secret)
+        ->assertSee('The door is shut');
+    $this->as('A-1')
+        ->post('/joining/acts', ['series' => $ids, 'act' => 'show', 'sure' => 1])
+        ->assertSee('2 done');
     $this->post('/joining/acts', ['series' => [], 'act' => 'hide'])->assertSessionHasErrors('series');
     $this->post('/joining/acts', ['series' => $ids, 'act' => 'burn'])->assertSessionHasErrors('act');
     // A teacher acts on their own only.
-    $this->as('T-2')->post('/joining/acts', ['series' => $ids, 'act' => 'hide', 'sure' => 1])->assertForbidden();
+    $this->as('T-2')
+        ->post('/joining/acts', ['series' => $ids, 'act' => 'hide', 'sure' => 1])
+        ->assertForbidden();
 });
 
 test('links of chosen series are made only after they were shown, and of no other series', function () {
     DB::table('join_links')->delete();
     $mar = (int) $this->section('MAR')->series()->value('series.id');
-    $this->as('A-1')->post('/joining/acts', ['series' => [$mar], 'act' => 'links'])->assertSee('a join link with code and phone, and a host link')->assertSee('nothing is done yet');
+    $this->as('A-1')
+        ->post('/joining/acts', ['series' => [$mar], 'act' => 'links'])
+        ->assertSee('a join link with code and phone, and a host link')
+        ->assertSee('nothing is done yet');
     expect(JoinLink::query()->count())->toBe(0);
     $this->post('/joining/acts', ['series' => [$mar], 'act' => 'links', 'sure' => 1])->assertRedirect();
     $this->work();
@@ -134,54 +233,121 @@ test('links of chosen series are made only after they were shown, and of no othe
     $this->post('/joining/acts', ['series' => [$mar], 'act' => 'links', 'sure' => 1])->assertRedirect('/joining');
 });
 
-test('many handed over to one account: the clashes of the account are known at once, and it is written down', function () {
-    $plan = Nomada\App\Models\Timetable\HostingPlan::query()->create(['name' => 'Tiny', 'seats' => 1, 'minutes' => 30, 'at_once' => 1]);
-    $account = Nomada\App\Models\Timetable\HostAccountRow::query()->create(['name' => 'Host', 'hosting_plan_id' => $plan->id]);
-    $ids = DB::table('series')->pluck('id')->all();
-    $this->as('A-1')->post('/joining/acts', ['series' => $ids, 'act' => 'account', 'account' => $account->id])->assertSee('goes to Host');
-    expect(DB::table('clashes')->whereIn('kind', ['long', 'full'])->count())->toBe(0);
-    $this->post('/joining/acts', ['series' => $ids, 'act' => 'account', 'account' => $account->id, 'sure' => 1])->assertSee('2 done');
-    // Two series, each too long and too full for it.
-    expect(DB::table('clashes')->where('kind', 'long')->count())->toBe(2)->and(DB::table('clashes')->where('kind', 'full')->count())->toBeGreaterThan(0)->and(DB::table('audit_log')->where('words', 'handed over to Host')->count())->toBe(2);
-});
+test(
+    'many handed over to one account: the clashes of the account are known at once, and it is written down',
+    function () {
+        $plan = Nomada\App\Models\Timetable\HostingPlan::query()->create([
+            'name' => 'Tiny',
+            'seats' => 1,
+            'minutes' => 30,
+            'at_once' => 1,
+        ]);
+        $account = Nomada\App\Models\Timetable\HostAccountRow::query()->create([
+            'name' => 'Host',
+            'hosting_plan_id' => $plan->id,
+        ]);
+        $ids = DB::table('series')->pluck('id')->all();
+        $this->as('A-1')
+            ->post('/joining/acts', ['series' => $ids, 'act' => 'account', 'account' => $account->id])
+            ->assertSee('goes to Host');
+        expect(
+            DB::table('clashes')
+                ->whereIn('kind', ['long', 'full'])
+                ->count(),
+        )->toBe(0);
+        $this->post('/joining/acts', [
+            'series' => $ids,
+            'act' => 'account',
+            'account' => $account->id,
+            'sure' => 1,
+        ])->assertSee('2 done');
+        // Two series, each too long and too full for it.
+        expect(DB::table('clashes')->where('kind', 'long')->count())
+            ->toBe(2)
+            ->and(DB::table('clashes')->where('kind', 'full')->count())
+            ->toBeGreaterThan(0)
+            ->and(DB::table('audit_log')->where('words', 'handed over to Host')->count())
+            ->toBe(2);
+    },
+);
 
 test('the student\'s page and Today name the doors of the series\' own preset', function () {
-    $this->as('T-2')->put(seriesPath($this).'/rules', ['opens_before' => 30, 'opens_before_hosts' => 40] + RULES)->assertSessionHasNoErrors();
+    $this->as('T-2')
+        ->put(seriesPath($this).'/rules', ['opens_before' => 30, 'opens_before_hosts' => 40] + RULES)
+        ->assertSessionHasNoErrors();
     app(Clock::class)->set(strtotime('2027-02-11T09:20:00+01:00'));
     $this->as('S-1')->get('/me')->assertSee('To the door, open at 08:30');
     $this->as('T-2')->get('/today')->assertSee('open at 09:30');
 });
 
-test('a replaced link is dead at once, tells where the new one is, and everything that carries it is stale', function () {
-    Artisan::call('nomada:publish', ['--section' => ['MAR']]);
-    $old = linkOf($this, LinkKind::Series);
-    $own = linkOf($this, LinkKind::Personal, 'S-1');
-    expect(DB::table('placements')->where('section_id', $this->section('MAR')->id)->whereRaw('wanted_print is distinct from standing_print')->count())->toBe(0);
-    $this->as('A-1')->get(seriesPath($this).'/joining')->assertSee('5 links die at once')->assertSee('Calendar (4)');
-    $this->post(seriesPath($this).'/replacement')->assertSessionHas('said');
-    $this->get(seriesPath($this).'/joining')->assertSeeInOrder(['Calendar: 4 placements', '4 stale', 'Galia Zabalo', 'stale']);
+test(
+    'a replaced link is dead at once, tells where the new one is, and everything that carries it is stale',
+    function () {
+        Artisan::call('nomada:publish', ['--section' => ['MAR']]);
+        $old = linkOf($this, LinkKind::Series);
+        $own = linkOf($this, LinkKind::Personal, 'S-1');
+        expect(
+            DB::table('placements')
+                ->where('section_id', $this->section('MAR')->id)
+                ->whereRaw('wanted_print is distinct from standing_print')
+                ->count(),
+        )->toBe(0);
+        $this->as('A-1')
+            ->get(seriesPath($this).'/joining')
+            ->assertSee('5 links die at once')
+            ->assertSee('Calendar (4)');
+        $this->post(seriesPath($this).'/replacement')->assertSessionHas('said');
+        $this->get(seriesPath($this).'/joining')->assertSeeInOrder([
+            'Calendar: 4 placements',
+            '4 stale',
+            'Galia Zabalo',
+            'stale',
+        ]);
 
-    expect(DB::table('placements')->where('section_id', $this->section('MAR')->id)->whereRaw('wanted_print is distinct from standing_print')->count())->toBe(DB::table('placements')->where('section_id', $this->section('MAR')->id)->count());
-    foreach ([$old, $own] as $link) {
-        $this->as('S-1')->get('/join/'.$link->secret)->assertSee('This link was replaced')->assertDontSee('Marine Science')->assertDontSee('10:00');
-    }
-    $new = linkOf($this, LinkKind::Series);
-    expect($new->room)->toBe($old->room)->and($new->join_code)->not->toBe($old->join_code);
-    $this->post('/join', ['code' => (string) $old->join_code])->assertSessionHasErrors('code');
-    $this->post('/join', ['code' => (string) $new->join_code])->assertRedirect('/join/'.$new->secret);
-    // One personal link alone.
-    $this->as('A-1')->post(seriesPath($this).'/replacement', ['link' => linkOf($this, LinkKind::Personal, 'S-2')->id])->assertSessionHasNoErrors();
-    $this->get('/joining/audit?kind=link')->assertSee('replaced: personal link of Rui Mestre')->assertSee('replaced: 5 links');
-});
+        expect(
+            DB::table('placements')
+                ->where('section_id', $this->section('MAR')->id)
+                ->whereRaw('wanted_print is distinct from standing_print')
+                ->count(),
+        )->toBe(DB::table('placements')->where('section_id', $this->section('MAR')->id)->count());
+        foreach ([$old, $own] as $link) {
+            $this->as('S-1')
+                ->get('/join/'.$link->secret)
+                ->assertSee('This link was replaced')
+                ->assertDontSee('Marine Science')
+                ->assertDontSee('10:00');
+        }
+        $new = linkOf($this, LinkKind::Series);
+        expect($new->room)->toBe($old->room)->and($new->join_code)->not->toBe($old->join_code);
+        $this->post('/join', ['code' => (string) $old->join_code])->assertSessionHasErrors('code');
+        $this->post('/join', ['code' => (string) $new->join_code])->assertRedirect('/join/'.$new->secret);
+        // One personal link alone.
+        $this->as('A-1')
+            ->post(seriesPath($this).'/replacement', ['link' => linkOf($this, LinkKind::Personal, 'S-2')->id])
+            ->assertSessionHasNoErrors();
+        $this->get('/joining/audit?kind=link')
+            ->assertSee('replaced: personal link of Rui Mestre')
+            ->assertSee('replaced: 5 links');
+    },
+);
 
 test('a guest comes in by a pass without an account, until it runs out or is taken back', function () {
     $path = seriesPath($this);
-    $this->as('A-1')->post("$path/guests", ['guest_name' => 'Vera Ocampo', 'guest_email' => 'vera@boats.example', 'until' => '2027-02-10'])->assertSessionHasNoErrors();
+    $this->as('A-1')
+        ->post("$path/guests", [
+            'guest_name' => 'Vera Ocampo',
+            'guest_email' => 'vera@boats.example',
+            'until' => '2027-02-10',
+        ])
+        ->assertSessionHasNoErrors();
     $pass = linkOf($this, LinkKind::Guest);
     enter($this, 'T-2', linkOf($this, LinkKind::Host));
     auth()->logout();
     cache()->flush();
-    $this->get('/join/'.$pass->secret)->assertOk()->assertSee('Come in')->assertDontSee('Galia');
+    $this->get('/join/'.$pass->secret)
+        ->assertOk()
+        ->assertSee('Come in')
+        ->assertDontSee('Galia');
     expect(enter($this, null, $pass))->toContain('/bridge/rooms/');
     // Any other link asks to sign in first, and says nothing.
     auth()->logout();
@@ -189,25 +355,47 @@ test('a guest comes in by a pass without an account, until it runs out or is tak
     app(Clock::class)->set(strtotime('2027-02-11T10:00:00+01:00'));
     $this->get('/join/'.$pass->secret)->assertSee('This pass is no longer good');
     app(Clock::class)->set(strtotime('2027-02-09T09:52:00+01:00'));
-    $this->as('A-1')->delete("$path/guests/{$pass->id}")->assertSessionHasNoErrors();
+    $this->as('A-1')
+        ->delete("$path/guests/{$pass->id}")
+        ->assertSessionHasNoErrors();
     auth()->logout();
     $this->get('/join/'.$pass->secret)->assertSee('This link was replaced');
-    $this->as('A-1')->post("$path/guests", ['guest_name' => '', 'guest_email' => 'x', 'until' => '2027-01-01'])->assertSessionHasErrors(['guest_name', 'guest_email']);
-    $this->post("$path/guests", ['guest_name' => 'A', 'until' => '2027-01-12'])->assertSessionHasErrors(['until' => 'That day is past. Choose until when the pass is good.']);
-    $this->post("$path/guests", ['guest_name' => 'A', 'until' => '2027-03-12', 'only_day' => '2027-03-01'])->assertSessionHasErrors('only_day');
+    $this->as('A-1')
+        ->post("$path/guests", ['guest_name' => '', 'guest_email' => 'x', 'until' => '2027-01-01'])
+        ->assertSessionHasErrors(['guest_name', 'guest_email']);
+    $this->post("$path/guests", ['guest_name' => 'A', 'until' => '2027-01-12'])->assertSessionHasErrors([
+        'until' => 'That day is past. Choose until when the pass is good.',
+    ]);
+    $this->post("$path/guests", [
+        'guest_name' => 'A',
+        'until' => '2027-03-12',
+        'only_day' => '2027-03-01',
+    ])->assertSessionHasErrors('only_day');
 });
 
 test('a short address leads to the door, is nobody\'s name, and is its own', function () {
     $path = seriesPath($this);
-    $this->as('A-1')->put("$path/short-address", ['short_address' => ''])->assertSessionHasNoErrors();
+    $this->as('A-1')
+        ->put("$path/short-address", ['short_address' => ''])
+        ->assertSessionHasNoErrors();
     expect(linkOf($this, LinkKind::Series)->short_address)->toBe('y8-marine-science');
-    $this->as('S-1')->get('/go/Y8-Marine-Science')->assertRedirect('/join/'.linkOf($this, LinkKind::Series)->secret);
-    $this->as('A-1')->put("$path/short-address", ['short_address' => 'class with zabalo'])->assertSessionHasErrors(['short_address' => 'This address would reveal a student. Use words of the section and its title.']);
-    $this->put('/sections/SPA/series/'.$this->section('SPA')->series()->value('series.id').'/short-address', ['short_address' => 'Y8 Marine Science'])->assertSessionHasErrors('short_address');
+    $this->as('S-1')
+        ->get('/go/Y8-Marine-Science')
+        ->assertRedirect('/join/'.linkOf($this, LinkKind::Series)->secret);
+    $this->as('A-1')
+        ->put("$path/short-address", ['short_address' => 'class with zabalo'])
+        ->assertSessionHasErrors([
+            'short_address' => 'This address would reveal a student. Use words of the section and its title.',
+        ]);
+    $this->put('/sections/SPA/series/'.$this->section('SPA')->series()->value('series.id').'/short-address', [
+        'short_address' => 'Y8 Marine Science',
+    ])->assertSessionHasErrors('short_address');
 });
 
 test('own presets are kept, used and taken out only when nobody goes by them', function () {
-    $this->as('A-1')->post('/joining/presets', ['preset_name' => 'Harbour visit', 'screen' => 'everyone'] + RULES)->assertSessionHasNoErrors();
+    $this->as('A-1')
+        ->post('/joining/presets', ['preset_name' => 'Harbour visit', 'screen' => 'everyone'] + RULES)
+        ->assertSessionHasNoErrors();
     $this->get('/joining/presets')->assertSee('Harbour visit');
     $this->put(seriesPath($this).'/preset', ['preset' => 'harbour-visit'])->assertSessionHasNoErrors();
     $this->delete('/joining/presets/harbour-visit')->assertSessionHasErrors('preset_name');
@@ -218,48 +406,99 @@ test('own presets are kept, used and taken out only when nobody goes by them', f
 });
 
 test('guessed join codes are written down, and the log is exported with formulas disarmed', function () {
-    $this->as('S-1')->post('/join', ['code' => 'BCDFHJKMNB'])->assertSessionHasErrors('code');
+    $this->as('S-1')
+        ->post('/join', ['code' => 'BCDFHJKMNB'])
+        ->assertSessionHasErrors('code');
     DB::table('audit_log')->insert(['at' => now(), 'kind' => 'link', 'section' => '=1+1', 'words' => 'x']);
     $csv = (string) $this->as('A-1')->get('/joining/audit.csv')->assertOk()->getContent();
-    expect($csv)->toContain('a join code that is none was typed')->toContain("'=1+1")->and($csv)->not->toContain(',=1+1');
+    expect($csv)
+        ->toContain('a join code that is none was typed')
+        ->toContain("'=1+1")
+        ->and($csv)
+        ->not->toContain(',=1+1');
     expect((string) $this->get('/joining/audit.csv?kind=code')->getContent())->not->toContain('=1+1');
 });
 
 test('seats are given once each, however many arrive at one moment', function () {
     $link = linkOf($this, LinkKind::Series);
     $url = config('nomada.standins.url')."/bridge/rooms/{$link->room}/people";
-    $answers = Illuminate\Support\Facades\Http::pool(fn ($pool) => array_map(fn (int $n) => $pool->withToken((string) config('nomada.standins.token'))->withBody((string) json_encode(['person' => 'P-'.($n % 12), 'name' => "P $n", 'meeting' => 'm', 'seats' => 5]), 'application/json')->post($url), range(0, 47)));
+    $answers = Illuminate\Support\Facades\Http::pool(
+        fn ($pool) => array_map(
+            fn (int $n) => $pool
+                ->withToken((string) config('nomada.standins.token'))
+                ->withBody(
+                    (string) json_encode([
+                        'person' => 'P-'.$n % 12,
+                        'name' => "P $n",
+                        'meeting' => 'm',
+                        'seats' => 5,
+                    ]),
+                    'application/json',
+                )
+                ->post($url),
+            range(0, 47),
+        ),
+    );
     $state = $this->standins->get("/bridge/rooms/{$link->room}?meeting=m");
     $in = array_filter($answers, fn ($a): bool => $a->status() === 201);
 
-    expect($state['inside'])->toHaveCount(5)->and(array_unique(array_column($state['inside'], 'person')))->toHaveCount(5)->and(count($in))->toBeGreaterThanOrEqual(5)
-        ->and(array_unique(array_map(fn ($a): int => $a->status(), $answers)))->each->toBeIn([201, 409]);
+    expect($state['inside'])
+        ->toHaveCount(5)
+        ->and(array_unique(array_column($state['inside'], 'person')))
+        ->toHaveCount(5)
+        ->and(count($in))
+        ->toBeGreaterThanOrEqual(5)
+        ->and(array_unique(array_map(fn ($a): int => $a->status(), $answers)))
+        ->each->toBeIn([201, 409]);
 });
 
 test('the whole invitation is there on each student\'s clock', function () {
-    $this->as('T-2')->get(seriesPath($this).'/joining')->assertSee('The whole invitation')->assertSee('On Canary time')->assertSee("When (Canary time):\n  Tue 9 Feb, 09:00–09:47")->assertSee("When (Madrid time):\n  Tue 9 Feb, 10:00–10:47")->assertSee("When (Casablanca time):\n  Tue 9 Feb, 09:00–09:47");
+    $this->as('T-2')
+        ->get(seriesPath($this).'/joining')
+        ->assertSee('The whole invitation')
+        ->assertSee('On Canary time')
+        ->assertSee("When (Canary time):\n  Tue 9 Feb, 09:00–09:47")
+        ->assertSee("When (Madrid time):\n  Tue 9 Feb, 10:00–10:47")
+        ->assertSee("When (Casablanca time):\n  Tue 9 Feb, 09:00–09:47");
 });
 
-test('a preset of one\'s own that is changed reaches its series and what stands of them, and is written down', function () {
-    $this->as('A-1')->post('/joining/presets', ['preset_name' => 'Quiet hour'] + RULES)->assertSessionHasNoErrors();
-    $this->put(seriesPath($this).'/preset', ['preset' => 'quiet-hour'])->assertSessionHasNoErrors();
-    Artisan::call('nomada:publish', ['--section' => ['MAR']]);
-    $stale = fn (): int => DB::table('placements')->where('section_id', $this->section('MAR')->id)->whereColumn('wanted_print', '!=', 'standing_print')->count();
-    expect($stale())->toBe(0);
-    $this->post('/joining/presets', ['preset_name' => 'Quiet hour', 'opens_before' => 3] + RULES)->assertSessionHasNoErrors();
-    $this->work();
-    // The doors' opening is told in the pinned place, the opening post, and every calendar.
-    expect($stale())->toBe(6);
-    $this->get('/joining/audit?q=preset')->assertSee('preset Quiet hour made: ')->assertSee('preset Quiet hour changed: Registered students come in from 3 minutes before');
-    $this->delete('/joining/presets/quiet-hour')->assertSessionHasErrors('preset_name');
-    $this->put(seriesPath($this).'/preset', ['preset' => 'lesson']);
-    $this->delete('/joining/presets/quiet-hour')->assertSessionHasNoErrors();
-    $this->get('/joining/audit?q=taken')->assertSee('preset Quiet hour taken out');
-});
+test(
+    'a preset of one\'s own that is changed reaches its series and what stands of them, and is written down',
+    function () {
+        $this->as('A-1')
+            ->post('/joining/presets', ['preset_name' => 'Quiet hour'] + RULES)
+            ->assertSessionHasNoErrors();
+        $this->put(seriesPath($this).'/preset', ['preset' => 'quiet-hour'])->assertSessionHasNoErrors();
+        Artisan::call('nomada:publish', ['--section' => ['MAR']]);
+        $stale = fn (): int => DB::table('placements')
+            ->where('section_id', $this->section('MAR')->id)
+            ->whereColumn('wanted_print', '!=', 'standing_print')
+            ->count();
+        expect($stale())->toBe(0);
+        $this->post(
+            '/joining/presets',
+            ['preset_name' => 'Quiet hour', 'opens_before' => 3] + RULES,
+        )->assertSessionHasNoErrors();
+        $this->work();
+        // The doors' opening is told in the pinned place, the opening post, and every calendar.
+        expect($stale())->toBe(6);
+        $this->get('/joining/audit?q=preset')
+            ->assertSee('preset Quiet hour made: ')
+            ->assertSee('preset Quiet hour changed: Registered students come in from 3 minutes before');
+        $this->delete('/joining/presets/quiet-hour')->assertSessionHasErrors('preset_name');
+        $this->put(seriesPath($this).'/preset', ['preset' => 'lesson']);
+        $this->delete('/joining/presets/quiet-hour')->assertSessionHasNoErrors();
+        $this->get('/joining/audit?q=taken')->assertSee('preset Quiet hour taken out');
+    },
+);
 
 test('who made links, and that a deleted series\' links are dead, is written down', function () {
     $this->as('A-1')->delete(seriesPath($this))->assertSessionHasNoErrors();
-    $words = DB::table('audit_log')->where('section', 'Y8 Marine Science')->where('kind', 'link')->pluck('words')->all();
+    $words = DB::table('audit_log')
+        ->where('section', 'Y8 Marine Science')
+        ->where('kind', 'link')
+        ->pluck('words')
+        ->all();
     expect($words)->toBe(['join link and host link made', 'series deleted: 5 links open nothing any more']);
     // Asked for again where it is there already, nothing is written down.
     Artisan::call('nomada:links');

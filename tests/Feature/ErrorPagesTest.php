@@ -5,12 +5,33 @@ use Illuminate\Support\Facades\Route;
 
 test('every error has a page of ours that says what to do next', function (int $status, string $words) {
     config(['app.debug' => false]);
-    Route::get('/broken', fn () => match ($status) {
-        500 => throw new RuntimeException('secret detail'), 419 => throw new TokenMismatchException, default => abort($status)
-    })->middleware('web');
+    Route::get(
+        '/broken',
+        fn () => match ($status) {
+            500 => throw new RuntimeException('secret detail'),
+            419 => throw new TokenMismatchException(),
+            default => abort($status),
+        },
+    )->middleware('web');
 
-    $this->get('/broken')->assertStatus($status)->assertSee($words)->assertSee('Nomada')->assertDontSee('secret detail')->assertDontSee('Laravel');
-})->with([[401, 'Sign in first'], [403, 'Not yours to see'], [404, 'Nothing here'], [405, 'Not this way'], [410, 'This did not work'], [419, 'This page waited too long'], [429, 'Too many tries'], [500, 'Something broke'], [502, 'Something broke'], [503, 'Back in a moment']]);
+    $this->get('/broken')
+        ->assertStatus($status)
+        ->assertSee($words)
+        ->assertSee('Nomada')
+        ->assertDontSee('secret detail')
+        ->assertDontSee('Laravel');
+})->with([
+    [401, 'Sign in first'],
+    [403, 'Not yours to see'],
+    [404, 'Nothing here'],
+    [405, 'Not this way'],
+    [410, 'This did not work'],
+    [419, 'This page waited too long'],
+    [429, 'Too many tries'],
+    [500, 'Something broke'],
+    [502, 'Something broke'],
+    [503, 'Back in a moment'],
+]);
 
 test('maintenance shows our page', function () {
     $this->artisan('down')->assertSuccessful();
@@ -25,8 +46,16 @@ test('every answer is guarded: nothing inline, nothing from elsewhere, no framin
     $this->school();
     foreach (['/sign-in', '/nowhere'] as $path) {
         $policy = (string) $this->get($path)->headers->get('Content-Security-Policy');
-        expect($policy)->toContain("default-src 'none'")->toContain("script-src 'self'")->toContain("style-src 'self'")->toContain("frame-ancestors 'none'")->not->toContain('unsafe');
+        expect($policy)
+            ->toContain("default-src 'none'")
+            ->toContain("script-src 'self'")
+            ->toContain("style-src 'self'")
+            ->toContain("frame-ancestors 'none'")
+            ->not->toContain('unsafe');
     }
     $page = (string) $this->as('A-1')->get('/')->getContent();
-    expect($page)->not->toMatch('/<script(?![^>]* src=)/')->not->toContain(' style="')->not->toMatch('/\son[a-z]+="/');
+    expect($page)
+        ->not->toMatch('/<script(?![^>]* src=)/')
+        ->not->toContain(' style="')
+        ->not->toMatch('/\son[a-z]+="/');
 });

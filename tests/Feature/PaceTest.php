@@ -29,39 +29,87 @@ test('a service says how fast it lets itself be asked, and is asked no faster fr
     expect(cache()->get('pace /bridge'))->toBeNull();
 });
 
-test('a limit is read as the header fields for rate limits write it, and nothing else is', function (string $policy, int|float|null $gap) {
+test('a limit is read as the header fields for rate limits write it, and nothing else is', function (
+    string $policy,
+    int|float|null $gap,
+) {
     (new Pace('/x'))->learn($policy);
     expect(cache()->get('pace /x'))->toBe($gap === null ? null : 1.02 * $gap);
-})->with([['20;w=1', 0.05], ['"default";q=30;w=60', 2], ['100 ; w=50', 0.5], ['0;w=1', null], ['', null], ['many', null]]);
+})->with([
+    ['20;w=1', 0.05],
+    ['"default";q=30;w=60', 2],
+    ['100 ; w=50', 0.5],
+    ['0;w=1', null],
+    ['', null],
+    ['many', null],
+]);
 
-test('links of a section that are made one after the other are written down once, and what failed does not keep the others from it', function () {
-    DB::table('series')->insert(['section_id' => $this->section('MAR')->id, 'title' => 'Practical', 'uid' => '6f1f2a0e-51f3-4a7e-9d54-5b0b8f4f6c99'] + (array) DB::table('series')->where('section_id', $this->section('MAR')->id)->first(['pattern', 'ends', 'starts_on', 'start_minute', 'minutes', 'time_zone', 'changed_at']));
-    $second = (int) DB::table('series')->where('title', 'Practical')->value('id');
-    DB::table('series_sections')->insert(['series_id' => $second, 'section_id' => $this->section('MAR')->id]);
-    config(['nomada.pauses' => []]);
-    // The bridge fails on the second of the two only.
-    app()->bind(ConferenceBridge::class, fn () => new class implements ConferenceBridge {
-        public function makeRoom(string $key, string $title): Nomada\App\Destinations\Room
-        {
-            return str_starts_with($key, '6f1f2a0e') ? throw new DestinationFailure('No more rooms.', true) : new Nomada\App\Destinations\Room('room', '+34', '1');
-        }
+test(
+    'links of a section that are made one after the other are written down once, and what failed does not keep the '.
+        'others from it',
+    function () {
+        DB::table('series')->insert(
+            [
+                'section_id' => $this->section('MAR')->id,
+                'title' => 'Practical',
+                'uid' => '6f1f2a0e-51f3-4a7e-9d54-5b0b8f4f6c99',
+            ] +
+                (array) DB::table('series')
+                    ->where('section_id', $this->section('MAR')->id)
+                    ->first(['pattern', 'ends', 'starts_on', 'start_minute', 'minutes', 'time_zone', 'changed_at']),
+        );
+        $second = (int) DB::table('series')->where('title', 'Practical')->value('id');
+        DB::table('series_sections')->insert(['series_id' => $second, 'section_id' => $this->section('MAR')->id]);
+        config(['nomada.pauses' => []]);
+        // The bridge fails on the second of the two only.
+        app()->bind(
+            ConferenceBridge::class,
+            fn () => new class implements ConferenceBridge {
+                public function makeRoom(string $key, string $title): Nomada\App\Destinations\Room
+                {
+                    return str_starts_with($key, '6f1f2a0e')
+                        ? throw new DestinationFailure('No more rooms.', true)
+                        : new Nomada\App\Destinations\Room('room', '+34', '1');
+                }
 
-        public function admit(string $room, string $person, string $name, bool $asHost, array $with = []): string
-        {
-            return '';
-        }
+                public function admit(
+                    string $room,
+                    string $person,
+                    string $name,
+                    bool $asHost,
+                    array $with = [],
+                ): string {
+                    return '';
+                }
 
-        public function state(string $room, string $meeting): array
-        {
-            return ['state' => 'shut', 'host_inside' => false, 'inside' => [], 'outside' => [], 'sent_out' => []];
-        }
+                public function state(string $room, string $meeting): array
+                {
+                    return [
+                        'state' => 'shut',
+                        'host_inside' => false,
+                        'inside' => [],
+                        'outside' => [],
+                        'sent_out' => [],
+                    ];
+                }
 
-        public function act(string $room, string $meeting, string $act, string $person, bool $late, int $at): array
-        {
-            return $this->state($room, $meeting);
-        }
-    });
-    Artisan::call('nomada:links', ['--section' => ['MAR'], '--json' => true]);
+                public function act(
+                    string $room,
+                    string $meeting,
+                    string $act,
+                    string $person,
+                    bool $late,
+                    int $at,
+                ): array {
+                    return $this->state($room, $meeting);
+                }
+            },
+        );
+        Artisan::call('nomada:links', ['--section' => ['MAR'], '--json' => true]);
 
-    expect(DB::table('run_steps')->orderBy('id')->pluck('state')->all())->toBe(['done', 'failed'])->and(DB::table('placements')->where('key', 'MAR/pinned')->whereNotNull('wanted_print')->count())->toBe(1);
-});
+        expect(DB::table('run_steps')->orderBy('id')->pluck('state')->all())
+            ->toBe(['done', 'failed'])
+            ->and(DB::table('placements')->where('key', 'MAR/pinned')->whereNotNull('wanted_print')->count())
+            ->toBe(1);
+    },
+);

@@ -26,9 +26,25 @@ const ROUTES = [
     'series.store' => ['POST', '/sections/MAR/series', 302, 403, 403, 403, 302],
     'series.update' => ['PUT', '/sections/MAR/series/{series}', 302, 403, 403, 403, 302],
     'series.destroy' => ['DELETE', '/sections/MAR/series/{series}', 302, 403, 403, 403, 302],
-    'session.cancel' => ['POST', '/sections/MAR/series/{series}/sessions/{session}/cancellation', 302, 403, 403, 403, 302],
+    'session.cancel' => [
+        'POST',
+        '/sections/MAR/series/{series}/sessions/{session}/cancellation',
+        302,
+        403,
+        403,
+        403,
+        302,
+    ],
     'session.move' => ['PUT', '/sections/MAR/series/{series}/sessions/{session}', 302, 403, 403, 403, 302],
-    'session.restore' => ['DELETE', '/sections/MAR/series/{series}/sessions/{session}/cancellation', 302, 403, 403, 403, 302],
+    'session.restore' => [
+        'DELETE',
+        '/sections/MAR/series/{series}/sessions/{session}/cancellation',
+        302,
+        403,
+        403,
+        403,
+        302,
+    ],
     'links.store' => ['POST', '/joining/links', 302, 302, 403, 403, 302],
     'rosters.store' => ['POST', '/registration/rosters', 302, 302, 403, 403, 302],
     'publishing.choose' => ['POST', '/publishing/chosen', 302, 302, 403, 403, 302],
@@ -67,7 +83,15 @@ const ROUTES = [
     'section.calendar' => ['GET', '/sections/MAR/calendar.ics', 200, 200, 403, 403, 302],
     'session.look' => ['POST', '/sections/MAR/series/{series}/sessions/{session}/moving', 302, 403, 403, 403, 302],
     'session.busy' => ['GET', '/sections/MAR/series/{series}/sessions/{session}/busy', 200, 403, 403, 403, 302],
-    'session.tell' => ['PUT', '/sections/MAR/series/{series}/sessions/{session}/particulars', 302, 403, 403, 403, 302],
+    'session.tell' => [
+        'PUT',
+        '/sections/MAR/series/{series}/sessions/{session}/particulars',
+        302,
+        403,
+        403,
+        403,
+        302,
+    ],
     'session.remove' => ['DELETE', '/sections/MAR/series/{series}/sessions/{session}', 302, 403, 403, 403, 302],
     'session.add' => ['POST', '/sections/MAR/series/{series}/sessions', 302, 403, 403, 403, 302],
     'series.topics' => ['PUT', '/sections/MAR/series/{series}/topics', 302, 403, 403, 403, 302],
@@ -105,7 +129,15 @@ const ROUTES = [
     'series.guest.withdraw' => ['DELETE', '/sections/MAR/series/{series}/guests/0', 404, 404, 403, 403, 302],
     'live' => ['GET', '/live/{session}', 200, 200, 403, 403, 302],
     'live.act' => ['POST', '/live/{session}', 302, 302, 403, 403, 302],
-    'series.rules.session' => ['DELETE', '/sections/MAR/series/{series}/sessions/{later}/rules', 302, 302, 403, 403, 302],
+    'series.rules.session' => [
+        'DELETE',
+        '/sections/MAR/series/{series}/sessions/{later}/rules',
+        302,
+        302,
+        403,
+        403,
+        302,
+    ],
     'drop-ins' => ['GET', '/joining/drop-in', 200, 200, 200, 403, 302],
     'drop-ins.store' => ['POST', '/joining/drop-in', 302, 302, 302, 403, 302],
     'drop-ins.update' => ['PUT', '/joining/drop-in/{room}', 302, 302, 403, 403, 302],
@@ -155,39 +187,104 @@ const ROUTES = [
 
 test('each role gets what is theirs', function (string $name) {
     $this->school();
-    $run = Run::query()->create(['kind' => 'links', 'started_by' => Person::query()->where('sourced_id', 'A-1')->value('id'), 'app_time' => now()]);
+    $run = Run::query()->create([
+        'kind' => 'links',
+        'started_by' => Person::query()->where('sourced_id', 'A-1')->value('id'),
+        'app_time' => now(),
+    ]);
     [$method, $path] = ROUTES[$name];
     $series = $this->section('MAR')->series()->firstOrFail();
-    $plan = Nomada\App\Models\Timetable\HostingPlan::query()->create(['name' => 'Small', 'seats' => 30, 'minutes' => 60, 'at_once' => 1]);
-    $account = str_contains($path, '{account}') ? Nomada\App\Models\Timetable\HostAccountRow::query()->create(['name' => 'Host', 'hosting_plan_id' => $plan->id])->id : 0;
-    $room = str_contains($path, '{room}') ? Nomada\App\Models\Joining\DropInRoom::query()->create(['section_id' => $series->section_id, 'uid' => 'u', 'name' => 'Office hours', 'hours' => [[2, 900, 960]], 'secret' => 's', 'secret_sum' => 's', 'join_code' => 'c', 'room' => 'r', 'dial_in' => 'd', 'pin' => 'p'])->id : 0;
-    $path = strtr($path, ['{room}' => (string) $room, '{later}' => (string) $series->sessions()->orderByDesc('starts_at')->value('id'), '{registration}' => (string) (str_contains($path, '{registration}') ? Nomada\App\Models\Registration\Registration::query()->create(['series_id' => $series->id, 'person_id' => Person::query()->where('sourced_id', 'S-2')->value('id'), 'state' => 'waiting', 'came_by' => 'own', 'typed_name' => 'A Name'])->id : 0), '{plan}' => (string) $plan->id, '{account}' => (string) $account, '{term}' => (string) Nomada\App\Models\Term\Term::query()->value('id'), '{series}' => (string) $series->id, '{session}' => (string) $series->sessions()->value('id'), '{run}' => $run->id, '{closure}' => (string) Nomada\App\Models\Term\ClosedRange::query()->value('id')]);
+    $plan = Nomada\App\Models\Timetable\HostingPlan::query()->create([
+        'name' => 'Small',
+        'seats' => 30,
+        'minutes' => 60,
+        'at_once' => 1,
+    ]);
+    $account = str_contains($path, '{account}')
+        ? Nomada\App\Models\Timetable\HostAccountRow::query()->create([
+            'name' => 'Host',
+            'hosting_plan_id' => $plan->id,
+        ])->id
+        : 0;
+    $room = str_contains($path, '{room}')
+        ? Nomada\App\Models\Joining\DropInRoom::query()->create([
+            'section_id' => $series->section_id,
+            'uid' => 'u',
+            'name' => 'Office hours',
+            'hours' => [[2, 900, 960]],
+            'secret' => 's',
+            'secret_sum' => 's',
+            'join_code' => 'c',
+            'room' => 'r',
+            'dial_in' => 'd',
+            'pin' => 'p',
+        ])->id
+        : 0;
+    $path = strtr($path, [
+        '{room}' => (string) $room,
+        '{later}' => (string) $series->sessions()->orderByDesc('starts_at')->value('id'),
+        '{registration}' => (string) (str_contains($path, '{registration}')
+            ? Nomada\App\Models\Registration\Registration::query()->create([
+                'series_id' => $series->id,
+                'person_id' => Person::query()->where('sourced_id', 'S-2')->value('id'),
+                'state' => 'waiting',
+                'came_by' => 'own',
+                'typed_name' => 'A Name',
+            ])->id
+            : 0),
+        '{plan}' => (string) $plan->id,
+        '{account}' => (string) $account,
+        '{term}' => (string) Nomada\App\Models\Term\Term::query()->value('id'),
+        '{series}' => (string) $series->id,
+        '{session}' => (string) $series->sessions()->value('id'),
+        '{run}' => $run->id,
+        '{closure}' => (string) Nomada\App\Models\Term\ClosedRange::query()->value('id'),
+    ]);
     // The coordinator last: what may be deleted is still there for the others to be refused.
     foreach (array_reverse(['A-1', 'T-2', 'T-1', 'S-1', null], true) as $i => $who) {
         auth()->logout();
-        $body = in_array($name, ['links.store', 'rosters.store', 'publishing.choose', 'publishing.store'], true) ? ['sections' => ['MAR']] : [];
+        $body = in_array($name, ['links.store', 'rosters.store', 'publishing.choose', 'publishing.store'], true)
+            ? ['sections' => ['MAR']]
+            : [];
         ($who === null ? $this : $this->as($who))->call($method, $path, $body)->assertStatus(ROUTES[$name][$i + 2]);
     }
 })->with(array_keys(ROUTES));
 
 test('no route is left out of this table', function () {
-    $ours = collect(Route::getRoutes()->getRoutes())->filter(fn ($r) => str_starts_with((string) ($r->getActionName()), 'Nomada\\'))->map(fn ($r) => $r->getName())->values()->all();
+    $ours = collect(Route::getRoutes()->getRoutes())
+        ->filter(fn ($r) => str_starts_with((string) $r->getActionName(), 'Nomada\\'))
+        ->map(fn ($r) => $r->getName())
+        ->values()
+        ->all();
 
     expect(array_diff($ours, array_keys(ROUTES)))->toBe([]);
 });
 
 test('a teacher sees only their own sections, in the lists as well', function () {
     $this->school();
-    foreach (['/', '/joining', '/registration', '/records', '/publishing?show=all', '/today', '/timetable?by=section'] as $path) {
+    $lists = [
+        '/',
+        '/joining',
+        '/registration',
+        '/records',
+        '/publishing?show=all',
+        '/today',
+        '/timetable?by=section',
+    ];
+    foreach ($lists as $path) {
         $this->as('T-2')->get($path)->assertOk()->assertSee('Marine Science')->assertDontSee('Spanish Language');
     }
-    expect($this->as('T-2')->getJson('/find?q=spanish')->json('found'))->toBe([])
-        ->and($this->as('T-2')->getJson('/find?q=Piñeiral')->json('found'))->toBe([]);
+    expect($this->as('T-2')->getJson('/find?q=spanish')->json('found'))
+        ->toBe([])
+        ->and($this->as('T-2')->getJson('/find?q=Piñeiral')->json('found'))
+        ->toBe([]);
 });
 
 test('a bulk act with one foreign section among them does nothing at all', function () {
     $this->school();
 
-    $this->as('T-2')->post('/registration/rosters', ['sections' => ['MAR', 'SPA']])->assertForbidden();
+    $this->as('T-2')
+        ->post('/registration/rosters', ['sections' => ['MAR', 'SPA']])
+        ->assertForbidden();
     expect(Nomada\App\Models\Registration\Registration::query()->count())->toBe(0);
 });

@@ -12,19 +12,44 @@ beforeEach(function () {
 
 test('nobody is sent on to another place: not after signing in, not after an error, not from a form', function () {
     DB::table('people')->update(['password' => Hash::make('a-long-one')]);
-    foreach (['/sign-in?redirect=https://evil.example', '/sign-in?next=//evil.example', '/sign-in?url=https:%2f%2fevil.example'] as $path) {
+    foreach (
+        [
+            '/sign-in?redirect=https://evil.example',
+            '/sign-in?next=//evil.example',
+            '/sign-in?url=https:%2f%2fevil.example',
+        ] as $path
+    ) {
         $this->get($path)->assertOk()->assertDontSee('evil.example');
     }
     $this->get('/joining?x=https://evil.example')->assertRedirect('/sign-in');
-    $this->post('/sign-in', ['email' => 'candela@school.example', 'password' => 'a-long-one', 'redirect' => 'https://evil.example', 'url' => ['intended' => 'https://evil.example']])->assertRedirect(url('/joining').'?x='.urlencode('https://evil.example'));
+    $this->post('/sign-in', [
+        'email' => 'candela@school.example',
+        'password' => 'a-long-one',
+        'redirect' => 'https://evil.example',
+        'url' => ['intended' => 'https://evil.example'],
+    ])->assertRedirect(url('/joining').'?x='.urlencode('https://evil.example'));
     $foreign = ['referer' => 'https://evil.example/joining', 'origin' => 'https://evil.example'];
-    foreach ([['/joining/acts', []], ['/join', ['code' => 'x']], ['/joining/drop-in', ['name' => '']], ['/clock', ['date' => 'never']], ['/terms', []]] as [$path, $body]) {
+    foreach (
+        [
+            ['/joining/acts', []],
+            ['/join', ['code' => 'x']],
+            ['/joining/drop-in', ['name' => '']],
+            ['/clock', ['date' => 'never']],
+            ['/terms', []],
+        ] as [$path, $body]
+    ) {
         $to = (string) $this->withHeaders($foreign)->post($path, $body)->assertRedirect()->headers->get('Location');
         expect(parse_url($to, PHP_URL_HOST))->toBe(parse_url(url('/'), PHP_URL_HOST), "$path leads to $to");
     }
     $series = $this->section('MAR')->series()->value('series.id');
     $session = DB::table('sessions')->where('series_id', $series)->where('day', '2027-02-18')->value('id');
-    $to = (string) $this->put("/sections/MAR/series/$series/sessions/$session", ['move_day' => '2027-02-19', 'move_start' => '10', 'move_end' => '10:47', 'reach' => 'this', 'back' => 'https://evil.example'])->headers->get('Location');
+    $to = (string) $this->put("/sections/MAR/series/$series/sessions/$session", [
+        'move_day' => '2027-02-19',
+        'move_start' => '10',
+        'move_end' => '10:47',
+        'reach' => 'this',
+        'back' => 'https://evil.example',
+    ])->headers->get('Location');
     expect($to)->not->toContain('evil');
 });
 
@@ -32,7 +57,9 @@ test('a form of another site changes nothing', function () {
     $this->app->instance('env', 'production');
     $this->withMiddleware();
     expect(app()->runningUnitTests())->toBeFalse();
-    $this->as('A-1')->post('/joining/presets', ['preset_name' => 'Mine'])->assertStatus(419);
+    $this->as('A-1')
+        ->post('/joining/presets', ['preset_name' => 'Mine'])
+        ->assertStatus(419);
     expect(DB::table('presets')->count())->toBe(0);
 });
 
@@ -40,19 +67,35 @@ test('a stolen copy of the database opens no door, and no answer tells a secret 
     Artisan::call('nomada:links');
     Artisan::call('nomada:register', ['--section' => ['MAR']]);
     $links = JoinLink::query()->with('person')->get();
-    $dump = json_encode([DB::table('join_links')->get(), DB::table('placements')->get(), DB::table('audit_log')->get(), DB::table('letters')->get(), DB::table('run_steps')->get(), DB::table('jobs')->get(), DB::table('people')->get()]);
+    $dump = json_encode([
+        DB::table('join_links')->get(),
+        DB::table('placements')->get(),
+        DB::table('audit_log')->get(),
+        DB::table('letters')->get(),
+        DB::table('run_steps')->get(),
+        DB::table('jobs')->get(),
+        DB::table('people')->get(),
+    ]);
     foreach ($links as $link) {
         expect($dump)->not->toContain($link->secret)->and(json_encode($link))->not->toContain($link->secret);
     }
     // What is in the table in the place of a secret opens nothing.
-    foreach ([$links[0]->secret_sum, substr($links[0]->getRawOriginal('secret'), 0, 27), '00000000000000000000000000'] as $guess) {
-        expect($this->as('S-1')->get("/join/$guess")->status())->toBe(404);
+    $stored = substr($links[0]->getRawOriginal('secret'), 0, 27);
+    foreach ([$links[0]->secret_sum, $stored, '00000000000000000000000000'] as $guess) {
+        expect(
+            $this->as('S-1')
+                ->get("/join/$guess")
+                ->status(),
+        )->toBe(404);
     }
     $pages = '';
-    foreach (['/me', '/join/'.$links->firstWhere('kind.value', 'series')->secret, '/register/'.$links[0]->series_id] as $path) {
+    foreach (
+        ['/me', '/join/'.$links->firstWhere('kind.value', 'series')->secret, '/register/'.$links[0]->series_id] as $path
+    ) {
         $pages .= $this->as('S-1')->get($path)->getContent();
     }
-    foreach ($links->filter(fn (JoinLink $l): bool => $l->kind->value === 'personal' && $l->person?->sourced_id !== 'S-1') as $link) {
+    $isAnothers = fn (JoinLink $l): bool => $l->kind->value === 'personal' && $l->person?->sourced_id !== 'S-1';
+    foreach ($links->filter($isAnothers) as $link) {
         expect($pages)->not->toContain($link->secret);
     }
 });
@@ -60,11 +103,51 @@ test('a stolen copy of the database opens no door, and no answer tells a secret 
 test('what is not asked for is not taken: no column is set by a form that does not have it', function () {
     Artisan::call('nomada:links');
     $path = '/sections/MAR/series/'.$this->section('MAR')->series()->value('series.id');
-    $link = JoinLink::query()->where('kind', 'series')->whereRelation('series.section', 'sourced_id', 'MAR')->firstOrFail();
-    $this->as('T-2')->post('/joining/drop-in', ['section' => 'MAR', 'name' => 'Mine', 'hours' => 'Tue 15-16', 'preset' => 'office-hours', 'secret_sum' => 'known', 'room' => $link->room, 'section_id' => $this->section('SPA')->id, 'is_hidden' => 1, 'retired_sums' => ['known']]);
+    $link = JoinLink::query()
+        ->where('kind', 'series')
+        ->whereRelation('series.section', 'sourced_id', 'MAR')
+        ->firstOrFail();
+    $this->as('T-2')->post('/joining/drop-in', [
+        'section' => 'MAR',
+        'name' => 'Mine',
+        'hours' => 'Tue 15-16',
+        'preset' => 'office-hours',
+        'secret_sum' => 'known',
+        'room' => $link->room,
+        'section_id' => $this->section('SPA')->id,
+        'is_hidden' => 1,
+        'retired_sums' => ['known'],
+    ]);
     $room = DB::table('drop_in_rooms')->sole();
-    expect($room->section_id)->toBe($this->section('MAR')->id)->and($room->secret_sum)->not->toBe('known')->and($room->room)->not->toBe($link->room)->and($room->is_hidden)->toBeFalse()->and($room->retired_sums)->toBe('[]');
-    $this->put("/joining/drop-in/$room->id", ['name' => 'Mine', 'hours' => 'Tue 15-16', 'preset' => 'lesson', 'section_id' => $this->section('SPA')->id, 'section' => 'SPA']);
-    $this->post("$path/guests", ['guest_name' => 'Ola', 'until' => '2027-02-26', 'kind' => 'host', 'person_id' => 1, 'secret_sum' => 'known', 'series_id' => 0]);
-    expect(DB::table('drop_in_rooms')->value('section_id'))->toBe($this->section('MAR')->id)->and(DB::table('join_links')->where('secret_sum', 'known')->count())->toBe(0)->and(DB::table('join_links')->where('guest_name', 'Ola')->value('kind'))->toBe('guest');
+    expect($room->section_id)
+        ->toBe($this->section('MAR')->id)
+        ->and($room->secret_sum)
+        ->not->toBe('known')
+        ->and($room->room)
+        ->not->toBe($link->room)
+        ->and($room->is_hidden)
+        ->toBeFalse()
+        ->and($room->retired_sums)
+        ->toBe('[]');
+    $this->put("/joining/drop-in/$room->id", [
+        'name' => 'Mine',
+        'hours' => 'Tue 15-16',
+        'preset' => 'lesson',
+        'section_id' => $this->section('SPA')->id,
+        'section' => 'SPA',
+    ]);
+    $this->post("$path/guests", [
+        'guest_name' => 'Ola',
+        'until' => '2027-02-26',
+        'kind' => 'host',
+        'person_id' => 1,
+        'secret_sum' => 'known',
+        'series_id' => 0,
+    ]);
+    expect(DB::table('drop_in_rooms')->value('section_id'))
+        ->toBe($this->section('MAR')->id)
+        ->and(DB::table('join_links')->where('secret_sum', 'known')->count())
+        ->toBe(0)
+        ->and(DB::table('join_links')->where('guest_name', 'Ola')->value('kind'))
+        ->toBe('guest');
 });

@@ -5,13 +5,17 @@ use Nomada\App\Models\Term\Person;
 
 beforeEach(function () {
     $this->school();
-    Person::query()->where('sourced_id', 'A-1')->update(['password' => Hash::make('right-one')]);
+    Person::query()
+        ->where('sourced_id', 'A-1')
+        ->update(['password' => Hash::make('right-one')]);
 });
 
 test('address and password bring a person in, with a new session', function () {
     $this->get('/sign-in');
     $before = session()->getId();
-    $this->post('/sign-in', ['email' => ' Candela@School.example ', 'password' => 'right-one'])->assertRedirect('/');
+    $this->post('/sign-in', ['email' => ' Candela@School.example ', 'password' => 'right-one'])->assertRedirect(
+        '/',
+    );
 
     $this->assertAuthenticated();
     expect(session()->getId())->not->toBe($before);
@@ -19,14 +23,21 @@ test('address and password bring a person in, with a new session', function () {
 
 test('a wrong password is told beside the field, and after ten tries a pause is asked for', function () {
     for ($i = 0; $i < 10; $i++) {
-        $this->post('/sign-in', ['email' => 'candela@school.example', 'password' => 'wrong'])->assertSessionHasErrors('email');
+        $this->post('/sign-in', [
+            'email' => 'candela@school.example',
+            'password' => 'wrong',
+        ])->assertSessionHasErrors('email');
     }
-    $this->post('/sign-in', ['email' => 'candela@school.example', 'password' => 'right-one'])->assertStatus(429)->assertSee('Too many tries');
+    $this->post('/sign-in', ['email' => 'candela@school.example', 'password' => 'right-one'])
+        ->assertStatus(429)
+        ->assertSee('Too many tries');
     $this->assertGuest();
 });
 
 test('imported people have a password that nobody knows', function () {
-    $this->post('/sign-in', ['email' => 'rui@school.example', 'password' => ''])->assertSessionHasErrors('password');
+    $this->post('/sign-in', ['email' => 'rui@school.example', 'password' => ''])->assertSessionHasErrors(
+        'password',
+    );
     expect(Hash::check('', Person::query()->where('sourced_id', 'S-2')->value('password')))->toBeFalse();
 });
 
@@ -44,7 +55,9 @@ test('the demo offers its people; outside the demo the address does not exist', 
 
 test('after signing in a person comes to where they wanted to go, within Nomada only', function () {
     $this->get('/term')->assertRedirect('/sign-in');
-    $this->post('/sign-in', ['email' => 'candela@school.example', 'password' => 'right-one'])->assertRedirect('/term');
+    $this->post('/sign-in', ['email' => 'candela@school.example', 'password' => 'right-one'])->assertRedirect(
+        '/term',
+    );
     $this->post('/sign-out')->assertRedirect('/sign-in');
     $this->assertGuest();
 });

@@ -8,7 +8,10 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Support\Services;
 
-/** A whole copy of Nomada under its own supervisor: web, stand-ins, workers, scheduler, on free ports, with the demo school in a database of its own. */
+/**
+ * A whole copy of Nomada under its own supervisor: web, stand-ins, workers, scheduler, on free ports, with the demo
+ * school in a database of its own.
+ */
 final class RunningCopy
 {
     private static ?self $shared = null;
@@ -17,7 +20,7 @@ final class RunningCopy
 
     private function __construct(public readonly int $port, public readonly int $standinsPort)
     {
-        $this->services = new Services;
+        $this->services = new Services();
     }
 
     public static function shared(): self
@@ -51,11 +54,20 @@ final class RunningCopy
         $self = new self(StandinServer::freePort(), StandinServer::freePort());
         $self->configure();
         $self->freshDemo();
-        $self->services->start("browser-copy-$self->port", [PHP_BINARY, base_path('artisan'), 'nomada:run'], $self->environment());
+        $self->services->start(
+            "browser-copy-$self->port",
+            [PHP_BINARY, base_path('artisan'), 'nomada:run'],
+            $self->environment(),
+        );
         // The supervisor says when all is up.
         $log = storage_path("logs/browser-copy-$self->port.log");
-        for ($until = microtime(true) + 20; ! str_contains((string) file_get_contents($log), 'Ctrl-C'); usleep(50_000)) {
-            microtime(true) < $until || throw new \RuntimeException("The copy did not come up on $self->port; see $log");
+        for (
+            $until = microtime(true) + 20;
+            ! str_contains((string) file_get_contents($log), 'Ctrl-C');
+            usleep(50_000)
+        ) {
+            microtime(true) < $until ||
+                throw new \RuntimeException("The copy did not come up on $self->port; see $log");
         }
         register_shutdown_function(fn () => $self->services->stop(10));
 
@@ -64,7 +76,14 @@ final class RunningCopy
 
     private function configure(): void
     {
-        config(['database.connections.pgsql.database' => 'nomada_browser', 'nomada.port' => $this->port, 'nomada.standins.port' => $this->standinsPort, 'nomada.standins.url' => "http://127.0.0.1:$this->standinsPort", 'nomada.standins.schema' => 'standins_browser', 'app.url' => $this->url()]);
+        config([
+            'database.connections.pgsql.database' => 'nomada_browser',
+            'nomada.port' => $this->port,
+            'nomada.standins.port' => $this->standinsPort,
+            'nomada.standins.url' => "http://127.0.0.1:$this->standinsPort",
+            'nomada.standins.schema' => 'standins_browser',
+            'app.url' => $this->url(),
+        ]);
         \Illuminate\Support\Facades\URL::forceRootUrl($this->url());
         DB::purge();
     }
@@ -73,8 +92,18 @@ final class RunningCopy
     private function environment(): array
     {
         return [
-            'APP_ENV' => 'production', 'APP_URL' => $this->url(), 'NOMADA_PORT' => (string) $this->port, 'STANDINS_PORT' => (string) $this->standinsPort, 'STANDINS_SCHEMA' => 'standins_browser', 'DB_DATABASE' => 'nomada_browser',
-            'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'DB_QUEUE_RETRY_AFTER' => '2', 'NOMADA_PAUSES' => '0.2,0.5', 'LOG_LEVEL' => 'error', 'NOMADA_WORKERS' => '2',
+            'APP_ENV' => 'production',
+            'APP_URL' => $this->url(),
+            'NOMADA_PORT' => (string) $this->port,
+            'STANDINS_PORT' => (string) $this->standinsPort,
+            'STANDINS_SCHEMA' => 'standins_browser',
+            'DB_DATABASE' => 'nomada_browser',
+            'SESSION_DRIVER' => 'file',
+            'CACHE_STORE' => 'file',
+            'DB_QUEUE_RETRY_AFTER' => '2',
+            'NOMADA_PAUSES' => '0.2,0.5',
+            'LOG_LEVEL' => 'error',
+            'NOMADA_WORKERS' => '2',
         ];
     }
 }

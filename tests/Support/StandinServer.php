@@ -20,7 +20,7 @@ final class StandinServer
     {
         if (self::$shared === null) {
             $port = self::freePort();
-            $services = new Services;
+            $services = new Services();
             [$command, $env] = Services::standins($port);
             $services->start("standins-test-$port", $command, $env);
             Services::waitFor($port) || throw new \RuntimeException('The stand-ins did not come up');
@@ -59,28 +59,40 @@ final class StandinServer
     /** @return array<string, mixed> */
     public function get(string $path): array
     {
-        return (array) Http::withToken($this->token)->get($this->url.$path)->json();
+        return (array) Http::withToken($this->token)
+            ->get($this->url.$path)
+            ->json();
     }
 
     public function text(string $path): string
     {
-        return Http::withToken($this->token)->get($this->url.$path)->body();
+        return Http::withToken($this->token)
+            ->get($this->url.$path)
+            ->body();
     }
 
     /** A page as a person sees it at its whole address. */
     public function page(string $url): string
     {
-        return Http::withHeaders(['Accept' => 'text/html'])->get($url)->body();
+        return Http::withHeaders(['Accept' => 'text/html'])
+            ->get($url)
+            ->body();
     }
 
     /** @param  array<string, mixed>  $body */
     public function post(string $path, array $body): void
     {
-        Http::withToken($this->token)->asJson()->post($this->url.$path, $body)->throw();
+        Http::withToken($this->token)
+            ->asJson()
+            ->post($this->url.$path, $body)
+            ->throw();
     }
 
     public function put(string $path, string $body): void
     {
-        Http::withToken($this->token)->withBody($body, 'application/json')->put($this->url.$path)->throw();
+        Http::withToken($this->token)
+            ->withBody($body, 'application/json')
+            ->put($this->url.$path)
+            ->throw();
     }
 }

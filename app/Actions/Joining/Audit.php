@@ -18,12 +18,30 @@ final readonly class Audit
     }
 
     /** @param  'door'|'link'|'registration'|'live'|'code'  $kind */
-    public function __invoke(string $kind, ?Series $series, ?Person $by, string $words, ?Section $section = null): void
-    {
+    public function __invoke(
+        string $kind,
+        ?Series $series,
+        ?Person $by,
+        string $words,
+        ?Section $section = null,
+    ): void {
         $section ??= $series?->section;
         DB::table('audit_log')->insert([
-            'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()), 'person_id' => $by?->id, 'kind' => $kind, 'series_id' => $series?->id, 'section_id' => $section?->id,
-            'section' => $section === null ? '' : mb_strimwidth($section->name().($series === null || $series->title === $section->title ? '' : ": $series->title"), 0, 160, '…'), 'words' => mb_strimwidth($words, 0, 400, '…'),
+            'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()),
+            'person_id' => $by?->id,
+            'kind' => $kind,
+            'series_id' => $series?->id,
+            'section_id' => $section?->id,
+            'section' => $section === null
+                    ? ''
+                    : mb_strimwidth(
+                        $section->name().
+                            ($series === null || $series->title === $section->title ? '' : ": $series->title"),
+                        0,
+                        160,
+                        '…',
+                    ),
+            'words' => mb_strimwidth($words, 0, 400, '…'),
         ]);
     }
 }

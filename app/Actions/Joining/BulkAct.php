@@ -13,14 +13,22 @@ use Nomada\App\Support\Presets;
 use Nomada\Core\Fault;
 
 /**
- * One act on many series: links made (by a run, which says what comes of each), a preset, hidden or shown, replaced, handed over to another account. What it will do is told first, per series;
- * then it is done, and what came of each is reported. One failure stops nothing else.
+ * One act on many series: links made (by a run, which says what comes of each), a preset, hidden or shown, replaced,
+ * handed over to another account. What it will do is told first, per series; then it is done, and what came of each is
+ * reported. One failure stops nothing else.
  *
  * @phpstan-type Line array{id: int, section: string, name: string, words: string, does: bool}
  */
 final readonly class BulkAct
 {
-    public const ACTS = ['links' => 'Make the links', 'preset' => 'Set the preset', 'hide' => 'Hide the links', 'show' => 'Show the links', 'replace' => 'Replace the links', 'account' => 'Hand over to another account'];
+    public const ACTS = [
+        'links' => 'Make the links',
+        'preset' => 'Set the preset',
+        'hide' => 'Hide the links',
+        'show' => 'Show the links',
+        'replace' => 'Replace the links',
+        'account' => 'Hand over to another account',
+    ];
 
     public function __construct(private KeepDoor $door, private ReplaceLink $replace)
     {
@@ -41,21 +49,63 @@ final readonly class BulkAct
         $out = [];
         $chosen = Collection::make($chosen);
         // Hundreds may be chosen: their links are counted in one question.
-        $links = JoinLink::query()->inForce()->whereIn('series_id', $chosen->pluck('id'))->groupBy('series_id')->toBase()
-            ->selectRaw("series_id, count(*) filter (where kind <> 'guest') as n, coalesce(bool_or(is_hidden) filter (where kind <> 'host'), false) as hidden")->get()->keyBy('series_id');
+        $links = JoinLink::query()
+            ->inForce()
+            ->whereIn('series_id', $chosen->pluck('id'))
+            ->groupBy('series_id')
+            ->toBase()
+            ->selectRaw(
+                "series_id, count(*) filter (where kind <> 'guest') as n, coalesce(bool_or(is_hidden) filter (where ".
+                    "kind <> 'host'), false) as hidden",
+            )
+            ->get()
+            ->keyBy('series_id');
         $account = $act === 'account' ? HostAccountRow::query()->find((int) $value)->name ?? 'no account' : '';
         foreach ($chosen as $series) {
             $n = (int) ($links[$series->id]->n ?? 0);
             $hidden = (bool) ($links[$series->id]->hidden ?? false);
             [$does, $words] = match ($act) {
-                'links' => $n > 0 ? [false, 'has its link already'] : [true, 'a room at the bridge, a join link with code and phone, and a host link'],
-                'preset' => $series->preset === $value && $series->door === null && $series->floor === null ? [false, 'is so already'] : [true, Presets::of($series, $all)->name.($series->door === null && $series->floor === null ? '' : ' with changes of its own, which are taken back,').' becomes '.$all[$value]->name],
-                'hide' => $n === 0 ? [false, 'has no link'] : ($hidden ? [false, 'is hidden already'] : [true, "$n links are hidden; students find the door shut"]),
-                'show' => $n === 0 ? [false, 'has no link'] : ($hidden ? [true, 'the links are shown again'] : [false, 'is shown already']),
-                'replace' => $n === 0 ? [false, 'has no link'] : [true, "$n links die at once, and $n new ones are made; every place that carries them is republished"],
-                default => (string) $series->host_account_id === $value ? [false, 'is there already'] : [true, "goes to $account"],
+                'links' => $n > 0
+                    ? [false, 'has its link already']
+                    : [true, 'a room at the bridge, a join link with code and phone, and a host link'],
+                'preset' => $series->preset === $value && $series->door === null && $series->floor === null
+                    ? [false, 'is so already']
+                    : [
+                        true,
+                        Presets::of($series, $all)->name.
+                        ($series->door === null && $series->floor === null
+                            ? ''
+                            : ' with changes of its own, which are taken back,').
+                        ' becomes '.
+                        $all[$value]->name,
+                    ],
+                'hide' => $n === 0
+                    ? [false, 'has no link']
+                    : ($hidden
+                        ? [false, 'is hidden already']
+                        : [true, "$n links are hidden; students find the door shut"]),
+                'show' => $n === 0
+                    ? [false, 'has no link']
+                    : ($hidden
+                        ? [true, 'the links are shown again']
+                        : [false, 'is shown already']),
+                'replace' => $n === 0
+                    ? [false, 'has no link']
+                    : [
+                        true,
+                        "$n links die at once, and $n new ones are made; every place that carries them is republished",
+                    ],
+                default => (string) $series->host_account_id === $value
+                    ? [false, 'is there already']
+                    : [true, "goes to $account"],
             };
-            $out[] = ['id' => $series->id, 'section' => $series->section->sourced_id, 'name' => $this->name($series), 'words' => $words, 'does' => $does];
+            $out[] = [
+                'id' => $series->id,
+                'section' => $series->section->sourced_id,
+                'name' => $this->name($series),
+                'words' => $words,
+                'does' => $does,
+            ];
         }
 
         return $out;
@@ -77,9 +127,14 @@ final readonly class BulkAct
                 continue;
             }
             try {
-                $series = Series::query()->with(['section.term.school', 'section.term.closures'])->findOrFail($line['id']);
+                $series = Series::query()
+                    ->with(['section.term.school', 'section.term.closures'])
+                    ->findOrFail($line['id']);
                 match ($act) {
-                    'preset' => $this->door->preset($series, $value, $by), 'hide' => $this->door->hide($series, true, $by), 'show' => $this->door->hide($series, false, $by), 'replace' => $this->replace->all($series, $by),
+                    'preset' => $this->door->preset($series, $value, $by),
+                    'hide' => $this->door->hide($series, true, $by),
+                    'show' => $this->door->hide($series, false, $by),
+                    'replace' => $this->replace->all($series, $by),
                     default => $this->door->account($series, HostAccountRow::query()->find((int) $value), $by),
                 };
                 $lines[] = ['words' => 'done: '.$line['words']] + $line;

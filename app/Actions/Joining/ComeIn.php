@@ -11,7 +11,9 @@ use Nomada\App\Support\Clock;
 use Nomada\Core\Joining\DoorAnswer;
 use Nomada\Core\Joining\DoorReply;
 
-/** Brings somebody whom the door has let through (or has wait outside) to the bridge's room. Returns the address there. */
+/**
+ * Brings somebody whom the door has let through (or has wait outside) to the bridge's room. Returns the address there.
+ */
 final readonly class ComeIn
 {
     public function __construct(private ConferenceBridge $bridge, private Clock $clock)
@@ -19,10 +21,20 @@ final readonly class ComeIn
     }
 
     /** @throws DestinationFailure */
-    public function __invoke(Doorway $way, string $meeting, string $person, string $name, DoorAnswer $answer): string
-    {
+    public function __invoke(
+        Doorway $way,
+        string $meeting,
+        string $person,
+        string $name,
+        DoorAnswer $answer,
+    ): string {
         $at = $this->bridge->admit($way->room, $person, $name, $answer->asHost, [
-            'meeting' => $meeting, 'outside' => $answer->reply === DoorReply::WaitOutside, 'seats' => $way->seats, 'one_device' => $way->door->oneDevice, 'floor' => $way->floor->toArray(), 'at' => $this->clock->seconds(),
+            'meeting' => $meeting,
+            'outside' => $answer->reply === DoorReply::WaitOutside,
+            'seats' => $way->seats,
+            'one_device' => $way->door->oneDevice,
+            'floor' => $way->floor->toArray(),
+            'at' => $this->clock->seconds(),
         ]);
         Cache::forget($way->look($meeting));
 

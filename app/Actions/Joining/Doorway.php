@@ -17,15 +17,27 @@ use Nomada\Core\Timetable\PlannedSession;
 final readonly class Doorway
 {
     /** @param  int|null  $seats  of the hosting plan; null where there is no limit */
-    public function __construct(public string $room, public ?int $seats, public DoorRules $door, public Floor $floor)
-    {
+    public function __construct(
+        public string $room,
+        public ?int $seats,
+        public DoorRules $door,
+        public Floor $floor,
+    ) {
     }
 
     public static function ofSeries(Series $series, ?PlannedSession $session): self
     {
-        $room = JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', LinkKind::Series)->value('room');
+        $room = JoinLink::query()
+            ->inForce()
+            ->where('series_id', $series->id)
+            ->where('kind', LinkKind::Series)
+            ->value('room');
 
-        return new self((string) $room, $series->hostAccount?->plan->seats, ...Presets::rules($series, Presets::known($series->preset), $session));
+        return new self(
+            (string) $room,
+            $series->hostAccount?->plan->seats,
+            ...Presets::rules($series, Presets::known($series->preset), $session),
+        );
     }
 
     public static function ofDropIn(DropInRoom $room): self

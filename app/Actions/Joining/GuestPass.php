@@ -17,27 +17,55 @@ use Nomada\Core\Term\LocalDate;
 /** Makes a pass for one outsider: for a series or one of its sessions, until a day. */
 final readonly class GuestPass
 {
-    public function __construct(private Clock $clock, private KeepLink $keep, private Audit $audit, private Letters $letters)
-    {
+    public function __construct(
+        private Clock $clock,
+        private KeepLink $keep,
+        private Audit $audit,
+        private Letters $letters,
+    ) {
     }
 
     /** @throws Fault where the day is past, or the series has no link yet */
-    public function __invoke(Series $series, string $name, string $email, LocalDate $until, ?LocalDate $only, ?Person $by): JoinLink
-    {
+    public function __invoke(
+        Series $series,
+        string $name,
+        string $email,
+        LocalDate $until,
+        ?LocalDate $only,
+        ?Person $by,
+    ): JoinLink {
         $zone = $series->section->term->calendar()->zone;
         $expires = $zone->instant($until->day + 1, 0);
         if ($expires <= $this->clock->seconds()) {
             throw new Fault('That day is past. Choose until when the pass is good.', 'until');
         }
-        if (! JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', LinkKind::Series)->exists()) {
+        if (
+            ! JoinLink::query()
+                ->inForce()
+                ->where('series_id', $series->id)
+                ->where('kind', LinkKind::Series)
+                ->exists()
+        ) {
             throw new Fault('Make the join link first: a guest comes in to its room.', 'guest_name');
         }
         if ($only !== null && ! $series->sessions()->where('day', $only->iso())->exists()) {
             throw new Fault("There is no session on {$only->short()}.", 'only_day');
         }
-        $link = JoinLink::query()->create($this->keep->fresh($series->id, LinkKind::Guest, null) + ['guest_name' => $name, 'guest_email' => $email === '' ? null : $email, 'only_day' => $only?->iso(), 'expires_at' => Carbon::createFromTimestamp($expires)]);
+        $link = JoinLink::query()->create(
+            $this->keep->fresh($series->id, LinkKind::Guest, null) + [
+                'guest_name' => $name,
+                'guest_email' => $email === '' ? null : $email,
+                'only_day' => $only?->iso(),
+                'expires_at' => Carbon::createFromTimestamp($expires),
+            ],
+        );
         $this->letters->guest($link);
-        ($this->audit)('link', $series, $by, "guest pass for $name until {$until->short()}".($only === null ? '' : ", for {$only->short()} only"));
+        ($this->audit)(
+            'link',
+            $series,
+            $by,
+            "guest pass for $name until {$until->short()}".($only === null ? '' : ", for {$only->short()} only"),
+        );
 
         return $link;
     }

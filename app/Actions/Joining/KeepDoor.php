@@ -20,17 +20,26 @@ use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
 use Nomada\Core\Term\LocalDate;
 
-/** Sets the door and the floor of a series: a preset, what differs from it, for the series or one session; hidden or shown, and who lives with what is more open. */
+/**
+ * Sets the door and the floor of a series: a preset, what differs from it, for the series or one session; hidden or
+ * shown, and who lives with what is more open.
+ */
 final readonly class KeepDoor
 {
-    public function __construct(private Audit $audit, private RefreshPlacements $refresh, private Clock $clock, private KeepLicences $licences, private SeriesHistory $history)
-    {
+    public function __construct(
+        private Audit $audit,
+        private RefreshPlacements $refresh,
+        private Clock $clock,
+        private KeepLicences $licences,
+        private SeriesHistory $history,
+    ) {
     }
 
     /** @throws Fault where there is no such preset */
     public function preset(Series $series, string $key, ?Person $by): void
     {
-        $preset = Presets::all()[$key] ?? throw new Fault('There is no such preset. Choose one of the list.', 'preset');
+        $preset =
+            Presets::all()[$key] ?? throw new Fault('There is no such preset. Choose one of the list.', 'preset');
         DB::transaction(function () use ($series, $preset, $by): void {
             $series->update(['preset' => $preset->key, 'door' => null, 'floor' => null]);
             DB::table('openness_accepted')->where('series_id', $series->id)->delete();
@@ -44,9 +53,20 @@ final readonly class KeepDoor
     {
         DB::transaction(function () use ($series, $door, $floor, $by): void {
             $preset = Presets::of($series, Presets::all());
-            $series->update(['door' => self::differs($door->toArray(), $preset->door->toArray()), 'floor' => self::differs($floor->toArray(), $preset->floor->toArray())]);
+            $series->update([
+                'door' => self::differs($door->toArray(), $preset->door->toArray()),
+                'floor' => self::differs($floor->toArray(), $preset->floor->toArray()),
+            ]);
             $more = Presets::moreOpenOf($series, Presets::all(), []);
-            ($this->audit)('door', $series, $by, 'door and floor: '.($more === [] ? "as the preset $preset->name, or less open" : 'more open than the preset: '.implode(', ', $more)));
+            ($this->audit)(
+                'door',
+                $series,
+                $by,
+                'door and floor: '.
+                    ($more === []
+                        ? "as the preset $preset->name, or less open"
+                        : 'more open than the preset: '.implode(', ', $more)),
+            );
             ($this->refresh)($series->sectionIds());
         });
     }
@@ -67,11 +87,34 @@ final readonly class KeepDoor
             }
             [$of, $ofFloor] = Presets::rules($series, Presets::all());
             $before = $this->history->snapshot($series->id);
-            $session->update(['door' => $door === null ? null : self::differs($door->toArray(), $of->toArray()), 'floor' => $floor === null ? null : self::differs($floor->toArray(), $ofFloor->toArray())]);
+            $session->update([
+                'door' => $door === null ? null : self::differs($door->toArray(), $of->toArray()),
+                'floor' => $floor === null ? null : self::differs($floor->toArray(), $ofFloor->toArray()),
+            ]);
             $isOwn = $session->door !== null || $session->floor !== null;
-            $this->history->record($series, $by, $date.($isOwn ? ': a door of its own' : ": the series' door again"), $before);
-            $more = array_diff(Presets::moreOpenOf($series, Presets::all(), Presets::sessions([$series->id], $this->clock->seconds())[$series->id] ?? []), Presets::moreOpenOf($series, Presets::all(), []));
-            ($this->audit)('door', $series, $by, "door and floor of $date: ".($isOwn ? 'their own'.($more === [] ? '' : ', more open than the preset: '.implode(', ', $more)) : "the series' again"));
+            $this->history->record(
+                $series,
+                $by,
+                $date.($isOwn ? ': a door of its own' : ": the series' door again"),
+                $before,
+            );
+            $more = array_diff(
+                Presets::moreOpenOf(
+                    $series,
+                    Presets::all(),
+                    Presets::sessions([$series->id], $this->clock->seconds())[$series->id] ?? [],
+                ),
+                Presets::moreOpenOf($series, Presets::all(), []),
+            );
+            ($this->audit)(
+                'door',
+                $series,
+                $by,
+                "door and floor of $date: ".
+                    ($isOwn
+                        ? 'their own'.($more === [] ? '' : ', more open than the preset: '.implode(', ', $more))
+                        : "the series' again"),
+            );
             ($this->refresh)($series->sectionIds());
         });
     }
@@ -83,7 +126,11 @@ final readonly class KeepDoor
      */
     private static function differs(array $own, array $of): ?array
     {
-        $out = array_filter($own, fn (mixed $value, string $name): bool => $value !== ($of[$name] ?? null), ARRAY_FILTER_USE_BOTH);
+        $out = array_filter(
+            $own,
+            fn (mixed $value, string $name): bool => $value !== ($of[$name] ?? null),
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         return $out === [] ? null : $out;
     }
@@ -91,15 +138,33 @@ final readonly class KeepDoor
     /** Somebody lives with what is more open than the preset, as it is now. */
     public function accept(Series $series, Person $by): void
     {
-        $more = Presets::moreOpenOf($series, Presets::all(), Presets::sessions([$series->id], $this->clock->seconds())[$series->id] ?? []);
-        DB::table('openness_accepted')->upsert([['series_id' => $series->id, 'print' => Presets::openness($more), 'accepted_by' => $by->id, 'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds())]], 'series_id');
+        $more = Presets::moreOpenOf(
+            $series,
+            Presets::all(),
+            Presets::sessions([$series->id], $this->clock->seconds())[$series->id] ?? [],
+        );
+        DB::table('openness_accepted')->upsert(
+            [
+                [
+                    'series_id' => $series->id,
+                    'print' => Presets::openness($more),
+                    'accepted_by' => $by->id,
+                    'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()),
+                ],
+            ],
+            'series_id',
+        );
         ($this->audit)('door', $series, $by, 'accepted: '.(implode(', ', $more) ?: 'nothing is more open'));
     }
 
     public function hide(Series $series, bool $hidden, ?Person $by): void
     {
         DB::transaction(function () use ($series, $hidden, $by): void {
-            JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', '!=', 'host')->update(['is_hidden' => $hidden]);
+            JoinLink::query()
+                ->inForce()
+                ->where('series_id', $series->id)
+                ->where('kind', '!=', 'host')
+                ->update(['is_hidden' => $hidden]);
             ($this->audit)('link', $series, $by, $hidden ? 'links hidden: the door is shut' : 'links shown again');
         });
     }
@@ -109,7 +174,12 @@ final readonly class KeepDoor
     {
         DB::transaction(function () use ($series, $account, $by): void {
             $this->licences->put($series->section->term, $series, $account);
-            ($this->audit)('door', $series, $by, $account === null ? 'on no host account' : "handed over to $account->name");
+            ($this->audit)(
+                'door',
+                $series,
+                $by,
+                $account === null ? 'on no host account' : "handed over to $account->name",
+            );
         });
     }
 }

@@ -19,11 +19,17 @@ use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkSecret;
 use Nomada\Core\Joining\OpenHours;
 
-/** Makes, changes, hides, gives another link to and takes out a section's drop-in room. Each is in the audit log, and what stands of it is stale. */
+/**
+ * Makes, changes, hides, gives another link to and takes out a section's drop-in room. Each is in the audit log, and
+ * what stands of it is stale.
+ */
 final readonly class KeepDropIn
 {
-    public function __construct(private ConferenceBridge $bridge, private RefreshPlacements $refresh, private Audit $audit)
-    {
+    public function __construct(
+        private ConferenceBridge $bridge,
+        private RefreshPlacements $refresh,
+        private Audit $audit,
+    ) {
     }
 
     /**
@@ -32,16 +38,33 @@ final readonly class KeepDropIn
      * @throws Fault
      * @throws DestinationFailure in the bridge's own words
      */
-    public function make(Section $section, string $uid, string $name, OpenHours $hours, string $preset, Person $by): DropInRoom
-    {
+    public function make(
+        Section $section,
+        string $uid,
+        string $name,
+        OpenHours $hours,
+        string $preset,
+        Person $by,
+    ): DropInRoom {
         $this->check($section, $name, $preset, null, $uid);
         $room = $this->bridge->makeRoom("drop-in $uid", "$name, {$section->name()}");
 
         return DB::transaction(function () use ($section, $uid, $name, $hours, $preset, $room, $by): DropInRoom {
             $secret = LinkSecret::make(Secrets::random());
             $made = DB::table('drop_in_rooms')->insertOrIgnore([
-                'section_id' => $section->id, 'uid' => $uid, 'name' => $name, 'hours' => json_encode($hours->spans), 'preset' => $preset, 'secret' => encrypt($secret, false), 'secret_sum' => Secrets::sum($secret),
-                'join_code' => JoinCode::make(Secrets::random()), 'room' => $room->id, 'dial_in' => $room->dialIn, 'pin' => $room->pin, 'created_at' => now(), 'updated_at' => now(),
+                'section_id' => $section->id,
+                'uid' => $uid,
+                'name' => $name,
+                'hours' => json_encode($hours->spans),
+                'preset' => $preset,
+                'secret' => encrypt($secret, false),
+                'secret_sum' => Secrets::sum($secret),
+                'join_code' => JoinCode::make(Secrets::random()),
+                'room' => $room->id,
+                'dial_in' => $room->dialIn,
+                'pin' => $room->pin,
+                'created_at' => now(),
+                'updated_at' => now(),
             ]);
             if ($made === 1) {
                 ($this->audit)('link', null, $by, "drop-in room $name, {$hours->words()}", $section);
@@ -56,12 +79,24 @@ final readonly class KeepDropIn
     public function change(DropInRoom $room, string $name, OpenHours $hours, string $preset, Person $by): void
     {
         $this->check($room->section, $name, $preset, $room->id);
-        $this->keep($room, ['name' => $name, 'hours' => $hours->spans, 'preset' => $preset], 'door', "drop-in room $name: {$hours->words()}, ".Presets::all()[$preset]->name, $by);
+        $this->keep(
+            $room,
+            ['name' => $name, 'hours' => $hours->spans, 'preset' => $preset],
+            'door',
+            "drop-in room $name: {$hours->words()}, ".Presets::all()[$preset]->name,
+            $by,
+        );
     }
 
     public function hide(DropInRoom $room, bool $hidden, Person $by): void
     {
-        $this->keep($room, ['is_hidden' => $hidden], 'link', "drop-in room $room->name ".($hidden ? 'hidden: the door is shut' : 'shown again'), $by);
+        $this->keep(
+            $room,
+            ['is_hidden' => $hidden],
+            'link',
+            "drop-in room $room->name ".($hidden ? 'hidden: the door is shut' : 'shown again'),
+            $by,
+        );
     }
 
     /** The old link and code die at once. */
@@ -69,9 +104,23 @@ final readonly class KeepDropIn
     {
         DB::transaction(function () use ($room, $by): void {
             // Locked and read anew: of two who replace it at once, the second retires the first one's link.
-            $now = DropInRoom::query()->with(['section.term.school', 'section.term.closures'])->lockForUpdate()->findOrFail($room->id);
+            $now = DropInRoom::query()
+                ->with(['section.term.school', 'section.term.closures'])
+                ->lockForUpdate()
+                ->findOrFail($room->id);
             $secret = LinkSecret::make(Secrets::random());
-            $this->keep($now, ['secret' => $secret, 'secret_sum' => Secrets::sum($secret), 'retired_sums' => [...$now->retired_sums, $now->secret_sum], 'join_code' => JoinCode::make(Secrets::random())], 'link', "drop-in room $now->name: link replaced", $by);
+            $this->keep(
+                $now,
+                [
+                    'secret' => $secret,
+                    'secret_sum' => Secrets::sum($secret),
+                    'retired_sums' => [...$now->retired_sums, $now->secret_sum],
+                    'join_code' => JoinCode::make(Secrets::random()),
+                ],
+                'link',
+                "drop-in room $now->name: link replaced",
+                $by,
+            );
         });
     }
 
@@ -102,8 +151,19 @@ final readonly class KeepDropIn
         if (! isset(Presets::all()[$preset])) {
             throw new Fault('There is no such preset. Choose one of the list.', 'preset');
         }
-        if (DropInRoom::query()->where('section_id', $section->id)->where('name', $name)->where('uid', '!=', $uid)->when($but !== null, fn ($q) => $q->whereKeyNot($but))->exists()) {
-            throw new Fault("{$section->name()} has a drop-in room \"$name\" already. Give this one another name, or that one more hours.", 'name');
+        if (
+            DropInRoom::query()
+                ->where('section_id', $section->id)
+                ->where('name', $name)
+                ->where('uid', '!=', $uid)
+                ->when($but !== null, fn ($q) => $q->whereKeyNot($but))
+                ->exists()
+        ) {
+            throw new Fault(
+                "{$section->name()} has a drop-in room \"$name\" already. Give this one another name, or that one ".
+                    'more hours.',
+                'name',
+            );
         }
     }
 

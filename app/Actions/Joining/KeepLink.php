@@ -15,7 +15,11 @@ final readonly class KeepLink
     /** @param  array<string, string>  $more join code, room, dial-in and PIN of a series link */
     public function __invoke(int $series, LinkKind $kind, ?int $person = null, array $more = []): JoinLink
     {
-        $query = JoinLink::query()->inForce()->where('series_id', $series)->where('kind', $kind)->where('person_id', $person);
+        $query = JoinLink::query()
+            ->inForce()
+            ->where('series_id', $series)
+            ->where('kind', $kind)
+            ->where('person_id', $person);
 
         return $query->first() ?? JoinLink::query()->create($this->fresh($series, $kind, $person) + $more);
     }
@@ -25,6 +29,12 @@ final readonly class KeepLink
     {
         $secret = LinkSecret::make(Secrets::random());
 
-        return ['series_id' => $series, 'kind' => $kind, 'person_id' => $person, 'secret' => $secret, 'secret_sum' => Secrets::sum($secret)];
+        return [
+            'series_id' => $series,
+            'kind' => $kind,
+            'person_id' => $person,
+            'secret' => $secret,
+            'secret_sum' => Secrets::sum($secret),
+        ];
     }
 }

@@ -28,14 +28,39 @@ final readonly class KeepPresets
             throw new Fault('Write what the preset is called.', 'preset_name');
         }
         if (isset(Preset::usual()[$key])) {
-            throw new Fault("\"$name\" is one of the usual presets, which stay as they are. Choose another name.", 'preset_name');
+            throw new Fault(
+                "\"$name\" is one of the usual presets, which stay as they are. Choose another name.",
+                'preset_name',
+            );
         }
         DB::transaction(function () use ($key, $name, $door, $floor, $by): void {
             $isNew = ! DB::table('presets')->where('key', $key)->exists();
-            DB::table('presets')->upsert([['key' => $key, 'name' => trim($name), 'door' => json_encode($door->toArray()), 'floor' => json_encode($floor->toArray()), 'created_at' => now(), 'updated_at' => now()]], 'key', ['name', 'door', 'floor', 'updated_at']);
-            ($this->audit)('door', null, $by, "preset $name ".($isNew ? 'made: ' : 'changed: ').Preset::say($door, $floor));
+            DB::table('presets')->upsert(
+                [
+                    [
+                        'key' => $key,
+                        'name' => trim($name),
+                        'door' => json_encode($door->toArray()),
+                        'floor' => json_encode($floor->toArray()),
+                        'created_at' => now(),
+                        'updated_at' => now(),
+                    ],
+                ],
+                'key',
+                ['name', 'door', 'floor', 'updated_at'],
+            );
+            ($this->audit)(
+                'door',
+                null,
+                $by,
+                "preset $name ".($isNew ? 'made: ' : 'changed: ').Preset::say($door, $floor),
+            );
             // When the doors open is told at the destinations.
-            $sections = DB::table('series_sections')->join('series', 'series.id', '=', 'series_id')->where('preset', $key)->distinct()->pluck('series_sections.section_id');
+            $sections = DB::table('series_sections')
+                ->join('series', 'series.id', '=', 'series_id')
+                ->where('preset', $key)
+                ->distinct()
+                ->pluck('series_sections.section_id');
             foreach ($sections->chunk(RefreshSections::AT_ONCE) as $some) {
                 RefreshSections::dispatch(array_values(array_map(intval(...), $some->all())));
             }

@@ -22,19 +22,45 @@ final readonly class LiveRoom
      * @param  string  $page  the desk's own address
      * @param  string|null  $other  the rehearsal's address, or from it that of the real one
      */
-    private function __construct(public string $name, public Section $section, public ?Series $series, public Doorway $way, public string $meeting, public int $start, public int $end, public Zone $zone, public ?string $hostLink, public string $page, public ?string $other, public bool $isRehearsal)
-    {
+    private function __construct(
+        public string $name,
+        public Section $section,
+        public ?Series $series,
+        public Doorway $way,
+        public string $meeting,
+        public int $start,
+        public int $end,
+        public Zone $zone,
+        public ?string $hostLink,
+        public string $page,
+        public ?string $other,
+        public bool $isRehearsal,
+    ) {
     }
 
     public static function ofSession(Session $session, bool $isRehearsal): self
     {
         $core = $session->toCore();
         $series = $session->series;
-        $host = $isRehearsal ? null : JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', LinkKind::Host)->first();
+        $host = $isRehearsal
+            ? null
+            : JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', LinkKind::Host)->first();
         $pages = [route('live', $session->id), route('live', [$session->id, 'rehearsal' => 1])];
 
-        return new self($series->section->name().($isRehearsal ? ', rehearsal' : ''), $series->section, $series, Doorway::ofSeries($series, $core), $isRehearsal ? "rehearsal-$session->id" : Doorway::meeting($core->start), $core->start, $core->end,
-            $series->section->term->calendar()->zone, $host?->address(), $pages[$isRehearsal ? 1 : 0], $pages[$isRehearsal ? 0 : 1], $isRehearsal);
+        return new self(
+            $series->section->name().($isRehearsal ? ', rehearsal' : ''),
+            $series->section,
+            $series,
+            Doorway::ofSeries($series, $core),
+            $isRehearsal ? "rehearsal-$session->id" : Doorway::meeting($core->start),
+            $core->start,
+            $core->end,
+            $series->section->term->calendar()->zone,
+            $host?->address(),
+            $pages[$isRehearsal ? 1 : 0],
+            $pages[$isRehearsal ? 0 : 1],
+            $isRehearsal,
+        );
     }
 
     /** Null where no hours are left in the term. */
@@ -43,6 +69,21 @@ final readonly class LiveRoom
         $term = $room->section->term->calendar();
         $hours = $room->openHours()->at($term, $now);
 
-        return $hours === null ? null : new self("$room->name, {$room->section->name()}", $room->section, null, Doorway::ofDropIn($room), Doorway::meeting($hours[0]), $hours[0], $hours[1], $term->zone, $room->address(), route('drop-in.live', $room->id), null, false);
+        return $hours === null
+            ? null
+            : new self(
+                "$room->name, {$room->section->name()}",
+                $room->section,
+                null,
+                Doorway::ofDropIn($room),
+                Doorway::meeting($hours[0]),
+                $hours[0],
+                $hours[1],
+                $term->zone,
+                $room->address(),
+                route('drop-in.live', $room->id),
+                null,
+                false,
+            );
     }
 }

@@ -14,8 +14,8 @@ use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkKind;
 
 /**
- * Makes the join link of a series: a room at the conference bridge, the link, the join code, and the teacher's host link. What ought to stand
- * for its sections is written down by the caller, once for all that it makes.
+ * Makes the join link of a series: a room at the conference bridge, the link, the join code, and the teacher's host
+ * link. What ought to stand for its sections is written down by the caller, once for all that it makes.
  */
 final readonly class MakeLink
 {
@@ -32,7 +32,10 @@ final readonly class MakeLink
             // Two workers may ask for the same series; the second finds the first one's link.
             DB::table('series')->where('id', $series->id)->lockForUpdate()->first();
             $link = ($this->keep)($series->id, LinkKind::Series, null, [
-                'join_code' => JoinCode::make(Secrets::random()), 'room' => $room->id, 'dial_in' => $room->dialIn, 'pin' => $room->pin,
+                'join_code' => JoinCode::make(Secrets::random()),
+                'room' => $room->id,
+                'dial_in' => $room->dialIn,
+                'pin' => $room->pin,
             ]);
             ($this->keep)($series->id, LinkKind::Host);
             if ($link->wasRecentlyCreated) {

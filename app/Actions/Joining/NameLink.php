@@ -12,7 +12,9 @@ use Nomada\Core\Fault;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\ShortAddress;
 
-/** Gives a series' link a memorable address, or takes it out. With nothing typed, one is made of the section's words. */
+/**
+ * Gives a series' link a memorable address, or takes it out. With nothing typed, one is made of the section's words.
+ */
 final readonly class NameLink
 {
     public function __construct(private Audit $audit)
@@ -22,11 +24,28 @@ final readonly class NameLink
     /** @throws Fault where it is taken, or would reveal a student */
     public function __invoke(Series $series, string $typed, ?Person $by): void
     {
-        $link = JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', LinkKind::Series)->first() ?? throw new Fault('Make the join link first.', 'short_address');
-        $isTaken = fn (string $slug): bool => JoinLink::query()->where('short_address', $slug)->whereKeyNot($link->id)->exists();
-        $names = DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->whereIn('section_id', $series->sectionIds())->where('enrolments.role', 'student')->pluck(DB::raw("given_name || ' ' || family_name as name"))->all();
+        $link =
+            JoinLink::query()
+                ->inForce()
+                ->where('series_id', $series->id)
+                ->where('kind', LinkKind::Series)
+                ->first() ?? throw new Fault('Make the join link first.', 'short_address');
+        $isTaken = fn (string $slug): bool => JoinLink::query()
+            ->where('short_address', $slug)
+            ->whereKeyNot($link->id)
+            ->exists();
+        $names = DB::table('enrolments')
+            ->join('people', 'people.id', '=', 'person_id')
+            ->whereIn('section_id', $series->sectionIds())
+            ->where('enrolments.role', 'student')
+            ->pluck(DB::raw("given_name || ' ' || family_name as name"))
+            ->all();
         if (trim($typed) === '') {
-            $link->update(['short_address' => $link->short_address === null ? ShortAddress::suggest($series->section->name(), $series->title, $isTaken) : null]);
+            $link->update([
+                'short_address' => $link->short_address === null
+                        ? ShortAddress::suggest($series->section->name(), $series->title, $isTaken)
+                        : null,
+            ]);
         } else {
             $slug = ShortAddress::read($typed, array_values(array_map(strval(...), $names)));
             if ($isTaken($slug)) {
@@ -34,6 +53,11 @@ final readonly class NameLink
             }
             $link->update(['short_address' => $slug]);
         }
-        ($this->audit)('link', $series, $by, $link->short_address === null ? 'short address taken out' : "short address: $link->short_address");
+        ($this->audit)(
+            'link',
+            $series,
+            $by,
+            $link->short_address === null ? 'short address taken out' : "short address: $link->short_address",
+        );
     }
 }

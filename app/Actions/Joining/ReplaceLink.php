@@ -18,13 +18,18 @@ use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkKind;
 
 /**
- * Replaces links: the old ones die at once, and every placement that carries them is stale, so that the next publish run mends all of
- * them. A retired link tells its holder where the new one is found, and nothing else.
+ * Replaces links: the old ones die at once, and every placement that carries them is stale, so that the next publish
+ * run mends all of them. A retired link tells its holder where the new one is found, and nothing else.
  */
 final readonly class ReplaceLink
 {
-    public function __construct(private Clock $clock, private KeepLink $keep, private Audit $audit, private RefreshPlacements $refresh, private Letters $letters)
-    {
+    public function __construct(
+        private Clock $clock,
+        private KeepLink $keep,
+        private Audit $audit,
+        private RefreshPlacements $refresh,
+        private Letters $letters,
+    ) {
     }
 
     /**
@@ -38,7 +43,12 @@ final readonly class ReplaceLink
     {
         return DB::transaction(function () use ($series, $by): int {
             DB::table('series')->where('id', $series->id)->lockForUpdate()->first();
-            $links = JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', '!=', LinkKind::Guest)->with('person')->get();
+            $links = JoinLink::query()
+                ->inForce()
+                ->where('series_id', $series->id)
+                ->where('kind', '!=', LinkKind::Guest)
+                ->with('person')
+                ->get();
             if ($links->isEmpty()) {
                 throw new Fault('There is no link yet that could be replaced.', 'link');
             }
@@ -57,7 +67,12 @@ final readonly class ReplaceLink
     {
         return DB::transaction(function () use ($link, $by): JoinLink {
             $new = $this->one(JoinLink::query()->with('person')->lockForUpdate()->findOrFail($link->id));
-            ($this->audit)('link', $link->series, $by, "replaced: {$link->kind->words()}".($link->person === null ? '' : " of {$link->person->name()}"));
+            ($this->audit)(
+                'link',
+                $link->series,
+                $by,
+                "replaced: {$link->kind->words()}".($link->person === null ? '' : " of {$link->person->name()}"),
+            );
             ($this->refresh)($link->series->sectionIds());
 
             return $new;
@@ -73,10 +88,20 @@ final readonly class ReplaceLink
 
     private function one(JoinLink $old): JoinLink
     {
-        $more = array_filter($old->only(['room', 'dial_in', 'pin', 'is_hidden', 'short_address']), fn (mixed $v): bool => $v !== null);
-        $old->update(['retired_at' => Carbon::createFromTimestamp($this->clock->seconds()), 'short_address' => null]);
+        $more = array_filter(
+            $old->only(['room', 'dial_in', 'pin', 'is_hidden', 'short_address']),
+            fn (mixed $v): bool => $v !== null,
+        );
+        $old->update([
+            'retired_at' => Carbon::createFromTimestamp($this->clock->seconds()),
+            'short_address' => null,
+        ]);
 
-        $new = JoinLink::query()->create($this->keep->fresh($old->series_id, $old->kind, $old->person_id) + $more + ($old->join_code === null ? [] : ['join_code' => JoinCode::make(Secrets::random())]));
+        $new = JoinLink::query()->create(
+            $this->keep->fresh($old->series_id, $old->kind, $old->person_id) +
+                $more +
+                ($old->join_code === null ? [] : ['join_code' => JoinCode::make(Secrets::random())]),
+        );
         // Whoever held a link of their own is written to; the others find the new one where the old one stood.
         if ($new->kind === LinkKind::Personal) {
             $this->letters->replaced($new->setRelation('person', $old->person));

@@ -7,13 +7,20 @@ namespace Nomada\App\Actions\Publishing;
 use Nomada\App\Jobs\CarryOut;
 use Nomada\App\Models\Publishing\Run;
 
-/** Carries a run out here and now, waiting through its pauses: for the console, which needs no queue worker to be up. */
+/**
+ * Carries a run out here and now, waiting through its pauses: for the console, which needs no queue worker to be up.
+ */
 final class CarryOutRun
 {
     public function __invoke(Run $run): Run
     {
         while (true) {
-            $lanes = $run->steps()->where('state', 'waiting')->reorder()->distinct()->get(['section_id', 'lane']);
+            $lanes = $run
+                ->steps()
+                ->where('state', 'waiting')
+                ->reorder()
+                ->distinct()
+                ->get(['section_id', 'lane']);
             if ($lanes->isEmpty()) {
                 break;
             }
@@ -33,15 +40,28 @@ final class CarryOutRun
     /**
      * What came of a run.
      *
-     * @return array{run: string|null, done: int, failed: list<array{section: string, lane: string, key: string, words: string|null}>}
+     * @return array{run: string|null, done: int, failed: list<array{section: string, lane: string, key: string,
+     *   words: string|null}>}
      */
     public static function result(?Run $run): array
     {
         $failed = $run?->steps()->where('state', 'failed')->with('section')->get() ?? collect();
 
         return [
-            'run' => $run?->id, 'done' => $run?->steps()->where('state', 'done')->count() ?? 0,
-            'failed' => array_values($failed->map(fn ($s): array => ['section' => $s->section->sourced_id, 'lane' => $s->lane, 'key' => $s->key, 'words' => $s->words])->all()),
+            'run' => $run?->id,
+            'done' => $run?->steps()->where('state', 'done')->count() ?? 0,
+            'failed' => array_values(
+                $failed
+                    ->map(
+                        fn ($s): array => [
+                            'section' => $s->section->sourced_id,
+                            'lane' => $s->lane,
+                            'key' => $s->key,
+                            'words' => $s->words,
+                        ],
+                    )
+                    ->all(),
+            ),
         ];
     }
 }

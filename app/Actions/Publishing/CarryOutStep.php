@@ -31,8 +31,12 @@ final class CarryOutStep
 
     private int $of = 0;
 
-    public function __construct(private readonly Destinations $destinations, private readonly SectionFactsQuery $facts, private readonly MakeLink $makeLink, private readonly RefreshPlacements $refresh)
-    {
+    public function __construct(
+        private readonly Destinations $destinations,
+        private readonly SectionFactsQuery $facts,
+        private readonly MakeLink $makeLink,
+        private readonly RefreshPlacements $refresh,
+    ) {
     }
 
     /** @throws DestinationFailure */
@@ -60,19 +64,43 @@ final class CarryOutStep
     }
 
     /**
-     * After the last waiting step of a lane, in the same transaction: links change what ought to stand, and for a section of several
-     * series that is written down once.
+     * After the last waiting step of a lane, in the same transaction: links change what ought to stand, and for a
+     * section of several series that is written down once.
      */
     public function endLane(RunStep $step): void
     {
         if ($step->lane !== 'link') {
             return;
         }
-        // A lane may be queued twice: of two workers that end its last steps at one moment, the second sees what the first has done.
+        // A lane may be queued twice: of two workers that end its last steps at one moment, the second sees what the
+        // first has done.
         DB::select('select pg_advisory_xact_lock(hashtext(?))', ["links $step->run_id $step->section_id"]);
-        if (! RunStep::query()->where(['run_id' => $step->run_id, 'section_id' => $step->section_id, 'lane' => 'link', 'state' => 'waiting'])->exists()) {
-            $series = RunStep::query()->where(['run_id' => $step->run_id, 'section_id' => $step->section_id, 'lane' => 'link'])->pluck('key')->map(intval(...));
-            ($this->refresh)(array_values(array_map(intval(...), DB::table('series_sections')->whereIn('series_id', $series)->distinct()->pluck('section_id')->all())));
+        if (
+            ! RunStep::query()
+                ->where([
+                    'run_id' => $step->run_id,
+                    'section_id' => $step->section_id,
+                    'lane' => 'link',
+                    'state' => 'waiting',
+                ])
+                ->exists()
+        ) {
+            $series = RunStep::query()
+                ->where(['run_id' => $step->run_id, 'section_id' => $step->section_id, 'lane' => 'link'])
+                ->pluck('key')
+                ->map(intval(...));
+            ($this->refresh)(
+                array_values(
+                    array_map(
+                        intval(...),
+                        DB::table('series_sections')
+                            ->whereIn('series_id', $series)
+                            ->distinct()
+                            ->pluck('section_id')
+                            ->all(),
+                    ),
+                ),
+            );
         }
     }
 
@@ -90,8 +118,12 @@ final class CarryOutStep
         }
         $receipt = $destination->put($wanted, $placement);
         $placement->update([
-            'standing_print' => $wanted->fingerprint(), 'standing' => $wanted->fields, 'remote' => $receipt->remote, 'etag' => $receipt->etag,
-            'trouble' => null, 'published_at' => now(),
+            'standing_print' => $wanted->fingerprint(),
+            'standing' => $wanted->fields,
+            'remote' => $receipt->remote,
+            'etag' => $receipt->etag,
+            'trouble' => null,
+            'published_at' => now(),
         ]);
     }
 
@@ -99,7 +131,10 @@ final class CarryOutStep
     {
         $key = "{$placement->place->value} $placement->key";
         // What was kept may be older than the placement's fingerprint: the facts changed while the run went on.
-        if ($this->of !== $placement->section_id || ($this->wanted[$key] ?? null)?->fingerprint() !== $placement->wanted_print) {
+        if (
+            $this->of !== $placement->section_id ||
+            ($this->wanted[$key] ?? null)?->fingerprint() !== $placement->wanted_print
+        ) {
             $this->wanted = [];
             foreach ($this->facts->for([$placement->section_id]) as $facts) {
                 foreach (WantedPlacements::of($facts) as $wanted) {

@@ -12,7 +12,10 @@ use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Joining\LinkSecret;
 use Nomada\Core\Publishing\WantedPlacements;
 
-/** The calendar of one teacher or student: every series of their sections in the current term. Their own links are in it only at their own secret address. */
+/**
+ * The calendar of one teacher or student: every series of their sections in the current term. Their own links are in it
+ * only at their own secret address.
+ */
 final readonly class PersonFeed
 {
     public function __construct(private SectionFactsQuery $facts)
@@ -21,7 +24,12 @@ final readonly class PersonFeed
 
     public function __invoke(Person $person, Term $term, bool $withOwnLinks): string
     {
-        $sections = Section::query()->where('term_id', $term->id)->whereHas('enrolments', fn ($q) => $q->where('person_id', $person->id))->orderBy('id')->pluck('id')->all();
+        $sections = Section::query()
+            ->where('term_id', $term->id)
+            ->whereHas('enrolments', fn ($q) => $q->where('person_id', $person->id))
+            ->orderBy('id')
+            ->pluck('id')
+            ->all();
         $events = [];
         foreach ($this->facts->for(array_values(array_map(intval(...), $sections)), true) as $facts) {
             foreach (WantedPlacements::feed($facts, $withOwnLinks ? $person->sourced_id : null) as $event) {

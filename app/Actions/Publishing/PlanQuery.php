@@ -12,16 +12,19 @@ use Nomada\Core\Publishing\Verb;
 use Nomada\Core\Publishing\WantedPlacements;
 
 /**
- * The plan of a publish run: what ought to stand beside what stands, counted per section and destination, or in full for a few sections.
+ * The plan of a publish run: what ought to stand beside what stands, counted per section and destination, or in full
+ * for a few sections.
  *
  * @phpstan-type Counts array{add: int, change: int, remove: int, leave: int, trouble: int}
- * @phpstan-type Item array{verb: string, key: string, label: string, person: string|null, trouble: string|null, fields: array<string, string|list<string>>, changes: list<FieldChange>}
+ * @phpstan-type Item array{verb: string, key: string, label: string, person: string|null, trouble: string|null,
+ *   fields: array<string, string|list<string>>, changes: list<FieldChange>}
  */
 final readonly class PlanQuery
 {
     public const NONE = ['add' => 0, 'change' => 0, 'remove' => 0, 'leave' => 0, 'trouble' => 0];
 
-    private const VERB = "case when wanted_print is null then 'remove' when standing_print is null then 'add' when wanted_print = standing_print then 'leave' else 'change' end";
+    private const VERB = "case when wanted_print is null then 'remove' when standing_print is null then 'add' when
+        wanted_print = standing_print then 'leave' else 'change' end";
 
     public function __construct(private SectionFactsQuery $facts)
     {
@@ -33,18 +36,25 @@ final readonly class PlanQuery
      */
     public function counts(?array $sections = null): array
     {
-        $rows = DB::table('placements')->when($sections !== null, fn ($q) => $q->whereIn('section_id', (array) $sections))
+        $rows = DB::table('placements')
+            ->when($sections !== null, fn ($q) => $q->whereIn('section_id', (array) $sections))
             ->groupBy('section_id', 'place', DB::raw('3'))
-            ->get(['section_id', 'place', DB::raw(self::VERB.' as verb'), DB::raw('count(*) as n'), DB::raw('count(trouble) as trouble')]);
+            ->get([
+                'section_id',
+                'place',
+                DB::raw(self::VERB.' as verb'),
+                DB::raw('count(*) as n'),
+                DB::raw('count(trouble) as trouble'),
+            ]);
         $out = [];
         foreach ($rows as $row) {
             $counts = $out[(int) $row->section_id][(string) $row->place] ?? self::NONE;
             $n = (int) $row->n;
             match ($row->verb) {
-                'add' => $counts['add'] = $n,
-                'change' => $counts['change'] = $n,
-                'remove' => $counts['remove'] = $n,
-                default => $counts['leave'] = $n,
+                'add' => ($counts['add'] = $n),
+                'change' => ($counts['change'] = $n),
+                'remove' => ($counts['remove'] = $n),
+                default => ($counts['leave'] = $n),
             };
             $counts['trouble'] += (int) $row->trouble;
             $out[(int) $row->section_id][(string) $row->place] = $counts;
@@ -77,9 +87,15 @@ final readonly class PlanQuery
             $new = $wanted[$row->place->value][$row->key] ?? null;
             $verb = $row->verb() ?? Verb::Leave;
             $out[$row->place->value][] = [
-                'verb' => $verb->value, 'key' => $row->key, 'label' => $row->label, 'person' => $row->person, 'trouble' => $row->trouble,
-                'fields' => $new === null ? ($row->standing ?? []) : $new->fields,
-                'changes' => $verb === Verb::Change && $new !== null ? FieldChange::between($row->standing ?? [], $new->fields) : [],
+                'verb' => $verb->value,
+                'key' => $row->key,
+                'label' => $row->label,
+                'person' => $row->person,
+                'trouble' => $row->trouble,
+                'fields' => $new === null ? $row->standing ?? [] : $new->fields,
+                'changes' => $verb === Verb::Change && $new !== null
+                        ? FieldChange::between($row->standing ?? [], $new->fields)
+                        : [],
             ];
         }
 

@@ -35,13 +35,19 @@ final readonly class RefreshPlacements
         $rows = [];
         foreach (WantedPlacements::of($facts) as $wanted) {
             $rows["{$wanted->place->value} $wanted->key"] = [
-                'section_id' => $id, 'place' => $wanted->place->value, 'key' => $wanted->key, 'label' => $wanted->label, 'person' => $wanted->person,
+                'section_id' => $id,
+                'place' => $wanted->place->value,
+                'key' => $wanted->key,
+                'label' => $wanted->label,
+                'person' => $wanted->person,
                 'wanted_print' => $wanted->fingerprint(),
             ];
         }
         $now = now();
         DB::transaction(function () use ($id, $rows, $now): void {
-            $known = DB::table('placements')->where('section_id', $id)->get(['id', 'place', 'key', 'wanted_print', 'standing_print']);
+            $known = DB::table('placements')
+                ->where('section_id', $id)
+                ->get(['id', 'place', 'key', 'wanted_print', 'standing_print']);
             $gone = $known->reject(fn (stdClass $p): bool => isset($rows["$p->place $p->key"]));
             foreach ($known as $placement) {
                 $same = "$placement->place $placement->key";
@@ -50,16 +56,29 @@ final readonly class RefreshPlacements
                 }
             }
             if ($rows !== []) {
-                // One parameter for all of them: binding some hundred rows column by column takes longer than the rest of this.
-                DB::statement('insert into placements (section_id, place, key, label, person, wanted_print, created_at, updated_at) select section_id, place, key, label, person, wanted_print, ?::timestamptz, ?::timestamptz from json_to_recordset(?::json) as t(section_id bigint, place text, key text, label text, person text, wanted_print text)
-                    on conflict (place, key) do update set section_id = excluded.section_id, label = excluded.label, person = excluded.person, wanted_print = excluded.wanted_print, updated_at = excluded.updated_at', [$now, $now, json_encode(array_values($rows), JSON_THROW_ON_ERROR)]);
+                // One parameter for all of them: binding some hundred rows column by column takes longer than the rest
+                // of this.
+                DB::statement(
+                    'insert into placements (section_id, place, key, label, person, wanted_print, created_at,
+                        updated_at) select section_id, place, key, label, person, wanted_print, ?::timestamptz,
+                        ?::timestamptz from json_to_recordset(?::json) as t(section_id bigint, place text, key text,
+                        label text, person text, wanted_print text)
+                    on conflict (place, key) do update set section_id = excluded.section_id, label = excluded.label,
+                        person = excluded.person, wanted_print = excluded.wanted_print, updated_at =
+                        excluded.updated_at',
+                    [$now, $now, json_encode(array_values($rows), JSON_THROW_ON_ERROR)],
+                );
             }
             if ($gone->isEmpty()) {
                 return;
             }
             // What never stood anywhere is forgotten; what stands must be removed there first.
-            Placement::query()->whereKey($gone->whereNull('standing_print')->pluck('id')->all())->delete();
-            Placement::query()->whereKey($gone->whereNotNull('standing_print')->pluck('id')->all())->update(['wanted_print' => null]);
+            Placement::query()
+                ->whereKey($gone->whereNull('standing_print')->pluck('id')->all())
+                ->delete();
+            Placement::query()
+                ->whereKey($gone->whereNotNull('standing_print')->pluck('id')->all())
+                ->update(['wanted_print' => null]);
         });
     }
 }

@@ -36,27 +36,83 @@ final class SectionFactsQuery
      */
     public function for(array $ids, bool $unlinked = false): array
     {
-        $sections = DB::table('sections')->whereIn('id', $ids)->orderBy('id')->get(['id', 'sourced_id', 'title', 'year', 'term_id']);
-        $terms = Term::query()->whereKey($sections->pluck('term_id')->unique()->all())->with(['school', 'closures'])->get()->keyBy('id');
+        $sections = DB::table('sections')
+            ->whereIn('id', $ids)
+            ->orderBy('id')
+            ->get(['id', 'sourced_id', 'title', 'year', 'term_id']);
+        $terms = Term::query()
+            ->whereKey($sections->pluck('term_id')->unique()->all())
+            ->with(['school', 'closures'])
+            ->get()
+            ->keyBy('id');
         $series = [];
-        foreach (Series::query()->join('series_sections', 'series_sections.series_id', '=', 'series.id')->whereIn('series_sections.section_id', $ids)->orderBy('starts_on')->orderBy('series.title')->get(['series.*', 'series_sections.section_id as in_section']) as $one) {
+        foreach (
+            Series::query()
+                ->join('series_sections', 'series_sections.series_id', '=', 'series.id')
+                ->whereIn('series_sections.section_id', $ids)
+                ->orderBy('starts_on')
+                ->orderBy('series.title')
+                ->get(['series.*', 'series_sections.section_id as in_section']) as $one
+        ) {
             $series[(int) $one->getAttribute('in_section')][] = $one;
         }
-        $of = array_values(array_unique(array_map(fn (Series $s): int => $s->id, array_merge(...array_values($series)))));
+        $of = array_values(
+            array_unique(array_map(fn (Series $s): int => $s->id, array_merge(...array_values($series)))),
+        );
         $sessions = $this->sessions($of);
         $links = $this->links($of);
         $shared = $this->shared($of);
         $people = $this->people($ids);
-        $rooms = DropInRoom::query()->whereIn('section_id', $ids)->where('is_hidden', false)->orderBy('name')->get()->groupBy('section_id');
+        $rooms = DropInRoom::query()
+            ->whereIn('section_id', $ids)
+            ->where('is_hidden', false)
+            ->orderBy('name')
+            ->get()
+            ->groupBy('section_id');
         $out = [];
         foreach ($sections as $section) {
             $id = (int) $section->id;
-            $term = ($terms[$section->term_id] ?? throw new LogicException('A section without its term'))->calendar();
-            $linked = array_values(array_filter($series[$id] ?? [], fn (Series $s): bool => $unlinked || isset($links[$s->id]['series'])));
+            $term = (
+                $terms[$section->term_id] ?? throw new LogicException('A section without its term')
+            )->calendar();
+            $linked = array_values(
+                array_filter(
+                    $series[$id] ?? [],
+                    fn (Series $s): bool => $unlinked || isset($links[$s->id]['series']),
+                ),
+            );
             $out[$id] = new SectionFacts(
-                $section->sourced_id, ($section->year === '' ? '' : "Y$section->year ").$section->title, $this->teacher($people[$id] ?? []), $term, $linked === [] ? new DoorRules : $this->rules($linked[0]),
-                array_map(fn (Series $s): SeriesFacts => $this->series($s, $links[$s->id]['series'][0] ?? null, $sessions[$s->id] ?? [], $shared[$s->id][$id] ?? []), $linked), $this->readers($people[$id] ?? [], $linked, $links), route('join'),
-                array_values(($rooms[$id] ?? collect())->map(fn (DropInRoom $r): DropInFacts => new DropInFacts($r->id, $r->name, $r->openHours()->words().' '.$term->zone->place(), $r->address(), $r->join_code, $r->dial_in, $r->pin))->all()),
+                $section->sourced_id,
+                ($section->year === '' ? '' : "Y$section->year ").$section->title,
+                $this->teacher($people[$id] ?? []),
+                $term,
+                $linked === [] ? new DoorRules() : $this->rules($linked[0]),
+                array_map(
+                    fn (Series $s): SeriesFacts => $this->series(
+                        $s,
+                        $links[$s->id]['series'][0] ?? null,
+                        $sessions[$s->id] ?? [],
+                        $shared[$s->id][$id] ?? [],
+                    ),
+                    $linked,
+                ),
+                $this->readers($people[$id] ?? [], $linked, $links),
+                route('join'),
+                array_values(
+                    ($rooms[$id] ?? collect())
+                        ->map(
+                            fn (DropInRoom $r): DropInFacts => new DropInFacts(
+                                $r->id,
+                                $r->name,
+                                $r->openHours()->words().' '.$term->zone->place(),
+                                $r->address(),
+                                $r->join_code,
+                                $r->dial_in,
+                                $r->pin,
+                            ),
+                        )
+                        ->all(),
+                ),
             );
         }
 
@@ -72,9 +128,25 @@ final class SectionFactsQuery
     private function sessions(array $series): array
     {
         $out = [];
-        foreach (DB::table('sessions')->leftJoin('people', 'people.id', '=', 'teacher_id')->whereIn('series_id', $series)->whereIn('state', [SessionState::Planned, SessionState::Cancelled])->orderBy('starts_at')
-            ->get(['sessions.*', DB::raw('extract(epoch from starts_at)::bigint as s'), DB::raw('extract(epoch from ends_at)::bigint as e'), DB::raw("left(given_name, 1) || '. ' || family_name as teacher")]) as $row) {
-            $out[(int) $row->series_id][] = Session::core((array) $row, (int) $row->s, (int) $row->e, $row->teacher);
+        foreach (
+            DB::table('sessions')
+                ->leftJoin('people', 'people.id', '=', 'teacher_id')
+                ->whereIn('series_id', $series)
+                ->whereIn('state', [SessionState::Planned, SessionState::Cancelled])
+                ->orderBy('starts_at')
+                ->get([
+                    'sessions.*',
+                    DB::raw('extract(epoch from starts_at)::bigint as s'),
+                    DB::raw('extract(epoch from ends_at)::bigint as e'),
+                    DB::raw("left(given_name, 1) || '. ' || family_name as teacher"),
+                ]) as $row
+        ) {
+            $out[(int) $row->series_id][] = Session::core(
+                (array) $row,
+                (int) $row->s,
+                (int) $row->e,
+                $row->teacher,
+            );
         }
 
         return $out;
@@ -89,7 +161,13 @@ final class SectionFactsQuery
     private function links(array $series): array
     {
         $out = [];
-        foreach (DB::table('join_links')->whereIn('series_id', $series)->whereNull('retired_at')->orderBy('id')->get(['series_id', 'kind', 'person_id', 'secret', 'join_code', 'dial_in', 'pin']) as $row) {
+        foreach (
+            DB::table('join_links')
+                ->whereIn('series_id', $series)
+                ->whereNull('retired_at')
+                ->orderBy('id')
+                ->get(['series_id', 'kind', 'person_id', 'secret', 'join_code', 'dial_in', 'pin']) as $row
+        ) {
             $out[(int) $row->series_id][$row->kind][] = $row;
         }
 
@@ -103,8 +181,21 @@ final class SectionFactsQuery
     private function people(array $sections): array
     {
         $out = [];
-        foreach (DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->whereIn('section_id', $sections)->orderByRaw("(enrolments.role = 'student'), family_name, given_name, enrolments.id")
-            ->get(['section_id', 'person_id', 'enrolments.role', 'is_primary', 'people.sourced_id', 'given_name', 'family_name']) as $row) {
+        foreach (
+            DB::table('enrolments')
+                ->join('people', 'people.id', '=', 'person_id')
+                ->whereIn('section_id', $sections)
+                ->orderByRaw("(enrolments.role = 'student'), family_name, given_name, enrolments.id")
+                ->get([
+                    'section_id',
+                    'person_id',
+                    'enrolments.role',
+                    'is_primary',
+                    'people.sourced_id',
+                    'given_name',
+                    'family_name',
+                ]) as $row
+        ) {
             $out[(int) $row->section_id][] = $row;
         }
 
@@ -112,18 +203,34 @@ final class SectionFactsQuery
     }
 
     /**
-     * Of each series that sections share, the people who have it by a section before each of them: the series' own section is the first.
+     * Of each series that sections share, the people who have it by a section before each of them: the series' own
+     * section is the first.
      *
      * @param  list<int>  $series
      * @return array<int, array<int, array<string, true>>> by series, then by section
      */
     private function shared(array $series): array
     {
-        $pairs = DB::table('series_sections')->join('series', 'series.id', '=', 'series_id')->whereIn('series_id', $series)
-            ->whereIn('series_id', DB::table('series_sections')->groupBy('series_id')->havingRaw('count(*) > 1')->select('series_id'))
-            ->orderByRaw('series_id, (series.section_id = series_sections.section_id) desc, series_sections.section_id')->get(['series_id', 'series_sections.section_id']);
+        $pairs = DB::table('series_sections')
+            ->join('series', 'series.id', '=', 'series_id')
+            ->whereIn('series_id', $series)
+            ->whereIn(
+                'series_id',
+                DB::table('series_sections')->groupBy('series_id')->havingRaw('count(*) > 1')->select('series_id'),
+            )
+            ->orderByRaw(
+                'series_id, (series.section_id = series_sections.section_id) desc, series_sections.section_id',
+            )
+            ->get(['series_id', 'series_sections.section_id']);
         $people = [];
-        foreach ($pairs->isEmpty() ? [] : DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->whereIn('section_id', $pairs->pluck('section_id'))->get(['section_id', 'people.sourced_id']) as $row) {
+        foreach (
+            $pairs->isEmpty()
+                ? []
+                : DB::table('enrolments')
+                    ->join('people', 'people.id', '=', 'person_id')
+                    ->whereIn('section_id', $pairs->pluck('section_id'))
+                    ->get(['section_id', 'people.sourced_id']) as $row
+        ) {
             $people[$row->section_id][$row->sourced_id] = true;
         }
         $out = $before = [];
@@ -150,11 +257,25 @@ final class SectionFactsQuery
      */
     private function series(Series $series, ?stdClass $link, array $sessions, array $elsewhere): SeriesFacts
     {
-        $in = fn (SessionState $state): array => array_values(array_filter($sessions, fn (PlannedSession $s): bool => $s->state === $state));
+        $in = fn (SessionState $state): array => array_values(
+            array_filter($sessions, fn (PlannedSession $s): bool => $s->state === $state),
+        );
 
         return new SeriesFacts(
-            $series->id, $series->uid, $series->title, $series->sequence, (int) $series->changed_at->timestamp, $series->plan(), $in(SessionState::Planned), $link === null ? '' : $this->address($link),
-            (string) $link?->join_code, (string) $link?->dial_in, (string) $link?->pin, $in(SessionState::Cancelled), $elsewhere, $this->rules($series)->hiddenOutside,
+            $series->id,
+            $series->uid,
+            $series->title,
+            $series->sequence,
+            (int) $series->changed_at->timestamp,
+            $series->plan(),
+            $in(SessionState::Planned),
+            $link === null ? '' : $this->address($link),
+            (string) $link?->join_code,
+            (string) $link?->dial_in,
+            (string) $link?->pin,
+            $in(SessionState::Cancelled),
+            $elsewhere,
+            $this->rules($series)->hiddenOutside,
         );
     }
 
@@ -174,7 +295,8 @@ final class SectionFactsQuery
         $personal = $hosts = [];
         foreach ($linked as $series) {
             // A link that is hidden outside the door's hours stands on the student's own page only.
-            foreach ($this->rules($series)->hiddenOutside ? [] : ($links[$series->id][LinkKind::Personal->value] ?? []) as $link) {
+            $own = $this->rules($series)->hiddenOutside ? [] : $links[$series->id][LinkKind::Personal->value] ?? [];
+            foreach ($own as $link) {
                 $personal[(int) $link->person_id][$series->id] = $this->address($link);
             }
             foreach ($links[$series->id][LinkKind::Host->value] ?? [] as $link) {
@@ -183,7 +305,14 @@ final class SectionFactsQuery
         }
         $out = [];
         foreach ($people as $person) {
-            $out[$person->sourced_id] ??= new Reader($person->sourced_id, "$person->given_name $person->family_name", $person->role, in_array($person->role, ['teacher', 'co-teacher'], true) ? $hosts : ($personal[(int) $person->person_id] ?? []));
+            $out[$person->sourced_id] ??= new Reader(
+                $person->sourced_id,
+                "$person->given_name $person->family_name",
+                $person->role,
+                in_array($person->role, ['teacher', 'co-teacher'], true)
+                    ? $hosts
+                    : $personal[(int) $person->person_id] ?? [],
+            );
         }
 
         return array_values($out);

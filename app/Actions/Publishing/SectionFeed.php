@@ -10,7 +10,10 @@ use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Joining\LinkSecret;
 use Nomada\Core\Publishing\WantedPlacements;
 
-/** A section's calendar for anybody who knows its secret address. It has every planned session, whether a link is made yet or not. */
+/**
+ * A section's calendar for anybody who knows its secret address. It has every planned session, whether a link is made
+ * yet or not.
+ */
 final readonly class SectionFeed
 {
     public function __construct(private SectionFactsQuery $facts)

@@ -22,13 +22,19 @@ use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Registration\Registering;
 
 /**
- * Accepts, declines, sends to another section, takes back. Each locks the series first, so that no seat is given twice; what is decided
- * already is not decided again. A letter goes out a minute later; until then the decision can be undone.
+ * Accepts, declines, sends to another section, takes back. Each locks the series first, so that no seat is given twice;
+ * what is decided already is not decided again. A letter goes out a minute later; until then the decision can be
+ * undone.
  */
 final readonly class DecideRegistration
 {
-    public function __construct(private Clock $clock, private KeepLink $keep, private Audit $audit, private Letters $letters, private RefreshPlacements $refresh)
-    {
+    public function __construct(
+        private Clock $clock,
+        private KeepLink $keep,
+        private Audit $audit,
+        private Letters $letters,
+        private RefreshPlacements $refresh,
+    ) {
     }
 
     /** @throws Fault where no seat is left, or somebody has decided it meanwhile */
@@ -38,11 +44,22 @@ final readonly class DecideRegistration
             $this->needs($r, ['waiting', 'queued']);
             $seats = Registering::from($series->registering ?? [])->seats;
             if ($seats !== null && self::held($series->id, $r->only_day, ['accepted']) >= $seats) {
-                throw new Fault($seats === 1 ? 'The one seat is taken.' : "All $seats seats are taken. Give the series more seats, or keep {$r->person->name()} on the waiting list.", 'registration');
+                throw new Fault(
+                    $seats === 1
+                        ? 'The one seat is taken.'
+                        : "All $seats seats are taken. Give the series more seats, or keep {$r->person->name()} on ".
+                            'the waiting list.',
+                    'registration',
+                );
             }
             $this->settle($r, 'accepted', null, $by);
             ($this->keep)($series->id, LinkKind::Personal, $r->person_id);
-            ($this->audit)('registration', $series, $by, "accepted: $r->typed_name".($by === null ? ', by itself: certain' : ''));
+            ($this->audit)(
+                'registration',
+                $series,
+                $by,
+                "accepted: $r->typed_name".($by === null ? ', by itself: certain' : ''),
+            );
             $this->letters->write(LetterKind::Accepted, $r, true);
             ($this->refresh)($series->sectionIds());
         });
@@ -63,25 +80,59 @@ final readonly class DecideRegistration
         });
     }
 
-    /** To the other section's series; there it waits to be decided. @throws Fault where that one takes no registrations, or the student is there already */
+    /**
+     * To the other section's series; there it waits to be decided. @throws Fault where that one takes no registrations,
+     * or the student is there already
+     */
     public function send(Registration $registration, Section $to, Person $by): void
     {
-        $target = $to->series()->whereNotNull('registering')->first() ?? throw new Fault("{$to->name()} has no series that takes registrations. Let it take some first.", 'section');
-        if ($registration->only_day !== null && ! $target->sessions()->where('day', $registration->only_day)->exists()) {
+        $target =
+            $to->series()->whereNotNull('registering')->first() ??
+            throw new Fault(
+                "{$to->name()} has no series that takes registrations. Let it take some first.",
+                'section',
+            );
+        if (
+            $registration->only_day !== null &&
+            ! $target->sessions()->where('day', $registration->only_day)->exists()
+        ) {
             throw new Fault("{$to->name()} has no session on that day.", 'section');
         }
-        $this->locked($registration, function (Registration $r, Series $series) use ($target, $to, $by): void {
-            $this->needs($r, ['waiting', 'queued']);
-            if (Registration::query()->where(['series_id' => $target->id, 'person_id' => $r->person_id, 'only_day' => $r->only_day])->exists()) {
-                throw new Fault("{$r->person->name()} is registered for {$to->name()} already. Decline this one.", 'section');
-            }
-            $seat = Registering::from($target->registering ?? [])->hasSeat(self::held($target->id, $r->only_day));
-            $before = ['state' => $r->state, 'series_id' => $r->series_id];
-            $r->update(['series_id' => $target->id, 'state' => $seat ? 'waiting' : 'queued', 'before' => $before, 'decided_by' => $by->id, 'decided_at' => $this->now()]);
-            ($this->audit)('registration', $series, $by, "sent to {$to->name()}: $r->typed_name");
-            $this->letters->write(LetterKind::Elsewhere, $r->load(['series.section', 'person']), true);
-            $this->moveUp($series, $r->only_day);
-        }, $target->id);
+        $this->locked(
+            $registration,
+            function (Registration $r, Series $series) use ($target, $to, $by): void {
+                $this->needs($r, ['waiting', 'queued']);
+                if (
+                    Registration::query()
+                        ->where([
+                            'series_id' => $target->id,
+                            'person_id' => $r->person_id,
+                            'only_day' => $r->only_day,
+                        ])
+                        ->exists()
+                ) {
+                    throw new Fault(
+                        "{$r->person->name()} is registered for {$to->name()} already. Decline this one.",
+                        'section',
+                    );
+                }
+                $seat = Registering::from($target->registering ?? [])->hasSeat(
+                    self::held($target->id, $r->only_day),
+                );
+                $before = ['state' => $r->state, 'series_id' => $r->series_id];
+                $r->update([
+                    'series_id' => $target->id,
+                    'state' => $seat ? 'waiting' : 'queued',
+                    'before' => $before,
+                    'decided_by' => $by->id,
+                    'decided_at' => $this->now(),
+                ]);
+                ($this->audit)('registration', $series, $by, "sent to {$to->name()}: $r->typed_name");
+                $this->letters->write(LetterKind::Elsewhere, $r->load(['series.section', 'person']), true);
+                $this->moveUp($series, $r->only_day);
+            },
+            $target->id,
+        );
     }
 
     /** The last decision taken back, for as long as its letter has not gone. @throws Fault where it has */
@@ -95,13 +146,23 @@ final readonly class DecideRegistration
             if ($r->state === 'accepted') {
                 $this->retire($r);
             }
-            $r->update(['state' => $was['state'], 'series_id' => $was['series_id'], 'before' => null, 'reason' => null, 'decided_by' => null, 'decided_at' => null]);
+            $r->update([
+                'state' => $was['state'],
+                'series_id' => $was['series_id'],
+                'before' => null,
+                'reason' => null,
+                'decided_by' => null,
+                'decided_at' => null,
+            ]);
             ($this->audit)('registration', $series, $by, "decision undone: $r->typed_name");
             ($this->refresh)($series->sectionIds());
         });
     }
 
-    /** The student does not come after all, or the school takes it back: the link dies, and the next of the waiting list moves up. */
+    /**
+     * The student does not come after all, or the school takes it back: the link dies, and the next of the waiting list
+     * moves up.
+     */
     public function withdraw(Registration $registration, Person $by): void
     {
         $this->locked($registration, function (Registration $r, Series $series) use ($by): void {
@@ -122,7 +183,11 @@ final readonly class DecideRegistration
      */
     public static function held(int $series, ?string $day, array $states = ['accepted', 'waiting']): int
     {
-        return Registration::query()->where('series_id', $series)->where('only_day', $day)->whereIn('state', $states)->count();
+        return Registration::query()
+            ->where('series_id', $series)
+            ->where('only_day', $day)
+            ->whereIn('state', $states)
+            ->count();
     }
 
     /** Those of the waiting list who have a seat now wait for a decision, in order of arrival. */
@@ -130,7 +195,15 @@ final readonly class DecideRegistration
     {
         $registering = Registering::from($series->registering ?? []);
         $held = self::held($series->id, $day);
-        foreach (Registration::query()->where('series_id', $series->id)->where('only_day', $day)->where('state', 'queued')->orderBy('arrived_at')->orderBy('id')->get() as $next) {
+        foreach (
+            Registration::query()
+                ->where('series_id', $series->id)
+                ->where('only_day', $day)
+                ->where('state', 'queued')
+                ->orderBy('arrived_at')
+                ->orderBy('id')
+                ->get() as $next
+        ) {
             if (! $registering->hasSeat($held++)) {
                 return;
             }
@@ -139,16 +212,23 @@ final readonly class DecideRegistration
     }
 
     /**
-     * Locks the registration's series (and the one that it goes to) in the order of their ids, so that two who send to each other's do not
-     * wait for each other.
+     * Locks the registration's series (and the one that it goes to) in the order of their ids, so that two who send to
+     * each other's do not wait for each other.
      *
      * @param  callable(Registration, Series): void  $do
      */
     private function locked(Registration $registration, callable $do, ?int $target = null): void
     {
         DB::transaction(function () use ($registration, $do, $target): void {
-            DB::table('series')->whereIn('id', [$registration->series_id, $target ?? $registration->series_id])->orderBy('id')->lockForUpdate()->get(['id']);
-            $fresh = Registration::query()->with(['series.section.term.school', 'series.section.term.closures', 'series.sessions', 'person'])->lockForUpdate()->findOrFail($registration->id);
+            DB::table('series')
+                ->whereIn('id', [$registration->series_id, $target ?? $registration->series_id])
+                ->orderBy('id')
+                ->lockForUpdate()
+                ->get(['id']);
+            $fresh = Registration::query()
+                ->with(['series.section.term.school', 'series.section.term.closures', 'series.sessions', 'person'])
+                ->lockForUpdate()
+                ->findOrFail($registration->id);
             $do($fresh, $fresh->series);
         });
         $registration->refresh();
@@ -158,21 +238,39 @@ final readonly class DecideRegistration
     private function needs(Registration $r, array $states): void
     {
         if (! in_array($r->state, $states, true)) {
-            throw new Fault(($r->typed_name ?? $r->person->name())." was $r->state meanwhile; nothing was changed.", 'registration');
+            throw new Fault(
+                ($r->typed_name ?? $r->person->name())." was $r->state meanwhile; nothing was changed.",
+                'registration',
+            );
         }
     }
 
     private function settle(Registration $r, string $state, ?string $reason, ?Person $by): void
     {
-        $r->update(['before' => ['state' => $r->state, 'series_id' => $r->series_id], 'state' => $state, 'reason' => $reason, 'decided_by' => $by?->id, 'decided_at' => $this->now()]);
+        $r->update([
+            'before' => ['state' => $r->state, 'series_id' => $r->series_id],
+            'state' => $state,
+            'reason' => $reason,
+            'decided_by' => $by?->id,
+            'decided_at' => $this->now(),
+        ]);
     }
 
     /** The personal link dies with the last registration that it was for. */
     private function retire(Registration $r): void
     {
-        $others = Registration::query()->where('series_id', $r->series_id)->where('person_id', $r->person_id)->whereKeyNot($r->id)->where('state', 'accepted')->exists();
+        $others = Registration::query()
+            ->where('series_id', $r->series_id)
+            ->where('person_id', $r->person_id)
+            ->whereKeyNot($r->id)
+            ->where('state', 'accepted')
+            ->exists();
         if (! $others) {
-            JoinLink::query()->inForce()->where('series_id', $r->series_id)->where('person_id', $r->person_id)->update(['retired_at' => $this->now()]);
+            JoinLink::query()
+                ->inForce()
+                ->where('series_id', $r->series_id)
+                ->where('person_id', $r->person_id)
+                ->update(['retired_at' => $this->now()]);
         }
     }
 

@@ -23,14 +23,28 @@ final readonly class KeepRegistering
     public function __invoke(Series $series, ?Registering $registering, Person $by): void
     {
         if ($registering !== null && ! $series->sessions()->exists()) {
-            throw new Fault('This series has no dated sessions yet, so there is nothing to register for. Plan it first.', 'mode');
+            throw new Fault(
+                'This series has no dated sessions yet, so there is nothing to register for. Plan it first.',
+                'mode',
+            );
         }
         DB::transaction(function () use ($series, $registering, $by): void {
             DB::table('series')->where('id', $series->id)->lockForUpdate()->first();
             $series->update(['registering' => $registering?->toArray()]);
-            ($this->audit)('registration', $series, $by, $registering === null ? 'the roster is followed' : $registering->say());
+            ($this->audit)(
+                'registration',
+                $series,
+                $by,
+                $registering === null ? 'the roster is followed' : $registering->say(),
+            );
             // More seats: the waiting list moves up.
-            foreach (Registration::query()->where('series_id', $series->id)->where('state', 'queued')->distinct()->pluck('only_day') as $day) {
+            foreach (
+                Registration::query()
+                    ->where('series_id', $series->id)
+                    ->where('state', 'queued')
+                    ->distinct()
+                    ->pluck('only_day') as $day
+            ) {
                 $this->decide->moveUp($series, $day);
             }
         });

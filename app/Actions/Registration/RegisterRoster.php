@@ -17,13 +17,17 @@ use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Registration\RosterFollow;
 
 /**
- * Registers a section's whole roster (and that of whoever shares a series with it) for each of its series: everybody enrolled gets a registration with a personal link,
- * and whoever has left loses theirs. Again the same changes nothing.
+ * Registers a section's whole roster (and that of whoever shares a series with it) for each of its series: everybody
+ * enrolled gets a registration with a personal link, and whoever has left loses theirs. Again the same changes nothing.
  */
 final readonly class RegisterRoster
 {
-    public function __construct(private Clock $clock, private KeepLink $keep, private RefreshPlacements $refresh, private Audit $audit)
-    {
+    public function __construct(
+        private Clock $clock,
+        private KeepLink $keep,
+        private RefreshPlacements $refresh,
+        private Audit $audit,
+    ) {
     }
 
     /** @return array{joined: int, left: int} registrations made and withdrawn, over all series */
@@ -39,9 +43,15 @@ final readonly class RegisterRoster
                 $sections = $series->sectionIds();
                 $roster = $this->roster($sections);
                 $touched = [...$touched, ...$sections];
-                $registered = array_values(array_map(intval(...), $series->registrations()->where('state', 'accepted')->distinct()->pluck('person_id')->all()));
+                $registered = array_values(
+                    array_map(
+                        intval(...),
+                        $series->registrations()->where('state', 'accepted')->distinct()->pluck('person_id')->all(),
+                    ),
+                );
                 $follow = RosterFollow::between($roster, $registered, $today);
-                // Where students register themselves nobody is registered by the roster; whoever has left it loses the link all the same.
+                // Where students register themselves nobody is registered by the roster; whoever has left it loses the
+                // link all the same.
                 $own = $series->registering !== null;
                 $join = $own ? [] : $follow->join;
                 $leave = $own ? array_values(array_intersect($follow->leave, array_keys($roster))) : $follow->leave;
@@ -60,7 +70,8 @@ final readonly class RegisterRoster
     }
 
     /**
-     * Everybody enrolled in one of the sections that share a series; whoever is in two of them stays for the longer of the two.
+     * Everybody enrolled in one of the sections that share a series; whoever is in two of them stays for the longer of
+     * the two.
      *
      * @param  list<int>  $sections
      * @return array<int, string|null> until when, by person
@@ -68,9 +79,19 @@ final readonly class RegisterRoster
     private function roster(array $sections): array
     {
         $out = [];
-        foreach (DB::table('enrolments')->whereIn('section_id', $sections)->where('role', 'student')->get(['person_id', 'ends_on']) as $row) {
+        foreach (
+            DB::table('enrolments')
+                ->whereIn('section_id', $sections)
+                ->where('role', 'student')
+                ->get(['person_id', 'ends_on']) as $row
+        ) {
             $known = array_key_exists($row->person_id, $out);
-            $out[$row->person_id] = $known && ($out[$row->person_id] === null || $row->ends_on === null) ? null : ($known ? max($out[$row->person_id], $row->ends_on) : $row->ends_on);
+            $out[$row->person_id] =
+                $known && ($out[$row->person_id] === null || $row->ends_on === null)
+                    ? null
+                    : ($known
+                        ? max($out[$row->person_id], $row->ends_on)
+                        : $row->ends_on);
         }
 
         return $out;
@@ -83,17 +104,32 @@ final readonly class RegisterRoster
     private function note(Series $series, array $join, array $leave): void
     {
         if ($join !== []) {
-            ($this->audit)('registration', $series, null, 'from the roster: '.$this->names($join).', registered, each with a personal link');
+            ($this->audit)(
+                'registration',
+                $series,
+                null,
+                'from the roster: '.$this->names($join).', registered, each with a personal link',
+            );
         }
         if ($leave !== []) {
-            ($this->audit)('registration', $series, null, 'not on the roster any more: '.$this->names($leave).', registration withdrawn, link dead');
+            ($this->audit)(
+                'registration',
+                $series,
+                null,
+                'not on the roster any more: '.$this->names($leave).', registration withdrawn, link dead',
+            );
         }
     }
 
     /** @param  list<int>  $people */
     private function names(array $people): string
     {
-        $names = DB::table('people')->whereIn('id', array_slice($people, 0, 6))->orderBy('family_name')->get(['given_name', 'family_name'])->map(fn (\stdClass $p): string => trim("$p->given_name $p->family_name"))->implode(', ');
+        $names = DB::table('people')
+            ->whereIn('id', array_slice($people, 0, 6))
+            ->orderBy('family_name')
+            ->get(['given_name', 'family_name'])
+            ->map(fn (\stdClass $p): string => trim("$p->given_name $p->family_name"))
+            ->implode(', ');
 
         return count($people) > 6 ? "$names and ".(count($people) - 6).' more' : $names;
     }
@@ -102,9 +138,28 @@ final readonly class RegisterRoster
     private function join(int $series, array $people): void
     {
         $now = now();
-        $linked = JoinLink::query()->inForce()->where('series_id', $series)->where('kind', LinkKind::Personal)->pluck('person_id')->flip();
-        $registrations = array_map(fn (int $p): array => ['series_id' => $series, 'person_id' => $p, 'state' => 'accepted', 'came_by' => 'roster', 'created_at' => $now, 'updated_at' => $now], $people);
-        Registration::query()->where('series_id', $series)->whereNull('only_day')->whereIn('person_id', $people)->update(['state' => 'accepted', 'came_by' => 'roster']);
+        $linked = JoinLink::query()
+            ->inForce()
+            ->where('series_id', $series)
+            ->where('kind', LinkKind::Personal)
+            ->pluck('person_id')
+            ->flip();
+        $registrations = array_map(
+            fn (int $p): array => [
+                'series_id' => $series,
+                'person_id' => $p,
+                'state' => 'accepted',
+                'came_by' => 'roster',
+                'created_at' => $now,
+                'updated_at' => $now,
+            ],
+            $people,
+        );
+        Registration::query()
+            ->where('series_id', $series)
+            ->whereNull('only_day')
+            ->whereIn('person_id', $people)
+            ->update(['state' => 'accepted', 'came_by' => 'roster']);
         DB::table('registrations')->insertOrIgnore($registrations);
         foreach ($people as $person) {
             if (! $linked->has($person)) {
@@ -117,8 +172,15 @@ final readonly class RegisterRoster
     private function leave(int $series, array $people): void
     {
         if ($people !== []) {
-            Registration::query()->where('series_id', $series)->whereIn('person_id', $people)->update(['state' => 'withdrawn']);
-            JoinLink::query()->inForce()->where('series_id', $series)->whereIn('person_id', $people)->update(['retired_at' => now()]);
+            Registration::query()
+                ->where('series_id', $series)
+                ->whereIn('person_id', $people)
+                ->update(['state' => 'withdrawn']);
+            JoinLink::query()
+                ->inForce()
+                ->where('series_id', $series)
+                ->whereIn('person_id', $people)
+                ->update(['retired_at' => now()]);
         }
     }
 }

@@ -18,7 +18,13 @@ final readonly class RegisterRosters
     {
         $joined = $left = 0;
         $bare = [];
-        foreach (Section::query()->whereKey($sections)->with(['term.school', 'term.closures', 'series'])->orderBy('id')->get() as $section) {
+        foreach (
+            Section::query()
+                ->whereKey($sections)
+                ->with(['term.school', 'term.closures', 'series'])
+                ->orderBy('id')
+                ->get() as $section
+        ) {
             $sum = ($this->register)($section);
             $joined += $sum['joined'];
             $left += $sum['left'];

@@ -15,7 +15,10 @@ use Nomada\Core\Registration\Registrant;
 use Nomada\Core\Registration\RosterEntry;
 use Nomada\Core\Term\Zone;
 
-/** Compares registrations that wait with the rosters: one question for the queue, one for the rosters, and the core's matching. */
+/**
+ * Compares registrations that wait with the rosters: one question for the queue, one for the rosters, and the core's
+ * matching.
+ */
 final readonly class RegistrationChecks
 {
     public function __construct(private Clock $clock, private CurrentTerm $term)
@@ -41,8 +44,26 @@ final readonly class RegistrationChecks
         $school = self::domains();
         $out = [];
         foreach ($byDay as $day => $registrations) {
-            $registrants = array_map(fn (Registration $r): Registrant => new Registrant($r->id, (string) $r->typed_name, (string) $r->typed_email, $r->series->section_id, $r->series->section->course_id, $r->person_id), $registrations);
-            $matching = new Matching($this->roster(array_keys($courses), array_map(fn (Registration $r): int => $r->series->section_id, $registrations), array_map(fn (Registration $r): int => $r->series_id, $registrations), (string) $day), $school);
+            $registrants = array_map(
+                fn (Registration $r): Registrant => new Registrant(
+                    $r->id,
+                    (string) $r->typed_name,
+                    (string) $r->typed_email,
+                    $r->series->section_id,
+                    $r->series->section->course_id,
+                    $r->person_id,
+                ),
+                $registrations,
+            );
+            $matching = new Matching(
+                $this->roster(
+                    array_keys($courses),
+                    array_map(fn (Registration $r): int => $r->series->section_id, $registrations),
+                    array_map(fn (Registration $r): int => $r->series_id, $registrations),
+                    (string) $day,
+                ),
+                $school,
+            );
             foreach ($matching->findings(array_values($registrants)) as $finding) {
                 $out[$finding->registrant->id] = $finding;
             }
@@ -54,7 +75,8 @@ final readonly class RegistrationChecks
     /** Whether it may be accepted without anybody looking: certain, and from the very account that the roster names. */
     public static function isSafe(Finding $finding, Registration $registration): bool
     {
-        return $finding->verdict === \Nomada\Core\Registration\Verdict::Certain && $finding->entry?->person === $registration->person_id;
+        return $finding->verdict === \Nomada\Core\Registration\Verdict::Certain &&
+            $finding->entry?->person === $registration->person_id;
     }
 
     /**
@@ -65,9 +87,21 @@ final readonly class RegistrationChecks
     public static function domains(): array
     {
         return Cache::remember('school domains', 300, function (): array {
-            $rows = DB::select("select split_part(lower(email), '@', 2) as domain, count(*) as n, bool_or(role <> 'student' and role <> 'guardian') as staff, sum(count(*)) over () as everybody from people where role <> 'guardian' group by 1");
+            $rows = DB::select(
+                "select split_part(lower(email), '@', 2) as domain, count(*) as n, bool_or(role <> 'student' and
+                    role <> 'guardian') as staff, sum(count(*)) over () as everybody from people where role <>
+                    'guardian' group by 1",
+            );
 
-            return array_values(array_map(fn (\stdClass $r): string => $r->domain, array_filter($rows, fn (\stdClass $r): bool => $r->domain !== '' && ($r->staff || $r->n * 10 >= $r->everybody))));
+            return array_values(
+                array_map(
+                    fn (\stdClass $r): string => $r->domain,
+                    array_filter(
+                        $rows,
+                        fn (\stdClass $r): bool => $r->domain !== '' && ($r->staff || $r->n * 10 >= $r->everybody),
+                    ),
+                ),
+            );
         });
     }
 
@@ -81,15 +115,44 @@ final readonly class RegistrationChecks
      */
     private function roster(array $courses, array $sections, array $series, string $day): array
     {
-        $today = ($this->term->find()?->calendar()->zone ?? Zone::named('UTC'))->dateAt($this->clock->seconds())->iso();
+        $today = ($this->term->find()?->calendar()->zone ?? Zone::named('UTC'))
+            ->dateAt($this->clock->seconds())
+            ->iso();
         $registered = [];
-        foreach (DB::table('registrations')->join('series', 'series.id', '=', 'series_id')->whereIn('series_id', array_values(array_unique($series)))->where('state', 'accepted')->when($day !== '', fn ($q) => $q->where(fn ($w) => $w->whereNull('only_day')->orWhere('only_day', $day)))->get(['person_id', 'section_id']) as $r) {
+        foreach (
+            DB::table('registrations')
+                ->join('series', 'series.id', '=', 'series_id')
+                ->whereIn('series_id', array_values(array_unique($series)))
+                ->where('state', 'accepted')
+                ->when(
+                    $day !== '',
+                    fn ($q) => $q->where(fn ($w) => $w->whereNull('only_day')->orWhere('only_day', $day)),
+                )
+                ->get(['person_id', 'section_id']) as $r
+        ) {
             $registered["$r->section_id $r->person_id"] = true;
         }
-        $rows = DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->join('sections', 'sections.id', '=', 'section_id')->where('enrolments.role', 'student')
-            ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))->where(fn ($q) => $q->whereIn('sections.course_id', $courses)->orWhereIn('sections.id', $sections))
+        $rows = DB::table('enrolments')
+            ->join('people', 'people.id', '=', 'person_id')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->where('enrolments.role', 'student')
+            ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
+            ->where(fn ($q) => $q->whereIn('sections.course_id', $courses)->orWhereIn('sections.id', $sections))
             ->get(['person_id', 'section_id', 'course_id', 'given_name', 'family_name', 'email']);
 
-        return array_values($rows->map(fn (\stdClass $r): RosterEntry => new RosterEntry($r->person_id, trim("$r->given_name $r->family_name"), $r->email, $r->section_id, $r->course_id ?? 0, isset($registered["$r->section_id $r->person_id"])))->all());
+        return array_values(
+            $rows
+                ->map(
+                    fn (\stdClass $r): RosterEntry => new RosterEntry(
+                        $r->person_id,
+                        trim("$r->given_name $r->family_name"),
+                        $r->email,
+                        $r->section_id,
+                        $r->course_id ?? 0,
+                        isset($registered["$r->section_id $r->person_id"]),
+                    ),
+                )
+                ->all(),
+        );
     }
 }

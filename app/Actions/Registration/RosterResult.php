@@ -16,11 +16,22 @@ final readonly class RosterResult
 
     public function words(): string
     {
-        $done = $this->joined + $this->left === 0 ? 'The rosters were registered already; nothing changed.' : implode(', ', array_filter([
-            $this->joined > 0 ? Words::count($this->joined, 'registration').' made, each with a personal link' : '',
-            $this->left > 0 ? Words::count($this->left, 'registration').' withdrawn' : '',
-        ])).'.';
+        $done =
+            $this->joined + $this->left === 0
+                ? 'The rosters were registered already; nothing changed.'
+                : implode(
+                    ', ',
+                    array_filter([
+                        $this->joined > 0
+                            ? Words::count($this->joined, 'registration').' made, each with a personal link'
+                            : '',
+                        $this->left > 0 ? Words::count($this->left, 'registration').' withdrawn' : '',
+                    ]),
+                ).'.';
 
-        return $done.($this->withoutSeries === [] ? '' : ' Without sessions yet, and so left out: '.implode(', ', $this->withoutSeries).'.');
+        return $done.
+            ($this->withoutSeries === []
+                ? ''
+                : ' Without sessions yet, and so left out: '.implode(', ', $this->withoutSeries).'.');
     }
 }

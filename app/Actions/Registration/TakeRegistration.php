@@ -19,13 +19,18 @@ use Nomada\Core\Registration\Registering;
 use Nomada\Core\Timetable\SessionState;
 
 /**
- * A student registers for a series, or for some of its sessions. The series is locked meanwhile: no seat is given twice, and pressing
- * twice registers once.
+ * A student registers for a series, or for some of its sessions. The series is locked meanwhile: no seat is given
+ * twice, and pressing twice registers once.
  */
 final readonly class TakeRegistration
 {
-    public function __construct(private Clock $clock, private Audit $audit, private Letters $letters, private RegistrationChecks $checks, private DecideRegistration $decide)
-    {
+    public function __construct(
+        private Clock $clock,
+        private Audit $audit,
+        private Letters $letters,
+        private RegistrationChecks $checks,
+        private DecideRegistration $decide,
+    ) {
     }
 
     /**
@@ -38,7 +43,13 @@ final readonly class TakeRegistration
     {
         return DB::transaction(function () use ($series, $person, $name, $email, $days): array {
             DB::table('series')->where('id', $series->id)->lockForUpdate()->first();
-            $registering = Registering::from($series->registering ?? throw new Fault('This class follows its roster; nobody registers for it. Ask your school to enrol you.', 'name'));
+            $registering = Registering::from(
+                $series->registering ??
+                    throw new Fault(
+                        'This class follows its roster; nobody registers for it. Ask your school to enrol you.',
+                        'name',
+                    ),
+            );
             $shut = $registering->shut($series->section->term->calendar()->zone->dateAt($this->clock->seconds()));
             if ($shut !== null) {
                 throw new Fault($shut, 'name');
@@ -52,7 +63,10 @@ final readonly class TakeRegistration
             }
             foreach ($registering->each ? $days : [] as $day) {
                 if (! in_array($day, $open, true)) {
-                    throw new Fault('One of these sessions is over or was moved. Choose from the list as it is now.', 'days');
+                    throw new Fault(
+                        'One of these sessions is over or was moved. Choose from the list as it is now.',
+                        'days',
+                    );
                 }
             }
             $out = [];
@@ -63,7 +77,12 @@ final readonly class TakeRegistration
             if ($out === []) {
                 throw new Fault('You are registered for this already; how it stands is written above.', 'name');
             }
-            ($this->audit)('registration', $series, $person, 'registered as '.$name.($registering->each ? ' for '.count($out).' sessions' : ''));
+            ($this->audit)(
+                'registration',
+                $series,
+                $person,
+                'registered as '.$name.($registering->each ? ' for '.count($out).' sessions' : ''),
+            );
             $this->acceptCertain($registering, $out);
 
             return $out;
@@ -77,20 +96,53 @@ final readonly class TakeRegistration
      */
     public function open(Series $series): array
     {
-        return array_values(array_unique($series->sessions->filter(fn (Session $s): bool => $s->state === SessionState::Planned && (int) $s->ends_at->timestamp > $this->clock->seconds())->map(fn (Session $s): string => $s->day)->all()));
+        return array_values(
+            array_unique(
+                $series->sessions
+                    ->filter(
+                        fn (Session $s): bool => $s->state === SessionState::Planned &&
+                            (int) $s->ends_at->timestamp > $this->clock->seconds(),
+                    )
+                    ->map(fn (Session $s): string => $s->day)
+                    ->all(),
+            ),
+        );
     }
 
-    private function one(Series $series, Registering $registering, Person $person, string $name, string $email, ?string $day): ?Registration
-    {
-        $known = Registration::query()->where(['series_id' => $series->id, 'person_id' => $person->id, 'only_day' => $day])->first();
+    private function one(
+        Series $series,
+        Registering $registering,
+        Person $person,
+        string $name,
+        string $email,
+        ?string $day,
+    ): ?Registration {
+        $known = Registration::query()
+            ->where(['series_id' => $series->id, 'person_id' => $person->id, 'only_day' => $day])
+            ->first();
         if ($known !== null && in_array($known->state, ['accepted', 'waiting', 'queued'], true)) {
             return null;
         }
         $state = $registering->hasSeat(DecideRegistration::held($series->id, $day)) ? 'waiting' : 'queued';
-        $registration = Registration::query()->updateOrCreate(['series_id' => $series->id, 'person_id' => $person->id, 'only_day' => $day], [
-            'state' => $state, 'came_by' => 'own', 'typed_name' => $name, 'typed_email' => $email, 'reason' => null, 'decided_by' => null, 'decided_at' => null, 'before' => null, 'arrived_at' => Carbon::createFromTimestamp($this->clock->seconds()),
-        ]);
-        $this->letters->write(LetterKind::Received, $registration->setRelation('series', $series)->setRelation('person', $person), false);
+        $registration = Registration::query()->updateOrCreate(
+            ['series_id' => $series->id, 'person_id' => $person->id, 'only_day' => $day],
+            [
+                'state' => $state,
+                'came_by' => 'own',
+                'typed_name' => $name,
+                'typed_email' => $email,
+                'reason' => null,
+                'decided_by' => null,
+                'decided_at' => null,
+                'before' => null,
+                'arrived_at' => Carbon::createFromTimestamp($this->clock->seconds()),
+            ],
+        );
+        $this->letters->write(
+            LetterKind::Received,
+            $registration->setRelation('series', $series)->setRelation('person', $person),
+            false,
+        );
 
         return $registration;
     }
@@ -106,7 +158,11 @@ final readonly class TakeRegistration
             return;
         }
         // Beside all who wait for this series: a student is given to one of them only.
-        $queue = Registration::query()->where('series_id', $waiting[0]->series_id)->where('state', 'waiting')->with(['series.section', 'person'])->get();
+        $queue = Registration::query()
+            ->where('series_id', $waiting[0]->series_id)
+            ->where('state', 'waiting')
+            ->with(['series.section', 'person'])
+            ->get();
         foreach ($this->checks->findings($queue) as $id => $finding) {
             foreach ($waiting as $registration) {
                 if ($registration->id === $id && RegistrationChecks::isSafe($finding, $registration)) {

@@ -15,7 +15,8 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Rotation;
 
 /**
- * Keeps a term's day plans, short days, opened weekend days, rotation days and open hours; the sessions follow each change.
+ * Keeps a term's day plans, short days, opened weekend days, rotation days and open hours; the sessions follow each
+ * change.
  *
  * @phpstan-import-type Effect from FollowCalendar
  */
@@ -34,16 +35,30 @@ final readonly class KeepCalendar
      */
     public function plan(Term $term, DayPlan $plan, bool $isUsual, ?DayPlanRow $row): array
     {
-        if (DayPlanRow::query()->where('term_id', $term->id)->where('name', $plan->name)->when($row !== null, fn ($q) => $q->whereKeyNot($row?->id))->exists()) {
+        if (
+            DayPlanRow::query()
+                ->where('term_id', $term->id)
+                ->where('name', $plan->name)
+                ->when($row !== null, fn ($q) => $q->whereKeyNot($row?->id))
+                ->exists()
+        ) {
             throw new Fault("There is a day plan called \"$plan->name\" already.", 'plan_name');
         }
 
         return $this->changed($term, function () use ($term, $plan, $isUsual, $row): void {
-            $isUsual = $isUsual || ($row->is_usual ?? false) || DayPlanRow::query()->where('term_id', $term->id)->doesntExist();
+            $isUsual =
+                $isUsual ||
+                ($row->is_usual ?? false) ||
+                DayPlanRow::query()->where('term_id', $term->id)->doesntExist();
             if ($isUsual) {
-                DayPlanRow::query()->where('term_id', $term->id)->when($row !== null, fn ($q) => $q->whereKeyNot($row?->id))->update(['is_usual' => false]);
+                DayPlanRow::query()
+                    ->where('term_id', $term->id)
+                    ->when($row !== null, fn ($q) => $q->whereKeyNot($row?->id))
+                    ->update(['is_usual' => false]);
             }
-            ($row ?? new DayPlanRow(['term_id' => $term->id]))->fill(['name' => $plan->name, 'periods' => $plan->toArray(), 'is_usual' => $isUsual])->save();
+            ($row ?? new DayPlanRow(['term_id' => $term->id]))
+                ->fill(['name' => $plan->name, 'periods' => $plan->toArray(), 'is_usual' => $isUsual])
+                ->save();
         });
     }
 
@@ -57,8 +72,19 @@ final readonly class KeepCalendar
         if (ShortDayRow::query()->where('day_plan_id', $row->id)->exists()) {
             throw new Fault("Short days go by \"$row->name\". Take them out first.", 'plan_name');
         }
-        if ($row->is_usual && DB::table('series')->join('sections', 'sections.id', '=', 'section_id')->where('term_id', $term->id)->whereNotNull('period')->exists()) {
-            throw new Fault('Series are tied to periods of this plan. Give them clock times first, or make another plan the usual one.', 'plan_name');
+        if (
+            $row->is_usual &&
+            DB::table('series')
+                ->join('sections', 'sections.id', '=', 'section_id')
+                ->where('term_id', $term->id)
+                ->whereNotNull('period')
+                ->exists()
+        ) {
+            throw new Fault(
+                'Series are tied to periods of this plan. Give them clock times first, or make another plan the usual '.
+                    'one.',
+                'plan_name',
+            );
         }
 
         return $this->changed($term, fn () => $row->delete());
@@ -83,7 +109,15 @@ final readonly class KeepCalendar
             throw new Fault('Write why the day is short; everybody reads it.', 'short_reason');
         }
 
-        return $this->changed($term, fn () => ShortDayRow::query()->create(['term_id' => $term->id, 'day_plan_id' => $plan->id, 'day' => $day->iso(), 'reason' => trim($reason)]));
+        return $this->changed(
+            $term,
+            fn () => ShortDayRow::query()->create([
+                'term_id' => $term->id,
+                'day_plan_id' => $plan->id,
+                'day' => $day->iso(),
+                'reason' => trim($reason),
+            ]),
+        );
     }
 
     /** @return Effect */
@@ -109,7 +143,10 @@ final readonly class KeepCalendar
             throw new Fault("{$day->short()} is open already.", 'open_day');
         }
 
-        return $this->changed($term, fn () => OpenedDay::query()->create(['term_id' => $term->id, 'day' => $day->iso()]));
+        return $this->changed(
+            $term,
+            fn () => OpenedDay::query()->create(['term_id' => $term->id, 'day' => $day->iso()]),
+        );
     }
 
     /** @return Effect */
@@ -129,7 +166,10 @@ final readonly class KeepCalendar
         $calendar = $term->calendar();
         foreach ($rotation->pins ?? [] as $day => $number) {
             if (! $calendar->contains($day) || ($rotation?->byWeek === false && ! $calendar->isOpen($day))) {
-                throw new Fault((new LocalDate($day))->short().' is no open day of the term, and cannot be a rotation day.', 'pin_day');
+                throw new Fault(
+                    (new LocalDate($day))->short().' is no open day of the term, and cannot be a rotation day.',
+                    'pin_day',
+                );
             }
         }
 

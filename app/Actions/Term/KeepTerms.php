@@ -25,8 +25,13 @@ use Nomada\Core\Timetable\CopiedPlan;
 /** Adds terms beside each other, and copies one term's plan into another. */
 final readonly class KeepTerms
 {
-    public function __construct(private Clock $clock, private CurrentTerm $current, private LaySessions $lay, private RefreshClashes $clashes, private RefreshPlacements $refresh)
-    {
+    public function __construct(
+        private Clock $clock,
+        private CurrentTerm $current,
+        private LaySessions $lay,
+        private RefreshClashes $clashes,
+        private RefreshPlacements $refresh,
+    ) {
     }
 
     /** @throws Fault where it overlaps another term, or ends before it begins */
@@ -38,11 +43,28 @@ final readonly class KeepTerms
         } catch (Fault $e) {
             throw new Fault($e->getMessage(), 'term_last');
         }
-        $other = Term::query()->where('school_id', $school->id)->where('starts_on', '<=', $last->iso())->where('ends_on', '>=', $first->iso())->first();
+        $other = Term::query()
+            ->where('school_id', $school->id)
+            ->where('starts_on', '<=', $last->iso())
+            ->where('ends_on', '>=', $first->iso())
+            ->first();
         if ($other !== null) {
-            throw new Fault("It would overlap {$other->title}, ".LocalDate::parse($other->starts_on)->short().' to '.LocalDate::parse($other->ends_on)->short().'. Choose days beside it.', 'term_first');
+            throw new Fault(
+                "It would overlap {$other->title}, ".
+                    LocalDate::parse($other->starts_on)->short().
+                    ' to '.
+                    LocalDate::parse($other->ends_on)->short().
+                    '. Choose days beside it.',
+                'term_first',
+            );
         }
-        $term = Term::query()->create(['school_id' => $school->id, 'sourced_id' => 'local-'.Str::ulid(), 'title' => $title, 'starts_on' => $first->iso(), 'ends_on' => $last->iso()]);
+        $term = Term::query()->create([
+            'school_id' => $school->id,
+            'sourced_id' => 'local-'.Str::ulid(),
+            'title' => $title,
+            'starts_on' => $first->iso(),
+            'ends_on' => $last->iso(),
+        ]);
         $this->current->forget();
 
         return $term->refresh();
@@ -59,10 +81,11 @@ final readonly class KeepTerms
     }
 
     /**
-     * Copies day plans, rotation, sections, their teachers and their series; the students too, where that is asked for. Nothing is copied
-     * twice: a section that is there already is left alone.
+     * Copies day plans, rotation, sections, their teachers and their series; the students too, where that is asked for.
+     * Nothing is copied twice: a section that is there already is left alone.
      *
-     * @return array{sections: int, series: int, skipped: list<string>} `skipped` names the series of which nothing falls into the term
+     * @return array{sections: int, series: int, skipped: list<string>} `skipped` names the series of which nothing
+     *   falls into the term
      *
      * @throws Fault where it is the same term
      */
@@ -74,30 +97,77 @@ final readonly class KeepTerms
 
         return DB::transaction(function () use ($from, $to, $withStudents): array {
             $this->calendar($from, $to);
-            $to = Term::query()->with(['school', 'closures'])->findOrFail($to->id);
+            $to = Term::query()
+                ->with(['school', 'closures'])
+                ->findOrFail($to->id);
             $sum = ['sections' => 0, 'series' => 0, 'skipped' => []];
             $made = [];
-            foreach (Section::query()->where('term_id', $from->id)->with(['series', 'enrolments'])->orderBy('id')->get() as $section) {
+            foreach (
+                Section::query()
+                    ->where('term_id', $from->id)
+                    ->with(['series', 'enrolments'])
+                    ->orderBy('id')
+                    ->get() as $section
+            ) {
                 $id = Str::before($section->sourced_id, '~').'~'.$to->id;
                 if (Section::query()->where('sourced_id', $id)->exists()) {
                     continue;
                 }
-                $copy = Section::query()->create([...$section->only(['course_id', 'title', 'code', 'year', 'target_minutes']), 'term_id' => $to->id, 'sourced_id' => $id]);
+                $copy = Section::query()->create([
+                    ...$section->only(['course_id', 'title', 'code', 'year', 'target_minutes']),
+                    'term_id' => $to->id,
+                    'sourced_id' => $id,
+                ]);
                 $made[$section->id] = $copy->id;
                 $sum['sections']++;
-                DB::table('enrolments')->insert($section->enrolments->filter(fn ($e): bool => $e->observer_rule_id === null && ($withStudents || $e->role !== 'student'))->map(fn ($e): array => [
-                    'section_id' => $copy->id, 'person_id' => $e->person_id, 'role' => $e->role, 'is_primary' => $e->is_primary, 'sourced_id' => 'local-'.Str::ulid(), 'is_local' => true, 'created_at' => now(), 'updated_at' => now(),
-                ])->values()->all());
+                DB::table('enrolments')->insert(
+                    $section->enrolments
+                        ->filter(
+                            fn ($e): bool => $e->observer_rule_id === null &&
+                                ($withStudents || $e->role !== 'student'),
+                        )
+                        ->map(
+                            fn ($e): array => [
+                                'section_id' => $copy->id,
+                                'person_id' => $e->person_id,
+                                'role' => $e->role,
+                                'is_primary' => $e->is_primary,
+                                'sourced_id' => 'local-'.Str::ulid(),
+                                'is_local' => true,
+                                'created_at' => now(),
+                                'updated_at' => now(),
+                            ],
+                        )
+                        ->values()
+                        ->all(),
+                );
             }
-            foreach (Series::query()->whereIn('section_id', array_keys($made))->with('section')->orderBy('id')->get() as $series) {
+            $copied = Series::query()
+                ->whereIn('section_id', array_keys($made))
+                ->with('section')
+                ->orderBy('id')
+                ->get();
+            foreach ($copied as $series) {
                 $plan = CopiedPlan::into($series->plan(), $from->calendar(), $to->calendar());
                 if ($plan === null) {
                     $sum['skipped'][] = "{$series->section->name()}: {$series->title}";
 
                     continue;
                 }
-                $copy = Series::query()->create([...Series::columns($plan), 'section_id' => $made[$series->section_id], 'title' => $series->title, 'uid' => (string) Str::uuid(), 'host_account_id' => $series->host_account_id, 'changed_at' => Carbon::createFromTimestamp($this->clock->seconds())]);
-                DB::table('series_sections')->insertOrIgnore(array_map(fn (int $s): array => ['series_id' => $copy->id, 'section_id' => $made[$s]], array_values(array_filter($series->sectionIds(), fn (int $s): bool => isset($made[$s])))));
+                $copy = Series::query()->create([
+                    ...Series::columns($plan),
+                    'section_id' => $made[$series->section_id],
+                    'title' => $series->title,
+                    'uid' => (string) Str::uuid(),
+                    'host_account_id' => $series->host_account_id,
+                    'changed_at' => Carbon::createFromTimestamp($this->clock->seconds()),
+                ]);
+                DB::table('series_sections')->insertOrIgnore(
+                    array_map(
+                        fn (int $s): array => ['series_id' => $copy->id, 'section_id' => $made[$s]],
+                        array_values(array_filter($series->sectionIds(), fn (int $s): bool => isset($made[$s]))),
+                    ),
+                );
                 ($this->lay)($copy, $to->calendar());
                 $sum['series']++;
             }
@@ -112,10 +182,19 @@ final readonly class KeepTerms
     {
         if (DayPlanRow::query()->where('term_id', $to->id)->doesntExist()) {
             foreach ($from->dayPlans as $plan) {
-                DayPlanRow::query()->create(['term_id' => $to->id, 'name' => $plan->name, 'periods' => $plan->periods, 'is_usual' => $plan->is_usual]);
+                DayPlanRow::query()->create([
+                    'term_id' => $to->id,
+                    'name' => $plan->name,
+                    'periods' => $plan->periods,
+                    'is_usual' => $plan->is_usual,
+                ]);
             }
         }
         $rotation = $from->rotation === null ? null : [...$from->rotation, 'pins' => []];
-        $to->update(['rotation' => $to->rotation ?? $rotation, 'opens_minute' => $from->opens_minute, 'closes_minute' => $from->closes_minute]);
+        $to->update([
+            'rotation' => $to->rotation ?? $rotation,
+            'opens_minute' => $from->opens_minute,
+            'closes_minute' => $from->closes_minute,
+        ]);
     }
 }

@@ -8,7 +8,9 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Section;
 use Nomada\Core\Fault;
 
-/** Sets the contact time that the school owes sections, typed as hours (`36`, `36:30`, `36 h 30`); empty takes it out. */
+/**
+ * Sets the contact time that the school owes sections, typed as hours (`36`, `36:30`, `36 h 30`); empty takes it out.
+ */
 final class SetTarget
 {
     /**
@@ -23,7 +25,9 @@ final class SetTarget
         foreach ($sections as $section) {
             $ids[] = $section->id;
         }
-        DB::table('sections')->whereIn('id', $ids)->update(['target_minutes' => $minutes, 'updated_at' => now()]);
+        DB::table('sections')
+            ->whereIn('id', $ids)
+            ->update(['target_minutes' => $minutes, 'updated_at' => now()]);
     }
 
     private function minutes(string $typed): ?int
@@ -31,11 +35,16 @@ final class SetTarget
         if ($typed === '') {
             return null;
         }
-        if (! preg_match('/^(\d{1,4})(?:\s*(?:h|:)\s*(\d{1,2})?|[.,](\d))?\s*(?:min|h)?$/iD', $typed, $m) || (int) ($m[2] ?? 0) > 59) {
+        if (
+            ! preg_match('/^(\d{1,4})(?:\s*(?:h|:)\s*(\d{1,2})?|[.,](\d))?\s*(?:min|h)?$/iD', $typed, $m) ||
+            (int) ($m[2] ?? 0) > 59
+        ) {
             throw new Fault("\"$typed\" is not a number of hours. Write it as 36 or 36:30.", 'target');
         }
         $minutes = 60 * (int) $m[1] + (int) ($m[2] ?? 0) + (isset($m[3]) ? 6 * (int) $m[3] : 0);
 
-        return $minutes > 0 ? $minutes : throw new Fault('A target is more than nothing. Leave it empty for none.', 'target');
+        return $minutes > 0
+            ? $minutes
+            : throw new Fault('A target is more than nothing. Leave it empty for none.', 'target');
     }
 }

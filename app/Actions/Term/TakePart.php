@@ -15,7 +15,10 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\Core\Fault;
 
-/** Gives people a part in a section beside the import: co-teachers, observers one by one, and observers by rule (everybody of a year, of a course). */
+/**
+ * Gives people a part in a section beside the import: co-teachers, observers one by one, and observers by rule
+ * (everybody of a year, of a course).
+ */
 final readonly class TakePart
 {
     public function __construct(private RefreshClashes $clashes, private RefreshPlacements $refresh)
@@ -33,7 +36,13 @@ final readonly class TakePart
             throw new Fault("{$person->name()} is a {$known->role} of this section already.", 'person');
         }
         DB::transaction(function () use ($section, $person, $role): void {
-            Enrolment::query()->create(['section_id' => $section->id, 'person_id' => $person->id, 'role' => $role, 'sourced_id' => 'local-'.Str::ulid(), 'is_local' => true]);
+            Enrolment::query()->create([
+                'section_id' => $section->id,
+                'person_id' => $person->id,
+                'role' => $role,
+                'sourced_id' => 'local-'.Str::ulid(),
+                'is_local' => true,
+            ]);
             $this->follow([$section]);
         });
     }
@@ -42,7 +51,12 @@ final readonly class TakePart
     public function leave(Enrolment $enrolment): void
     {
         if (! $enrolment->is_local || $enrolment->observer_rule_id !== null) {
-            throw new Fault($enrolment->observer_rule_id !== null ? 'This part comes from a rule. Take the rule back.' : 'This part comes from the import. Change it where the school keeps its rosters.', 'person');
+            throw new Fault(
+                $enrolment->observer_rule_id !== null
+                    ? 'This part comes from a rule. Take the rule back.'
+                    : 'This part comes from the import. Change it where the school keeps its rosters.',
+                'person',
+            );
         }
         DB::transaction(function () use ($enrolment): void {
             $section = $enrolment->section;
@@ -57,12 +71,22 @@ final readonly class TakePart
         if (($year === null) === ($course === null)) {
             throw new Fault('Choose a year or a course.', 'rule');
         }
-        if (ObserverRule::query()->where('section_id', $section->id)->where('year', $year)->where('course_id', $course?->id)->exists()) {
+        if (
+            ObserverRule::query()
+                ->where('section_id', $section->id)
+                ->where('year', $year)
+                ->where('course_id', $course?->id)
+                ->exists()
+        ) {
             throw new Fault('This rule stands already.', 'rule');
         }
 
         return DB::transaction(function () use ($section, $year, $course): ObserverRule {
-            $rule = ObserverRule::query()->create(['section_id' => $section->id, 'year' => $year, 'course_id' => $course?->id]);
+            $rule = ObserverRule::query()->create([
+                'section_id' => $section->id,
+                'year' => $year,
+                'course_id' => $course?->id,
+            ]);
             $this->apply([$rule]);
             $this->follow([$section]);
 
@@ -89,13 +113,48 @@ final readonly class TakePart
     {
         $touched = [];
         foreach ($rules as $rule) {
-            $named = DB::table('people')->whereIn('role', ['student', 'teacher'])->when($rule->year !== null, fn ($q) => $q->where('year', $rule->year)->where('role', 'student'), fn ($q) => $q->whereIn('id',
-                DB::table('enrolments')->join('sections', 'sections.id', '=', 'section_id')->where('course_id', $rule->course_id)->whereNull('observer_rule_id')->select('person_id')))->pluck('id');
-            $gone = DB::table('enrolments')->where('observer_rule_id', $rule->id)->whereNotIn('person_id', $named)->delete();
-            $new = DB::table('people')->whereIn('id', $named)->whereNotIn('id', DB::table('enrolments')->where('section_id', $rule->section_id)->select('person_id'))->pluck('id');
-            DB::table('enrolments')->insert($new->map(fn (mixed $person): array => [
-                'section_id' => $rule->section_id, 'person_id' => $person, 'role' => 'observer', 'sourced_id' => "rule-$rule->id-$person", 'is_local' => true, 'observer_rule_id' => $rule->id, 'created_at' => now(), 'updated_at' => now(),
-            ])->all());
+            $named = DB::table('people')
+                ->whereIn('role', ['student', 'teacher'])
+                ->when(
+                    $rule->year !== null,
+                    fn ($q) => $q->where('year', $rule->year)->where('role', 'student'),
+                    fn ($q) => $q->whereIn(
+                        'id',
+                        DB::table('enrolments')
+                            ->join('sections', 'sections.id', '=', 'section_id')
+                            ->where('course_id', $rule->course_id)
+                            ->whereNull('observer_rule_id')
+                            ->select('person_id'),
+                    ),
+                )
+                ->pluck('id');
+            $gone = DB::table('enrolments')
+                ->where('observer_rule_id', $rule->id)
+                ->whereNotIn('person_id', $named)
+                ->delete();
+            $new = DB::table('people')
+                ->whereIn('id', $named)
+                ->whereNotIn(
+                    'id',
+                    DB::table('enrolments')->where('section_id', $rule->section_id)->select('person_id'),
+                )
+                ->pluck('id');
+            DB::table('enrolments')->insert(
+                $new
+                    ->map(
+                        fn (mixed $person): array => [
+                            'section_id' => $rule->section_id,
+                            'person_id' => $person,
+                            'role' => 'observer',
+                            'sourced_id' => "rule-$rule->id-$person",
+                            'is_local' => true,
+                            'observer_rule_id' => $rule->id,
+                            'created_at' => now(),
+                            'updated_at' => now(),
+                        ],
+                    )
+                    ->all(),
+            );
             if ($gone > 0 || $new->isNotEmpty()) {
                 $touched[] = $rule->section_id;
             }

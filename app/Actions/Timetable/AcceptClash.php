@@ -12,7 +12,19 @@ final class AcceptClash
 {
     public function __invoke(string $key, string $reason, Person $by): void
     {
-        DB::table('accepted_clashes')->upsert([['key' => $key, 'reason' => $reason, 'accepted_by' => $by->id, 'created_at' => now(), 'updated_at' => now()]], 'key', ['reason', 'accepted_by', 'updated_at']);
+        DB::table('accepted_clashes')->upsert(
+            [
+                [
+                    'key' => $key,
+                    'reason' => $reason,
+                    'accepted_by' => $by->id,
+                    'created_at' => now(),
+                    'updated_at' => now(),
+                ],
+            ],
+            'key',
+            ['reason', 'accepted_by', 'updated_at'],
+        );
     }
 
     public function reopen(string $key): void

@@ -17,16 +17,21 @@ use Nomada\Core\Timetable\SessionState;
 use Nomada\Core\Timetable\TypedTime;
 
 /**
- * Changes one session and leaves the rest of its series: cancels it with a reason that students read, takes that back, moves it to another
- * day or time, makes it longer, gives it another teacher, a title, a note; adds an extra one, or one that makes up a lost one. What has
- * begun is never touched. The change outlives a change of the series where its date still exists in it (see core's Laying).
+ * Changes one session and leaves the rest of its series: cancels it with a reason that students read, takes that back,
+ * moves it to another day or time, makes it longer, gives it another teacher, a title, a note; adds an extra one, or
+ * one that makes up a lost one. What has begun is never touched. The change outlives a change of the series where its
+ * date still exists in it (see core's Laying).
  */
 final readonly class ChangeSession
 {
     private const LONGEST = 720;
 
-    public function __construct(private Clock $clock, private LaySessions $lay, private FollowSeries $follow, private SeriesHistory $history)
-    {
+    public function __construct(
+        private Clock $clock,
+        private LaySessions $lay,
+        private FollowSeries $follow,
+        private SeriesHistory $history,
+    ) {
     }
 
     /** @throws Fault where it has begun, is lost or cancelled already, or has no reason */
@@ -36,17 +41,31 @@ final readonly class ChangeSession
         if ($reason === '') {
             throw new Fault('Write why it is cancelled; students read it at the door.', 'reason');
         }
-        $this->change($session, SessionState::Planned, 'Only a planned session can be cancelled.', $by, fn (Session $s): array => [
-            ['state' => SessionState::Cancelled, 'reason' => $reason], "cancelled {$this->date($s)}: $reason",
-        ]);
+        $this->change(
+            $session,
+            SessionState::Planned,
+            'Only a planned session can be cancelled.',
+            $by,
+            fn (Session $s): array => [
+                ['state' => SessionState::Cancelled, 'reason' => $reason],
+                "cancelled {$this->date($s)}: $reason",
+            ],
+        );
     }
 
     /** @throws Fault where it has begun or is not cancelled */
     public function restore(Session $session, ?Person $by = null): void
     {
-        $this->change($session, SessionState::Cancelled, 'Only a cancelled session can be held after all.', $by, fn (Session $s): array => [
-            ['state' => SessionState::Planned, 'reason' => null], "held {$this->date($s)} after all",
-        ]);
+        $this->change(
+            $session,
+            SessionState::Cancelled,
+            'Only a cancelled session can be held after all.',
+            $by,
+            fn (Session $s): array => [
+                ['state' => SessionState::Planned, 'reason' => null],
+                "held {$this->date($s)} after all",
+            ],
+        );
     }
 
     /**
@@ -56,23 +75,42 @@ final readonly class ChangeSession
      */
     public function move(Session $session, LocalDate $day, int $start, int $minutes, ?Person $by = null): void
     {
-        $this->change($session, SessionState::Planned, 'Only a planned session can be moved.', $by, function (Session $session) use ($day, $start, $minutes): array {
+        $this->change($session, SessionState::Planned, 'Only a planned session can be moved.', $by, function (
+            Session $session,
+        ) use ($day, $start, $minutes): array {
             $term = $session->series->section->term->calendar();
             $at = $this->check($session->series, $term, $day, $start, $minutes, $session->id);
-            $to = ['day' => $day->iso(), 'starts_at' => Carbon::createFromTimestamp($at), 'ends_at' => Carbon::createFromTimestamp($at + 60 * $minutes)];
-            $words = "moved {$this->date($session)} to {$day->short()} ".TypedTime::format($start).'–'.TypedTime::format($start + $minutes);
+            $to = [
+                'day' => $day->iso(),
+                'starts_at' => Carbon::createFromTimestamp($at),
+                'ends_at' => Carbon::createFromTimestamp($at + 60 * $minutes),
+            ];
+            $words =
+                "moved {$this->date($session)} to {$day->short()} ".
+                TypedTime::format($start).
+                '–'.
+                TypedTime::format($start + $minutes);
             if ($session->is_extra) {
                 return [$to, $words];
             }
             $from = $session->moved_from ?? $session->day;
 
             // Back where the pattern put it, at its time, it is an exception no more.
-            return [[...$to, 'moved_from' => $from === $day->iso() && [$at, $at + 60 * $minutes] === $this->own($session, $term) ? null : $from], $words];
+            return [
+                [
+                    ...$to,
+                    'moved_from' => $from === $day->iso() && [$at, $at + 60 * $minutes] === $this->own($session, $term)
+                            ? null
+                            : $from,
+                ],
+                $words,
+            ];
         });
     }
 
     /**
-     * What is told of this one session: another teacher, a title instead of its topic, a note. Empty text takes it back.
+     * What is told of this one session: another teacher, a title instead of its topic, a note. Empty text takes it
+     * back.
      *
      * @throws Fault where it has begun, or the teacher is nobody of staff
      */
@@ -84,10 +122,28 @@ final readonly class ChangeSession
         $title = trim($title);
         $note = trim($note);
         $this->change($session, null, '', $by, function (Session $s) use ($title, $note, $teacher): array {
-            $told = array_filter([$teacher !== null && $teacher->id !== $s->teacher_id ? "taught by {$teacher->shortName()}" : ($teacher === null && $s->teacher_id !== null ? 'taught by its own teacher' : ''),
-                $title !== (string) $s->title ? ($title === '' ? 'without a title of its own' : "titled \"$title\"") : '', $note !== (string) $s->note ? ($note === '' ? 'without a note' : 'with a note') : '']);
+            $told = array_filter([
+                $teacher !== null && $teacher->id !== $s->teacher_id
+                    ? "taught by {$teacher->shortName()}"
+                    : ($teacher === null && $s->teacher_id !== null
+                        ? 'taught by its own teacher'
+                        : ''),
+                $title !== (string) $s->title
+                    ? ($title === ''
+                        ? 'without a title of its own'
+                        : "titled \"$title\"")
+                    : '',
+                $note !== (string) $s->note ? ($note === '' ? 'without a note' : 'with a note') : '',
+            ]);
 
-            return [['title' => $title === '' ? null : $title, 'note' => $note === '' ? null : $note, 'teacher_id' => $teacher?->id], $this->date($s).': '.(implode(', ', $told) ?: 'nothing changed')];
+            return [
+                [
+                    'title' => $title === '' ? null : $title,
+                    'note' => $note === '' ? null : $note,
+                    'teacher_id' => $teacher?->id,
+                ],
+                $this->date($s).': '.(implode(', ', $told) ?: 'nothing changed'),
+            ];
         });
     }
 
@@ -99,23 +155,54 @@ final readonly class ChangeSession
      *
      * @throws Fault
      */
-    public function add(Series $series, LocalDate $day, int $start, int $minutes, ?Session $madeUp = null, ?Person $by = null): Session
-    {
+    public function add(
+        Series $series,
+        LocalDate $day,
+        int $start,
+        int $minutes,
+        ?Session $madeUp = null,
+        ?Person $by = null,
+    ): Session {
         return DB::transaction(function () use ($series, $day, $start, $minutes, $madeUp, $by): Session {
-            $series = Series::query()->with(['section.term.school', 'section.term.closures'])->lockForUpdate()->findOrFail($series->id);
+            $series = Series::query()
+                ->with(['section.term.school', 'section.term.closures'])
+                ->lockForUpdate()
+                ->findOrFail($series->id);
             if ($madeUp !== null && $madeUp->state === SessionState::Planned) {
                 throw new Fault('Only a lost or cancelled session can be made up.', 'makes_up');
             }
-            if ($madeUp !== null && Session::query()->where('series_id', $series->id)->where('makes_up', $madeUp->day)->where('state', SessionState::Planned)->exists()) {
+            if (
+                $madeUp !== null &&
+                Session::query()
+                    ->where('series_id', $series->id)
+                    ->where('makes_up', $madeUp->day)
+                    ->where('state', SessionState::Planned)
+                    ->exists()
+            ) {
                 throw new Fault("{$this->date($madeUp)} is made up already.", 'makes_up');
             }
             $at = $this->check($series, $series->section->term->calendar(), $day, $start, $minutes, null);
             $before = $this->history->snapshot($series->id);
             $session = Session::query()->create([
-                'series_id' => $series->id, 'day' => $day->iso(), 'starts_at' => Carbon::createFromTimestamp($at), 'ends_at' => Carbon::createFromTimestamp($at + 60 * $minutes),
-                'state' => SessionState::Planned, 'is_extra' => true, 'makes_up' => $madeUp?->day,
+                'series_id' => $series->id,
+                'day' => $day->iso(),
+                'starts_at' => Carbon::createFromTimestamp($at),
+                'ends_at' => Carbon::createFromTimestamp($at + 60 * $minutes),
+                'state' => SessionState::Planned,
+                'is_extra' => true,
+                'makes_up' => $madeUp?->day,
             ]);
-            $this->finish($series, $by, ($madeUp === null ? 'an extra session on ' : "{$this->date($madeUp)} made up on ").$day->short().' '.TypedTime::format($start).'–'.TypedTime::format($start + $minutes), $before);
+            $this->finish(
+                $series,
+                $by,
+                ($madeUp === null ? 'an extra session on ' : "{$this->date($madeUp)} made up on ").
+                    $day->short().
+                    ' '.
+                    TypedTime::format($start).
+                    '–'.
+                    TypedTime::format($start + $minutes),
+                $before,
+            );
 
             return $session;
         });
@@ -129,9 +216,18 @@ final readonly class ChangeSession
     public function remove(Session $session, ?Person $by = null): void
     {
         if (! $session->is_extra) {
-            throw new Fault('This session comes from the pattern of its series. Cancel it, with a reason.', 'session');
+            throw new Fault(
+                'This session comes from the pattern of its series. Cancel it, with a reason.',
+                'session',
+            );
         }
-        $this->change($session, null, '', $by, fn (Session $s): array => [null, "took out the extra session of {$this->date($s)}"]);
+        $this->change(
+            $session,
+            null,
+            '',
+            $by,
+            fn (Session $s): array => [null, "took out the extra session of {$this->date($s)}"],
+        );
     }
 
     /** @return array{int, int} when the pattern would have it start and end, UTC seconds */
@@ -161,11 +257,21 @@ final readonly class ChangeSession
         if ($at <= $this->clock->seconds()) {
             throw new Fault('That time is past. Choose a later one.', 'move_start');
         }
-        $other = Session::query()->where('series_id', $series->id)->where('state', SessionState::Planned)->when($but !== null, fn ($q) => $q->whereKeyNot($but))
-            ->where('starts_at', '<', Carbon::createFromTimestamp($at + 60 * $minutes))->where('ends_at', '>', Carbon::createFromTimestamp($at))->first();
+        $other = Session::query()
+            ->where('series_id', $series->id)
+            ->where('state', SessionState::Planned)
+            ->when($but !== null, fn ($q) => $q->whereKeyNot($but))
+            ->where('starts_at', '<', Carbon::createFromTimestamp($at + 60 * $minutes))
+            ->where('ends_at', '>', Carbon::createFromTimestamp($at))
+            ->first();
         if ($other !== null) {
             $zone = $term->zone;
-            throw new Fault("This series meets on {$this->date($other)} from {$zone->clock((int) $other->starts_at->timestamp)} to {$zone->clock((int) $other->ends_at->timestamp)} already. Choose another time.", 'move_start');
+            throw new Fault(
+                "This series meets on {$this->date($other)} from {$zone->clock(
+                    (int) $other->starts_at->timestamp,
+                )} to {$zone->clock((int) $other->ends_at->timestamp)} already. Choose another time.",
+                'move_start',
+            );
         }
 
         return $at;
@@ -173,13 +279,17 @@ final readonly class ChangeSession
 
     /**
      * @param  SessionState|null  $from  the state that it must be in; any where null
-     * @param  callable(Session): array{array<string, mixed>|null, string}  $to  the columns (null to take it out), and the words of the history
+     * @param  callable(Session): array{array<string, mixed>|null, string}  $to  the columns (null to take it out),
+     *   and the words of the history
      */
     private function change(Session $session, ?SessionState $from, string $refusal, ?Person $by, callable $to): void
     {
         DB::transaction(function () use ($session, $from, $to, $refusal, $by): void {
             // Locked, so that two people who press at one moment do not both count the sequence up.
-            $series = Series::query()->with(['section.term.school', 'section.term.closures'])->lockForUpdate()->findOrFail($session->series_id);
+            $series = Series::query()
+                ->with(['section.term.school', 'section.term.closures'])
+                ->lockForUpdate()
+                ->findOrFail($session->series_id);
             $session = Session::query()->lockForUpdate()->findOrFail($session->id)->setRelation('series', $series);
             if ($from !== null && $session->state !== $from) {
                 throw new Fault($refusal, 'session');

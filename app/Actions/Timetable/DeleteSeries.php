@@ -12,13 +12,16 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 
 /**
- * Deletes a series with its sessions, links and registrations; the history keeps them, so that it can be undone. What it has published
- * is removed by the next publish run.
+ * Deletes a series with its sessions, links and registrations; the history keeps them, so that it can be undone. What
+ * it has published is removed by the next publish run.
  */
 final readonly class DeleteSeries
 {
-    public function __construct(private RefreshPlacements $refresh, private SeriesHistory $history, private Audit $audit)
-    {
+    public function __construct(
+        private RefreshPlacements $refresh,
+        private SeriesHistory $history,
+        private Audit $audit,
+    ) {
     }
 
     public function __invoke(Series $series, ?Person $by = null): void
@@ -26,9 +29,19 @@ final readonly class DeleteSeries
         DB::transaction(function () use ($series, $by): void {
             $links = JoinLink::query()->inForce()->where('series_id', $series->id)->count();
             if ($links > 0) {
-                ($this->audit)('link', $series->loadMissing('section'), $by, "series deleted: $links links open nothing any more");
+                ($this->audit)(
+                    'link',
+                    $series->loadMissing('section'),
+                    $by,
+                    "series deleted: $links links open nothing any more",
+                );
             }
-            $this->history->record($series, $by, "deleted $series->title", $this->history->snapshot($series->id, true));
+            $this->history->record(
+                $series,
+                $by,
+                "deleted $series->title",
+                $this->history->snapshot($series->id, true),
+            );
             $this->quietly($series);
         });
     }

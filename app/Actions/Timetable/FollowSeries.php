@@ -9,18 +9,27 @@ use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
 
-/** After a series' sessions have changed: its sequence counts up, clashes are searched anew, and what ought to stand at the destinations is written down, for every section that meets in it. */
+/**
+ * After a series' sessions have changed: its sequence counts up, clashes are searched anew, and what ought to stand at
+ * the destinations is written down, for every section that meets in it.
+ */
 final readonly class FollowSeries
 {
-    public function __construct(private Clock $clock, private RefreshClashes $clashes, private RefreshPlacements $refresh)
-    {
+    public function __construct(
+        private Clock $clock,
+        private RefreshClashes $clashes,
+        private RefreshPlacements $refresh,
+    ) {
     }
 
     /** @param  list<int>  $besides  sections that have just left the series */
     public function __invoke(Series $series, bool $countUp = true, array $besides = []): void
     {
         if ($countUp) {
-            $series->update(['sequence' => $series->sequence + 1, 'changed_at' => Carbon::createFromTimestamp($this->clock->seconds())]);
+            $series->update([
+                'sequence' => $series->sequence + 1,
+                'changed_at' => Carbon::createFromTimestamp($this->clock->seconds()),
+            ]);
         }
         $sections = [...$series->sectionIds(), ...$besides];
         ($this->clashes)($series->section->term, $sections);

@@ -16,17 +16,22 @@ use Nomada\Core\Term\Term;
 use Nomada\Core\Timetable\SeriesPlan;
 
 /**
- * Takes events of a calendar as series of sections, or as times at which a teacher is busy. The same event again changes the series that it
- * made before, or nothing where it is the same.
+ * Takes events of a calendar as series of sections, or as times at which a teacher is busy. The same event again
+ * changes the series that it made before, or nothing where it is the same.
  */
 final readonly class ImportEvents
 {
-    public function __construct(private Clock $clock, private LaySessions $lay, private FollowSeries $follow, private SeriesHistory $history)
-    {
+    public function __construct(
+        private Clock $clock,
+        private LaySessions $lay,
+        private FollowSeries $follow,
+        private SeriesHistory $history,
+    ) {
     }
 
     /**
-     * @param  list<array{event: ReadEvent, section: Section|null}>  $chosen  without a section the event's times are the teacher's busy ones
+     * @param  list<array{event: ReadEvent, section: Section|null}>  $chosen  without a section the event's times are
+     *   the teacher's busy ones
      * @return array{added: int, changed: int, same: int, busy: int}
      */
     public function __invoke(array $chosen, ?Person $teacher, ?Person $by): array
@@ -52,7 +57,14 @@ final readonly class ImportEvents
         $series = self::known($event->uid, $section->id);
         $now = Carbon::createFromTimestamp($this->clock->seconds());
         if ($series === null) {
-            $series = Series::query()->create([...Series::columns($plan), 'section_id' => $section->id, 'title' => $this->title($event, $section), 'uid' => (string) Str::uuid(), 'source_uid' => $event->uid, 'changed_at' => $now]);
+            $series = Series::query()->create([
+                ...Series::columns($plan),
+                'section_id' => $section->id,
+                'title' => $this->title($event, $section),
+                'uid' => (string) Str::uuid(),
+                'source_uid' => $event->uid,
+                'changed_at' => $now,
+            ]);
             $series->setRelation('section', $section);
             $this->lay->write($series, $event->over($term));
             $this->history->record($series, $by, "read from a calendar: {$plan->sentence()}", []);
@@ -76,14 +88,26 @@ final readonly class ImportEvents
     /** The series that an event made before, or that it was written from. */
     public static function known(string $uid, int $section): ?Series
     {
-        return Series::query()->where('section_id', $section)->where(fn ($q) => $q->where('source_uid', $uid)->when(Str::isUuid($uid), fn ($q) => $q->orWhere('uid', $uid)))->first();
+        return Series::query()
+            ->where('section_id', $section)
+            ->where(
+                fn ($q) => $q
+                    ->where('source_uid', $uid)
+                    ->when(Str::isUuid($uid), fn ($q) => $q->orWhere('uid', $uid)),
+            )
+            ->first();
     }
 
     /** Whether the sessions to come are those of the event. */
     public function isSame(Series $series, ReadEvent $event, Term $term): bool
     {
         $now = $this->clock->seconds();
-        $spans = fn (array $sessions): array => array_values(array_map(fn ($s): string => "$s->start $s->end", array_filter($sessions, fn ($s): bool => $s->start > $now && $s->state->value === 'planned')));
+        $spans = fn (array $sessions): array => array_values(
+            array_map(
+                fn ($s): string => "$s->start $s->end",
+                array_filter($sessions, fn ($s): bool => $s->start > $now && $s->state->value === 'planned'),
+            ),
+        );
 
         return $spans($this->lay->standing($series->id)) === $spans($event->over($term));
     }
@@ -102,9 +126,16 @@ final readonly class ImportEvents
     private function busy(ReadEvent $event, Person $teacher): int
     {
         DB::table('busy_blocks')->where('person_id', $teacher->id)->where('uid', $event->uid)->delete();
-        $rows = array_map(fn (array $span): array => [
-            'person_id' => $teacher->id, 'uid' => $event->uid, 'title' => mb_strimwidth($event->summary === '' ? 'Busy' : $event->summary, 0, 160, '…'), 'starts_at' => gmdate('Y-m-d H:i:sP', $span[0]), 'ends_at' => gmdate('Y-m-d H:i:sP', $span[1]),
-        ], $event->spans());
+        $rows = array_map(
+            fn (array $span): array => [
+                'person_id' => $teacher->id,
+                'uid' => $event->uid,
+                'title' => mb_strimwidth($event->summary === '' ? 'Busy' : $event->summary, 0, 160, '…'),
+                'starts_at' => gmdate('Y-m-d H:i:sP', $span[0]),
+                'ends_at' => gmdate('Y-m-d H:i:sP', $span[1]),
+            ],
+            $event->spans(),
+        );
         foreach (array_chunk($rows, 500) as $chunk) {
             DB::table('busy_blocks')->insertOrIgnore($chunk);
         }

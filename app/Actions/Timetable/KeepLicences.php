@@ -20,13 +20,26 @@ final readonly class KeepLicences
     }
 
     /** @throws Fault where the name is taken */
-    public function plan(Term $term, string $name, int $seats, int $minutes, int $atOnce, ?HostingPlan $plan = null): void
-    {
-        if (HostingPlan::query()->where('name', $name)->when($plan !== null, fn ($q) => $q->whereKeyNot($plan?->id))->exists()) {
+    public function plan(
+        Term $term,
+        string $name,
+        int $seats,
+        int $minutes,
+        int $atOnce,
+        ?HostingPlan $plan = null,
+    ): void {
+        if (
+            HostingPlan::query()
+                ->where('name', $name)
+                ->when($plan !== null, fn ($q) => $q->whereKeyNot($plan?->id))
+                ->exists()
+        ) {
             throw new Fault("There is a hosting plan called \"$name\" already.", 'plan_name');
         }
         DB::transaction(function () use ($term, $name, $seats, $minutes, $atOnce, $plan): void {
-            ($plan ?? new HostingPlan)->fill(['name' => $name, 'seats' => $seats, 'minutes' => $minutes, 'at_once' => $atOnce])->save();
+            ($plan ?? new HostingPlan())
+                ->fill(['name' => $name, 'seats' => $seats, 'minutes' => $minutes, 'at_once' => $atOnce])
+                ->save();
             ($this->clashes)($term);
         });
     }
@@ -35,7 +48,10 @@ final readonly class KeepLicences
     public function dropPlan(HostingPlan $plan): void
     {
         if ($plan->accounts()->exists()) {
-            throw new Fault("Accounts go by the plan {$plan->name}. Give them another, or take them out first.", 'plan_name');
+            throw new Fault(
+                "Accounts go by the plan {$plan->name}. Give them another, or take them out first.",
+                'plan_name',
+            );
         }
         $plan->delete();
     }
@@ -82,13 +98,16 @@ final readonly class KeepLicences
     {
         DB::transaction(function () use ($term, $series, $account): void {
             $series->update(['host_account_id' => $account?->id]);
-            DB::table('sessions')->where('series_id', $series->id)->update(['host_account_id' => null]);
+            DB::table('sessions')
+                ->where('series_id', $series->id)
+                ->update(['host_account_id' => null]);
             ($this->clashes)($term, [$series->section_id]);
         });
     }
 
     /**
-     * Puts every series on an account, changing as few as can be; one that no account can take whole is split over several.
+     * Puts every series on an account, changing as few as can be; one that no account can take whole is split over
+     * several.
      *
      * @return array{placed: int, changed: int, split: int, left: int}
      */
@@ -96,22 +115,39 @@ final readonly class KeepLicences
     {
         return DB::transaction(function () use ($term, $page): array {
             $assignment = $page->assignment($term);
-            foreach (collect($assignment->accounts)->groupBy(fn (int $account): int => $account, true) as $account => $series) {
-                DB::table('series')->whereIn('id', $series->keys())->update(['host_account_id' => $account]);
-                DB::table('sessions')->whereIn('series_id', $series->keys())->whereNotNull('host_account_id')->update(['host_account_id' => null]);
+            foreach (
+                collect($assignment->accounts)->groupBy(fn (int $account): int => $account, true) as $account => $series
+            ) {
+                DB::table('series')
+                    ->whereIn('id', $series->keys())
+                    ->update(['host_account_id' => $account]);
+                DB::table('sessions')
+                    ->whereIn('series_id', $series->keys())
+                    ->whereNotNull('host_account_id')
+                    ->update(['host_account_id' => null]);
             }
             foreach ($assignment->split as $series => $sessions) {
                 // The account of most of its sessions is the series'; the others are told apart.
                 $most = array_count_values($sessions);
                 arsort($most);
-                DB::table('series')->where('id', $series)->update(['host_account_id' => array_key_first($most)]);
+                DB::table('series')
+                    ->where('id', $series)
+                    ->update(['host_account_id' => array_key_first($most)]);
                 foreach ($sessions as $start => $account) {
-                    DB::table('sessions')->where('series_id', $series)->whereRaw('starts_at = to_timestamp(?)', [$start])->update(['host_account_id' => $account === array_key_first($most) ? null : $account]);
+                    DB::table('sessions')
+                        ->where('series_id', $series)
+                        ->whereRaw('starts_at = to_timestamp(?)', [$start])
+                        ->update(['host_account_id' => $account === array_key_first($most) ? null : $account]);
                 }
             }
             ($this->clashes)($term);
 
-            return ['placed' => count($assignment->accounts), 'changed' => $assignment->changed, 'split' => count($assignment->split), 'left' => $assignment->leftOver()];
+            return [
+                'placed' => count($assignment->accounts),
+                'changed' => $assignment->changed,
+                'split' => count($assignment->split),
+                'left' => $assignment->leftOver(),
+            ];
         });
     }
 }

@@ -12,7 +12,10 @@ use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
 
-/** Makes several lost sessions up at the times chosen for them. One whose time another has just taken is told, and the others are made. */
+/**
+ * Makes several lost sessions up at the times chosen for them. One whose time another has just taken is told, and the
+ * others are made.
+ */
 final readonly class MakeUp
 {
     public function __construct(private ChangeSession $change, private FreeTimesQuery $free)
@@ -20,7 +23,8 @@ final readonly class MakeUp
     }
 
     /**
-     * @param  array<int|string, string>  $chosen  by the lost session: date, start and length in minutes, parted by blanks
+     * @param  array<int|string, string>  $chosen  by the lost session: date, start and length in minutes, parted by
+     *   blanks
      * @return array{int, list<string>} how many were made, and what is told of the others
      */
     public function __invoke(Term $term, array $chosen, Person $by): array
@@ -29,7 +33,10 @@ final readonly class MakeUp
         $faults = [];
         foreach ($chosen as $id => $time) {
             [$date, $start, $minutes] = explode(' ', $time);
-            $session = Session::query()->with('series.section')->whereRelation('series.section', 'term_id', $term->id)->findOrFail((int) $id);
+            $session = Session::query()
+                ->with('series.section')
+                ->whereRelation('series.section', 'term_id', $term->id)
+                ->findOrFail((int) $id);
             $session->series->section->setRelation('term', $term);
             $day = LocalDate::parse($date);
             try {
@@ -45,12 +52,23 @@ final readonly class MakeUp
     }
 
     /** Only what the ones before it have taken is looked at: a time that clashed when it was chosen was chosen so. */
-    private function check(Session $session, LocalDate $day, int $start, int $minutes, Term $term, bool $isLater): void
-    {
+    private function check(
+        Session $session,
+        LocalDate $day,
+        int $start,
+        int $minutes,
+        Term $term,
+        bool $isLater,
+    ): void {
         $at = $term->calendar()->zone->instant($day->day, $start);
-        $cost = $isLater ? $this->free->costOf($session->series, [new PlannedSession($day->day, $at, $at + 60 * $minutes)]) : null;
+        $cost = $isLater
+            ? $this->free->costOf($session->series, [new PlannedSession($day->day, $at, $at + 60 * $minutes)])
+            : null;
         if ($cost !== null && $cost->clear < 1) {
-            throw new Fault("{$day->short()} has just been taken by another session of the teacher. Choose again.", 'take');
+            throw new Fault(
+                "{$day->short()} has just been taken by another session of the teacher. Choose again.",
+                'take',
+            );
         }
     }
 }

@@ -20,8 +20,12 @@ use Nomada\Core\Timetable\TypedTime;
 /** Moves a session to another day or time, alone, with the later ones, or with its whole series. */
 final readonly class MoveSessions
 {
-    public function __construct(private Clock $clock, private ChangeSession $change, private SaveSeries $save, private LaySessions $lay)
-    {
+    public function __construct(
+        private Clock $clock,
+        private ChangeSession $change,
+        private SaveSeries $save,
+        private LaySessions $lay,
+    ) {
     }
 
     /**
@@ -29,8 +33,14 @@ final readonly class MoveSessions
      *
      * @throws Fault
      */
-    public function __invoke(Session $session, LocalDate $day, int $start, int $minutes, Reach $reach, ?Person $by): void
-    {
+    public function __invoke(
+        Session $session,
+        LocalDate $day,
+        int $start,
+        int $minutes,
+        Reach $reach,
+        ?Person $by,
+    ): void {
         if ($reach === Reach::This) {
             $this->change->move($session, $day, $start, $minutes, $by);
 
@@ -42,8 +52,20 @@ final readonly class MoveSessions
             if ($session->moved_from !== null) {
                 $session->update(['day' => $session->moved_from, 'moved_from' => null]);
             }
-            $this->save->relay($session->series, $stretches, $by, ($reach === Reach::Whole ? 'the whole series: ' : 'from '.LocalDate::parse($session->day)->short().' on: ')
-                .'moved to '.LocalDate::dayName($day->weekday()).' '.TypedTime::format($start).'–'.TypedTime::format($start + $minutes));
+            $this->save->relay(
+                $session->series,
+                $stretches,
+                $by,
+                ($reach === Reach::Whole
+                    ? 'the whole series: '
+                    : 'from '.LocalDate::parse($session->day)->short().' on: ').
+                    'moved to '.
+                    LocalDate::dayName($day->weekday()).
+                    ' '.
+                    TypedTime::format($start).
+                    '–'.
+                    TypedTime::format($start + $minutes),
+            );
         });
     }
 
@@ -54,7 +76,11 @@ final readonly class MoveSessions
      */
     public function look(Session $session, LocalDate $day, int $start, int $minutes, Reach $reach): Laying
     {
-        return $this->lay->look($session->series, $this->stretches($session, $day, $start, $minutes, $reach), $session->series->section->term->calendar());
+        return $this->lay->look(
+            $session->series,
+            $this->stretches($session, $day, $start, $minutes, $reach),
+            $session->series->section->term->calendar(),
+        );
     }
 
     /**
@@ -66,7 +92,11 @@ final readonly class MoveSessions
     {
         $this->check($session, $minutes);
 
-        return $this->shift($session, $day, $start, $minutes)->over($session->series->stretches(), $this->first($session, $reach), $session->series->section->term->calendar());
+        return $this->shift($session, $day, $start, $minutes)->over(
+            $session->series->stretches(),
+            $this->first($session, $reach),
+            $session->series->section->term->calendar(),
+        );
     }
 
     /** The first date of the pattern that moves: what has begun leaves no second session behind it. */
@@ -86,7 +116,14 @@ final readonly class MoveSessions
     {
         $slot = LocalDate::parse($session->moved_from ?? $session->day)->day;
 
-        return Shift::shown($slot, $day->day, $start, $minutes, $session->series->section->term->calendar()->zone, $session->series->plan()->zone);
+        return Shift::shown(
+            $slot,
+            $day->day,
+            $start,
+            $minutes,
+            $session->series->section->term->calendar()->zone,
+            $session->series->plan()->zone,
+        );
     }
 
     private function check(Session $session, int $minutes): void

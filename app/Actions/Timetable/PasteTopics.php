@@ -12,12 +12,16 @@ use Nomada\Core\Timetable\Topics;
 /** Lays a pasted list of topics over a series' sessions in order. */
 final readonly class PasteTopics
 {
-    public function __construct(private LaySessions $lay, private FollowSeries $follow, private SeriesHistory $history)
-    {
+    public function __construct(
+        private LaySessions $lay,
+        private FollowSeries $follow,
+        private SeriesHistory $history,
+    ) {
     }
 
     /**
-     * @param  bool  $move  whether the topics behind a session that is lost, moved or added move along; otherwise they stay with their dates
+     * @param  bool  $move  whether the topics behind a session that is lost, moved or added move along; otherwise
+     *   they stay with their dates
      * @param  bool  $fromFirst  whether the list begins with the first session of the term instead of the next
      * @return int how many topics found no session
      *
@@ -31,9 +35,18 @@ final readonly class PasteTopics
             $before = $this->history->snapshot($series->id);
             $series->update(['topics' => $topics, 'topics_move' => $move]);
             $this->lay->write($series, $this->lay->standing($series->id), true, $fromFirst);
-            $this->history->record($series, $by, $topics === [] ? 'took the topics out' : count($topics).' topics laid over the sessions', $before);
+            $this->history->record(
+                $series,
+                $by,
+                $topics === [] ? 'took the topics out' : count($topics).' topics laid over the sessions',
+                $before,
+            );
             ($this->follow)($series);
-            $laid = DB::table('sessions')->where('series_id', $series->id)->whereNotNull('topic')->where('state', 'planned')->count();
+            $laid = DB::table('sessions')
+                ->where('series_id', $series->id)
+                ->whereNotNull('topic')
+                ->where('state', 'planned')
+                ->count();
 
             return max(0, count($topics) - $laid);
         });

@@ -13,8 +13,8 @@ use Nomada\Core\Timetable\Clashes;
 use Nomada\Core\Timetable\Meeting;
 
 /**
- * Finds the clashes of a term anew, for all of it or only for what a change of some sections touches: those sections and
- * whoever shares a person with them. What was found is kept in the table `clashes`.
+ * Finds the clashes of a term anew, for all of it or only for what a change of some sections touches: those sections
+ * and whoever shares a person with them. What was found is kept in the table `clashes`.
  */
 final class RefreshClashes
 {
@@ -29,14 +29,33 @@ final class RefreshClashes
         $sections = $sections === null ? null : $this->withThoseThatShare($sections);
         $found = $this->find($term, $sections);
         DB::transaction(function () use ($term, $sections, $found): void {
-            DB::table('clashes')->when($sections === null,
-                fn ($q) => $q->whereIn('section_id', DB::table('sections')->where('term_id', $term->id)->select('id')),
-                fn ($q) => $q->whereIn('section_id', (array) $sections)->orWhereIn('other_section_id', (array) $sections))->delete();
+            DB::table('clashes')
+                ->when(
+                    $sections === null,
+                    fn ($q) => $q->whereIn(
+                        'section_id',
+                        DB::table('sections')->where('term_id', $term->id)->select('id'),
+                    ),
+                    fn ($q) => $q
+                        ->whereIn('section_id', (array) $sections)
+                        ->orWhereIn('other_section_id', (array) $sections),
+                )
+                ->delete();
             foreach (array_chunk($found, 500) as $chunk) {
-                DB::table('clashes')->insert(array_map(fn (Clash $c): array => [
-                    'kind' => $c->kind, 'series_id' => $c->series[0], 'section_id' => $c->sections[0], 'other_series_id' => $c->series[1] ?? null, 'other_section_id' => $c->sections[1] ?? null,
-                    'people' => json_encode($c->people), 'days' => json_encode($c->days),
-                ], $chunk));
+                DB::table('clashes')->insert(
+                    array_map(
+                        fn (Clash $c): array => [
+                            'kind' => $c->kind,
+                            'series_id' => $c->series[0],
+                            'section_id' => $c->sections[0],
+                            'other_series_id' => $c->series[1] ?? null,
+                            'other_section_id' => $c->sections[1] ?? null,
+                            'people' => json_encode($c->people),
+                            'days' => json_encode($c->days),
+                        ],
+                        $chunk,
+                    ),
+                );
             }
         });
     }
@@ -47,7 +66,18 @@ final class RefreshClashes
      */
     public function find(Term $term, ?array $sections = null): array
     {
-        $near = $sections === null ? null : array_map(intval(...), DB::table('enrolments as a')->join('enrolments as b', 'b.person_id', '=', 'a.person_id')->whereIn('a.section_id', $sections)->distinct()->pluck('b.section_id')->all());
+        $near =
+            $sections === null
+                ? null
+                : array_map(
+                    intval(...),
+                    DB::table('enrolments as a')
+                        ->join('enrolments as b', 'b.person_id', '=', 'a.person_id')
+                        ->whereIn('a.section_id', $sections)
+                        ->distinct()
+                        ->pluck('b.section_id')
+                        ->all(),
+                );
         $near = $near === null ? null : $this->near($near, (array) $sections);
         $rosters = $this->rosters($term, $near);
         $meetings = $this->meetings($term, $near, $rosters);
@@ -70,13 +100,19 @@ final class RefreshClashes
      */
     private function withThoseThatShare(array $sections): array
     {
-        $own = DB::table('series')->join('series_sections', 'series_id', '=', 'series.id')->whereIn('series_sections.section_id', $sections)->distinct()->pluck('series.section_id')->all();
+        $own = DB::table('series')
+            ->join('series_sections', 'series_id', '=', 'series.id')
+            ->whereIn('series_sections.section_id', $sections)
+            ->distinct()
+            ->pluck('series.section_id')
+            ->all();
 
         return array_values(array_unique([...$sections, ...array_map(intval(...), $own)]));
     }
 
     /**
-     * Whoever is on one host account with a section's series is near to it too, and so is another teacher's own section.
+     * Whoever is on one host account with a section's series is near to it too, and so is another teacher's own
+     * section.
      *
      * @param  array<int>  $near
      * @param  array<int>  $sections
@@ -84,18 +120,37 @@ final class RefreshClashes
      */
     private function near(array $near, array $sections): array
     {
-        $accounts = DB::table('series')->whereIn('section_id', $sections)->whereNotNull('host_account_id')->distinct()->pluck('host_account_id');
-        $byAccount = $accounts->isEmpty() ? [] : DB::table('series')->whereIn('host_account_id', $accounts)->pluck('section_id')->all();
+        $accounts = DB::table('series')
+            ->whereIn('section_id', $sections)
+            ->whereNotNull('host_account_id')
+            ->distinct()
+            ->pluck('host_account_id');
+        $byAccount = $accounts->isEmpty()
+            ? []
+            : DB::table('series')->whereIn('host_account_id', $accounts)->pluck('section_id')->all();
         // Other teachers of single sessions, anywhere: few.
-        $others = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->whereNotNull('teacher_id')->get(['teacher_id', 'section_id']);
-        $byTeacher = $others->isEmpty() ? [] : [...$others->pluck('section_id')->all(), ...DB::table('enrolments')->whereIn('person_id', $others->pluck('teacher_id'))->pluck('section_id')->all()];
+        $others = DB::table('sessions')
+            ->join('series', 'series.id', '=', 'series_id')
+            ->whereNotNull('teacher_id')
+            ->get(['teacher_id', 'section_id']);
+        $byTeacher = $others->isEmpty()
+            ? []
+            : [
+                ...$others->pluck('section_id')->all(),
+                ...DB::table('enrolments')
+                    ->whereIn('person_id', $others->pluck('teacher_id'))
+                    ->pluck('section_id')
+                    ->all(),
+            ];
 
-        return array_values(array_unique(array_map(intval(...), [...$near, ...$sections, ...$byAccount, ...$byTeacher])));
+        return array_values(
+            array_unique(array_map(intval(...), [...$near, ...$sections, ...$byAccount, ...$byTeacher])),
+        );
     }
 
     /**
-     * Every series of these sections (or of the term) with its planned sessions. One that sections share, or some of whose sessions
-     * another teacher takes, gets rosters of its own, with keys below zero.
+     * Every series of these sections (or of the term) with its planned sessions. One that sections share, or some of
+     * whose sessions another teacher takes, gets rosters of its own, with keys below zero.
      *
      * @param  list<int>|null  $near
      * @param  array<int, list<Attendee>>  $rosters
@@ -105,25 +160,78 @@ final class RefreshClashes
     {
         $calendar = $term->calendar();
         $offsets = $calendar->zone->offsets($calendar->first->day - 1, $calendar->last->day + 1);
-        $rooms = DB::table('join_links')->where('kind', 'series')->whereNull('retired_at')->whereNotNull('room')->select('series_id', DB::raw('min(room) as room'))->groupBy('series_id');
-        $rows = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->join('sections', 'sections.id', '=', 'section_id')->leftJoinSub($rooms, 'rooms', 'rooms.series_id', '=', 'series.id')
-            ->where('term_id', $term->id)->where('state', 'planned')
-            ->when($near !== null, fn ($q) => $q->whereIn('series.id', DB::table('series_sections')->whereIn('section_id', (array) $near)->select('series_id')))
-            ->groupBy('series.id', 'section_id', 'teacher_id', DB::raw('coalesce(sessions.host_account_id, series.host_account_id)'))->orderBy('series.id')->orderByRaw('teacher_id nulls first')
-            ->get(['series.id', 'section_id', 'teacher_id', DB::raw('coalesce(sessions.host_account_id, series.host_account_id) as account'), DB::raw('min(room) as room'),
-                DB::raw("string_agg((day - date '1970-01-01') || ' ' || extract(epoch from starts_at)::bigint || ' ' || extract(epoch from ends_at)::bigint, ',' order by starts_at) as list")]);
-        $shared = DB::table('series_sections')->whereIn('series_id', DB::table('series_sections')->groupBy('series_id')->havingRaw('count(*) > 1')->select('series_id'))->get()->groupBy('series_id');
+        $rooms = DB::table('join_links')
+            ->where('kind', 'series')
+            ->whereNull('retired_at')
+            ->whereNotNull('room')
+            ->select('series_id', DB::raw('min(room) as room'))
+            ->groupBy('series_id');
+        $rows = DB::table('sessions')
+            ->join('series', 'series.id', '=', 'series_id')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->leftJoinSub($rooms, 'rooms', 'rooms.series_id', '=', 'series.id')
+            ->where('term_id', $term->id)
+            ->where('state', 'planned')
+            ->when(
+                $near !== null,
+                fn ($q) => $q->whereIn(
+                    'series.id',
+                    DB::table('series_sections')->whereIn('section_id', (array) $near)->select('series_id'),
+                ),
+            )
+            ->groupBy(
+                'series.id',
+                'section_id',
+                'teacher_id',
+                DB::raw('coalesce(sessions.host_account_id, series.host_account_id)'),
+            )
+            ->orderBy('series.id')
+            ->orderByRaw('teacher_id nulls first')
+            ->get([
+                'series.id',
+                'section_id',
+                'teacher_id',
+                DB::raw('coalesce(sessions.host_account_id, series.host_account_id) as account'),
+                DB::raw('min(room) as room'),
+                DB::raw(
+                    "string_agg((day - date '1970-01-01') || ' ' || extract(epoch from starts_at)::bigint || ' '
+                        || extract(epoch from ends_at)::bigint, ',' order by starts_at) as list",
+                ),
+            ]);
+        $shared = DB::table('series_sections')
+            ->whereIn(
+                'series_id',
+                DB::table('series_sections')->groupBy('series_id')->havingRaw('count(*) > 1')->select('series_id'),
+            )
+            ->get()
+            ->groupBy('series_id');
         $out = [];
         $key = 0;
         foreach ($rows as $row) {
             [$sessions, $earliest, $latest] = $this->sessions($row->list, $offsets);
-            $sections = array_map(intval(...), $shared->get($row->id)?->pluck('section_id')->all() ?? [$row->section_id]);
+            $sections = array_map(
+                intval(...),
+                $shared->get($row->id)?->pluck('section_id')->all() ?? [$row->section_id],
+            );
             $roster = (int) $row->section_id;
             if (count($sections) > 1 || $row->teacher_id !== null) {
                 $roster = --$key;
-                $rosters[$roster] = $this->together(array_values($sections), $rosters, $row->teacher_id === null ? null : (int) $row->teacher_id);
+                $rosters[$roster] = $this->together(
+                    array_values($sections),
+                    $rosters,
+                    $row->teacher_id === null ? null : (int) $row->teacher_id,
+                );
             }
-            $out[] = new Meeting((int) $row->id, (int) $row->section_id, $sessions, $earliest, $latest, $roster, $row->account === null ? null : (int) $row->account, $row->room);
+            $out[] = new Meeting(
+                (int) $row->id,
+                (int) $row->section_id,
+                $sessions,
+                $earliest,
+                $latest,
+                $roster,
+                $row->account === null ? null : (int) $row->account,
+                $row->room,
+            );
         }
 
         return $out;
@@ -166,8 +274,20 @@ final class RefreshClashes
                 if ($teacher === null || ! $attendee->isTeacher) {
                     $same = $out["$attendee->person $attendee->isTeacher"] ?? null;
                     // In two of the sections, somebody is there while they are in either.
-                    $out["$attendee->person $attendee->isTeacher"] = $same === null ? $attendee : new Attendee($attendee->person, $attendee->isTeacher,
-                        $same->from === null || $attendee->from === null ? null : min($same->from, $attendee->from), $same->until === null || $attendee->until === null ? null : max($same->until, $attendee->until), $attendee->zone);
+                    $out["$attendee->person $attendee->isTeacher"] =
+                        $same === null
+                            ? $attendee
+                            : new Attendee(
+                                $attendee->person,
+                                $attendee->isTeacher,
+                                $same->from === null || $attendee->from === null
+                                    ? null
+                                    : min($same->from, $attendee->from),
+                                $same->until === null || $attendee->until === null
+                                    ? null
+                                    : max($same->until, $attendee->until),
+                                $attendee->zone,
+                            );
                 }
             }
         }
@@ -185,14 +305,38 @@ final class RefreshClashes
     private function rosters(Term $term, ?array $near): array
     {
         // A section that shares a series brings its people with it.
-        $near = $near === null ? null : [...$near, ...DB::table('series_sections as a')->join('series_sections as b', 'b.series_id', '=', 'a.series_id')->whereIn('a.section_id', $near)->whereColumn('a.section_id', '!=', 'b.section_id')->pluck('b.section_id')->all()];
+        $near =
+            $near === null
+                ? null
+                : [
+                    ...$near,
+                    ...DB::table('series_sections as a')
+                        ->join('series_sections as b', 'b.series_id', '=', 'a.series_id')
+                        ->whereIn('a.section_id', $near)
+                        ->whereColumn('a.section_id', '!=', 'b.section_id')
+                        ->pluck('b.section_id')
+                        ->all(),
+                ];
         $out = [];
         $day = fn (?string $iso): ?int => $iso === null ? null : LocalDate::parse($iso)->day;
-        foreach (DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->join('sections', 'sections.id', '=', 'section_id')->where('term_id', $term->id)->when($near !== null, fn ($q) => $q->whereIn('section_id', (array) $near))
-            // Observers are optional: they are in nobody's way.
-            ->whereIn('enrolments.role', ['student', 'teacher', 'co-teacher'])->orderBy('enrolments.id')
-            ->get(['section_id', 'person_id', 'enrolments.role', 'begins_on', 'ends_on', 'time_zone']) as $row) {
-            $out[(int) $row->section_id][] = new Attendee((int) $row->person_id, $row->role !== 'student', $day($row->begins_on), $day($row->ends_on), $row->time_zone);
+        foreach (
+            DB::table('enrolments')
+                ->join('people', 'people.id', '=', 'person_id')
+                ->join('sections', 'sections.id', '=', 'section_id')
+                ->where('term_id', $term->id)
+                ->when($near !== null, fn ($q) => $q->whereIn('section_id', (array) $near))
+                // Observers are optional: they are in nobody's way.
+                ->whereIn('enrolments.role', ['student', 'teacher', 'co-teacher'])
+                ->orderBy('enrolments.id')
+                ->get(['section_id', 'person_id', 'enrolments.role', 'begins_on', 'ends_on', 'time_zone']) as $row
+        ) {
+            $out[(int) $row->section_id][] = new Attendee(
+                (int) $row->person_id,
+                $row->role !== 'student',
+                $day($row->begins_on),
+                $day($row->ends_on),
+                $row->time_zone,
+            );
         }
 
         return $out;

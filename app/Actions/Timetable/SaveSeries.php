@@ -17,35 +17,74 @@ use Nomada\Core\Timetable\Laying;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\Stretches;
 
-/** Creates a series of a section, or changes one: its sessions follow, and what stands at the destinations becomes stale where it differs. */
+/**
+ * Creates a series of a section, or changes one: its sessions follow, and what stands at the destinations becomes stale
+ * where it differs.
+ */
 final readonly class SaveSeries
 {
-    public function __construct(private Clock $clock, private LaySessions $lay, private FollowSeries $follow, private SeriesHistory $history)
-    {
+    public function __construct(
+        private Clock $clock,
+        private LaySessions $lay,
+        private FollowSeries $follow,
+        private SeriesHistory $history,
+    ) {
     }
 
     /**
-     * @param  LocalDate|null  $from  the first date that changes, where the edit's reach is "this and later"; null for the whole series
+     * @param  LocalDate|null  $from  the first date that changes, where the edit's reach is "this and later"; null
+     *   for the whole series
      *
      * @throws Fault where the section has another series of that title, or the plan makes no session
      */
-    public function __invoke(Section $section, SeriesPlan $plan, string $title, ?Series $series = null, ?Person $by = null, ?LocalDate $from = null): Series
-    {
+    public function __invoke(
+        Section $section,
+        SeriesPlan $plan,
+        string $title,
+        ?Series $series = null,
+        ?Person $by = null,
+        ?LocalDate $from = null,
+    ): Series {
         $title = trim($title) === '' ? $section->title : trim($title);
-        $taken = Series::query()->where('section_id', $series->section_id ?? $section->id)->where('title', $title)->when($series, fn ($q) => $q->whereKeyNot($series?->id))->exists();
+        $taken = Series::query()
+            ->where('section_id', $series->section_id ?? $section->id)
+            ->where('title', $title)
+            ->when($series, fn ($q) => $q->whereKeyNot($series?->id))
+            ->exists();
         if ($taken) {
-            throw new Fault("This section has a series called \"$title\" already. Give this one a title of its own.", 'title');
+            throw new Fault(
+                "This section has a series called \"$title\" already. Give this one a title of its own.",
+                'title',
+            );
         }
         $term = $section->term->calendar();
         $stretches = self::stretches($series, $plan, $from);
         if ($plan->sessions($term) === []) {
-            throw new Fault('This pattern makes no session in the term. Choose other weekdays or dates.', 'weekdays');
+            throw new Fault(
+                'This pattern makes no session in the term. Choose other weekdays or dates.',
+                'weekdays',
+            );
         }
 
-        return DB::transaction(function () use ($section, $plan, $title, $series, $term, $stretches, $by, $from): Series {
+        return DB::transaction(function () use (
+            $section,
+            $plan,
+            $title,
+            $series,
+            $term,
+            $stretches,
+            $by,
+            $from,
+        ): Series {
             $now = Carbon::createFromTimestamp($this->clock->seconds());
             if ($series === null) {
-                $series = Series::query()->create([...Series::columns($plan), 'section_id' => $section->id, 'title' => $title, 'uid' => (string) Str::uuid(), 'changed_at' => $now]);
+                $series = Series::query()->create([
+                    ...Series::columns($plan),
+                    'section_id' => $section->id,
+                    'title' => $title,
+                    'uid' => (string) Str::uuid(),
+                    'changed_at' => $now,
+                ]);
                 $series->setRelation('section', $section);
                 ($this->lay)($series, $term);
                 $this->history->record($series, $by, "planned $title: ".$plan->sentence(), []);
@@ -87,7 +126,9 @@ final readonly class SaveSeries
     /** The plans that a series would have. */
     public static function stretches(?Series $series, SeriesPlan $plan, ?LocalDate $from): Stretches
     {
-        return $series === null || $from === null ? new Stretches([$plan]) : $series->stretches()->from($from, $plan);
+        return $series === null || $from === null
+            ? new Stretches([$plan])
+            : $series->stretches()->from($from, $plan);
     }
 
     /** @return list<array<string, mixed>> */
@@ -98,8 +139,22 @@ final readonly class SaveSeries
 
     private static function words(SeriesPlan $plan, ?LocalDate $from, Laying $laying): string
     {
-        $effect = array_filter(['move' => $laying->effect['move'], 'new' => $laying->effect['come'], 'fall away' => $laying->effect['go'], 'lost' => $laying->effect['lost']]);
+        $effect = array_filter([
+            'move' => $laying->effect['move'],
+            'new' => $laying->effect['come'],
+            'fall away' => $laying->effect['go'],
+            'lost' => $laying->effect['lost'],
+        ]);
 
-        return ($from === null ? 'the whole series: ' : "from {$from->short()} on: ").$plan->sentence().($effect === [] ? '' : ' ('.implode(', ', array_map(fn (string $what, int $n): string => "$n $what", array_keys($effect), $effect)).')');
+        return ($from === null ? 'the whole series: ' : "from {$from->short()} on: ").
+            $plan->sentence().
+            ($effect === []
+                ? ''
+                : ' ('.
+                    implode(
+                        ', ',
+                        array_map(fn (string $what, int $n): string => "$n $what", array_keys($effect), $effect),
+                    ).
+                    ')');
     }
 }

@@ -15,7 +15,13 @@ use Nomada\App\Support\Clock;
 final readonly class SeriesHistory
 {
     /** What goes with a series when it is deleted, in the order in which it is put back. */
-    private const TABLES = ['series' => 'id', 'series_sections' => 'series_id', 'sessions' => 'series_id', 'join_links' => 'series_id', 'registrations' => 'series_id'];
+    private const TABLES = [
+        'series' => 'id',
+        'series_sections' => 'series_id',
+        'sessions' => 'series_id',
+        'join_links' => 'series_id',
+        'registrations' => 'series_id',
+    ];
 
     public function __construct(private Clock $clock)
     {
@@ -29,7 +35,14 @@ final readonly class SeriesHistory
         $out = [];
         foreach (self::TABLES as $table => $key) {
             if ($whole || $table === 'series' || $table === 'sessions' || $table === 'series_sections') {
-                $out[$table] = array_values(DB::table($table)->where($key, $series)->orderBy($key)->get()->map(fn (\stdClass $r): array => (array) $r)->all());
+                $out[$table] = array_values(
+                    DB::table($table)
+                        ->where($key, $series)
+                        ->orderBy($key)
+                        ->get()
+                        ->map(fn (\stdClass $r): array => (array) $r)
+                        ->all(),
+                );
             }
         }
 
@@ -40,7 +53,12 @@ final readonly class SeriesHistory
     public function record(Series $series, ?Person $by, string $words, array $before): void
     {
         SeriesChange::query()->create([
-            'section_id' => $series->section_id, 'series_id' => $series->id, 'person_id' => $by?->id, 'at' => Carbon::createFromTimestamp($this->clock->seconds()), 'words' => mb_strimwidth($words, 0, 300, '…'), 'before' => $before,
+            'section_id' => $series->section_id,
+            'series_id' => $series->id,
+            'person_id' => $by?->id,
+            'at' => Carbon::createFromTimestamp($this->clock->seconds()),
+            'words' => mb_strimwidth($words, 0, 300, '…'),
+            'before' => $before,
         ]);
     }
 

@@ -12,11 +12,17 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\Core\Fault;
 
-/** Lets another section meet in a series: one session, all rosters. Where the series is registered as a roster, the newcomers are registered too. */
+/**
+ * Lets another section meet in a series: one session, all rosters. Where the series is registered as a roster, the
+ * newcomers are registered too.
+ */
 final readonly class ShareSeries
 {
-    public function __construct(private FollowSeries $follow, private SeriesHistory $history, private RegisterRoster $register)
-    {
+    public function __construct(
+        private FollowSeries $follow,
+        private SeriesHistory $history,
+        private RegisterRoster $register,
+    ) {
     }
 
     /** @throws Fault where the section is of another term, or meets in it already */
@@ -41,11 +47,17 @@ final readonly class ShareSeries
     public function leave(Series $series, Section $section, ?Person $by): void
     {
         if ($section->id === $series->section_id) {
-            throw new Fault("The series is {$section->name()}'s own. Delete it, or take the other sections out.", 'share');
+            throw new Fault(
+                "The series is {$section->name()}'s own. Delete it, or take the other sections out.",
+                'share',
+            );
         }
         DB::transaction(function () use ($series, $section, $by): void {
             $before = $this->history->snapshot($series->id);
-            DB::table('series_sections')->where('series_id', $series->id)->where('section_id', $section->id)->delete();
+            DB::table('series_sections')
+                ->where('series_id', $series->id)
+                ->where('section_id', $section->id)
+                ->delete();
             $this->history->record($series, $by, "no longer shared with {$section->name()}", $before);
             $this->registered($series);
             ($this->follow)($series, true, [$section->id]);
@@ -55,7 +67,11 @@ final readonly class ShareSeries
     private function registered(Series $series): void
     {
         if (Registration::query()->where('series_id', $series->id)->where('came_by', 'roster')->exists()) {
-            ($this->register)(Section::query()->with(['term.school', 'term.closures', 'series'])->findOrFail($series->section_id));
+            ($this->register)(
+                Section::query()
+                    ->with(['term.school', 'term.closures', 'series'])
+                    ->findOrFail($series->section_id),
+            );
         }
     }
 }

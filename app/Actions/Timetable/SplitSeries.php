@@ -13,8 +13,8 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\SeriesPlan;
 
 /**
- * Splits the coming sessions of a series into parts with a pause between, each no longer than a hosting plan allows: the series keeps the
- * first part, and a series of its own is made for each further one.
+ * Splits the coming sessions of a series into parts with a pause between, each no longer than a hosting plan allows:
+ * the series keeps the first part, and a series of its own is made for each further one.
  */
 final readonly class SplitSeries
 {
@@ -39,7 +39,11 @@ final readonly class SplitSeries
         if ($plan->startMinute + $plan->minutes + ($parts - 1) * $pause > 1440) {
             throw new Fault('With these pauses it would end after midnight. Choose shorter ones.', 'pause');
         }
-        $first = DB::table('sessions')->where('series_id', $series->id)->where('state', 'planned')->whereRaw('starts_at > to_timestamp(?)', [$this->clock->seconds()])->min(DB::raw('coalesce(moved_from, day)'));
+        $first = DB::table('sessions')
+            ->where('series_id', $series->id)
+            ->where('state', 'planned')
+            ->whereRaw('starts_at > to_timestamp(?)', [$this->clock->seconds()])
+            ->min(DB::raw('coalesce(moved_from, day)'));
         if ($first === null) {
             throw new Fault('No session of it is to come.', 'pause');
         }
@@ -50,8 +54,22 @@ final readonly class SplitSeries
             $start = $plan->startMinute;
             for ($part = 1, $left = $plan->minutes; $part <= $parts; $part++, $left -= $length) {
                 $minutes = min($length, $left);
-                $own = new SeriesPlan($plan->pattern, new LocalDate(max($from->day, $plan->from->day)), $plan->end, $start, $minutes, $plan->zone);
-                ($this->save)($series->section, $own, $part === 1 ? $series->title : "$series->title, part $part", $part === 1 ? $series : null, $by, $part === 1 ? $from : null);
+                $own = new SeriesPlan(
+                    $plan->pattern,
+                    new LocalDate(max($from->day, $plan->from->day)),
+                    $plan->end,
+                    $start,
+                    $minutes,
+                    $plan->zone,
+                );
+                ($this->save)(
+                    $series->section,
+                    $own,
+                    $part === 1 ? $series->title : "$series->title, part $part",
+                    $part === 1 ? $series : null,
+                    $by,
+                    $part === 1 ? $from : null,
+                );
                 $start += $minutes + $pause;
             }
 

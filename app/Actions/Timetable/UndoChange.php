@@ -16,13 +16,18 @@ use Nomada\Core\Timetable\Laying;
 use Nomada\Core\Timetable\PlannedSession;
 
 /**
- * Undoes the last change of a series that is not undone yet. What has begun since stays, and days that were closed since stay closed:
- * the plan and the exceptions of before are laid over the term as it is now.
+ * Undoes the last change of a series that is not undone yet. What has begun since stays, and days that were closed
+ * since stay closed: the plan and the exceptions of before are laid over the term as it is now.
  */
 final readonly class UndoChange
 {
-    public function __construct(private Clock $clock, private LaySessions $lay, private FollowSeries $follow, private SeriesHistory $history, private DeleteSeries $delete)
-    {
+    public function __construct(
+        private Clock $clock,
+        private LaySessions $lay,
+        private FollowSeries $follow,
+        private SeriesHistory $history,
+        private DeleteSeries $delete,
+    ) {
     }
 
     /** @throws Fault where it is not the last one, or cannot be undone */
@@ -30,12 +35,22 @@ final readonly class UndoChange
     {
         DB::transaction(function () use ($change, $by): void {
             $change = SeriesChange::query()->with('section')->lockForUpdate()->findOrFail($change->id);
-            $last = SeriesChange::query()->where('series_id', $change->series_id)->whereNull('undone_at')->orderByDesc('id')->value('id');
+            $last = SeriesChange::query()
+                ->where('series_id', $change->series_id)
+                ->whereNull('undone_at')
+                ->orderByDesc('id')
+                ->value('id');
             if ($change->undone_at !== null || $last !== $change->id || $change->before === null) {
-                throw new Fault('Only the last change of a series can be undone. Undo what came after it first.', 'change');
+                throw new Fault(
+                    'Only the last change of a series can be undone. Undo what came after it first.',
+                    'change',
+                );
             }
             $this->undo($change, $change->before);
-            $change->update(['undone_at' => Carbon::createFromTimestamp($this->clock->seconds()), 'undone_by' => $by->id]);
+            $change->update([
+                'undone_at' => Carbon::createFromTimestamp($this->clock->seconds()),
+                'undone_by' => $by->id,
+            ]);
         });
     }
 
@@ -56,7 +71,22 @@ final readonly class UndoChange
             $this->history->putBack($before);
             $series = Series::query()->findOrFail($change->series_id);
         } else {
-            $columns = array_intersect_key($was, array_flip(['title', 'pattern', 'ends', 'starts_on', 'start_minute', 'minutes', 'time_zone', 'period', 'earlier', 'topics', 'topics_move']));
+            $columns = array_intersect_key(
+                $was,
+                array_flip([
+                    'title',
+                    'pattern',
+                    'ends',
+                    'starts_on',
+                    'start_minute',
+                    'minutes',
+                    'time_zone',
+                    'period',
+                    'earlier',
+                    'topics',
+                    'topics_move',
+                ]),
+            );
             DB::table('series')->where('id', $series->id)->update($columns);
             $left = array_diff($series->sectionIds(), array_column($before['series_sections'] ?? [], 'section_id'));
             DB::table('series_sections')->where('series_id', $series->id)->whereIn('section_id', $left)->delete();
@@ -66,9 +96,23 @@ final readonly class UndoChange
         $series->load(['section.term.school', 'section.term.closures']);
         $term = $series->section->term->calendar();
         $now = $this->clock->seconds();
-        $begun = array_values(array_filter($this->lay->standing($series->id), fn (PlannedSession $s): bool => $s->start <= $now));
-        $coming = array_map(fn (array $r): PlannedSession => Session::core($r, (int) strtotime((string) $r['starts_at']), (int) strtotime((string) $r['ends_at'])), $before['sessions'] ?? []);
-        $laying = Laying::over($series->stretches()->sessions($term), [...$begun, ...array_values(array_filter($coming, fn (PlannedSession $s): bool => $s->start > $now))], $term, $now);
+        $begun = array_values(
+            array_filter($this->lay->standing($series->id), fn (PlannedSession $s): bool => $s->start <= $now),
+        );
+        $coming = array_map(
+            fn (array $r): PlannedSession => Session::core(
+                $r,
+                (int) strtotime((string) $r['starts_at']),
+                (int) strtotime((string) $r['ends_at']),
+            ),
+            $before['sessions'] ?? [],
+        );
+        $laying = Laying::over(
+            $series->stretches()->sessions($term),
+            [...$begun, ...array_values(array_filter($coming, fn (PlannedSession $s): bool => $s->start > $now))],
+            $term,
+            $now,
+        );
         $this->lay->write($series, $laying->sessions);
         ($this->follow)($series, true, array_values($left ?? []));
     }

@@ -18,6 +18,14 @@ final class BoardController extends Controller
             return redirect()->route('me');
         }
 
-        return view('timetable.board', $page->data($this->term(), $person, (string) $request->query('show', ''), (string) $request->query('year', '')));
+        return view(
+            'timetable.board',
+            $page->data(
+                $this->term(),
+                $person,
+                (string) $request->query('show', ''),
+                (string) $request->query('year', ''),
+            ),
+        );
     }
 }

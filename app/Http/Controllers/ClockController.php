@@ -13,8 +13,20 @@ final class ClockController extends Controller
     public function __invoke(Request $request, MoveClock $move): RedirectResponse
     {
         $this->authorize('move-clock');
-        $given = $request->validate(['step' => ['nullable', 'string', 'max:10'], 'date' => ['nullable', 'date_format:Y-m-d'], 'time' => ['nullable', 'string', 'max:10']], ['date.*' => 'Choose a day.']);
-        $move($this->person($request), (string) ($given['step'] ?? ''), (string) ($given['date'] ?? ''), (string) ($given['time'] ?? ''));
+        $given = $request->validate(
+            [
+                'step' => ['nullable', 'string', 'max:10'],
+                'date' => ['nullable', 'date_format:Y-m-d'],
+                'time' => ['nullable', 'string', 'max:10'],
+            ],
+            ['date.*' => 'Choose a day.'],
+        );
+        $move(
+            $this->person($request),
+            (string) ($given['step'] ?? ''),
+            (string) ($given['date'] ?? ''),
+            (string) ($given['time'] ?? ''),
+        );
 
         return back();
     }

@@ -14,6 +14,8 @@ final class FindController extends Controller
     {
         $typed = mb_substr(trim((string) $request->query('q', '')), 0, 80);
 
-        return new JsonResponse(['found' => $typed === '' ? [] : $find->find($typed, $this->term(), $this->person($request))]);
+        return new JsonResponse([
+            'found' => $typed === '' ? [] : $find->find($typed, $this->term(), $this->person($request)),
+        ]);
     }
 }

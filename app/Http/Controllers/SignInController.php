@@ -21,11 +21,22 @@ final class SignInController extends Controller
 
     public function store(Request $request): RedirectResponse
     {
-        $given = $request->validate(['email' => ['required', 'string', 'max:255'], 'password' => ['required', 'string', 'max:255']], [
-            'email.required' => 'Write the address that your school knows.', 'password.required' => 'Write your password.',
-        ]);
-        if (! Auth::attempt(['email' => mb_strtolower(trim($given['email'])), 'password' => $given['password']], $request->boolean('remember'))) {
-            throw ValidationException::withMessages(['email' => 'Address and password do not go together. Check both, or ask your school.']);
+        $given = $request->validate(
+            ['email' => ['required', 'string', 'max:255'], 'password' => ['required', 'string', 'max:255']],
+            [
+                'email.required' => 'Write the address that your school knows.',
+                'password.required' => 'Write your password.',
+            ],
+        );
+        if (
+            ! Auth::attempt(
+                ['email' => mb_strtolower(trim($given['email'])), 'password' => $given['password']],
+                $request->boolean('remember'),
+            )
+        ) {
+            throw ValidationException::withMessages([
+                'email' => 'Address and password do not go together. Check both, or ask your school.',
+            ]);
         }
         $request->session()->regenerate();
 

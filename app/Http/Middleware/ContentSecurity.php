@@ -9,16 +9,20 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * A strict Content-Security-Policy on every answer: everything comes from ourselves, nothing runs inline. The one address that a form
- * may lead to besides is the conference bridge's, where the door brings whoever may come in. And nobody is led back to a foreign page.
+ * A strict Content-Security-Policy on every answer: everything comes from ourselves, nothing runs inline. The one
+ * address that a form may lead to besides is the conference bridge's, where the door brings whoever may come in. And
+ * nobody is led back to a foreign page.
  */
 final class ContentSecurity
 {
-    private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self' %s; base-uri 'none'; frame-ancestors 'none'";
+    private const POLICY =
+        "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src ".
+        "'self'; connect-src 'self'; form-action 'self' %s; base-uri 'none'; frame-ancestors 'none'";
 
     public function handle(Request $request, Closure $next): Response
     {
-        // What was typed wrongly goes back to the page that it came from: to one of ours only, whatever a foreign page says it is.
+        // What was typed wrongly goes back to the page that it came from: to one of ours only, whatever a foreign page
+        // says it is.
         if (! str_starts_with((string) $request->headers->get('referer'), $request->root().'/')) {
             $request->headers->remove('referer');
         }

@@ -8,7 +8,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Says with every answer how long the server took for it (W3C Server Timing), so that a slow page can be seen where it is used; bin/bench reads it. */
+/**
+ * Says with every answer how long the server took for it (W3C Server Timing), so that a slow page can be seen where it
+ * is used; bin/bench reads it.
+ */
 final class ServerTiming
 {
     public function handle(Request $request, Closure $next): Response

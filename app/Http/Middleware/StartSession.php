@@ -8,8 +8,9 @@ use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession as Base;
 
 /**
- * A session as the framework starts it, but requests that only look (a live preview, a run's progress, finding) never write it back.
- * They run beside others of the same person, and a late one would undo what those have put there, a message to show first of all.
+ * A session as the framework starts it, but requests that only look (a live preview, a run's progress, finding) never
+ * write it back. They run beside others of the same person, and a late one would undo what those have put there, a
+ * message to show first of all.
  */
 final class StartSession extends Base
 {

@@ -18,10 +18,25 @@ final class CalendarRequest extends FormRequest
     public function rules(): array
     {
         return match ($this->route()?->getName()) {
-            'day-plans.store' => ['plan' => ['nullable', 'integer'], 'plan_name' => ['required', 'string', 'max:60'], 'periods' => ['required', 'string', 'max:4000']],
-            'short-days.store' => ['short_day' => ['required', 'date_format:Y-m-d'], 'short_plan' => ['required', 'integer'], 'short_reason' => ['required', 'string', 'max:80']],
+            'day-plans.store' => [
+                'plan' => ['nullable', 'integer'],
+                'plan_name' => ['required', 'string', 'max:60'],
+                'periods' => ['required', 'string', 'max:4000'],
+            ],
+            'short-days.store' => [
+                'short_day' => ['required', 'date_format:Y-m-d'],
+                'short_plan' => ['required', 'integer'],
+                'short_reason' => ['required', 'string', 'max:80'],
+            ],
             'opened-days.store' => ['open_day' => ['required', 'date_format:Y-m-d']],
-            'rotation.update' => ['rotation_kind' => ['required', 'in:none,day,week'], 'rotation_n' => ['nullable', 'required_unless:rotation_kind,none', 'integer'], 'lettered' => ['nullable', 'boolean'], 'pin_day' => ['nullable', 'date_format:Y-m-d'], 'pin_to' => ['nullable', 'required_with:pin_day', 'string', 'max:3'], 'unpin' => ['nullable', 'date_format:Y-m-d']],
+            'rotation.update' => [
+                'rotation_kind' => ['required', 'in:none,day,week'],
+                'rotation_n' => ['nullable', 'required_unless:rotation_kind,none', 'integer'],
+                'lettered' => ['nullable', 'boolean'],
+                'pin_day' => ['nullable', 'date_format:Y-m-d'],
+                'pin_to' => ['nullable', 'required_with:pin_day', 'string', 'max:3'],
+                'unpin' => ['nullable', 'date_format:Y-m-d'],
+            ],
             default => ['opens' => ['required', 'string', 'max:20'], 'closes' => ['required', 'string', 'max:20']],
         };
     }
@@ -30,9 +45,18 @@ final class CalendarRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'plan_name.*' => 'Write what the day plan is called, in 60 characters at most.', 'periods.*' => 'List the periods of the day, one a line, as in: 1 9:00-9:45', 'short_day.*' => 'Choose the short day.', 'short_plan.*' => 'Choose the plan of that day.',
-            'short_reason.*' => 'Write why the day is short; everybody reads it.', 'open_day.*' => 'Choose a Saturday or Sunday of the term.', 'rotation_kind.*' => 'Choose what rotates: days, weeks, or nothing.', 'rotation_n.*' => 'A rotation has from 2 to 12 days. For none, choose "no rotation".',
-            'pin_day.*' => 'Choose the day to be pinned.', 'pin_to.*' => 'Write which rotation day it is.', 'opens.*' => 'Write from when school is open, as in 8:00.', 'closes.*' => 'Write until when school is open, as in 18:00.',
+            'plan_name.*' => 'Write what the day plan is called, in 60 characters at most.',
+            'periods.*' => 'List the periods of the day, one a line, as in: 1 9:00-9:45',
+            'short_day.*' => 'Choose the short day.',
+            'short_plan.*' => 'Choose the plan of that day.',
+            'short_reason.*' => 'Write why the day is short; everybody reads it.',
+            'open_day.*' => 'Choose a Saturday or Sunday of the term.',
+            'rotation_kind.*' => 'Choose what rotates: days, weeks, or nothing.',
+            'rotation_n.*' => 'A rotation has from 2 to 12 days. For none, choose "no rotation".',
+            'pin_day.*' => 'Choose the day to be pinned.',
+            'pin_to.*' => 'Write which rotation day it is.',
+            'opens.*' => 'Write from when school is open, as in 8:00.',
+            'closes.*' => 'Write until when school is open, as in 18:00.',
         ];
     }
 
@@ -64,7 +88,16 @@ final class CalendarRequest extends FormRequest
         }
         if ((string) $this->validated('pin_day') !== '') {
             $number = (new Rotation(false, $n, $isLettered))->numberOf((string) $this->validated('pin_to'));
-            $pins[LocalDate::parse((string) $this->validated('pin_day'))->day] = $number ?? throw new Fault('"'.$this->validated('pin_to').'" is no rotation day. There are '.implode(', ', (new Rotation(false, $n, $isLettered))->labels()).'.', 'pin_to');
+            $pins[LocalDate::parse((string) $this->validated('pin_day'))->day] =
+                $number ??
+                throw new Fault(
+                    '"'.
+                        $this->validated('pin_to').
+                        '" is no rotation day. There are '.
+                        implode(', ', (new Rotation(false, $n, $isLettered))->labels()).
+                        '.',
+                    'pin_to',
+                );
         }
 
         return new Rotation($this->validated('rotation_kind') === 'week', $n, $isLettered, $pins);
@@ -73,6 +106,9 @@ final class CalendarRequest extends FormRequest
     /** @return array{int, int} minutes from midnight */
     public function hours(): array
     {
-        return [TypedTime::read((string) $this->validated('opens'), 'opens')->minute, TypedTime::read((string) $this->validated('closes'), 'closes')->minute];
+        return [
+            TypedTime::read((string) $this->validated('opens'), 'opens')->minute,
+            TypedTime::read((string) $this->validated('closes'), 'closes')->minute,
+        ];
     }
 }

@@ -18,7 +18,15 @@ final class ChosenSections extends FormRequest
     {
         $series = array_filter((array) $this->input('series', []), is_numeric(...));
         if ($series !== [] && ! $this->has('sections')) {
-            $this->merge(['sections' => Section::query()->whereIn('id', DB::table('series')->whereIn('id', array_map(intval(...), $series))->select('section_id'))->pluck('sourced_id')->all()]);
+            $this->merge([
+                'sections' => Section::query()
+                    ->whereIn(
+                        'id',
+                        DB::table('series')->whereIn('id', array_map(intval(...), $series))->select('section_id'),
+                    )
+                    ->pluck('sourced_id')
+                    ->all(),
+            ]);
         }
     }
 

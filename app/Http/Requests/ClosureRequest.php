@@ -15,13 +15,21 @@ final class ClosureRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['first' => ['required', 'date_format:Y-m-d'], 'last' => ['nullable', 'date_format:Y-m-d'], 'reason' => ['required', 'string', 'max:80']];
+        return [
+            'first' => ['required', 'date_format:Y-m-d'],
+            'last' => ['nullable', 'date_format:Y-m-d'],
+            'reason' => ['required', 'string', 'max:80'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['first.*' => 'Choose the first closed day.', 'last.*' => 'Choose the last closed day.', 'reason.*' => 'Write why school is closed; everybody reads it.'];
+        return [
+            'first.*' => 'Choose the first closed day.',
+            'last.*' => 'Choose the last closed day.',
+            'reason.*' => 'Write why school is closed; everybody reads it.',
+        ];
     }
 
     /** @throws Fault where the range ends before it begins */
@@ -30,7 +38,11 @@ final class ClosureRequest extends FormRequest
         $first = LocalDate::parse((string) $this->validated('first'));
         $last = (string) $this->validated('last');
         try {
-            return new Closure($first, $last === '' ? $first : LocalDate::parse($last), trim((string) $this->validated('reason')));
+            return new Closure(
+                $first,
+                $last === '' ? $first : LocalDate::parse($last),
+                trim((string) $this->validated('reason')),
+            );
         } catch (Fault $e) {
             throw new Fault($e->getMessage(), 'last');
         }

@@ -17,8 +17,24 @@ final class DoorRequest extends FormRequest
         $who = ['required', 'in:nobody,host,everyone'];
 
         return [
-            'preset_name' => ['nullable', 'string', 'max:60'], 'opens_before' => ['required', 'integer', 'between:0,120'], 'opens_before_hosts' => ['required', 'integer', 'between:0,240', 'gte:opens_before'], 'needs_host' => ['boolean'], 'straight_in' => ['required', 'in:nobody,accepted,roster,school,anyone'], 'others_wait' => ['boolean'], 'one_device' => ['boolean'], 'hidden_outside' => ['boolean'], 'only' => ['nullable', 'integer'],
-            'speak' => $who, 'camera' => $who, 'chat' => $who, 'screen' => $who, 'draw' => $who, 'record' => ['required', 'in:nobody,host'], 'muted_on_entry' => ['boolean'], 'speakers' => ['nullable', 'integer', 'between:1,1000'], 'cameras' => ['nullable', 'integer', 'between:1,1000'],
+            'preset_name' => ['nullable', 'string', 'max:60'],
+            'opens_before' => ['required', 'integer', 'between:0,120'],
+            'opens_before_hosts' => ['required', 'integer', 'between:0,240', 'gte:opens_before'],
+            'needs_host' => ['boolean'],
+            'straight_in' => ['required', 'in:nobody,accepted,roster,school,anyone'],
+            'others_wait' => ['boolean'],
+            'one_device' => ['boolean'],
+            'hidden_outside' => ['boolean'],
+            'only' => ['nullable', 'integer'],
+            'speak' => $who,
+            'camera' => $who,
+            'chat' => $who,
+            'screen' => $who,
+            'draw' => $who,
+            'record' => ['required', 'in:nobody,host'],
+            'muted_on_entry' => ['boolean'],
+            'speakers' => ['nullable', 'integer', 'between:1,1000'],
+            'cameras' => ['nullable', 'integer', 'between:1,1000'],
         ];
     }
 
@@ -26,14 +42,27 @@ final class DoorRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'opens_before.*' => 'The doors open 0 to 120 minutes before the start.', 'opens_before_hosts.*' => 'For hosts the doors open at least as early as for students, at most 240 minutes before.', 'straight_in.*' => 'Choose who goes straight in.', 'speakers.*' => 'A limit is from 1 to 1000; leave it empty for none.', 'cameras.*' => 'A limit is from 1 to 1000; leave it empty for none.',
-            'record.*' => 'Recording is the host\'s alone.', '*.in' => 'Choose who may.', '*.required' => 'Choose who may.', 'preset_name.*' => 'A preset\'s name has 60 characters at most.',
+            'opens_before.*' => 'The doors open 0 to 120 minutes before the start.',
+            'opens_before_hosts.*' => 'Hosts come in at least as early as students, at most 240 minutes before.',
+            'straight_in.*' => 'Choose who goes straight in.',
+            'speakers.*' => 'A limit is from 1 to 1000; leave it empty for none.',
+            'cameras.*' => 'A limit is from 1 to 1000; leave it empty for none.',
+            'record.*' => 'Recording is the host\'s alone.',
+            '*.in' => 'Choose who may.',
+            '*.required' => 'Choose who may.',
+            'preset_name.*' => 'A preset\'s name has 60 characters at most.',
         ];
     }
 
     public function door(): DoorRules
     {
-        return DoorRules::from([...$this->validated(), 'needs_host' => $this->boolean('needs_host'), 'others_wait' => $this->boolean('others_wait'), 'one_device' => $this->boolean('one_device'), 'hidden_outside' => $this->boolean('hidden_outside')]);
+        return DoorRules::from([
+            ...$this->validated(),
+            'needs_host' => $this->boolean('needs_host'),
+            'others_wait' => $this->boolean('others_wait'),
+            'one_device' => $this->boolean('one_device'),
+            'hidden_outside' => $this->boolean('hidden_outside'),
+        ]);
     }
 
     public function floor(): Floor

@@ -17,19 +17,32 @@ final class DropInRequest extends FormRequest
     {
         $room = $this->route('room');
 
-        return $room === null || Gate::check('serve', DropInRoom::query()->with('section')->findOrFail((int) $room)->section);
+        return $room === null ||
+            Gate::check('serve', DropInRoom::query()->with('section')->findOrFail((int) $room)->section);
     }
 
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['name' => ['required', 'string', 'max:80'], 'hours' => ['required', 'string', 'max:300'], 'preset' => ['required', 'string', 'max:40'], 'section' => ['nullable', 'string', 'max:120'], 'uid' => ['nullable', 'uuid']];
+        return [
+            'name' => ['required', 'string', 'max:80'],
+            'hours' => ['required', 'string', 'max:300'],
+            'preset' => ['required', 'string', 'max:40'],
+            'section' => ['nullable', 'string', 'max:120'],
+            'uid' => ['nullable', 'uuid'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.*' => 'Write what the room is called, in 80 characters at most.', 'hours.*' => 'Write when the room is open: "Tue 15:00-16:00, Thu 9-10".', 'preset.*' => 'Choose a preset of the list.', 'section.*' => 'Choose a section.', 'uid.*' => 'Open the page once more, and type it again.'];
+        return [
+            'name.*' => 'Write what the room is called, in 80 characters at most.',
+            'hours.*' => 'Write when the room is open: "Tue 15:00-16:00, Thu 9-10".',
+            'preset.*' => 'Choose a preset of the list.',
+            'section.*' => 'Choose a section.',
+            'uid.*' => 'Open the page once more, and type it again.',
+        ];
     }
 
     public function name(): string

@@ -13,13 +13,23 @@ final class GuestRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['guest_name' => ['required', 'string', 'max:120'], 'guest_email' => ['nullable', 'email:rfc', 'max:160'], 'until' => ['required', 'date_format:Y-m-d'], 'only_day' => ['nullable', 'date_format:Y-m-d']];
+        return [
+            'guest_name' => ['required', 'string', 'max:120'],
+            'guest_email' => ['nullable', 'email:rfc', 'max:160'],
+            'until' => ['required', 'date_format:Y-m-d'],
+            'only_day' => ['nullable', 'date_format:Y-m-d'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['guest_name.*' => 'Write who the pass is for.', 'guest_email.*' => 'This is no e-mail address.', 'until.*' => 'Choose until when the pass is good.', 'only_day.*' => 'Choose the session\'s day.'];
+        return [
+            'guest_name.*' => 'Write who the pass is for.',
+            'guest_email.*' => 'This is no e-mail address.',
+            'until.*' => 'Choose until when the pass is good.',
+            'only_day.*' => 'Choose the session\'s day.',
+        ];
     }
 
     public function until(): LocalDate

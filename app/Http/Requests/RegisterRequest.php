@@ -12,12 +12,22 @@ final class RegisterRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['typed_name' => ['required', 'string', 'max:160', 'not_regex:/[\x00-\x1f\x7f]/'], 'typed_email' => ['required', 'string', 'email:rfc', 'max:160', 'not_regex:/[\x00-\x20\x7f,;<>]/'], 'days' => ['nullable', 'array', 'max:300'], 'days.*' => ['date_format:Y-m-d']];
+        return [
+            'typed_name' => ['required', 'string', 'max:160', 'not_regex:/[\x00-\x1f\x7f]/'],
+            'typed_email' => ['required', 'string', 'email:rfc', 'max:160', 'not_regex:/[\x00-\x20\x7f,;<>]/'],
+            'days' => ['nullable', 'array', 'max:300'],
+            'days.*' => ['date_format:Y-m-d'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['typed_name.*' => 'Write your whole name, as the school knows it.', 'typed_email.*' => 'Write your e-mail address, as in name@school.example.', 'days.*' => 'Choose sessions from the list.', 'days.*.*' => 'Choose sessions from the list.'];
+        return [
+            'typed_name.*' => 'Write your whole name, as the school knows it.',
+            'typed_email.*' => 'Write your e-mail address, as in name@school.example.',
+            'days.*' => 'Choose sessions from the list.',
+            'days.*.*' => 'Choose sessions from the list.',
+        ];
     }
 }

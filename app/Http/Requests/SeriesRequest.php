@@ -31,16 +31,24 @@ final class SeriesRequest extends FormRequest
         return [
             'title' => ['nullable', 'string', 'max:120'],
             'kind' => ['required', 'in:weekly,open-days,every-days,month-weekday,month-day,dates,rotation,keep'],
-            'labels' => ['array'], 'labels.*' => ['string', 'max:3'], 'rotation_weekdays' => ['array'], 'rotation_weekdays.*' => ['integer', 'between:1,7'],
-            'at' => ['nullable', 'in:clock,period'], 'period' => ['nullable', 'required_if:at,period', 'string', 'max:40'],
-            'reach' => ['nullable', 'in:whole,later'], 'from_day' => ['nullable', 'required_if:reach,later', 'date_format:Y-m-d'],
-            'weekdays' => ['array'], 'weekdays.*' => ['integer', 'between:1,7'],
+            'labels' => ['array'],
+            'labels.*' => ['string', 'max:3'],
+            'rotation_weekdays' => ['array'],
+            'rotation_weekdays.*' => ['integer', 'between:1,7'],
+            'at' => ['nullable', 'in:clock,period'],
+            'period' => ['nullable', 'required_if:at,period', 'string', 'max:40'],
+            'reach' => ['nullable', 'in:whole,later'],
+            'from_day' => ['nullable', 'required_if:reach,later', 'date_format:Y-m-d'],
+            'weekdays' => ['array'],
+            'weekdays.*' => ['integer', 'between:1,7'],
             'every' => ['nullable', 'integer', 'between:1,26'],
             'every_days' => ['nullable', 'required_if:kind,every-days', 'integer', 'between:1,60'],
-            'month_nth' => ['nullable', 'required_if:kind,month-weekday', 'in:1,2,3,4,5,-1'], 'month_weekday' => ['nullable', 'required_if:kind,month-weekday', 'integer', 'between:1,7'],
+            'month_nth' => ['nullable', 'required_if:kind,month-weekday', 'in:1,2,3,4,5,-1'],
+            'month_weekday' => ['nullable', 'required_if:kind,month-weekday', 'integer', 'between:1,7'],
             'month_day' => ['nullable', 'required_if:kind,month-day', 'integer', 'between:1,31'],
             'dates' => ['nullable', 'required_if:kind,dates', 'string', 'max:8000'],
-            'start_time' => ['nullable', 'required_unless:at,period', 'string', 'max:20'], 'end_time' => ['nullable', 'required_unless:at,period', 'string', 'max:20'],
+            'start_time' => ['nullable', 'required_unless:at,period', 'string', 'max:20'],
+            'end_time' => ['nullable', 'required_unless:at,period', 'string', 'max:20'],
             'starts_on' => ['nullable', 'required_unless:kind,dates', 'date_format:Y-m-d'],
             'end_kind' => ['required', 'in:date,term,held,keep'],
             'ends_on' => ['nullable', 'required_if:end_kind,date', 'date_format:Y-m-d'],
@@ -55,8 +63,15 @@ final class SeriesRequest extends FormRequest
             'kind.*' => 'Choose when the series meets.',
             'weekdays.*' => 'Choose at least one weekday.',
             'every.*' => 'Write a number of weeks from 1 to 26.',
-            'every_days.*' => 'Write a number of days from 1 to 60.', 'month_day.*' => 'Write a day of the month from 1 to 31.', 'month_nth.*' => 'Choose which one of the month.', 'month_weekday.*' => 'Choose a weekday.', 'dates.*' => 'List the dates, as in 2027-02-18.',
-            'labels.*' => 'Choose at least one rotation day.', 'period.*' => 'Choose the period.', 'reach.*' => 'Choose how far the change goes.', 'from_day.*' => 'Choose the first session that changes.',
+            'every_days.*' => 'Write a number of days from 1 to 60.',
+            'month_day.*' => 'Write a day of the month from 1 to 31.',
+            'month_nth.*' => 'Choose which one of the month.',
+            'month_weekday.*' => 'Choose a weekday.',
+            'dates.*' => 'List the dates, as in 2027-02-18.',
+            'labels.*' => 'Choose at least one rotation day.',
+            'period.*' => 'Choose the period.',
+            'reach.*' => 'Choose how far the change goes.',
+            'from_day.*' => 'Choose the first session that changes.',
             'start_time.*' => 'Write when a session starts, as in 9:05.',
             'end_time.*' => 'Write when a session ends, as in 9:50.',
             'starts_on.*' => 'Choose the first day.',
@@ -76,7 +91,17 @@ final class SeriesRequest extends FormRequest
         $period = $this->input('at') === 'period' ? (string) $this->input('period') : null;
         [$start, $end] = $period === null ? $this->times() : $this->periodTimes($period, $term);
 
-        return new SeriesPlan($listed ?? $this->pattern($series, $first), $first, $listed === null ? $this->end($series, $term) : SeriesEnd::onDate(new LocalDate($listed->days[count($listed->days) - 1])), $start, $end - $start, $series === null ? $term->zone : Zone::named($series->time_zone), $period);
+        return new SeriesPlan(
+            $listed ?? $this->pattern($series, $first),
+            $first,
+            $listed === null
+                ? $this->end($series, $term)
+                : SeriesEnd::onDate(new LocalDate($listed->days[count($listed->days) - 1])),
+            $start,
+            $end - $start,
+            $series === null ? $term->zone : Zone::named($series->time_zone),
+            $period,
+        );
     }
 
     /**
@@ -86,7 +111,9 @@ final class SeriesRequest extends FormRequest
      */
     public function from(?Series $series): ?LocalDate
     {
-        return $series === null || $this->input('reach') !== 'later' ? null : $this->inTerm('from_day', $series->section->term->calendar());
+        return $series === null || $this->input('reach') !== 'later'
+            ? null
+            : $this->inTerm('from_day', $series->section->term->calendar());
     }
 
     /** @return array{int, int} */
@@ -95,7 +122,10 @@ final class SeriesRequest extends FormRequest
         $start = $this->time('start_time');
         $end = $this->time('end_time');
         if ($end <= $start) {
-            throw new Fault(TypedTime::format($end).' is not after '.TypedTime::format($start).'. Write a later end.', 'end_time');
+            throw new Fault(
+                TypedTime::format($end).' is not after '.TypedTime::format($start).'. Write a later end.',
+                'end_time',
+            );
         }
 
         return [$start, $end];
@@ -104,7 +134,9 @@ final class SeriesRequest extends FormRequest
     /** @return array{int, int} the usual times of a period */
     private function periodTimes(string $name, Term $term): array
     {
-        $period = $term->plan?->period($name) ?? throw new Fault('The usual day plan has no such period. Choose one of it, or a clock time.', 'period');
+        $period =
+            $term->plan?->period($name) ??
+            throw new Fault('The usual day plan has no such period. Choose one of it, or a clock time.', 'period');
 
         return [$period->start, $period->end];
     }
@@ -113,7 +145,11 @@ final class SeriesRequest extends FormRequest
     {
         foreach ($listed->days as $day) {
             if (! $term->contains($day)) {
-                throw new Fault((new LocalDate($day))->short()." is outside the term. List days from {$term->first->short()} to {$term->last->short()}.", 'dates');
+                throw new Fault(
+                    (new LocalDate($day))->short().
+                        " is outside the term. List days from {$term->first->short()} to {$term->last->short()}.",
+                    'dates',
+                );
             }
         }
 
@@ -127,12 +163,23 @@ final class SeriesRequest extends FormRequest
         }
 
         return match ($this->input('kind')) {
-            'open-days' => new OpenDaysPattern,
-            'rotation' => new RotationPattern($this->rotation($series)->byWeek, array_map(strval(...), array_values((array) $this->input('labels', []))), array_map(intval(...), array_values((array) $this->input('rotation_weekdays', [])))),
+            'open-days' => new OpenDaysPattern(),
+            'rotation' => new RotationPattern(
+                $this->rotation($series)->byWeek,
+                array_map(strval(...), array_values((array) $this->input('labels', []))),
+                array_map(intval(...), array_values((array) $this->input('rotation_weekdays', []))),
+            ),
             'every-days' => Patterns::everyDays($this->integer('every_days'), $first),
-            'month-weekday' => Patterns::monthWeekday($this->integer('month_nth'), $this->integer('month_weekday'), $first),
+            'month-weekday' => Patterns::monthWeekday(
+                $this->integer('month_nth'),
+                $this->integer('month_weekday'),
+                $first,
+            ),
             'month-day' => Patterns::monthDay($this->integer('month_day'), $first),
-            default => new WeeklyPattern(array_map(intval(...), array_values((array) $this->input('weekdays', []))), $this->integer('every', 1) ?: 1),
+            default => new WeeklyPattern(
+                array_map(intval(...), array_values((array) $this->input('weekdays', []))),
+                $this->integer('every', 1) ?: 1,
+            ),
         };
     }
 
@@ -140,7 +187,8 @@ final class SeriesRequest extends FormRequest
     {
         $section = $this->route('section');
 
-        return ($series->section ?? ($section instanceof Section ? $section : null))?->term->calendar()->rotation ?? throw new Fault('This term has no rotation days. Set them on the term page first.', 'rotation');
+        return ($series->section ?? ($section instanceof Section ? $section : null))?->term->calendar()->rotation ??
+            throw new Fault('This term has no rotation days. Set them on the term page first.', 'rotation');
     }
 
     private function end(?Series $series, Term $term): SeriesEnd
@@ -157,13 +205,20 @@ final class SeriesRequest extends FormRequest
     {
         $date = LocalDate::parse((string) $this->input($field));
         if (! $term->contains($date->day)) {
-            throw new Fault("{$date->short()} is outside the term. Choose a day from {$term->first->short()} to {$term->last->short()}.", $field);
+            throw new Fault(
+                "{$date->short()} is outside the term. Choose a day from {$term->first->short()} to ".
+                    "{$term->last->short()}.",
+                $field,
+            );
         }
 
         return $date;
     }
 
-    /** Minutes from midnight. What reads two ways, or like a slip, is asked about: the editor sends the answer as `sure_…`. */
+    /**
+     * Minutes from midnight. What reads two ways, or like a slip, is asked about: the editor sends the answer as
+     * `sure_…`.
+     */
     private function time(string $field): int
     {
         $typed = trim((string) $this->input($field));

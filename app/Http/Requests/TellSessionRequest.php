@@ -13,13 +13,21 @@ final class TellSessionRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['title' => ['nullable', 'string', 'max:120'], 'note' => ['nullable', 'string', 'max:400'], 'teacher' => ['nullable', 'string', 'exists:people,sourced_id']];
+        return [
+            'title' => ['nullable', 'string', 'max:120'],
+            'note' => ['nullable', 'string', 'max:400'],
+            'teacher' => ['nullable', 'string', 'exists:people,sourced_id'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['title.max' => 'A title has 120 characters at most.', 'note.max' => 'A note has 400 characters at most.', 'teacher.*' => 'Choose a teacher from the list.'];
+        return [
+            'title.max' => 'A title has 120 characters at most.',
+            'note.max' => 'A note has 400 characters at most.',
+            'teacher.*' => 'Choose a teacher from the list.',
+        ];
     }
 
     public function teacher(): ?Person

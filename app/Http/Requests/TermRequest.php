@@ -13,13 +13,21 @@ final class TermRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['term_title' => ['required', 'string', 'max:80'], 'term_first' => ['required', 'date_format:Y-m-d'], 'term_last' => ['required', 'date_format:Y-m-d']];
+        return [
+            'term_title' => ['required', 'string', 'max:80'],
+            'term_first' => ['required', 'date_format:Y-m-d'],
+            'term_last' => ['required', 'date_format:Y-m-d'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['term_title.*' => 'Write what the term is called.', 'term_first.*' => 'Choose the first day of the term.', 'term_last.*' => 'Choose the last day of the term.'];
+        return [
+            'term_title.*' => 'Write what the term is called.',
+            'term_first.*' => 'Choose the first day of the term.',
+            'term_last.*' => 'Choose the last day of the term.',
+        ];
     }
 
     public function first(): LocalDate

@@ -37,7 +37,12 @@ final class DropInRoom extends Model
     protected $hidden = ['secret', 'secret_sum', 'retired_sums'];
 
     /** @var array<string, string> */
-    protected $casts = ['hours' => 'array', 'secret' => 'encrypted', 'retired_sums' => 'array', 'is_hidden' => 'boolean'];
+    protected $casts = [
+        'hours' => 'array',
+        'secret' => 'encrypted',
+        'retired_sums' => 'array',
+        'is_hidden' => 'boolean',
+    ];
 
     /** @return BelongsTo<Section, $this> */
     public function section(): BelongsTo

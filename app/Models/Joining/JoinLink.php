@@ -14,7 +14,8 @@ use Nomada\App\Support\Secrets;
 use Nomada\Core\Joining\LinkKind;
 
 /**
- * A join link in force, or a retired one. The secret is sealed with the application's key; what finds the link is a keyed sum of it.
+ * A join link in force, or a retired one. The secret is sealed with the application's key; what finds the link is a
+ * keyed sum of it.
  *
  * @property int $id
  * @property int $series_id
@@ -43,7 +44,13 @@ final class JoinLink extends Model
     protected $hidden = ['secret', 'secret_sum'];
 
     /** @var array<string, string> */
-    protected $casts = ['kind' => LinkKind::class, 'secret' => 'encrypted', 'retired_at' => 'datetime', 'expires_at' => 'datetime', 'is_hidden' => 'boolean'];
+    protected $casts = [
+        'kind' => LinkKind::class,
+        'secret' => 'encrypted',
+        'retired_at' => 'datetime',
+        'expires_at' => 'datetime',
+        'is_hidden' => 'boolean',
+    ];
 
     /** @return BelongsTo<Series, $this> */
     public function series(): BelongsTo

@@ -12,7 +12,8 @@ use Illuminate\Support\Carbon;
 use Nomada\App\Models\Term\Person;
 
 /**
- * One carrying out of many steps on the queue: a publish run, or the making of links. It can be stopped at any step and taken up again.
+ * One carrying out of many steps on the queue: a publish run, or the making of links. It can be stopped at any step and
+ * taken up again.
  *
  * @property string $id
  * @property string $kind publish or links

@@ -35,10 +35,16 @@ final class Letter extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['kind' => LetterKind::class, 'values' => 'array', 'not_before' => 'datetime', 'sent_at' => 'datetime'];
+    protected $casts = [
+        'kind' => LetterKind::class,
+        'values' => 'array',
+        'not_before' => 'datetime',
+        'sent_at' => 'datetime',
+    ];
 
     /**
-     * Those that a decision (or an arrival) at the desk has written, by their keys; not those that were asked for later.
+     * Those that a decision (or an arrival) at the desk has written, by their keys; not those that were asked for
+     * later.
      *
      * @param  Builder<Letter>  $query
      */

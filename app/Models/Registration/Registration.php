@@ -14,7 +14,8 @@ use Nomada\App\Models\Timetable\Series;
  * @property int $id
  * @property int $series_id
  * @property int $person_id
- * @property string $state waiting, accepted, declined, queued (no seat yet), or withdrawn when the person left the roster
+ * @property string $state waiting, accepted, declined, queued (no seat yet), or withdrawn when the person left the
+ *   roster
  * @property string $came_by roster, or own where the student registered
  * @property string|null $only_day the one session that it is for
  * @property string|null $typed_name

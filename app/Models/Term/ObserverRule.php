@@ -35,6 +35,8 @@ final class ObserverRule extends Model
 
     public function words(): string
     {
-        return $this->year !== null ? "everybody of Year $this->year" : 'everybody of '.($this->course->title ?? 'a course');
+        return $this->year !== null
+            ? "everybody of Year $this->year"
+            : 'everybody of '.($this->course->title ?? 'a course');
     }
 }

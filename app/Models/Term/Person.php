@@ -34,7 +34,12 @@ final class Person extends Authenticatable
     protected $hidden = ['password', 'remember_token', 'feed_secret', 'feed_sum'];
 
     /** @var array<string, string> */
-    protected $casts = ['role' => Role::class, 'password' => 'hashed', 'feed_secret' => 'encrypted', 'letters_stopped_at' => 'datetime'];
+    protected $casts = [
+        'role' => Role::class,
+        'password' => 'hashed',
+        'feed_secret' => 'encrypted',
+        'letters_stopped_at' => 'datetime',
+    ];
 
     /** @return HasMany<Enrolment, $this> */
     public function enrolments(): HasMany

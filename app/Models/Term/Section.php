@@ -66,7 +66,9 @@ final class Section extends Model
      */
     public function series(): BelongsToMany
     {
-        return $this->belongsToMany(Series::class, 'series_sections')->orderBy('starts_on')->orderBy('series.title');
+        return $this->belongsToMany(Series::class, 'series_sections')
+            ->orderBy('starts_on')
+            ->orderBy('series.title');
     }
 
     /** @return HasMany<DropInRoom, $this> */

@@ -75,7 +75,13 @@ final class Term extends Model
     /** The term as core/ computes with it: days open, closed and short, on the school's clock. */
     public function calendar(): TermCalendar
     {
-        return $this->calendar ??= $this->loadMissing(['school', 'closures', 'dayPlans', 'shortDays', 'openedDays'])->toCore();
+        return $this->calendar ??= $this->loadMissing([
+            'school',
+            'closures',
+            'dayPlans',
+            'shortDays',
+            'openedDays',
+        ])->toCore();
     }
 
     private function toCore(): TermCalendar
@@ -91,7 +97,18 @@ final class Term extends Model
             array_values($this->closures->map(fn (ClosedRange $c): Closure => $c->toCore())->all()),
             array_values($this->openedDays->map(fn (OpenedDay $d): LocalDate => LocalDate::parse($d->day))->all()),
             $usual === null ? null : $plans->get($usual->id),
-            array_values($this->shortDays->map(fn (ShortDayRow $d): ShortDay => new ShortDay(LocalDate::parse($d->day), $plans->get($d->day_plan_id) ?? throw new LogicException('A short day without its plan'), $d->reason))->all()),
+            array_values(
+                $this->shortDays
+                    ->map(
+                        fn (ShortDayRow $d): ShortDay => new ShortDay(
+                            LocalDate::parse($d->day),
+                            $plans->get($d->day_plan_id) ??
+                                throw new LogicException('A short day without its plan'),
+                            $d->reason,
+                        ),
+                    )
+                    ->all(),
+            ),
             $this->rotation === null ? null : Rotation::from($this->rotation),
             [$this->opens_minute, $this->closes_minute],
         );

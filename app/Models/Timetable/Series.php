@@ -52,14 +52,41 @@ final class Series extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['pattern' => 'array', 'ends' => 'array', 'changed_at' => 'datetime', 'earlier' => 'array', 'topics' => 'array', 'topics_move' => 'boolean', 'door' => 'array', 'floor' => 'array', 'registering' => 'array'];
+    protected $casts = [
+        'pattern' => 'array',
+        'ends' => 'array',
+        'changed_at' => 'datetime',
+        'earlier' => 'array',
+        'topics' => 'array',
+        'topics_move' => 'boolean',
+        'door' => 'array',
+        'floor' => 'array',
+        'registering' => 'array',
+    ];
 
     /** @var array<string, mixed> */
-    protected $attributes = ['earlier' => '[]', 'topics' => '[]', 'topics_move' => true, 'period' => null, 'host_account_id' => null, 'sequence' => 0, 'import_print' => null, 'preset' => 'lesson', 'door' => null, 'floor' => null, 'registering' => null];
+    protected $attributes = [
+        'earlier' => '[]',
+        'topics' => '[]',
+        'topics_move' => true,
+        'period' => null,
+        'host_account_id' => null,
+        'sequence' => 0,
+        'import_print' => null,
+        'preset' => 'lesson',
+        'door' => null,
+        'floor' => null,
+        'registering' => null,
+    ];
 
     protected static function booted(): void
     {
-        self::created(fn (self $series) => DB::table('series_sections')->insertOrIgnore(['series_id' => $series->id, 'section_id' => $series->section_id]));
+        self::created(
+            fn (self $series) => DB::table('series_sections')->insertOrIgnore([
+                'series_id' => $series->id,
+                'section_id' => $series->section_id,
+            ]),
+        );
     }
 
     /** @return BelongsTo<Section, $this> */
@@ -81,7 +108,16 @@ final class Series extends Model
     /** @return list<int> */
     public function sectionIds(): array
     {
-        return array_values(array_map(intval(...), DB::table('series_sections')->where('series_id', $this->id)->orderBy('section_id')->pluck('section_id')->all()));
+        return array_values(
+            array_map(
+                intval(...),
+                DB::table('series_sections')
+                    ->where('series_id', $this->id)
+                    ->orderBy('section_id')
+                    ->pluck('section_id')
+                    ->all(),
+            ),
+        );
     }
 
     /** @return BelongsTo<HostAccountRow, $this> */
@@ -111,7 +147,15 @@ final class Series extends Model
     /** The plan that holds now, or will at last. */
     public function plan(): SeriesPlan
     {
-        return new SeriesPlan(Patterns::from($this->pattern), LocalDate::parse($this->starts_on), SeriesEnd::from($this->ends), $this->start_minute, $this->minutes, Zone::named($this->time_zone), $this->period);
+        return new SeriesPlan(
+            Patterns::from($this->pattern),
+            LocalDate::parse($this->starts_on),
+            SeriesEnd::from($this->ends),
+            $this->start_minute,
+            $this->minutes,
+            Zone::named($this->time_zone),
+            $this->period,
+        );
     }
 
     /** All its plans, one after the other. */
@@ -133,6 +177,12 @@ final class Series extends Model
     /** Takes over the stretches, the last one as its plan. */
     public function follow(Stretches $stretches): void
     {
-        $this->fill([...self::columns($stretches->last()), 'earlier' => array_map(fn (SeriesPlan $p): array => $p->toArray(), array_slice($stretches->plans, 0, -1))]);
+        $this->fill([
+            ...self::columns($stretches->last()),
+            'earlier' => array_map(
+                fn (SeriesPlan $p): array => $p->toArray(),
+                array_slice($stretches->plans, 0, -1),
+            ),
+        ]);
     }
 }

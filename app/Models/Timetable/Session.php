@@ -43,7 +43,14 @@ final class Session extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['starts_at' => 'datetime', 'ends_at' => 'datetime', 'state' => SessionState::class, 'is_extra' => 'boolean', 'door' => 'array', 'floor' => 'array'];
+    protected $casts = [
+        'starts_at' => 'datetime',
+        'ends_at' => 'datetime',
+        'state' => SessionState::class,
+        'is_extra' => 'boolean',
+        'door' => 'array',
+        'floor' => 'array',
+    ];
 
     /** @return BelongsTo<Series, $this> */
     public function series(): BelongsTo
@@ -59,7 +66,12 @@ final class Session extends Model
 
     public function toCore(): PlannedSession
     {
-        return self::core($this->getAttributes(), (int) $this->starts_at->timestamp, (int) $this->ends_at->timestamp, $this->relationLoaded('teacher') ? $this->teacher?->shortName() : null);
+        return self::core(
+            $this->getAttributes(),
+            (int) $this->starts_at->timestamp,
+            (int) $this->ends_at->timestamp,
+            $this->relationLoaded('teacher') ? $this->teacher?->shortName() : null,
+        );
     }
 
     /**
@@ -70,10 +82,28 @@ final class Session extends Model
     public static function core(array $row, int $start, int $end, ?string $teacher = null): PlannedSession
     {
         $day = fn (mixed $iso): ?int => $iso === null ? null : LocalDate::parse((string) $iso)->day;
-        $own = new Particulars($day($row['moved_from'] ?? null), (bool) ($row['is_extra'] ?? false), $day($row['makes_up'] ?? null), $row['title'] ?? null, $row['note'] ?? null,
-            isset($row['teacher_id']) ? (int) $row['teacher_id'] : null, $row['topic'] ?? null, isset($row['host_account_id']) ? (int) $row['host_account_id'] : null, $teacher, self::plain($row['door'] ?? null), self::plain($row['floor'] ?? null));
+        $own = new Particulars(
+            $day($row['moved_from'] ?? null),
+            (bool) ($row['is_extra'] ?? false),
+            $day($row['makes_up'] ?? null),
+            $row['title'] ?? null,
+            $row['note'] ?? null,
+            isset($row['teacher_id']) ? (int) $row['teacher_id'] : null,
+            $row['topic'] ?? null,
+            isset($row['host_account_id']) ? (int) $row['host_account_id'] : null,
+            $teacher,
+            self::plain($row['door'] ?? null),
+            self::plain($row['floor'] ?? null),
+        );
 
-        return new PlannedSession((int) $day($row['day']), $start, $end, $row['state'] instanceof SessionState ? $row['state'] : SessionState::from($row['state']), $row['reason'] ?? null, $own->isEmpty() ? null : $own);
+        return new PlannedSession(
+            (int) $day($row['day']),
+            $start,
+            $end,
+            $row['state'] instanceof SessionState ? $row['state'] : SessionState::from($row['state']),
+            $row['reason'] ?? null,
+            $own->isEmpty() ? null : $own,
+        );
     }
 
     /** @return array<string, mixed>|null */
@@ -93,9 +123,22 @@ final class Session extends Model
         $own = $session->own;
 
         return [
-            'series_id' => $series, 'day' => $iso($session->day), 'starts_at' => gmdate('Y-m-d H:i:sP', $session->start), 'ends_at' => gmdate('Y-m-d H:i:sP', $session->end), 'state' => $session->state->value, 'reason' => $session->reason,
-            'moved_from' => $iso($own?->slot), 'is_extra' => $session->isExtra(), 'makes_up' => $iso($own?->makesUp), 'topic' => $own?->topic, 'title' => $own?->title, 'note' => $own?->note, 'teacher_id' => $own?->teacher, 'host_account_id' => $own?->account,
-            'door' => $own?->door === null ? null : json_encode($own->door), 'floor' => $own?->floor === null ? null : json_encode($own->floor),
+            'series_id' => $series,
+            'day' => $iso($session->day),
+            'starts_at' => gmdate('Y-m-d H:i:sP', $session->start),
+            'ends_at' => gmdate('Y-m-d H:i:sP', $session->end),
+            'state' => $session->state->value,
+            'reason' => $session->reason,
+            'moved_from' => $iso($own?->slot),
+            'is_extra' => $session->isExtra(),
+            'makes_up' => $iso($own?->makesUp),
+            'topic' => $own?->topic,
+            'title' => $own?->title,
+            'note' => $own?->note,
+            'teacher_id' => $own?->teacher,
+            'host_account_id' => $own?->account,
+            'door' => $own?->door === null ? null : json_encode($own->door),
+            'floor' => $own?->floor === null ? null : json_encode($own->floor),
         ];
     }
 }

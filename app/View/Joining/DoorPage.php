@@ -24,7 +24,10 @@ use Nomada\Core\Joining\Visitor;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 
-/** The page behind every link and code: the door's answer for somebody at a moment. Two hundred ask at once, so it asks little itself. */
+/**
+ * The page behind every link and code: the door's answer for somebody at a moment. Two hundred ask at once, so it asks
+ * little itself.
+ */
 final readonly class DoorPage
 {
     public function __construct(private Clock $clock, private RoomLook $look)
@@ -34,8 +37,11 @@ final readonly class DoorPage
     /** The link, or the drop-in room, that a secret is of; 404 where it is of none. */
     public function find(string $secret): JoinLink|DropInRoom
     {
-        return JoinLink::query()->withSecret($secret)->first()
-            ?? DropInRoom::query()->withSecret($secret)->with(['section.term.school', 'section.term.closures'])->firstOrFail();
+        return JoinLink::query()->withSecret($secret)->first() ??
+            DropInRoom::query()
+                ->withSecret($secret)
+                ->with(['section.term.school', 'section.term.closures'])
+                ->firstOrFail();
     }
 
     public function short(string $address): JoinLink
@@ -46,9 +52,16 @@ final readonly class DoorPage
     /** @throws Fault where the code is mistyped or nobody's */
     public function secretOf(string $typed): string
     {
-        $code = JoinCode::read($typed) ?? throw new Fault('This join code has a slip in it. Compare it character by character; there are no vowels in it.', 'code');
+        $code =
+            JoinCode::read($typed) ??
+            throw new Fault(
+                'This join code has a slip in it. Compare it character by character; there are no vowels in it.',
+                'code',
+            );
 
-        return JoinLink::query()->inForce()->where('join_code', $code)->first()->secret ?? DropInRoom::query()->where('join_code', $code)->first()->secret ?? throw new Fault('No class has this join code. Look it up on the course page again.', 'code');
+        return JoinLink::query()->inForce()->where('join_code', $code)->first()->secret ??
+            (DropInRoom::query()->where('join_code', $code)->first()->secret ??
+                throw new Fault('No class has this join code. Look it up on the course page again.', 'code'));
     }
 
     /**
@@ -57,26 +70,52 @@ final readonly class DoorPage
      * @param  string  $secret  by which they came: a drop-in room's may be a replaced one
      * @return array{DoorAnswer, Doorway, string, Zone} the third is the meeting, the last the school's zone
      */
-    public function answer(JoinLink|DropInRoom $link, string $secret, ?Person $person, ?int $at = null, bool $askBridge = true): array
-    {
+    public function answer(
+        JoinLink|DropInRoom $link,
+        string $secret,
+        ?Person $person,
+        ?int $at = null,
+        bool $askBridge = true,
+    ): array {
         $now = $at ?? $this->clock->seconds();
 
-        return $link instanceof DropInRoom ? $this->atRoom($link, $secret, $person, $now, $askBridge) : $this->atSeries($link, $person, $now, $askBridge, DoorFacts::of($link->series_id, $person?->id, $now));
+        return $link instanceof DropInRoom
+            ? $this->atRoom($link, $secret, $person, $now, $askBridge)
+            : $this->atSeries(
+                $link,
+                $person,
+                $now,
+                $askBridge,
+                DoorFacts::of($link->series_id, $person?->id, $now),
+            );
     }
 
     /** @return array{DoorAnswer, Doorway, string, Zone} */
     private function atSeries(JoinLink $link, ?Person $person, int $now, bool $askBridge, DoorFacts $facts): array
     {
         $visitor = self::visitor($person, $facts->roles, $this->registration($facts, $now));
-        $knock = fn (RoomState $room): Knock => new Knock($link->kind, $facts->sessions, $visitor, $link->person_id, $link->retired_at !== null, $link->is_hidden, $link->expires_at === null ? null : (int) $link->expires_at->timestamp,
-            $link->only_day === null ? null : LocalDate::parse($link->only_day)->day, $room);
+        $knock = fn (RoomState $room): Knock => new Knock(
+            $link->kind,
+            $facts->sessions,
+            $visitor,
+            $link->person_id,
+            $link->retired_at !== null,
+            $link->is_hidden,
+            $link->expires_at === null ? null : (int) $link->expires_at->timestamp,
+            $link->only_day === null ? null : LocalDate::parse($link->only_day)->day,
+            $room,
+        );
         $door = new Door($facts->way()->door);
         // The bridge is asked only where all else would let somebody in.
         $answer = $door->answer($knock(new RoomState(hostInside: true)), $facts->zone, $now);
         $way = $facts->way($answer->session);
         $meeting = Doorway::meeting($answer->session?->start);
         if ($answer->reply->opens() && $askBridge) {
-            $answer = $door->answer($knock($this->look->at($way, $meeting, $person->sourced_id ?? self::guest($link))), $facts->zone, $now);
+            $answer = $door->answer(
+                $knock($this->look->at($way, $meeting, $person->sourced_id ?? self::guest($link))),
+                $facts->zone,
+                $now,
+            );
         }
 
         return [$answer, $way, $meeting, $facts->zone];
@@ -86,15 +125,38 @@ final readonly class DoorPage
     private function atRoom(DropInRoom $room, string $secret, ?Person $person, int $now, bool $askBridge): array
     {
         $term = $room->section->term->calendar();
-        $visitor = self::visitor($person, $person === null ? [] : DB::table('enrolments')->where('section_id', $room->section_id)->where('person_id', $person->id)->pluck('role')->all(), null);
+        $visitor = self::visitor(
+            $person,
+            $person === null
+                ? []
+                : DB::table('enrolments')
+                    ->where('section_id', $room->section_id)
+                    ->where('person_id', $person->id)
+                    ->pluck('role')
+                    ->all(),
+            null,
+        );
         $hours = $room->openHours()->at($term, $now);
-        $knock = fn (RoomState $state): Knock => new Knock(LinkKind::DropIn, [], $visitor, null, ! hash_equals($room->secret_sum, Secrets::sum($secret)), $room->is_hidden, room: $state, openHours: $hours);
+        $knock = fn (RoomState $state): Knock => new Knock(
+            LinkKind::DropIn,
+            [],
+            $visitor,
+            null,
+            ! hash_equals($room->secret_sum, Secrets::sum($secret)),
+            $room->is_hidden,
+            room: $state,
+            openHours: $hours,
+        );
         $way = Doorway::ofDropIn($room);
         $door = new Door($way->door);
         $answer = $door->answer($knock(new RoomState(hostInside: true)), $term->zone, $now);
         $meeting = Doorway::meeting($hours[0] ?? null);
         if ($answer->reply->opens() && $askBridge) {
-            $answer = $door->answer($knock($this->look->at($way, $meeting, $person->sourced_id ?? self::guest($room))), $term->zone, $now);
+            $answer = $door->answer(
+                $knock($this->look->at($way, $meeting, $person->sourced_id ?? self::guest($room))),
+                $term->zone,
+                $now,
+            );
         }
 
         return [$answer, $way, $meeting, $term->zone];
@@ -103,10 +165,18 @@ final readonly class DoorPage
     /** @param  array<mixed>  $roles */
     private static function visitor(?Person $person, array $roles, ?string $registration): Visitor
     {
-        return new Visitor($person?->id, array_intersect($roles, ['teacher', 'co-teacher']) !== [], in_array('student', $roles, true), $registration, $person !== null);
+        return new Visitor(
+            $person?->id,
+            array_intersect($roles, ['teacher', 'co-teacher']) !== [],
+            in_array('student', $roles, true),
+            $registration,
+            $person !== null,
+        );
     }
 
-    /** How the visitor's registration stands: for the series, or, where it is for each session, for the one at the door. */
+    /**
+     * How the visitor's registration stands: for the series, or, where it is for each session, for the one at the door.
+     */
     private function registration(DoorFacts $facts, int $now): ?string
     {
         [$today] = $facts->zone->wall($now);
@@ -114,7 +184,10 @@ final readonly class DoorPage
         foreach ($facts->sessions as $session) {
             $at ??= $session->end > $now || $session->day === $today ? (new LocalDate($session->day))->iso() : null;
         }
-        $fits = array_column(array_filter($facts->registrations, fn (array $r): bool => $r[0] === null || $r[0] === $at), 1);
+        $fits = array_column(
+            array_filter($facts->registrations, fn (array $r): bool => $r[0] === null || $r[0] === $at),
+            1,
+        );
         foreach (['accepted' => 'accepted', 'waiting' => 'waiting', 'queued' => 'waiting'] as $state => $reads) {
             if (in_array($state, $fits, true)) {
                 return $reads;
@@ -135,16 +208,57 @@ final readonly class DoorPage
     {
         $now = $this->clock->seconds();
         $facts = $link instanceof DropInRoom ? null : DoorFacts::of($link->series_id, $person?->id, $now);
-        [$answer, , , $school] = $link instanceof DropInRoom || $facts === null ? $this->answer($link, $secret, $person) : $this->atSeries($link, $person, $now, true, $facts);
+        [$answer, , , $school] =
+            $link instanceof DropInRoom || $facts === null
+                ? $this->answer($link, $secret, $person)
+                : $this->atSeries($link, $person, $now, true, $facts);
         $words = new DoorWords($person?->zone() ?? $school, $school, $now);
         // Whoever has no part in it is told nothing of it.
-        $known = $answer->session !== null || $answer->next !== null || $answer->opensAt !== null || in_array($answer->reply, [DoorReply::Over, DoorReply::RegisterFirst], true) || ($facts === null && $answer->reply->opens());
-        $takes = $facts !== null && $facts->registers && in_array($answer->reply, [DoorReply::RegisterFirst, DoorReply::Waiting, DoorReply::Declined, DoorReply::NotOnRoster], true);
-        $shown = $facts !== null ? ['name' => $facts->name, 'teacher' => $facts->teacher, 'hours' => null, 'phone' => $facts->phone, 'pin' => $facts->pin, 'code' => $facts->code]
-            : ($link instanceof DropInRoom ? ['name' => "$link->name, {$link->section->name()}", 'teacher' => Teachers::of([$link->section_id])[$link->section_id] ?? '', 'hours' => $link->openHours()->words().' in '.$school->place(), 'phone' => $link->dial_in, 'pin' => $link->pin, 'code' => $link->join_code] : []);
+        $known =
+            $answer->session !== null ||
+            $answer->next !== null ||
+            $answer->opensAt !== null ||
+            in_array($answer->reply, [DoorReply::Over, DoorReply::RegisterFirst], true) ||
+            ($facts === null && $answer->reply->opens());
+        $takes =
+            $facts !== null &&
+            $facts->registers &&
+            in_array(
+                $answer->reply,
+                [DoorReply::RegisterFirst, DoorReply::Waiting, DoorReply::Declined, DoorReply::NotOnRoster],
+                true,
+            );
+        $shown =
+            $facts !== null
+                ? [
+                    'name' => $facts->name,
+                    'teacher' => $facts->teacher,
+                    'hours' => null,
+                    'phone' => $facts->phone,
+                    'pin' => $facts->pin,
+                    'code' => $facts->code,
+                ]
+                : ($link instanceof DropInRoom
+                    ? [
+                        'name' => "$link->name, {$link->section->name()}",
+                        'teacher' => Teachers::of([$link->section_id])[$link->section_id] ?? '',
+                        'hours' => $link->openHours()->words().' in '.$school->place(),
+                        'phone' => $link->dial_in,
+                        'pin' => $link->pin,
+                        'code' => $link->join_code,
+                    ]
+                    : []);
 
-        return ($known ? ['code' => $shown['code'] === null ? null : JoinCode::show($shown['code'])] + $shown : array_fill_keys(['name', 'teacher', 'hours', 'phone', 'pin', 'code'], null)) + [
-            'answer' => $answer, 'words' => $words->of($answer), 'known' => $known, 'enter' => route('door.enter', $secret), 'register' => $takes ? route('register', $facts->series) : null, 'stops' => $words->stops($answer), 'next' => $known ? $words->next($facts->sessions ?? [], $answer) : [],
-        ];
+        return ($known
+            ? ['code' => $shown['code'] === null ? null : JoinCode::show($shown['code'])] + $shown
+            : array_fill_keys(['name', 'teacher', 'hours', 'phone', 'pin', 'code'], null)) + [
+                'answer' => $answer,
+                'words' => $words->of($answer),
+                'known' => $known,
+                'enter' => route('door.enter', $secret),
+                'register' => $takes ? route('register', $facts->series) : null,
+                'stops' => $words->stops($answer),
+                'next' => $known ? $words->next($facts->sessions ?? [], $answer) : [],
+            ];
     }
 }

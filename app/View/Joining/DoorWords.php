@@ -29,28 +29,103 @@ final readonly class DoorWords
     public function of(DoorAnswer $answer): array
     {
         $opens = $answer->opensAt === null ? '' : $this->moment($answer->opensAt);
-        $next = $answer->next === null ? 'There is no further session this term.' : 'The next one is '.$this->moment($answer->next->start).'.';
+        $next =
+            $answer->next === null
+                ? 'There is no further session this term.'
+                : 'The next one is '.$this->moment($answer->next->start).'.';
         $session = $answer->session;
 
         return match ($answer->reply) {
-            DoorReply::ComeIn => ['Come in', $session === null ? 'The room is open.' : ($session->start > $this->now ? 'It starts '.$this->moment($session->start).'.' : 'It has begun; come in now.'), 'Come in'],
-            DoorReply::WaitOutside => ['You wait outside first', 'Press the button; the teacher sees that you are there and lets you in.', 'Wait outside'],
-            DoorReply::Elsewhere => ['You are already inside on another device', 'Come in here, and this device takes over from the other one.', 'Come in here instead'],
-            DoorReply::TooEarly => ['You are early', "The doors open $opens.", 'Come in at '.($answer->opensAt === null ? '' : $this->zone->clock($answer->opensAt))],
-            DoorReply::NoHost => ['The teacher is not here yet', 'The doors are open, and you come in as soon as a teacher is inside. Look again in a minute.', 'Come in when the teacher is here'],
-            DoorReply::Full => ['The room is full', 'All its seats are taken. Tell your teacher through the class stream, or come in by phone.', 'Full'],
-            DoorReply::SentOut => ['You were sent out', 'For this session you stay out. Talk to your teacher afterwards. '.$next, ''],
+            DoorReply::ComeIn => [
+                'Come in',
+                $session === null
+                    ? 'The room is open.'
+                    : ($session->start > $this->now
+                        ? 'It starts '.$this->moment($session->start).'.'
+                        : 'It has begun; come in now.'),
+                'Come in',
+            ],
+            DoorReply::WaitOutside => [
+                'You wait outside first',
+                'Press the button; the teacher sees that you are there and lets you in.',
+                'Wait outside',
+            ],
+            DoorReply::Elsewhere => [
+                'You are already inside on another device',
+                'Come in here, and this device takes over from the other one.',
+                'Come in here instead',
+            ],
+            DoorReply::TooEarly => [
+                'You are early',
+                "The doors open $opens.",
+                'Come in at '.($answer->opensAt === null ? '' : $this->zone->clock($answer->opensAt)),
+            ],
+            DoorReply::NoHost => [
+                'The teacher is not here yet',
+                'The doors are open, and you come in as soon as a teacher is inside. Look again in a minute.',
+                'Come in when the teacher is here',
+            ],
+            DoorReply::Full => [
+                'The room is full',
+                'All its seats are taken. Tell your teacher through the class stream, or come in by phone.',
+                'Full',
+            ],
+            DoorReply::SentOut => [
+                'You were sent out',
+                'For this session you stay out. Talk to your teacher afterwards. '.$next,
+                '',
+            ],
             DoorReply::Over => ['This one is over', $next, ''],
-            DoorReply::Moved => ['Moved to another day', $session === null ? $next : 'It is held '.$this->moment($session->start).'.', ''],
-            DoorReply::Cancelled => ['No class today', 'Because: '.($session->reason ?? 'cancelled').'. '.$next, ''],
-            DoorReply::Replaced => ['This link was replaced', 'Your new link stands on your own page, on the course page and in your calendar.', ''],
-            DoorReply::Shut => ['The door is shut', $opens === '' ? 'It is shown again when the teacher opens it. Look at the class stream.' : "It opens $opens.", ''],
+            DoorReply::Moved => [
+                'Moved to another day',
+                $session === null ? $next : 'It is held '.$this->moment($session->start).'.',
+                '',
+            ],
+            DoorReply::Cancelled => [
+                'No class today',
+                'Because: '.($session->reason ?? 'cancelled').'. '.$next,
+                '',
+            ],
+            DoorReply::Replaced => [
+                'This link was replaced',
+                'Your new link stands on your own page, on the course page and in your calendar.',
+                '',
+            ],
+            DoorReply::Shut => [
+                'The door is shut',
+                $opens === ''
+                    ? 'It is shown again when the teacher opens it. Look at the class stream.'
+                    : "It opens $opens.",
+                '',
+            ],
             DoorReply::Expired => ['This pass is no longer good', 'Ask whoever invited you for a new one.', ''],
-            DoorReply::NotYours => ['This is somebody else\'s link', 'A personal link lets in one person only: the account that was registered. Yours stands on your own page.', ''],
-            DoorReply::NotOnRoster => ['This class is not one of yours', 'If it should be, ask your school to enrol you.', ''],
-            DoorReply::RegisterFirst => ['You are not registered yet', 'You have to be registered for this class first. Where your class takes registrations, do it on its registration page; else ask your teacher.', ''],
-            DoorReply::Waiting => ['Your registration is waiting', 'Somebody compares it with the roster. Come back later.', ''],
-            DoorReply::Declined => ['You are not registered for this class', 'Your registration was declined. Ask your teacher why.', ''],
+            DoorReply::NotYours => [
+                'This is somebody else\'s link',
+                'A personal link lets in one person only: the account that was registered. Yours stands on your own '.
+                'page.',
+                '',
+            ],
+            DoorReply::NotOnRoster => [
+                'This class is not one of yours',
+                'If it should be, ask your school to enrol you.',
+                '',
+            ],
+            DoorReply::RegisterFirst => [
+                'You are not registered yet',
+                'You have to be registered for this class first. Where your class takes registrations, do it on its '.
+                'registration page; else ask your teacher.',
+                '',
+            ],
+            DoorReply::Waiting => [
+                'Your registration is waiting',
+                'Somebody compares it with the roster. Come back later.',
+                '',
+            ],
+            DoorReply::Declined => [
+                'You are not registered for this class',
+                'Your registration was declined. Ask your teacher why.',
+                '',
+            ],
         };
     }
 
@@ -61,11 +136,15 @@ final readonly class DoorWords
         $date = $day->day === $this->zone->dateAt($this->now)->day ? '' : $day->short().' ';
         $differs = $this->zone->offsetAt($at) !== $this->school->offsetAt($at);
 
-        return $date.'at '.$this->zone->clock($at).($differs ? ' your time, '.$this->school->clock($at).' in '.$this->school->place() : '');
+        return $date.
+            'at '.
+            $this->zone->clock($at).
+            ($differs ? ' your time, '.$this->school->clock($at).' in '.$this->school->place() : '');
     }
 
     /**
-     * Now, the doors, the start and the end as stops on a line 354 wide; nothing where the answer is not about a moment to wait for.
+     * Now, the doors, the start and the end as stops on a line 354 wide; nothing where the answer is not about a moment
+     * to wait for.
      *
      * @return list<array{x: float, time: string, words: string, kind: string}>
      */
@@ -73,21 +152,37 @@ final readonly class DoorWords
     {
         $session = $answer->session;
         $opens = $answer->opensAt;
-        if ($session === null || $opens === null || ! in_array($answer->reply, [DoorReply::TooEarly, DoorReply::ComeIn, DoorReply::NoHost, DoorReply::WaitOutside], true)) {
+        if (
+            $session === null ||
+            $opens === null ||
+            ! in_array(
+                $answer->reply,
+                [DoorReply::TooEarly, DoorReply::ComeIn, DoorReply::NoHost, DoorReply::WaitOutside],
+                true,
+            )
+        ) {
             return [];
         }
         $now = $this->now;
         $zone = $this->zone;
-        $points = [[$opens, 'doors open', 'open'], [$session->start, 'starts', 'start'], [$session->end, 'over', 'end']];
+        $points = [
+            [$opens, 'doors open', 'open'],
+            [$session->start, 'starts', 'start'],
+            [$session->end, 'over', 'end'],
+        ];
         $x = [140.0, 232.0, 324.0];
         $nowX = match (true) {
-            $now < $opens => max(24.0, 140.0 - max(44.0, min(112.0, ($opens - $now) / 60 * 1.2))),
-            $now < $session->start => $x[0] + ($now - $opens) / max(1, $session->start - $opens) * 92,
-            default => $x[1] + ($now - $session->start) / max(1, $session->end - $session->start) * 92,
+            $now < $opens => max(24.0, 140.0 - max(44.0, min(112.0, (($opens - $now) / 60) * 1.2))),
+            $now < $session->start => $x[0] + (($now - $opens) / max(1, $session->start - $opens)) * 92,
+            default => $x[1] + (($now - $session->start) / max(1, $session->end - $session->start)) * 92,
         };
         // On another day the weekdays are named, so that nobody reads 09:50 as this morning's.
-        $name = fn (int $at): string => $zone->dateAt($opens)->day === $zone->dateAt($now)->day ? '' : substr($zone->dateAt($at)->short(), 0, 4);
-        $out = [['x' => round($nowX, 1), 'time' => $name($now).$zone->clock($now), 'words' => 'now', 'kind' => 'now']];
+        $name = fn (int $at): string => $zone->dateAt($opens)->day === $zone->dateAt($now)->day
+            ? ''
+            : substr($zone->dateAt($at)->short(), 0, 4);
+        $out = [
+            ['x' => round($nowX, 1), 'time' => $name($now).$zone->clock($now), 'words' => 'now', 'kind' => 'now'],
+        ];
         foreach ($points as $i => [$at, $words, $kind]) {
             $out[] = ['x' => $x[$i], 'time' => $name($at).$zone->clock($at), 'words' => $words, 'kind' => $kind];
         }
@@ -101,8 +196,17 @@ final readonly class DoorWords
      */
     public function next(array $sessions, DoorAnswer $answer): array
     {
-        $coming = array_filter($sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned && $s->start > max($this->now, $answer->session->start ?? 0));
+        $coming = array_filter(
+            $sessions,
+            fn (PlannedSession $s): bool => $s->state === SessionState::Planned &&
+                $s->start > max($this->now, $answer->session->start ?? 0),
+        );
 
-        return array_map(fn (PlannedSession $s): string => $this->zone->dateAt($s->start)->short().' '.$this->zone->clock($s->start), array_slice(array_values($coming), 0, 3));
+        return array_map(
+            fn (PlannedSession $s): string => $this->zone->dateAt($s->start)->short().
+                ' '.
+                $this->zone->clock($s->start),
+            array_slice(array_values($coming), 0, 3),
+        );
     }
 }

@@ -15,7 +15,9 @@ use Nomada\Core\Joining\JoinCode;
 /**
  * The drop-in rooms of the sections that somebody looks after, with when each opens next.
  *
- * @phpstan-type Row array{id: int, name: string, section: string, sectionId: string, hours: string, next: string, isOpen: bool, isHidden: bool, preset: string, presetKey: string, sentence: string, link: string, code: string, phone: string}
+ * @phpstan-type Row array{id: int, name: string, section: string, sectionId: string, hours: string, next: string,
+ *   isOpen: bool, isHidden: bool, preset: string, presetKey: string, sentence: string, link: string, code: string,
+ *   phone: string}
  */
 final readonly class DropInPage
 {
@@ -23,14 +25,36 @@ final readonly class DropInPage
     {
     }
 
-    /** @return array{rows: list<Row>, sections: array<string, string>, presets: array<string, \Nomada\Core\Joining\Preset>} */
+    /**
+     * @return array{rows: list<Row>, sections: array<string, string>, presets: array<string,
+     *   \Nomada\Core\Joining\Preset>}
+     */
     public function data(Term $term, Person $for): array
     {
         $presets = Presets::all();
-        $sections = Section::query()->where('term_id', $term->id)->when(! $for->isCoordinator(), fn ($q) => $q->whereHas('enrolments', fn ($e) => $e->where('person_id', $for->id)->whereIn('role', ['teacher', 'co-teacher'])))->get(['id', 'sourced_id', 'year', 'title', 'term_id'])->sortBy(fn (Section $s): string => $s->order());
-        $rows = DropInRoom::query()->whereIn('section_id', $sections->modelKeys())->with('section')->get()->sortBy(fn (DropInRoom $r): string => $r->section->order().$r->name)->map(fn (DropInRoom $r): array => $this->row($r, $term, $presets));
+        $sections = Section::query()
+            ->where('term_id', $term->id)
+            ->when(
+                ! $for->isCoordinator(),
+                fn ($q) => $q->whereHas(
+                    'enrolments',
+                    fn ($e) => $e->where('person_id', $for->id)->whereIn('role', ['teacher', 'co-teacher']),
+                ),
+            )
+            ->get(['id', 'sourced_id', 'year', 'title', 'term_id'])
+            ->sortBy(fn (Section $s): string => $s->order());
+        $rows = DropInRoom::query()
+            ->whereIn('section_id', $sections->modelKeys())
+            ->with('section')
+            ->get()
+            ->sortBy(fn (DropInRoom $r): string => $r->section->order().$r->name)
+            ->map(fn (DropInRoom $r): array => $this->row($r, $term, $presets));
 
-        return ['rows' => array_values($rows->all()), 'sections' => $sections->mapWithKeys(fn (Section $s): array => [$s->sourced_id => $s->name()])->all(), 'presets' => $presets];
+        return [
+            'rows' => array_values($rows->all()),
+            'sections' => $sections->mapWithKeys(fn (Section $s): array => [$s->sourced_id => $s->name()])->all(),
+            'presets' => $presets,
+        ];
     }
 
     /**
@@ -46,9 +70,24 @@ final readonly class DropInPage
         $isOpen = $hours !== null && $hours[0] <= $now;
 
         return [
-            'id' => $room->id, 'name' => $room->name, 'section' => $room->section->name(), 'sectionId' => $room->section->sourced_id, 'hours' => $room->openHours()->words(),
-            'next' => $hours === null ? 'no hours left this term' : ($isOpen ? 'open until '.$zone->clock($hours[1]) : $zone->dateAt($hours[0])->short().' '.$zone->clock($hours[0])), 'isOpen' => $isOpen, 'isHidden' => $room->is_hidden,
-            'preset' => $preset->name, 'presetKey' => $preset->key, 'sentence' => $preset->sentence(), 'link' => $room->address(), 'code' => JoinCode::show($room->join_code), 'phone' => "$room->dial_in, PIN $room->pin",
+            'id' => $room->id,
+            'name' => $room->name,
+            'section' => $room->section->name(),
+            'sectionId' => $room->section->sourced_id,
+            'hours' => $room->openHours()->words(),
+            'next' => $hours === null
+                    ? 'no hours left this term'
+                    : ($isOpen
+                        ? 'open until '.$zone->clock($hours[1])
+                        : $zone->dateAt($hours[0])->short().' '.$zone->clock($hours[0])),
+            'isOpen' => $isOpen,
+            'isHidden' => $room->is_hidden,
+            'preset' => $preset->name,
+            'presetKey' => $preset->key,
+            'sentence' => $preset->sentence(),
+            'link' => $room->address(),
+            'code' => JoinCode::show($room->join_code),
+            'phone' => "$room->dial_in, PIN $room->pin",
         ];
     }
 }

@@ -31,8 +31,23 @@ final readonly class LiveDesk
         $now = $this->clock->seconds();
 
         return [
-            'live' => $live, 'state' => $state, 'trouble' => $trouble, 'missing' => $live->isRehearsal || $live->series === null ? [] : $this->missing($live->series->sectionIds(), array_column([...$state['inside'], ...$state['outside']], 'person')),
-            'late' => $live->series !== null && $now > $live->start + 300, 'rules' => Preset::say($live->way->door, $live->way->floor), 'words' => ['shut' => 'nobody is there yet', 'waiting' => 'waiting for a teacher', 'running' => 'running', 'over' => 'over'][$state['state']] ?? $state['state'],
+            'live' => $live,
+            'state' => $state,
+            'trouble' => $trouble,
+            'missing' => $live->isRehearsal || $live->series === null
+                    ? []
+                    : $this->missing(
+                        $live->series->sectionIds(),
+                        array_column([...$state['inside'], ...$state['outside']], 'person'),
+                    ),
+            'late' => $live->series !== null && $now > $live->start + 300,
+            'rules' => Preset::say($live->way->door, $live->way->floor),
+            'words' => [
+                'shut' => 'nobody is there yet',
+                'waiting' => 'waiting for a teacher',
+                'running' => 'running',
+                'over' => 'over',
+            ][$state['state']] ?? $state['state'],
         ];
     }
 
@@ -43,8 +58,19 @@ final readonly class LiveDesk
      */
     private function missing(array $sections, array $here): array
     {
-        $roster = Enrolment::query()->whereIn('section_id', $sections)->where('role', 'student')->with('person')->get()->unique('person_id')->sortBy(fn (Enrolment $e): string => $e->person->family_name);
+        $roster = Enrolment::query()
+            ->whereIn('section_id', $sections)
+            ->where('role', 'student')
+            ->with('person')
+            ->get()
+            ->unique('person_id')
+            ->sortBy(fn (Enrolment $e): string => $e->person->family_name);
 
-        return array_values($roster->filter(fn (Enrolment $e): bool => ! in_array($e->person->sourced_id, $here, true))->map(fn (Enrolment $e): string => $e->person->name())->all());
+        return array_values(
+            $roster
+                ->filter(fn (Enrolment $e): bool => ! in_array($e->person->sourced_id, $here, true))
+                ->map(fn (Enrolment $e): string => $e->person->name())
+                ->all(),
+        );
     }
 }

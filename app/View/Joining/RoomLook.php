@@ -26,13 +26,24 @@ final readonly class RoomLook
         try {
             // Two hundred arrive at once: for a second they share one look.
             /** @var State $state */
-            $state = Cache::remember($way->look($meeting), 1, fn (): array => $this->bridge->state($way->room, $meeting));
+            $state = Cache::remember(
+                $way->look($meeting),
+                1,
+                fn (): array => $this->bridge->state($way->room, $meeting),
+            );
         } catch (DestinationFailure) {
             // Without the bridge nobody comes in anyway; what it says then stands beside the button.
             return new RoomState(hostInside: true);
         }
         $inside = array_column($state['inside'], 'person');
 
-        return new RoomState($state['host_inside'], $state['state'] === 'over', count($state['inside']), $way->seats, in_array($person, $inside, true), in_array($person, $state['sent_out'], true));
+        return new RoomState(
+            $state['host_inside'],
+            $state['state'] === 'over',
+            count($state['inside']),
+            $way->seats,
+            in_array($person, $inside, true),
+            in_array($person, $state['sent_out'], true),
+        );
     }
 }

@@ -20,7 +20,9 @@ use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 
-/** Everything about joining one series: its links in every form, where they stand, its door and floor, and its guests. */
+/**
+ * Everything about joining one series: its links in every form, where they stand, its door and floor, and its guests.
+ */
 final readonly class SeriesDoor
 {
     public function __construct(private Clock $clock)
@@ -38,25 +40,106 @@ final readonly class SeriesDoor
         $links = JoinLink::query()->inForce()->where('series_id', $series->id)->with('person')->get();
         $link = $links->first(fn (JoinLink $l): bool => $l->kind === LinkKind::Series);
         $now = $this->clock->seconds();
-        $coming = $series->sessions->filter(fn (Session $s): bool => (int) $s->ends_at->timestamp > $now && $s->state === SessionState::Planned)->values();
+        $coming = $series->sessions
+            ->filter(
+                fn (Session $s): bool => (int) $s->ends_at->timestamp > $now && $s->state === SessionState::Planned,
+            )
+            ->values();
         $chosen = $only === null ? null : $coming->firstWhere('id', $only);
         [$formDoor, $formFloor] = Presets::rules($series, $all, $chosen?->toCore());
         $own = Presets::sessions([$series->id], $now)[$series->id] ?? [];
         $more = Presets::moreOpenOf($series, $all, $own);
-        $accepted = DB::table('openness_accepted')->leftJoin('people', 'people.id', '=', 'accepted_by')->where('series_id', $series->id)->first(['print', 'given_name', 'family_name', 'at']);
+        $accepted = DB::table('openness_accepted')
+            ->leftJoin('people', 'people.id', '=', 'accepted_by')
+            ->where('series_id', $series->id)
+            ->first(['print', 'given_name', 'family_name', 'at']);
         $isAccepted = $more !== [] && $accepted !== null && $accepted->print === Presets::openness($more);
         $zone = $section->term->calendar()->zone;
-        $teacher = Enrolment::query()->where('section_id', $series->section_id)->where('role', 'teacher')->orderByDesc('is_primary')->with('person')->first()?->person;
+        $teacher = Enrolment::query()
+            ->where('section_id', $series->section_id)
+            ->where('role', 'teacher')
+            ->orderByDesc('is_primary')
+            ->with('person')
+            ->first()?->person;
         $sessions = array_values($series->sessions->map(fn (Session $s): PlannedSession => $s->toCore())->all());
+
+        $acceptedBy = $isAccepted ? trim("$accepted->given_name $accepted->family_name") : null;
 
         return [
             'registering' => $series->registering === null ? null : Registering::from($series->registering),
-            'section' => $section, 'series' => $series, 'presets' => $all, 'preset' => Presets::of($series, $all), 'door' => $formDoor, 'floor' => $formFloor, 'chosen' => $chosen, 'coming' => $coming->take(60), 'own' => $coming->filter(fn (Session $s): bool => $s->door !== null || $s->floor !== null)->map(fn (Session $s): array => ['session' => $s, 'words' => Preset::say(...Presets::rules($series, $all, $s->toCore()))])->values()->all(), 'sentence' => Preset::say($door, $floor), 'more' => $more, 'isAccepted' => $isAccepted,
-            'acceptedBy' => $isAccepted && $accepted !== null ? trim("$accepted->given_name $accepted->family_name") : null, 'link' => $link, 'host' => $links->first(fn (JoinLink $l): bool => $l->kind === LinkKind::Host),
-            'personal' => $links->filter(fn (JoinLink $l): bool => $l->kind === LinkKind::Personal)->sortBy(fn (JoinLink $l): string => (string) $l->person?->family_name)->values(), 'guests' => $links->filter(fn (JoinLink $l): bool => $l->kind === LinkKind::Guest)->values(), 'zone' => $zone, 'term' => $section->term->calendar(),
-            'invitations' => $link === null ? [] : array_map(fn (array $of): array => [...$of, 'text' => Invitation::text($section->name(), (string) $teacher?->shortName(), $sessions, $of['zone'], $now, $door, $link->address(), (string) $link->join_code, route('join'), (string) $link->dial_in, (string) $link->pin, $link->short_address === null ? '' : route('short', $link->short_address))], $this->clocks($series, $zone)),
-            'places' => DB::table('placements')->whereIn('section_id', $series->sectionIds())->whereNotNull('standing_print')->groupBy('place')->orderBy('place')->get(['place', DB::raw('count(*) as n'), DB::raw('count(*) filter (where wanted_print is distinct from standing_print) as stale')])->all(),
-            'standing' => DB::table('placements')->whereIn('section_id', $series->sectionIds())->whereNotNull('standing_print')->orderBy('place')->orderBy('label')->limit(400)->get(['place', 'label', DB::raw('wanted_print is distinct from standing_print as stale')])->groupBy('place')->all(),
+            'section' => $section,
+            'series' => $series,
+            'presets' => $all,
+            'preset' => Presets::of($series, $all),
+            'door' => $formDoor,
+            'floor' => $formFloor,
+            'chosen' => $chosen,
+            'coming' => $coming->take(60),
+            'own' => $coming
+                ->filter(fn (Session $s): bool => $s->door !== null || $s->floor !== null)
+                ->map(
+                    fn (Session $s): array => [
+                        'session' => $s,
+                        'words' => Preset::say(...Presets::rules($series, $all, $s->toCore())),
+                    ],
+                )
+                ->values()
+                ->all(),
+            'sentence' => Preset::say($door, $floor),
+            'more' => $more,
+            'isAccepted' => $isAccepted,
+            'acceptedBy' => $acceptedBy,
+            'link' => $link,
+            'host' => $links->first(fn (JoinLink $l): bool => $l->kind === LinkKind::Host),
+            'personal' => $links
+                ->filter(fn (JoinLink $l): bool => $l->kind === LinkKind::Personal)
+                ->sortBy(fn (JoinLink $l): string => (string) $l->person?->family_name)
+                ->values(),
+            'guests' => $links->filter(fn (JoinLink $l): bool => $l->kind === LinkKind::Guest)->values(),
+            'zone' => $zone,
+            'term' => $section->term->calendar(),
+            'invitations' => $link === null
+                    ? []
+                    : array_map(
+                        fn (array $of): array => [
+                            ...$of,
+                            'text' => Invitation::text(
+                                $section->name(),
+                                (string) $teacher?->shortName(),
+                                $sessions,
+                                $of['zone'],
+                                $now,
+                                $door,
+                                $link->address(),
+                                (string) $link->join_code,
+                                route('join'),
+                                (string) $link->dial_in,
+                                (string) $link->pin,
+                                $link->short_address === null ? '' : route('short', $link->short_address),
+                            ),
+                        ],
+                        $this->clocks($series, $zone),
+                    ),
+            'places' => DB::table('placements')
+                ->whereIn('section_id', $series->sectionIds())
+                ->whereNotNull('standing_print')
+                ->groupBy('place')
+                ->orderBy('place')
+                ->get([
+                    'place',
+                    DB::raw('count(*) as n'),
+                    DB::raw('count(*) filter (where wanted_print is distinct from standing_print) as stale'),
+                ])
+                ->all(),
+            'standing' => DB::table('placements')
+                ->whereIn('section_id', $series->sectionIds())
+                ->whereNotNull('standing_print')
+                ->orderBy('place')
+                ->orderBy('label')
+                ->limit(400)
+                ->get(['place', 'label', DB::raw('wanted_print is distinct from standing_print as stale')])
+                ->groupBy('place')
+                ->all(),
             'next' => $coming->first(),
         ];
     }
@@ -68,7 +151,14 @@ final readonly class SeriesDoor
      */
     private function clocks(Series $series, Zone $school): array
     {
-        $zones = DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->whereIn('section_id', $series->sectionIds())->where('enrolments.role', 'student')->groupBy('time_zone')->orderByRaw('1 desc, 2')->pluck(DB::raw('count(distinct person_id) as n'), 'time_zone')->all();
+        $zones = DB::table('enrolments')
+            ->join('people', 'people.id', '=', 'person_id')
+            ->whereIn('section_id', $series->sectionIds())
+            ->where('enrolments.role', 'student')
+            ->groupBy('time_zone')
+            ->orderByRaw('1 desc, 2')
+            ->pluck(DB::raw('count(distinct person_id) as n'), 'time_zone')
+            ->all();
         $out = [['zone' => $school, 'students' => (int) ($zones[$school->name] ?? 0)]];
         foreach ($zones as $name => $n) {
             if ($name !== $school->name) {

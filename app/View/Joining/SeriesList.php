@@ -28,31 +28,117 @@ final readonly class SeriesList
     {
         $mine = Section::query()->where('term_id', $term->id)->seenBy($for)->select('id');
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
-        $roster = DB::table('enrolments')->join('series_sections', 'series_sections.section_id', '=', 'enrolments.section_id')->whereIn('series_id', DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'))->where('role', 'student')->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
-            ->groupBy('series_id')->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');
-        $registered = DB::table('registrations')->where('state', 'accepted')->whereIn('series_id', DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'))
-            ->groupBy('series_id')->pluck(DB::raw('count(*) as n'), 'series_id');
-        $rows = DB::table('series')->join('sections', 'sections.id', '=', 'section_id')->whereIn('series.id', DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'))
-            ->leftJoin('join_links', fn ($j) => $j->on('join_links.series_id', '=', 'series.id')->where('join_links.kind', 'series')->whereNull('retired_at'))
-            ->leftJoin('host_accounts', 'host_accounts.id', '=', 'host_account_id')->leftJoin('openness_accepted', 'openness_accepted.series_id', '=', 'series.id')->leftJoin('people', 'people.id', '=', 'accepted_by')
-            ->orderByRaw("nullif(regexp_replace(sections.year, '[^0-9]', '', 'g'), '')::int nulls last, sections.title, sections.id, series.title")
-            ->get(['series.id', 'series.section_id', 'sections.sourced_id', 'sections.year', 'sections.title as section', 'series.title', 'pattern', 'start_minute', 'minutes', 'series.time_zone', 'secret', 'join_code', 'dial_in', 'pin', 'is_hidden', 'preset', 'door', 'floor', 'registering', 'host_accounts.name as account', 'print', DB::raw("people.given_name || ' ' || people.family_name as accepted")]);
+        $roster = DB::table('enrolments')
+            ->join('series_sections', 'series_sections.section_id', '=', 'enrolments.section_id')
+            ->whereIn(
+                'series_id',
+                DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'),
+            )
+            ->where('role', 'student')
+            ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
+            ->groupBy('series_id')
+            ->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');
+        $registered = DB::table('registrations')
+            ->where('state', 'accepted')
+            ->whereIn(
+                'series_id',
+                DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'),
+            )
+            ->groupBy('series_id')
+            ->pluck(DB::raw('count(*) as n'), 'series_id');
+        $rows = DB::table('series')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->whereIn(
+                'series.id',
+                DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'),
+            )
+            ->leftJoin(
+                'join_links',
+                fn ($j) => $j
+                    ->on('join_links.series_id', '=', 'series.id')
+                    ->where('join_links.kind', 'series')
+                    ->whereNull('retired_at'),
+            )
+            ->leftJoin('host_accounts', 'host_accounts.id', '=', 'host_account_id')
+            ->leftJoin('openness_accepted', 'openness_accepted.series_id', '=', 'series.id')
+            ->leftJoin('people', 'people.id', '=', 'accepted_by')
+            ->orderByRaw(
+                "nullif(regexp_replace(sections.year, '[^0-9]', '', 'g'), '')::int nulls last, sections.title, ".
+                    'sections.id, series.title',
+            )
+            ->get([
+                'series.id',
+                'series.section_id',
+                'sections.sourced_id',
+                'sections.year',
+                'sections.title as section',
+                'series.title',
+                'pattern',
+                'start_minute',
+                'minutes',
+                'series.time_zone',
+                'secret',
+                'join_code',
+                'dial_in',
+                'pin',
+                'is_hidden',
+                'preset',
+                'door',
+                'floor',
+                'registering',
+                'host_accounts.name as account',
+                'print',
+                DB::raw("people.given_name || ' ' || people.family_name as accepted"),
+            ]);
         $presets = Presets::all();
         $own = Presets::sessions(array_values($rows->pluck('id')->all()), $this->clock->seconds());
         $door = url('/join');
         $school = $term->calendar()->zone;
 
-        return array_values($rows->map(function (\stdClass $r) use ($presets, $own, $door, $school, $roster, $registered): SeriesRow {
-            $preset = $presets[$r->preset] ?? $presets['lesson'];
-            $rules = Presets::door($r->preset, $r->door, $presets);
-            $floor = $preset->floor->with($r->floor === null ? null : (array) json_decode($r->floor, true));
-            $more = $r->door === null && $r->floor === null && ! isset($own[$r->id]) ? [] : Presets::moreOpen($preset, $rules, $floor, $own[$r->id] ?? []);
+        return array_values(
+            $rows
+                ->map(function (\stdClass $r) use (
+                    $presets,
+                    $own,
+                    $door,
+                    $school,
+                    $roster,
+                    $registered,
+                ): SeriesRow {
+                    $preset = $presets[$r->preset] ?? $presets['lesson'];
+                    $rules = Presets::door($r->preset, $r->door, $presets);
+                    $floor = $preset->floor->with($r->floor === null ? null : (array) json_decode($r->floor, true));
+                    $more =
+                        $r->door === null && $r->floor === null && ! isset($own[$r->id])
+                            ? []
+                            : Presets::moreOpen($preset, $rules, $floor, $own[$r->id] ?? []);
 
-            return new SeriesRow(
-                $r->sourced_id, ($r->year === '' ? '' : "Y$r->year ").$r->section, $r->title === $r->section ? '' : $r->title, SeriesWords::of($r->pattern, $r->start_minute, $r->minutes, $r->time_zone, $school),
-                $r->secret === null ? null : $door.'/'.Crypt::decryptString($r->secret), $r->join_code === null ? null : JoinCode::show($r->join_code), $r->dial_in, $r->pin,
-                (int) ($roster[$r->id] ?? 0), (int) ($registered[$r->id] ?? 0), (int) $r->id, $preset->name, Preset::say($rules, $floor), $rules->toArray() !== $preset->door->toArray() || $floor->toArray() !== $preset->floor->toArray(), $more, $more !== [] && $r->print === Presets::openness($more) ? (string) $r->accepted : null, (bool) $r->is_hidden, $r->account, $r->registering === null ? null : Registering::from((array) json_decode($r->registering, true))->say(),
-            );
-        })->all());
+                    return new SeriesRow(
+                        $r->sourced_id,
+                        ($r->year === '' ? '' : "Y$r->year ").$r->section,
+                        $r->title === $r->section ? '' : $r->title,
+                        SeriesWords::of($r->pattern, $r->start_minute, $r->minutes, $r->time_zone, $school),
+                        $r->secret === null ? null : $door.'/'.Crypt::decryptString($r->secret),
+                        $r->join_code === null ? null : JoinCode::show($r->join_code),
+                        $r->dial_in,
+                        $r->pin,
+                        (int) ($roster[$r->id] ?? 0),
+                        (int) ($registered[$r->id] ?? 0),
+                        (int) $r->id,
+                        $preset->name,
+                        Preset::say($rules, $floor),
+                        $rules->toArray() !== $preset->door->toArray() ||
+                            $floor->toArray() !== $preset->floor->toArray(),
+                        $more,
+                        $more !== [] && $r->print === Presets::openness($more) ? (string) $r->accepted : null,
+                        (bool) $r->is_hidden,
+                        $r->account,
+                        $r->registering === null
+                            ? null
+                            : Registering::from((array) json_decode($r->registering, true))->say(),
+                    );
+                })
+                ->all(),
+        );
     }
 }

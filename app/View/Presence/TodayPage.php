@@ -33,19 +33,80 @@ final readonly class TodayPage
             $date = $zone->dateAt($now);
         }
         $presets = Presets::all();
-        $rows = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->join('sections', 'sections.id', '=', 'section_id')
-            ->where('term_id', $term->id)->where('day', $date->iso())->whereIn('series.id', DB::table('series_sections')->whereIn('section_id', Section::query()->seenBy($for)->select('id'))->select('series_id'))->orderBy('starts_at')->orderBy('sections.id')
-            ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'state', 'reason', 'sections.title', 'sections.year', 'sections.sourced_id', 'section_id',
-                DB::raw("(select count(*) from registrations r where r.series_id = series.id and r.state = 'accepted' and (r.only_day is null or r.only_day = sessions.day)) as registered"),
-                'sessions.id', 'preset', 'series.door', 'sessions.door as own_door', DB::raw('coalesce(sessions.title, sessions.topic) as topic'), DB::raw("(select left(given_name, 1) || '. ' || family_name from people where people.id = sessions.teacher_id) as other"), DB::raw('(select count(*) - 1 from series_sections x where x.series_id = series.id) as others'),
-                DB::raw("exists (select 1 from join_links l where l.series_id = series.id and l.kind = 'series' and l.retired_at is null) as linked")]);
+        $rows = DB::table('sessions')
+            ->join('series', 'series.id', '=', 'series_id')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->where('term_id', $term->id)
+            ->where('day', $date->iso())
+            ->whereIn(
+                'series.id',
+                DB::table('series_sections')
+                    ->whereIn('section_id', Section::query()->seenBy($for)->select('id'))
+                    ->select('series_id'),
+            )
+            ->orderBy('starts_at')
+            ->orderBy('sections.id')
+            ->get([
+                DB::raw('extract(epoch from starts_at)::bigint as starts'),
+                DB::raw('extract(epoch from ends_at)::bigint as ends'),
+                'state',
+                'reason',
+                'sections.title',
+                'sections.year',
+                'sections.sourced_id',
+                'section_id',
+                DB::raw(
+                    "(select count(*) from registrations r where r.series_id = series.id and r.state = 'accepted'
+                        and (r.only_day is null or r.only_day = sessions.day)) as registered",
+                ),
+                'sessions.id',
+                'preset',
+                'series.door',
+                'sessions.door as own_door',
+                DB::raw('coalesce(sessions.title, sessions.topic) as topic'),
+                DB::raw(
+                    "(select left(given_name, 1) || '. ' || family_name from people where people.id =
+                        sessions.teacher_id) as other",
+                ),
+                DB::raw('(select count(*) - 1 from series_sections x where x.series_id = series.id) as others'),
+                DB::raw(
+                    "exists (select 1 from join_links l where l.series_id = series.id and l.kind = 'series' and
+                        l.retired_at is null) as linked",
+                ),
+            ]);
         $teachers = Teachers::of(array_values(array_map(intval(...), $rows->pluck('section_id')->all())));
-        $rows = $rows->map(fn (\stdClass $s): array => [
-            'time' => $zone->clock((int) $s->starts), 'end' => $zone->clock((int) $s->ends), 'name' => ($s->year === '' ? '' : "Y$s->year ").$s->title.($s->others > 0 ? " and $s->others more" : ''), 'topic' => $s->topic, 'id' => $s->sourced_id, 'teacher' => $s->other ?? $teachers[$s->section_id] ?? '',
-            'registered' => (int) $s->registered, 'doors' => $this->doors($s, $now, Presets::door($s->preset, $s->door, $presets, $s->own_door), $zone), 'isOver' => (int) $s->ends <= $now, 'live' => $s->linked && $s->state === 'planned' && (int) $s->ends > $now ? (int) $s->id : null,
-        ])->all();
+        $rows = $rows
+            ->map(
+                fn (\stdClass $s): array => [
+                    'time' => $zone->clock((int) $s->starts),
+                    'end' => $zone->clock((int) $s->ends),
+                    'name' => ($s->year === '' ? '' : "Y$s->year ").
+                        $s->title.
+                        ($s->others > 0 ? " and $s->others more" : ''),
+                    'topic' => $s->topic,
+                    'id' => $s->sourced_id,
+                    'teacher' => $s->other ?? ($teachers[$s->section_id] ?? ''),
+                    'registered' => (int) $s->registered,
+                    'doors' => $this->doors(
+                        $s,
+                        $now,
+                        Presets::door($s->preset, $s->door, $presets, $s->own_door),
+                        $zone,
+                    ),
+                    'isOver' => (int) $s->ends <= $now,
+                    'live' => $s->linked && $s->state === 'planned' && (int) $s->ends > $now ? (int) $s->id : null,
+                ],
+            )
+            ->all();
 
-        return ['date' => $date, 'rows' => $rows, 'zone' => $zone, 'isToday' => $date->day === $zone->dateAt($now)->day, 'closed' => $term->calendar()->closedBecause($date->day), 'term' => $term];
+        return [
+            'date' => $date,
+            'rows' => $rows,
+            'zone' => $zone,
+            'isToday' => $date->day === $zone->dateAt($now)->day,
+            'closed' => $term->calendar()->closedBecause($date->day),
+            'term' => $term,
+        ];
     }
 
     /** @return array{string, string} words, and a state: open, shut, over or wrong */

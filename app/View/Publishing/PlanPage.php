@@ -24,19 +24,35 @@ final readonly class PlanPage
      */
     public function data(Term $term, Person $for, string $show, ?array $chosen, string $open): array
     {
-        $sections = Section::query()->where('term_id', $term->id)->seenBy($for)->withCount(['series', 'series as linked_count' => fn ($q) => $q->whereHas('links', fn ($l) => $l->where('kind', 'series')->whereNull('retired_at'))])->get()
+        $sections = Section::query()
+            ->where('term_id', $term->id)
+            ->seenBy($for)
+            ->withCount([
+                'series',
+                'series as linked_count' => fn ($q) => $q->whereHas(
+                    'links',
+                    fn ($l) => $l->where('kind', 'series')->whereNull('retired_at'),
+                ),
+            ])
+            ->get()
             ->sortBy(fn (Section $s): string => $s->order());
         $counts = $this->plan->counts(array_values($sections->modelKeys()));
         $total = array_fill_keys(array_column(Place::cases(), 'value'), PlanQuery::NONE);
         $rows = [];
         $differs = 0;
         foreach ($sections as $section) {
-            $places = array_map(fn (Place $p): array => $counts[$section->id][$p->value] ?? PlanQuery::NONE, array_combine(array_column(Place::cases(), 'value'), Place::cases()));
+            $places = array_map(
+                fn (Place $p): array => $counts[$section->id][$p->value] ?? PlanQuery::NONE,
+                array_combine(array_column(Place::cases(), 'value'), Place::cases()),
+            );
             $n = array_sum(array_map(fn (array $c): int => $c['add'] + $c['change'] + $c['remove'], $places));
-            $stands = array_sum(array_map(fn (array $c): int => $c['leave'] + $c['change'] + $c['remove'], $places)) > 0;
+            $stands =
+                array_sum(array_map(fn (array $c): int => $c['leave'] + $c['change'] + $c['remove'], $places)) > 0;
             $differs += $n > 0 ? 1 : 0;
             $isShown = match ($show) {
-                'chosen' => in_array($section->sourced_id, (array) $chosen, true), 'all' => true, default => $n > 0
+                'chosen' => in_array($section->sourced_id, (array) $chosen, true),
+                'all' => true,
+                default => $n > 0,
             };
             if (! $isShown) {
                 continue;
@@ -46,12 +62,24 @@ final readonly class PlanPage
                     $total[$place][$verb] += $k;
                 }
             }
-            $rows[] = ['section' => $section, 'places' => $places, 'differs' => $n, 'note' => $this->note($section, $places, $n, $stands)];
+            $rows[] = [
+                'section' => $section,
+                'places' => $places,
+                'differs' => $n,
+                'note' => $this->note($section, $places, $n, $stands),
+            ];
         }
 
         return [
-            'mayAll' => $for->isCoordinator(), 'rows' => $rows, 'total' => $total, 'differs' => $differs, 'all' => $sections->count(), 'show' => $show, 'open' => $open,
-            'steps' => array_sum(array_map(fn (array $r): int => $r['differs'], $rows)), 'controls' => $this->standins->controls(),
+            'mayAll' => $for->isCoordinator(),
+            'rows' => $rows,
+            'total' => $total,
+            'differs' => $differs,
+            'all' => $sections->count(),
+            'show' => $show,
+            'open' => $open,
+            'steps' => array_sum(array_map(fn (array $r): int => $r['differs'], $rows)),
+            'controls' => $this->standins->controls(),
         ];
     }
 

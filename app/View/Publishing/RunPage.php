@@ -17,19 +17,42 @@ final class RunPage
     public function data(Run $run): array
     {
         $lanes = [];
-        foreach ($run->kind === 'links' ? ['link' => 'Conference bridge'] : array_combine(array_column(Place::cases(), 'value'), array_map(fn (Place $p): string => $p->title(), Place::cases())) as $lane => $title) {
+        foreach (
+            $run->kind === 'links'
+                ? ['link' => 'Conference bridge']
+                : array_combine(
+                    array_column(Place::cases(), 'value'),
+                    array_map(fn (Place $p): string => $p->title(), Place::cases()),
+                ) as $lane => $title
+        ) {
             $lanes[$lane] = ['title' => $title, 'done' => 0, 'failed' => 0, 'waiting' => 0, 'all' => 0];
         }
-        foreach (DB::table('run_steps')->where('run_id', $run->id)->groupBy('lane', 'state')->get(['lane', 'state', DB::raw('count(*) as n')]) as $row) {
+        foreach (
+            DB::table('run_steps')
+                ->where('run_id', $run->id)
+                ->groupBy('lane', 'state')
+                ->get(['lane', 'state', DB::raw('count(*) as n')]) as $row
+        ) {
             $lanes[$row->lane][$row->state] = (int) $row->n;
             $lanes[$row->lane]['all'] += (int) $row->n;
         }
         $waiting = array_sum(array_column($lanes, 'waiting'));
 
         return [
-            'run' => $run, 'lanes' => $lanes, 'all' => array_sum(array_column($lanes, 'all')), 'done' => array_sum(array_column($lanes, 'done')), 'failed' => array_sum(array_column($lanes, 'failed')),
-            'waiting' => $waiting, 'isOver' => $waiting === 0,
-            'troubles' => $run->steps()->whereNotNull('words')->where('state', '!=', 'done')->with('section')->limit(200)->get(),
+            'run' => $run,
+            'lanes' => $lanes,
+            'all' => array_sum(array_column($lanes, 'all')),
+            'done' => array_sum(array_column($lanes, 'done')),
+            'failed' => array_sum(array_column($lanes, 'failed')),
+            'waiting' => $waiting,
+            'isOver' => $waiting === 0,
+            'troubles' => $run
+                ->steps()
+                ->whereNotNull('words')
+                ->where('state', '!=', 'done')
+                ->with('section')
+                ->limit(200)
+                ->get(),
             'seconds' => (int) abs(($run->ended_at ?? now())->diffInSeconds($run->created_at)),
             'sections' => $this->sections($run),
         ];
@@ -38,15 +61,38 @@ final class RunPage
     /** @return Collection<int, Run> */
     public function recent(Person $for): Collection
     {
-        return Run::query()->with('starter')->withCount(['steps', 'steps as failed_count' => fn ($q) => $q->where('state', 'failed'), 'steps as waiting_count' => fn ($q) => $q->where('state', 'waiting')])
-            ->when(! $for->isCoordinator(), fn ($q) => $q->where('started_by', $for->id))->latest()->limit(50)->get()->toBase();
+        return Run::query()
+            ->with('starter')
+            ->withCount([
+                'steps',
+                'steps as failed_count' => fn ($q) => $q->where('state', 'failed'),
+                'steps as waiting_count' => fn ($q) => $q->where('state', 'waiting'),
+            ])
+            ->when(! $for->isCoordinator(), fn ($q) => $q->where('started_by', $for->id))
+            ->latest()
+            ->limit(50)
+            ->get()
+            ->toBase();
     }
 
     /** @return Collection<int, \stdClass> what a run did with each section */
     private function sections(Run $run): Collection
     {
-        return DB::table('run_steps')->join('sections', 'sections.id', '=', 'section_id')->where('run_id', $run->id)->groupBy('sections.id')
-            ->orderByRaw("count(*) filter (where state = 'failed') desc, count(*) filter (where state = 'waiting') desc, nullif(regexp_replace(year, '[^0-9]', '', 'g'), '')::int, title")
-            ->get(['sections.sourced_id', 'title', 'year', DB::raw('count(*) as all'), DB::raw("count(*) filter (where state = 'done') as done"), DB::raw("count(*) filter (where state = 'failed') as failed")]);
+        return DB::table('run_steps')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->where('run_id', $run->id)
+            ->groupBy('sections.id')
+            ->orderByRaw(
+                "count(*) filter (where state = 'failed') desc, count(*) filter (where state = 'waiting') desc, ".
+                    "nullif(regexp_replace(year, '[^0-9]', '', 'g'), '')::int, title",
+            )
+            ->get([
+                'sections.sourced_id',
+                'title',
+                'year',
+                DB::raw('count(*) as all'),
+                DB::raw("count(*) filter (where state = 'done') as done"),
+                DB::raw("count(*) filter (where state = 'failed') as failed"),
+            ]);
     }
 }

@@ -16,7 +16,10 @@ use Nomada\Core\Registration\Registering;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\SessionState;
 
-/** A student's registration for one series: what is asked, what will be checked, and how it stands. The address can be kept. */
+/**
+ * A student's registration for one series: what is asked, what will be checked, and how it stands. The address can be
+ * kept.
+ */
 final readonly class RegisterPage
 {
     public function __construct(private Clock $clock)
@@ -30,29 +33,108 @@ final readonly class RegisterPage
         $zone = $person->zone();
         $school = $series->section->term->calendar()->zone;
         $registering = $series->registering === null ? null : Registering::from($series->registering);
-        $own = Registration::query()->where('series_id', $series->id)->where('person_id', $person->id)->orderBy('only_day')->get();
+        $own = Registration::query()
+            ->where('series_id', $series->id)
+            ->where('person_id', $person->id)
+            ->orderBy('only_day')
+            ->get();
         $taken = $own->whereIn('state', ['accepted', 'waiting', 'queued']);
-        $ahead = $series->sessions->filter(fn (Session $s): bool => $s->state === SessionState::Planned && (int) $s->ends_at->timestamp > $now);
+        $ahead = $series->sessions->filter(
+            fn (Session $s): bool => $s->state === SessionState::Planned && (int) $s->ends_at->timestamp > $now,
+        );
         $each = $registering !== null && $registering->each;
-        $shut = $registering === null ? 'This class follows its roster: whoever is enrolled is registered.' : ($ahead->isEmpty() ? 'No session of this class is left.' : $registering->shut($school->dateAt($now)));
+        $shut =
+            $registering === null
+                ? 'This class follows its roster: whoever is enrolled is registered.'
+                : ($ahead->isEmpty()
+                    ? 'No session of this class is left.'
+                    : $registering->shut($school->dateAt($now)));
         $days = $ahead->unique('day')->filter(fn (Session $s): bool => ! $taken->contains('only_day', $s->day));
 
+        $isFree = $each ? $days->isNotEmpty() : $taken->isEmpty();
+        $canRegister = $shut === null && $person->can('study') && $isFree;
+
         return [
-            'series' => $series, 'section' => $series->section, 'teacher' => Teachers::of([$series->section_id])[$series->section_id] ?? '', 'person' => $person, 'zone' => $zone, 'registering' => $registering, 'each' => $each, 'shut' => $shut,
-            'own' => $own->map(fn (Registration $r): array => [
-                'id' => $r->id, 'state' => $r->state, 'day' => $r->only_day === null ? '' : LocalDate::parse($r->only_day)->short(), 'reason' => $r->reason, 'place' => $r->state === 'queued' ? $this->place($r) : 0,
-            ])->all(),
-            'link' => $own->contains('state', 'accepted') ? JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', LinkKind::Personal)->where('person_id', $person->id)->first()?->address() : null,
-            'canRegister' => $shut === null && $person->can('study') && ($each ? $days->isNotEmpty() : $taken->isEmpty()),
-            'days' => $each ? $days->map(fn (Session $s): array => ['day' => $s->day, 'words' => $zone->dateAt((int) $s->starts_at->timestamp)->short().' '.$zone->clock((int) $s->starts_at->timestamp).'–'.$zone->clock((int) $s->ends_at->timestamp), 'topic' => $s->title ?? $s->topic])->values()->all() : [],
-            'when' => $ahead->take(3)->map(fn (Session $s): string => $zone->dateAt((int) $s->starts_at->timestamp)->short().' '.$zone->clock((int) $s->starts_at->timestamp).'–'.$zone->clock((int) $s->ends_at->timestamp))->values()->all(), 'left' => $ahead->count(),
-            'seatsLeft' => $registering?->seats === null || $each ? null : max(0, $registering->seats - \Nomada\App\Actions\Registration\DecideRegistration::held($series->id, null)),
+            'series' => $series,
+            'section' => $series->section,
+            'teacher' => Teachers::of([$series->section_id])[$series->section_id] ?? '',
+            'person' => $person,
+            'zone' => $zone,
+            'registering' => $registering,
+            'each' => $each,
+            'shut' => $shut,
+            'own' => $own
+                ->map(
+                    fn (Registration $r): array => [
+                        'id' => $r->id,
+                        'state' => $r->state,
+                        'day' => $r->only_day === null ? '' : LocalDate::parse($r->only_day)->short(),
+                        'reason' => $r->reason,
+                        'place' => $r->state === 'queued' ? $this->place($r) : 0,
+                    ],
+                )
+                ->all(),
+            'link' => $own->contains('state', 'accepted')
+                ? JoinLink::query()
+                    ->inForce()
+                    ->where('series_id', $series->id)
+                    ->where('kind', LinkKind::Personal)
+                    ->where('person_id', $person->id)
+                    ->first()
+                    ?->address()
+                : null,
+            'canRegister' => $canRegister,
+            'days' => $each
+                ? $days
+                    ->map(
+                        fn (Session $s): array => [
+                            'day' => $s->day,
+                            'words' => $zone->dateAt((int) $s->starts_at->timestamp)->short().
+                                ' '.
+                                $zone->clock((int) $s->starts_at->timestamp).
+                                '–'.
+                                $zone->clock((int) $s->ends_at->timestamp),
+                            'topic' => $s->title ?? $s->topic,
+                        ],
+                    )
+                    ->values()
+                    ->all()
+                : [],
+            'when' => $ahead
+                ->take(3)
+                ->map(
+                    fn (Session $s): string => $zone->dateAt((int) $s->starts_at->timestamp)->short().
+                        ' '.
+                        $zone->clock((int) $s->starts_at->timestamp).
+                        '–'.
+                        $zone->clock((int) $s->ends_at->timestamp),
+                )
+                ->values()
+                ->all(),
+            'left' => $ahead->count(),
+            'seatsLeft' => $registering?->seats === null || $each
+                    ? null
+                    : max(
+                        0,
+                        $registering->seats -
+                            \Nomada\App\Actions\Registration\DecideRegistration::held($series->id, null),
+                    ),
         ];
     }
 
     /** Which one on the waiting list, from 1. */
     private function place(Registration $r): int
     {
-        return 1 + Registration::query()->where('series_id', $r->series_id)->where('only_day', $r->only_day)->where('state', 'queued')->where(fn ($q) => $q->where('arrived_at', '<', $r->arrived_at)->orWhere(fn ($w) => $w->where('arrived_at', $r->arrived_at)->where('id', '<', $r->id)))->count();
+        return 1 +
+            Registration::query()
+                ->where('series_id', $r->series_id)
+                ->where('only_day', $r->only_day)
+                ->where('state', 'queued')
+                ->where(
+                    fn ($q) => $q
+                        ->where('arrived_at', '<', $r->arrived_at)
+                        ->orWhere(fn ($w) => $w->where('arrived_at', $r->arrived_at)->where('id', '<', $r->id)),
+                )
+                ->count();
     }
 }

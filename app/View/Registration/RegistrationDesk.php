@@ -23,7 +23,10 @@ use Nomada\Core\Term\LocalDate;
 /**
  * The desk: the queue over all sections with what was found of each, the waiting list, and what was decided last.
  *
- * @phpstan-type Line array{id: int, section: string, sectionId: string, day: string, arrived: string, verdict: Verdict, why: string, name: list<array{string, bool}>, address: string, account: string|null, rosterName: list<array{string, bool}>, rosterAddress: string, same: bool, isSafe: bool, to: string|null, toName: string}
+ * @phpstan-type Line array{id: int, section: string, sectionId: string, day: string, arrived: string,
+ *   verdict: Verdict, why: string, name: list<array{string, bool}>, address: string, account: string|null,
+ *   rosterName: list<array{string, bool}>, rosterAddress: string, same: bool, isSafe: bool, to: string|null,
+ *   toName: string}
  * @phpstan-type Look array{counts: array<string, int>, safe: int, shown: array<string, array<int, Finding>>}
  */
 final readonly class RegistrationDesk
@@ -45,15 +48,56 @@ final readonly class RegistrationDesk
         $zone = $term->calendar()->zone;
         $found = $show === '' ? $this->look($of, $term, $for, $now) : null;
         $look = $found ?? ['counts' => [], 'safe' => 0, 'shown' => []];
-        $decided = $show === 'decided' ? $of()->whereNotNull('decided_at')->with(['series.section', 'person'])->orderByDesc('decided_at')->orderByDesc('id')->limit(self::SHOWN)->get() : new Collection;
+        $decided =
+            $show === 'decided'
+                ? $of()
+                    ->whereNotNull('decided_at')
+                    ->with(['series.section', 'person'])
+                    ->orderByDesc('decided_at')
+                    ->orderByDesc('id')
+                    ->limit(self::SHOWN)
+                    ->get()
+                : new Collection();
 
         return [
-            'isComparing' => $show === '' && $found === null, 'show' => $show, 'verdict' => $verdict, 'lines' => $this->lines($look['shown'][$verdict] ?? [], $zone), 'total' => $verdict === '' ? array_sum($look['counts']) : ($look['counts'][$verdict] ?? 0), 'all' => array_sum($look['counts']), 'counts' => $look['counts'], 'safe' => $look['safe'], 'zone' => $zone,
-            'waiting' => $of()->where('state', 'waiting')->count(), 'queued' => $of()->where('state', 'queued')->count(),
-            'list' => $show === 'list' ? $of()->where('state', 'queued')->with(['series.section', 'person'])->orderBy('series_id')->orderBy('only_day')->orderBy('arrived_at')->orderBy('id')->limit(self::SHOWN)->get() : collect(),
-            'decided' => $decided, 'gone' => Letter::query()->ofDecision()->whereIn('registration_id', $decided->modelKeys())->where('kind', '!=', 'received')->orderBy('id')->get(['registration_id', 'sent_at', 'trouble'])->keyBy('registration_id'),
+            'isComparing' => $show === '' && $found === null,
+            'show' => $show,
+            'verdict' => $verdict,
+            'lines' => $this->lines($look['shown'][$verdict] ?? [], $zone),
+            'total' => $verdict === '' ? array_sum($look['counts']) : $look['counts'][$verdict] ?? 0,
+            'all' => array_sum($look['counts']),
+            'counts' => $look['counts'],
+            'safe' => $look['safe'],
+            'zone' => $zone,
+            'waiting' => $of()->where('state', 'waiting')->count(),
+            'queued' => $of()->where('state', 'queued')->count(),
+            'list' => $show === 'list'
+                    ? $of()
+                        ->where('state', 'queued')
+                        ->with(['series.section', 'person'])
+                        ->orderBy('series_id')
+                        ->orderBy('only_day')
+                        ->orderBy('arrived_at')
+                        ->orderBy('id')
+                        ->limit(self::SHOWN)
+                        ->get()
+                    : collect(),
+            'decided' => $decided,
+            'gone' => Letter::query()
+                ->ofDecision()
+                ->whereIn('registration_id', $decided->modelKeys())
+                ->where('kind', '!=', 'received')
+                ->orderBy('id')
+                ->get(['registration_id', 'sent_at', 'trouble'])
+                ->keyBy('registration_id'),
             'changes' => $show === 'changes' ? $this->changes($term, $for) : [],
-            'sections' => $show === '' ? Section::query()->whereIn('id', clone $mine)->whereHas('series', fn ($q) => $q->whereNotNull('registering'))->orderBy('title')->get(['id', 'sourced_id', 'title', 'year', 'course_id']) : collect(),
+            'sections' => $show === ''
+                    ? Section::query()
+                        ->whereIn('id', clone $mine)
+                        ->whereHas('series', fn ($q) => $q->whereNotNull('registering'))
+                        ->orderBy('title')
+                        ->get(['id', 'sourced_id', 'title', 'year', 'course_id'])
+                    : collect(),
         ];
     }
 
@@ -65,10 +109,19 @@ final readonly class RegistrationDesk
     public function certain(Term $term, Person $for): array
     {
         $mine = Section::query()->where('term_id', $term->id)->seenBy($for)->select('id');
-        $queue = $this->queue(Registration::query()->whereHas('series', fn ($q) => $q->whereIn('section_id', $mine)));
+        $queue = $this->queue(
+            Registration::query()->whereHas('series', fn ($q) => $q->whereIn('section_id', $mine)),
+        );
         $findings = $this->checks->findings($queue);
 
-        return array_values($queue->filter(fn (Registration $r): bool => isset($findings[$r->id]) && RegistrationChecks::isSafe($findings[$r->id], $r))->all());
+        return array_values(
+            $queue
+                ->filter(
+                    fn (Registration $r): bool => isset($findings[$r->id]) &&
+                        RegistrationChecks::isSafe($findings[$r->id], $r),
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -77,12 +130,17 @@ final readonly class RegistrationDesk
      */
     private function queue(Builder $of): Collection
     {
-        return $of->where('state', 'waiting')->with(['series.section', 'person'])->orderBy('arrived_at')->orderBy('id')->get();
+        return $of
+            ->where('state', 'waiting')
+            ->with(['series.section', 'person'])
+            ->orderBy('arrived_at')
+            ->orderBy('id')
+            ->get();
     }
 
     /**
-     * How many there are of each verdict, and the first of each. A long queue is compared once and behind the page, until anything of it or
-     * of the rosters changes; what is kept is no longer than a page of each verdict.
+     * How many there are of each verdict, and the first of each. A long queue is compared once and behind the page,
+     * until anything of it or of the rosters changes; what is kept is no longer than a page of each verdict.
      *
      * @param  callable(): Builder<Registration>  $of
      * @param  bool  $now  compares it here, however long it takes
@@ -90,12 +148,30 @@ final readonly class RegistrationDesk
      */
     private function look(callable $of, Term $term, Person $for, bool $now): ?array
     {
-        $state = $of()->where('state', 'waiting')->toBase()->selectRaw('count(*) as n, max(id) as last, sum(id) as ids, max(updated_at) as at')->first();
+        $state = $of()
+            ->where('state', 'waiting')
+            ->toBase()
+            ->selectRaw('count(*) as n, max(id) as last, sum(id) as ids, max(updated_at) as at')
+            ->first();
         if ($state === null || $state->n < self::LONG) {
             return $this->found($this->queue($of()));
         }
         $rosters = DB::table('enrolments')->selectRaw('count(*) as n, max(updated_at) as at')->first();
-        $print = 'desk '.md5(json_encode([$for->isCoordinator() ? 0 : $for->id, $term->id, $state, $rosters, DB::table('registrations')->where('state', 'accepted')->count(), DB::table('people')->max('updated_at')], JSON_THROW_ON_ERROR));
+        $print =
+            'desk '.
+            md5(
+                json_encode(
+                    [
+                        $for->isCoordinator() ? 0 : $for->id,
+                        $term->id,
+                        $state,
+                        $rosters,
+                        DB::table('registrations')->where('state', 'accepted')->count(),
+                        DB::table('people')->max('updated_at'),
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+            );
         /** @var Look|null $kept */
         $kept = Cache::get($print);
         if ($kept !== null) {
@@ -133,7 +209,10 @@ final readonly class RegistrationDesk
         foreach ($queue->modelKeys() as $id) {
             $sorted[(int) $id] = $findings[$id];
         }
-        uasort($sorted, fn (Finding $x, Finding $y): int => $order[$x->verdict->value] <=> $order[$y->verdict->value]);
+        uasort(
+            $sorted,
+            fn (Finding $x, Finding $y): int => $order[$x->verdict->value] <=> $order[$y->verdict->value],
+        );
         $shown = ['' => array_slice($sorted, 0, self::SHOWN, true)];
         foreach ($sorted as $id => $finding) {
             if (count($shown[$finding->verdict->value] ?? []) < self::SHOWN) {
@@ -142,7 +221,11 @@ final readonly class RegistrationDesk
         }
 
         return [
-            'counts' => array_count_values(array_map(fn (Finding $f): string => $f->verdict->value, $findings)), 'safe' => $queue->filter(fn (Registration $r): bool => RegistrationChecks::isSafe($findings[$r->id], $r))->count(), 'shown' => $shown,
+            'counts' => array_count_values(array_map(fn (Finding $f): string => $f->verdict->value, $findings)),
+            'safe' => $queue
+                ->filter(fn (Registration $r): bool => RegistrationChecks::isSafe($findings[$r->id], $r))
+                ->count(),
+            'shown' => $shown,
         ];
     }
 
@@ -151,7 +234,10 @@ final readonly class RegistrationDesk
     {
         $mine = Section::query()->where('term_id', $term->id)->seenBy($for)->select('id');
 
-        return fn (): Builder => Registration::query()->whereHas('series', fn ($q) => $q->whereIn('section_id', clone $mine));
+        return fn (): Builder => Registration::query()->whereHas(
+            'series',
+            fn ($q) => $q->whereIn('section_id', clone $mine),
+        );
     }
 
     /**
@@ -160,8 +246,15 @@ final readonly class RegistrationDesk
      */
     private function lines(array $findings, \Nomada\Core\Term\Zone $zone): array
     {
-        $registrations = Registration::query()->whereKey(array_keys($findings))->with(['series.section', 'person'])->get()->keyBy('id');
-        $names = Section::query()->whereKey(array_map(fn (Finding $f): int => $f->entry->section ?? 0, $findings))->get(['id', 'sourced_id', 'title', 'year'])->keyBy('id');
+        $registrations = Registration::query()
+            ->whereKey(array_keys($findings))
+            ->with(['series.section', 'person'])
+            ->get()
+            ->keyBy('id');
+        $names = Section::query()
+            ->whereKey(array_map(fn (Finding $f): int => $f->entry->section ?? 0, $findings))
+            ->get(['id', 'sourced_id', 'title', 'year'])
+            ->keyBy('id');
         $lines = [];
         foreach ($findings as $id => $f) {
             $r = $registrations[$id] ?? null;
@@ -170,11 +263,30 @@ final readonly class RegistrationDesk
             }
             $account = $r->person->name();
             $lines[] = [
-                'id' => $r->id, 'section' => $r->series->section->name(), 'sectionId' => $r->series->section->sourced_id, 'day' => $r->only_day === null ? '' : LocalDate::parse($r->only_day)->short(),
-                'arrived' => $r->arrived_at === null ? '' : $zone->dateAt((int) $r->arrived_at->timestamp)->short().' '.$zone->clock((int) $r->arrived_at->timestamp), 'verdict' => $f->verdict, 'why' => $f->why(),
-                'name' => $f->marked((string) $r->typed_name), 'address' => (string) $r->typed_email, 'account' => $f->entry !== null && $f->entry->person !== $r->person_id ? $account : null,
-                'rosterName' => $f->entry === null ? [] : $f->marked($f->entry->name->typed), 'rosterAddress' => $f->entry->address ?? '', 'same' => $f->sameAddress, 'isSafe' => RegistrationChecks::isSafe($f, $r),
-                'to' => $f->verdict === Verdict::AnotherSection && $f->entry !== null ? $names[$f->entry->section]?->sourced_id : null, 'toName' => $f->verdict === Verdict::AnotherSection && $f->entry !== null ? (string) $names[$f->entry->section]?->name() : '',
+                'id' => $r->id,
+                'section' => $r->series->section->name(),
+                'sectionId' => $r->series->section->sourced_id,
+                'day' => $r->only_day === null ? '' : LocalDate::parse($r->only_day)->short(),
+                'arrived' => $r->arrived_at === null
+                        ? ''
+                        : $zone->dateAt((int) $r->arrived_at->timestamp)->short().
+                            ' '.
+                            $zone->clock((int) $r->arrived_at->timestamp),
+                'verdict' => $f->verdict,
+                'why' => $f->why(),
+                'name' => $f->marked((string) $r->typed_name),
+                'address' => (string) $r->typed_email,
+                'account' => $f->entry !== null && $f->entry->person !== $r->person_id ? $account : null,
+                'rosterName' => $f->entry === null ? [] : $f->marked($f->entry->name->typed),
+                'rosterAddress' => $f->entry->address ?? '',
+                'same' => $f->sameAddress,
+                'isSafe' => RegistrationChecks::isSafe($f, $r),
+                'to' => $f->verdict === Verdict::AnotherSection && $f->entry !== null
+                        ? $names[$f->entry->section]?->sourced_id
+                        : null,
+                'toName' => $f->verdict === Verdict::AnotherSection && $f->entry !== null
+                        ? (string) $names[$f->entry->section]?->name()
+                        : '',
             ];
         }
 
@@ -184,27 +296,69 @@ final readonly class RegistrationDesk
     /**
      * Who joined or left a roster this term, newest first, and whether the registrations have followed.
      *
-     * @return list<array{name: string, section: string, sectionId: string, what: string, on: string, done: bool, says: string}>
+     * @return list<array{name: string, section: string, sectionId: string, what: string, on: string, done: bool,
+     *   says: string}>
      */
     private function changes(Term $term, Person $for): array
     {
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
-        $rows = DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->join('sections', 'sections.id', '=', 'section_id')->whereIn('section_id', Section::query()->where('term_id', $term->id)->seenBy($for)->select('id'))->where('enrolments.role', 'student')
-            ->where(fn ($q) => $q->where('begins_on', '>', $term->starts_on)->orWhere(fn ($w) => $w->whereNotNull('ends_on')->where('ends_on', '<', $term->ends_on)))
-            ->orderByRaw('greatest(begins_on, ends_on) desc nulls last')->limit(self::SHOWN)
-            ->get(['given_name', 'family_name', 'person_id', 'section_id', 'sections.sourced_id', 'sections.title', 'sections.year', 'begins_on', 'ends_on',
-                DB::raw("(select count(distinct r.series_id) from registrations r join series_sections s on s.series_id = r.series_id where s.section_id = enrolments.section_id and r.person_id = enrolments.person_id and r.state = 'accepted') as registered"),
-                DB::raw('(select count(*) from series_sections s where s.section_id = enrolments.section_id) as series')]);
+        $rows = DB::table('enrolments')
+            ->join('people', 'people.id', '=', 'person_id')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->whereIn('section_id', Section::query()->where('term_id', $term->id)->seenBy($for)->select('id'))
+            ->where('enrolments.role', 'student')
+            ->where(
+                fn ($q) => $q
+                    ->where('begins_on', '>', $term->starts_on)
+                    ->orWhere(fn ($w) => $w->whereNotNull('ends_on')->where('ends_on', '<', $term->ends_on)),
+            )
+            ->orderByRaw('greatest(begins_on, ends_on) desc nulls last')
+            ->limit(self::SHOWN)
+            ->get([
+                'given_name',
+                'family_name',
+                'person_id',
+                'section_id',
+                'sections.sourced_id',
+                'sections.title',
+                'sections.year',
+                'begins_on',
+                'ends_on',
+                DB::raw(
+                    "(select count(distinct r.series_id) from registrations r join series_sections s on
+                        s.series_id = r.series_id where s.section_id = enrolments.section_id and r.person_id =
+                        enrolments.person_id and r.state = 'accepted') as registered",
+                ),
+                DB::raw(
+                    '(select count(*) from series_sections s where s.section_id = enrolments.section_id) as series',
+                ),
+            ]);
 
-        return array_values($rows->map(function (\stdClass $r) use ($today): array {
-            $left = $r->ends_on !== null && $r->ends_on < $today;
-            $done = $left ? (int) $r->registered === 0 : (int) $r->registered >= (int) $r->series;
+        return array_values(
+            $rows
+                ->map(function (\stdClass $r) use ($today): array {
+                    $left = $r->ends_on !== null && $r->ends_on < $today;
+                    $done = $left ? (int) $r->registered === 0 : (int) $r->registered >= (int) $r->series;
 
-            return [
-                'name' => trim("$r->given_name $r->family_name"), 'section' => ($r->year === '' ? '' : "Y$r->year ").$r->title, 'sectionId' => $r->sourced_id, 'what' => $left ? 'left' : ($r->ends_on !== null ? 'leaves' : 'joined'),
-                'on' => LocalDate::parse($left || $r->ends_on !== null ? $r->ends_on : $r->begins_on)->short(), 'done' => $done,
-                'says' => $left ? ($done ? 'no registration left, link dead' : 'still registered') : ($done ? 'registered, with a link' : 'not registered yet'),
-            ];
-        })->all());
+                    return [
+                        'name' => trim("$r->given_name $r->family_name"),
+                        'section' => ($r->year === '' ? '' : "Y$r->year ").$r->title,
+                        'sectionId' => $r->sourced_id,
+                        'what' => $left ? 'left' : ($r->ends_on !== null ? 'leaves' : 'joined'),
+                        'on' => LocalDate::parse(
+                            $left || $r->ends_on !== null ? $r->ends_on : $r->begins_on,
+                        )->short(),
+                        'done' => $done,
+                        'says' => $left
+                            ? ($done
+                                ? 'no registration left, link dead'
+                                : 'still registered')
+                            : ($done
+                                ? 'registered, with a link'
+                                : 'not registered yet'),
+                    ];
+                })
+                ->all(),
+        );
     }
 }

@@ -21,7 +21,9 @@ use Nomada\Core\Term\Zone;
 /**
  * A student's own page: the coming sessions on their own clock, their own links, and where else to look.
  *
- * @phpstan-type Coming array{day: string, time: string, end: string, school: string|null, name: string, teacher: string, topic: string|null, series: int, state: string, reason: string|null, starts: int, ends: int, doors: int, isOpen: bool, isHidden: bool}
+ * @phpstan-type Coming array{day: string, time: string, end: string, school: string|null, name: string,
+ *   teacher: string, topic: string|null, series: int, state: string, reason: string|null, starts: int, ends: int,
+ *   doors: int, isOpen: bool, isHidden: bool}
  */
 final readonly class StudentPage
 {
@@ -33,15 +35,49 @@ final readonly class StudentPage
     public function data(Person $student, ?Term $term): array
     {
         $today = ($term?->calendar()->zone ?? $student->zone())->dateAt($this->clock->seconds())->iso();
-        $sections = Section::query()->when($term === null, fn ($q) => $q->whereRaw('false'))->where('term_id', $term?->id)->whereHas('enrolments', fn ($q) => $q->where('person_id', $student->id)->where('role', 'student')->where(fn ($e) => $e->whereNull('ends_on')->orWhere('ends_on', '>=', $today)))->orderBy('title')->get();
-        $links = JoinLink::query()->inForce()->where('kind', LinkKind::Personal)->where('person_id', $student->id)->get()->keyBy('series_id');
+        $sections = Section::query()
+            ->when($term === null, fn ($q) => $q->whereRaw('false'))
+            ->where('term_id', $term?->id)
+            ->whereHas(
+                'enrolments',
+                fn ($q) => $q
+                    ->where('person_id', $student->id)
+                    ->where('role', 'student')
+                    ->where(fn ($e) => $e->whereNull('ends_on')->orWhere('ends_on', '>=', $today)),
+            )
+            ->orderBy('title')
+            ->get();
+        $links = JoinLink::query()
+            ->inForce()
+            ->where('kind', LinkKind::Personal)
+            ->where('person_id', $student->id)
+            ->get()
+            ->keyBy('series_id');
+
+        $ids = array_values($sections->modelKeys());
 
         return [
-            'student' => $student, 'term' => $term, 'zone' => $student->zone(), 'school' => $term?->calendar()->zone, 'now' => $this->clock->seconds(),
-            'coming' => $term === null ? [] : $this->coming($student, $term, array_values($sections->modelKeys()), 40),
+            'student' => $student,
+            'term' => $term,
+            'zone' => $student->zone(),
+            'school' => $term?->calendar()->zone,
+            'now' => $this->clock->seconds(),
+            'coming' => $term === null ? [] : $this->coming($student, $term, $ids, 40),
             'links' => $links->map(fn (JoinLink $l): string => $l->address())->all(),
-            'places' => $sections->map(fn (Section $s): array => ['name' => $s->name(), 'page' => $this->standins->coursePage($s, $student), 'stream' => $this->standins->stream($s, $student)])->all(),
-            'calendar' => $this->standins->calendar($student), 'post' => $this->standins->mailbox($student), 'registrations' => $this->registrations($student, array_values($sections->modelKeys())), 'feed' => PersonFeed::address($student), 'rooms' => $term === null ? [] : $this->rooms($term, $student->zone(), array_values($sections->modelKeys())),
+            'places' => $sections
+                ->map(
+                    fn (Section $s): array => [
+                        'name' => $s->name(),
+                        'page' => $this->standins->coursePage($s, $student),
+                        'stream' => $this->standins->stream($s, $student),
+                    ],
+                )
+                ->all(),
+            'calendar' => $this->standins->calendar($student),
+            'post' => $this->standins->mailbox($student),
+            'registrations' => $this->registrations($student, $ids),
+            'feed' => PersonFeed::address($student),
+            'rooms' => $term === null ? [] : $this->rooms($term, $student->zone(), $ids),
         ];
     }
 
@@ -55,11 +91,26 @@ final readonly class StudentPage
     {
         $now = $this->clock->seconds();
         $out = [];
-        foreach (DropInRoom::query()->whereIn('section_id', $sections)->where('is_hidden', false)->with('section')->orderBy('name')->get() as $room) {
+        foreach (
+            DropInRoom::query()
+                ->whereIn('section_id', $sections)
+                ->where('is_hidden', false)
+                ->with('section')
+                ->orderBy('name')
+                ->get() as $room
+        ) {
             $hours = $room->openHours()->at($term->calendar(), $now);
             if ($hours !== null) {
                 $isOpen = $hours[0] <= $now;
-                $out[] = ['name' => "$room->name, {$room->section->name()}", 'words' => ($isOpen ? 'open until ' : $zone->dateAt($hours[0])->short().' '.$zone->clock($hours[0]).'–').$zone->clock($hours[1]), 'isOpen' => $isOpen, 'link' => $room->address()];
+                $out[] = [
+                    'name' => "$room->name, {$room->section->name()}",
+                    'words' => ($isOpen
+                            ? 'open until '
+                            : $zone->dateAt($hours[0])->short().' '.$zone->clock($hours[0]).'–').
+                        $zone->clock($hours[1]),
+                    'isOpen' => $isOpen,
+                    'link' => $room->address(),
+                ];
             }
         }
 
@@ -74,19 +125,50 @@ final readonly class StudentPage
      */
     private function registrations(Person $student, array $sections): array
     {
-        $rows = DB::table('series')->join('sections', 'sections.id', '=', 'section_id')->whereNotNull('registering')
-            ->where(fn ($q) => $q->whereIn('section_id', $sections)->orWhereIn('series.id', DB::table('registrations')->where('person_id', $student->id)->select('series_id')))->orderBy('sections.title')
-            ->get(['series.id', 'sections.title', 'sections.year', DB::raw("(select array_to_string(array_agg(distinct state), ' ') from registrations r where r.series_id = series.id and r.person_id = $student->id and state <> 'withdrawn') as states")]);
+        $rows = DB::table('series')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->whereNotNull('registering')
+            ->where(
+                fn ($q) => $q
+                    ->whereIn('section_id', $sections)
+                    ->orWhereIn(
+                        'series.id',
+                        DB::table('registrations')->where('person_id', $student->id)->select('series_id'),
+                    ),
+            )
+            ->orderBy('sections.title')
+            ->get([
+                'series.id',
+                'sections.title',
+                'sections.year',
+                DB::raw(
+                    "(select array_to_string(array_agg(distinct state), ' ') from registrations r where
+                        r.series_id = series.id and r.person_id = $student->id and state <> 'withdrawn') as states",
+                ),
+            ]);
 
-        return array_values($rows->map(function (\stdClass $r): array {
-            $states = explode(' ', (string) $r->states);
-            [$words, $tone, $act] = match (true) {
-                in_array('waiting', $states, true) => ['waiting for a decision', 'todo', 'Look'], in_array('queued', $states, true) => ['on the waiting list', 'todo', 'Look'],
-                in_array('accepted', $states, true) => ['registered', 'ok', 'Look'], in_array('declined', $states, true) => ['declined', 'bad', 'Why'], default => ['not yet', 'todo', 'Register'],
-            };
+        return array_values(
+            $rows
+                ->map(function (\stdClass $r): array {
+                    $states = explode(' ', (string) $r->states);
+                    [$words, $tone, $act] = match (true) {
+                        in_array('waiting', $states, true) => ['waiting for a decision', 'todo', 'Look'],
+                        in_array('queued', $states, true) => ['on the waiting list', 'todo', 'Look'],
+                        in_array('accepted', $states, true) => ['registered', 'ok', 'Look'],
+                        in_array('declined', $states, true) => ['declined', 'bad', 'Why'],
+                        default => ['not yet', 'todo', 'Register'],
+                    };
 
-            return ['series' => (int) $r->id, 'name' => ($r->year === '' ? '' : "Y$r->year ").$r->title, 'words' => $words, 'tone' => $tone, 'act' => $act];
-        })->all());
+                    return [
+                        'series' => (int) $r->id,
+                        'name' => ($r->year === '' ? '' : "Y$r->year ").$r->title,
+                        'words' => $words,
+                        'tone' => $tone,
+                        'act' => $act,
+                    ];
+                })
+                ->all(),
+        );
     }
 
     /**
@@ -99,23 +181,65 @@ final readonly class StudentPage
         $own = $person->zone();
         $school = $term->calendar()->zone;
         $presets = Presets::all();
-        $rows = DB::table('sessions')->join('series', 'series.id', '=', 'sessions.series_id')->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')->join('sections', 'sections.id', '=', 'series_sections.section_id')->whereIn('sections.id', $sections)
-            ->whereRaw('ends_at > to_timestamp(?)', [$now])->where('state', '!=', 'lost')->orderBy('starts_at')->limit($most)
-            ->get([DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'state', 'reason', 'sessions.series_id', 'sessions.id', 'sections.title', 'sections.year', 'series_sections.section_id', 'preset', 'series.door', 'sessions.door as own_door', DB::raw('coalesce(sessions.title, sessions.topic) as topic'), DB::raw("(select left(given_name, 1) || '. ' || family_name from people where people.id = sessions.teacher_id) as other")]);
+        $rows = DB::table('sessions')
+            ->join('series', 'series.id', '=', 'sessions.series_id')
+            ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
+            ->join('sections', 'sections.id', '=', 'series_sections.section_id')
+            ->whereIn('sections.id', $sections)
+            ->whereRaw('ends_at > to_timestamp(?)', [$now])
+            ->where('state', '!=', 'lost')
+            ->orderBy('starts_at')
+            ->limit($most)
+            ->get([
+                DB::raw('extract(epoch from starts_at)::bigint as starts'),
+                DB::raw('extract(epoch from ends_at)::bigint as ends'),
+                'state',
+                'reason',
+                'sessions.series_id',
+                'sessions.id',
+                'sections.title',
+                'sections.year',
+                'series_sections.section_id',
+                'preset',
+                'series.door',
+                'sessions.door as own_door',
+                DB::raw('coalesce(sessions.title, sessions.topic) as topic'),
+                DB::raw(
+                    "(select left(given_name, 1) || '. ' || family_name from people where people.id =
+                        sessions.teacher_id) as other",
+                ),
+            ]);
         $teachers = Teachers::of(array_values(array_map(intval(...), $rows->pluck('section_id')->all())));
 
-        return array_values($rows->unique('id')->map(function (\stdClass $r) use ($own, $school, $now, $presets, $teachers): array {
-            $door = Presets::door($r->preset, $r->door, $presets, $r->own_door);
-            $opensBefore = 60 * $door->opensBefore;
-            $starts = (int) $r->starts;
-            $ends = (int) $r->ends;
-            $differs = $own->offsetAt($starts) !== $school->offsetAt($starts);
+        return array_values(
+            $rows
+                ->unique('id')
+                ->map(function (\stdClass $r) use ($own, $school, $now, $presets, $teachers): array {
+                    $door = Presets::door($r->preset, $r->door, $presets, $r->own_door);
+                    $opensBefore = 60 * $door->opensBefore;
+                    $starts = (int) $r->starts;
+                    $ends = (int) $r->ends;
+                    $differs = $own->offsetAt($starts) !== $school->offsetAt($starts);
 
-            return [
-                'day' => $own->dateAt($starts)->short(), 'time' => $own->clock($starts), 'end' => $own->clock($ends), 'school' => $differs ? $school->clock($starts).' '.$school->place() : null,
-                'name' => ($r->year === '' ? '' : "Y$r->year ").$r->title, 'teacher' => $r->other ?? $teachers[$r->section_id] ?? '', 'topic' => $r->topic, 'series' => (int) $r->series_id, 'state' => $r->state, 'reason' => $r->reason,
-                'starts' => $starts, 'ends' => $ends, 'doors' => $starts - $opensBefore, 'isOpen' => $now >= $starts - $opensBefore, 'isHidden' => $door->hiddenOutside && $now < $starts - $opensBefore,
-            ];
-        })->all());
+                    return [
+                        'day' => $own->dateAt($starts)->short(),
+                        'time' => $own->clock($starts),
+                        'end' => $own->clock($ends),
+                        'school' => $differs ? $school->clock($starts).' '.$school->place() : null,
+                        'name' => ($r->year === '' ? '' : "Y$r->year ").$r->title,
+                        'teacher' => $r->other ?? ($teachers[$r->section_id] ?? ''),
+                        'topic' => $r->topic,
+                        'series' => (int) $r->series_id,
+                        'state' => $r->state,
+                        'reason' => $r->reason,
+                        'starts' => $starts,
+                        'ends' => $ends,
+                        'doors' => $starts - $opensBefore,
+                        'isOpen' => $now >= $starts - $opensBefore,
+                        'isHidden' => $door->hiddenOutside && $now < $starts - $opensBefore,
+                    ];
+                })
+                ->all(),
+        );
     }
 }

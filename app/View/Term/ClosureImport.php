@@ -36,7 +36,13 @@ final readonly class ClosureImport
             $out[] = $one;
         }
 
-        return ['key' => $kept->key, 'name' => $kept->name, 'rows' => $out, 'faults' => $faults, 'new' => count(array_filter($out, fn (array $r): bool => $r['effect'] !== null))];
+        return [
+            'key' => $kept->key,
+            'name' => $kept->name,
+            'rows' => $out,
+            'faults' => $faults,
+            'new' => count(array_filter($out, fn (array $r): bool => $r['effect'] !== null)),
+        ];
     }
 
     /** Closes those that can be. Returns how many. */
@@ -46,7 +52,12 @@ final readonly class ClosureImport
             $n = 0;
             foreach ($this->data($kept, $term)['rows'] as $row) {
                 if ($row['effect'] !== null) {
-                    ($this->close)(Term::query()->with(['school', 'closures'])->findOrFail($term->id), $row['closure']);
+                    ($this->close)(
+                        Term::query()
+                            ->with(['school', 'closures'])
+                            ->findOrFail($term->id),
+                        $row['closure'],
+                    );
                     $n++;
                 }
             }

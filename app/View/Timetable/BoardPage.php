@@ -23,9 +23,17 @@ final readonly class BoardPage
         $all = $this->query->rows($term, $person);
         $hasSnag = fn (BoardRow $r): bool => array_filter($r->status->snags(), self::isShown(...)) !== [];
         $unpublished = fn (BoardRow $r): bool => ! $r->status->stands() || $r->status->differing() > 0;
-        $rows = array_values(array_filter($all, fn (BoardRow $r): bool => ($year === '' || $r->year === $year) && match ($show) {
-            'snags' => $hasSnag($r), 'unpublished' => $unpublished($r), default => true
-        }));
+        $rows = array_values(
+            array_filter(
+                $all,
+                fn (BoardRow $r): bool => ($year === '' || $r->year === $year) &&
+                    match ($show) {
+                        'snags' => $hasSnag($r),
+                        'unpublished' => $unpublished($r),
+                        default => true,
+                    },
+            ),
+        );
         $groups = [];
         foreach ($rows as $row) {
             $groups[$row->year][] = $row;
@@ -34,11 +42,20 @@ final readonly class BoardPage
         [$day, $minute] = $zone->wall($this->clock->seconds());
 
         return [
-            'term' => $term, 'groups' => $groups, 'line' => new TermLine($term->calendar()), 'today' => $day, 'minute' => $minute,
-            'show' => $show, 'year' => $year, 'years' => array_values(array_unique(array_map(fn (BoardRow $r): string => $r->year, $all))),
+            'term' => $term,
+            'groups' => $groups,
+            'line' => new TermLine($term->calendar()),
+            'today' => $day,
+            'minute' => $minute,
+            'show' => $show,
+            'year' => $year,
+            'years' => array_values(array_unique(array_map(fn (BoardRow $r): string => $r->year, $all))),
             'totals' => [
-                'sections' => count($all), 'sessions' => array_sum(array_map(fn (BoardRow $r): int => $r->sessions, $all)), 'closures' => count($term->closures),
-                'snags' => count(array_filter($all, $hasSnag)), 'unpublished' => count(array_filter($all, $unpublished)),
+                'sections' => count($all),
+                'sessions' => array_sum(array_map(fn (BoardRow $r): int => $r->sessions, $all)),
+                'closures' => count($term->closures),
+                'snags' => count(array_filter($all, $hasSnag)),
+                'unpublished' => count(array_filter($all, $unpublished)),
             ],
         ];
     }

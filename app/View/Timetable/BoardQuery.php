@@ -27,13 +27,30 @@ final readonly class BoardQuery
      */
     public function rows(Term $term, Person $for, ?array $only = null): array
     {
-        $sections = Section::query()->where('term_id', $term->id)->seenBy($for)->when($only !== null, fn ($q) => $q->whereKey($only))->get();
+        $sections = Section::query()
+            ->where('term_id', $term->id)
+            ->seenBy($for)
+            ->when($only !== null, fn ($q) => $q->whereKey($only))
+            ->get();
         $ids = array_values(array_map(intval(...), $sections->modelKeys()));
         $teachers = Teachers::of($ids);
         $meets = [];
         $series = [];
-        foreach (DB::table('series')->join('series_sections', 'series_id', '=', 'series.id')->whereIn('series_sections.section_id', $ids)->orderBy('starts_on')->orderBy('id')->get(['series_sections.section_id', 'pattern', 'start_minute', 'minutes', 'time_zone', 'period']) as $one) {
-            $meets[$one->section_id][] = SeriesWords::of($one->pattern, $one->start_minute, $one->minutes, $one->time_zone, $term->calendar()->zone, $one->period);
+        $plans = DB::table('series')
+            ->join('series_sections', 'series_id', '=', 'series.id')
+            ->whereIn('series_sections.section_id', $ids)
+            ->orderBy('starts_on')
+            ->orderBy('id')
+            ->get(['series_sections.section_id', 'pattern', 'start_minute', 'minutes', 'time_zone', 'period']);
+        foreach ($plans as $one) {
+            $meets[$one->section_id][] = SeriesWords::of(
+                $one->pattern,
+                $one->start_minute,
+                $one->minutes,
+                $one->time_zone,
+                $term->calendar()->zone,
+                $one->period,
+            );
             $series[$one->section_id] = ($series[$one->section_id] ?? 0) + 1;
         }
         $clashes = $this->clashes->bySection($ids);
@@ -42,24 +59,44 @@ final readonly class BoardQuery
         $registered = $this->registered($ids);
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
         // Every section's is counted: an index has them all, and choosing six hundred costs more than it saves.
-        $roster = DB::table('enrolments')->when($only !== null, fn ($q) => $q->whereIn('section_id', $ids))->where('role', 'student')->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
-            ->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');
+        $roster = DB::table('enrolments')
+            ->when($only !== null, fn ($q) => $q->whereIn('section_id', $ids))
+            ->where('role', 'student')
+            ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
+            ->groupBy('section_id')
+            ->pluck(DB::raw('count(*) as n'), 'section_id');
         $places = $this->plan->counts($ids);
         $out = [];
         foreach ($sections->sortBy(fn (Section $s): string => $s->order()) as $section) {
             $id = $section->id;
             $n = $series[$id] ?? 0;
             $own = $days[$id] ?? [];
-            $out[] = new BoardRow($id, $section->sourced_id, $section->name(), $section->year, implode('; ', $meets[$id] ?? []), $teachers[$id] ?? '', $own, array_sum(array_map(count(...), $own)),
-                new SectionStatus($n, $linked[$id] ?? 0, (int) ($roster[$id] ?? 0), $n === 0 ? 0 : intdiv($registered[$id] ?? 0, $n), $places[$id] ?? [], $clashes[$id]['words'] ?? []));
+            $out[] = new BoardRow(
+                $id,
+                $section->sourced_id,
+                $section->name(),
+                $section->year,
+                implode('; ', $meets[$id] ?? []),
+                $teachers[$id] ?? '',
+                $own,
+                array_sum(array_map(count(...), $own)),
+                new SectionStatus(
+                    $n,
+                    $linked[$id] ?? 0,
+                    (int) ($roster[$id] ?? 0),
+                    $n === 0 ? 0 : intdiv($registered[$id] ?? 0, $n),
+                    $places[$id] ?? [],
+                    $clashes[$id]['words'] ?? [],
+                ),
+            );
         }
 
         return $out;
     }
 
     /**
-     * Each section's days by the state of their sessions: past, published, planned, changed since it was published, wrong.
-     * Lost sessions are not among them; their closed days are drawn.
+     * Each section's days by the state of their sessions: past, published, planned, changed since it was published,
+     * wrong. Lost sessions are not among them; their closed days are drawn.
      *
      * @param  list<int>  $ids
      * @param  array<int, array{words: list<string>, days: array<int, true>}>  $clashes
@@ -68,8 +105,17 @@ final readonly class BoardQuery
     private function days(Term $term, array $ids, array $clashes): array
     {
         $weeks = [];
-        $rows = DB::table('placements')->whereIn('section_id', $ids)->where('place', 'course-page')->where('key', 'like', '%/week-%')
-            ->get(['section_id', 'key', 'wanted_print', 'standing_print', DB::raw('trouble is not null as trouble')]);
+        $rows = DB::table('placements')
+            ->whereIn('section_id', $ids)
+            ->where('place', 'course-page')
+            ->where('key', 'like', '%/week-%')
+            ->get([
+                'section_id',
+                'key',
+                'wanted_print',
+                'standing_print',
+                DB::raw('trouble is not null as trouble'),
+            ]);
         foreach ($rows as $p) {
             $weeks[$p->section_id][(int) substr((string) strrchr($p->key, '-'), 1)] = match (true) {
                 $p->trouble => 'wrong',
@@ -85,11 +131,26 @@ final readonly class BoardQuery
         for ($day = $calendar->first->day; $day <= $calendar->last->day; $day++) {
             $week[$day] = $calendar->weekOf($day);
         }
-        $sessions = DB::table('sessions')->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')->whereIn('section_id', $ids)->where('state', 'planned');
+        $sessions = DB::table('sessions')
+            ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
+            ->whereIn('section_id', $ids)
+            ->where('state', 'planned');
         // Of today's sessions the time of day decides whether they are past.
-        $over = (clone $sessions)->where('day', $today->iso())->whereRaw("ends_at <= to_timestamp($now)")->pluck('section_id', 'section_id');
+        $over = (clone $sessions)
+            ->where('day', $today->iso())
+            ->whereRaw("ends_at <= to_timestamp($now)")
+            ->pluck('section_id', 'section_id');
         $out = [];
-        foreach ($sessions->groupBy('section_id')->get(['section_id', DB::raw("string_agg((day - date '1970-01-01')::text, ' ') as days"), DB::raw("string_agg(case when makes_up is null then null else (day - date '1970-01-01')::text end, ' ') as makeups")]) as $row) {
+        foreach (
+            $sessions->groupBy('section_id')->get([
+                'section_id',
+                DB::raw("string_agg((day - date '1970-01-01')::text, ' ') as days"),
+                DB::raw(
+                    "string_agg(case when makes_up is null then null else (day - date '1970-01-01')::text
+                            end, ' ') as makeups",
+                ),
+            ]) as $row
+        ) {
             $states = $weeks[$row->section_id] ?? [];
             $wrong = $clashes[$row->section_id]['days'] ?? [];
             $days = array_map(intval(...), explode(' ', $row->days));
@@ -100,9 +161,16 @@ final readonly class BoardQuery
                 $past++;
             }
             $own = $past === 0 ? [] : ['past' => array_slice($days, 0, $past)];
-            $makeUps = $row->makeups === null ? [] : array_flip(array_map(intval(...), explode(' ', $row->makeups)));
+            $makeUps =
+                $row->makeups === null ? [] : array_flip(array_map(intval(...), explode(' ', $row->makeups)));
             for ($i = $past, $n = count($days); $i < $n; $i++) {
-                $own[isset($wrong[$days[$i]]) ? 'wrong' : (isset($makeUps[$days[$i]]) ? 'makeup' : ($states[$week[$days[$i]]] ?? 'planned'))][] = $days[$i];
+                $own[
+                    isset($wrong[$days[$i]])
+                        ? 'wrong'
+                        : (isset($makeUps[$days[$i]])
+                            ? 'makeup'
+                            : $states[$week[$days[$i]]] ?? 'planned')
+                ][] = $days[$i];
             }
             $out[(int) $row->section_id] = $own;
         }
@@ -118,12 +186,35 @@ final readonly class BoardQuery
      */
     private function registered(array $ids): array
     {
-        $shared = array_map(intval(...), DB::table('series_sections')->groupBy('series_id')->havingRaw('count(*) > 1')->pluck('series_id')->all());
-        $out = $this->counts('registrations', $ids, "state = 'accepted'".($shared === [] ? '' : ' and registrations.series_id not in ('.implode(',', $shared).')'));
+        $shared = array_map(
+            intval(...),
+            DB::table('series_sections')
+                ->groupBy('series_id')
+                ->havingRaw('count(*) > 1')
+                ->pluck('series_id')
+                ->all(),
+        );
+        $out = $this->counts(
+            'registrations',
+            $ids,
+            "state = 'accepted'".
+                ($shared === [] ? '' : ' and registrations.series_id not in ('.implode(',', $shared).')'),
+        );
         if ($shared !== []) {
-            $of = DB::table('registrations')->join('series_sections', 'series_sections.series_id', '=', 'registrations.series_id')->whereIn('registrations.series_id', $shared)->whereIn('section_id', $ids)->where('state', 'accepted')
-                ->whereExists(fn ($q) => $q->from('enrolments')->whereColumn('enrolments.section_id', 'series_sections.section_id')->whereColumn('enrolments.person_id', 'registrations.person_id')->where('role', 'student'))
-                ->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');
+            $of = DB::table('registrations')
+                ->join('series_sections', 'series_sections.series_id', '=', 'registrations.series_id')
+                ->whereIn('registrations.series_id', $shared)
+                ->whereIn('section_id', $ids)
+                ->where('state', 'accepted')
+                ->whereExists(
+                    fn ($q) => $q
+                        ->from('enrolments')
+                        ->whereColumn('enrolments.section_id', 'series_sections.section_id')
+                        ->whereColumn('enrolments.person_id', 'registrations.person_id')
+                        ->where('role', 'student'),
+                )
+                ->groupBy('section_id')
+                ->pluck(DB::raw('count(*) as n'), 'section_id');
             foreach ($of as $section => $n) {
                 $out[(int) $section] = ($out[(int) $section] ?? 0) + (int) $n;
             }
@@ -138,7 +229,15 @@ final readonly class BoardQuery
      */
     private function counts(string $table, array $ids, string $where): array
     {
-        return array_map(intval(...), DB::table($table)->join('series_sections', 'series_sections.series_id', '=', "$table.series_id")->whereIn('section_id', $ids)->whereRaw($where)
-            ->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id')->all());
+        return array_map(
+            intval(...),
+            DB::table($table)
+                ->join('series_sections', 'series_sections.series_id', '=', "$table.series_id")
+                ->whereIn('section_id', $ids)
+                ->whereRaw($where)
+                ->groupBy('section_id')
+                ->pluck(DB::raw('count(*) as n'), 'section_id')
+                ->all(),
+        );
     }
 }

@@ -28,20 +28,63 @@ final readonly class ClashList
     {
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->day;
         $mine = Section::query()->where('term_id', $term->id)->seenBy($for)->select('id');
-        $rows = DB::table('clashes')->join('sections as a', 'a.id', '=', 'clashes.section_id')->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
-            ->leftJoin('accepted_clashes', 'accepted_clashes.key', '=', DB::raw(self::KEY))->leftJoin('people', 'people.id', '=', 'accepted_by')
-            ->where(fn ($q) => $q->whereIn('clashes.section_id', clone $mine)->orWhereIn('clashes.other_section_id', clone $mine))
-            ->orderByRaw("array_position(array['teacher', 'account', 'room', 'students', 'long', 'full', 'turnaround', 'hours', 'outside']::varchar[], kind), (days->>0)::int, clashes.id")
-            ->get(['kind', 'series_id', 'other_series_id', 'clashes.days', 'a.sourced_id as a', 'a.title as a_title', 'a.year as a_year', 'b.sourced_id as b', 'b.title as b_title', 'b.year as b_year', 'reason',
-                DB::raw('jsonb_array_length(people) as n'), DB::raw(self::KEY.' as key'), DB::raw("people.given_name || ' ' || people.family_name as by")]);
-        $name = fn (?string $year, ?string $title): string => ($year === '' || $year === null ? '' : "Y$year ").$title;
+        $rows = DB::table('clashes')
+            ->join('sections as a', 'a.id', '=', 'clashes.section_id')
+            ->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
+            ->leftJoin('accepted_clashes', 'accepted_clashes.key', '=', DB::raw(self::KEY))
+            ->leftJoin('people', 'people.id', '=', 'accepted_by')
+            ->where(
+                fn ($q) => $q
+                    ->whereIn('clashes.section_id', clone $mine)
+                    ->orWhereIn('clashes.other_section_id', clone $mine),
+            )
+            ->orderByRaw(
+                "array_position(array['teacher', 'account', 'room', 'students', 'long', 'full', 'turnaround', ".
+                    "'hours', 'outside']::varchar[], kind), (days->>0)::int, clashes.id",
+            )
+            ->get([
+                'kind',
+                'series_id',
+                'other_series_id',
+                'clashes.days',
+                'a.sourced_id as a',
+                'a.title as a_title',
+                'a.year as a_year',
+                'b.sourced_id as b',
+                'b.title as b_title',
+                'b.year as b_year',
+                'reason',
+                DB::raw('jsonb_array_length(people) as n'),
+                DB::raw(self::KEY.' as key'),
+                DB::raw("people.given_name || ' ' || people.family_name as by"),
+            ]);
+        $name = fn (?string $year, ?string $title): string => ($year === '' || $year === null ? '' : "Y$year ").
+            $title;
 
-        return array_values($rows->map(function (\stdClass $r) use ($name, $today): ClashRow {
-            $days = array_values(array_map(intval(...), (array) json_decode($r->days, true)));
+        return array_values(
+            $rows
+                ->map(function (\stdClass $r) use ($name, $today): ClashRow {
+                    $days = array_values(array_map(intval(...), (array) json_decode($r->days, true)));
 
-            return new ClashRow($r->key, $r->kind, Clash::GRAVITY[$r->kind] ?? 'advice', array_filter([$r->a => $name($r->a_year, $r->a_title), (string) $r->b => $name($r->b_year, $r->b_title)]),
-                [(int) $r->series_id, (int) $r->other_series_id], (int) $r->n, count($days), FoldedDates::words($days), $r->reason, $r->by, $this->firstComing($days, $today));
-        })->all());
+                    return new ClashRow(
+                        $r->key,
+                        $r->kind,
+                        Clash::GRAVITY[$r->kind] ?? 'advice',
+                        array_filter([
+                            $r->a => $name($r->a_year, $r->a_title),
+                            (string) $r->b => $name($r->b_year, $r->b_title),
+                        ]),
+                        [(int) $r->series_id, (int) $r->other_series_id],
+                        (int) $r->n,
+                        count($days),
+                        FoldedDates::words($days),
+                        $r->reason,
+                        $r->by,
+                        $this->firstComing($days, $today),
+                    );
+                })
+                ->all(),
+        );
     }
 
     /**
@@ -55,14 +98,30 @@ final readonly class ClashList
         if ($sections === []) {
             return [];
         }
-        $rows = DB::table('clashes')->join('sections as a', 'a.id', '=', 'clashes.section_id')->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')->whereIn('kind', self::GRAVE)
-            ->whereNotExists(fn ($q) => $q->from('accepted_clashes')->where('accepted_clashes.key', DB::raw(self::KEY)))->orderBy('clashes.id')
-            ->get(['kind', 'clashes.section_id', 'other_section_id', 'days', 'a.title as a', 'a.year as a_year', 'b.title as b', 'b.year as b_year']);
+        $rows = DB::table('clashes')
+            ->join('sections as a', 'a.id', '=', 'clashes.section_id')
+            ->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
+            ->whereIn('kind', self::GRAVE)
+            ->whereNotExists(
+                fn ($q) => $q->from('accepted_clashes')->where('accepted_clashes.key', DB::raw(self::KEY)),
+            )
+            ->orderBy('clashes.id')
+            ->get([
+                'kind',
+                'clashes.section_id',
+                'other_section_id',
+                'days',
+                'a.title as a',
+                'a.year as a_year',
+                'b.title as b',
+                'b.year as b_year',
+            ]);
         $out = [];
         foreach ($rows as $r) {
             $days = array_map(intval(...), (array) json_decode($r->days, true));
             $n = count($days);
-            foreach ([[$r->section_id, "Y$r->b_year $r->b"], [$r->other_section_id, "Y$r->a_year $r->a"]] as [$section, $other]) {
+            $sides = [[$r->section_id, "Y$r->b_year $r->b"], [$r->other_section_id, "Y$r->a_year $r->a"]];
+            foreach ($sides as [$section, $other]) {
                 if ($section === null) {
                     continue;
                 }

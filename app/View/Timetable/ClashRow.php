@@ -34,8 +34,10 @@ final readonly class ClashRow
             'teacher' => Words::count($this->people, 'teacher').' would be in two places',
             'students' => Words::count($this->people, 'student').' would be in two places',
             'turnaround' => Words::count($this->people, 'teacher').' with less than 5 minutes between',
-            'account' => 'more on one host account than its plan allows at one time', 'room' => 'two in one room',
-            'long' => 'longer than the hosting plan allows', 'full' => 'more people than the hosting plan has seats',
+            'account' => 'more on one host account than its plan allows at one time',
+            'room' => 'two in one room',
+            'long' => 'longer than the hosting plan allows',
+            'full' => 'more people than the hosting plan has seats',
             'outside' => 'outside the hours in which school is open',
             default => Words::count($this->people, 'student').' before 07:00 or after 20:30 on their own clock',
         };

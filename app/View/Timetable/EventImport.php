@@ -39,13 +39,38 @@ final readonly class EventImport
             $laid = $event->plan === null ? [] : $event->over($term->calendar());
 
             return [
-                'event' => $event, 'section' => $section, 'candidates' => $found, 'choice' => $section !== null && $event->plan !== null ? $section->sourced_id : ($teacher !== null ? self::BUSY : self::LEAVE),
-                'state' => $known === null ? 'new' : ($this->import->isSame($known, $event, $term->calendar()) ? 'same' : 'changes'),
-                'held' => count(array_filter($laid, fn (PlannedSession $s): bool => $s->state === SessionState::Planned)), 'lost' => count(array_filter($laid, fn (PlannedSession $s): bool => $s->state === SessionState::Lost)),
+                'event' => $event,
+                'section' => $section,
+                'candidates' => $found,
+                'choice' => $section !== null && $event->plan !== null
+                        ? $section->sourced_id
+                        : ($teacher !== null
+                            ? self::BUSY
+                            : self::LEAVE),
+                'state' => $known === null
+                        ? 'new'
+                        : ($this->import->isSame($known, $event, $term->calendar())
+                            ? 'same'
+                            : 'changes'),
+                'held' => count(
+                    array_filter($laid, fn (PlannedSession $s): bool => $s->state === SessionState::Planned),
+                ),
+                'lost' => count(
+                    array_filter($laid, fn (PlannedSession $s): bool => $s->state === SessionState::Lost),
+                ),
             ];
         }, array_slice($events, 0, 400));
 
-        return ['key' => $kept->key, 'name' => $kept->name, 'rows' => $rows, 'faults' => $faults, 'teacher' => $teacher, 'sections' => $sections, 'more' => max(0, count($events) - 400), 'matched' => count(array_filter($rows, fn (array $r): bool => $r['section'] !== null))];
+        return [
+            'key' => $kept->key,
+            'name' => $kept->name,
+            'rows' => $rows,
+            'faults' => $faults,
+            'teacher' => $teacher,
+            'sections' => $sections,
+            'more' => max(0, count($events) - 400),
+            'matched' => count(array_filter($rows, fn (array $r): bool => $r['section'] !== null)),
+        ];
     }
 
     /**
@@ -75,7 +100,9 @@ final readonly class EventImport
 
     public static function teacher(KeptText $kept): ?Person
     {
-        return ($kept->with['teacher'] ?? '') === '' ? null : Person::query()->where('sourced_id', $kept->with['teacher'])->first();
+        return ($kept->with['teacher'] ?? '') === ''
+            ? null
+            : Person::query()->where('sourced_id', $kept->with['teacher'])->first();
     }
 
     /**
@@ -100,8 +127,17 @@ final readonly class EventImport
     /** @return Collection<int, Section> */
     private function sections(Term $term, ?Person $teacher): Collection
     {
-        return Section::query()->where('term_id', $term->id)->select('sections.*')
-            ->selectRaw('exists (select 1 from enrolments e where e.section_id = sections.id and e.person_id = ? and e.role in (\'teacher\', \'co-teacher\')) as is_own', [$teacher->id ?? 0])
-            ->get()->sortBy(fn (Section $s): string => $s->order())->values()->toBase();
+        return Section::query()
+            ->where('term_id', $term->id)
+            ->select('sections.*')
+            ->selectRaw(
+                'exists (select 1 from enrolments e where e.section_id = sections.id and e.person_id = ? and
+                    e.role in (\'teacher\', \'co-teacher\')) as is_own',
+                [$teacher->id ?? 0],
+            )
+            ->get()
+            ->sortBy(fn (Section $s): string => $s->order())
+            ->values()
+            ->toBase();
     }
 }

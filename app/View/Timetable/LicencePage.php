@@ -16,7 +16,10 @@ use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\Licences;
 use Nomada\Core\Timetable\Running;
 
-/** How many sessions run at one time, over the week and at the most; the accounts that suffice; which series runs on which; what other numbers would mean. */
+/**
+ * How many sessions run at one time, over the week and at the most; the accounts that suffice; which series runs on
+ * which; what other numbers would mean.
+ */
 final readonly class LicencePage
 {
     public const WIDTH = 1240;
@@ -27,7 +30,12 @@ final readonly class LicencePage
     public function data(Term $term): array
     {
         $plans = HostingPlan::query()->with('accounts')->orderBy('seats')->get();
-        $sessions = (int) DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->join('sections', 'sections.id', '=', 'section_id')->where('term_id', $term->id)->where('state', 'planned')->count();
+        $sessions = (int) DB::table('sessions')
+            ->join('series', 'series.id', '=', 'series_id')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->where('term_id', $term->id)
+            ->where('state', 'planned')
+            ->count();
         $key = $this->key($term);
         $found = Cache::get($key);
         if ($found === null && $sessions > config('nomada.behind_page')) {
@@ -36,7 +44,15 @@ final readonly class LicencePage
                 WorkOutLicences::dispatch($term->id);
             }
 
-            return ['term' => $term, 'isLater' => true, 'plans' => $plans, 'accounts' => array_values(HostAccounts::all()), 'whatIf' => [], 'standing' => [], 'series' => $sessions];
+            return [
+                'term' => $term,
+                'isLater' => true,
+                'plans' => $plans,
+                'accounts' => array_values(HostAccounts::all()),
+                'whatIf' => [],
+                'standing' => [],
+                'series' => $sessions,
+            ];
         }
         if ($found === null) {
             $found = $this->found($term);
@@ -56,9 +72,21 @@ final readonly class LicencePage
     /** Equal as long as nothing changes that the page is worked out from. */
     private function key(Term $term): string
     {
-        $row = DB::selectOne("select (select array[count(*), sum(hashint8(extract(epoch from starts_at)::bigint * 100003 + sessions.id)::bigint), sum(hashint8(extract(epoch from ends_at)::bigint * 100003 + sessions.id)::bigint)]::text from sessions join series on series.id = series_id join sections on sections.id = section_id where term_id = ? and state = 'planned') as sessions,
-            (select md5(string_agg(series.id || ' ' || coalesce(host_account_id, 0) || series.title, ',' order by series.id)) from series join sections on sections.id = section_id where term_id = ?) as series, (select array[count(*), sum(id), sum(section_id * person_id + hashtext(role)::bigint)]::text from enrolments) as people,
-            (select md5(string_agg(to_jsonb(host_accounts)::text || to_jsonb(hosting_plans)::text, ',' order by host_accounts.id)) from host_accounts join hosting_plans on hosting_plans.id = hosting_plan_id) as accounts, (select md5(string_agg(id || title || year, ',' order by id)) from sections where term_id = ?) as sections", [$term->id, $term->id, $term->id]);
+        $row = DB::selectOne(
+            "select (select array[count(*), sum(hashint8(extract(epoch from starts_at)::bigint * 100003 +
+                sessions.id)::bigint), sum(hashint8(extract(epoch from ends_at)::bigint * 100003 +
+                sessions.id)::bigint)]::text from sessions join series on series.id = series_id join sections on
+                sections.id = section_id where term_id = ? and state = 'planned') as sessions,
+            (select md5(string_agg(series.id || ' ' || coalesce(host_account_id, 0) || series.title, ',' order by
+                series.id)) from series join sections on sections.id = section_id where term_id = ?) as series, (select
+                array[count(*), sum(id), sum(section_id * person_id + hashtext(role)::bigint)]::text from enrolments) as
+                people,
+            (select md5(string_agg(to_jsonb(host_accounts)::text || to_jsonb(hosting_plans)::text, ',' order by
+                host_accounts.id)) from host_accounts join hosting_plans on hosting_plans.id = hosting_plan_id) as
+                accounts, (select md5(string_agg(id || title || year, ',' order by id)) from sections where term_id = ?)
+                as sections",
+            [$term->id, $term->id, $term->id],
+        );
 
         return "licences $term->id ".md5((string) json_encode($row));
     }
@@ -76,10 +104,28 @@ final readonly class LicencePage
         $capacity = array_sum(array_map(fn (HostAccount $a): int => $a->atOnce, $accounts));
 
         return [
-            'peak' => $peak, 'peakWords' => $peak['n'] === 0 ? '' : (new LocalDate($zone->wall($peak['from'])[0]))->short().', '.$zone->clock($peak['from']).'–'.$zone->clock($peak['to']),
-            'accounts' => $accounts, 'fewest' => $licences->fewest($accounts === [] ? 1 : max(array_map(fn (HostAccount $a): int => $a->atOnce, $accounts))), 'capacity' => $capacity, 'curve' => $this->drawn($licences->curve($zone), $peak['n'], $capacity),
-            'assignment' => $licences->assign($accounts), 'whatIf' => $accounts === [] ? [] : $this->whatIf($licences, $running, $accounts, $standing), 'standing' => $standing, 'series' => count($running), 'unassigned' => $standing[0] ?? 0,
-            'names' => $names, 'needs' => $this->needs($running, $accounts), 'long' => $this->beyond($running, $accounts, $names),
+            'peak' => $peak,
+            'peakWords' => $peak['n'] === 0
+                    ? ''
+                    : (new LocalDate($zone->wall($peak['from'])[0]))->short().
+                        ', '.
+                        $zone->clock($peak['from']).
+                        '–'.
+                        $zone->clock($peak['to']),
+            'accounts' => $accounts,
+            'fewest' => $licences->fewest(
+                $accounts === [] ? 1 : max(array_map(fn (HostAccount $a): int => $a->atOnce, $accounts)),
+            ),
+            'capacity' => $capacity,
+            'curve' => $this->drawn($licences->curve($zone), $peak['n'], $capacity),
+            'assignment' => $licences->assign($accounts),
+            'whatIf' => $accounts === [] ? [] : $this->whatIf($licences, $running, $accounts, $standing),
+            'standing' => $standing,
+            'series' => count($running),
+            'unassigned' => $standing[0] ?? 0,
+            'names' => $names,
+            'needs' => $this->needs($running, $accounts),
+            'long' => $this->beyond($running, $accounts, $names),
         ];
     }
 
@@ -91,15 +137,43 @@ final readonly class LicencePage
     /** @return list<Running> */
     public function running(Term $term): array
     {
-        $people = DB::table('enrolments')->join('series_sections', 'series_sections.section_id', '=', 'enrolments.section_id')->whereIn('role', ['student', 'teacher', 'co-teacher'])->groupBy('series_id')->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');
-        $rows = DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->join('sections', 'sections.id', '=', 'section_id')->where('term_id', $term->id)->where('state', 'planned')
-            ->groupBy('series.id')->orderBy('series.id')->get(['series.id', 'series.host_account_id', DB::raw("string_agg(extract(epoch from starts_at)::bigint || ' ' || extract(epoch from ends_at)::bigint, ',' order by starts_at) as list")]);
+        $people = DB::table('enrolments')
+            ->join('series_sections', 'series_sections.section_id', '=', 'enrolments.section_id')
+            ->whereIn('role', ['student', 'teacher', 'co-teacher'])
+            ->groupBy('series_id')
+            ->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');
+        $rows = DB::table('sessions')
+            ->join('series', 'series.id', '=', 'series_id')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->where('term_id', $term->id)
+            ->where('state', 'planned')
+            ->groupBy('series.id')
+            ->orderBy('series.id')
+            ->get([
+                'series.id',
+                'series.host_account_id',
+                DB::raw(
+                    "string_agg(extract(epoch from starts_at)::bigint || ' ' || extract(epoch from
+                        ends_at)::bigint, ',' order by starts_at) as list",
+                ),
+            ]);
 
-        return array_values($rows->map(fn (\stdClass $r): Running => new Running((int) $r->id, array_map(function (string $one): array {
-            [$start, $end] = explode(' ', $one);
+        return array_values(
+            $rows
+                ->map(
+                    fn (\stdClass $r): Running => new Running(
+                        (int) $r->id,
+                        array_map(function (string $one): array {
+                            [$start, $end] = explode(' ', $one);
 
-            return [(int) $start, (int) $end];
-        }, explode(',', $r->list)), (int) ($people[$r->id] ?? 0), $r->host_account_id === null ? null : (int) $r->host_account_id))->all());
+                            return [(int) $start, (int) $end];
+                        }, explode(',', $r->list)),
+                        (int) ($people[$r->id] ?? 0),
+                        $r->host_account_id === null ? null : (int) $r->host_account_id,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -115,7 +189,13 @@ final readonly class LicencePage
         $out = [];
         $now = count($accounts);
         // The least used go first; what is added is like the one that is wanted for most.
-        usort($accounts, fn (HostAccount $a, HostAccount $b): int => [$standing[$b->id] ?? 0, -$b->id] <=> [$standing[$a->id] ?? 0, -$a->id]);
+        usort(
+            $accounts,
+            fn (HostAccount $a, HostAccount $b): int => [$standing[$b->id] ?? 0, -$b->id] <=> [
+                $standing[$a->id] ?? 0,
+                -$a->id,
+            ],
+        );
         $like = $this->like($running, $accounts, $licences);
         for ($n = max(0, $now - 2); $n <= $now + 2; $n++) {
             $some = array_slice($accounts, 0, $n);
@@ -123,7 +203,13 @@ final readonly class LicencePage
                 $some[] = new HostAccount(-$i, 'another', $like->seats, $like->minutes, $like->atOnce, $like->plan);
             }
             $then = $licences->assign($some);
-            $out[] = ['n' => $n, 'isNow' => $n === $now, 'left' => $then->leftOver(), 'split' => count($then->split), 'like' => $n > $now ? $like->plan : ''];
+            $out[] = [
+                'n' => $n,
+                'isNow' => $n === $now,
+                'left' => $then->leftOver(),
+                'split' => count($then->split),
+                'like' => $n > $now ? $like->plan : '',
+            ];
         }
 
         return $out;
@@ -139,9 +225,15 @@ final readonly class LicencePage
     {
         $left = $licences->assign($accounts)->left;
         $bySize = $accounts;
-        usort($bySize, fn (HostAccount $a, HostAccount $b): int => [$a->seats, $a->minutes] <=> [$b->seats, $b->minutes]);
+        usort(
+            $bySize,
+            fn (HostAccount $a, HostAccount $b): int => [$a->seats, $a->minutes] <=> [$b->seats, $b->minutes],
+        );
         foreach ($left === [] ? [] : $bySize as $account) {
-            if (array_filter($running, fn (Running $r): bool => isset($left[$r->series]) && ! $account->holds($r)) === []) {
+            if (
+                array_filter($running, fn (Running $r): bool => isset($left[$r->series]) && ! $account->holds($r)) ===
+                []
+            ) {
                 return $account;
             }
         }
@@ -150,7 +242,8 @@ final readonly class LicencePage
     }
 
     /**
-     * How many accounts must be at least as large as each plan: the most sessions at one time of those that no smaller plan holds.
+     * How many accounts must be at least as large as each plan: the most sessions at one time of those that no smaller
+     * plan holds.
      *
      * @param  list<Running>  $running
      * @param  list<HostAccount>  $accounts
@@ -162,7 +255,10 @@ final readonly class LicencePage
         foreach ($accounts as $account) {
             $plans[$account->plan] = $account;
         }
-        uasort($plans, fn (HostAccount $a, HostAccount $b): int => [$a->seats, $a->minutes] <=> [$b->seats, $b->minutes]);
+        uasort(
+            $plans,
+            fn (HostAccount $a, HostAccount $b): int => [$a->seats, $a->minutes] <=> [$b->seats, $b->minutes],
+        );
         $out = [];
         $left = $running;
         foreach ($plans as $name => $account) {
@@ -179,7 +275,8 @@ final readonly class LicencePage
      * @param  list<Running>  $running
      * @param  list<HostAccount>  $accounts
      * @param  array<int, array{name: string, section: string}>  $names
-     * @return list<array{series: int, name: string, section: string, minutes: int, people: int, account: string, isLong: bool, isFull: bool, most: int, fits: list<array{int, string}>}>
+     * @return list<array{series: int, name: string, section: string, minutes: int, people: int, account: string,
+     *   isLong: bool, isFull: bool, most: int, fits: list<array{int, string}>}>
      */
     private function beyond(array $running, array $accounts, array $names): array
     {
@@ -190,15 +287,22 @@ final readonly class LicencePage
         $out = [];
         foreach ($accounts === [] ? [] : $running as $series) {
             $fits = array_values(array_filter($accounts, fn (HostAccount $a): bool => $a->holds($series)));
-            $on = $series->account === null ? null : ($byId[$series->account] ?? null);
+            $on = $series->account === null ? null : $byId[$series->account] ?? null;
             if (($on !== null && $on->holds($series)) || ($on === null && $fits !== [])) {
                 continue;
             }
             $minutes = $on->minutes ?? max(1, ...array_map(fn (HostAccount $a): int => $a->minutes, $accounts));
             $seats = $on->seats ?? max(1, ...array_map(fn (HostAccount $a): int => $a->seats, $accounts));
             $out[] = [
-                'series' => $series->series, ...$names[$series->series], 'minutes' => $series->longest, 'people' => $series->people, 'account' => $on->name ?? 'no account', 'isLong' => $series->longest > $minutes, 'isFull' => $series->people > $seats,
-                'most' => $minutes, 'fits' => array_map(fn (HostAccount $a): array => [$a->id, $a->name], $fits),
+                'series' => $series->series,
+                ...$names[$series->series],
+                'minutes' => $series->longest,
+                'people' => $series->people,
+                'account' => $on->name ?? 'no account',
+                'isLong' => $series->longest > $minutes,
+                'isFull' => $series->people > $seats,
+                'most' => $minutes,
+                'fits' => array_map(fn (HostAccount $a): array => [$a->id, $a->name], $fits),
             ];
         }
 
@@ -209,12 +313,13 @@ final readonly class LicencePage
      * The curve as a path: a step for every five minutes, days side by side.
      *
      * @param  array<int, array<int, int>>  $curve
-     * @return array{path: string, days: list<array{x: float, width: float, name: string, most: int}>, hours: list<array{x: float, text: string}>, capacity: float|null, levels: list<array{y: float, n: int}>}
+     * @return array{path: string, days: list<array{x: float, width: float, name: string, most: int}>,
+     *   hours: list<array{x: float, text: string}>, capacity: float|null, levels: list<array{y: float, n: int}>}
      */
     private function drawn(array $curve, int $peak, int $capacity): array
     {
         $top = max(1, $peak, $capacity) + 1;
-        $y = fn (int $n): float => round(self::HEIGHT - $n / $top * self::HEIGHT, 1);
+        $y = fn (int $n): float => round(self::HEIGHT - ($n / $top) * self::HEIGHT, 1);
         $weekdays = array_keys($curve);
         $minutes = array_merge(...array_map(array_keys(...), array_values($curve)));
         [$from, $to] = [intdiv(min(960, ...$minutes), 60) * 60, (intdiv(max(480, ...$minutes), 60) + 1) * 60];
@@ -224,11 +329,16 @@ final readonly class LicencePage
         foreach ($weekdays as $i => $weekday) {
             $left = 30 + $i * $width;
             $scale = ($width - 14) / max(1, $to - $from);
-            $days[] = ['x' => round($left, 1), 'width' => round($width - 14, 1), 'name' => LocalDate::dayName($weekday), 'most' => max(0, ...array_values($curve[$weekday]))];
+            $days[] = [
+                'x' => round($left, 1),
+                'width' => round($width - 14, 1),
+                'name' => LocalDate::dayName($weekday),
+                'most' => max(0, ...array_values($curve[$weekday])),
+            ];
             $path .= 'M'.round($left, 1).' '.$y(0);
             $last = 0;
             for ($minute = $from; $minute <= $to; $minute += Licences::STEP) {
-                $n = $minute === $to ? 0 : ($curve[$weekday][$minute] ?? 0);
+                $n = $minute === $to ? 0 : $curve[$weekday][$minute] ?? 0;
                 if ($n !== $last) {
                     $path .= 'H'.round($left + ($minute - $from) * $scale, 1).'V'.$y($n);
                     $last = $n;
@@ -241,7 +351,13 @@ final readonly class LicencePage
         }
         $step = max(1, (int) ceil($top / 6));
 
-        return ['path' => $path, 'days' => $days, 'hours' => $hours, 'capacity' => $capacity === 0 ? null : $y($capacity), 'levels' => array_map(fn (int $n): array => ['y' => $y($n), 'n' => $n], range(0, $top - 1, $step))];
+        return [
+            'path' => $path,
+            'days' => $days,
+            'hours' => $hours,
+            'capacity' => $capacity === 0 ? null : $y($capacity),
+            'levels' => array_map(fn (int $n): array => ['y' => $y($n), 'n' => $n], range(0, $top - 1, $step)),
+        ];
     }
 
     /**
@@ -250,7 +366,20 @@ final readonly class LicencePage
      */
     private function names(array $series): array
     {
-        return DB::table('series')->join('sections', 'sections.id', '=', 'section_id')->whereIn('series.id', $series)->get(['series.id', 'series.title', 'sections.title as section', 'year', 'sourced_id'])
-            ->mapWithKeys(fn (\stdClass $r): array => [(int) $r->id => ['name' => ($r->year === '' ? '' : "Y$r->year ").$r->section.($r->title === $r->section ? '' : ": $r->title"), 'section' => (string) $r->sourced_id]])->all();
+        return DB::table('series')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->whereIn('series.id', $series)
+            ->get(['series.id', 'series.title', 'sections.title as section', 'year', 'sourced_id'])
+            ->mapWithKeys(
+                fn (\stdClass $r): array => [
+                    (int) $r->id => [
+                        'name' => ($r->year === '' ? '' : "Y$r->year ").
+                            $r->section.
+                            ($r->title === $r->section ? '' : ": $r->title"),
+                        'section' => (string) $r->sourced_id,
+                    ],
+                ],
+            )
+            ->all();
     }
 }

@@ -15,25 +15,47 @@ use Nomada\Core\Timetable\Reach;
 use Nomada\Core\Timetable\SessionState;
 use Nomada\Core\Timetable\TypedTime;
 
-/** What moving a session would do, for each reach: how many move, what falls away, who would be in two places; or why it cannot be. */
+/**
+ * What moving a session would do, for each reach: how many move, what falls away, who would be in two places; or why it
+ * cannot be.
+ */
 final readonly class MoveLook
 {
     public function __construct(private MoveSessions $move, private FreeTimesQuery $free)
     {
     }
 
-    /** @return array{day: LocalDate, times: string, reaches: list<array{reach: Reach, fault: string|null, effect: array<string, int>|null, fallen: list<string>, cost: FreeTime|null, then: string|null}>} */
+    /**
+     * @return array{day: LocalDate, times: string, reaches: list<array{reach: Reach, fault: string|null,
+     *   effect: array<string, int>|null, fallen: list<string>, cost: FreeTime|null, then: string|null}>}
+     */
     public function data(Session $session, LocalDate $day, int $start, int $minutes): array
     {
         $reaches = [];
         foreach (Reach::cases() as $reach) {
-            $one = ['reach' => $reach, 'fault' => null, 'effect' => null, 'fallen' => [], 'cost' => null, 'then' => null];
+            $one = [
+                'reach' => $reach,
+                'fault' => null,
+                'effect' => null,
+                'fallen' => [],
+                'cost' => null,
+                'then' => null,
+            ];
             try {
                 if ($reach === Reach::This) {
                     $one['cost'] = $this->alone($session, $day, $start, $minutes);
                 } else {
                     $laying = $this->move->look($session, $day, $start, $minutes, $reach);
-                    $one = [...$one, 'then' => $this->move->stretches($session, $day, $start, $minutes, $reach)->sentence(), 'effect' => $laying->effect, 'fallen' => array_map(Laying::told(...), $laying->fallen), 'cost' => $this->free->costOf($session->series, $this->changed($laying->sessions, $session, $day, $reach))];
+                    $one = [
+                        ...$one,
+                        'then' => $this->move->stretches($session, $day, $start, $minutes, $reach)->sentence(),
+                        'effect' => $laying->effect,
+                        'fallen' => array_map(Laying::told(...), $laying->fallen),
+                        'cost' => $this->free->costOf(
+                            $session->series,
+                            $this->changed($laying->sessions, $session, $day, $reach),
+                        ),
+                    ];
                 }
             } catch (Fault $e) {
                 $one['fault'] = $e->getMessage();
@@ -41,7 +63,11 @@ final readonly class MoveLook
             $reaches[] = $one;
         }
 
-        return ['day' => $day, 'times' => TypedTime::format($start).'–'.TypedTime::format($start + $minutes), 'reaches' => $reaches];
+        return [
+            'day' => $day,
+            'times' => TypedTime::format($start).'–'.TypedTime::format($start + $minutes),
+            'reaches' => $reaches,
+        ];
     }
 
     /**
@@ -52,7 +78,10 @@ final readonly class MoveLook
      */
     private function changed(array $sessions, Session $session, LocalDate $day, Reach $reach): array
     {
-        $from = $reach === Reach::Whole ? 0 : min($day->day, LocalDate::parse($session->moved_from ?? $session->day)->day);
+        $from =
+            $reach === Reach::Whole
+                ? 0
+                : min($day->day, LocalDate::parse($session->moved_from ?? $session->day)->day);
 
         return array_values(array_filter($sessions, fn (PlannedSession $s): bool => $s->day >= $from));
     }
@@ -69,6 +98,8 @@ final readonly class MoveLook
         }
         $at = $term->zone->instant($day->day, $start);
 
-        return $this->free->costOf($session->series, [new PlannedSession($day->day, $at, $at + 60 * $minutes, SessionState::Planned)]);
+        return $this->free->costOf($session->series, [
+            new PlannedSession($day->day, $at, $at + 60 * $minutes, SessionState::Planned),
+        ]);
     }
 }

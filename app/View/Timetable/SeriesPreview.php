@@ -18,7 +18,10 @@ use Nomada\Core\Timetable\PlanSentence;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
 
-/** What a plan makes: its line, how many sessions, which are lost and why, how many minutes, what reads like a slip, and what it would change. */
+/**
+ * What a plan makes: its line, how many sessions, which are lost and why, how many minutes, what reads like a slip, and
+ * what it would change.
+ */
 final readonly class SeriesPreview
 {
     public function __construct(private Clock $clock, private LaySessions $lay, private FreeTimesQuery $free)
@@ -31,8 +34,14 @@ final readonly class SeriesPreview
         $term = $section->term->calendar();
         $now = $this->clock->seconds();
         $sessions = $plan->sessions($term);
-        $laying = $series === null ? Laying::over($sessions, [], $term, $now) : $this->lay->look($series, SaveSeries::stretches($series, $plan, $from), $term);
-        $held = array_filter($series === null || $from === null ? $sessions : $laying->sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned);
+        $laying =
+            $series === null
+                ? Laying::over($sessions, [], $term, $now)
+                : $this->lay->look($series, SaveSeries::stretches($series, $plan, $from), $term);
+        $held = array_filter(
+            $series === null || $from === null ? $sessions : $laying->sessions,
+            fn (PlannedSession $s): bool => $s->state === SessionState::Planned,
+        );
         $lost = [];
         foreach ($sessions as $session) {
             if ($session->state === SessionState::Lost && ($from === null || $session->day >= $from->day)) {
@@ -46,11 +55,25 @@ final readonly class SeriesPreview
         [$today, $minute] = $term->zone->wall($now);
 
         return [
-            'plan' => $plan, 'sentence' => PlanSentence::of($plan, $term), 'held' => count($held), 'past' => count($days['past']), 'lost' => $lost, 'minutes' => array_sum(array_map(fn (PlannedSession $s): int => intdiv($s->end - $s->start, 60), $held)),
-            'first' => $held === [] ? null : new LocalDate(reset($held)->day), 'last' => $held === [] ? null : new LocalDate(end($held)->day),
-            'line' => new TermLine($term, 720, 34, 6, 3.1), 'days' => $days, 'today' => $today, 'minute' => $minute, 'warnings' => self::warnings($plan, $sessions, $term),
-            'effect' => $series === null ? null : $laying->effect, 'fallen' => $series === null ? [] : array_map(Laying::told(...), $laying->fallen), 'from' => $from,
-            'cost' => $series === null ? $this->free->costOfPlan($section, $sessions, $plan, null) : $this->free->costOfPlan($section, $laying->sessions, $plan, $series),
+            'plan' => $plan,
+            'sentence' => PlanSentence::of($plan, $term),
+            'held' => count($held),
+            'past' => count($days['past']),
+            'lost' => $lost,
+            'minutes' => array_sum(array_map(fn (PlannedSession $s): int => intdiv($s->end - $s->start, 60), $held)),
+            'first' => $held === [] ? null : new LocalDate(reset($held)->day),
+            'last' => $held === [] ? null : new LocalDate(end($held)->day),
+            'line' => new TermLine($term, 720, 34, 6, 3.1),
+            'days' => $days,
+            'today' => $today,
+            'minute' => $minute,
+            'warnings' => self::warnings($plan, $sessions, $term),
+            'effect' => $series === null ? null : $laying->effect,
+            'fallen' => $series === null ? [] : array_map(Laying::told(...), $laying->fallen),
+            'from' => $from,
+            'cost' => $series === null
+                    ? $this->free->costOfPlan($section, $sessions, $plan, null)
+                    : $this->free->costOfPlan($section, $laying->sessions, $plan, $series),
         ];
     }
 
@@ -68,11 +91,22 @@ final readonly class SeriesPreview
         if ($why !== null) {
             $out[] = "The first day, {$plan->from->short()}, is closed: $why.";
         } elseif ($first !== null && $first->day !== $plan->from->day) {
-            $out[] = "{$plan->from->short()} is no day of this pattern; the first session is on ".(new LocalDate($first->day))->short().'.';
+            $out[] =
+                "{$plan->from->short()} is no day of this pattern; the first session is on ".
+                (new LocalDate($first->day))->short().
+                '.';
         }
         $outside = $plan->outside($term);
         if ($outside > 0) {
-            $out[] = $plan->end->kind === 'held' ? 'Only '.($plan->end->n - $outside)." fit before the term ends; $outside do not." : Words::count($outside, 'date').' of it '.($outside === 1 ? 'falls' : 'fall').' outside the term and '.($outside === 1 ? 'makes' : 'make').' no session.';
+            $out[] =
+                $plan->end->kind === 'held'
+                    ? 'Only '.($plan->end->n - $outside)." fit before the term ends; $outside do not."
+                    : Words::count($outside, 'date').
+                        ' of it '.
+                        ($outside === 1 ? 'falls' : 'fall').
+                        ' outside the term and '.
+                        ($outside === 1 ? 'makes' : 'make').
+                        ' no session.';
         }
         $late = array_filter($sessions, function (PlannedSession $s) use ($term): bool {
             [$opens, $closes] = $term->hoursOn($s->day);
@@ -82,7 +116,13 @@ final readonly class SeriesPreview
             return $s->state === SessionState::Planned && ($from < $opens || $to + 1 > $closes);
         });
         if ($late !== []) {
-            $out[] = Words::count(count($late), 'session').' '.(count($late) === 1 ? 'lies' : 'lie').' outside the hours in which school is open, the first on '.(new LocalDate(reset($late)->day))->short().'.';
+            $out[] =
+                Words::count(count($late), 'session').
+                ' '.
+                (count($late) === 1 ? 'lies' : 'lie').
+                ' outside the hours in which school is open, the first on '.
+                (new LocalDate(reset($late)->day))->short().
+                '.';
         }
 
         return $out;

@@ -14,11 +14,26 @@ final class SeriesWords
     /** @var array<string, string> */
     private static array $known = [];
 
-    /** "Tue Thu 11:15–12:00"; where the series goes by another clock than the school's, its place is named: "Mon 10:00–10:45 Casablanca". */
-    public static function of(string $pattern, int $startMinute, int $minutes, string $zone, Zone $school, ?string $period = null): string
-    {
+    /**
+     * "Tue Thu 11:15–12:00"; where the series goes by another clock than the school's, its place is named: "Mon
+     * 10:00–10:45 Casablanca".
+     */
+    public static function of(
+        string $pattern,
+        int $startMinute,
+        int $minutes,
+        string $zone,
+        Zone $school,
+        ?string $period = null,
+    ): string {
         self::$known[$pattern] ??= Patterns::from((array) json_decode($pattern, true))->sentence();
 
-        return self::$known[$pattern].' '.TypedTime::format($startMinute).'–'.TypedTime::format($startMinute + $minutes).($period === null ? '' : " (period $period)").($zone === $school->name ? '' : ' '.Zone::named($zone)->place());
+        return self::$known[$pattern].
+            ' '.
+            TypedTime::format($startMinute).
+            '–'.
+            TypedTime::format($startMinute + $minutes).
+            ($period === null ? '' : " (period $period)").
+            ($zone === $school->name ? '' : ' '.Zone::named($zone)->place());
     }
 }

@@ -15,8 +15,17 @@ final class Teachers
      */
     public static function of(array $sections): array
     {
-        return DB::table('enrolments')->join('people', 'people.id', '=', 'person_id')->whereIn('section_id', array_values(array_unique($sections)))->where('enrolments.role', 'teacher')
-            ->orderBy('is_primary')->get(['section_id', 'given_name', 'family_name'])
-            ->mapWithKeys(fn (object $t): array => [$t->section_id => mb_substr($t->given_name, 0, 1).'. '.$t->family_name])->all();
+        return DB::table('enrolments')
+            ->join('people', 'people.id', '=', 'person_id')
+            ->whereIn('section_id', array_values(array_unique($sections)))
+            ->where('enrolments.role', 'teacher')
+            ->orderBy('is_primary')
+            ->get(['section_id', 'given_name', 'family_name'])
+            ->mapWithKeys(
+                fn (object $t): array => [
+                    $t->section_id => mb_substr($t->given_name, 0, 1).'. '.$t->family_name,
+                ],
+            )
+            ->all();
     }
 }

@@ -9,8 +9,8 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
 /**
- * Where things stand on a term line: weeks side by side, five school days in each, a weekend day squeezed in behind Friday.
- * All positions are pixels; the drawing is text, so that a test can read it.
+ * Where things stand on a term line: weeks side by side, five school days in each, a weekend day squeezed in behind
+ * Friday. All positions are pixels; the drawing is text, so that a test can read it.
  */
 final class TermLine
 {
@@ -31,8 +31,13 @@ final class TermLine
 
     private ?string $ground = null;
 
-    public function __construct(public readonly Term $term, public readonly int $width = 500, public readonly int $height = 40, private readonly int $left = 6, private readonly float $radius = 3.1)
-    {
+    public function __construct(
+        public readonly Term $term,
+        public readonly int $width = 500,
+        public readonly int $height = 40,
+        private readonly int $left = 6,
+        private readonly float $radius = 3.1,
+    ) {
         $this->monday = $term->first->monday()->day;
         $this->week = ($width - 2 * $left) / $term->weeks();
     }
@@ -45,7 +50,10 @@ final class TermLine
         $offset = $day - $this->monday;
         $weekday = $offset % 7;
 
-        return $this->xs[$day] = round($this->left + intdiv($offset, 7) * $this->week + (min($weekday, 4.5) + 0.5) * $this->week / 5, 1);
+        return $this->xs[$day] = round(
+            $this->left + intdiv($offset, 7) * $this->week + ((min($weekday, 4.5) + 0.5) * $this->week) / 5,
+            1,
+        );
     }
 
     public function y(): float
@@ -56,7 +64,9 @@ final class TermLine
     /** The x of the moment "now", null outside the term. */
     public function now(int $day, int $minute = 720): ?float
     {
-        return $this->term->contains($day) ? round($this->x($day) + ($minute / 1440 - 0.5) * $this->week / 5, 1) : null;
+        return $this->term->contains($day)
+            ? round($this->x($day) + (($minute / 1440 - 0.5) * $this->week) / 5, 1)
+            : null;
     }
 
     /** @return list<array{x: float, width: float, reason: string}> closed ranges */
@@ -69,7 +79,11 @@ final class TermLine
             $last = min($closure->last->day, $this->term->last->day);
             if ($first <= $last) {
                 $x = $this->x($first) - $half;
-                $out[] = ['x' => round($x, 1), 'width' => round($this->x($last) + $half - $x, 1), 'reason' => $closure->reason];
+                $out[] = [
+                    'x' => round($x, 1),
+                    'width' => round($this->x($last) + $half - $x, 1),
+                    'reason' => $closure->reason,
+                ];
             }
         }
 
@@ -84,7 +98,10 @@ final class TermLine
         for ($week = 1; $week <= $this->term->weeks(); $week++) {
             $date = $this->term->monday($week);
             [, $m, $d] = $date->parts();
-            $out[] = ['x' => round($this->left + ($week - 1) * $this->week + 1, 1), 'text' => $m === $month ? (string) $d : $date->dayMonth()];
+            $out[] = [
+                'x' => round($this->left + ($week - 1) * $this->week + 1, 1),
+                'text' => $m === $month ? (string) $d : $date->dayMonth(),
+            ];
             $month = $m;
         }
 
@@ -136,7 +153,19 @@ final class TermLine
     {
         $r = $this->radius;
 
-        return implode('', array_map(fn (int $day): string => 'M'.$this->x($day).' '.($this->y() - $r)."a$r $r 0 0 0 0 ".(2 * $r).'z', $days));
+        return implode(
+            '',
+            array_map(
+                fn (int $day): string => 'M'.
+                    $this->x($day).
+                    ' '.
+                    ($this->y() - $r).
+                    "a$r $r 0 0 0 0 ".
+                    2 * $r.
+                    'z',
+                $days,
+            ),
+        );
     }
 
     /** @param  list<int>  $days */
@@ -144,7 +173,26 @@ final class TermLine
     {
         $r = $this->radius + 0.4;
 
-        return implode('', array_map(fn (int $day): string => 'M'.($this->x($day) - $r).' '.($this->y() - $r).'l'.(2 * $r).' '.(2 * $r).'m0 '.(-2 * $r).'l'.(-2 * $r).' '.(2 * $r), $days));
+        return implode(
+            '',
+            array_map(
+                fn (int $day): string => 'M'.
+                    ($this->x($day) - $r).
+                    ' '.
+                    ($this->y() - $r).
+                    'l'.
+                    2 * $r.
+                    ' '.
+                    2 * $r.
+                    'm0 '.
+                    -2 * $r.
+                    'l'.
+                    -2 * $r.
+                    ' '.
+                    2 * $r,
+                $days,
+            ),
+        );
     }
 
     /** @param  list<int>  $days */
@@ -152,7 +200,17 @@ final class TermLine
     {
         $r = $this->radius + 1.2;
 
-        return implode('', array_map(fn (int $day): string => 'M'.$this->x($day).' '.($this->y() - $r)."l$r {$r}l-$r {$r}l-$r -{$r}z", $days));
+        return implode(
+            '',
+            array_map(
+                fn (int $day): string => 'M'.
+                    $this->x($day).
+                    ' '.
+                    ($this->y() - $r).
+                    "l$r {$r}l-$r {$r}l-$r -{$r}z",
+                $days,
+            ),
+        );
     }
 
     /**
@@ -173,14 +231,21 @@ final class TermLine
      * @param  array<string, list<int>>  $days  day numbers by state
      * @param  string|null  $url  where a stop leads, with ?day=…; null where it leads nowhere
      */
-    public function draw(array $days, string $name, int $today, int $minute = 720, ?string $url = null, bool $large = false): HtmlString
-    {
+    public function draw(
+        array $days,
+        string $name,
+        int $today,
+        int $minute = 720,
+        ?string $url = null,
+        bool $large = false,
+    ): HtmlString {
         $y = $this->y();
         $svg = '';
         foreach ($this->paths($days) as $state => $path) {
             $svg .= match ($state) {
                 'planned' => "<path class=\"stop ring\" d=\"$path\"/><path class=\"stop hole\" d=\"$path\"/>",
-                'changed' => "<path class=\"stop ring-changed\" d=\"$path\"/><path class=\"stop hole\" d=\"$path\"/><path class=\"half\" d=\"{$this->halves($days['changed'])}\"/>",
+                'changed' => "<path class=\"stop ring-changed\" d=\"$path\"/><path class=\"stop hole\" d=\"$path\"/>".
+                    "<path class=\"half\" d=\"{$this->halves($days['changed'])}\"/>",
                 'makeup' => "<path class=\"diamond\" d=\"{$this->diamonds($days['makeup'])}\"/>",
                 'wrong' => "<path class=\"cross\" d=\"{$this->crosses($days['wrong'])}\"/>",
                 default => "<path class=\"stop $state\" d=\"$path\"/>",
@@ -191,11 +256,25 @@ final class TermLine
         $data = '';
         if ($url !== null) {
             $svg .= "<circle class=\"mark\" cx=\"0\" cy=\"$y\" r=\"6.5\"/>";
-            $data = ' data-url="'.e($url).'" data-name="'.e($name)."\" data-days=\"{$this->offsets($days)}\" data-now=\"".($today - $this->monday).'"';
+            $data =
+                ' data-url="'.
+                e($url).
+                '" data-name="'.
+                e($name).
+                "\" data-days=\"{$this->offsets($days)}\" data-now=\"".
+                ($today - $this->monday).
+                '"';
         }
         $label = e($name.': '.array_sum(array_map(count(...), $days)).' sessions');
 
-        return new HtmlString('<svg class="line'.($large ? ' large' : '')."\" width=\"$this->width\" height=\"$this->height\" viewBox=\"0 0 $this->width $this->height\" role=\"img\" aria-label=\"$label\"$data><title>".e($name)."</title>{$this->ground()}$svg</svg>");
+        return new HtmlString(
+            '<svg class="line'.
+                ($large ? ' large' : '').
+                "\" width=\"$this->width\" height=\"$this->height\" viewBox=\"0 0 $this->width $this->height\" ".
+                "role=\"img\" aria-label=\"$label\"$data><title>".
+                e($name).
+                "</title>{$this->ground()}$svg</svg>",
+        );
     }
 
     /** What is the same for every section: the closed bands and the track. */
@@ -204,7 +283,9 @@ final class TermLine
         if ($this->ground === null) {
             $this->ground = '';
             foreach ($this->bands() as $band) {
-                $this->ground .= "<rect class=\"band\" x=\"{$band['x']}\" y=\"0\" width=\"{$band['width']}\" height=\"$this->height\"/>";
+                $this->ground .=
+                    "<rect class=\"band\" x=\"{$band['x']}\" y=\"0\" width=\"{$band['width']}\" ".
+                    "height=\"$this->height\"/>";
             }
             $right = $this->width - 6;
             $this->ground .= "<line class=\"track\" x1=\"6\" x2=\"$right\" y1=\"{$this->y()}\" y2=\"{$this->y()}\"/>";
@@ -216,6 +297,10 @@ final class TermLine
     /** @return array{left: int, week: float, monday: string} */
     public function scale(): array
     {
-        return ['left' => $this->left, 'week' => round($this->week, 3), 'monday' => (new LocalDate($this->monday))->iso()];
+        return [
+            'left' => $this->left,
+            'week' => round($this->week, 3),
+            'monday' => (new LocalDate($this->monday))->iso(),
+        ];
     }
 }

@@ -16,11 +16,14 @@ use Nomada\Core\Term\Term as TermCalendar;
 use Nomada\Core\Term\Zone;
 
 /**
- * A week or a day of the timetable: rows are teachers, sections or years; days run left to right, time inside them. A closed day folds
- * into a thin band and gives its width to the open ones. Positions are pixels, computed here.
+ * A week or a day of the timetable: rows are teachers, sections or years; days run left to right, time inside them. A
+ * closed day folds into a thin band and gives its width to the open ones. Positions are pixels, computed here.
  *
- * @phpstan-type Day array{date: LocalDate, x: float, width: float, perMinute: float, reason: string|null, note: string, offset: int|null, short: string, iso: string}
- * @phpstan-type Block array{x: float, width: float, code: string, name: string, section: string, session: int, series: int, day: string, minute: int, minutes: int, past: bool, wrong: string|null, times: string, kind: string, lane: int, note: string, isMovable: bool, says: string, class: string}
+ * @phpstan-type Day array{date: LocalDate, x: float, width: float, perMinute: float, reason: string|null,
+ *   note: string, offset: int|null, short: string, iso: string}
+ * @phpstan-type Block array{x: float, width: float, code: string, name: string, section: string, session: int,
+ *   series: int, day: string, minute: int, minutes: int, past: bool, wrong: string|null, times: string, kind: string,
+ *   lane: int, note: string, isMovable: bool, says: string, class: string}
  */
 final readonly class WeekPage
 {
@@ -41,14 +44,26 @@ final readonly class WeekPage
      * @param  string  $clockOf  the sourcedId of somebody on whose clock the day is shown too
      * @return array<string, mixed>
      */
-    public function data(Term $term, Person $for, int $week, string $by, string $typed = '', string $clockOf = '', int $chosen = 0): array
-    {
+    public function data(
+        Term $term,
+        Person $for,
+        int $week,
+        string $by,
+        string $typed = '',
+        string $clockOf = '',
+        int $chosen = 0,
+    ): array {
         $calendar = $term->calendar();
         $now = $this->clock->seconds();
         [$today] = $calendar->zone->wall($now);
         $one = $this->date($typed, $calendar);
         $current = max(1, min($calendar->weeks(), $calendar->weekOf($today)));
-        $week = $one !== null ? $calendar->weekOf($one->day) : ($week >= 1 && $week <= $calendar->weeks() ? $week : $current);
+        $week =
+            $one !== null
+                ? $calendar->weekOf($one->day)
+                : ($week >= 1 && $week <= $calendar->weeks()
+                    ? $week
+                    : $current);
         $monday = $calendar->monday($week);
         $by = in_array($by, ['teacher', 'section', 'year'], true) ? $by : 'teacher';
         $panel = $chosen > 0 ? $this->chosen($term, $for, $chosen) : null;
@@ -57,14 +72,56 @@ final readonly class WeekPage
         $sessions = $this->sessions($term, $for, $first, $last);
         $hours = $this->hours($sessions, $calendar->zone);
         $days = $this->days($calendar, $one === null ? $monday : $one, $one === null, $hours, $width);
-        $rows = $this->rows($sessions, $days, $hours, $by, $calendar->zone, $now, $this->wrong($term, $first, $last), $for->isCoordinator());
+        $rows = $this->rows(
+            $sessions,
+            $days,
+            $hours,
+            $by,
+            $calendar->zone,
+            $now,
+            $this->wrong($term, $first, $last),
+            $for->isCoordinator(),
+        );
         $person = $clockOf === '' || $one === null ? null : Person::query()->where('sourced_id', $clockOf)->first();
 
         return [
-            'term' => $term, 'week' => $week, 'weeks' => $calendar->weeks(), 'current' => $current, 'monday' => $monday, 'one' => $one, 'days' => $days, 'hours' => $hours, 'rows' => $rows, 'panel' => $panel, 'chosen' => $chosen,
-            'count' => count(array_unique(array_column($sessions, 'id'))), 'clashes' => count(array_unique(array_merge(...array_values(array_map(fn (array $r): array => array_column(array_filter($r['blocks'], fn (array $b): bool => $b['wrong'] !== null), 'session'), $rows)) ?: [[]]))),
-            'by' => $by, 'zone' => $calendar->zone, 'width' => $width, 'today' => $today, 'busy' => $by === 'teacher' ? $this->blocked($rows, $first, $last, $days, $hours, $calendar->zone) : [],
-            'theirs' => $person === null || $one === null ? null : $this->theirs($person, $calendar->zone, $one, $days[0], $hours), 'people' => $one === null ? [] : $this->people($term, $for), 'clockOf' => $clockOf,
+            'term' => $term,
+            'week' => $week,
+            'weeks' => $calendar->weeks(),
+            'current' => $current,
+            'monday' => $monday,
+            'one' => $one,
+            'days' => $days,
+            'hours' => $hours,
+            'rows' => $rows,
+            'panel' => $panel,
+            'chosen' => $chosen,
+            'count' => count(array_unique(array_column($sessions, 'id'))),
+            'clashes' => count(
+                array_unique(
+                    array_merge(
+                        ...array_values(
+                            array_map(
+                                fn (array $r): array => array_column(
+                                    array_filter($r['blocks'], fn (array $b): bool => $b['wrong'] !== null),
+                                    'session',
+                                ),
+                                $rows,
+                            ),
+                        ) ?: [[]],
+                    ),
+                ),
+            ),
+            'by' => $by,
+            'zone' => $calendar->zone,
+            'width' => $width,
+            'today' => $today,
+            'busy' => $by === 'teacher' ? $this->blocked($rows, $first, $last, $days, $hours, $calendar->zone) : [],
+            'theirs' => $person === null || $one === null
+                    ? null
+                    : $this->theirs($person, $calendar->zone, $one, $days[0], $hours),
+            'people' => $one === null ? [] : $this->people($term, $for),
+            'clockOf' => $clockOf,
         ];
     }
 
@@ -83,20 +140,57 @@ final readonly class WeekPage
     private function chosen(Term $term, Person $for, int $id): ?array
     {
         $session = Session::query()->with('series.section')->find($id);
-        $section = $session === null ? null : Section::query()->where('term_id', $term->id)->seenBy($for)->whereIn('id', $session->series->sectionIds())->first();
+        $section =
+            $session === null
+                ? null
+                : Section::query()
+                    ->where('term_id', $term->id)
+                    ->seenBy($for)
+                    ->whereIn('id', $session->series->sectionIds())
+                    ->first();
 
-        return $session === null || $section === null ? null : $this->panel->data($section->setRelation('term', $term), $session);
+        return $session === null || $section === null
+            ? null
+            : $this->panel->data($section->setRelation('term', $term), $session);
     }
 
     /** @return list<\stdClass> a row for every section that meets in a session */
     private function sessions(Term $term, Person $for, LocalDate $first, LocalDate $last): array
     {
-        return array_values(DB::table('sessions')->join('series', 'series.id', '=', 'sessions.series_id')->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')->join('sections', 'sections.id', '=', 'series_sections.section_id')
-            ->where('term_id', $term->id)->where('state', 'planned')->whereBetween('day', [$first->iso(), $last->iso()])
-            ->whereIn('sections.id', Section::query()->seenBy($for)->select('id'))->orderBy('starts_at')->orderBy('sections.id')
-            ->get(['sessions.id', 'sessions.series_id', 'sessions.day', DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends'), 'sections.title', 'sections.code', 'sections.year', 'sections.sourced_id',
-                'sections.id as section_id', 'is_extra', 'makes_up', 'moved_from', 'period', DB::raw('coalesce(sessions.title, sessions.topic) as topic'),
-                DB::raw("(select left(given_name, 1) || '. ' || family_name from people where people.id = sessions.teacher_id) as other")])->all());
+        return array_values(
+            DB::table('sessions')
+                ->join('series', 'series.id', '=', 'sessions.series_id')
+                ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
+                ->join('sections', 'sections.id', '=', 'series_sections.section_id')
+                ->where('term_id', $term->id)
+                ->where('state', 'planned')
+                ->whereBetween('day', [$first->iso(), $last->iso()])
+                ->whereIn('sections.id', Section::query()->seenBy($for)->select('id'))
+                ->orderBy('starts_at')
+                ->orderBy('sections.id')
+                ->get([
+                    'sessions.id',
+                    'sessions.series_id',
+                    'sessions.day',
+                    DB::raw('extract(epoch from starts_at)::bigint as starts'),
+                    DB::raw('extract(epoch from ends_at)::bigint as ends'),
+                    'sections.title',
+                    'sections.code',
+                    'sections.year',
+                    'sections.sourced_id',
+                    'sections.id as section_id',
+                    'is_extra',
+                    'makes_up',
+                    'moved_from',
+                    'period',
+                    DB::raw('coalesce(sessions.title, sessions.topic) as topic'),
+                    DB::raw(
+                        "(select left(given_name, 1) || '. ' || family_name from people where people.id =
+                            sessions.teacher_id) as other",
+                    ),
+                ])
+                ->all(),
+        );
     }
 
     /**
@@ -106,8 +200,16 @@ final readonly class WeekPage
      * @param  array<string, string>  $wrong
      * @return array<string, array{blocks: list<Block>, lanes: int}>
      */
-    private function rows(array $sessions, array $days, array $hours, string $by, Zone $zone, int $now, array $wrong, bool $mayMove): array
-    {
+    private function rows(
+        array $sessions,
+        array $days,
+        array $hours,
+        string $by,
+        Zone $zone,
+        int $now,
+        array $wrong,
+        bool $mayMove,
+    ): array {
         $teachers = Teachers::of(array_map(fn (\stdClass $s): int => $s->section_id, $sessions));
         $rows = $seen = [];
         foreach ($sessions as $s) {
@@ -116,26 +218,63 @@ final readonly class WeekPage
                 continue;
             }
             $key = match ($by) {
-                'teacher' => $s->other ?? $teachers[$s->section_id] ?? 'No teacher', 'section' => ($s->year === '' ? '' : "Y$s->year ").$s->title, default => $s->year === '' ? 'No year' : "Year $s->year"
+                'teacher' => $s->other ?? ($teachers[$s->section_id] ?? 'No teacher'),
+                'section' => ($s->year === '' ? '' : "Y$s->year ").$s->title,
+                default => $s->year === '' ? 'No year' : "Year $s->year",
             };
             if (isset($seen["$key $s->id"])) {
                 continue;
             }
             $seen["$key $s->id"] = true;
-            $minute = $day['offset'] === null ? $zone->wall((int) $s->starts)[1] : intdiv((int) $s->starts + $day['offset'], 60) - 1440 * $day['date']->day;
+            $minute =
+                $day['offset'] === null
+                    ? $zone->wall((int) $s->starts)[1]
+                    : intdiv((int) $s->starts + $day['offset'], 60) - 1440 * $day['date']->day;
             $minutes = intdiv((int) $s->ends - (int) $s->starts, 60);
             $name = ($s->year === '' ? '' : "Y$s->year ").$s->title;
             $times = self::clock($minute).'–'.self::clock(($minute + $minutes) % 1440);
-            $note = implode(', ', array_filter([$s->topic, $s->period === null ? null : "period $s->period", $s->other === null ? null : "with $s->other", $s->moved_from === null ? null : 'moved']));
+            $note = implode(
+                ', ',
+                array_filter([
+                    $s->topic,
+                    $s->period === null ? null : "period $s->period",
+                    $s->other === null ? null : "with $s->other",
+                    $s->moved_from === null ? null : 'moved',
+                ]),
+            );
             $clash = $wrong["$s->series_id $s->day"] ?? null;
             $isPast = (int) $s->ends <= $now;
             $isMovable = $mayMove && (int) $s->starts > $now;
             $rows[$key][] = [
-                'x' => round($day['x'] + ($minute - $hours[0] * 60) * $day['perMinute'], 1), 'width' => round(max(11, $minutes * $day['perMinute']), 1), 'code' => $s->code ?: $s->title,
-                'name' => $name, 'section' => $s->sourced_id, 'session' => (int) $s->id, 'series' => (int) $s->series_id, 'day' => $s->day, 'minute' => $minute, 'minutes' => $minutes,
-                'past' => $isPast, 'wrong' => $clash, 'times' => $times, 'kind' => $s->makes_up !== null ? 'makeup' : ($s->is_extra ? 'extra' : ''), 'lane' => 0,
-                'note' => $note, 'isMovable' => $isMovable, 'says' => "$name, {$day['short']}, $times".($note === '' ? '' : ", $note").($clash === null ? '' : "; $clash"),
-                'class' => implode(' ', array_filter([$isPast ? 'is-past' : '', $clash === null ? '' : 'is-wrong', $s->is_extra ? 'is-extra' : '', $isMovable ? 'is-movable' : ''])),
+                'x' => round($day['x'] + ($minute - $hours[0] * 60) * $day['perMinute'], 1),
+                'width' => round(max(11, $minutes * $day['perMinute']), 1),
+                'code' => $s->code ?: $s->title,
+                'name' => $name,
+                'section' => $s->sourced_id,
+                'session' => (int) $s->id,
+                'series' => (int) $s->series_id,
+                'day' => $s->day,
+                'minute' => $minute,
+                'minutes' => $minutes,
+                'past' => $isPast,
+                'wrong' => $clash,
+                'times' => $times,
+                'kind' => $s->makes_up !== null ? 'makeup' : ($s->is_extra ? 'extra' : ''),
+                'lane' => 0,
+                'note' => $note,
+                'isMovable' => $isMovable,
+                'says' => "$name, {$day['short']}, $times".
+                    ($note === '' ? '' : ", $note").
+                    ($clash === null ? '' : "; $clash"),
+                'class' => implode(
+                    ' ',
+                    array_filter([
+                        $isPast ? 'is-past' : '',
+                        $clash === null ? '' : 'is-wrong',
+                        $s->is_extra ? 'is-extra' : '',
+                        $isMovable ? 'is-movable' : '',
+                    ]),
+                ),
             ];
         }
         $by === 'teacher' ? ksort($rows) : uksort($rows, strnatcmp(...));
@@ -156,13 +295,25 @@ final readonly class WeekPage
     private function wrong(Term $term, LocalDate $first, LocalDate $last): array
     {
         $out = [];
-        foreach (DB::table('clashes')->join('sections', 'sections.id', '=', 'section_id')->where('term_id', $term->id)->whereIn('kind', ClashList::GRAVE)
-            ->whereNotExists(fn ($q) => $q->from('accepted_clashes')->where('accepted_clashes.key', DB::raw(ClashList::KEY)))->get(['kind', 'series_id', 'other_series_id', 'days', DB::raw('jsonb_array_length(people) as n')]) as $row) {
+        $grave = DB::table('clashes')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->where('term_id', $term->id)
+            ->whereIn('kind', ClashList::GRAVE)
+            ->whereNotExists(
+                fn ($q) => $q->from('accepted_clashes')->where('accepted_clashes.key', DB::raw(ClashList::KEY)),
+            )
+            ->get(['kind', 'series_id', 'other_series_id', 'days', DB::raw('jsonb_array_length(people) as n')]);
+        foreach ($grave as $row) {
             foreach ((array) json_decode($row->days, true) as $day) {
                 if ($day >= $first->day && $day <= $last->day) {
                     $iso = (new LocalDate((int) $day))->iso();
                     $words = match ($row->kind) {
-                        'teacher' => 'teacher in two places', 'students' => "$row->n students in two places", 'account' => 'host account taken', 'room' => 'room taken', 'long' => 'longer than its hosting plan', default => 'larger than its hosting plan'
+                        'teacher' => 'teacher in two places',
+                        'students' => "$row->n students in two places",
+                        'account' => 'host account taken',
+                        'room' => 'room taken',
+                        'long' => 'longer than its hosting plan',
+                        default => 'larger than its hosting plan',
                     };
                     foreach (array_filter([$row->series_id, $row->other_series_id]) as $series) {
                         $out["$series $iso"] ??= $words;
@@ -205,7 +356,12 @@ final readonly class WeekPage
     {
         $dates = [$from->day];
         if ($isWeek) {
-            $dates = array_values(array_filter(range($from->day, $from->day + 6), fn (int $d): bool => LocalDate::weekdayOf($d) < 6 || $calendar->isOpen($d)));
+            $dates = array_values(
+                array_filter(
+                    range($from->day, $from->day + 6),
+                    fn (int $d): bool => LocalDate::weekdayOf($d) < 6 || $calendar->isOpen($d),
+                ),
+            );
         }
         $open = count(array_filter($dates, $calendar->isOpen(...)));
         $each = $open === 0 ? $width / count($dates) : ($width - (count($dates) - $open) * self::FOLDED) / $open;
@@ -216,8 +372,24 @@ final readonly class WeekPage
             $reason = $calendar->closedBecause($day);
             $w = $open > 0 && $reason !== null ? self::FOLDED : $each;
             $rotation = $calendar->rotationLabel($day);
-            $note = implode(' ', array_filter([$rotation === null ? null : ($calendar->rotation?->byWeek ? "week $rotation" : "day $rotation"), $calendar->shortDay($day) === null ? null : 'short']));
-            $out[] = ['date' => new LocalDate($day), 'x' => round($x, 1), 'width' => round($w, 1), 'perMinute' => ($w - 8) / (($hours[1] - $hours[0]) * 60), 'reason' => $reason, 'note' => $note, 'offset' => $offsets[$day], 'short' => (new LocalDate($day))->short(), 'iso' => (new LocalDate($day))->iso()];
+            $note = implode(
+                ' ',
+                array_filter([
+                    $rotation === null ? null : ($calendar->rotation?->byWeek ? "week $rotation" : "day $rotation"),
+                    $calendar->shortDay($day) === null ? null : 'short',
+                ]),
+            );
+            $out[] = [
+                'date' => new LocalDate($day),
+                'x' => round($x, 1),
+                'width' => round($w, 1),
+                'perMinute' => ($w - 8) / (($hours[1] - $hours[0]) * 60),
+                'reason' => $reason,
+                'note' => $note,
+                'offset' => $offsets[$day],
+                'short' => (new LocalDate($day))->short(),
+                'iso' => (new LocalDate($day))->iso(),
+            ];
             $x += $w;
         }
 
@@ -273,18 +445,41 @@ final readonly class WeekPage
      * @param  array{int, int}  $hours
      * @return array<string, list<array{x: float, width: float, title: string}>>
      */
-    private function blocked(array $rows, LocalDate $first, LocalDate $last, array $days, array $hours, Zone $zone): array
-    {
+    private function blocked(
+        array $rows,
+        LocalDate $first,
+        LocalDate $last,
+        array $days,
+        array $hours,
+        Zone $zone,
+    ): array {
         $out = [];
-        foreach (DB::table('busy_blocks')->join('people', 'people.id', '=', 'person_id')->whereRaw('ends_at > to_timestamp(?) and starts_at < to_timestamp(?)', [$zone->instant($first->day, 0), $zone->instant($last->day + 1, 0)])
-            ->get(['given_name', 'family_name', 'title', DB::raw('extract(epoch from starts_at)::bigint as starts'), DB::raw('extract(epoch from ends_at)::bigint as ends')]) as $block) {
+        foreach (
+            DB::table('busy_blocks')
+                ->join('people', 'people.id', '=', 'person_id')
+                ->whereRaw('ends_at > to_timestamp(?) and starts_at < to_timestamp(?)', [
+                    $zone->instant($first->day, 0),
+                    $zone->instant($last->day + 1, 0),
+                ])
+                ->get([
+                    'given_name',
+                    'family_name',
+                    'title',
+                    DB::raw('extract(epoch from starts_at)::bigint as starts'),
+                    DB::raw('extract(epoch from ends_at)::bigint as ends'),
+                ]) as $block
+        ) {
             $who = mb_substr($block->given_name, 0, 1).'. '.$block->family_name;
             foreach (isset($rows[$who]) ? $days : [] as $day) {
                 $midnight = $zone->instant($day['date']->day, 0);
                 $from = max($hours[0] * 60, intdiv((int) $block->starts - $midnight, 60));
                 $to = min($hours[1] * 60, intdiv((int) $block->ends - $midnight, 60));
                 if ($day['reason'] === null && $to > $from) {
-                    $out[$who][] = ['x' => round($day['x'] + ($from - $hours[0] * 60) * $day['perMinute'], 1), 'width' => round(($to - $from) * $day['perMinute'], 1), 'title' => $block->title];
+                    $out[$who][] = [
+                        'x' => round($day['x'] + ($from - $hours[0] * 60) * $day['perMinute'], 1),
+                        'width' => round(($to - $from) * $day['perMinute'], 1),
+                        'title' => $block->title,
+                    ];
                 }
             }
         }
@@ -305,19 +500,47 @@ final readonly class WeekPage
         $ticks = [];
         for ($hour = $hours[0]; $hour <= $hours[1]; $hour++) {
             $at = $school->instant($date->day, $hour * 60);
-            $ticks[] = ['x' => round($day['x'] + ($hour - $hours[0]) * 60 * $day['perMinute'], 1), 'text' => (string) preg_replace('/:00$/', '', ltrim($zone->clock($at), '0') ?: '0')];
+            $ticks[] = [
+                'x' => round($day['x'] + ($hour - $hours[0]) * 60 * $day['perMinute'], 1),
+                'text' => (string) preg_replace('/:00$/', '', ltrim($zone->clock($at), '0') ?: '0'),
+            ];
         }
 
         return ['name' => $person->name(), 'place' => $zone->place(), 'ticks' => $ticks];
     }
 
-    /** @return list<array{id: string, name: string}> somebody of each clock that is not the school's, for the choice of one */
+    /**
+     * @return list<array{id: string, name: string}> somebody of each clock that is not the school's, for the choice
+     *   of one
+     */
     private function people(Term $term, Person $for): array
     {
         $school = $term->calendar()->zone->name;
 
-        return array_values(DB::table('people')->whereIn('id', DB::table('enrolments')->whereIn('section_id', Section::query()->where('term_id', $term->id)->seenBy($for)->select('id'))->select('person_id'))
-            ->where('time_zone', '!=', $school)->orderBy('time_zone')->orderBy('family_name')->orderBy('given_name')->limit(400)->get(['sourced_id', 'given_name', 'family_name', 'time_zone'])
-            ->map(fn (\stdClass $p): array => ['id' => (string) $p->sourced_id, 'name' => Zone::named($p->time_zone)->place().": $p->given_name $p->family_name"])->all());
+        return array_values(
+            DB::table('people')
+                ->whereIn(
+                    'id',
+                    DB::table('enrolments')
+                        ->whereIn(
+                            'section_id',
+                            Section::query()->where('term_id', $term->id)->seenBy($for)->select('id'),
+                        )
+                        ->select('person_id'),
+                )
+                ->where('time_zone', '!=', $school)
+                ->orderBy('time_zone')
+                ->orderBy('family_name')
+                ->orderBy('given_name')
+                ->limit(400)
+                ->get(['sourced_id', 'given_name', 'family_name', 'time_zone'])
+                ->map(
+                    fn (\stdClass $p): array => [
+                        'id' => (string) $p->sourced_id,
+                        'name' => Zone::named($p->time_zone)->place().": $p->given_name $p->family_name",
+                    ],
+                )
+                ->all(),
+        );
     }
 }

@@ -13,10 +13,11 @@ use Sabre\VObject\Component\VEvent;
 /**
  * Writes series as iCalendar (RFC 5545, RFC 7986), so that anybody's calendar shows exactly our sessions.
  *
- * The rule's set is expanded by our own reader of rules; what it has too much becomes EXDATE, and a session on another day or at another
- * time than the series' own becomes an override of its date (RECURRENCE-ID). Where the rule lacks a session (an extra one always), or
- * does not begin with the first one, every date is written as RDATE instead: RFC 5545 leaves a rule that its start is not part of undefined, and common readers
- * (sabre/vobject among them) follow either RRULE or RDATE of one event, not both.
+ * The rule's set is expanded by our own reader of rules; what it has too much becomes EXDATE, and a session on another
+ * day or at another time than the series' own becomes an override of its date (RECURRENCE-ID). Where the rule lacks a
+ * session (an extra one always), or does not begin with the first one, every date is written as RDATE instead: RFC 5545
+ * leaves a rule that its start is not part of undefined, and common readers (sabre/vobject among them) follow either
+ * RRULE or RDATE of one event, not both.
  */
 final class CalendarWriter
 {
@@ -41,7 +42,11 @@ final class CalendarWriter
             foreach ($calendar->select('VEVENT') as $event) {
                 if ($event instanceof VEvent) {
                     $event->add('ORGANIZER', "mailto:$to->organizerAddress", ['CN' => $to->organizer]);
-                    $event->add('ATTENDEE', "mailto:$to->address", ['CN' => $to->name, 'PARTSTAT' => 'ACCEPTED', 'RSVP' => 'FALSE']);
+                    $event->add('ATTENDEE', "mailto:$to->address", [
+                        'CN' => $to->name,
+                        'PARTSTAT' => 'ACCEPTED',
+                        'RSVP' => 'FALSE',
+                    ]);
                     $event->add('STATUS', $to->isCancelled ? 'CANCELLED' : 'CONFIRMED');
                 }
             }
@@ -93,7 +98,10 @@ final class CalendarWriter
         sort($days);
         [$rule, $without, $dates] = self::set($series, $days, $besides !== []);
         $first = $days === [] ? array_shift($besides) ?? 0 : $series->zone->instant($days[0], $series->startMinute);
-        $besides = [...array_map(fn (int $day): int => $series->zone->instant($day, $series->startMinute), $dates), ...$besides];
+        $besides = [
+            ...array_map(fn (int $day): int => $series->zone->instant($day, $series->startMinute), $dates),
+            ...$besides,
+        ];
         sort($besides);
         $event = self::base($calendar, $series);
         self::instant($event, 'DTSTART', $series->zone, $first);
@@ -101,7 +109,12 @@ final class CalendarWriter
         if ($rule !== null) {
             $event->add('RRULE', $rule);
         }
-        self::dates($event, 'EXDATE', $series, array_map(fn (int $day): int => $series->zone->instant($day, $series->startMinute), $without));
+        self::dates(
+            $event,
+            'EXDATE',
+            $series,
+            array_map(fn (int $day): int => $series->zone->instant($day, $series->startMinute), $without),
+        );
         self::dates($event, 'RDATE', $series, $besides);
         foreach ($moved as [$at, $session]) {
             $override = self::base($calendar, $series);
@@ -117,7 +130,15 @@ final class CalendarWriter
         $event = $calendar->createComponent('VEVENT', [], false);
         $calendar->add($event);
         $stamp = gmdate('Ymd\THis\Z', $series->changedAt);
-        foreach (['UID' => $series->uid, 'DTSTAMP' => $stamp, 'LAST-MODIFIED' => $stamp, 'SEQUENCE' => (string) $series->sequence, 'SUMMARY' => $series->summary] as $property => $value) {
+        foreach (
+            [
+                'UID' => $series->uid,
+                'DTSTAMP' => $stamp,
+                'LAST-MODIFIED' => $stamp,
+                'SEQUENCE' => (string) $series->sequence,
+                'SUMMARY' => $series->summary,
+            ] as $property => $value
+        ) {
             $event->add($property, $value);
         }
         if ($series->category !== '') {
@@ -128,15 +149,19 @@ final class CalendarWriter
         }
         if ($series->url !== '') {
             $event->add('URL', $series->url);
-            $event->add('CONFERENCE', $series->url, ['VALUE' => 'URI', 'FEATURE' => ['AUDIO', 'VIDEO'], 'LABEL' => 'Come in']);
+            $event->add('CONFERENCE', $series->url, [
+                'VALUE' => 'URI',
+                'FEATURE' => ['AUDIO', 'VIDEO'],
+                'LABEL' => 'Come in',
+            ]);
         }
 
         return $event;
     }
 
     /**
-     * The rule to write with its UNTIL and the days it has too much; or no rule, and every day but the first. With an extra session there
-     * is no rule: see above.
+     * The rule to write with its UNTIL and the days it has too much; or no rule, and every day but the first. With an
+     * extra session there is no rule: see above.
      *
      * @param  list<int>  $days
      * @return array{string|null, list<int>, list<int>}
@@ -168,7 +193,9 @@ final class CalendarWriter
     private static function dates(VEvent $event, string $name, EventSeries $series, array $instants): void
     {
         if ($instants !== []) {
-            $event->add($name, array_map(fn (int $at): string => self::local($series->zone, $at), $instants), ['TZID' => $series->zone->name]);
+            $event->add($name, array_map(fn (int $at): string => self::local($series->zone, $at), $instants), [
+                'TZID' => $series->zone->name,
+            ]);
         }
     }
 
@@ -185,8 +212,8 @@ final class CalendarWriter
     }
 
     /**
-     * One VTIMEZONE a zone, with each change of the clock that the events meet written out (RFC 5545 3.6.5), so that a reader
-     * needs no zone data of its own.
+     * One VTIMEZONE a zone, with each change of the clock that the events meet written out (RFC 5545 3.6.5), so that a
+     * reader needs no zone data of its own.
      *
      * @param  list<EventSeries>  $series
      */
@@ -196,7 +223,10 @@ final class CalendarWriter
         foreach ($series as $one) {
             $name = $one->zone->name;
             $last = $one->sessions[count($one->sessions) - 1];
-            $spans[$name] = [min($spans[$name][0] ?? PHP_INT_MAX, $one->sessions[0]->start), max($spans[$name][1] ?? 0, $last->end)];
+            $spans[$name] = [
+                min($spans[$name][0] ?? PHP_INT_MAX, $one->sessions[0]->start),
+                max($spans[$name][1] ?? 0, $last->end),
+            ];
         }
         foreach ($spans as $name => [$from, $to]) {
             $zone = $calendar->createComponent('VTIMEZONE', ['TZID' => $name], false);

@@ -11,8 +11,8 @@ use Sabre\VObject\ParseException;
 use Sabre\VObject\Property\ICalendar\DateTime as DateTimeProperty;
 
 /**
- * Reads closed days from iCalendar: each event is a closed range, its SUMMARY the reason. DTEND is exclusive (RFC 5545 3.6.1);
- * an event with clock times closes every day that it touches.
+ * Reads closed days from iCalendar: each event is a closed range, its SUMMARY the reason. DTEND is exclusive (RFC 5545
+ * 3.6.1); an event with clock times closes every day that it touches.
  *
  * @phpstan-import-type ClosureRow from SchoolData
  */
@@ -30,7 +30,18 @@ final class ClosureReader
         try {
             $calendar = IcsText::read($text);
         } catch (ParseException $e) {
-            return [[], [new ImportFault($file, IcsText::lineOf($e), '', 'An iCalendar file (RFC 5545) was expected.', IcsText::words($e))]];
+            return [
+                [],
+                [
+                    new ImportFault(
+                        $file,
+                        IcsText::lineOf($e),
+                        '',
+                        'An iCalendar file (RFC 5545) was expected.',
+                        IcsText::words($e),
+                    ),
+                ],
+            ];
         }
         $rows = [];
         $faults = [];
@@ -39,18 +50,29 @@ final class ClosureReader
             $line = $lines[$n] ?? 0;
             $reason = trim((string) ($event->SUMMARY ?? ''));
             $uid = trim((string) ($event->UID ?? ''));
-            if (($event->DTSTART ?? null) === null || ! $event->DTSTART instanceof DateTimeProperty) {
+            if (($event->DTSTART ?? null) === null || ! ($event->DTSTART instanceof DateTimeProperty)) {
                 $faults[] = new ImportFault($file, $line, 'DTSTART', 'Every closed day needs a DTSTART.');
 
                 continue;
             }
             if ($reason === '') {
-                $faults[] = new ImportFault($file, $line, 'SUMMARY', 'Every closed day needs a SUMMARY that says why.');
+                $faults[] = new ImportFault(
+                    $file,
+                    $line,
+                    'SUMMARY',
+                    'Every closed day needs a SUMMARY that says why.',
+                );
 
                 continue;
             }
             if (isset($event->RRULE)) {
-                $faults[] = new ImportFault($file, $line, 'RRULE', 'Closed days are listed one by one; a recurring one is not read.', (string) $event->RRULE);
+                $faults[] = new ImportFault(
+                    $file,
+                    $line,
+                    'RRULE',
+                    'Closed days are listed one by one; a recurring one is not read.',
+                    (string) $event->RRULE,
+                );
 
                 continue;
             }
@@ -59,16 +81,33 @@ final class ClosureReader
                 $end = $event->DTEND ?? null;
                 $last = $end instanceof DateTimeProperty ? IcsText::dayOf($end, $zone, true) : $first;
             } catch (\Throwable $e) {
-                $faults[] = new ImportFault($file, $line, 'DTSTART', 'A date or a date-time with a known time zone was expected.', $e->getMessage());
+                $faults[] = new ImportFault(
+                    $file,
+                    $line,
+                    'DTSTART',
+                    'A date or a date-time with a known time zone was expected.',
+                    $e->getMessage(),
+                );
 
                 continue;
             }
             if ($last->day < $first->day) {
-                $faults[] = new ImportFault($file, $line, 'DTEND', 'A date after DTSTART was expected.', (string) $event->DTEND);
+                $faults[] = new ImportFault(
+                    $file,
+                    $line,
+                    'DTEND',
+                    'A date after DTSTART was expected.',
+                    (string) $event->DTEND,
+                );
 
                 continue;
             }
-            $rows[] = ['uid' => $uid === '' ? $first->iso().' '.$reason : $uid, 'first' => $first->iso(), 'last' => $last->iso(), 'reason' => $reason];
+            $rows[] = [
+                'uid' => $uid === '' ? $first->iso().' '.$reason : $uid,
+                'first' => $first->iso(),
+                'last' => $last->iso(),
+                'reason' => $reason,
+            ];
         }
 
         return [$rows, $faults];

@@ -7,7 +7,10 @@ namespace Nomada\Core\Interchange\Calendar;
 use Nomada\Core\Term\Closure;
 use Sabre\VObject\Component\VCalendar;
 
-/** Writes closed days as iCalendar: an all-day event each, DTEND exclusive (RFC 5545 3.6.1). ClosureReader reads back the same. */
+/**
+ * Writes closed days as iCalendar: an all-day event each, DTEND exclusive (RFC 5545 3.6.1). ClosureReader reads back
+ * the same.
+ */
 final class ClosureWriter
 {
     /**
@@ -18,7 +21,14 @@ final class ClosureWriter
     {
         return Quietly::do(function () use ($closures, $name, $at): string {
             $calendar = new VCalendar([], false);
-            foreach (['VERSION' => '2.0', 'PRODID' => CalendarWriter::PRODUCT, 'CALSCALE' => 'GREGORIAN', 'NAME' => $name] as $property => $value) {
+            foreach (
+                [
+                    'VERSION' => '2.0',
+                    'PRODID' => CalendarWriter::PRODUCT,
+                    'CALSCALE' => 'GREGORIAN',
+                    'NAME' => $name,
+                ] as $property => $value
+            ) {
                 $calendar->add($property, $value);
             }
             foreach ($closures as $uid => $closure) {

@@ -27,10 +27,12 @@ use Sabre\VObject\Property\ICalendar\DateTime as DateTimeProperty;
 use Sabre\VObject\Recur\EventIterator;
 
 /**
- * Reads the events of a calendar (RFC 5545) into plans and sessions of a term: RRULE with EXDATE, RDATE and overrides (RECURRENCE-ID).
+ * Reads the events of a calendar (RFC 5545) into plans and sessions of a term: RRULE with EXDATE, RDATE and overrides
+ * (RECURRENCE-ID).
  *
- * A rule that timetables do not use is expanded by sabre/vobject, and its dates are listed instead. A recurrence without an end ends with
- * the term. A time without a zone is read on the school's clock. What was written by CalendarWriter comes back as it was.
+ * A rule that timetables do not use is expanded by sabre/vobject, and its dates are listed instead. A recurrence
+ * without an end ends with the term. A time without a zone is read on the school's clock. What was written by
+ * CalendarWriter comes back as it was.
  */
 final class EventReader
 {
@@ -49,7 +51,20 @@ final class EventReader
     {
         $events = substr_count(strtoupper($text), 'BEGIN:VEVENT');
         if ($events > self::MOST) {
-            return [[], [new ImportFault($file, 1, '', 'At most '.number_format(self::MOST).' events were expected. Export one term, or one teacher, at a time.', number_format($events).' events')]];
+            return [
+                [],
+                [
+                    new ImportFault(
+                        $file,
+                        1,
+                        '',
+                        'At most '.
+                            number_format(self::MOST).
+                            ' events were expected. Export one term, or one teacher, at a time.',
+                        number_format($events).' events',
+                    ),
+                ],
+            ];
         }
 
         return Quietly::do(fn (): array => (new self($file, $term))->events($text));
@@ -61,19 +76,36 @@ final class EventReader
         try {
             $calendar = IcsText::read($text);
         } catch (ParseException $e) {
-            return [[], [new ImportFault($this->file, IcsText::lineOf($e), '', 'An iCalendar file (RFC 5545) was expected.', IcsText::words($e))]];
+            return [
+                [],
+                [
+                    new ImportFault(
+                        $this->file,
+                        IcsText::lineOf($e),
+                        '',
+                        'An iCalendar file (RFC 5545) was expected.',
+                        IcsText::words($e),
+                    ),
+                ],
+            ];
         }
         $lines = IcsText::eventLines($text);
         $masters = $overrides = [];
         foreach ($calendar->select('VEVENT') as $n => $event) {
-            if (! $event instanceof VEvent) {
+            if (! ($event instanceof VEvent)) {
                 continue;
             }
             $uid = trim((string) ($event->UID ?? '')) ?: "line {$lines[$n]}";
             if (isset($event->{'RECURRENCE-ID'})) {
                 $overrides[$uid][] = [$event, $lines[$n] ?? 0];
             } elseif (isset($masters[$uid])) {
-                $this->faults[] = new ImportFault($this->file, $lines[$n] ?? 0, 'UID', 'A UID of its own was expected for every event.', $uid);
+                $this->faults[] = new ImportFault(
+                    $this->file,
+                    $lines[$n] ?? 0,
+                    'UID',
+                    'A UID of its own was expected for every event.',
+                    $uid,
+                );
             } else {
                 $masters[$uid] = [$event, $lines[$n] ?? 0];
             }
@@ -92,7 +124,14 @@ final class EventReader
         }
         foreach ($overrides as $uid => $left) {
             foreach ($left as [, $line]) {
-                $this->faults[] = new ImportFault($this->file, $line, 'RECURRENCE-ID', 'The event that it changes is not in the file; it is left out.', (string) $uid, true);
+                $this->faults[] = new ImportFault(
+                    $this->file,
+                    $line,
+                    'RECURRENCE-ID',
+                    'The event that it changes is not in the file; it is left out.',
+                    (string) $uid,
+                    true,
+                );
             }
         }
 
@@ -107,11 +146,13 @@ final class EventReader
     private function event(VCalendar $calendar, VEvent $event, string $uid, int $line, array $overrides): ?ReadEvent
     {
         $start = $event->DTSTART ?? null;
-        if (! $start instanceof DateTimeProperty) {
+        if (! ($start instanceof DateTimeProperty)) {
             throw new Fault('A DTSTART was expected.', 'DTSTART');
         }
         $summary = trim((string) ($event->SUMMARY ?? ''));
-        $categories = isset($event->CATEGORIES) ? array_values(array_map(strval(...), $event->CATEGORIES->getParts())) : [];
+        $categories = isset($event->CATEGORIES)
+            ? array_values(array_map(strval(...), $event->CATEGORIES->getParts()))
+            : [];
         if (strtoupper((string) ($event->STATUS ?? '')) === 'CANCELLED') {
             return null;
         }
@@ -143,24 +184,42 @@ final class EventReader
         ksort($sessions);
         $in = array_values(array_filter($sessions, fn (PlannedSession $s): bool => $this->term->contains($s->day)));
         if (count($in) < count($sessions)) {
-            $warnings[] = (count($sessions) - count($in)).' of its dates are outside the term and are left out.';
+            $warnings[] = count($sessions) - count($in).' of its dates are outside the term and are left out.';
         }
 
-        return $in === [] ? null : $this->tidied(new ReadEvent($uid, $summary, $categories, $line, $plan, $in, $warnings));
+        return $in === []
+            ? null
+            : $this->tidied(new ReadEvent($uid, $summary, $categories, $line, $plan, $in, $warnings));
     }
 
     /**
-     * The plan of an event's rule, and all that it makes without regard to closed days; of an event without a rule the one date.
+     * The plan of an event's rule, and all that it makes without regard to closed days; of an event without a rule the
+     * one date.
      *
      * @param  list<string>  $warnings
      * @return array{SeriesPlan, list<PlannedSession>}
      */
-    private function plan(VCalendar $calendar, VEvent $event, string $uid, Zone $zone, int $day, int $minute, int $minutes, array &$warnings): array
-    {
+    private function plan(
+        VCalendar $calendar,
+        VEvent $event,
+        string $uid,
+        Zone $zone,
+        int $day,
+        int $minute,
+        int $minutes,
+        array &$warnings,
+    ): array {
         $first = new LocalDate($day);
         $open = $this->bare($zone);
         if (! isset($event->RRULE)) {
-            $plan = new SeriesPlan(new DatesPattern([$day]), $first, SeriesEnd::onDate($first), $minute, $minutes, $zone);
+            $plan = new SeriesPlan(
+                new DatesPattern([$day]),
+                $first,
+                SeriesEnd::onDate($first),
+                $minute,
+                $minutes,
+                $zone,
+            );
             $at = $zone->instant($day, $minute);
 
             return [$plan, [new PlannedSession($day, $at, $at + 60 * $minutes)]];
@@ -169,7 +228,9 @@ final class EventReader
         try {
             $rule = RecurrenceRule::parse($text, $zone);
         } catch (Fault) {
-            $warnings[] = "Its rule ($text) is none that a timetable uses; its dates within the term are listed instead.";
+            $warnings[] =
+                "Its rule ($text) is none that a timetable uses; its dates within the term are listed ".
+                'instead.';
 
             return $this->listed($calendar, $uid, $zone, $minute, $minutes);
         }
@@ -179,14 +240,27 @@ final class EventReader
         $end = match (true) {
             $rule->count !== null => SeriesEnd::afterCounted($rule->count),
             $rule->until === null => SeriesEnd::withTerm(),
-            default => SeriesEnd::onDate(new LocalDate(max($day, $rule->untilInstant !== null && $zone->instant($rule->until->day, $minute) > $rule->untilInstant ? $rule->until->day - 1 : $rule->until->day))),
+            default => SeriesEnd::onDate(
+                new LocalDate(
+                    max(
+                        $day,
+                        $rule->untilInstant !== null &&
+                        $zone->instant($rule->until->day, $minute) > $rule->untilInstant
+                            ? $rule->until->day - 1
+                            : $rule->until->day,
+                    ),
+                ),
+            ),
         };
         $plan = new SeriesPlan(Patterns::fromRule($rule, $first), $first, $end, $minute, $minutes, $zone);
 
         return [$plan, $plan->sessions($open)];
     }
 
-    /** The term without its closed days, so that what an event says can be told from what the school calendar takes away. */
+    /**
+     * The term without its closed days, so that what an event says can be told from what the school calendar takes
+     * away.
+     */
     private function bare(Zone $zone): Term
     {
         $weekends = [];
@@ -205,8 +279,15 @@ final class EventReader
         $days = [];
         try {
             $iterator = new EventIterator($calendar, $uid, new DateTimeZone($zone->name));
-            $iterator->fastForward((new DateTimeImmutable('@'.$this->term->starts()))->setTimezone(new DateTimeZone($zone->name)));
-            while ($iterator->valid() && ($at = $iterator->getDTStart()) !== null && $at->getTimestamp() < $this->term->ends() && count($days) < 400) {
+            $iterator->fastForward(
+                (new DateTimeImmutable('@'.$this->term->starts()))->setTimezone(new DateTimeZone($zone->name)),
+            );
+            while (
+                $iterator->valid() &&
+                ($at = $iterator->getDTStart()) !== null &&
+                $at->getTimestamp() < $this->term->ends() &&
+                count($days) < 400
+            ) {
                 $days[] = $zone->wall($at->getTimestamp())[0];
                 $iterator->next();
             }
@@ -217,7 +298,14 @@ final class EventReader
             throw new Fault('None of its dates is in the term.', 'RRULE');
         }
         sort($days);
-        $plan = new SeriesPlan(new DatesPattern($days), new LocalDate($days[0]), SeriesEnd::onDate(new LocalDate($days[count($days) - 1])), $minute, $minutes, $zone);
+        $plan = new SeriesPlan(
+            new DatesPattern($days),
+            new LocalDate($days[0]),
+            SeriesEnd::onDate(new LocalDate($days[count($days) - 1])),
+            $minute,
+            $minutes,
+            $zone,
+        );
 
         return [$plan, $plan->sessions($this->bare($zone))];
     }
@@ -232,14 +320,21 @@ final class EventReader
         foreach ($overrides as [$event, $line]) {
             $of = $event->{'RECURRENCE-ID'} ?? null;
             $start = $event->DTSTART ?? null;
-            if (! $of instanceof DateTimeProperty || ! $start instanceof DateTimeProperty) {
+            if (! ($of instanceof DateTimeProperty) || ! ($start instanceof DateTimeProperty)) {
                 $this->faults[] = new ImportFault($this->file, $line, 'DTSTART', 'A DTSTART was expected.');
 
                 continue;
             }
             $at = $this->instant($of, $zone);
             if (! isset($sessions[$at])) {
-                $this->faults[] = new ImportFault($this->file, $line, 'RECURRENCE-ID', 'A date of the event that it changes was expected; it is left out.', (string) $of, true);
+                $this->faults[] = new ImportFault(
+                    $this->file,
+                    $line,
+                    'RECURRENCE-ID',
+                    'A date of the event that it changes was expected; it is left out.',
+                    (string) $of,
+                    true,
+                );
 
                 continue;
             }
@@ -253,19 +348,29 @@ final class EventReader
             $ends = $begins + 60 * $this->minutes($event, $begins, $zone);
             [$day] = $zone->wall($begins);
             $isSame = $begins === $was->start && $ends === $was->end;
-            $sessions[$at] = $was->isExtra() ? ReadEvent::extra($day, $begins, $ends) : new PlannedSession($day, $begins, $ends, SessionState::Planned, null, $isSame ? null : new Particulars($was->day));
+            $sessions[$at] = $was->isExtra()
+                ? ReadEvent::extra($day, $begins, $ends)
+                : new PlannedSession(
+                    $day,
+                    $begins,
+                    $ends,
+                    SessionState::Planned,
+                    null,
+                    $isSame ? null : new Particulars($was->day),
+                );
         }
 
         return $sessions;
     }
 
     /**
-     * An event of listed dates only (DTSTART and RDATE) is a series of those dates; what is on a date of its own is no extra session.
+     * An event of listed dates only (DTSTART and RDATE) is a series of those dates; what is on a date of its own is no
+     * extra session.
      */
     private function tidied(ReadEvent $event): ReadEvent
     {
         $plan = $event->plan;
-        if ($plan === null || ! $plan->pattern instanceof DatesPattern || count($plan->pattern->days) > 1) {
+        if ($plan === null || ! ($plan->pattern instanceof DatesPattern) || count($plan->pattern->days) > 1) {
             return $event;
         }
         $days = [];
@@ -276,7 +381,14 @@ final class EventReader
                 $own = $plan->zone->instant($session->day, $plan->startMinute);
                 $isOwn = $session->start === $own && $session->end - $session->start === 60 * $plan->minutes;
                 $slot = $session->day;
-                $session = new PlannedSession($session->day, $session->start, $session->end, SessionState::Planned, null, $isOwn ? null : new Particulars($session->day));
+                $session = new PlannedSession(
+                    $session->day,
+                    $session->start,
+                    $session->end,
+                    SessionState::Planned,
+                    null,
+                    $isOwn ? null : new Particulars($session->day),
+                );
             }
             if ($slot !== null) {
                 $days[$slot] = $slot;
@@ -285,9 +397,24 @@ final class EventReader
         }
         $days = array_slice(array_values($days ?: $plan->pattern->days), 0, 400);
         sort($days);
-        $dates = new SeriesPlan(new DatesPattern($days), new LocalDate($days[0]), SeriesEnd::onDate(new LocalDate($days[count($days) - 1])), $plan->startMinute, $plan->minutes, $plan->zone);
+        $dates = new SeriesPlan(
+            new DatesPattern($days),
+            new LocalDate($days[0]),
+            SeriesEnd::onDate(new LocalDate($days[count($days) - 1])),
+            $plan->startMinute,
+            $plan->minutes,
+            $plan->zone,
+        );
 
-        return new ReadEvent($event->uid, $event->summary, $event->categories, $event->line, $dates, $sessions, $event->warnings);
+        return new ReadEvent(
+            $event->uid,
+            $event->summary,
+            $event->categories,
+            $event->line,
+            $dates,
+            $sessions,
+            $event->warnings,
+        );
     }
 
     /** @return list<PlannedSession> the days that an event of whole days blocks, each from midnight to midnight */
@@ -298,7 +425,11 @@ final class EventReader
         $end = $event->DTEND ?? null;
         $last = $end instanceof DateTimeProperty ? IcsText::dayOf($end, $zone, true) : $first;
         $out = [];
-        for ($day = max($first->day, $this->term->first->day); $day <= min($last->day, $this->term->last->day); $day++) {
+        for (
+            $day = max($first->day, $this->term->first->day);
+            $day <= min($last->day, $this->term->last->day);
+            $day++
+        ) {
             $out[] = new PlannedSession($day, $zone->instant($day, 0), $zone->instant($day + 1, 0));
         }
 
@@ -328,7 +459,10 @@ final class EventReader
                 // Other programs' own names for zones.
                 return Zone::named(\Sabre\VObject\TimeZoneUtil::getTimeZone($tzid, null, true)->getName());
             } catch (\Throwable) {
-                throw new Fault("The IANA name of a time zone was expected, as in Europe/Madrid; \"$tzid\" is none.", 'DTSTART');
+                throw new Fault(
+                    "The IANA name of a time zone was expected, as in Europe/Madrid; \"$tzid\" is none.",
+                    'DTSTART',
+                );
             }
         }
     }
@@ -353,7 +487,9 @@ final class EventReader
         $end = $event->DTEND ?? null;
         $seconds = match (true) {
             $end instanceof DateTimeProperty => $this->instant($end, $zone) - $start,
-            isset($event->DURATION) => (new DateTimeImmutable('@0'))->add($event->DURATION->getDateInterval())->getTimestamp(),
+            isset($event->DURATION) => (new DateTimeImmutable('@0'))
+                ->add($event->DURATION->getDateInterval())
+                ->getTimestamp(),
             default => throw new Fault('A DTEND or a DURATION was expected.', 'DTEND'),
         };
         if ($seconds < 60) {

@@ -25,7 +25,9 @@ final class IcsText
         }
         $calendar = Reader::read(str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text);
 
-        return $calendar instanceof VCalendar ? $calendar : throw new ParseException('This is not a VCALENDAR on line 1');
+        return $calendar instanceof VCalendar
+            ? $calendar
+            : throw new ParseException('This is not a VCALENDAR on line 1');
     }
 
     public static function lineOf(ParseException $e): int

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Interchange\Calendar;
 
-/** sabre/vobject 4.2 does what PHP 8.2 deprecates. Those notes are of no use to anybody here; every other error goes its usual way. */
+/**
+ * sabre/vobject 4.2 does what PHP 8.2 deprecates. Those notes are of no use to anybody here; every other error goes its
+ * usual way.
+ */
 final class Quietly
 {
     /**

@@ -11,8 +11,8 @@ use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
 
 /**
- * One event of a calendar, with all its recurrences, as a plan and the sessions that it makes: those on other days or times than the plan's
- * carry their date of the pattern, those beside the plan are extra.
+ * One event of a calendar, with all its recurrences, as a plan and the sessions that it makes: those on other days or
+ * times than the plan's carry their date of the pattern, those beside the plan are extra.
  */
 final readonly class ReadEvent
 {
@@ -23,12 +23,20 @@ final readonly class ReadEvent
      * @param  list<PlannedSession>  $sessions  within the term, ascending
      * @param  list<string>  $warnings
      */
-    public function __construct(public string $uid, public string $summary, public array $categories, public int $line, public ?SeriesPlan $plan, public array $sessions, public array $warnings = [])
-    {
+    public function __construct(
+        public string $uid,
+        public string $summary,
+        public array $categories,
+        public int $line,
+        public ?SeriesPlan $plan,
+        public array $sessions,
+        public array $warnings = [],
+    ) {
     }
 
     /**
-     * The sessions as the school calendar lets them be: lost where a day is closed, cancelled where the plan has a date that the event leaves out.
+     * The sessions as the school calendar lets them be: lost where a day is closed, cancelled where the plan has a date
+     * that the event leaves out.
      *
      * @return list<PlannedSession>
      */
@@ -45,12 +53,27 @@ final readonly class ReadEvent
             if ($why === null) {
                 $out[] = $session;
             } elseif ($slot !== null && $term->contains($slot)) {
-                $out[] = new PlannedSession($slot, $session->start, $session->end, SessionState::Lost, $term->closedBecause($slot) ?? $why);
+                $out[] = new PlannedSession(
+                    $slot,
+                    $session->start,
+                    $session->end,
+                    SessionState::Lost,
+                    $term->closedBecause($slot) ?? $why,
+                );
             }
         }
         foreach ($this->plan?->sessions($term) ?? [] as $planned) {
             if (! isset($has[$planned->day])) {
-                $out[] = $planned->state === SessionState::Lost ? $planned : new PlannedSession($planned->day, $planned->start, $planned->end, SessionState::Cancelled, 'Not in the calendar that was read');
+                $out[] =
+                    $planned->state === SessionState::Lost
+                        ? $planned
+                        : new PlannedSession(
+                            $planned->day,
+                            $planned->start,
+                            $planned->end,
+                            SessionState::Cancelled,
+                            'Not in the calendar that was read',
+                        );
             }
         }
         usort($out, fn (PlannedSession $a, PlannedSession $b): int => $a->start <=> $b->start);
@@ -68,7 +91,8 @@ final readonly class ReadEvent
             }
         }
 
-        return $code !== '' && preg_match('/(?<![\pL\pN-])'.preg_quote($code, '/').'(?![\pL\pN-])/iu', $this->summary) === 1;
+        return $code !== '' &&
+            preg_match('/(?<![\pL\pN-])'.preg_quote($code, '/').'(?![\pL\pN-])/iu', $this->summary) === 1;
     }
 
     /** @return list<array{int, int}> UTC start and end of each session */

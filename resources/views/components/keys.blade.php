@@ -1,19 +1,30 @@
 @props(['staff' => true])
 <div class="modal keys" id="keys" tabindex="-1" aria-labelledby="keys-title">
-    <div class="modal-dialog"><div class="modal-content"><div class="modal-body">
-        <h2 id="keys-title" class="mb-3">The keys of this screen</h2>
-        <dl>
-            @if ($staff)
-                <dt><kbd>/</kbd></dt><dd>find a section, a person or a date</dd>
-                <dt><kbd>g</kbd> then <kbd>t</kbd> <kbd>j</kbd> <kbd>r</kbd> <kbd>p</kbd></dt><dd>to the next stop with that first letter</dd>
-                <dt><kbd>g</kbd> then <kbd>h</kbd></dt><dd>home, to every section</dd>
-            @endif
-            {{ $slot }}
-            <dt><kbd>?</kbd></dt><dd>these keys</dd>
-            <dt><kbd>Esc</kbd></dt><dd>close</dd>
-        </dl>
-        @if ($staff)<hr>
-        <x-legend/>@endif
-        <button type="button" class="btn btn-side" data-bs-dismiss="modal">Close</button>
-    </div></div></div>
+    <div class="modal-dialog">
+        <div class="modal-content">
+            <div class="modal-body">
+                <h2 id="keys-title" class="mb-3">The keys of this screen</h2>
+                <dl>
+                    @if ($staff)
+                        <dt><kbd>/</kbd></dt>
+                        <dd>find a section, a person or a date</dd>
+                        <dt><kbd>g</kbd> then <kbd>t</kbd> <kbd>j</kbd> <kbd>r</kbd> <kbd>p</kbd></dt>
+                        <dd>to the next stop with that first letter</dd>
+                        <dt><kbd>g</kbd> then <kbd>h</kbd></dt>
+                        <dd>home, to every section</dd>
+                    @endif
+                    {{ $slot }}
+                    <dt><kbd>?</kbd></dt>
+                    <dd>these keys</dd>
+                    <dt><kbd>Esc</kbd></dt>
+                    <dd>close</dd>
+                </dl>
+                @if ($staff)
+                    <hr>
+                    <x-legend />
+                @endif
+                <button type="button" class="btn btn-side" data-bs-dismiss="modal">Close</button>
+            </div>
+        </div>
+    </div>
 </div>

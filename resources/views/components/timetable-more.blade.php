@@ -1,4 +1,15 @@
 @php $name = (string) request()->route()?->getName(); @endphp
-<details class="more"><summary class="pill">More ▾</summary><div class="drop">
-    <a href="{{ route('clashes') }}">Clashes</a><a href="{{ route('contact-time') }}">Contact time</a>@can('coordinate')<a href="{{ route('licences') }}">Licences</a><a href="{{ route('make-ups') }}">To be made up</a><a href="{{ route('events') }}">Read calendars…</a>@endcan
-    @if ($name === 'timetable')<button class="btn btn-plain" type="button" x-data="printer" x-on:click="print">Print (A4)</button>@endif</div></details>
+<details class="more">
+    <summary class="pill">More ▾</summary>
+    <div class="drop">
+        <a href="{{ route('clashes') }}">Clashes</a><a href="{{ route('contact-time') }}">Contact time</a>
+        @can('coordinate')
+            <a href="{{ route('licences') }}">Licences</a><a href="{{ route('make-ups') }}">To be made up</a><a
+                href="{{ route('events') }}">Read
+                calendars…</a>
+        @endcan
+        @if ($name === 'timetable')
+            <button class="btn btn-plain" type="button" x-data="printer" x-on:click="print">Print (A4)</button>
+        @endif
+    </div>
+</details>

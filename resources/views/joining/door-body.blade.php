@@ -1,27 +1,65 @@
 @php $isOpen = $answer->reply->opens(); @endphp
 <div class="phone">
-@if ($known)<p class="over-title mb-0">{{ $name }}{{ $teacher ? " · $teacher" : "" }}</p>@endif
-<h1>{{ $words[0] }}</h1><p>{{ $words[1] }}</p>
-@error('bridge')<p class="fault" role="alert">{{ $message }}</p>@enderror
-@if ($stops !== [])
-<svg class="door-line" viewBox="0 0 354 92" role="img" aria-label="@foreach ($stops as $s){{ $s['words'] }} {{ $s['time'] }}{{ $loop->last ? '' : ', ' }}@endforeach">
-    <line class="rail" x1="6" x2="348" y1="44" y2="44"/>
-    @foreach ($stops as $s)
-        @if ($s['kind'] !== 'now')<circle class="s-{{ $s['kind'] }}" cx="{{ $s['x'] }}" cy="44" r="8"/><text class="t" x="{{ $s['x'] }}" y="72" text-anchor="middle">{{ $s['time'] }}</text><text class="w" x="{{ $s['x'] }}" y="88" text-anchor="middle">{{ $s['words'] }}</text>@endif
-    @endforeach
-    <circle class="s-now" cx="{{ $stops[0]['x'] }}" cy="44" r="7"/><text class="t t-now" x="{{ max(32, min(322, $stops[0]['x'])) }}" y="24" text-anchor="middle">now {{ $stops[0]['time'] }}</text>
-</svg>
-@endif
-@if ($isOpen)<form method="post" action="{{ $enter }}">@csrf<button class="act main">{{ $words[2] }}</button></form>
-@elseif ($words[2] !== '')<span class="act off" aria-disabled="true">{{ $words[2] }}</span><a class="act" href="{{ url()->current() }}">Look again</a>
-@else @if ($register)<a class="act main" href="{{ $register }}">To the registration page</a>@endif<a class="act" href="/">To my own page</a>@endif
-@if ($known)
-<dl class="helps">
-    @if ($hours)<dt>Open hours</dt><dd>{{ $hours }}</dd>@endif
-    @if ($phone)<dt>By phone</dt><dd>{{ $phone }}<br>PIN {{ $pin }}</dd>@endif
-    @if ($code)<dt>Join code</dt><dd class="mono">{{ $code }}</dd>@endif
-    @if ($next !== [])<dt>Next ones</dt><dd>@foreach ($next as $n){{ $n }}<br>@endforeach</dd>@endif
-    <dt>Not working?</dt><dd>Come in by phone{{ $teacher === '' ? '' : ", or write to $teacher through the class stream" }}</dd>
-</dl>
-@endif
+    @if ($known)
+        <p class="over-title mb-0">{{ $name }}{{ $teacher ? " · $teacher" : '' }}</p>
+    @endif
+    <h1>{{ $words[0] }}</h1>
+    <p>{{ $words[1] }}</p>
+    @error('bridge')
+        <p class="fault" role="alert">{{ $message }}</p>
+    @enderror
+    @if ($stops !== [])
+        <svg class="door-line" viewBox="0 0 354 92" role="img"
+            aria-label="@foreach ($stops as $s){{ $s['words'] }} {{ $s['time'] }}{{ $loop->last ? '' : ', ' }} @endforeach">
+            <line class="rail" x1="6" x2="348" y1="44" y2="44" />
+            @foreach ($stops as $s)
+                @if ($s['kind'] !== 'now')
+                    <circle class="s-{{ $s['kind'] }}" cx="{{ $s['x'] }}" cy="44" r="8" /><text class="t"
+                        x="{{ $s['x'] }}" y="72" text-anchor="middle">{{ $s['time'] }}</text><text class="w"
+                        x="{{ $s['x'] }}" y="88" text-anchor="middle">{{ $s['words'] }}</text>
+                @endif
+            @endforeach
+            <circle class="s-now" cx="{{ $stops[0]['x'] }}" cy="44" r="7" /><text class="t t-now"
+                x="{{ max(32, min(322, $stops[0]['x'])) }}" y="24" text-anchor="middle">now {{ $stops[0]['time'] }}</text>
+        </svg>
+    @endif
+    @if ($isOpen)
+        <form method="post" action="{{ $enter }}">@csrf<button class="act main">{{ $words[2] }}</button></form>
+    @elseif ($words[2] !== '')
+        <span class="act off" aria-disabled="true">{{ $words[2] }}</span><a class="act" href="{{ url()->current() }}">Look
+            again</a>
+    @else
+        @if ($register)
+            <a class="act main" href="{{ $register }}">To the registration page</a>
+        @endif
+        <a class="act" href="/">
+            To my own page</a>
+    @endif
+    @if ($known)
+        <dl class="helps">
+            @if ($hours)
+                <dt>Open hours</dt>
+                <dd>{{ $hours }}</dd>
+            @endif
+            @if ($phone)
+                <dt>By phone</dt>
+                <dd>{{ $phone }}<br>PIN {{ $pin }}</dd>
+            @endif
+            @if ($code)
+                <dt>Join code</dt>
+                <dd class="mono">{{ $code }}</dd>
+            @endif
+            @if ($next !== [])
+                <dt>Next ones</dt>
+                <dd>
+                    @foreach ($next as $n)
+                        {{ $n }}
+                        <br>
+                    @endforeach
+                </dd>
+            @endif
+            <dt>Not working?</dt>
+            <dd>Come in by phone{{ $teacher === '' ? '' : ", or write to $teacher through the class stream" }}</dd>
+        </dl>
+    @endif
 </div>

@@ -1,1 +1,4 @@
-@auth<x-app :title="$words[0]">@include('joining.door-body')</x-app>@else<x-base :title="$words[0]"><header class="mast narrow"><span class="name"><x-mark/>Nomada</span></header><main id="main" tabindex="-1">@include('joining.door-body')</main></x-base>@endauth
+@auth<x-app :title="$words[0]">@include('joining.door-body')</x-app>@else<x-base :title="$words[0]">
+    <header class="mast narrow"><span class="name"><x-mark />Nomada</span></header>
+    <main id="main" tabindex="-1">@include('joining.door-body')</main>
+</x-base>@endauth

@@ -1,5 +1,6 @@
 <!doctype html>
 <html lang="en-GB" data-bs-theme="light">
+
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
@@ -10,8 +11,10 @@
     @vite(['resources/scss/app.scss', 'resources/js/app.js'])
     @stack('head')
 </head>
+
 <body>
-<a class="skip" href="#main">To the content</a>
-{{ $slot }}
+    <a class="skip" href="#main">To the content</a>
+    {{ $slot }}
 </body>
+
 </html>

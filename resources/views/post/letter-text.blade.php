@@ -1,6 +1,5 @@
 {!! $words !!}
 @if ($stop)
-
---
-No more such letters: {!! $stop !!}
+    --
+    No more such letters: {!! $stop !!}
 @endif

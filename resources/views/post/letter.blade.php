@@ -1,9 +1,22 @@
 <!doctype html>
-<html lang="en-GB"><head><meta charset="utf-8"><title>{{ $line }}</title></head>
+<html lang="en-GB">
+
+<head>
+    <meta charset="utf-8">
+    <title>{{ $line }}</title>
+</head>
+
 <body>
-{{-- No styles: each reader's own font and size, light or dark. --}}
-<h1>{{ $line }}</h1>
-@foreach ($paragraphs as $p)<p>{!! preg_replace('#https?://[^\s<]+[^\s<.,;]#', '<a href="$0">$0</a>', nl2br(e($p), false)) !!}</p>
-@endforeach
-<hr><p><small>{{ $school }}@if ($stop) · <a href="{{ $stop }}">No more such letters</a>@endif</small></p>
-</body></html>
+    {{-- No styles: each reader's own font and size, light or dark. --}}
+    <h1>{{ $line }}</h1>
+    @foreach ($paragraphs as $p)
+        <p>{!! preg_replace('#https?://[^\s<]+[^\s<.,;]#', '<a href="$0">$0</a>', nl2br(e($p), false)) !!}</p>
+    @endforeach
+    <hr>
+    <p><small>{{ $school }}@if ($stop)
+                · <a href="{{ $stop }}">No more such letters</a>
+            @endif
+        </small></p>
+</body>
+
+</html>

@@ -1,1 +1,5 @@
-@foreach ($pieces as [$piece, $isShared])@if ($isShared)<mark>{{ $piece }}</mark>@else<span>{{ $piece }}</span>@endif @endforeach
+@foreach ($pieces as [$piece, $isShared])
+    @if ($isShared)
+    <mark>{{ $piece }}</mark>@else<span>{{ $piece }}</span>
+    @endif
+@endforeach

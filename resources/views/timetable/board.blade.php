@@ -1,68 +1,161 @@
-@php use Nomada\App\Support\Words; use Nomada\App\View\Shape; $scale = $line->scale(); $base = url('/sections'); @endphp
-<x-app title="Every section">
-<div class="bar"><h1>Every section</h1>
-    <div class="sum">{{ Words::count($totals['sections'], 'section') }} · {{ Words::count($totals['sessions'], 'session') }} · {{ Words::count($totals['closures'], 'closure') }} · <span @class(['bad' => $totals['snags'] > 0])>{{ Words::count($totals['snags'], 'snag') }}</span></div>
-    <nav class="end" aria-label="Show">
-        <a @class(['pill', 'on' => $show === '' && $year === '']) href="{{ route('board') }}">All years</a>
-        @foreach ($years as $y)<a @class(['pill', 'on' => $year === $y]) href="{{ route('board', array_filter(['year' => $y, 'show' => $show])) }}">Y{{ $y }}</a>@endforeach
-        <a @class(['pill', 'on' => $show === 'snags']) href="{{ route('board', array_filter(['show' => 'snags', 'year' => $year])) }}">Has snags {{ $totals['snags'] }}</a>
-        <a @class(['pill', 'on' => $show === 'unpublished']) href="{{ route('board', array_filter(['show' => 'unpublished', 'year' => $year])) }}">Not published {{ $totals['unpublished'] }}</a>
-    </nav></div>
-<form method="post" action="{{ route('publishing.choose') }}" x-data="board" data-left="{{ $scale['left'] }}" data-week="{{ $scale['week'] }}" data-monday="{{ $scale['monday'] }}">
-@csrf
-<table class="board">
-    <colgroup><col class="c-pick"><col class="c-section"><col class="c-line"><col class="c-link"><col class="c-reg"><col class="c-place"><col class="c-place"><col class="c-place"><col></colgroup>
-    <thead><tr>
-        <th scope="col"><input class="form-check-input" type="checkbox" x-ref="all" x-on:change="chooseAll" aria-label="Choose all sections"></th>
-        <th scope="col">Section</th>
-        <th scope="col"><svg class="line" width="{{ $line->width }}" height="20" role="img" aria-label="Weeks of the term">@foreach ($line->labels() as $label)<text x="{{ $label['x'] }}" y="16">{{ $label['text'] }}</text>@endforeach</svg></th>
-        <th scope="col">Link</th><th scope="col">Registered</th><th scope="col">Page</th><th scope="col">Calendar</th><th scope="col">Stream</th><th scope="col">Snags</th>
-    </tr></thead>
-    <tbody>
-    @forelse ($groups as $of => $rows)
-        <tr><th class="group" colspan="9" scope="rowgroup">{{ $of === '' ? 'Without a year' : "Year $of" }} · {{ Words::count(count($rows), 'section') }}</th></tr>
-        @foreach ($rows as $row)
 @php
-    $name = $row->name;
-    $url = $base.'/'.rawurlencode($row->sourcedId);
-    $status = $row->status;
-    $shown = array_values(array_filter($status->snags(), \Nomada\App\View\Timetable\BoardPage::isShown(...)));
+    use Nomada\App\Support\Words;
+    use Nomada\App\View\Shape;
+    $scale = $line->scale();
+    $base = url('/sections');
 @endphp
-<tr class="row-s" tabindex="{{ $loop->first && $loop->parent->first ? 0 : -1 }}" aria-label="{{ $name }}">
-    <td><input class="form-check-input" type="checkbox" name="sections[]" value="{{ $row->sourcedId }}" data-name="{{ $name }}" aria-label="Choose {{ $name }}"></td>
-    <td class="sec"><a href="{{ $url }}">{{ $name }}</a><small>{{ $row->meets === '' ? 'no timetable yet' : $row->meets }}{{ $row->teacher === '' ? '' : ' · '.$row->teacher }}</small></td>
-    <td class="line-cell">{{ $line->draw($row->days, $name, $today, $minute, $url) }}</td>
-    <td>@if ($status->series === 0)<span class="quiet">–</span>@elseif ($status->linked >= $status->series)<span class="ok">linked</span>@else<span class="todo">{{ $status->linked === 0 ? 'no link' : "$status->linked of $status->series" }}</span>@endif</td>
-    <td><span class="{{ $status->series > 0 && $status->registered < $status->roster ? 'todo' : 'ok' }}">{{ $status->registered }} of {{ $status->roster }}</span></td>
-    @foreach (\Nomada\Core\Publishing\Place::cases() as $place)
-        @php
-            $n = $status->places[$place->value] ?? \Nomada\App\Actions\Publishing\PlanQuery::NONE;
-            $stands = $n['leave'] + $n['change'] + $n['remove'];
-            $is = $n['trouble'] > 0 ? 'wrong' : ($stands === 0 ? 'planned' : ($n['add'] + $n['change'] + $n['remove'] > 0 ? 'changed' : 'published'));
-            $means = ['wrong' => 'refused', 'planned' => 'not published', 'changed' => 'changed since', 'published' => 'published'][$is];
-        @endphp
-        <td><span class="place">{{ Shape::svg($is, $place->title().': '.$means) }}{{ $stands }}</span></td>
-    @endforeach
-    <td class="snag">@isset($shown[0])<span class="{{ $shown[0]->isWrong ? 'bad' : 'todo' }}">{{ $shown[0]->words }}</span>@if (count($shown) > 1) <span class="quiet">+{{ count($shown) - 1 }}</span>@endif @endisset</td>
-</tr>
-        @endforeach
-    @empty
-        <tr><td colspan="9"><div class="empty"><h2>No section here</h2>{{ $totals['sections'] === 0 ? 'You have no section in this term yet.' : 'No section matches this filter.' }}</div></td></tr>
-    @endforelse
-    </tbody>
-</table>
-<div class="visually-hidden" aria-live="polite" x-ref="told"></div>
-<x-legend/>
-<div class="tray" role="region" aria-label="What to do with the chosen sections">
-    <b x-text="words()">Chosen sections</b><span class="names" x-text="names"></span>
-    <button class="btn btn-side" type="button" x-on:click="clear">None</button>
-    <button class="btn btn-side" formaction="{{ route('links.store') }}">Make links</button>
-    <button class="btn btn-side" formaction="{{ route('rosters.store') }}">Register roster</button>
-    <button class="btn btn-main">Preview publishing…</button>
-</div>
-</form>
-<x-slot:keys>
-    <dt><kbd>↑</kbd> <kbd>↓</kbd></dt><dd>from section to section</dd><dt><kbd>←</kbd> <kbd>→</kbd></dt><dd>from session to session on its line</dd>
-    <dt><kbd>Space</kbd></dt><dd>choose the section; with <kbd>Shift</kbd> and arrows, several</dd><dt><kbd>Enter</kbd></dt><dd>open the section, or the session</dd>
-</x-slot:keys>
+<x-app title="Every section">
+    <div class="bar">
+        <h1>Every section</h1>
+        <div class="sum">{{ Words::count($totals['sections'], 'section') }} · {{ Words::count($totals['sessions'], 'session') }} ·
+            {{ Words::count($totals['closures'], 'closure') }} · <span
+                @class(['bad' => $totals['snags'] > 0])>{{ Words::count($totals['snags'], 'snag') }}</span></div>
+        <nav class="end" aria-label="Show">
+            <a @class(['pill', 'on' => $show === '' && $year === '']) href="{{ route('board') }}">All years</a>
+            @foreach ($years as $y)
+                <a @class(['pill', 'on' => $year === $y])
+                    href="{{ route('board', array_filter(['year' => $y, 'show' => $show])) }}">Y{{ $y }}</a>
+            @endforeach
+            <a @class(['pill', 'on' => $show === 'snags'])
+                href="{{ route('board', array_filter(['show' => 'snags', 'year' => $year])) }}">Has snags
+                {{ $totals['snags'] }}</a>
+            <a @class(['pill', 'on' => $show === 'unpublished'])
+                href="{{ route('board', array_filter(['show' => 'unpublished', 'year' => $year])) }}">Not
+                published {{ $totals['unpublished'] }}</a>
+        </nav>
+    </div>
+    <form method="post" action="{{ route('publishing.choose') }}" x-data="board" data-left="{{ $scale['left'] }}"
+        data-week="{{ $scale['week'] }}" data-monday="{{ $scale['monday'] }}">
+        @csrf
+        <table class="board">
+            <colgroup>
+                <col class="c-pick">
+                <col class="c-section">
+                <col class="c-line">
+                <col class="c-link">
+                <col class="c-reg">
+                <col class="c-place">
+                <col class="c-place">
+                <col class="c-place">
+                <col>
+            </colgroup>
+            <thead>
+                <tr>
+                    <th scope="col"><input class="form-check-input" type="checkbox" x-ref="all" x-on:change="chooseAll"
+                            aria-label="Choose all sections"></th>
+                    <th scope="col">Section</th>
+                    <th scope="col"><svg class="line" width="{{ $line->width }}" height="20" role="img"
+                            aria-label="Weeks of the term">
+                            @foreach ($line->labels() as $label)
+                                <text x="{{ $label['x'] }}" y="16">{{ $label['text'] }}</text>
+                            @endforeach
+                        </svg>
+                    </th>
+                    <th scope="col">Link</th>
+                    <th scope="col">Registered</th>
+                    <th scope="col">Page</th>
+                    <th scope="col">Calendar</th>
+                    <th scope="col">Stream</th>
+                    <th scope="col">Snags</th>
+                </tr>
+            </thead>
+            <tbody>
+                @forelse ($groups as $of => $rows)
+                    <tr>
+                        <th class="group" colspan="9" scope="rowgroup">{{ $of === '' ? 'Without a year' : "Year $of" }} ·
+                            {{ Words::count(count($rows), 'section') }}</th>
+                    </tr>
+                    @foreach ($rows as $row)
+                        @php
+                            $name = $row->name;
+                            $url = $base . '/' . rawurlencode($row->sourcedId);
+                            $status = $row->status;
+                            $shown = array_values(array_filter($status->snags(), \Nomada\App\View\Timetable\BoardPage::isShown(...)));
+                        @endphp
+                        <tr class="row-s" tabindex="{{ $loop->first && $loop->parent->first ? 0 : -1 }}"
+                            aria-label="{{ $name }}">
+                            <td><input class="form-check-input" type="checkbox" name="sections[]" value="{{ $row->sourcedId }}"
+                                    data-name="{{ $name }}" aria-label="Choose {{ $name }}"></td>
+                            <td class="sec"><a
+                                    href="{{ $url }}">{{ $name }}</a><small>{{ $row->meets === '' ? 'no timetable yet'
+                                        : $row->meets }}{{ $row->teacher === '' ? '' : ' · ' . $row->teacher }}</small>
+                            </td>
+                            <td class="line-cell">{{ $line->draw($row->days, $name, $today, $minute, $url) }}</td>
+                            <td>
+                                @if ($status->series === 0)
+                                    <span class="quiet">–</span>
+                                @elseif ($status->linked >= $status->series)
+                                <span class="ok">linked</span>@else<span
+                                        class="todo">{{ $status->linked === 0 ? 'no link' : "$status->linked of $status->series" }}</span>
+                                @endif
+                            </td>
+                            <td><span
+                                    class="{{ $status->series > 0 && $status->registered < $status->roster ? 'todo'
+                                        : 'ok' }}">{{ $status->registered }}
+                                    of {{ $status->roster }}</span></td>
+                            @foreach (\Nomada\Core\Publishing\Place::cases() as $place)
+                                @php
+                                    $n = $status->places[$place->value] ?? \Nomada\App\Actions\Publishing\PlanQuery::NONE;
+                                    $stands = $n['leave'] + $n['change'] + $n['remove'];
+                                    $is =
+                                        $n['trouble'] > 0
+                                            ? 'wrong'
+                                            : ($stands === 0
+                                                ? 'planned'
+                                                : ($n['add'] + $n['change'] + $n['remove'] > 0
+                                                    ? 'changed'
+                                                    : 'published'));
+                                    $means = [
+                                        'wrong' => 'refused',
+                                        'planned' => 'not published',
+                                        'changed' => 'changed since',
+                                        'published' => 'published',
+                                    ][$is];
+                                @endphp
+                                <td><span class="place">{{ Shape::svg($is, $place->title() . ': ' . $means) }}{{ $stands }}</span>
+                                </td>
+                            @endforeach
+                            <td class="snag">
+                                @isset($shown[0])
+                                    <span class="{{ $shown[0]->isWrong ? 'bad' : 'todo' }}">{{ $shown[0]->words }}</span>
+                                    @if (count($shown) > 1)
+                                        <span class="quiet">+{{ count($shown) - 1 }}</span>
+                                    @endif
+                                @endisset
+                            </td>
+                        </tr>
+                    @endforeach
+                @empty
+                    <tr>
+                        <td colspan="9">
+                            <div class="empty">
+                                <h2>No section here</h2>
+                                {{ $totals['sections'] === 0 ? 'You have no section in this term yet.'
+                                    : 'No section matches this filter.' }}
+                            </div>
+                        </td>
+                    </tr>
+                @endforelse
+            </tbody>
+        </table>
+        <div class="visually-hidden" aria-live="polite" x-ref="told"></div>
+        <x-legend />
+        <div class="tray" role="region" aria-label="What to do with the chosen sections">
+            <b x-text="words()">Chosen sections</b><span class="names" x-text="names"></span>
+            <button class="btn btn-side" type="button" x-on:click="clear">None</button>
+            <button class="btn btn-side" formaction="{{ route('links.store') }}">Make links</button>
+            <button class="btn btn-side" formaction="{{ route('rosters.store') }}">Register roster</button>
+            <button class="btn btn-main">Preview publishing…</button>
+        </div>
+    </form>
+    <x-slot:keys>
+        <dt><kbd>↑</kbd> <kbd>↓</kbd></dt>
+        <dd>from section to section</dd>
+        <dt><kbd>←</kbd> <kbd>→</kbd></dt>
+        <dd>from session to session on its line</dd>
+        <dt><kbd>Space</kbd></dt>
+        <dd>choose the section; with <kbd>Shift</kbd> and arrows, several</dd>
+        <dt><kbd>Enter</kbd></dt>
+        <dd>open the section, or the session</dd>
+    </x-slot:keys>
 </x-app>

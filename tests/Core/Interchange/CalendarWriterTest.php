@@ -19,9 +19,32 @@ use Tests\Core\Scenario;
 /** @param  list<PlannedSession>|null  $sessions */
 function calendarOf(SeriesPlan $plan, ?array $sessions = null): string
 {
-    $sessions ??= array_values(array_filter($plan->sessions(Scenario::term()), fn (PlannedSession $s): bool => $s->state === SessionState::Planned));
+    $sessions ??= array_values(
+        array_filter(
+            $plan->sessions(Scenario::term()),
+            fn (PlannedSession $s): bool => $s->state === SessionState::Planned,
+        ),
+    );
 
-    return CalendarWriter::write([new EventSeries('uid-1', 3, 1_800_000_000, 'Y8 Marine Science; with, marks', "Come in: https://x.example/join/abc\nJoin code: X", 'https://x.example/join/abc', $plan->zone, $plan->startMinute, $plan->minutes, $plan->pattern->rule(), $sessions)], 'A calendar', 'PT1H');
+    return CalendarWriter::write(
+        [
+            new EventSeries(
+                'uid-1',
+                3,
+                1_800_000_000,
+                'Y8 Marine Science; with, marks',
+                "Come in: https://x.example/join/abc\nJoin code: X",
+                'https://x.example/join/abc',
+                $plan->zone,
+                $plan->startMinute,
+                $plan->minutes,
+                $plan->pattern->rule(),
+                $sessions,
+            ),
+        ],
+        'A calendar',
+        'PT1H',
+    );
 }
 
 /** @return list<string> start and end of every instance that a calendar program would show */
@@ -31,8 +54,13 @@ function shown(string $ics): array
         $calendar = Reader::read($ics);
         assert($calendar instanceof VCalendar);
         $out = [];
-        foreach ($calendar->expand(new DateTimeImmutable('2026-01-01'), new DateTimeImmutable('2029-01-01'))->select('VEVENT') as $event) {
-            $out[] = $event->DTSTART->getDateTime()->getTimestamp().'-'.$event->DTEND->getDateTime()->getTimestamp();
+        foreach (
+            $calendar
+                ->expand(new DateTimeImmutable('2026-01-01'), new DateTimeImmutable('2029-01-01'))
+                ->select('VEVENT') as $event
+        ) {
+            $out[] =
+                $event->DTSTART->getDateTime()->getTimestamp().'-'.$event->DTEND->getDateTime()->getTimestamp();
         }
         sort($out);
 
@@ -42,7 +70,10 @@ function shown(string $ics): array
 
 function instants(array $sessions): array
 {
-    $out = array_map(fn (PlannedSession $s): string => "$s->start-$s->end", array_values(array_filter($sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned)));
+    $out = array_map(
+        fn (PlannedSession $s): string => "$s->start-$s->end",
+        array_values(array_filter($sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned)),
+    );
     sort($out);
 
     return $out;
@@ -53,18 +84,37 @@ test('read back by sabre/vobject, a calendar shows exactly the planned sessions'
 })->with([
     'two days a week' => [Scenario::plan([2, 4], '2027-01-12', minutes: 47)],
     'every second week' => [Scenario::plan(new WeeklyPattern([3], 2), '2027-01-13')],
-    'every school day' => [Scenario::plan(new OpenDaysPattern)],
+    'every school day' => [Scenario::plan(new OpenDaysPattern())],
     'begins on a closed day' => [Scenario::plan([1, 2], '2027-02-15')],
     'in Casablanca' => [Scenario::plan([1, 3], '2027-02-01', zone: 'Africa/Casablanca')],
-    'monthly' => [Scenario::plan(Patterns::fromRule(RecurrenceRule::parse('FREQ=MONTHLY;BYDAY=1WE', Zone::named('UTC')), LocalDate::parse('2027-01-11')))],
-    'the fifteenth' => [Scenario::plan(Patterns::fromRule(RecurrenceRule::parse('FREQ=MONTHLY;BYMONTHDAY=15,-1', Zone::named('UTC')), LocalDate::parse('2027-01-11')))],
+    'monthly' => [
+        Scenario::plan(
+            Patterns::fromRule(
+                RecurrenceRule::parse('FREQ=MONTHLY;BYDAY=1WE', Zone::named('UTC')),
+                LocalDate::parse('2027-01-11'),
+            ),
+        ),
+    ],
+    'the fifteenth' => [
+        Scenario::plan(
+            Patterns::fromRule(
+                RecurrenceRule::parse('FREQ=MONTHLY;BYMONTHDAY=15,-1', Zone::named('UTC')),
+                LocalDate::parse('2027-01-11'),
+            ),
+        ),
+    ],
     'one only' => [Scenario::plan([5], '2027-04-23')],
 ]);
 
 test('random sessions, moved and dropped as they may be, are shown exactly', function () {
     mt_srand(99);
     for ($round = 0; $round < 60; $round++) {
-        $plan = Scenario::plan(new WeeklyPattern([mt_rand(1, 3), mt_rand(4, 5)], mt_rand(1, 2)), '2027-01-11', minute: mt_rand(480, 900), minutes: mt_rand(30, 90));
+        $plan = Scenario::plan(
+            new WeeklyPattern([mt_rand(1, 3), mt_rand(4, 5)], mt_rand(1, 2)),
+            '2027-01-11',
+            minute: mt_rand(480, 900),
+            minutes: mt_rand(30, 90),
+        );
         $sessions = [];
         foreach ($plan->sessions(Scenario::term()) as $s) {
             $by = mt_rand(0, 9) === 0 ? mt_rand(-60, 60) * 60 : 0;
@@ -73,7 +123,11 @@ test('random sessions, moved and dropped as they may be, are shown exactly', fun
             }
         }
         $spare = LocalDate::parse('2027-04-24')->day;
-        $sessions[] = new PlannedSession($spare, $plan->zone->instant($spare, $plan->startMinute), $plan->zone->instant($spare, $plan->startMinute + $plan->minutes));
+        $sessions[] = new PlannedSession(
+            $spare,
+            $plan->zone->instant($spare, $plan->startMinute),
+            $plan->zone->instant($spare, $plan->startMinute + $plan->minutes),
+        );
         expect(shown(calendarOf($plan, $sessions)))->toBe(instants($sessions), "round $round");
     }
 });
@@ -81,9 +135,18 @@ test('random sessions, moved and dropped as they may be, are shown exactly', fun
 test('the text is what RFC 5545 asks for', function () {
     $ics = calendarOf(Scenario::plan([2, 4], '2027-01-12', minutes: 47));
 
-    expect($ics)->toContain("RRULE:FREQ=WEEKLY;BYDAY=TU,TH;UNTIL=20270422T080000Z\r\n")->toContain('EXDATE;TZID=Europe/Madrid:20270216T100000')->toContain("SEQUENCE:3\r\n")->toContain("UID:uid-1\r\n")
-        ->toContain("DTSTART;TZID=Europe/Madrid:20270112T100000\r\n")->toContain('BEGIN:VTIMEZONE')->toContain("TZOFFSETTO:+0200\r\n")->toContain('SUMMARY:Y8 Marine Science\; with\, marks')->toContain("NAME:A calendar\r\n")
-        ->and(Quietly::do(fn () => Reader::read($ics)->validate()))->toBe([]);
+    expect($ics)
+        ->toContain("RRULE:FREQ=WEEKLY;BYDAY=TU,TH;UNTIL=20270422T080000Z\r\n")
+        ->toContain('EXDATE;TZID=Europe/Madrid:20270216T100000')
+        ->toContain("SEQUENCE:3\r\n")
+        ->toContain("UID:uid-1\r\n")
+        ->toContain("DTSTART;TZID=Europe/Madrid:20270112T100000\r\n")
+        ->toContain('BEGIN:VTIMEZONE')
+        ->toContain("TZOFFSETTO:+0200\r\n")
+        ->toContain('SUMMARY:Y8 Marine Science\; with\, marks')
+        ->toContain("NAME:A calendar\r\n")
+        ->and(Quietly::do(fn () => Reader::read($ics)->validate()))
+        ->toBe([]);
     foreach (explode("\r\n", $ics) as $line) {
         expect(strlen($line))->toBeLessThanOrEqual(75);
     }

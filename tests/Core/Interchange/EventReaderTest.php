@@ -18,7 +18,9 @@ use Tests\Core\Scenario;
 
 function ics(string $events): string
 {
-    return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//T//T//EN\r\n".str_replace("\n", "\r\n", trim($events))."\r\nEND:VCALENDAR\r\n";
+    return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//T//T//EN\r\n".
+        str_replace("\n", "\r\n", trim($events)).
+        "\r\nEND:VCALENDAR\r\n";
 }
 
 function vevent(string $lines, string $uid = 'u1'): string
@@ -33,89 +35,228 @@ function readIcs(string $events): array
 }
 
 test('a weekly class becomes a plan, its left-out date is cancelled, and closed days are lost', function () {
-    [$events, $faults] = readIcs(vevent("SUMMARY:Marine Science\nCATEGORIES:8MAR\nDTSTART;TZID=Europe/Madrid:20270112T100000\nDTEND;TZID=Europe/Madrid:20270112T104700\nRRULE:FREQ=WEEKLY;BYDAY=TU,TH;UNTIL=20270423T215959Z\nEXDATE;TZID=Europe/Madrid:20270218T100000"));
+    [$events, $faults] = readIcs(
+        vevent(
+            "SUMMARY:Marine Science\nCATEGORIES:8MAR\nDTSTART;TZID=Europe/Madrid:20270112T100000\n".
+                "DTEND;TZID=Europe/Madrid:20270112T104700\nRRULE:FREQ=WEEKLY;BYDAY=TU,TH;UNTIL=20270423T215959Z\n".
+                'EXDATE;TZID=Europe/Madrid:20270218T100000',
+        ),
+    );
     $laid = $events[0]->over(Scenario::term());
     $of = fn (SessionState $state): array => Scenario::dates($laid, $state);
 
-    expect($faults)->toBe([])->and($events[0]->plan?->sentence())->toBe('Tue Thu 10:00–10:47')->and($events[0]->names('8mar'))->toBeTrue()->and($events[0]->names('8MA'))->toBeFalse()
-        ->and($of(SessionState::Planned))->toHaveCount(24)->and($of(SessionState::Cancelled))->toBe(['2027-02-18'])->and($of(SessionState::Lost))->toHaveCount(5);
+    expect($faults)
+        ->toBe([])
+        ->and($events[0]->plan?->sentence())
+        ->toBe('Tue Thu 10:00–10:47')
+        ->and($events[0]->names('8mar'))
+        ->toBeTrue()
+        ->and($events[0]->names('8MA'))
+        ->toBeFalse()
+        ->and($of(SessionState::Planned))
+        ->toHaveCount(24)
+        ->and($of(SessionState::Cancelled))
+        ->toBe(['2027-02-18'])
+        ->and($of(SessionState::Lost))
+        ->toHaveCount(5);
 });
 
 test('RDATE, an override and a cancelled override are read', function () {
-    [$events] = readIcs(vevent("SUMMARY:X\nDTSTART;TZID=Europe/Madrid:20270301T100000\nDURATION:PT45M\nRRULE:FREQ=WEEKLY;COUNT=3\nRDATE;TZID=Europe/Madrid:20270303T150000")
-        .vevent("RECURRENCE-ID;TZID=Europe/Madrid:20270308T100000\nDTSTART;TZID=Europe/Madrid:20270309T110000\nDTEND;TZID=Europe/Madrid:20270309T120000")
-        .vevent("RECURRENCE-ID;TZID=Europe/Madrid:20270315T100000\nSTATUS:CANCELLED\nDTSTART;TZID=Europe/Madrid:20270315T100000\nDTEND;TZID=Europe/Madrid:20270315T104500"));
+    [$events] = readIcs(
+        vevent(
+            "SUMMARY:X\nDTSTART;TZID=Europe/Madrid:20270301T100000\nDURATION:PT45M\nRRULE:FREQ=WEEKLY;COUNT=3\n".
+                'RDATE;TZID=Europe/Madrid:20270303T150000',
+        ).
+            vevent(
+                "RECURRENCE-ID;TZID=Europe/Madrid:20270308T100000\nDTSTART;TZID=Europe/Madrid:20270309T110000\n".
+                    'DTEND;TZID=Europe/Madrid:20270309T120000',
+            ).
+            vevent(
+                "RECURRENCE-ID;TZID=Europe/Madrid:20270315T100000\nSTATUS:CANCELLED\n".
+                    "DTSTART;TZID=Europe/Madrid:20270315T100000\nDTEND;TZID=Europe/Madrid:20270315T104500",
+            ),
+    );
     $zone = Scenario::term()->zone;
 
-    expect(array_map(fn (PlannedSession $s): string => $zone->dateAt($s->start)->short().' '.$zone->clock($s->start).'–'.$zone->clock($s->end).($s->isExtra() ? ' extra' : '').($s->isMoved() ? ' moved' : ''), $events[0]->sessions))
-        ->toBe(['Mon 1 Mar 10:00–10:45', 'Wed 3 Mar 15:00–15:45 extra', 'Tue 9 Mar 11:00–12:00 moved']);
+    expect(
+        array_map(
+            fn (PlannedSession $s): string => $zone->dateAt($s->start)->short().
+                ' '.
+                $zone->clock($s->start).
+                '–'.
+                $zone->clock($s->end).
+                ($s->isExtra() ? ' extra' : '').
+                ($s->isMoved() ? ' moved' : ''),
+            $events[0]->sessions,
+        ),
+    )->toBe(['Mon 1 Mar 10:00–10:45', 'Wed 3 Mar 15:00–15:45 extra', 'Tue 9 Mar 11:00–12:00 moved']);
 });
 
-test('what is unusual is said, and read as far as it can be', function (string $lines, string $warning, int $sessions) {
+test('what is unusual is said, and read as far as it can be', function (
+    string $lines,
+    string $warning,
+    int $sessions,
+) {
     [$events, $faults] = readIcs(vevent("SUMMARY:X\n$lines"));
 
-    expect($faults)->toBe([])->and(implode(' ', $events[0]->warnings))->toContain($warning)->and($events[0]->sessions)->toHaveCount($sessions);
+    expect($faults)
+        ->toBe([])
+        ->and(implode(' ', $events[0]->warnings))
+        ->toContain($warning)
+        ->and($events[0]->sessions)
+        ->toHaveCount($sessions);
 })->with([
-    'no time zone' => ["DTSTART:20270301T100000\nDTEND:20270301T104500", 'no time zone and is read on Madrid time', 1],
-    'never ends' => ["DTSTART;TZID=Europe/Madrid:20270412T100000\nDTEND;TZID=Europe/Madrid:20270412T104500\nRRULE:FREQ=DAILY", 'never ends; it ends with the term', 12],
-    'a rule of another kind' => ["DTSTART;TZID=Europe/Madrid:20270301T100000\nDTEND;TZID=Europe/Madrid:20270301T104500\nRRULE:FREQ=YEARLY;BYMONTH=3;BYDAY=MO;COUNT=8", 'none that a timetable uses', 5],
-    'before the term' => ["DTSTART;TZID=Europe/Madrid:20270301T100000\nDTEND;TZID=Europe/Madrid:20270301T104500\nRDATE;TZID=Europe/Madrid:20270601T100000", 'outside the term', 1],
+    'no time zone' => [
+        "DTSTART:20270301T100000\nDTEND:20270301T104500",
+        'no time zone and is read on Madrid time',
+        1,
+    ],
+    'never ends' => [
+        "DTSTART;TZID=Europe/Madrid:20270412T100000\nDTEND;TZID=Europe/Madrid:20270412T104500\nRRULE:FREQ=DAILY",
+        'never ends; it ends with the term',
+        12,
+    ],
+    'a rule of another kind' => [
+        "DTSTART;TZID=Europe/Madrid:20270301T100000\nDTEND;TZID=Europe/Madrid:20270301T104500\n".
+        'RRULE:FREQ=YEARLY;BYMONTH=3;BYDAY=MO;COUNT=8',
+        'none that a timetable uses',
+        5,
+    ],
+    'before the term' => [
+        "DTSTART;TZID=Europe/Madrid:20270301T100000\nDTEND;TZID=Europe/Madrid:20270301T104500\n".
+        'RDATE;TZID=Europe/Madrid:20270601T100000',
+        'outside the term',
+        1,
+    ],
 ]);
 
 test('what cannot be read is a fault with its line', function (string $text, int $line, string $words) {
     [$events, $faults] = EventReader::read($text, 't.ics', Scenario::term());
 
-    expect($events)->toBe([])->and($faults[0]->line)->toBe($line)->and("{$faults[0]->expected} {$faults[0]->found}")->toContain($words);
+    expect($events)
+        ->toBe([])
+        ->and($faults[0]->line)
+        ->toBe($line)
+        ->and("{$faults[0]->expected} {$faults[0]->found}")
+        ->toContain($words);
 })->with([
     'no calendar' => ['hello', 1, 'iCalendar file'],
     'a broken line' => [fn () => ics("BEGIN:VEVENT\nUID:a\nthis is no property\nEND:VEVENT"), 6, 'iCalendar file'],
-    'an unknown zone' => [fn () => ics(vevent("SUMMARY:X\nDTSTART;TZID=Mars/Olympus:20270301T100000\nDTEND;TZID=Mars/Olympus:20270301T104500")), 4, '"Mars/Olympus" is none'],
-    'an end before the start' => [fn () => ics(vevent("SUMMARY:X\nDTSTART:20270301T100000Z\nDTEND:20270301T094500Z")), 4, 'An end after the start'],
+    'an unknown zone' => [
+        fn () => ics(
+            vevent("SUMMARY:X\nDTSTART;TZID=Mars/Olympus:20270301T100000\nDTEND;TZID=Mars/Olympus:20270301T104500"),
+        ),
+        4,
+        '"Mars/Olympus" is none',
+    ],
+    'an end before the start' => [
+        fn () => ics(vevent("SUMMARY:X\nDTSTART:20270301T100000Z\nDTEND:20270301T094500Z")),
+        4,
+        'An end after the start',
+    ],
     'no end' => [fn () => ics(vevent("SUMMARY:X\nDTSTART:20270301T100000Z")), 4, 'DTEND or a DURATION'],
     'a hundred thousand events' => [fn () => ics(str_repeat(vevent('SUMMARY:X'), 100_000)), 1, '100,000 events'],
 ]);
 
-test('a round trip through our own writer and reader loses nothing, over random series with exceptions', function () {
-    mt_srand(5501);
-    $term = Scenario::term();
-    for ($round = 0; $round < 120; $round++) {
-        $pattern = match (mt_rand(0, 3)) {
-            0 => new OpenDaysPattern,
-            1 => new DatesPattern(array_map(fn (): int => $term->first->day + mt_rand(0, 100), range(1, mt_rand(1, 9)))),
-            default => new WeeklyPattern(array_map(fn (): int => mt_rand(1, 5), range(1, mt_rand(1, 3))), mt_rand(1, 3)),
-        };
-        $zone = Zone::named(['Europe/Madrid', 'Africa/Casablanca', 'Atlantic/Azores'][mt_rand(0, 2)]);
-        $plan = new SeriesPlan($pattern, LocalDate::parse('2027-01-11')->plus(mt_rand(0, 20)), SeriesEnd::withTerm(), mt_rand(420, 1200), mt_rand(20, 90), $zone);
-        $sessions = [];
-        foreach (array_filter($plan->sessions($term), fn (PlannedSession $s): bool => $s->state === SessionState::Planned) as $s) {
-            $sessions[] = match (mt_rand(0, 9)) {
-                0 => null,
-                1 => new PlannedSession($s->day, $s->start + 60 * mt_rand(1, 90), $s->end + 60 * mt_rand(95, 120), SessionState::Planned, null, new Particulars($s->day)),
-                default => $s,
+test(
+    'a round trip through our own writer and reader loses nothing, over random series with exceptions',
+    function () {
+        mt_srand(5501);
+        $term = Scenario::term();
+        for ($round = 0; $round < 120; $round++) {
+            $pattern = match (mt_rand(0, 3)) {
+                0 => new OpenDaysPattern(),
+                1 => new DatesPattern(
+                    array_map(fn (): int => $term->first->day + mt_rand(0, 100), range(1, mt_rand(1, 9))),
+                ),
+                default => new WeeklyPattern(
+                    array_map(fn (): int => mt_rand(1, 5), range(1, mt_rand(1, 3))),
+                    mt_rand(1, 3),
+                ),
             };
-        }
-        $sessions = array_values(array_filter($sessions));
-        if (mt_rand(0, 2) === 0) {
-            $day = $term->openDays()[mt_rand(0, 40)];
-            $at = $zone->instant($day, 1260);
-            $sessions[] = ReadEvent::extra($day, $at, $at + 60 * mt_rand(20, 90));
-        }
-        if ($sessions === []) {
-            continue;
-        }
-        usort($sessions, fn (PlannedSession $a, PlannedSession $b): int => $a->start <=> $b->start);
-        $text = CalendarWriter::write([new EventSeries("uid-$round", 3, 1_800_000_000, 'Y8 Marine Science', '', '', $zone, $plan->startMinute, $plan->minutes, $pattern->rule(), $sessions, '8MAR')]);
-        [$events, $faults] = EventReader::read($text, 't.ics', $term);
-        $spans = fn (array $list): array => array_map(fn (PlannedSession $s): array => [$s->start, $s->end], $list);
+            $zone = Zone::named(['Europe/Madrid', 'Africa/Casablanca', 'Atlantic/Azores'][mt_rand(0, 2)]);
+            $plan = new SeriesPlan(
+                $pattern,
+                LocalDate::parse('2027-01-11')->plus(mt_rand(0, 20)),
+                SeriesEnd::withTerm(),
+                mt_rand(420, 1200),
+                mt_rand(20, 90),
+                $zone,
+            );
+            $sessions = [];
+            foreach (
+                array_filter(
+                    $plan->sessions($term),
+                    fn (PlannedSession $s): bool => $s->state === SessionState::Planned,
+                ) as $s
+            ) {
+                $sessions[] = match (mt_rand(0, 9)) {
+                    0 => null,
+                    1 => new PlannedSession(
+                        $s->day,
+                        $s->start + 60 * mt_rand(1, 90),
+                        $s->end + 60 * mt_rand(95, 120),
+                        SessionState::Planned,
+                        null,
+                        new Particulars($s->day),
+                    ),
+                    default => $s,
+                };
+            }
+            $sessions = array_values(array_filter($sessions));
+            if (mt_rand(0, 2) === 0) {
+                $day = $term->openDays()[mt_rand(0, 40)];
+                $at = $zone->instant($day, 1260);
+                $sessions[] = ReadEvent::extra($day, $at, $at + 60 * mt_rand(20, 90));
+            }
+            if ($sessions === []) {
+                continue;
+            }
+            usort($sessions, fn (PlannedSession $a, PlannedSession $b): int => $a->start <=> $b->start);
+            $text = CalendarWriter::write([
+                new EventSeries(
+                    "uid-$round",
+                    3,
+                    1_800_000_000,
+                    'Y8 Marine Science',
+                    '',
+                    '',
+                    $zone,
+                    $plan->startMinute,
+                    $plan->minutes,
+                    $pattern->rule(),
+                    $sessions,
+                    '8MAR',
+                ),
+            ]);
+            [$events, $faults] = EventReader::read($text, 't.ics', $term);
+            $spans = fn (array $list): array => array_map(
+                fn (PlannedSession $s): array => [$s->start, $s->end],
+                $list,
+            );
 
-        expect($faults)->toBe([])->and($events)->toHaveCount(1)->and($spans($events[0]->sessions))->toBe($spans($sessions));
-        $laid = array_values(array_filter($events[0]->over($term), fn (PlannedSession $s): bool => $s->state === SessionState::Planned));
-        expect($spans($laid))->toBe($spans($sessions));
-    }
-});
+            expect($faults)
+                ->toBe([])
+                ->and($events)
+                ->toHaveCount(1)
+                ->and($spans($events[0]->sessions))
+                ->toBe($spans($sessions));
+            $laid = array_values(
+                array_filter(
+                    $events[0]->over($term),
+                    fn (PlannedSession $s): bool => $s->state === SessionState::Planned,
+                ),
+            );
+            expect($spans($laid))->toBe($spans($sessions));
+        }
+    },
+);
 
 test('whole days block the day, and are no class', function () {
     [$events] = readIcs(vevent("SUMMARY:Away\nDTSTART;VALUE=DATE:20270301\nDTEND;VALUE=DATE:20270303"));
 
-    expect($events[0]->plan)->toBeNull()->and(array_map(fn (array $s): int => $s[1] - $s[0], $events[0]->spans()))->toBe([86400, 86400]);
+    expect($events[0]->plan)
+        ->toBeNull()
+        ->and(array_map(fn (array $s): int => $s[1] - $s[0], $events[0]->spans()))
+        ->toBe([86400, 86400]);
 });

@@ -9,15 +9,58 @@ use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 use Sabre\VObject\Reader;
 
-test('an iTIP message has its method, one attendee and an organizer on every event, and reads as valid', function (bool $cancels) {
+test('an iTIP message has its method, one attendee and an organizer on every event, and reads as valid', function (
+    bool $cancels,
+) {
     $zone = Zone::named('Europe/Madrid');
-    $sessions = array_map(fn (string $d): PlannedSession => new PlannedSession(LocalDate::parse($d)->day, $zone->instant(LocalDate::parse($d)->day, 600), $zone->instant(LocalDate::parse($d)->day, 645), SessionState::Planned), ['2027-02-09', '2027-02-23', '2027-03-30']);
-    $series = new EventSeries('u-1', 2, 1_800_000_000, 'Marine, Science; tides', '', '', $zone, 600, 45, 'FREQ=WEEKLY;BYDAY=TU', $sessions);
-    $ics = CalendarWriter::invite([$series], new Invitee('The "School"; of tides', 'timetable@school.example', "Ana\r\nATTENDEE:mailto:all@school.example", 'ana@school.example', $cancels));
+    $sessions = array_map(
+        fn (string $d): PlannedSession => new PlannedSession(
+            LocalDate::parse($d)->day,
+            $zone->instant(LocalDate::parse($d)->day, 600),
+            $zone->instant(LocalDate::parse($d)->day, 645),
+            SessionState::Planned,
+        ),
+        ['2027-02-09', '2027-02-23', '2027-03-30'],
+    );
+    $series = new EventSeries(
+        'u-1',
+        2,
+        1_800_000_000,
+        'Marine, Science; tides',
+        '',
+        '',
+        $zone,
+        600,
+        45,
+        'FREQ=WEEKLY;BYDAY=TU',
+        $sessions,
+    );
+    $ics = CalendarWriter::invite(
+        [$series],
+        new Invitee(
+            'The "School"; of tides',
+            'timetable@school.example',
+            "Ana\r\nATTENDEE:mailto:all@school.example",
+            'ana@school.example',
+            $cancels,
+        ),
+    );
     $calendar = Reader::read($ics);
 
-    expect((string) $calendar->METHOD)->toBe($cancels ? 'CANCEL' : 'REQUEST')->and(array_filter($calendar->validate(), fn (array $w): bool => $w['level'] > 1))->toBe([]);
+    expect((string) $calendar->METHOD)
+        ->toBe($cancels ? 'CANCEL' : 'REQUEST')
+        ->and(array_filter($calendar->validate(), fn (array $w): bool => $w['level'] > 1))
+        ->toBe([]);
     foreach ($calendar->VEVENT as $event) {
-        expect(count($event->ATTENDEE))->toBe(1)->and((string) $event->ATTENDEE)->toBe('mailto:ana@school.example')->and((string) $event->ORGANIZER)->toBe('mailto:timetable@school.example')->and((string) $event->STATUS)->toBe($cancels ? 'CANCELLED' : 'CONFIRMED')->and((string) $event->SEQUENCE)->toBe('2');
+        expect(count($event->ATTENDEE))
+            ->toBe(1)
+            ->and((string) $event->ATTENDEE)
+            ->toBe('mailto:ana@school.example')
+            ->and((string) $event->ORGANIZER)
+            ->toBe('mailto:timetable@school.example')
+            ->and((string) $event->STATUS)
+            ->toBe($cancels ? 'CANCELLED' : 'CONFIRMED')
+            ->and((string) $event->SEQUENCE)
+            ->toBe('2');
     }
 })->with([false, true]);

@@ -8,13 +8,34 @@ use Tests\Support\SmallSchool;
 test('a good school has no fault, and everybody the right zone', function () {
     $data = SchoolReader::read(SmallSchool::files());
 
-    expect($data->faults)->toBe([])
-        ->and($data->counts())->toBe(['terms' => 1, 'closures' => 3, 'courses' => 3, 'sections' => 3, 'people' => 8, 'enrolments' => 8, 'series' => 2])
-        ->and($data->people['S-1']['time_zone'])->toBe('Atlantic/Canary')->and($data->people['S-3']['time_zone'])->toBe('Europe/Madrid')
-        ->and($data->people['S-1']['guardians'])->toBe(['G-1'])->and($data->sections['MAR']['year'])->toBe('8')
-        ->and($data->closures[1])->toBe(['uid' => 'carnival', 'first' => '2027-02-15', 'last' => '2027-02-17', 'reason' => 'Carnival'])
+    expect($data->faults)
+        ->toBe([])
+        ->and($data->counts())
+        ->toBe([
+            'terms' => 1,
+            'closures' => 3,
+            'courses' => 3,
+            'sections' => 3,
+            'people' => 8,
+            'enrolments' => 8,
+            'series' => 2,
+        ])
+        ->and($data->people['S-1']['time_zone'])
+        ->toBe('Atlantic/Canary')
+        ->and($data->people['S-3']['time_zone'])
+        ->toBe('Europe/Madrid')
+        ->and($data->people['S-1']['guardians'])
+        ->toBe(['G-1'])
+        ->and($data->sections['MAR']['year'])
+        ->toBe('8')
+        ->and($data->closures[1])
+        ->toBe(['uid' => 'carnival', 'first' => '2027-02-15', 'last' => '2027-02-17', 'reason' => 'Carnival'])
         // SPA's rule has neither COUNT nor UNTIL: said, but no fault.
-        ->and($data->warnings)->toHaveCount(1)->and($data->warnings[0]->sentence())->toContain('timetable.csv, line 3')->toContain('ends with the term');
+        ->and($data->warnings)
+        ->toHaveCount(1)
+        ->and($data->warnings[0]->sentence())
+        ->toContain('timetable.csv, line 3')
+        ->toContain('ends with the term');
 });
 
 test('the demo school is good, and its numbers are those of the scenario', function () {
@@ -28,62 +49,130 @@ test('the demo school is good, and its numbers are those of the scenario', funct
         $planned[$series['section']] = count(Scenario::dates($series['plan']->sessions(Scenario::term())));
     }
 
-    expect($data->faults)->toBe([])->and($data->counts())->toMatchArray(['sections' => 24, 'closures' => 3, 'series' => 23])
-        ->and(array_count_values(array_column($data->people, 'role')))->toMatchArray(['teacher' => 12, 'student' => 180])
-        ->and($planned)->toMatchArray(['7SPA' => 61, '8HIS' => 13, '7MAT-A' => 36, '8MAR' => 25, '10CIV' => 3]);
+    expect($data->faults)
+        ->toBe([])
+        ->and($data->counts())
+        ->toMatchArray(['sections' => 24, 'closures' => 3, 'series' => 23])
+        ->and(array_count_values(array_column($data->people, 'role')))
+        ->toMatchArray(['teacher' => 12, 'student' => 180])
+        ->and($planned)
+        ->toMatchArray(['7SPA' => 61, '8HIS' => 13, '7MAT-A' => 36, '8MAR' => 25, '10CIV' => 3]);
 });
 
-test('every fault is listed with file, line and column', function (string $file, string $from, string $to, int $line, string $column) {
+test('every fault is listed with file, line and column', function (
+    string $file,
+    string $from,
+    string $to,
+    int $line,
+    string $column,
+) {
     $text = str_replace($from, $to, SmallSchool::files()[$file]);
     expect($text)->not->toBe(SmallSchool::files()[$file]);
     $faults = SchoolReader::read(SmallSchool::files([$file => $text]))->faults;
 
     expect([$faults[0]->file, $faults[0]->line, $faults[0]->column])->toBe([$file, $line, $column]);
 })->with([
-    ['orgs.csv', 'Europe/Madrid', 'Europe/Marisma', 2, 'metadata.timeZone'], ['orgs.csv', ',school,', ',district,', 2, 'type'],
-    ['academicSessions.csv', '2027-04-23', '23/04/2027', 2, 'endDate'], ['academicSessions.csv', '2027-04-23', '2026-04-23', 2, 'endDate'],
-    ['courses.csv', '7SPA,,Spanish', '8MAR,,Spanish', 3, 'sourcedId'], ['classes.csv', '7SPA,MTS', '9SPA,MTS', 3, 'courseSourcedId'], ['classes.csv', 'MTS,27S', 'MTS,26S', 2, 'termSourcedIds'],
-    ['users.csv', 'rui@school.example', 'galia@school.example', 6, 'email'], ['users.csv', 'rui@school.example', 'rui', 6, 'email'], ['users.csv', 'T-2,,teacher', 'T-2,,janitor', 4, 'role'], ['users.csv', 'Africa/Casablanca', 'Casablanca', 4, 'metadata.timeZone'], ['users.csv', 'Mestre', '', 6, 'familyName'],
-    ['enrollments.csv', 'E-2,,MAR,S-1', 'E-2,,MAR,S-9', 3, 'userSourcedId'], ['enrollments.csv', 'E-3,,MAR,S-2', 'E-3,,MAR,S-1', 4, 'userSourcedId'], ['enrollments.csv', '2027-02-20', '2027-02-30', 5, 'endDate'],
-    ['closures.ics', 'SUMMARY:Carnival', 'SUMMARY:', 11, 'SUMMARY'], ['closures.ics', '20270215', 'soon', 11, 'DTSTART'], ['closures.ics', 'DATE:20270218', 'DATE:20270210', 11, 'DTEND'],
-    ['closures.ics', 'DTSTART;VALUE=DATE:20270215', 'DTSTART;TZID=Marisma:20270215T090000', 11, 'DTSTART'], ['closures.ics', "SUMMARY:Carnival\r\n", "SUMMARY:Carnival\r\nRRULE:FREQ=DAILY\r\n", 11, 'RRULE'],
-    ['timetable.csv', 'MAR,Marine', 'MARE,Marine', 2, 'class_sourced_id'], ['timetable.csv', '2027-01-12T10:00', '12 January', 2, 'dtstart'], ['timetable.csv', ',47,', ',0,', 2, 'minutes'], ['timetable.csv', 'FREQ=DAILY', 'FREQ=YEARLY', 3, 'rrule'], ['timetable.csv', 'Europe/Madrid', 'Madrid', 2, 'tzid'],
+    ['orgs.csv', 'Europe/Madrid', 'Europe/Marisma', 2, 'metadata.timeZone'],
+    ['orgs.csv', ',school,', ',district,', 2, 'type'],
+    ['academicSessions.csv', '2027-04-23', '23/04/2027', 2, 'endDate'],
+    ['academicSessions.csv', '2027-04-23', '2026-04-23', 2, 'endDate'],
+    ['courses.csv', '7SPA,,Spanish', '8MAR,,Spanish', 3, 'sourcedId'],
+    ['classes.csv', '7SPA,MTS', '9SPA,MTS', 3, 'courseSourcedId'],
+    ['classes.csv', 'MTS,27S', 'MTS,26S', 2, 'termSourcedIds'],
+    ['users.csv', 'rui@school.example', 'galia@school.example', 6, 'email'],
+    ['users.csv', 'rui@school.example', 'rui', 6, 'email'],
+    ['users.csv', 'T-2,,teacher', 'T-2,,janitor', 4, 'role'],
+    ['users.csv', 'Africa/Casablanca', 'Casablanca', 4, 'metadata.timeZone'],
+    ['users.csv', 'Mestre', '', 6, 'familyName'],
+    ['enrollments.csv', 'E-2,,MAR,S-1', 'E-2,,MAR,S-9', 3, 'userSourcedId'],
+    ['enrollments.csv', 'E-3,,MAR,S-2', 'E-3,,MAR,S-1', 4, 'userSourcedId'],
+    ['enrollments.csv', '2027-02-20', '2027-02-30', 5, 'endDate'],
+    ['closures.ics', 'SUMMARY:Carnival', 'SUMMARY:', 11, 'SUMMARY'],
+    ['closures.ics', '20270215', 'soon', 11, 'DTSTART'],
+    ['closures.ics', 'DATE:20270218', 'DATE:20270210', 11, 'DTEND'],
+    ['closures.ics', 'DTSTART;VALUE=DATE:20270215', 'DTSTART;TZID=Marisma:20270215T090000', 11, 'DTSTART'],
+    ['closures.ics', "SUMMARY:Carnival\r\n", "SUMMARY:Carnival\r\nRRULE:FREQ=DAILY\r\n", 11, 'RRULE'],
+    ['timetable.csv', 'MAR,Marine', 'MARE,Marine', 2, 'class_sourced_id'],
+    ['timetable.csv', '2027-01-12T10:00', '12 January', 2, 'dtstart'],
+    ['timetable.csv', ',47,', ',0,', 2, 'minutes'],
+    ['timetable.csv', 'FREQ=DAILY', 'FREQ=YEARLY', 3, 'rrule'],
+    ['timetable.csv', 'Europe/Madrid', 'Madrid', 2, 'tzid'],
 ]);
 
 test('a missing file and a broken calendar are faults, not crashes', function () {
-    expect(SchoolReader::read(SmallSchool::files(['users.csv' => null]))->faults[0]->sentence())->toContain('users.csv')
-        ->and(SchoolReader::read(SmallSchool::files(['closures.ics' => 'hello']))->faults[0]->sentence())->toContain('iCalendar')
-        ->and(SchoolReader::read(SmallSchool::files(['closures.ics' => "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nthis is no line\r\nEND:VCALENDAR"]))->faults[0]->line)->toBe(3);
+    expect(SchoolReader::read(SmallSchool::files(['users.csv' => null]))->faults[0]->sentence())
+        ->toContain('users.csv')
+        ->and(SchoolReader::read(SmallSchool::files(['closures.ics' => 'hello']))->faults[0]->sentence())
+        ->toContain('iCalendar')
+        ->and(
+            SchoolReader::read(
+                SmallSchool::files([
+                    'closures.ics' => "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nthis is no line\r\nEND:VCALENDAR",
+                ]),
+            )->faults[0]->line,
+        )
+        ->toBe(3);
 });
 
 test('a faulty row takes nothing good with it', function () {
-    $data = SchoolReader::read(SmallSchool::files(['users.csv' => str_replace('rui@school.example', 'rui', SmallSchool::files()['users.csv'])]));
+    $data = SchoolReader::read(
+        SmallSchool::files([
+            'users.csv' => str_replace('rui@school.example', 'rui', SmallSchool::files()['users.csv']),
+        ]),
+    );
 
     // Rui is out, and with him the one enrolment that names him.
-    expect($data->people)->toHaveCount(7)->and($data->enrolments)->toHaveCount(7)->and(array_map(fn ($f) => "$f->file $f->line", $data->faults))->toBe(['users.csv 6', 'enrollments.csv 4']);
+    expect($data->people)
+        ->toHaveCount(7)
+        ->and($data->enrolments)
+        ->toHaveCount(7)
+        ->and(array_map(fn ($f) => "$f->file $f->line", $data->faults))
+        ->toBe(['users.csv 6', 'enrollments.csv 4']);
 });
 
 test('rows to be deleted are read as if they were not there', function () {
-    $data = SchoolReader::read(SmallSchool::files(['enrollments.csv' => str_replace('E-4,,MAR', 'E-4,tobedeleted,MAR', SmallSchool::files()['enrollments.csv'])]));
+    $data = SchoolReader::read(
+        SmallSchool::files([
+            'enrollments.csv' => str_replace(
+                'E-4,,MAR',
+                'E-4,tobedeleted,MAR',
+                SmallSchool::files()['enrollments.csv'],
+            ),
+        ]),
+    );
 
     expect($data->faults)->toBe([])->and($data->enrolments)->not->toHaveKey('E-4');
 });
 
 test('what is likely a slip in a timetable is a warning', function (string $row, string $words) {
-    $data = SchoolReader::read(SmallSchool::files(['timetable.csv' => "class_sourced_id,title,dtstart,minutes,tzid,rrule\n$row\n"]));
+    $data = SchoolReader::read(
+        SmallSchool::files(['timetable.csv' => "class_sourced_id,title,dtstart,minutes,tzid,rrule\n$row\n"]),
+    );
 
-    expect($data->faults)->toBe([])->and($data->series)->toHaveCount(1)->and(implode(' ', array_map(fn ($w) => $w->sentence(), $data->warnings)))->toContain($words);
+    expect($data->faults)
+        ->toBe([])
+        ->and($data->series)
+        ->toHaveCount(1)
+        ->and(implode(' ', array_map(fn ($w) => $w->sentence(), $data->warnings)))
+        ->toContain($words);
 })->with([
-    ['MAR,M,2027-01-12T22:00,45,,FREQ=WEEKLY;COUNT=3', '22:00 is after 21:00'], ['MAR,M,2027-04-13T10:00,45,,FREQ=WEEKLY;COUNT=4', '2 dates of this rule are outside the term'],
+    ['MAR,M,2027-01-12T22:00,45,,FREQ=WEEKLY;COUNT=3', '22:00 is after 21:00'],
+    ['MAR,M,2027-04-13T10:00,45,,FREQ=WEEKLY;COUNT=4', '2 dates of this rule are outside the term'],
     ['MAR,M,2027-01-11T10:00,45,,FREQ=WEEKLY;BYDAY=TU;COUNT=3', 'the first date is 2027-01-12'],
 ]);
 
 test('a timetable keeps its own zone, and one date is one session', function () {
-    $text = "class_sourced_id,title,dtstart,minutes,tzid,rrule\nMAR,A,2027-03-01T10:00,45,Africa/Casablanca,FREQ=WEEKLY;COUNT=4\nMAR,B,2027-03-02 11:00,30,,\n";
+    $text =
+        "class_sourced_id,title,dtstart,minutes,tzid,rrule\n".
+        "MAR,A,2027-03-01T10:00,45,Africa/Casablanca,FREQ=WEEKLY;COUNT=4\nMAR,B,2027-03-02 11:00,30,,\n";
     [$a, $b] = SchoolReader::read(SmallSchool::files(['timetable.csv' => $text]))->series;
     $madrid = Scenario::term()->zone;
     $clocks = array_map(fn ($s) => $madrid->clock($s->start), $a['plan']->sessions(Scenario::term()));
 
-    expect($clocks)->toBe(['11:00', '11:00', '10:00', '10:00'])->and(Scenario::dates($b['plan']->sessions(Scenario::term())))->toBe(['2027-03-02'])
-        ->and(Scenario::dates($a['plan']->sessions(Scenario::term()), SessionState::Lost))->toBe(['2027-03-22']);
+    expect($clocks)
+        ->toBe(['11:00', '11:00', '10:00', '10:00'])
+        ->and(Scenario::dates($b['plan']->sessions(Scenario::term())))
+        ->toBe(['2027-03-02'])
+        ->and(Scenario::dates($a['plan']->sessions(Scenario::term()), SessionState::Lost))
+        ->toBe(['2027-03-22']);
 });

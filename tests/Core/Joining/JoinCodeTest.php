@@ -27,12 +27,22 @@ test('the check character catches every single wrong character and every swap of
 test('a code is read however it is typed', function () {
     $code = JoinCode::make(new Randomizer(new Mt19937(1)));
 
-    expect(JoinCode::read(' '.strtolower(JoinCode::show($code)).' '))->toBe($code)->and(JoinCode::read('RXTN'))->toBeNull()->and(JoinCode::read(''))->toBeNull()->and(JoinCode::read('AAAAAAAAAA'))->toBeNull();
+    expect(JoinCode::read(' '.strtolower(JoinCode::show($code)).' '))
+        ->toBe($code)
+        ->and(JoinCode::read('RXTN'))
+        ->toBeNull()
+        ->and(JoinCode::read(''))
+        ->toBeNull()
+        ->and(JoinCode::read('AAAAAAAAAA'))
+        ->toBeNull();
 });
 
 test('secrets have 160 random bits and go into an address as they are', function () {
     $random = new Randomizer(new Mt19937(1));
     $all = array_map(fn () => LinkSecret::make($random), range(1, 500));
 
-    expect(array_unique($all))->toHaveCount(500)->and($all)->each->toMatch('/^'.LinkSecret::PATTERN.'$/D');
+    expect(array_unique($all))
+        ->toHaveCount(500)
+        ->and($all)
+        ->each->toMatch('/^'.LinkSecret::PATTERN.'$/D');
 });

@@ -16,21 +16,41 @@ test('open hours read as people type them', function (string $typed, string $wor
 test('open hours that cannot be are refused, with what is wrong', function (string $typed, string $because) {
     expect(fn () => OpenHours::read($typed))->toThrow(Fault::class, $because);
 })->with([
-    'nothing' => [' , ', 'Write when the room is open'], 'no weekday' => ['15-16', '"15-16" does not read'], 'no end' => ['Tue 15:00', 'does not read'],
-    'backwards' => ['Tue 16-15', 'Tue 16:00–15:00 ends before it starts'], 'always open' => ['Tue 8:00-18:00', 'longer than 6 hours'], 'twice' => ['Tue 15-16, Tue 15:30-17', 'Tue 15:30–17:00 overlaps Tue 15:00–16:00'], 'no time' => ['Tue noon-one', ''],
+    'nothing' => [' , ', 'Write when the room is open'],
+    'no weekday' => ['15-16', '"15-16" does not read'],
+    'no end' => ['Tue 15:00', 'does not read'],
+    'backwards' => ['Tue 16-15', 'Tue 16:00–15:00 ends before it starts'],
+    'always open' => ['Tue 8:00-18:00', 'longer than 6 hours'],
+    'twice' => ['Tue 15-16, Tue 15:30-17', 'Tue 15:30–17:00 overlaps Tue 15:00–16:00'],
+    'no time' => ['Tue noon-one', ''],
 ]);
 
-test('the hours that hold or come next are those of the next open day, on the school\'s clock', function (string $at, ?string $from, ?string $to) {
+test('the hours that hold or come next are those of the next open day, on the school\'s clock', function (
+    string $at,
+    ?string $from,
+    ?string $to,
+) {
     $zone = Scenario::term()->zone;
-    $hours = OpenHours::read('Tue 15-16, Thu 9-10')->at(Scenario::term(), (new DateTimeImmutable("$at Europe/Madrid"))->getTimestamp());
+    $hours = OpenHours::read('Tue 15-16, Thu 9-10')->at(
+        Scenario::term(),
+        (new DateTimeImmutable("$at Europe/Madrid"))->getTimestamp(),
+    );
 
     expect($hours === null ? [null, null] : array_map($zone->iso(...), $hours))->toBe([$from, $to]);
 })->with([
     'before' => ['2027-02-09 09:52', '2027-02-09T15:00:00+01:00', '2027-02-09T16:00:00+01:00'],
     'within' => ['2027-02-09 15:59', '2027-02-09T15:00:00+01:00', '2027-02-09T16:00:00+01:00'],
-    'at the end the next ones come' => ['2027-02-09 16:00', '2027-02-11T09:00:00+01:00', '2027-02-11T10:00:00+01:00'],
+    'at the end the next ones come' => [
+        '2027-02-09 16:00',
+        '2027-02-11T09:00:00+01:00',
+        '2027-02-11T10:00:00+01:00',
+    ],
     'carnival is passed over' => ['2027-02-11 12:00', '2027-02-18T09:00:00+01:00', '2027-02-18T10:00:00+01:00'],
-    'after the change of the clock' => ['2027-03-20 12:00', '2027-04-06T15:00:00+02:00', '2027-04-06T16:00:00+02:00'],
+    'after the change of the clock' => [
+        '2027-03-20 12:00',
+        '2027-04-06T15:00:00+02:00',
+        '2027-04-06T16:00:00+02:00',
+    ],
     'before the term' => ['2026-12-01 12:00', '2027-01-12T15:00:00+01:00', '2027-01-12T16:00:00+01:00'],
     'none is left' => ['2027-04-22 10:00', null, null],
 ]);
@@ -45,7 +65,13 @@ test('at random moments they are what a walk over every minute finds', function 
             $spans[] = [$weekday, $start, $start + mt_rand(1, 130)];
         }
         $now = $term->zone->instant(mt_rand($term->first->day, $term->last->day), mt_rand(0, 1439));
-        $is = fn (int $at): bool => $term->isOpen($term->zone->wall($at)[0]) && array_filter($spans, fn (array $s): bool => $s[0] === LocalDate::weekdayOf($term->zone->wall($at)[0]) && $term->zone->wall($at)[1] >= $s[1] && $term->zone->wall($at)[1] < $s[2]) !== [];
+        $is = fn (int $at): bool => $term->isOpen($term->zone->wall($at)[0]) &&
+            array_filter(
+                $spans,
+                fn (array $s): bool => $s[0] === LocalDate::weekdayOf($term->zone->wall($at)[0]) &&
+                    $term->zone->wall($at)[1] >= $s[1] &&
+                    $term->zone->wall($at)[1] < $s[2],
+            ) !== [];
         $first = null;
         for ($at = $now; $at < $now + 40 * 86400 && $first === null; $at += 60) {
             $first = $is($at) ? $at : null;

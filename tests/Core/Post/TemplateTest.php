@@ -7,13 +7,22 @@ use Nomada\Core\Post\Template;
 test('the usual words of every kind are whole, and leave nothing in braces', function (LetterKind $kind) {
     [$subject, $text] = $kind->usual()->write($kind->placeholders());
 
-    expect("$subject $text")->not->toContain('{')->not->toContain('}')->and($kind->title())->not->toBe('');
+    expect("$subject $text")
+        ->not->toContain('{')
+        ->not->toContain('}')
+        ->and($kind->title())
+        ->not->toBe('');
     foreach ($kind->needs() as $needed) {
         expect($text)->toContain($kind->placeholders()[$needed]);
     }
 })->with(LetterKind::cases());
 
-test('a template that could not be sent is refused, with how to mend it', function (string $subject, string $text, string $field, string $says) {
+test('a template that could not be sent is refused, with how to mend it', function (
+    string $subject,
+    string $text,
+    string $field,
+    string $says,
+) {
     try {
         new Template(LetterKind::Accepted, $subject, $text);
         $this->fail('It was taken');
@@ -21,13 +30,25 @@ test('a template that could not be sent is refused, with how to mend it', functi
         expect($e->field)->toBe($field)->and($e->getMessage())->toContain($says);
     }
 })->with([
-    ['', '{link}', 'subject', 'one line'], ["a\nb", '{link}', 'subject', 'one line'], ["a\0b", '{link}', 'subject', 'one line'], ['a', ' ', 'text', 'no text'], ['a', '{link} {mother}', 'text', 'Nothing can be put for {mother}'],
-    ['{reason}', '{link}', 'text', '{reason}'], ['{link}', 'come in', 'text', 'Without {link}'], ['a', '{ link }', 'text', '{ link }'],
+    ['', '{link}', 'subject', 'one line'],
+    ["a\nb", '{link}', 'subject', 'one line'],
+    ["a\0b", '{link}', 'subject', 'one line'],
+    ['a', ' ', 'text', 'no text'],
+    ['a', '{link} {mother}', 'text', 'Nothing can be put for {mother}'],
+    ['{reason}', '{link}', 'text', '{reason}'],
+    ['{link}', 'come in', 'text', 'Without {link}'],
+    ['a', '{ link }', 'text', '{ link }'],
 ]);
 
 test('what is put in is never read again, and breaks no subject', function () {
     $template = new Template(LetterKind::Accepted, 'For {name}', '{name}: {link}');
-    [$subject, $text] = $template->write(['name' => "{link}\r\nBcc: all@marisma.example", 'link' => 'https://x.example']);
+    [$subject, $text] = $template->write([
+        'name' => "{link}\r\nBcc: all@marisma.example",
+        'link' => 'https://x.example',
+    ]);
 
-    expect($subject)->toBe('For {link} Bcc: all@marisma.example')->and($text)->toBe("{link}\r\nBcc: all@marisma.example: https://x.example");
+    expect($subject)
+        ->toBe('For {link} Bcc: all@marisma.example')
+        ->and($text)
+        ->toBe("{link}\r\nBcc: all@marisma.example: https://x.example");
 });

@@ -16,13 +16,49 @@ use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
 
-function facts(SeriesPlan $plan, string $link = 'https://x.example/join/series', array $own = ['S-1' => 'one', 'S-2' => 'two'], int $sequence = 0): SectionFacts
-{
-    $planned = array_values(array_filter($plan->sessions(Scenario::term()), fn (PlannedSession $s): bool => $s->state === SessionState::Planned));
-    $series = new SeriesFacts(7, 'uid-7', 'Marine Science', $sequence, 1_800_000_000, $plan, $planned, $link, 'BCDFHJKMNP', '+34 555', '123');
-    $readers = array_map(fn (string $id, string $secret): Reader => new Reader($id, "Name $id", 'student', [7 => "https://x.example/join/$secret"]), array_keys($own), $own);
+function facts(
+    SeriesPlan $plan,
+    string $link = 'https://x.example/join/series',
+    array $own = ['S-1' => 'one', 'S-2' => 'two'],
+    int $sequence = 0,
+): SectionFacts {
+    $planned = array_values(
+        array_filter(
+            $plan->sessions(Scenario::term()),
+            fn (PlannedSession $s): bool => $s->state === SessionState::Planned,
+        ),
+    );
+    $series = new SeriesFacts(
+        7,
+        'uid-7',
+        'Marine Science',
+        $sequence,
+        1_800_000_000,
+        $plan,
+        $planned,
+        $link,
+        'BCDFHJKMNP',
+        '+34 555',
+        '123',
+    );
+    $readers = array_map(
+        fn (string $id, string $secret): Reader => new Reader($id, "Name $id", 'student', [
+            7 => "https://x.example/join/$secret",
+        ]),
+        array_keys($own),
+        $own,
+    );
 
-    return new SectionFacts('8MAR', 'Y8 Marine Science', 'N. Haddad', Scenario::term(), new DoorRules, [$series], [new Reader('T-2', 'Nadir Haddad', 'teacher', [7 => "$link-host"]), ...$readers], 'https://x.example/join');
+    return new SectionFacts(
+        '8MAR',
+        'Y8 Marine Science',
+        'N. Haddad',
+        Scenario::term(),
+        new DoorRules(),
+        [$series],
+        [new Reader('T-2', 'Nadir Haddad', 'teacher', [7 => "$link-host"]), ...$readers],
+        'https://x.example/join',
+    );
 }
 
 /** The same with its link hidden outside the door's hours, and a drop-in room. */
@@ -30,9 +66,42 @@ function hiddenFacts(SeriesPlan $plan): SectionFacts
 {
     $of = facts($plan, own: []);
     $s = $of->series[0];
-    $hidden = new SeriesFacts($s->id, $s->uid, $s->title, $s->sequence, $s->changedAt, $s->plan, $s->sessions, $s->link, $s->joinCode, $s->dialIn, $s->pin, hiddenOutside: true);
+    $hidden = new SeriesFacts(
+        $s->id,
+        $s->uid,
+        $s->title,
+        $s->sequence,
+        $s->changedAt,
+        $s->plan,
+        $s->sessions,
+        $s->link,
+        $s->joinCode,
+        $s->dialIn,
+        $s->pin,
+        hiddenOutside: true,
+    );
 
-    return new SectionFacts($of->id, $of->title, $of->teacher, $of->term, $of->door, [$hidden], [...$of->readers, new Reader('S-1', 'Name S-1', 'student', [])], 'https://x.example', [new DropInFacts(3, 'Office hours', 'Tue 15:00–16:00 Madrid', 'https://x.example/join/room', 'BCDFHJKMNP', '+34 556', '124')]);
+    return new SectionFacts(
+        $of->id,
+        $of->title,
+        $of->teacher,
+        $of->term,
+        $of->door,
+        [$hidden],
+        [...$of->readers, new Reader('S-1', 'Name S-1', 'student', [])],
+        'https://x.example',
+        [
+            new DropInFacts(
+                3,
+                'Office hours',
+                'Tue 15:00–16:00 Madrid',
+                'https://x.example/join/room',
+                'BCDFHJKMNP',
+                '+34 556',
+                '124',
+            ),
+        ],
+    );
 }
 
 /** @return array<string, Placement> by key */
@@ -41,20 +110,37 @@ function wanted(SectionFacts $facts): array
     return array_column(array_map(fn (Placement $p): array => [$p->key, $p], WantedPlacements::of($facts)), 1, 0);
 }
 
-test('a section has a pinned place, an item for every week with sessions, an event a person, and an opening post', function () {
-    $wanted = wanted(facts(Scenario::plan([2, 4], '2027-01-12', minutes: 47)));
-    $weeks = array_values(array_filter(array_keys($wanted), fn (string $k): bool => str_contains($k, 'week-')));
+test(
+    'a section has a pinned place, an item for every week with sessions, an event a person, and an opening post',
+    function () {
+        $wanted = wanted(facts(Scenario::plan([2, 4], '2027-01-12', minutes: 47)));
+        $weeks = array_values(array_filter(array_keys($wanted), fn (string $k): bool => str_contains($k, 'week-')));
 
-    // Weeks 11 and 12 are the Easter break.
-    expect($weeks)->toHaveCount(13)->and($weeks)->not->toContain('8MAR/week-11')->and($wanted['8MAR/week-6']->fields['Sessions'])->toBe(['Thu 18 Feb, 10:00–10:47 Madrid'])
-        ->and(array_keys($wanted))->toContain('8MAR/pinned', 'T-2/uid-7', 'S-1/uid-7', 'S-2/uid-7', '8MAR/opening')->and($wanted)->toHaveCount(18);
-});
+        // Weeks 11 and 12 are the Easter break.
+        expect($weeks)
+            ->toHaveCount(13)
+            ->and($weeks)
+            ->not->toContain('8MAR/week-11')
+            ->and($wanted['8MAR/week-6']->fields['Sessions'])
+            ->toBe(['Thu 18 Feb, 10:00–10:47 Madrid'])
+            ->and(array_keys($wanted))
+            ->toContain('8MAR/pinned', 'T-2/uid-7', 'S-1/uid-7', 'S-2/uid-7', '8MAR/opening')
+            ->and($wanted)
+            ->toHaveCount(18);
+    },
+);
 
 test('whoever gets something gets only their own link', function () {
     foreach (wanted(facts(Scenario::plan([2], '2027-01-12'))) as $key => $placement) {
         $text = json_encode([$placement->fields, $placement->body()], JSON_UNESCAPED_SLASHES);
-        expect(str_contains($text, 'join/one'))->toBe($key === 'S-1/uid-7')->and(str_contains($text, 'join/two'))->toBe($key === 'S-2/uid-7')
-            ->and(str_contains($text, 'series-host'))->toBe($key === 'T-2/uid-7')->and($text)->not->toContain('Name S-');
+        expect(str_contains($text, 'join/one'))
+            ->toBe($key === 'S-1/uid-7')
+            ->and(str_contains($text, 'join/two'))
+            ->toBe($key === 'S-2/uid-7')
+            ->and(str_contains($text, 'series-host'))
+            ->toBe($key === 'T-2/uid-7')
+            ->and($text)
+            ->not->toContain('Name S-');
     }
 });
 
@@ -70,36 +156,90 @@ test('a change touches exactly what says something else', function (SectionFacts
     expect(array_values(array_unique($differ)))->toEqualCanonicalizing($changed);
 })->with([
     'nothing' => [facts(Scenario::plan([2, 4], '2027-01-12', minutes: 47)), []],
-    'a personal link' => [facts(Scenario::plan([2, 4], '2027-01-12', minutes: 47), own: ['S-1' => 'new', 'S-2' => 'two']), ['S-1/uid-7']],
-    'a student more' => [facts(Scenario::plan([2, 4], '2027-01-12', minutes: 47), own: ['S-1' => 'one', 'S-2' => 'two', 'S-3' => 'three']), ['S-3/uid-7']],
-    'the time' => [facts(Scenario::plan([2, 4], '2027-01-12', minute: 735, minutes: 47), sequence: 1), ['8MAR/pinned', '8MAR/week', 'T-2/uid-7', 'S-1/uid-7', 'S-2/uid-7', '8MAR/opening']],
-    'the series link' => [facts(Scenario::plan([2, 4], '2027-01-12', minutes: 47), 'https://x.example/join/new'), ['8MAR/pinned', '8MAR/week', 'T-2/uid-7', '8MAR/opening']],
+    'a personal link' => [
+        facts(Scenario::plan([2, 4], '2027-01-12', minutes: 47), own: ['S-1' => 'new', 'S-2' => 'two']),
+        ['S-1/uid-7'],
+    ],
+    'a student more' => [
+        facts(
+            Scenario::plan([2, 4], '2027-01-12', minutes: 47),
+            own: ['S-1' => 'one', 'S-2' => 'two', 'S-3' => 'three'],
+        ),
+        ['S-3/uid-7'],
+    ],
+    'the time' => [
+        facts(Scenario::plan([2, 4], '2027-01-12', minute: 735, minutes: 47), sequence: 1),
+        ['8MAR/pinned', '8MAR/week', 'T-2/uid-7', 'S-1/uid-7', 'S-2/uid-7', '8MAR/opening'],
+    ],
+    'the series link' => [
+        facts(Scenario::plan([2, 4], '2027-01-12', minutes: 47), 'https://x.example/join/new'),
+        ['8MAR/pinned', '8MAR/week', 'T-2/uid-7', '8MAR/opening'],
+    ],
 ]);
 
 test('the fingerprint is made without the body, and differs exactly where label, fields or body do', function () {
-    $plan = fn (array $days = [2, 4], int $minute = 600): SeriesPlan => Scenario::plan($days, '2027-01-12', minute: $minute, minutes: 47);
+    $plan = fn (array $days = [2, 4], int $minute = 600): SeriesPlan => Scenario::plan(
+        $days,
+        '2027-01-12',
+        minute: $minute,
+        minutes: 47,
+    );
     $all = [];
-    foreach ([facts($plan()), facts($plan()), facts($plan(), sequence: 1), facts($plan([2])), facts($plan(minute: 605)), facts($plan(), own: ['S-1' => 'new', 'S-2' => 'two']), facts($plan(), 'https://x.example/join/new'), hiddenFacts($plan())] as $facts) {
+    foreach (
+        [
+            facts($plan()),
+            facts($plan()),
+            facts($plan(), sequence: 1),
+            facts($plan([2])),
+            facts($plan(minute: 605)),
+            facts($plan(), own: ['S-1' => 'new', 'S-2' => 'two']),
+            facts($plan(), 'https://x.example/join/new'),
+            hiddenFacts($plan()),
+        ] as $facts
+    ) {
         foreach (wanted($facts) as $placement) {
-            $all[] = [json_encode([$placement->place, $placement->label, $placement->fields, $placement->body()]), $placement->fingerprint().$placement->place->value];
+            $all[] = [
+                json_encode([$placement->place, $placement->label, $placement->fields, $placement->body()]),
+                $placement->fingerprint().$placement->place->value,
+            ];
         }
     }
     // Each content has one print, and each print one content.
-    expect(count(array_unique(array_column($all, 0))))->toBe(count(array_unique(array_column($all, 1))))->and(count(array_unique(array_map(json_encode(...), $all))))->toBe(count(array_unique(array_column($all, 1))));
+    expect(count(array_unique(array_column($all, 0))))
+        ->toBe(count(array_unique(array_column($all, 1))))
+        ->and(count(array_unique(array_map(json_encode(...), $all))))
+        ->toBe(count(array_unique(array_column($all, 1))));
 });
 
-test('a link hidden outside the door\'s hours stands nowhere but in the teacher\'s calendar; a drop-in room stands on the course page', function () {
-    foreach (wanted(hiddenFacts(Scenario::plan([2], '2027-01-12'))) as $key => $placement) {
-        $text = json_encode([$placement->fields, $placement->body()], JSON_UNESCAPED_SLASHES);
-        expect(str_contains($text, '/join/'))->toBe(in_array($key, ['T-2/uid-7', '8MAR/drop-in-3'], true));
-    }
-    expect(wanted(hiddenFacts(Scenario::plan([2], '2027-01-12')))['8MAR/drop-in-3']->fields)->toBe(['Title' => 'Office hours', 'Open' => 'Tue 15:00–16:00 Madrid', 'Join link' => 'https://x.example/join/room', 'Join code' => 'BCDF-HJKM-NP at https://x.example', 'By phone' => '+34 556, PIN 124']);
-});
+test(
+    'a link hidden outside the door\'s hours stands nowhere but in the teacher\'s calendar; a drop-in room stands on '.
+        'the course page',
+    function () {
+        foreach (wanted(hiddenFacts(Scenario::plan([2], '2027-01-12'))) as $key => $placement) {
+            $text = json_encode([$placement->fields, $placement->body()], JSON_UNESCAPED_SLASHES);
+            expect(str_contains($text, '/join/'))->toBe(in_array($key, ['T-2/uid-7', '8MAR/drop-in-3'], true));
+        }
+        expect(wanted(hiddenFacts(Scenario::plan([2], '2027-01-12')))['8MAR/drop-in-3']->fields)->toBe([
+            'Title' => 'Office hours',
+            'Open' => 'Tue 15:00–16:00 Madrid',
+            'Join link' => 'https://x.example/join/room',
+            'Join code' => 'BCDF-HJKM-NP at https://x.example',
+            'By phone' => '+34 556, PIN 124',
+        ]);
+    },
+);
 
 test('of a change, before and after are told, of lists only what differs', function () {
-    $changes = FieldChange::between(['Time' => 'Thu 10:30', 'Sessions' => ['a', 'b', 'c'], 'Old' => 'x', 'Same' => 's'], ['Time' => 'Thu 12:15', 'Sessions' => ['b', 'c', 'd'], 'Same' => 's']);
+    $changes = FieldChange::between(
+        ['Time' => 'Thu 10:30', 'Sessions' => ['a', 'b', 'c'], 'Old' => 'x', 'Same' => 's'],
+        ['Time' => 'Thu 12:15', 'Sessions' => ['b', 'c', 'd'], 'Same' => 's'],
+    );
 
-    expect(array_map(fn (FieldChange $c): array => [$c->field, $c->before, $c->after], $changes))->toBe([['Time', 'Thu 10:30', 'Thu 12:15'], ['Sessions', 'a', 'd'], ['Old', 'x', '']]);
+    expect(array_map(fn (FieldChange $c): array => [$c->field, $c->before, $c->after], $changes))->toBe([
+        ['Time', 'Thu 10:30', 'Thu 12:15'],
+        ['Sessions', 'a', 'd'],
+        ['Old', 'x', ''],
+    ]);
 });
 
 test('how far a section has come, in snags', function (SectionStatus $status, array $kinds) {
@@ -107,7 +247,22 @@ test('how far a section has come, in snags', function (SectionStatus $status, ar
 })->with([
     'nothing done' => [new SectionStatus(0, 0, 20, 0, []), ['no-series']],
     'timetabled' => [new SectionStatus(1, 0, 20, 0, []), ['no-link', 'not-registered', 'not-published']],
-    'all done' => [new SectionStatus(1, 1, 20, 20, [Place::Calendar->value => ['add' => 0, 'change' => 0, 'remove' => 0, 'leave' => 9, 'trouble' => 0]]), []],
-    'changed since' => [new SectionStatus(1, 1, 20, 20, [Place::Calendar->value => ['add' => 0, 'change' => 3, 'remove' => 0, 'leave' => 9, 'trouble' => 0]]), ['changed']],
-    'refused' => [new SectionStatus(1, 1, 20, 20, [Place::Calendar->value => ['add' => 2, 'change' => 0, 'remove' => 0, 'leave' => 9, 'trouble' => 2]]), ['refused']],
+    'all done' => [
+        new SectionStatus(1, 1, 20, 20, [
+            Place::Calendar->value => ['add' => 0, 'change' => 0, 'remove' => 0, 'leave' => 9, 'trouble' => 0],
+        ]),
+        [],
+    ],
+    'changed since' => [
+        new SectionStatus(1, 1, 20, 20, [
+            Place::Calendar->value => ['add' => 0, 'change' => 3, 'remove' => 0, 'leave' => 9, 'trouble' => 0],
+        ]),
+        ['changed'],
+    ],
+    'refused' => [
+        new SectionStatus(1, 1, 20, 20, [
+            Place::Calendar->value => ['add' => 2, 'change' => 0, 'remove' => 0, 'leave' => 9, 'trouble' => 2],
+        ]),
+        ['refused'],
+    ],
 ]);

@@ -10,31 +10,67 @@ use Nomada\Core\Registration\Registrant;
 use Nomada\Core\Registration\RosterEntry;
 
 test('names are compared without marks, in any order', function (string $a, string $b, NameRelation $relation) {
-    expect((new PersonName($a))->compare(new PersonName($b)))->toBe($relation)->and((new PersonName($b))->compare(new PersonName($a)))->toBe($relation);
+    expect((new PersonName($a))->compare(new PersonName($b)))
+        ->toBe($relation)
+        ->and((new PersonName($b))->compare(new PersonName($a)))
+        ->toBe($relation);
 })->with([
-    'marks and case' => ['GALÍA ZÁBALO', 'Galia Zabalo', NameRelation::Equal], 'order and comma' => ['Zabalo, Galia', 'Galia Zabalo', NameRelation::Equal],
-    'letters of their own' => ['Łukasz Strøm', 'Lukasz Strom', NameRelation::Equal], 'a double family name' => ['Lúa Piñeiral Castro', 'Lua Pineiral', NameRelation::Containing],
-    'a particle' => ['Ana de la Torre', 'Ana Torre', NameRelation::Containing], 'a second given name' => ['Rui Miguel Mestre', 'Rui Mestre', NameRelation::Containing],
-    'a hyphen' => ['Ana-Belén Ruiz', 'Ana Belen Ruiz', NameRelation::Equal], 'one letter wrong' => ['Galia Zabala', 'Galia Zabalo', NameRelation::Near], 'the first letter wrong' => ['Galia Sabalo', 'Galia Zabalo', NameRelation::Near], 'two letters swapped' => ['Gaila Zabalo', 'Galia Zabalo', NameRelation::Near],
-    'another given name' => ['Marta Zabalo', 'Galia Zabalo', NameRelation::Different], 'nobody' => ['', 'Galia Zabalo', NameRelation::Different], 'two letters only' => ['Li', 'Li Wei', NameRelation::Different],
+    'marks and case' => ['GALÍA ZÁBALO', 'Galia Zabalo', NameRelation::Equal],
+    'order and comma' => ['Zabalo, Galia', 'Galia Zabalo', NameRelation::Equal],
+    'letters of their own' => ['Łukasz Strøm', 'Lukasz Strom', NameRelation::Equal],
+    'a double family name' => ['Lúa Piñeiral Castro', 'Lua Pineiral', NameRelation::Containing],
+    'a particle' => ['Ana de la Torre', 'Ana Torre', NameRelation::Containing],
+    'a second given name' => ['Rui Miguel Mestre', 'Rui Mestre', NameRelation::Containing],
+    'a hyphen' => ['Ana-Belén Ruiz', 'Ana Belen Ruiz', NameRelation::Equal],
+    'one letter wrong' => ['Galia Zabala', 'Galia Zabalo', NameRelation::Near],
+    'the first letter wrong' => ['Galia Sabalo', 'Galia Zabalo', NameRelation::Near],
+    'two letters swapped' => ['Gaila Zabalo', 'Galia Zabalo', NameRelation::Near],
+    'another given name' => ['Marta Zabalo', 'Galia Zabalo', NameRelation::Different],
+    'nobody' => ['', 'Galia Zabalo', NameRelation::Different],
+    'two letters only' => ['Li', 'Li Wei', NameRelation::Different],
 ]);
 
 test('the similarity is that of the literature', function (string $a, string $b, float $is) {
-    expect(round(JaroWinkler::of($a, $b), 3))->toBe($is)->and(JaroWinkler::of($a, $b))->toEqualWithDelta(JaroWinkler::of($b, $a), 1e-9);
-})->with([['martha', 'marhta', 0.961], ['dwayne', 'duane', 0.84], ['dixon', 'dicksonx', 0.813], ['same', 'same', 1.0], ['abc', 'xyz', 0.0], ['', 'x', 0.0]]);
+    expect(round(JaroWinkler::of($a, $b), 3))
+        ->toBe($is)
+        ->and(JaroWinkler::of($a, $b))
+        ->toEqualWithDelta(JaroWinkler::of($b, $a), 1e-9);
+})->with([
+    ['martha', 'marhta', 0.961],
+    ['dwayne', 'duane', 0.84],
+    ['dixon', 'dicksonx', 0.813],
+    ['same', 'same', 1.0],
+    ['abc', 'xyz', 0.0],
+    ['', 'x', 0.0],
+]);
 
 test('addresses are compared trimmed, folded, without a tag', function () {
-    expect(Address::normal(' Galia+Class@School.Example '))->toBe('galia@school.example')->and(Address::isSchools('x@SCHOOL.example', ['school.example']))->toBeTrue()->and(Address::isSchools('x@school.example.evil', ['school.example']))->toBeFalse()->and(Address::normal('no address'))->toBe('no address');
+    expect(Address::normal(' Galia+Class@School.Example '))
+        ->toBe('galia@school.example')
+        ->and(Address::isSchools('x@SCHOOL.example', ['school.example']))
+        ->toBeTrue()
+        ->and(Address::isSchools('x@school.example.evil', ['school.example']))
+        ->toBeFalse()
+        ->and(Address::normal('no address'))
+        ->toBe('no address');
 });
 
 /** @return list<string> "verdict person" */
 function verdicts(array $queue, array $roster): array
 {
-    return array_map(fn (Finding $f): string => trim($f->verdict->value.' '.($f->entry->person ?? '')), (new Matching($roster, ['school.example']))->findings($queue));
+    return array_map(
+        fn (Finding $f): string => trim($f->verdict->value.' '.($f->entry->person ?? '')),
+        (new Matching($roster, ['school.example']))->findings($queue),
+    );
 }
 
-function onRoster(int $person, string $name, string $address, int $section = 1, bool $isRegistered = false): RosterEntry
-{
+function onRoster(
+    int $person,
+    string $name,
+    string $address,
+    int $section = 1,
+    bool $isRegistered = false,
+): RosterEntry {
     return new RosterEntry($person, $name, $address, $section, 7, $isRegistered);
 }
 
@@ -44,31 +80,67 @@ function wants(int $id, string $name, string $address, int $section = 1): Regist
 }
 
 test('every verdict', function () {
-    $roster = [onRoster(1, 'Galia Zabalo', 'galia@school.example'), onRoster(2, 'Rui Mestre', 'rui@school.example'), onRoster(3, 'Teo Kallas', 'teo@school.example'), onRoster(4, 'Lúa Piñeiral', 'lua@school.example', 2), onRoster(5, 'Ida Berg', 'ida@school.example', 1, true)];
+    $roster = [
+        onRoster(1, 'Galia Zabalo', 'galia@school.example'),
+        onRoster(2, 'Rui Mestre', 'rui@school.example'),
+        onRoster(3, 'Teo Kallas', 'teo@school.example'),
+        onRoster(4, 'Lúa Piñeiral', 'lua@school.example', 2),
+        onRoster(5, 'Ida Berg', 'ida@school.example', 1, true),
+    ];
 
-    expect(verdicts([
-        wants(1, 'Zabalo Galia', 'Galia+x@school.example'), wants(2, 'Somebody Else', 'rui@school.example'), wants(3, 'Teo Kallas', 'teo.k@home.example'), wants(4, 'Lua Pineiral', 'lua@school.example'), wants(5, 'Ida Berg', 'ida@school.example'), wants(6, 'Who Knows', 'who@home.example'),
-    ], $roster))->toBe(['certain 1', 'check-name 2', 'check-address 3', 'another-section 4', 'already 5', 'unknown']);
+    expect(
+        verdicts(
+            [
+                wants(1, 'Zabalo Galia', 'Galia+x@school.example'),
+                wants(2, 'Somebody Else', 'rui@school.example'),
+                wants(3, 'Teo Kallas', 'teo.k@home.example'),
+                wants(4, 'Lua Pineiral', 'lua@school.example'),
+                wants(5, 'Ida Berg', 'ida@school.example'),
+                wants(6, 'Who Knows', 'who@home.example'),
+            ],
+            $roster,
+        ),
+    )->toBe(['certain 1', 'check-name 2', 'check-address 3', 'another-section 4', 'already 5', 'unknown']);
 });
 
 test('of twins and a shared family address each gets their own', function () {
     $roster = [onRoster(1, 'Ana Ferro', 'ferro@home.example'), onRoster(2, 'Eva Ferro', 'ferro@home.example')];
 
-    expect(verdicts([wants(1, 'Eva Ferro', 'ferro@home.example'), wants(2, 'Ana Ferro', 'ferro@home.example')], $roster))->toBe(['certain 2', 'certain 1'])
+    expect(
+        verdicts(
+            [wants(1, 'Eva Ferro', 'ferro@home.example'), wants(2, 'Ana Ferro', 'ferro@home.example')],
+            $roster,
+        ),
+    )
+        ->toBe(['certain 2', 'certain 1'])
         // A name that is like both says nothing of either.
-        ->and(verdicts([wants(1, 'Ferro', 'x@home.example')], $roster))->toBe(['unknown']);
+        ->and(verdicts([wants(1, 'Ferro', 'x@home.example')], $roster))
+        ->toBe(['unknown']);
 });
 
 test('not the first come but the best match gets a student', function () {
     $roster = [onRoster(1, 'Galia Zabalo', 'galia@school.example')];
 
-    expect(verdicts([wants(1, 'Galia Zabalo', 'galia.private@home.example'), wants(2, 'Galia Zabalo', 'galia@school.example')], $roster))->toBe(['unknown', 'certain 1']);
+    expect(
+        verdicts(
+            [
+                wants(1, 'Galia Zabalo', 'galia.private@home.example'),
+                wants(2, 'Galia Zabalo', 'galia@school.example'),
+            ],
+            $roster,
+        ),
+    )->toBe(['unknown', 'certain 1']);
 });
 
 test('the evidence says why', function () {
-    $found = (new Matching([onRoster(3, 'Teo Kallas', 'teo@school.example')], ['school.example']))->findings([wants(1, 'Teo Kalas', 'teo2@school.example')])[0];
+    $found = (new Matching([onRoster(3, 'Teo Kallas', 'teo@school.example')], ['school.example']))->findings([
+        wants(1, 'Teo Kalas', 'teo2@school.example'),
+    ])[0];
 
-    expect($found->why())->toBe('name near, another address of the school')->and($found->shared())->toBe(['teo']);
+    expect($found->why())
+        ->toBe('name near, another address of the school')
+        ->and($found->shared())
+        ->toBe(['teo']);
 });
 
 test('the assignment is the best there is, against trying all of them', function () {
@@ -92,6 +164,9 @@ test('the assignment is the best there is, against trying all of them', function
         };
         $try(0, [], 0);
         $found = Matching::hungarian($cost, $n, $m);
-        expect(array_sum(array_map(fn (int $row): int => $cost[$row][$found[$row]], array_keys($found))))->toBe($best)->and(count(array_unique($found)))->toBe($n);
+        expect(array_sum(array_map(fn (int $row): int => $cost[$row][$found[$row]], array_keys($found))))
+            ->toBe($best)
+            ->and(count(array_unique($found)))
+            ->toBe($n);
     }
 });

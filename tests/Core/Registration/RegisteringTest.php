@@ -12,47 +12,96 @@ use Nomada\Core\Term\LocalDate;
 test('it opens on its first day, closes after its last, and says so', function () {
     $r = new Registering(opens: LocalDate::parse('2027-02-08'), closes: LocalDate::parse('2027-02-12'), seats: 24);
 
-    expect($r->shut(LocalDate::parse('2027-02-07')))->toBe('Registration opens on Mon 8 Feb.')->and($r->shut(LocalDate::parse('2027-02-08')))->toBeNull()->and($r->shut(LocalDate::parse('2027-02-12')))->toBeNull()
-        ->and($r->shut(LocalDate::parse('2027-02-13')))->toBe('Registration closed on Fri 12 Feb.')->and($r->say())->toBe('Students register once; somebody accepts each; from Mon 8 Feb until Fri 12 Feb; 24 seats')
-        ->and((new Registering)->shut(LocalDate::parse('2027-02-13')))->toBeNull();
+    expect($r->shut(LocalDate::parse('2027-02-07')))
+        ->toBe('Registration opens on Mon 8 Feb.')
+        ->and($r->shut(LocalDate::parse('2027-02-08')))
+        ->toBeNull()
+        ->and($r->shut(LocalDate::parse('2027-02-12')))
+        ->toBeNull()
+        ->and($r->shut(LocalDate::parse('2027-02-13')))
+        ->toBe('Registration closed on Fri 12 Feb.')
+        ->and($r->say())
+        ->toBe('Students register once; somebody accepts each; from Mon 8 Feb until Fri 12 Feb; 24 seats')
+        ->and((new Registering())->shut(LocalDate::parse('2027-02-13')))
+        ->toBeNull();
 });
 
 test('it is kept and read back as it was', function (Registering $r) {
     expect(Registering::from($r->toArray()))->toEqual($r);
-})->with([[new Registering], [new Registering(true, true, null, LocalDate::parse('2027-03-01'), 1)], [new Registering(false, true, LocalDate::parse('2027-02-01'))]]);
+})->with([
+    [new Registering()],
+    [new Registering(true, true, null, LocalDate::parse('2027-03-01'), 1)],
+    [new Registering(false, true, LocalDate::parse('2027-02-01'))],
+]);
 
 test('what contradicts itself is refused', function () {
-    expect(fn () => new Registering(opens: LocalDate::parse('2027-02-09'), closes: LocalDate::parse('2027-02-08')))->toThrow(Fault::class, 'closes before it opens')
-        ->and(fn () => new Registering(seats: 0))->toThrow(Fault::class, 'at least one seat');
+    expect(fn () => new Registering(opens: LocalDate::parse('2027-02-09'), closes: LocalDate::parse('2027-02-08')))
+        ->toThrow(Fault::class, 'closes before it opens')
+        ->and(fn () => new Registering(seats: 0))
+        ->toThrow(Fault::class, 'at least one seat');
 });
 
 test('seats are held by who is accepted or waits', function () {
-    expect((new Registering(seats: 2))->hasSeat(1))->toBeTrue()->and((new Registering(seats: 2))->hasSeat(2))->toBeFalse()->and((new Registering)->hasSeat(100000))->toBeTrue();
+    expect((new Registering(seats: 2))->hasSeat(1))
+        ->toBeTrue()
+        ->and((new Registering(seats: 2))->hasSeat(2))
+        ->toBeFalse()
+        ->and((new Registering())->hasSeat(100000))
+        ->toBeTrue();
 });
 
-test('for random queues: nobody of a roster is given twice, the order of arrival changes no verdict that is certain, and an own account wins', function () {
-    mt_srand(5);
-    $given = ['Alba', 'Bruno', 'Uxía', 'Íñigo', 'María José'];
-    $family = ['Sanz', 'de la Riba', 'Piñeiral', 'Øster'];
-    for ($round = 0; $round < 200; $round++) {
-        $roster = $queue = [];
-        for ($p = 1; $p <= 6; $p++) {
-            // Some share a family's address, some a name.
-            $name = $given[mt_rand(0, 4)].' '.$family[mt_rand(0, 3)];
-            $address = mt_rand(0, 3) === 0 ? 'home@postbox.example' : "p$p@school.example";
-            $roster[] = new RosterEntry($p, $name, $address, 1, 1);
-            $queue[] = new Registrant($p, mt_rand(0, 2) === 0 ? mb_strtoupper($name) : $name, mt_rand(0, 4) === 0 ? 'other@postbox.example' : $address, 1, 1, $p);
+test(
+    'for random queues: nobody of a roster is given twice, the order of arrival changes no verdict that is certain, '.
+        'and an own account wins',
+    function () {
+        mt_srand(5);
+        $given = ['Alba', 'Bruno', 'Uxía', 'Íñigo', 'María José'];
+        $family = ['Sanz', 'de la Riba', 'Piñeiral', 'Øster'];
+        for ($round = 0; $round < 200; $round++) {
+            $roster = $queue = [];
+            for ($p = 1; $p <= 6; $p++) {
+                // Some share a family's address, some a name.
+                $name = $given[mt_rand(0, 4)].' '.$family[mt_rand(0, 3)];
+                $address = mt_rand(0, 3) === 0 ? 'home@postbox.example' : "p$p@school.example";
+                $roster[] = new RosterEntry($p, $name, $address, 1, 1);
+                $queue[] = new Registrant(
+                    $p,
+                    mt_rand(0, 2) === 0 ? mb_strtoupper($name) : $name,
+                    mt_rand(0, 4) === 0 ? 'other@postbox.example' : $address,
+                    1,
+                    1,
+                    $p,
+                );
+            }
+            $queue[] = new Registrant(7, $roster[0]->name->typed, $roster[0]->address, 1, 1, 99);
+            $found = (new Matching($roster, ['school.example']))->findings($queue);
+            $given1 = array_filter(
+                array_map(
+                    fn ($f): ?int => in_array(
+                        $f->verdict,
+                        [Verdict::Certain, Verdict::CheckName, Verdict::CheckAddress],
+                        true,
+                    )
+                        ? $f->entry?->person
+                        : null,
+                    $found,
+                ),
+            );
+            expect($given1)->toBe(array_unique($given1));
+            $again = (new Matching($roster, ['school.example']))->findings(array_reverse($queue));
+            $certain = fn (array $of): int => count(
+                array_filter($of, fn ($f): bool => $f->verdict === Verdict::Certain),
+            );
+            expect($certain($again))->toBe($certain($found));
+            // The one who typed the first student in from another account never takes that student's place from the
+            // student.
+            if (
+                $queue[0]->address === Address::normal($roster[0]->address) &&
+                $found[0]->verdict === Verdict::Certain &&
+                $found[0]->entry?->person === 1
+            ) {
+                expect($found[6]->entry?->person)->not->toBe(1);
+            }
         }
-        $queue[] = new Registrant(7, $roster[0]->name->typed, $roster[0]->address, 1, 1, 99);
-        $found = (new Matching($roster, ['school.example']))->findings($queue);
-        $given1 = array_filter(array_map(fn ($f): ?int => in_array($f->verdict, [Verdict::Certain, Verdict::CheckName, Verdict::CheckAddress], true) ? $f->entry?->person : null, $found));
-        expect($given1)->toBe(array_unique($given1));
-        $again = (new Matching($roster, ['school.example']))->findings(array_reverse($queue));
-        $certain = fn (array $of): int => count(array_filter($of, fn ($f): bool => $f->verdict === Verdict::Certain));
-        expect($certain($again))->toBe($certain($found));
-        // The one who typed the first student in from another account never takes that student's place from the student.
-        if ($queue[0]->address === Address::normal($roster[0]->address) && $found[0]->verdict === Verdict::Certain && $found[0]->entry?->person === 1) {
-            expect($found[6]->entry?->person)->not->toBe(1);
-        }
-    }
-});
+    },
+);

@@ -10,27 +10,56 @@ use Tests\Core\Scenario;
 test('the scenario has 61 school days in 15 weeks', function () {
     $term = Scenario::term();
 
-    expect($term->openDays())->toHaveCount(61)
-        ->and($term->weeks())->toBe(15)
-        ->and($term->closedBecause(LocalDate::parse('2027-02-16')->day))->toBe('Carnival')
-        ->and($term->closedBecause(LocalDate::parse('2027-02-13')->day))->toBe('Weekend')
-        ->and($term->closedBecause(LocalDate::parse('2027-04-24')->day))->toBe('Outside the term')
-        ->and($term->closedBecause(LocalDate::parse('2027-02-18')->day))->toBeNull();
+    expect($term->openDays())
+        ->toHaveCount(61)
+        ->and($term->weeks())
+        ->toBe(15)
+        ->and($term->closedBecause(LocalDate::parse('2027-02-16')->day))
+        ->toBe('Carnival')
+        ->and($term->closedBecause(LocalDate::parse('2027-02-13')->day))
+        ->toBe('Weekend')
+        ->and($term->closedBecause(LocalDate::parse('2027-04-24')->day))
+        ->toBe('Outside the term')
+        ->and($term->closedBecause(LocalDate::parse('2027-02-18')->day))
+        ->toBeNull();
 });
 
 test('teaching week 1 is the week of the first day, whatever weekday that is', function () {
-    $term = new Term('T', LocalDate::parse('2027-01-13'), LocalDate::parse('2027-02-05'), Zone::named('Europe/Madrid'));
+    $term = new Term(
+        'T',
+        LocalDate::parse('2027-01-13'),
+        LocalDate::parse('2027-02-05'),
+        Zone::named('Europe/Madrid'),
+    );
 
-    expect($term->weekOf(LocalDate::parse('2027-01-13')->day))->toBe(1)
-        ->and($term->weekOf(LocalDate::parse('2027-01-17')->day))->toBe(1)
-        ->and($term->weekOf(LocalDate::parse('2027-01-18')->day))->toBe(2)
-        ->and($term->monday(1)->iso())->toBe('2027-01-11');
+    expect($term->weekOf(LocalDate::parse('2027-01-13')->day))
+        ->toBe(1)
+        ->and($term->weekOf(LocalDate::parse('2027-01-17')->day))
+        ->toBe(1)
+        ->and($term->weekOf(LocalDate::parse('2027-01-18')->day))
+        ->toBe(2)
+        ->and($term->monday(1)->iso())
+        ->toBe('2027-01-11');
 });
 
 test('a weekend day that was opened is open, unless it is closed as well', function () {
     $saturday = LocalDate::parse('2027-01-16');
-    $open = new Term('T', LocalDate::parse('2027-01-11'), LocalDate::parse('2027-01-31'), Zone::named('UTC'), [], [$saturday]);
-    $both = new Term('T', LocalDate::parse('2027-01-11'), LocalDate::parse('2027-01-31'), Zone::named('UTC'), [new Closure($saturday, $saturday, 'Storm')], [$saturday]);
+    $open = new Term(
+        'T',
+        LocalDate::parse('2027-01-11'),
+        LocalDate::parse('2027-01-31'),
+        Zone::named('UTC'),
+        [],
+        [$saturday],
+    );
+    $both = new Term(
+        'T',
+        LocalDate::parse('2027-01-11'),
+        LocalDate::parse('2027-01-31'),
+        Zone::named('UTC'),
+        [new Closure($saturday, $saturday, 'Storm')],
+        [$saturday],
+    );
 
     expect($open->isOpen($saturday->day))->toBeTrue()->and($both->closedBecause($saturday->day))->toBe('Storm');
 });
@@ -38,10 +67,22 @@ test('a weekend day that was opened is open, unless it is closed as well', funct
 test('what makes no sense is refused in words', function (callable $make, string $words) {
     expect($make)->toThrow(Fault::class, $words);
 })->with([
-    'a closure that ends before it begins' => [fn () => new Closure(LocalDate::parse('2027-02-17'), LocalDate::parse('2027-02-15'), 'Carnival'), 'before it begins'],
-    'a closure without a reason' => [fn () => new Closure(LocalDate::parse('2027-02-15'), LocalDate::parse('2027-02-15'), ' '), 'reason'],
-    'a term that ends before it begins' => [fn () => new Term('T', LocalDate::parse('2027-02-17'), LocalDate::parse('2027-02-15'), Zone::named('UTC')), 'before it begins'],
-    'a term of two years' => [fn () => new Term('T', LocalDate::parse('2027-01-01'), LocalDate::parse('2028-12-31'), Zone::named('UTC')), '400 days'],
+    'a closure that ends before it begins' => [
+        fn () => new Closure(LocalDate::parse('2027-02-17'), LocalDate::parse('2027-02-15'), 'Carnival'),
+        'before it begins',
+    ],
+    'a closure without a reason' => [
+        fn () => new Closure(LocalDate::parse('2027-02-15'), LocalDate::parse('2027-02-15'), ' '),
+        'reason',
+    ],
+    'a term that ends before it begins' => [
+        fn () => new Term('T', LocalDate::parse('2027-02-17'), LocalDate::parse('2027-02-15'), Zone::named('UTC')),
+        'before it begins',
+    ],
+    'a term of two years' => [
+        fn () => new Term('T', LocalDate::parse('2027-01-01'), LocalDate::parse('2028-12-31'), Zone::named('UTC')),
+        '400 days',
+    ],
     'a date that does not exist' => [fn () => LocalDate::parse('2027-02-29'), 'no date'],
     'a date written otherwise' => [fn () => LocalDate::parse('29/1/2027'), 'Write year-month-day'],
     'a zone that nobody knows' => [fn () => Zone::named('Europe/Marisma'), 'IANA'],
@@ -49,9 +90,13 @@ test('what makes no sense is refused in words', function (callable $make, string
 
 test('dates agree with PHP\'s own calendar over three hundred years', function () {
     for ($day = LocalDate::toDay(1900, 1, 1), $n = 0; $n < 1500; $n++, $day += 73) {
-        $php = (new DateTimeImmutable('@'.($day * 86400)));
+        $php = new DateTimeImmutable('@'.$day * 86400);
         $ours = new LocalDate($day);
-        expect($ours->iso())->toBe($php->format('Y-m-d'))->and($ours->weekday())->toBe((int) $php->format('N'))
-            ->and(LocalDate::parse($ours->iso())->day)->toBe($day);
+        expect($ours->iso())
+            ->toBe($php->format('Y-m-d'))
+            ->and($ours->weekday())
+            ->toBe((int) $php->format('N'))
+            ->and(LocalDate::parse($ours->iso())->day)
+            ->toBe($day);
     }
 });

@@ -8,9 +8,19 @@ use Tests\Core\Scenario;
 test('the wall time stays and the instant moves over the 28 March change in Madrid', function () {
     $madrid = Zone::named('Europe/Madrid');
     $sessions = Scenario::plan([1, 2, 3, 4, 5])->sessions(Scenario::term());
-    $byDay = array_column(array_map(fn (PlannedSession $s): array => [(new LocalDate($s->day))->iso(), $madrid->iso($s->start)], $sessions), 1, 0);
+    $byDay = array_column(
+        array_map(
+            fn (PlannedSession $s): array => [(new LocalDate($s->day))->iso(), $madrid->iso($s->start)],
+            $sessions,
+        ),
+        1,
+        0,
+    );
 
-    expect($byDay['2027-03-19'])->toBe('2027-03-19T10:00:00+01:00')->and($byDay['2027-04-05'])->toBe('2027-04-05T10:00:00+02:00');
+    expect($byDay['2027-03-19'])
+        ->toBe('2027-03-19T10:00:00+01:00')
+        ->and($byDay['2027-04-05'])
+        ->toBe('2027-04-05T10:00:00+02:00');
 });
 
 test('Casablanca is an hour behind Madrid from 7 February to 14 March only', function () {
@@ -20,9 +30,17 @@ test('Casablanca is an hour behind Madrid from 7 February to 14 March only', fun
         $clocks[(new LocalDate($session->day))->iso()] = $casablanca->clock($session->start);
     }
 
-    expect($clocks['2027-02-05'])->toBe('10:00')->and($clocks['2027-02-08'])->toBe('09:00')->and($clocks['2027-03-12'])->toBe('09:00')->and($clocks['2027-03-15'])->toBe('10:00')
+    expect($clocks['2027-02-05'])
+        ->toBe('10:00')
+        ->and($clocks['2027-02-08'])
+        ->toBe('09:00')
+        ->and($clocks['2027-03-12'])
+        ->toBe('09:00')
+        ->and($clocks['2027-03-15'])
+        ->toBe('10:00')
         // From 28 March Madrid is on summer time, and Casablanca is behind again.
-        ->and($clocks['2027-04-05'])->toBe('09:00');
+        ->and($clocks['2027-04-05'])
+        ->toBe('09:00');
 });
 
 test('a skipped wall time moves forward by the gap, and one that comes twice means the first', function () {
@@ -30,10 +48,14 @@ test('a skipped wall time moves forward by the gap, and one that comes twice mea
     $spring = LocalDate::parse('2027-03-28')->day;
     $autumn = LocalDate::parse('2027-10-31')->day;
 
-    expect($madrid->iso($madrid->instant($spring, 150)))->toBe('2027-03-28T03:30:00+02:00')
-        ->and($madrid->iso($madrid->instant($autumn, 150)))->toBe('2027-10-31T02:30:00+02:00')
-        ->and($madrid->iso($madrid->instant($spring, 119)))->toBe('2027-03-28T01:59:00+01:00')
-        ->and($madrid->iso($madrid->instant($spring, 180)))->toBe('2027-03-28T03:00:00+02:00');
+    expect($madrid->iso($madrid->instant($spring, 150)))
+        ->toBe('2027-03-28T03:30:00+02:00')
+        ->and($madrid->iso($madrid->instant($autumn, 150)))
+        ->toBe('2027-10-31T02:30:00+02:00')
+        ->and($madrid->iso($madrid->instant($spring, 119)))
+        ->toBe('2027-03-28T01:59:00+01:00')
+        ->and($madrid->iso($madrid->instant($spring, 180)))
+        ->toBe('2027-03-28T03:00:00+02:00');
 });
 
 test('instants agree with PHP for every hour of a year in zones of all kinds', function (string $name) {
@@ -43,8 +65,21 @@ test('instants agree with PHP for every hour of a year in zones of all kinds', f
         $minute = ($n * 97) % 1440;
         $text = (new LocalDate($day))->iso().sprintf(' %02d:%02d', intdiv($minute, 60), $minute % 60);
         $instant = $zone->instant($day, $minute);
-        $wall = (new DateTimeImmutable($text, $php));
+        $wall = new DateTimeImmutable($text, $php);
         // PHP moves skipped times forward too, but means the second of a doubled hour nowhere: both agree on the first.
-        expect($instant)->toBe($wall->getTimestamp(), "$name $text")->and($zone->wall($instant)[0])->toBe(LocalDate::parse($wall->format('Y-m-d'))->day);
+        expect($instant)
+            ->toBe($wall->getTimestamp(), "$name $text")
+            ->and($zone->wall($instant)[0])
+            ->toBe(LocalDate::parse($wall->format('Y-m-d'))->day);
     }
-})->with(['Europe/Madrid', 'Atlantic/Canary', 'Africa/Casablanca', 'Atlantic/Azores', 'Europe/Athens', 'Australia/Lord_Howe', 'America/St_Johns', 'Pacific/Kiritimati', 'UTC']);
+})->with([
+    'Europe/Madrid',
+    'Atlantic/Canary',
+    'Africa/Casablanca',
+    'Atlantic/Azores',
+    'Europe/Athens',
+    'Australia/Lord_Howe',
+    'America/St_Johns',
+    'Pacific/Kiritimati',
+    'UTC',
+]);

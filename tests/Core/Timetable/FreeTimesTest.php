@@ -29,24 +29,48 @@ test('the nearest time at which everybody is free comes first', function () {
     }
     $best = (new FreeTimes(Scenario::term(), $teachers, $students))->forSeries($days, 630, 45)[0];
 
-    // Between the students' 10:47 and the teacher's 11:30 there is no room for 45 minutes; 09:15 to 10:00 is nearer than 12:15.
-    expect($best->clear)->toBe(3)->and($best->students)->toBe(0)->and($best->shift)->toBe(0)->and($best->start)->toBe(555);
+    // Between the students' 10:47 and the teacher's 11:30 there is no room for 45 minutes; 09:15 to 10:00 is nearer
+    // than 12:15.
+    expect($best->clear)
+        ->toBe(3)
+        ->and($best->students)
+        ->toBe(0)
+        ->and($best->shift)
+        ->toBe(0)
+        ->and($best->start)
+        ->toBe(555);
 });
 
 test('closed days and busy ones are told as what they cost', function () {
     $days = dayNumbers(['2027-02-18', '2027-02-25']);
     $monday = LocalDate::parse('2027-02-22')->day;
-    $free = (new FreeTimes(Scenario::term(), [], [$monday => [[...from('2027-02-22', 480, 600), 3]]]))->forSeries($days, 600, 45, 400);
+    $free = (new FreeTimes(Scenario::term(), [], [$monday => [[...from('2027-02-22', 480, 600), 3]]]))->forSeries(
+        $days,
+        600,
+        45,
+        400,
+    );
     $onMonday = array_values(array_filter($free, fn (FreeTime $f): bool => $f->shift === -3));
 
     // Monday 15 February is Carnival.
-    expect($onMonday[0]->cost())->toBe('1 of 2 clear; 1 on closed days; on Mon 22 Feb 3 students are elsewhere')->and($onMonday[0]->words())->toStartWith('Mon ');
+    expect($onMonday[0]->cost())
+        ->toBe('1 of 2 clear; 1 on closed days; on Mon 22 Feb 3 students are elsewhere')
+        ->and($onMonday[0]->words())
+        ->toStartWith('Mon ');
 });
 
 test('hours that are none for students elsewhere count against a time', function () {
-    $free = (new FreeTimes(Scenario::term(), [], [], ['Atlantic/Azores' => 4]))->forSeries(dayNumbers(['2027-02-18']), 480, 45, 100);
+    $free = (new FreeTimes(Scenario::term(), [], [], ['Atlantic/Azores' => 4]))->forSeries(
+        dayNumbers(['2027-02-18']),
+        480,
+        45,
+        100,
+    );
 
-    expect($free[0]->uncomfortable)->toBe(0)->and(array_filter($free, fn (FreeTime $f): bool => $f->start < 540 && $f->uncomfortable !== 4))->toBe([]);
+    expect($free[0]->uncomfortable)
+        ->toBe(0)
+        ->and(array_filter($free, fn (FreeTime $f): bool => $f->start < 540 && $f->uncomfortable !== 4))
+        ->toBe([]);
 });
 
 test('a single session is made up on an open day, never on a closed one', function () {
@@ -67,8 +91,14 @@ test('every cost is what counting by hand gives, and no better time is left out'
         $teachers = $students = [];
         for ($d = LocalDate::parse('2027-03-01')->day; $d <= LocalDate::parse('2027-03-19')->day; $d++) {
             $iso = (new LocalDate($d))->iso();
-            $teachers[$d] = array_map(fn () => from($iso, mt_rand(96, 200) * 5, mt_rand(4, 20) * 5), range(1, mt_rand(1, 3)));
-            $students[$d] = array_map(fn () => [...from($iso, mt_rand(96, 200) * 5, mt_rand(4, 20) * 5), mt_rand(1, 9)], range(1, mt_rand(1, 4)));
+            $teachers[$d] = array_map(
+                fn () => from($iso, mt_rand(96, 200) * 5, mt_rand(4, 20) * 5),
+                range(1, mt_rand(1, 3)),
+            );
+            $students[$d] = array_map(
+                fn () => [...from($iso, mt_rand(96, 200) * 5, mt_rand(4, 20) * 5), mt_rand(1, 9)],
+                range(1, mt_rand(1, 4)),
+            );
         }
         $got = (new FreeTimes($term, $teachers, $students))->forSeries($days, 600, 45, 1)[0];
         $best = null;
@@ -80,8 +110,11 @@ test('every cost is what counting by hand gives, and no better time is left out'
                 $hard = $soft = 0;
                 foreach ($days as $day) {
                     [$a, $b] = from((new LocalDate($day + $shift))->iso(), $start, 45);
-                    $hard += array_filter($teachers[$day + $shift], fn ($t) => $t[0] < $b && $t[1] > $a) === [] ? 0 : 1;
-                    $soft += array_sum(array_map(fn ($s) => $s[0] < $b && $s[1] > $a ? $s[2] : 0, $students[$day + $shift]));
+                    $hard +=
+                        array_filter($teachers[$day + $shift], fn ($t) => $t[0] < $b && $t[1] > $a) === [] ? 0 : 1;
+                    $soft += array_sum(
+                        array_map(fn ($s) => $s[0] < $b && $s[1] > $a ? $s[2] : 0, $students[$day + $shift]),
+                    );
                 }
                 $rank = [$hard, $soft, 0, abs($shift) * 1440 + abs($start - 600)];
                 $best = $best === null || $rank < $best ? $rank : $best;

@@ -15,17 +15,35 @@ use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
 
 /** @param  list<int>  $weekdays */
-function running(int $series, array $weekdays, int $minute, int $minutes = 45, int $people = 20, ?int $account = null, string $from = '2027-01-11'): Running
-{
-    $sessions = array_filter(Scenario::plan($weekdays, $from, null, $minute, $minutes)->sessions(Scenario::term()), fn (PlannedSession $s): bool => $s->state === SessionState::Planned);
+function running(
+    int $series,
+    array $weekdays,
+    int $minute,
+    int $minutes = 45,
+    int $people = 20,
+    ?int $account = null,
+    string $from = '2027-01-11',
+): Running {
+    $sessions = array_filter(
+        Scenario::plan($weekdays, $from, null, $minute, $minutes)->sessions(Scenario::term()),
+        fn (PlannedSession $s): bool => $s->state === SessionState::Planned,
+    );
 
-    return new Running($series, array_values(array_map(fn (PlannedSession $s): array => [$s->start, $s->end], $sessions)), $people, $account);
+    return new Running(
+        $series,
+        array_values(array_map(fn (PlannedSession $s): array => [$s->start, $s->end], $sessions)),
+        $people,
+        $account,
+    );
 }
 
 /** @return list<HostAccount> */
 function accounts(int $n, int $seats = 30, int $minutes = 60, int $atOnce = 1): array
 {
-    return array_map(fn (int $i): HostAccount => new HostAccount($i, "Host $i", $seats, $minutes, $atOnce), range(1, $n));
+    return array_map(
+        fn (int $i): HostAccount => new HostAccount($i, "Host $i", $seats, $minutes, $atOnce),
+        range(1, $n),
+    );
 }
 
 /** Whether an assignment gives no account more than it bears, checked moment by moment. */
@@ -34,7 +52,7 @@ function isSound(Assignment $a, array $running, array $accounts): bool
     $starts = [];
     foreach ($running as $r) {
         foreach ($r->sessions as [$start, $end]) {
-            $id = $a->accounts[$r->series] ?? $a->split[$r->series][$start] ?? null;
+            $id = $a->accounts[$r->series] ?? ($a->split[$r->series][$start] ?? null);
             if ($id !== null) {
                 $starts[$id][] = [$start, $end];
             }
@@ -42,7 +60,10 @@ function isSound(Assignment $a, array $running, array $accounts): bool
     }
     foreach ($starts as $id => $spans) {
         foreach ($spans as [$at]) {
-            if (count(array_filter($spans, fn (array $s): bool => $s[0] <= $at && $s[1] > $at)) > $accounts[$id - 1]->atOnce) {
+            if (
+                count(array_filter($spans, fn (array $s): bool => $s[0] <= $at && $s[1] > $at)) >
+                $accounts[$id - 1]->atOnce
+            ) {
                 return false;
             }
         }
@@ -56,86 +77,250 @@ test('the peak is counted where sessions run at one time; touching ends do not',
     $peak = $licences->peak();
     $zone = Scenario::term()->zone;
 
-    expect($peak['n'])->toBe(2)->and($zone->clock($peak['from']))->toBe('10:20')->and($zone->clock($peak['to']))->toBe('10:45')->and($licences->fewest())->toBe(2)->and($licences->fewest(2))->toBe(1)
-        ->and((new Licences([]))->peak()['n'])->toBe(0);
+    expect($peak['n'])
+        ->toBe(2)
+        ->and($zone->clock($peak['from']))
+        ->toBe('10:20')
+        ->and($zone->clock($peak['to']))
+        ->toBe('10:45')
+        ->and($licences->fewest())
+        ->toBe(2)
+        ->and($licences->fewest(2))
+        ->toBe(1)
+        ->and((new Licences([]))->peak()['n'])
+        ->toBe(0);
 });
 
 test('the curve says for every weekday how many run, the most of any week', function () {
-    $curve = (new Licences([running(1, [1, 3], 600), running(2, [1], 630, from: '2027-03-01')]))->curve(Scenario::term()->zone);
+    $curve = (new Licences([running(1, [1, 3], 600), running(2, [1], 630, from: '2027-03-01')]))->curve(
+        Scenario::term()->zone,
+    );
 
-    expect(array_keys($curve))->toBe([1, 3])->and($curve[1][600])->toBe(1)->and($curve[1][630])->toBe(2)->and($curve[1][645])->toBe(1)->and($curve[1][675] ?? 0)->toBe(0)->and(max($curve[3]))->toBe(1);
+    expect(array_keys($curve))
+        ->toBe([1, 3])
+        ->and($curve[1][600])
+        ->toBe(1)
+        ->and($curve[1][630])
+        ->toBe(2)
+        ->and($curve[1][645])
+        ->toBe(1)
+        ->and($curve[1][675] ?? 0)
+        ->toBe(0)
+        ->and(max($curve[3]))
+        ->toBe(1);
 });
 
 test('what stands stays, and a series keeps one account for the term', function () {
-    $running = [running(1, [1, 2], 600, account: 2), running(2, [2, 3], 610), running(3, [3], 620, account: 2), running(4, [4], 600)];
+    $running = [
+        running(1, [1, 2], 600, account: 2),
+        running(2, [2, 3], 610),
+        running(3, [3], 620, account: 2),
+        running(4, [4], 600),
+    ];
     $assignment = (new Licences($running))->assign(accounts(2));
 
-    expect($assignment->accounts[1])->toBe(2)->and($assignment->accounts[3])->toBe(2)->and($assignment->accounts[2])->toBe(1)->and($assignment->changed)->toBe(0)->and($assignment->split)->toBe([])->and(isSound($assignment, $running, accounts(2)))->toBeTrue();
+    expect($assignment->accounts[1])
+        ->toBe(2)
+        ->and($assignment->accounts[3])
+        ->toBe(2)
+        ->and($assignment->accounts[2])
+        ->toBe(1)
+        ->and($assignment->changed)
+        ->toBe(0)
+        ->and($assignment->split)
+        ->toBe([])
+        ->and(isSound($assignment, $running, accounts(2)))
+        ->toBeTrue();
 });
 
 test('one that stands in the way is moved where that makes room', function () {
     // The hall alone is large enough for the second; the first may go elsewhere.
     $accounts = [new HostAccount(1, 'Room', 30, 60), new HostAccount(2, 'Hall', 100, 120)];
-    $assignment = (new Licences([running(1, [1], 600, account: 2), running(2, [1], 600, people: 80)]))->assign($accounts);
+    $assignment = (new Licences([running(1, [1], 600, account: 2), running(2, [1], 600, people: 80)]))->assign(
+        $accounts,
+    );
 
-    expect($assignment->accounts)->toBe([1 => 1, 2 => 2])->and($assignment->changed)->toBe(1);
+    expect($assignment->accounts)
+        ->toBe([1 => 1, 2 => 2])
+        ->and($assignment->changed)
+        ->toBe(1);
 });
 
 test('three that overlap in pairs only need two accounts, one of them split', function () {
-    $assignment = (new Licences([running(1, [1, 2], 600), running(2, [2, 3], 600), running(3, [1, 3], 600)]))->assign(accounts(2));
+    $assignment = (new Licences([
+        running(1, [1, 2], 600),
+        running(2, [2, 3], 600),
+        running(3, [1, 3], 600),
+    ]))->assign(accounts(2));
 
-    expect(count($assignment->accounts))->toBe(2)->and(count($assignment->split))->toBe(1)->and($assignment->leftOver())->toBe(0);
+    expect(count($assignment->accounts))
+        ->toBe(2)
+        ->and(count($assignment->split))
+        ->toBe(1)
+        ->and($assignment->leftOver())
+        ->toBe(0);
 });
 
 test('too long, too full, or one too many: the sessions that find no account are named', function () {
-    expect((new Licences([running(1, [1], 600, 90)]))->assign(accounts(3))->leftOver())->toBe(12)
-        ->and((new Licences([running(1, [1], 600, people: 31)]))->assign(accounts(3))->leftOver())->toBe(12)
-        ->and((new Licences([running(1, [1], 600), running(2, [1], 600)]))->assign(accounts(1))->leftOver())->toBe(12)
-        ->and((new Licences([running(1, [1], 600), running(2, [1], 600)]))->assign(accounts(1, atOnce: 2))->leftOver())->toBe(0)
-        ->and(fn () => new HostAccount(1, 'x', 0, 60))->toThrow(Fault::class);
+    expect((new Licences([running(1, [1], 600, 90)]))->assign(accounts(3))->leftOver())
+        ->toBe(12)
+        ->and((new Licences([running(1, [1], 600, people: 31)]))->assign(accounts(3))->leftOver())
+        ->toBe(12)
+        ->and((new Licences([running(1, [1], 600), running(2, [1], 600)]))->assign(accounts(1))->leftOver())
+        ->toBe(12)
+        ->and(
+            (new Licences([running(1, [1], 600), running(2, [1], 600)]))
+                ->assign(accounts(1, atOnce: 2))
+                ->leftOver(),
+        )
+        ->toBe(0)
+        ->and(fn () => new HostAccount(1, 'x', 0, 60))
+        ->toThrow(Fault::class);
 });
 
-test('over random terms an assignment is sound, the peak is what counting finds, and as many accounts as the peak leave no session over', function () {
-    mt_srand(77);
-    for ($round = 0; $round < 60; $round++) {
-        $running = array_map(fn (int $i): Running => running($i, array_map(fn (): int => mt_rand(1, 5), range(1, mt_rand(1, 3))), 480 + 15 * mt_rand(0, 20), 15 * mt_rand(2, 5), account: mt_rand(0, 2) === 0 ? mt_rand(1, 4) : null), range(1, mt_rand(2, 14)));
-        $licences = new Licences($running);
-        $most = 0;
-        foreach ($running as $r) {
-            foreach ($r->sessions as [$at]) {
-                $most = max($most, array_sum(array_map(fn (Running $o): int => count(array_filter($o->sessions, fn (array $s): bool => $s[0] <= $at && $s[1] > $at)), $running)));
+test(
+    'over random terms an assignment is sound, the peak is what counting finds, and as many accounts as the peak '.
+        'leave no session over',
+    function () {
+        mt_srand(77);
+        for ($round = 0; $round < 60; $round++) {
+            $running = array_map(
+                fn (int $i): Running => running(
+                    $i,
+                    array_map(fn (): int => mt_rand(1, 5), range(1, mt_rand(1, 3))),
+                    480 + 15 * mt_rand(0, 20),
+                    15 * mt_rand(2, 5),
+                    account: mt_rand(0, 2) === 0 ? mt_rand(1, 4) : null,
+                ),
+                range(1, mt_rand(2, 14)),
+            );
+            $licences = new Licences($running);
+            $most = 0;
+            foreach ($running as $r) {
+                foreach ($r->sessions as [$at]) {
+                    $most = max(
+                        $most,
+                        array_sum(
+                            array_map(
+                                fn (Running $o): int => count(
+                                    array_filter($o->sessions, fn (array $s): bool => $s[0] <= $at && $s[1] > $at),
+                                ),
+                                $running,
+                            ),
+                        ),
+                    );
+                }
             }
+            expect($licences->peak()['n'])->toBe($most);
+            $accounts = accounts(mt_rand(1, 5), minutes: 120, atOnce: mt_rand(1, 2));
+            $assignment = $licences->assign($accounts);
+            expect(isSound($assignment, $running, $accounts))->toBeTrue();
+            // With an account for each that runs at one time and nothing standing, interval colouring leaves none over.
+            $free = array_map(
+                fn (Running $r): Running => new Running($r->series, $r->sessions, $r->people),
+                $running,
+            );
+            $enough = (new Licences($free))->assign(accounts(count($running), minutes: 120));
+            expect($enough->leftOver())->toBe(0)->and($enough->split)->toBe([]);
         }
-        expect($licences->peak()['n'])->toBe($most);
-        $accounts = accounts(mt_rand(1, 5), minutes: 120, atOnce: mt_rand(1, 2));
-        $assignment = $licences->assign($accounts);
-        expect(isSound($assignment, $running, $accounts))->toBeTrue();
-        // With an account for each that runs at one time and nothing standing, interval colouring leaves none over.
-        $free = array_map(fn (Running $r): Running => new Running($r->series, $r->sessions, $r->people), $running);
-        $enough = (new Licences($free))->assign(accounts(count($running), minutes: 120));
-        expect($enough->leftOver())->toBe(0)->and($enough->split)->toBe([]);
-    }
-});
+    },
+);
 
-test('an account that bears one at a time, a room that is one room, and plans that are too small clash', function () {
-    $meet = function (int $series, array $weekdays, int $minute, int $minutes = 45, ?int $account = null, ?string $room = null): Meeting {
-        $sessions = array_filter(Scenario::plan($weekdays, '2027-03-01', null, $minute, $minutes)->sessions(Scenario::term()), fn (PlannedSession $s): bool => $s->state === SessionState::Planned);
+test(
+    'an account that bears one at a time, a room that is one room, and plans that are too small clash',
+    function () {
+        $meet = function (
+            int $series,
+            array $weekdays,
+            int $minute,
+            int $minutes = 45,
+            ?int $account = null,
+            ?string $room = null,
+        ): Meeting {
+            $sessions = array_filter(
+                Scenario::plan($weekdays, '2027-03-01', null, $minute, $minutes)->sessions(Scenario::term()),
+                fn (PlannedSession $s): bool => $s->state === SessionState::Planned,
+            );
 
-        return new Meeting($series, $series * 10, array_values(array_map(fn (PlannedSession $s): array => [$s->day, $s->start, $s->end], $sessions)), $minute, $minute + $minutes, null, $account, $room);
-    };
-    $people = array_map(fn (int $i): Attendee => new Attendee($i, false), range(1, 31));
-    $found = (new Clashes([$meet(1, [1], 600, account: 1), $meet(2, [1], 630, account: 1), $meet(3, [1], 615, account: 2), $meet(4, [2], 600, 75, account: 2), $meet(5, [3], 600, room: 'r'), $meet(6, [3], 620, room: 'r'), $meet(7, [4], 1250, 45)], [10 => $people],
-        [1 => new HostAccount(1, 'Host', 30, 60), 2 => new HostAccount(2, 'Double', 30, 60, 2)], Scenario::term()))->find();
+            return new Meeting(
+                $series,
+                $series * 10,
+                array_values(array_map(fn (PlannedSession $s): array => [$s->day, $s->start, $s->end], $sessions)),
+                $minute,
+                $minute + $minutes,
+                null,
+                $account,
+                $room,
+            );
+        };
+        $people = array_map(fn (int $i): Attendee => new Attendee($i, false), range(1, 31));
+        $found = (new Clashes(
+            [
+                $meet(1, [1], 600, account: 1),
+                $meet(2, [1], 630, account: 1),
+                $meet(3, [1], 615, account: 2),
+                $meet(4, [2], 600, 75, account: 2),
+                $meet(5, [3], 600, room: 'r'),
+                $meet(6, [3], 620, room: 'r'),
+                $meet(7, [4], 1250, 45),
+            ],
+            [10 => $people],
+            [1 => new HostAccount(1, 'Host', 30, 60), 2 => new HostAccount(2, 'Double', 30, 60, 2)],
+            Scenario::term(),
+        ))->find();
 
-    expect(array_map(fn (Clash $c): string => "$c->kind ".implode('-', $c->series).' '.$c->gravity().' '.FoldedDates::words(array_slice($c->days, 0, 1)), $found))
-        ->toBe(['account 1-2 hard Mon 1 Mar', 'room 5-6 hard Wed 3 Mar', 'long 4 soft Tue 2 Mar', 'full 1 soft Mon 1 Mar', 'outside 7 advice Thu 4 Mar']);
-});
+        expect(
+            array_map(
+                fn (Clash $c): string => "$c->kind ".
+                    implode('-', $c->series).
+                    ' '.
+                    $c->gravity().
+                    ' '.
+                    FoldedDates::words(array_slice($c->days, 0, 1)),
+                $found,
+            ),
+        )->toBe([
+            'account 1-2 hard Mon 1 Mar',
+            'room 5-6 hard Wed 3 Mar',
+            'long 4 soft Tue 2 Mar',
+            'full 1 soft Mon 1 Mar',
+            'outside 7 advice Thu 4 Mar',
+        ]);
+    },
+);
 
 test('a series that sections share does not clash with itself, and clashes once with another', function () {
     $term = Scenario::term();
-    $meeting = fn (int $series, int $section, int $minute, int $roster): Meeting => new Meeting($series, $section, array_values(array_map(fn (PlannedSession $s): array => [$s->day, $s->start, $s->end], array_filter(Scenario::plan([1], '2027-04-12', null, $minute)->sessions($term), fn (PlannedSession $s): bool => $s->state === SessionState::Planned))), $minute, $minute + 45, $roster);
+    $meeting = fn (int $series, int $section, int $minute, int $roster): Meeting => new Meeting(
+        $series,
+        $section,
+        array_values(
+            array_map(
+                fn (PlannedSession $s): array => [$s->day, $s->start, $s->end],
+                array_filter(
+                    Scenario::plan([1], '2027-04-12', null, $minute)->sessions($term),
+                    fn (PlannedSession $s): bool => $s->state === SessionState::Planned,
+                ),
+            ),
+        ),
+        $minute,
+        $minute + 45,
+        $roster,
+    );
     $both = [new Attendee(1, false), new Attendee(2, false), new Attendee(9, true)];
-    $found = (new Clashes([$meeting(1, 10, 600, -1), $meeting(1, 10, 600, -2), $meeting(3, 30, 620, 30)], [-1 => $both, -2 => [new Attendee(1, false), new Attendee(8, true)], 30 => [new Attendee(1, false), new Attendee(2, false)]]))->find();
+    $found = (new Clashes(
+        [$meeting(1, 10, 600, -1), $meeting(1, 10, 600, -2), $meeting(3, 30, 620, 30)],
+        [
+            -1 => $both,
+            -2 => [new Attendee(1, false), new Attendee(8, true)],
+            30 => [new Attendee(1, false), new Attendee(2, false)],
+        ],
+    ))->find();
 
-    expect(array_map(fn (Clash $c): string => "$c->kind ".implode('-', $c->series).' '.implode(',', $c->people), $found))->toBe(['students 1-3 1,2']);
+    expect(
+        array_map(
+            fn (Clash $c): string => "$c->kind ".implode('-', $c->series).' '.implode(',', $c->people),
+            $found,
+        ),
+    )->toBe(['students 1-3 1,2']);
 });

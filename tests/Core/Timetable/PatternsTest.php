@@ -18,13 +18,28 @@ use Nomada\Core\Timetable\SessionState;
 use Nomada\Core\Timetable\WeeklyPattern;
 use Tests\Core\Scenario;
 
-test('the worked numbers of the scenario', function (Pattern $pattern, string $from, ?SeriesEnd $end, int $planned, int $lost) {
+test('the worked numbers of the scenario', function (
+    Pattern $pattern,
+    string $from,
+    ?SeriesEnd $end,
+    int $planned,
+    int $lost,
+) {
     $sessions = Scenario::plan($pattern, $from, $end)->sessions(Scenario::term());
 
-    expect(Scenario::dates($sessions))->toHaveCount($planned)->and(Scenario::dates($sessions, SessionState::Lost))->toHaveCount($lost);
+    expect(Scenario::dates($sessions))
+        ->toHaveCount($planned)
+        ->and(Scenario::dates($sessions, SessionState::Lost))
+        ->toHaveCount($lost);
 })->with([
-    'every school day' => [new OpenDaysPattern, '2027-01-11', null, 61, 0],
-    'Thursdays from 14 January to 22 April' => [new WeeklyPattern([4]), '2027-01-14', SeriesEnd::onDate(LocalDate::parse('2027-04-22')), 13, 2],
+    'every school day' => [new OpenDaysPattern(), '2027-01-11', null, 61, 0],
+    'Thursdays from 14 January to 22 April' => [
+        new WeeklyPattern([4]),
+        '2027-01-14',
+        SeriesEnd::onDate(LocalDate::parse('2027-04-22')),
+        13,
+        2,
+    ],
     'Mondays, Wednesdays and Fridays' => [new WeeklyPattern([1, 3, 5]), '2027-01-11', null, 36, 9],
     'Tuesdays and Thursdays' => [new WeeklyPattern([2, 4]), '2027-01-11', null, 25, 5],
 ]);
@@ -32,40 +47,81 @@ test('the worked numbers of the scenario', function (Pattern $pattern, string $f
 test('lost sessions keep their reason, and n held does not count them', function () {
     $sessions = Scenario::plan([3], '2027-02-03', SeriesEnd::afterHeld(3))->sessions(Scenario::term());
 
-    expect(array_map(fn (PlannedSession $s): string => (new LocalDate($s->day))->short().' '.$s->state->value.' '.$s->reason, $sessions))
-        ->toBe(['Wed 3 Feb planned ', 'Wed 10 Feb planned ', 'Wed 17 Feb lost Carnival', 'Wed 24 Feb planned ']);
+    expect(
+        array_map(
+            fn (PlannedSession $s): string => (new LocalDate($s->day))->short().
+                ' '.
+                $s->state->value.
+                ' '.
+                $s->reason,
+            $sessions,
+        ),
+    )->toBe(['Wed 3 Feb planned ', 'Wed 10 Feb planned ', 'Wed 17 Feb lost Carnival', 'Wed 24 Feb planned ']);
 });
 
 test('COUNT of a rule counts closed days, which are then taken out', function () {
     $rule = RecurrenceRule::parse('FREQ=WEEKLY;BYDAY=WE;COUNT=3', Zone::named('Europe/Madrid'));
-    $sessions = Scenario::plan(Patterns::fromRule($rule, LocalDate::parse('2027-02-03')), '2027-02-03', SeriesEnd::afterCounted(3))->sessions(Scenario::term());
+    $sessions = Scenario::plan(
+        Patterns::fromRule($rule, LocalDate::parse('2027-02-03')),
+        '2027-02-03',
+        SeriesEnd::afterCounted(3),
+    )->sessions(Scenario::term());
 
-    expect(Scenario::dates($sessions))->toBe(['2027-02-03', '2027-02-10'])->and(Scenario::dates($sessions, SessionState::Lost))->toBe(['2027-02-17']);
+    expect(Scenario::dates($sessions))
+        ->toBe(['2027-02-03', '2027-02-10'])
+        ->and(Scenario::dates($sessions, SessionState::Lost))
+        ->toBe(['2027-02-17']);
 });
 
 test('every second week is counted from the week in which the series begins', function () {
-    $sessions = Scenario::plan(new WeeklyPattern([1, 4], 2), '2027-01-14', SeriesEnd::onDate(LocalDate::parse('2027-02-12')))->sessions(Scenario::term());
+    $sessions = Scenario::plan(
+        new WeeklyPattern([1, 4], 2),
+        '2027-01-14',
+        SeriesEnd::onDate(LocalDate::parse('2027-02-12')),
+    )->sessions(Scenario::term());
 
-    expect(Scenario::dates($sessions))->toBe(['2027-01-14', '2027-01-25', '2027-01-28', '2027-02-08', '2027-02-11']);
+    expect(Scenario::dates($sessions))->toBe([
+        '2027-01-14',
+        '2027-01-25',
+        '2027-01-28',
+        '2027-02-08',
+        '2027-02-11',
+    ]);
 });
 
 test('a series longer than its term says how much does not fit', function () {
-    expect(Scenario::plan([1], '2027-04-05', SeriesEnd::afterHeld(10))->outside(Scenario::term()))->toBe(7)
-        ->and(Scenario::plan([5], '2027-04-09', SeriesEnd::onDate(LocalDate::parse('2027-05-07')))->outside(Scenario::term()))->toBe(2)
-        ->and(Scenario::plan([5], '2027-04-09')->outside(Scenario::term()))->toBe(0);
+    expect(Scenario::plan([1], '2027-04-05', SeriesEnd::afterHeld(10))->outside(Scenario::term()))
+        ->toBe(7)
+        ->and(
+            Scenario::plan([5], '2027-04-09', SeriesEnd::onDate(LocalDate::parse('2027-05-07')))->outside(
+                Scenario::term(),
+            ),
+        )
+        ->toBe(2)
+        ->and(Scenario::plan([5], '2027-04-09')->outside(Scenario::term()))
+        ->toBe(0);
 });
 
 test('plans that make no sense are refused', function (callable $make) {
     expect($make)->toThrow(Fault::class);
 })->with([
-    fn () => new WeeklyPattern([]), fn () => new WeeklyPattern([8]), fn () => new WeeklyPattern([1], 0),
-    fn () => SeriesEnd::afterHeld(0), fn () => Scenario::plan([1], minutes: 0), fn () => Scenario::plan([1], minute: 1440),
-    fn () => Scenario::plan([1], '2027-02-01', SeriesEnd::onDate(LocalDate::parse('2027-01-31'))), fn () => Patterns::from(['kind' => 'lunar']),
+    fn () => new WeeklyPattern([]),
+    fn () => new WeeklyPattern([8]),
+    fn () => new WeeklyPattern([1], 0),
+    fn () => SeriesEnd::afterHeld(0),
+    fn () => Scenario::plan([1], minutes: 0),
+    fn () => Scenario::plan([1], minute: 1440),
+    fn () => Scenario::plan([1], '2027-02-01', SeriesEnd::onDate(LocalDate::parse('2027-01-31'))),
+    fn () => Patterns::from(['kind' => 'lunar']),
 ]);
 
 test('what is stored is read back as the same pattern', function (array $plain) {
     expect(Patterns::from($plain)->toArray())->toBe($plain);
-})->with([[['kind' => 'weekly', 'weekdays' => [1, 5], 'every' => 2]], [['kind' => 'open-days']], [['kind' => 'rule', 'rule' => 'FREQ=MONTHLY;BYDAY=1WE', 'anchor' => '2027-02-03']]]);
+})->with([
+    [['kind' => 'weekly', 'weekdays' => [1, 5], 'every' => 2]],
+    [['kind' => 'open-days']],
+    [['kind' => 'rule', 'rule' => 'FREQ=MONTHLY;BYDAY=1WE', 'anchor' => '2027-02-03']],
+]);
 
 test('over random terms, sessions are what a day-by-day reading finds', function () {
     mt_srand(4711);
@@ -85,9 +141,24 @@ test('over random terms, sessions are what a day-by-day reading finds', function
         $weekdays = array_values(array_unique(array_map(fn () => mt_rand(1, 7), range(1, mt_rand(1, 4)))));
         $every = mt_rand(1, 3);
         $openDays = mt_rand(0, 4) === 0;
-        $end = [SeriesEnd::withTerm(), SeriesEnd::onDate($from->plus(mt_rand(0, 120))), SeriesEnd::afterHeld(mt_rand(1, 40)), SeriesEnd::afterCounted(mt_rand(1, 40))][mt_rand(0, 3)];
-        $plan = new SeriesPlan($openDays ? new OpenDaysPattern : new WeeklyPattern($weekdays, $every), $from, $end, 600, 45, Zone::named('Europe/Madrid'));
-        $got = array_map(fn (PlannedSession $s): string => (new LocalDate($s->day))->iso().' '.$s->state->value, $plan->sessions($term));
+        $end = [
+            SeriesEnd::withTerm(),
+            SeriesEnd::onDate($from->plus(mt_rand(0, 120))),
+            SeriesEnd::afterHeld(mt_rand(1, 40)),
+            SeriesEnd::afterCounted(mt_rand(1, 40)),
+        ][mt_rand(0, 3)];
+        $plan = new SeriesPlan(
+            $openDays ? new OpenDaysPattern() : new WeeklyPattern($weekdays, $every),
+            $from,
+            $end,
+            600,
+            45,
+            Zone::named('Europe/Madrid'),
+        );
+        $got = array_map(
+            fn (PlannedSession $s): string => (new LocalDate($s->day))->iso().' '.$s->state->value,
+            $plan->sessions($term),
+        );
 
         // The oracle: one day after another, each question asked anew.
         $want = [];
@@ -110,7 +181,9 @@ test('over random terms, sessions are what a day-by-day reading finds', function
             }
             $inTerm = $iso >= $first->iso();
             $weeks = intdiv((int) $startMonday->diff($d)->days, 7);
-            $fits = $openDays ? $inTerm && ! $isClosed($iso) : in_array((int) $d->format('N'), $weekdays, true) && $weeks % $every === 0;
+            $fits = $openDays
+                ? $inTerm && ! $isClosed($iso)
+                : in_array((int) $d->format('N'), $weekdays, true) && $weeks % $every === 0;
             if (! $fits) {
                 continue;
             }
@@ -132,19 +205,56 @@ test('over random terms, sessions are what a day-by-day reading finds', function
 test('other patterns that schools use', function (Pattern $pattern, array $held, string $sentence) {
     $sessions = Scenario::plan($pattern)->sessions(Scenario::term());
 
-    expect(Scenario::dates($sessions))->toBe($held)->and($pattern->sentence())->toBe($sentence)->and(Patterns::from($pattern->toArray())->toArray())->toBe($pattern->toArray());
+    expect(Scenario::dates($sessions))
+        ->toBe($held)
+        ->and($pattern->sentence())
+        ->toBe($sentence)
+        ->and(Patterns::from($pattern->toArray())->toArray())
+        ->toBe($pattern->toArray());
 })->with([
-    'every 20 days' => [Patterns::everyDays(20, LocalDate::parse('2027-01-11')), ['2027-01-11', '2027-03-12', '2027-04-21'], 'Every 20 days'],
-    'the second Tuesday' => [Patterns::monthWeekday(2, 2, LocalDate::parse('2027-01-11')), ['2027-01-12', '2027-02-09', '2027-03-09', '2027-04-13'], 'Every month, second Tue'],
-    'the last Friday' => [Patterns::monthWeekday(-1, 5, LocalDate::parse('2027-01-11')), ['2027-02-26'], 'Every month, last Fri'],
-    'day 15' => [Patterns::monthDay(15, LocalDate::parse('2027-01-11')), ['2027-01-15', '2027-03-15', '2027-04-15'], 'Every month, on day 15'],
-    'listed dates' => [DatesPattern::read("2027-03-04, 2027-02-18\n2027-02-16 2027-02-18"), ['2027-02-18', '2027-03-04'], '3 dates'],
+    'every 20 days' => [
+        Patterns::everyDays(20, LocalDate::parse('2027-01-11')),
+        ['2027-01-11', '2027-03-12', '2027-04-21'],
+        'Every 20 days',
+    ],
+    'the second Tuesday' => [
+        Patterns::monthWeekday(2, 2, LocalDate::parse('2027-01-11')),
+        ['2027-01-12', '2027-02-09', '2027-03-09', '2027-04-13'],
+        'Every month, second Tue',
+    ],
+    'the last Friday' => [
+        Patterns::monthWeekday(-1, 5, LocalDate::parse('2027-01-11')),
+        ['2027-02-26'],
+        'Every month, last Fri',
+    ],
+    'day 15' => [
+        Patterns::monthDay(15, LocalDate::parse('2027-01-11')),
+        ['2027-01-15', '2027-03-15', '2027-04-15'],
+        'Every month, on day 15',
+    ],
+    'listed dates' => [
+        DatesPattern::read("2027-03-04, 2027-02-18\n2027-02-16 2027-02-18"),
+        ['2027-02-18', '2027-03-04'],
+        '3 dates',
+    ],
 ]);
 
 test('a plan is read back in one sentence', function (Pattern $pattern, SeriesEnd $end, string $words) {
     expect(PlanSentence::of(Scenario::plan($pattern, '2027-01-12', $end, 675), Scenario::term()))->toBe($words);
 })->with([
-    [new WeeklyPattern([2, 4], 2), SeriesEnd::onDate(LocalDate::parse('2027-04-22')), 'Every second Tuesday and Thursday, 11:15 to 12:00, until 22 Apr: 14 sessions, 2 lost to Easter break'],
-    [new WeeklyPattern([3]), SeriesEnd::afterHeld(5), 'Every Wednesday, 11:15 to 12:00, for 5 sessions: 5 sessions'],
-    [new OpenDaysPattern, SeriesEnd::withTerm(), 'Every school day, 11:15 to 12:00, until the term ends: 60 sessions'],
+    [
+        new WeeklyPattern([2, 4], 2),
+        SeriesEnd::onDate(LocalDate::parse('2027-04-22')),
+        'Every second Tuesday and Thursday, 11:15 to 12:00, until 22 Apr: 14 sessions, 2 lost to Easter break',
+    ],
+    [
+        new WeeklyPattern([3]),
+        SeriesEnd::afterHeld(5),
+        'Every Wednesday, 11:15 to 12:00, for 5 sessions: 5 sessions',
+    ],
+    [
+        new OpenDaysPattern(),
+        SeriesEnd::withTerm(),
+        'Every school day, 11:15 to 12:00, until the term ends: 60 sessions',
+    ],
 ]);

@@ -27,7 +27,10 @@ final class DoorController extends Controller
 
     public function find(Request $request, DoorPage $page, Audit $audit): RedirectResponse
     {
-        $request->validate(['code' => ['required', 'string', 'max:40']], ['code.*' => 'Write the join code: ten letters and figures.']);
+        $request->validate(
+            ['code' => ['required', 'string', 'max:40']],
+            ['code.*' => 'Write the join code: ten letters and figures.'],
+        );
         try {
             return redirect()->route('door', $page->secretOf((string) $request->input('code')));
         } catch (Fault $e) {
@@ -45,7 +48,9 @@ final class DoorController extends Controller
 
     public function show(Request $request, string $secret, DoorPage $page): View|RedirectResponse
     {
-        return $this->asksToSignIn($request, $secret) ? redirect()->guest(route('sign-in')) : view('joining.door', $page->data($page->find($secret), $secret, $this->visitor($request)));
+        return $this->asksToSignIn($request, $secret)
+            ? redirect()->guest(route('sign-in'))
+            : view('joining.door', $page->data($page->find($secret), $secret, $this->visitor($request)));
     }
 
     /** Asks the door once more, and only then brings the person to the bridge. */
@@ -61,16 +66,34 @@ final class DoorController extends Controller
             return redirect()->route('door', $secret);
         }
         try {
-            return redirect()->away($comeIn($way, $meeting, $person->sourced_id ?? DoorPage::guest($link), $person?->name() ?? ($link instanceof JoinLink ? (string) $link->guest_name : ''), $answer));
+            return redirect()->away(
+                $comeIn(
+                    $way,
+                    $meeting,
+                    $person->sourced_id ?? DoorPage::guest($link),
+                    $person?->name() ?? ($link instanceof JoinLink ? (string) $link->guest_name : ''),
+                    $answer,
+                ),
+            );
         } catch (DestinationFailure $e) {
-            return redirect()->route('door', $secret)->withErrors(['bridge' => 'The room did not open: '.$e->getMessage().' Try again in a minute, or come in by phone.']);
+            return redirect()
+                ->route('door', $secret)
+                ->withErrors([
+                    'bridge' => 'The room did not open: '.
+                        $e->getMessage().
+                        ' Try again in a minute, or come in by phone.',
+                ]);
         }
     }
 
-    /** A guest's pass opens without an account; every other link asks to sign in first, and tells nobody before that whether it is one. */
+    /**
+     * A guest's pass opens without an account; every other link asks to sign in first, and tells nobody before that
+     * whether it is one.
+     */
     private function asksToSignIn(Request $request, string $secret): bool
     {
-        return $request->user() === null && ! JoinLink::query()->withSecret($secret)->where('kind', LinkKind::Guest)->exists();
+        return $request->user() === null &&
+            ! JoinLink::query()->withSecret($secret)->where('kind', LinkKind::Guest)->exists();
     }
 
     private function visitor(Request $request): ?Person

@@ -20,20 +20,38 @@ final class DropInController extends Controller
 {
     public function index(Request $request, DropInPage $page): View
     {
-        return view('joining.drop-in', $page->data($this->term(), $this->person($request)) + ['uid' => KeepDropIn::uid()]);
+        return view(
+            'joining.drop-in',
+            $page->data($this->term(), $this->person($request)) + ['uid' => KeepDropIn::uid()],
+        );
     }
 
     public function store(DropInRequest $request, KeepDropIn $keep): RedirectResponse
     {
-        $section = Section::query()->with(['term.school', 'term.closures'])->where('sourced_id', (string) $request->validated('section'))->where('term_id', $this->term()->id)->first();
+        $section = Section::query()
+            ->with(['term.school', 'term.closures'])
+            ->where('sourced_id', (string) $request->validated('section'))
+            ->where('term_id', $this->term()->id)
+            ->first();
         if ($section === null) {
-            return back()->withInput()->withErrors(['section' => 'Choose a section.']);
+            return back()
+                ->withInput()
+                ->withErrors(['section' => 'Choose a section.']);
         }
         $this->authorize('serve', $section);
         try {
-            $keep->make($section, (string) ($request->validated('uid') ?? KeepDropIn::uid()), $request->name(), $request->hours(), $request->preset(), $this->person($request));
+            $keep->make(
+                $section,
+                (string) ($request->validated('uid') ?? KeepDropIn::uid()),
+                $request->name(),
+                $request->hours(),
+                $request->preset(),
+                $this->person($request),
+            );
         } catch (DestinationFailure $e) {
-            return back()->withInput()->withErrors(['form' => $e->getMessage()]);
+            return back()
+                ->withInput()
+                ->withErrors(['form' => $e->getMessage()]);
         }
 
         return $this->done("The room {$request->name()} is made. Publish to put it on the course page.");
@@ -41,7 +59,13 @@ final class DropInController extends Controller
 
     public function update(DropInRequest $request, int $room, KeepDropIn $keep): RedirectResponse
     {
-        $keep->change($this->room($room), $request->name(), $request->hours(), $request->preset(), $this->person($request));
+        $keep->change(
+            $this->room($room),
+            $request->name(),
+            $request->hours(),
+            $request->preset(),
+            $this->person($request),
+        );
 
         return $this->done("The room {$request->name()} is changed.");
     }
@@ -50,7 +74,11 @@ final class DropInController extends Controller
     {
         $keep->hide($this->room($room), $request->boolean('hidden'), $this->person($request));
 
-        return $this->done($request->boolean('hidden') ? 'The room is hidden: its door is shut for students.' : 'The room is shown again.');
+        return $this->done(
+            $request->boolean('hidden')
+                ? 'The room is hidden: its door is shut for students.'
+                : 'The room is shown again.',
+        );
     }
 
     public function replace(Request $request, int $room, KeepDropIn $keep): RedirectResponse
@@ -69,7 +97,9 @@ final class DropInController extends Controller
 
     private function room(int $id): DropInRoom
     {
-        $room = DropInRoom::query()->with(['section.term.school', 'section.term.closures'])->findOrFail($id);
+        $room = DropInRoom::query()
+            ->with(['section.term.school', 'section.term.closures'])
+            ->findOrFail($id);
         $this->authorize('serve', $room->section);
 
         return $room;

@@ -27,10 +27,18 @@ final class JoiningController extends Controller
     {
         $rows = $list->rows($this->term(), $this->person($request));
         $show = (string) $request->query('show', '');
-        $is = ['missing' => fn (SeriesRow $r): bool => $r->link === null, 'open' => fn (SeriesRow $r): bool => $r->moreOpen !== [] && $r->acceptedBy === null, 'hidden' => fn (SeriesRow $r): bool => $r->isHidden];
+        $is = [
+            'missing' => fn (SeriesRow $r): bool => $r->link === null,
+            'open' => fn (SeriesRow $r): bool => $r->moreOpen !== [] && $r->acceptedBy === null,
+            'hidden' => fn (SeriesRow $r): bool => $r->isHidden,
+        ];
 
         return view('joining.joining', [
-            'rows' => isset($is[$show]) ? array_values(array_filter($rows, $is[$show])) : $rows, 'all' => count($rows), 'show' => $show, 'presets' => \Nomada\App\Support\Presets::all(), 'accounts' => \Nomada\App\Actions\Timetable\HostAccounts::all(),
+            'rows' => isset($is[$show]) ? array_values(array_filter($rows, $is[$show])) : $rows,
+            'all' => count($rows),
+            'show' => $show,
+            'presets' => \Nomada\App\Support\Presets::all(),
+            'accounts' => \Nomada\App\Actions\Timetable\HostAccounts::all(),
             'counts' => array_map(fn (callable $of): int => count(array_filter($rows, $of)), $is),
         ]);
     }
@@ -38,30 +46,71 @@ final class JoiningController extends Controller
     /** What an act on many series will do, per series; with `sure` it is done, and what came of it is reported. */
     public function act(Request $request, BulkAct $bulk, StartRun $start): View|RedirectResponse
     {
-        $given = $request->validate(['series' => ['required', 'array', 'max:2000'], 'series.*' => ['integer'], 'act' => ['required', 'string'], 'preset' => ['nullable', 'string', 'max:40'], 'account' => ['nullable', 'integer', 'exists:host_accounts,id'], 'sure' => ['nullable', 'boolean']], [
-            'series.*' => 'Choose at least one series.', 'act.*' => 'Choose what is to be done.', 'account.*' => 'Choose an account of the list.',
-        ]);
-        $value = (string) ($given['act'] === 'preset' ? ($given['preset'] ?? '') : ($given['account'] ?? ''));
+        $given = $request->validate(
+            [
+                'series' => ['required', 'array', 'max:2000'],
+                'series.*' => ['integer'],
+                'act' => ['required', 'string'],
+                'preset' => ['nullable', 'string', 'max:40'],
+                'account' => ['nullable', 'integer', 'exists:host_accounts,id'],
+                'sure' => ['nullable', 'boolean'],
+            ],
+            [
+                'series.*' => 'Choose at least one series.',
+                'act.*' => 'Choose what is to be done.',
+                'account.*' => 'Choose an account of the list.',
+            ],
+        );
+        $value = (string) ($given['act'] === 'preset' ? $given['preset'] ?? '' : $given['account'] ?? '');
         $chosen = $this->chosen($given['series']);
         $isDone = (bool) ($given['sure'] ?? false);
         if ($isDone && $given['act'] === 'links') {
-            $run = $start->links(array_values(array_map(intval(...), $chosen->pluck('section_id')->unique()->all())), $this->person($request), true, array_values(array_map(intval(...), $chosen->modelKeys())));
+            $run = $start->links(
+                array_values(array_map(intval(...), $chosen->pluck('section_id')->unique()->all())),
+                $this->person($request),
+                true,
+                array_values(array_map(intval(...), $chosen->modelKeys())),
+            );
 
-            return $run === null ? redirect()->route('joining')->with('said', 'Every chosen series has its join link already.') : redirect()->route('run', $run);
+            return $run === null
+                ? redirect()->route('joining')->with('said', 'Every chosen series has its join link already.')
+                : redirect()->route('run', $run);
         }
 
-        return view('joining.act', ['lines' => $isDone ? $bulk->carryOut($given['act'], $value, $chosen, $this->person($request)) : $bulk->plan($given['act'], $value, $chosen), 'title' => BulkAct::ACTS[$given['act']], 'isDone' => $isDone, 'given' => $given]);
+        return view('joining.act', [
+            'lines' => $isDone
+                ? $bulk->carryOut($given['act'], $value, $chosen, $this->person($request))
+                : $bulk->plan($given['act'], $value, $chosen),
+            'title' => BulkAct::ACTS[$given['act']],
+            'isDone' => $isDone,
+            'given' => $given,
+        ]);
     }
 
-    /** Every series whose door or floor is more open than its preset, and every change of doors, links and registrations. */
+    /**
+     * Every series whose door or floor is more open than its preset, and every change of doors, links and
+     * registrations.
+     */
     public function audit(Request $request, AuditPage $page): View
     {
-        return view('joining.audit', $page->data($this->term(), (string) $request->query('kind', ''), (string) $request->query('q', ''), $request->integer('page', 1)));
+        return view(
+            'joining.audit',
+            $page->data(
+                $this->term(),
+                (string) $request->query('kind', ''),
+                (string) $request->query('q', ''),
+                $request->integer('page', 1),
+            ),
+        );
     }
 
     public function export(Request $request, AuditPage $page): Response
     {
-        return (new SheetFile('audit log', ['at', 'who', 'kind', 'series', 'what'], $page->table((string) $request->query('kind', ''), (string) $request->query('q', ''))))->respond('csv');
+        return (new SheetFile(
+            'audit log',
+            ['at', 'who', 'kind', 'series', 'what'],
+            $page->table((string) $request->query('kind', ''), (string) $request->query('q', '')),
+        ))->respond('csv');
     }
 
     public function presets(): View
@@ -71,9 +120,16 @@ final class JoiningController extends Controller
 
     public function storePreset(DoorRequest $request, KeepPresets $keep): RedirectResponse
     {
-        $keep((string) $request->validated('preset_name'), $request->door(), $request->floor(), $this->person($request));
+        $keep(
+            (string) $request->validated('preset_name'),
+            $request->door(),
+            $request->floor(),
+            $this->person($request),
+        );
 
-        return redirect()->route('presets')->with('said', "The preset {$request->validated('preset_name')} is kept.");
+        return redirect()
+            ->route('presets')
+            ->with('said', "The preset {$request->validated('preset_name')} is kept.");
     }
 
     public function destroyPreset(Request $request, string $key, KeepPresets $keep): RedirectResponse

@@ -15,6 +15,8 @@ final class LinkController extends Controller
     {
         $run = $start->links(array_values($request->chosen()->pluck('id')->all()), $this->person($request));
 
-        return $run === null ? back()->with('said', 'Every series of these sections has its join link already.') : redirect()->route('run', $run);
+        return $run === null
+            ? back()->with('said', 'Every series of these sections has its join link already.')
+            : redirect()->route('run', $run);
     }
 }

@@ -46,17 +46,33 @@ final class LiveController extends Controller
 
     private function done(Request $request, LiveRoom $live, LiveAct $act): RedirectResponse
     {
-        $given = $request->validate(['act' => ['required', 'in:let-in,let-in-all,send-out,give-floor,take-floor,end,rehearse'], 'person' => ['nullable', 'string', 'max:120'], 'rehearsal' => ['nullable', 'boolean']], ['act.*' => 'Choose what is to be done.']);
+        $given = $request->validate(
+            [
+                'act' => ['required', 'in:let-in,let-in-all,send-out,give-floor,take-floor,end,rehearse'],
+                'person' => ['nullable', 'string', 'max:120'],
+                'rehearsal' => ['nullable', 'boolean'],
+            ],
+            ['act.*' => 'Choose what is to be done.'],
+        );
         try {
-            return redirect()->to($live->page)->with('said', $act($live, $given['act'], (string) ($given['person'] ?? ''), $this->person($request)));
+            return redirect()
+                ->to($live->page)
+                ->with(
+                    'said',
+                    $act($live, $given['act'], (string) ($given['person'] ?? ''), $this->person($request)),
+                );
         } catch (DestinationFailure $e) {
-            return redirect()->to($live->page)->withErrors(['form' => $e->getMessage()]);
+            return redirect()
+                ->to($live->page)
+                ->withErrors(['form' => $e->getMessage()]);
         }
     }
 
     private function session(Request $request, int $id): LiveRoom
     {
-        $session = Session::query()->with(['series.section.term.school', 'series.section.term.closures', 'series.hostAccount.plan'])->findOrFail($id);
+        $session = Session::query()
+            ->with(['series.section.term.school', 'series.section.term.closures', 'series.hostAccount.plan'])
+            ->findOrFail($id);
         $this->authorize('serve', $session->series->section);
 
         return LiveRoom::ofSession($session, $request->boolean('rehearsal'));
@@ -64,7 +80,9 @@ final class LiveController extends Controller
 
     private function room(int $id, Clock $clock): LiveRoom
     {
-        $room = DropInRoom::query()->with(['section.term.school', 'section.term.closures'])->findOrFail($id);
+        $room = DropInRoom::query()
+            ->with(['section.term.school', 'section.term.closures'])
+            ->findOrFail($id);
         $this->authorize('serve', $room->section);
 
         return LiveRoom::ofDropIn($room, $clock->seconds()) ?? abort(404, 'No open hours are left in the term.');

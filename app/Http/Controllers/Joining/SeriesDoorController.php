@@ -27,7 +27,14 @@ final class SeriesDoorController extends Controller
     {
         $section->load(['term.school', 'term.closures']);
 
-        return view('joining.series', $page->data($section, $series->load(['sessions', 'section']), $request->filled('only') ? $request->integer('only') : null));
+        return view(
+            'joining.series',
+            $page->data(
+                $section,
+                $series->load(['sessions', 'section']),
+                $request->filled('only') ? $request->integer('only') : null,
+            ),
+        );
     }
 
     public function preset(Request $request, Section $section, Series $series, KeepDoor $keep): RedirectResponse
@@ -52,8 +59,13 @@ final class SeriesDoorController extends Controller
     }
 
     /** A session's own door is taken back. */
-    public function asSeries(Request $request, Section $section, Series $series, Session $session, KeepDoor $keep): RedirectResponse
-    {
+    public function asSeries(
+        Request $request,
+        Section $section,
+        Series $series,
+        Session $session,
+        KeepDoor $keep,
+    ): RedirectResponse {
         $keep->session($session, null, null, $this->person($request));
 
         return $this->done($section, $series, 'The session has the door and the floor of its series again.');
@@ -70,46 +82,104 @@ final class SeriesDoorController extends Controller
     {
         $keep->hide($series->load('section'), $request->boolean('hidden'), $this->person($request));
 
-        return $this->done($section, $series, $request->boolean('hidden') ? 'The links are hidden: the door is shut for students.' : 'The links are shown again.');
+        return $this->done(
+            $section,
+            $series,
+            $request->boolean('hidden')
+                ? 'The links are hidden: the door is shut for students.'
+                : 'The links are shown again.',
+        );
     }
 
-    public function replace(Request $request, Section $section, Series $series, ReplaceLink $replace): RedirectResponse
-    {
+    public function replace(
+        Request $request,
+        Section $section,
+        Series $series,
+        ReplaceLink $replace,
+    ): RedirectResponse {
         $series->load('section');
         if ($request->filled('link')) {
-            $link = JoinLink::query()->inForce()->where('series_id', $series->id)->with(['series.section', 'person'])->findOrFail($request->integer('link'));
+            $link = JoinLink::query()
+                ->inForce()
+                ->where('series_id', $series->id)
+                ->with(['series.section', 'person'])
+                ->findOrFail($request->integer('link'));
             $replace->single($link, $this->person($request));
 
-            return $this->done($section, $series, 'The link is replaced; the old one opens nothing any more. Publish to put the new one everywhere.');
+            return $this->done(
+                $section,
+                $series,
+                'The link is replaced; the old one opens nothing any more. Publish to put the new one everywhere.',
+            );
         }
         $n = $replace->all($series, $this->person($request));
 
-        return $this->done($section, $series, "$n links are replaced; the old ones open nothing any more. Publish to put the new ones everywhere.");
+        return $this->done(
+            $section,
+            $series,
+            "$n links are replaced; the old ones open nothing any more. Publish to put the new ones everywhere.",
+        );
     }
 
     public function name(Request $request, Section $section, Series $series, NameLink $name): RedirectResponse
     {
         $name($series->load('section'), (string) $request->input('short_address'), $this->person($request));
 
-        return $this->done($section, $series, $request->filled('short_address') ? 'The short address is set.' : 'The short address is taken out.');
+        return $this->done(
+            $section,
+            $series,
+            $request->filled('short_address') ? 'The short address is set.' : 'The short address is taken out.',
+        );
     }
 
-    public function guest(GuestRequest $request, Section $section, Series $series, GuestPass $pass): RedirectResponse
-    {
-        $pass($series->load('section.term.school'), (string) $request->validated('guest_name'), (string) $request->validated('guest_email'), $request->until(), $request->onlyDay(), $this->person($request));
+    public function guest(
+        GuestRequest $request,
+        Section $section,
+        Series $series,
+        GuestPass $pass,
+    ): RedirectResponse {
+        $pass(
+            $series->load('section.term.school'),
+            (string) $request->validated('guest_name'),
+            (string) $request->validated('guest_email'),
+            $request->until(),
+            $request->onlyDay(),
+            $this->person($request),
+        );
 
-        return $this->done($section, $series, "{$request->validated('guest_name')} has a pass. Copy it from the list, and give it to that person only.");
+        return $this->done(
+            $section,
+            $series,
+            "{$request->validated(
+                'guest_name',
+            )} has a pass. Copy it from the list, and give it to that person only.",
+        );
     }
 
-    public function withdraw(Request $request, Section $section, Series $series, int $link, ReplaceLink $replace): RedirectResponse
-    {
-        $replace->withdraw(JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', 'guest')->with('series.section')->findOrFail($link), $this->person($request));
+    public function withdraw(
+        Request $request,
+        Section $section,
+        Series $series,
+        int $link,
+        ReplaceLink $replace,
+    ): RedirectResponse {
+        $replace->withdraw(
+            JoinLink::query()
+                ->inForce()
+                ->where('series_id', $series->id)
+                ->where('kind', 'guest')
+                ->with('series.section')
+                ->findOrFail($link),
+            $this->person($request),
+        );
 
         return $this->done($section, $series, 'The pass is taken back.');
     }
 
     private function done(Section $section, Series $series, string $said): RedirectResponse
     {
-        return redirect()->route('series.door', [$section, $series])->with('said', $said);
+        return redirect()
+            ->route('series.door', [$section, $series])
+            ->with('said', $said);
     }
 }

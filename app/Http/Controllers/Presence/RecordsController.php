@@ -13,6 +13,9 @@ final class RecordsController extends Controller
 {
     public function __invoke(Request $request, RecordsPage $page): View
     {
-        return view('presence.records', ['rows' => $page->rows($this->term(), $this->person($request)), 'term' => $this->term()]);
+        return view('presence.records', [
+            'rows' => $page->rows($this->term(), $this->person($request)),
+            'term' => $this->term(),
+        ]);
     }
 }

@@ -13,6 +13,9 @@ final class TodayController extends Controller
 {
     public function __invoke(Request $request, TodayPage $page): View
     {
-        return view('presence.today', $page->data($this->term(), $this->person($request), (string) $request->query('date', '')));
+        return view(
+            'presence.today',
+            $page->data($this->term(), $this->person($request), (string) $request->query('date', '')),
+        );
     }
 }

@@ -18,15 +18,28 @@ use Nomada\App\Support\Secrets;
 final class FeedController extends Controller
 {
     /** The secret address is the authorisation: calendars cannot sign in. */
-    public function __invoke(Request $request, string $secret, SectionFeed $feed, PersonFeed $own, CurrentTerm $current): Response
-    {
+    public function __invoke(
+        Request $request,
+        string $secret,
+        SectionFeed $feed,
+        PersonFeed $own,
+        CurrentTerm $current,
+    ): Response {
         $sum = Secrets::sum($secret, 'feed');
         $section = Section::query()->where('feed_sum', $sum)->first();
         $person = $section === null ? Person::query()->where('feed_sum', $sum)->firstOrFail() : null;
         $term = $current->find();
         abort_if($person !== null && $term === null, 404);
-        $text = $section !== null ? $feed($section) : ($person !== null && $term !== null ? $own($person, $term, true) : '');
-        $response = new Response($text, 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=300']);
+        $text =
+            $section !== null
+                ? $feed($section)
+                : ($person !== null && $term !== null
+                    ? $own($person, $term, true)
+                    : '');
+        $response = new Response($text, 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Cache-Control' => 'private, max-age=300',
+        ]);
         $response->setEtag(hash('sha256', $text));
         $response->isNotModified($request);
 
@@ -46,7 +59,15 @@ final class FeedController extends Controller
     {
         $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
         $for = $this->person($request);
-        abort_unless($for->isCoordinator() || $for->id === $person->id || Section::query()->seenBy($for)->whereHas('enrolments', fn ($q) => $q->where('person_id', $person->id))->exists(), 404);
+        abort_unless(
+            $for->isCoordinator() ||
+                $for->id === $person->id ||
+                Section::query()
+                    ->seenBy($for)
+                    ->whereHas('enrolments', fn ($q) => $q->where('person_id', $person->id))
+                    ->exists(),
+            404,
+        );
 
         return $this->file($feed($person, $this->term(), false), $person->sourced_id);
     }
@@ -61,6 +82,9 @@ final class FeedController extends Controller
 
     private function file(string $text, string $name): Response
     {
-        return new Response($text, 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.preg_replace('/[^A-Za-z0-9-]+/', '-', $name).'.ics"']);
+        return new Response($text, 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="'.preg_replace('/[^A-Za-z0-9-]+/', '-', $name).'.ics"',
+        ]);
     }
 }

@@ -22,7 +22,16 @@ final class PublishingController extends Controller
     {
         $chosen = $request->query('show') === 'chosen' ? (array) $request->session()->get(self::CHOSEN, []) : null;
 
-        return view('publishing.plan', $page->data($this->term(), $this->person($request), (string) $request->query('show', ''), $chosen, (string) $request->query('open', '')));
+        return view(
+            'publishing.plan',
+            $page->data(
+                $this->term(),
+                $this->person($request),
+                (string) $request->query('show', ''),
+                $chosen,
+                (string) $request->query('open', ''),
+            ),
+        );
     }
 
     /** Remembers what was chosen on the board, and shows the plan for just that. */
@@ -45,6 +54,8 @@ final class PublishingController extends Controller
     {
         $run = $start->publish(array_values($request->chosen()->pluck('id')->all()), $this->person($request));
 
-        return $run === null ? back()->with('said', 'Everything stands as it should; there was nothing to publish.') : redirect()->route('run', $run);
+        return $run === null
+            ? back()->with('said', 'Everything stands as it should; there was nothing to publish.')
+            : redirect()->route('run', $run);
     }
 }

@@ -16,7 +16,10 @@ final class RunController extends Controller
 {
     public function index(Request $request, RunPage $page): View
     {
-        return view('publishing.runs', ['runs' => $page->recent($this->person($request)), 'zone' => $this->term()->calendar()->zone]);
+        return view('publishing.runs', [
+            'runs' => $page->recent($this->person($request)),
+            'zone' => $this->term()->calendar()->zone,
+        ]);
     }
 
     public function show(Run $run, RunPage $page): View

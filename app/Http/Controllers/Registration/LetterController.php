@@ -23,15 +23,33 @@ final class LetterController extends Controller
     {
         $n = $letters->invite($series);
 
-        return redirect()->route('series.door', [$section, $series])->with('said', $n === 0 ? 'Everybody has link and timetable already.' : Words::count($n, 'letter').($n === 1 ? ' goes' : ' go').' out with link and timetable.');
+        return redirect()
+            ->route('series.door', [$section, $series])
+            ->with(
+                'said',
+                $n === 0
+                    ? 'Everybody has link and timetable already.'
+                    : Words::count($n, 'letter').($n === 1 ? ' goes' : ' go').' out with link and timetable.',
+            );
     }
 
     public function again(Section $section, Series $series, int $link, Letters $letters): RedirectResponse
     {
-        $found = JoinLink::query()->inForce()->where('series_id', $series->id)->where('kind', 'personal')->findOrFail($link);
+        $found = JoinLink::query()
+            ->inForce()
+            ->where('series_id', $series->id)
+            ->where('kind', 'personal')
+            ->findOrFail($link);
         $n = $letters->again($found);
 
-        return redirect()->route('series.door', [$section, $series])->with('said', $n === 0 ? "{$found->person?->name()} is not registered, and gets no letter." : "{$found->person?->name()} gets link and timetable again.");
+        return redirect()
+            ->route('series.door', [$section, $series])
+            ->with(
+                'said',
+                $n === 0
+                    ? "{$found->person?->name()} is not registered, and gets no letter."
+                    : "{$found->person?->name()} gets link and timetable again.",
+            );
     }
 
     public function stopping(Request $request, int $person): View

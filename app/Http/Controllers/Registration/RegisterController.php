@@ -25,7 +25,10 @@ final class RegisterController extends Controller
         if ($person->isStaff()) {
             $section = $series->section;
             $this->authorize('view', $section);
-        } elseif ($series->registering === null && ! $series->registrations()->where('person_id', $person->id)->exists()) {
+        } elseif (
+            $series->registering === null &&
+            ! $series->registrations()->where('person_id', $person->id)->exists()
+        ) {
             // A class that takes no registrations is nobody's business but its own.
             abort(404);
         }
@@ -37,15 +40,28 @@ final class RegisterController extends Controller
     {
         abort_if($series->registering === null, 404);
         $days = $request->validated('days') ?? [];
-        $take($series->load(['section.term.school', 'section.term.closures', 'sessions']), $this->person($request), trim((string) $request->validated('typed_name')), trim((string) $request->validated('typed_email')), array_values(is_array($days) ? array_filter($days, is_string(...)) : []));
+        $take(
+            $series->load(['section.term.school', 'section.term.closures', 'sessions']),
+            $this->person($request),
+            trim((string) $request->validated('typed_name')),
+            trim((string) $request->validated('typed_email')),
+            array_values(is_array($days) ? array_filter($days, is_string(...)) : []),
+        );
 
         return redirect()->route('register', $series);
     }
 
-    public function destroy(Request $request, Series $series, Registration $registration, DecideRegistration $decide): RedirectResponse
-    {
+    public function destroy(
+        Request $request,
+        Series $series,
+        Registration $registration,
+        DecideRegistration $decide,
+    ): RedirectResponse {
         // Another's registration is not there, rather than forbidden.
-        abort_unless($registration->series_id === $series->id && $registration->person_id === $this->person($request)->id, 404);
+        abort_unless(
+            $registration->series_id === $series->id && $registration->person_id === $this->person($request)->id,
+            404,
+        );
         $decide->withdraw($registration, $this->person($request));
 
         return redirect()->route('register', $series)->with('said', 'Your registration is taken back.');

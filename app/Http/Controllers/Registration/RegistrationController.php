@@ -18,6 +18,11 @@ final class RegistrationController extends Controller
         $left = array_values(array_filter($rows, fn (SeriesRow $r): bool => $r->registered < $r->roster));
         $show = (string) $request->query('show', '');
 
-        return view('registration.registration', ['rows' => $show === 'left' ? $left : $rows, 'all' => count($rows), 'left' => count($left), 'show' => $show]);
+        return view('registration.registration', [
+            'rows' => $show === 'left' ? $left : $rows,
+            'all' => count($rows),
+            'left' => count($left),
+            'show' => $show,
+        ]);
     }
 }

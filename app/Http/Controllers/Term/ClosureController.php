@@ -28,7 +28,13 @@ final class ClosureController extends Controller
     {
         $closure = $request->closure();
 
-        return view('term.term', $page->data($this->term()) + ['closing' => $closure, 'effect' => $close->effect($this->term(), $closure)]);
+        return view(
+            'term.term',
+            $page->data($this->term()) + [
+                'closing' => $closure,
+                'effect' => $close->effect($this->term(), $closure),
+            ],
+        );
     }
 
     public function store(ClosureRequest $request, CloseDays $close): RedirectResponse
@@ -36,30 +42,58 @@ final class ClosureController extends Controller
         $closure = $request->closure();
         $effect = $close->effect($this->term(), $closure);
         $close($this->term(), $closure);
-        $said = "{$closure->reason} is closed: ".Words::count($effect['sessions'], 'session').' of '.Words::count($effect['sections'], 'section').' are lost. Publish to tell everybody.';
+        $said =
+            "{$closure->reason} is closed: ".
+            Words::count($effect['sessions'], 'session').
+            ' of '.
+            Words::count($effect['sections'], 'section').
+            ' are lost. Publish to tell everybody.';
 
-        return ($request->input('then') === 'made-up' ? redirect()->route('make-ups', ['reason' => $closure->reason]) : redirect()->route('term'))->with('said', $said);
+        return ($request->input('then') === 'made-up'
+            ? redirect()->route('make-ups', ['reason' => $closure->reason])
+            : redirect()->route('term')
+        )->with('said', $said);
     }
 
     public function destroy(ClosedRange $closure, CloseDays $close): RedirectResponse
     {
         $close->open($closure, $this->term());
 
-        return redirect()->route('term')->with('said', "{$closure->reason} is open again; the sessions that were lost to it are planned, but for past ones.");
+        return redirect()
+            ->route('term')
+            ->with(
+                'said',
+                "{$closure->reason} is open again; the sessions that were lost to it are planned, but for past ones.",
+            );
     }
 
     /** The closed days as iCalendar. */
     public function export(Clock $clock): Response
     {
-        $closures = $this->term()->closures->mapWithKeys(fn (ClosedRange $c): array => [$c->uid => $c->toCore()])->all();
+        $closures = $this->term()
+            ->closures->mapWithKeys(fn (ClosedRange $c): array => [$c->uid => $c->toCore()])
+            ->all();
 
-        return new Response(ClosureWriter::write($closures, "Closed days, {$this->term()->title}", $clock->seconds()), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="closed-days.ics"']);
+        return new Response(
+            ClosureWriter::write($closures, "Closed days, {$this->term()->title}", $clock->seconds()),
+            200,
+            [
+                'Content-Type' => 'text/calendar; charset=utf-8',
+                'Content-Disposition' => 'attachment; filename="closed-days.ics"',
+            ],
+        );
     }
 
     /** Closed days from iCalendar: read, shown with what falls on them, then taken. */
     public function upload(Request $request): RedirectResponse
     {
-        $given = $request->validate(['calendar' => ['required', 'file', 'max:2048']], ['calendar.required' => 'Choose a calendar file (.ics).', 'calendar.*' => 'That file is larger than 2 MB, or cannot be read.']);
+        $given = $request->validate(
+            ['calendar' => ['required', 'file', 'max:2048']],
+            [
+                'calendar.required' => 'Choose a calendar file (.ics).',
+                'calendar.*' => 'That file is larger than 2 MB, or cannot be read.',
+            ],
+        );
 
         return redirect()->route('closures.read', KeptText::keep($given['calendar'])->key);
     }
@@ -75,21 +109,35 @@ final class ClosureController extends Controller
         $n = $import->take($kept, $this->term());
         $kept->forget();
 
-        return redirect()->route('term')->with('said', Words::count($n, 'closure').' added. Publish to tell everybody.');
+        return redirect()
+            ->route('term')
+            ->with('said', Words::count($n, 'closure').' added. Publish to tell everybody.');
     }
 
     /** The lost and cancelled sessions that nothing makes up yet. */
     public function makeUps(Request $request, MakeUps $page): View
     {
-        return view('term.make-ups', $page->data($this->term(), (string) $request->query('reason', ''), $request->integer('page', 1)));
+        return view(
+            'term.make-ups',
+            $page->data($this->term(), (string) $request->query('reason', ''), $request->integer('page', 1)),
+        );
     }
 
     /** Takes the chosen free time for each. One that has been taken meanwhile is told, and the others are made. */
     public function makeUp(Request $request, MakeUp $make): RedirectResponse
     {
-        $given = $request->validate(['take' => ['required', 'array', 'max:50'], 'take.*' => ['nullable', 'string', 'regex:/^\d{4}-\d\d-\d\d \d{1,4} \d{1,3}$/']], ['take.*' => 'Choose a time for at least one session.']);
+        $given = $request->validate(
+            [
+                'take' => ['required', 'array', 'max:50'],
+                'take.*' => ['nullable', 'string', 'regex:/^\d{4}-\d\d-\d\d \d{1,4} \d{1,3}$/'],
+            ],
+            ['take.*' => 'Choose a time for at least one session.'],
+        );
         [$made, $faults] = $make($this->term(), array_filter($given['take']), $this->person($request));
 
-        return redirect()->route('make-ups', array_filter(['reason' => (string) $request->input('reason')]))->with('said', Words::count($made, 'session').' made up.')->withErrors($faults === [] ? [] : ['form' => implode(' ', $faults)]);
+        return redirect()
+            ->route('make-ups', array_filter(['reason' => (string) $request->input('reason')]))
+            ->with('said', Words::count($made, 'session').' made up.')
+            ->withErrors($faults === [] ? [] : ['form' => implode(' ', $faults)]);
     }
 }

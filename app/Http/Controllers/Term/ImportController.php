@@ -21,10 +21,22 @@ final class ImportController extends Controller
     /** Reads what was chosen and shows what is in it; nothing is saved yet. */
     public function store(Request $request): RedirectResponse
     {
-        $request->validate(['files' => ['required', 'array', 'max:20'], 'files.*' => ['file', 'max:65536']], [
-            'files.required' => 'Choose a zip, or the CSV and iCalendar files.', 'files.*.max' => 'A file may have 64 MB at most.', 'files.*' => 'Choose a zip, or the CSV and iCalendar files.',
-        ]);
-        $upload = KeptUpload::keep(array_values(array_filter((array) $request->file('files'), fn (mixed $f): bool => $f instanceof \Illuminate\Http\UploadedFile)));
+        $request->validate(
+            ['files' => ['required', 'array', 'max:20'], 'files.*' => ['file', 'max:65536']],
+            [
+                'files.required' => 'Choose a zip, or the CSV and iCalendar files.',
+                'files.*.max' => 'A file may have 64 MB at most.',
+                'files.*' => 'Choose a zip, or the CSV and iCalendar files.',
+            ],
+        );
+        $upload = KeptUpload::keep(
+            array_values(
+                array_filter(
+                    (array) $request->file('files'),
+                    fn (mixed $f): bool => $f instanceof \Illuminate\Http\UploadedFile,
+                ),
+            ),
+        );
 
         return redirect()->route('import.preview', $upload->key);
     }
@@ -42,10 +54,16 @@ final class ImportController extends Controller
         $upload = KeptUpload::find($key);
         $data = $upload->read();
         if ($data->faults !== [] && ! $request->boolean('take_good')) {
-            return redirect()->route('import.preview', $key)->withErrors(['take_good' => 'There are faults. Mend them, or say that the good rows are to be taken.']);
+            return redirect()
+                ->route('import.preview', $key)
+                ->withErrors([
+                    'take_good' => 'There are faults. Mend them, or say that the good rows are to be taken.',
+                ]);
         }
         if ($data->school === null && $data->faults !== []) {
-            return redirect()->route('import.preview', $key)->withErrors(['take_good' => 'Without a good row of orgs.csv there is nothing to take.']);
+            return redirect()
+                ->route('import.preview', $key)
+                ->withErrors(['take_good' => 'Without a good row of orgs.csv there is nothing to take.']);
         }
         $done = $import($data);
         $upload->forget();
@@ -65,6 +83,8 @@ final class ImportController extends Controller
             }
         }
 
-        return $parts === [] ? 'Nothing was new: the school is as the files say.' : 'Imported: '.implode(', ', $parts).'.';
+        return $parts === []
+            ? 'Nothing was new: the school is as the files say.'
+            : 'Imported: '.implode(', ', $parts).'.';
     }
 }

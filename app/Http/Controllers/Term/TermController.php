@@ -29,24 +29,57 @@ final class TermController extends Controller
         $request->session()->put('term', $term->id);
         $current->forget();
 
-        return redirect()->route('term')->with('said', "You look at {$term->title} now.");
+        return redirect()
+            ->route('term')
+            ->with('said', "You look at {$term->title} now.");
     }
 
     public function store(TermRequest $request, KeepTerms $keep, CurrentTerm $current): RedirectResponse
     {
-        $term = $keep->add($this->term()->school, trim((string) $request->validated('term_title')), $request->first(), $request->last());
+        $term = $keep->add(
+            $this->term()->school,
+            trim((string) $request->validated('term_title')),
+            $request->first(),
+            $request->last(),
+        );
         $request->session()->put('term', $term->id);
         $current->forget();
 
-        return redirect()->route('term')->with('said', "{$term->title} is added, and you look at it now. It has no section yet: import them, or copy another term's plan.");
+        return redirect()
+            ->route('term')
+            ->with(
+                'said',
+                "{$term->title} is added, and you look at it now. It has no section yet: import them, or copy another ".
+                    "term's plan.",
+            );
     }
 
     public function copy(Request $request, KeepTerms $keep): RedirectResponse
     {
-        $given = $request->validate(['from' => ['required', 'integer', 'exists:terms,id'], 'with_students' => ['nullable', 'boolean']], ['from.*' => 'Choose the term to copy from.']);
-        $sum = $keep->copy(Term::query()->with(['school', 'closures'])->findOrFail($request->integer('from')), $this->term(), (bool) ($given['with_students'] ?? false));
+        $given = $request->validate(
+            ['from' => ['required', 'integer', 'exists:terms,id'], 'with_students' => ['nullable', 'boolean']],
+            ['from.*' => 'Choose the term to copy from.'],
+        );
+        $sum = $keep->copy(
+            Term::query()
+                ->with(['school', 'closures'])
+                ->findOrFail($request->integer('from')),
+            $this->term(),
+            (bool) ($given['with_students'] ?? false),
+        );
 
-        return redirect()->route('term')->with('said', Words::count($sum['sections'], 'section').' and '.Words::count($sum['series'], 'series', 'series').' are copied.'.($sum['skipped'] === [] ? '' : ' Nothing of these falls into the term: '.implode('; ', $sum['skipped']).'.'));
+        return redirect()
+            ->route('term')
+            ->with(
+                'said',
+                Words::count($sum['sections'], 'section').
+                    ' and '.
+                    Words::count($sum['series'], 'series', 'series').
+                    ' are copied.'.
+                    ($sum['skipped'] === []
+                        ? ''
+                        : ' Nothing of these falls into the term: '.implode('; ', $sum['skipped']).'.'),
+            );
     }
 
     public function destroy(Request $request, Term $term, KeepTerms $keep): RedirectResponse
@@ -54,6 +87,8 @@ final class TermController extends Controller
         $keep->remove($term);
         $request->session()->forget('term');
 
-        return redirect()->route('term')->with('said', "{$term->title} is removed.");
+        return redirect()
+            ->route('term')
+            ->with('said', "{$term->title} is removed.");
     }
 }

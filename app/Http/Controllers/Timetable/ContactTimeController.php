@@ -22,24 +22,57 @@ final class ContactTimeController extends Controller
         $all = $times->rows($this->term(), $this->person($request));
 
         return view('timetable.contact-time', [
-            'rows' => array_values(array_filter($all, fn (array $r): bool => $year === '' || $r['year'] === $year)), 'year' => $year,
-            'years' => array_values(array_unique(array_column($all, 'year'))), 'short' => count(array_filter($all, fn (array $r): bool => ($r['time']->short() ?? 0) > 0)),
+            'rows' => array_values(array_filter($all, fn (array $r): bool => $year === '' || $r['year'] === $year)),
+            'year' => $year,
+            'years' => array_values(array_unique(array_column($all, 'year'))),
+            'short' => count(array_filter($all, fn (array $r): bool => ($r['time']->short() ?? 0) > 0)),
         ]);
     }
 
     public function export(Request $request, string $as, ContactTimes $times): Response
     {
-        $rows = array_map(fn (array $r): array => [
-            $r['id'], $r['name'], $r['teacher'], $r['sessions'], $r['time']->planned, $r['time']->held, $r['time']->coming, $r['time']->lost, $r['time']->madeUp, $r['time']->target, $r['time']->short(),
-        ], $times->rows($this->term(), $this->person($request), (string) $request->query('year', '')));
+        $rows = array_map(
+            fn (array $r): array => [
+                $r['id'],
+                $r['name'],
+                $r['teacher'],
+                $r['sessions'],
+                $r['time']->planned,
+                $r['time']->held,
+                $r['time']->coming,
+                $r['time']->lost,
+                $r['time']->madeUp,
+                $r['time']->target,
+                $r['time']->short(),
+            ],
+            $times->rows($this->term(), $this->person($request), (string) $request->query('year', '')),
+        );
 
-        return (new SheetFile("contact time {$this->term()->title}", ['section', 'name', 'teacher', 'sessions', 'planned_minutes', 'held_minutes', 'coming_minutes', 'lost_minutes', 'made_up_minutes', 'target_minutes', 'short_minutes'], $rows))->respond($as);
+        return (new SheetFile(
+            "contact time {$this->term()->title}",
+            [
+                'section',
+                'name',
+                'teacher',
+                'sessions',
+                'planned_minutes',
+                'held_minutes',
+                'coming_minutes',
+                'lost_minutes',
+                'made_up_minutes',
+                'target_minutes',
+                'short_minutes',
+            ],
+            $rows,
+        ))->respond($as);
     }
 
     public function target(ChosenSections $request, SetTarget $set): RedirectResponse
     {
         $set($request->chosen(), (string) $request->input('target'));
 
-        return redirect()->route('contact-time')->with('said', $request->filled('target') ? 'The target is set.' : 'The target is taken out.');
+        return redirect()
+            ->route('contact-time')
+            ->with('said', $request->filled('target') ? 'The target is set.' : 'The target is taken out.');
     }
 }

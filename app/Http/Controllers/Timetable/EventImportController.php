@@ -19,16 +19,34 @@ final class EventImportController extends Controller
 {
     public function create(): View
     {
-        return view('timetable.events', ['teachers' => Person::query()->where('role', Role::Teacher)->orderBy('family_name')->orderBy('given_name')->get()]);
+        return view('timetable.events', [
+            'teachers' => Person::query()
+                ->where('role', Role::Teacher)
+                ->orderBy('family_name')
+                ->orderBy('given_name')
+                ->get(),
+        ]);
     }
 
     public function store(Request $request): RedirectResponse
     {
-        $given = $request->validate(['calendar' => ['required', 'file', 'max:16384'], 'teacher' => ['nullable', 'string', 'exists:people,sourced_id']], [
-            'calendar.required' => 'Choose a calendar file (.ics).', 'calendar.max' => 'That file is larger than 16 MB. Export one term, or one teacher, at a time.', 'calendar.*' => 'This file cannot be read.', 'teacher.*' => 'Choose a teacher from the list.',
-        ]);
+        $given = $request->validate(
+            [
+                'calendar' => ['required', 'file', 'max:16384'],
+                'teacher' => ['nullable', 'string', 'exists:people,sourced_id'],
+            ],
+            [
+                'calendar.required' => 'Choose a calendar file (.ics).',
+                'calendar.max' => 'That file is larger than 16 MB. Export one term, or one teacher, at a time.',
+                'calendar.*' => 'This file cannot be read.',
+                'teacher.*' => 'Choose a teacher from the list.',
+            ],
+        );
 
-        return redirect()->route('events.preview', KeptText::keep($given['calendar'], ['teacher' => (string) ($given['teacher'] ?? '')])->key);
+        return redirect()->route(
+            'events.preview',
+            KeptText::keep($given['calendar'], ['teacher' => (string) ($given['teacher'] ?? '')])->key,
+        );
     }
 
     public function preview(string $key, EventImport $import): View
@@ -38,11 +56,24 @@ final class EventImportController extends Controller
 
     public function take(Request $request, string $key, EventImport $import, ImportEvents $take): RedirectResponse
     {
-        $given = $request->validate(['choice' => ['nullable', 'array', 'max:400'], 'choice.*' => ['string', 'max:255']]);
+        $given = $request->validate([
+            'choice' => ['nullable', 'array', 'max:400'],
+            'choice.*' => ['string', 'max:255'],
+        ]);
         $kept = KeptText::find($key);
-        $sum = $take($import->chosen($kept, $this->term(), $given['choice'] ?? []), EventImport::teacher($kept), $this->person($request));
+        $sum = $take(
+            $import->chosen($kept, $this->term(), $given['choice'] ?? []),
+            EventImport::teacher($kept),
+            $this->person($request),
+        );
         $kept->forget();
 
-        return redirect()->route('timetable')->with('said', "{$sum['added']} series added, {$sum['changed']} changed, {$sum['same']} as they were, {$sum['busy']} busy times.");
+        return redirect()
+            ->route('timetable')
+            ->with(
+                'said',
+                "{$sum['added']} series added, {$sum['changed']} changed, {$sum['same']} as they were, {$sum['busy']} ".
+                    'busy times.',
+            );
     }
 }

@@ -22,7 +22,9 @@ final class HistoryController extends Controller
         $found = $this->change($section, $change);
         $undo($found, $this->person($request));
 
-        return redirect()->route('section', $section)->with('said', "Undone: {$found->words}.");
+        return redirect()
+            ->route('section', $section)
+            ->with('said', "Undone: {$found->words}.");
     }
 
     /** Writes to everybody of the series what changed. */
@@ -35,12 +37,28 @@ final class HistoryController extends Controller
         }
         $n = $series === null ? $letters->cancelled($found) : $letters->changed($series, $found);
 
-        return redirect()->route('section', $section)->with('said', $n === 0 ? 'Everybody has been written to about this already.' : Words::count($n, 'letter').' about this '.($n === 1 ? 'goes' : 'go').' to teachers, registered students and their guardians.');
+        return redirect()
+            ->route('section', $section)
+            ->with(
+                'said',
+                $n === 0
+                    ? 'Everybody has been written to about this already.'
+                    : Words::count($n, 'letter').
+                        ' about this '.
+                        ($n === 1 ? 'goes' : 'go').
+                        ' to teachers, registered students and their guardians.',
+            );
     }
 
     /** A deleted series is told under its section, as any other. */
     private function change(Section $section, int $change): SeriesChange
     {
-        return SeriesChange::query()->where(fn ($q) => $q->where('section_id', $section->id)->orWhereIn('series_id', $section->series()->select('series.id')))->findOrFail($change);
+        return SeriesChange::query()
+            ->where(
+                fn ($q) => $q
+                    ->where('section_id', $section->id)
+                    ->orWhereIn('series_id', $section->series()->select('series.id')),
+            )
+            ->findOrFail($change);
     }
 }

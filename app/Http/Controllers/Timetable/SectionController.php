@@ -17,6 +17,15 @@ final class SectionController extends Controller
         $this->authorize('view', $section);
         $edit = (string) $request->query('change', '');
 
-        return view('timetable.section', $page->data($section, $this->person($request), $edit, (string) $request->query('day', ''), $request->integer('session')));
+        return view(
+            'timetable.section',
+            $page->data(
+                $section,
+                $this->person($request),
+                $edit,
+                (string) $request->query('day', ''),
+                $request->integer('session'),
+            ),
+        );
     }
 }

@@ -22,27 +22,60 @@ final class SeriesController extends Controller
     {
         $series = $section->series()->find($request->integer('series'))?->setRelation('section', $section);
 
-        return view('timetable.series-preview', $preview->data($section, $request->plan($section, $series), $series, $request->from($series)));
+        return view(
+            'timetable.series-preview',
+            $preview->data($section, $request->plan($section, $series), $series, $request->from($series)),
+        );
     }
 
     public function store(SeriesRequest $request, Section $section, SaveSeries $save): RedirectResponse
     {
-        $series = $save($section, $request->plan($section, null), (string) $request->input('title'), null, $this->person($request));
+        $series = $save(
+            $section,
+            $request->plan($section, null),
+            (string) $request->input('title'),
+            null,
+            $this->person($request),
+        );
 
-        return redirect()->route('section', $section)->with('said', "{$series->title} is planned: {$series->plan()->sentence()}.");
+        return redirect()
+            ->route('section', $section)
+            ->with('said', "{$series->title} is planned: {$series->plan()->sentence()}.");
     }
 
-    public function update(SeriesRequest $request, Section $section, Series $series, SaveSeries $save): RedirectResponse
-    {
-        $save($section, $request->plan($section, $series), (string) $request->input('title'), $series, $this->person($request), $request->from($series));
+    public function update(
+        SeriesRequest $request,
+        Section $section,
+        Series $series,
+        SaveSeries $save,
+    ): RedirectResponse {
+        $save(
+            $section,
+            $request->plan($section, $series),
+            (string) $request->input('title'),
+            $series,
+            $this->person($request),
+            $request->from($series),
+        );
 
-        return redirect()->route('section', $section)->with('said', "{$series->title} is saved: {$series->plan()->sentence()}.");
+        return redirect()
+            ->route('section', $section)
+            ->with('said', "{$series->title} is saved: {$series->plan()->sentence()}.");
     }
 
-    public function destroy(Request $request, Section $section, Series $series, DeleteSeries $delete): RedirectResponse
-    {
+    public function destroy(
+        Request $request,
+        Section $section,
+        Series $series,
+        DeleteSeries $delete,
+    ): RedirectResponse {
         $delete($series, $this->person($request));
 
-        return redirect()->route('section', $section)->with('said', "{$series->title} is deleted. What it had published is removed by the next publish run.");
+        return redirect()
+            ->route('section', $section)
+            ->with(
+                'said',
+                "{$series->title} is deleted. What it had published is removed by the next publish run.",
+            );
     }
 }

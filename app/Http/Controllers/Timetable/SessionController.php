@@ -21,61 +21,145 @@ use Nomada\App\View\Timetable\MoveLook;
 
 final class SessionController extends Controller
 {
-    public function cancel(Request $request, Section $section, Series $series, Session $session, ChangeSession $change): RedirectResponse
-    {
-        $given = $request->validate(['reason' => ['nullable', 'string', 'max:160']], ['reason.max' => 'A reason has 160 characters at most.']);
+    public function cancel(
+        Request $request,
+        Section $section,
+        Series $series,
+        Session $session,
+        ChangeSession $change,
+    ): RedirectResponse {
+        $given = $request->validate(
+            ['reason' => ['nullable', 'string', 'max:160']],
+            ['reason.max' => 'A reason has 160 characters at most.'],
+        );
         $change->cancel($session, (string) ($given['reason'] ?? ''), $this->person($request));
 
-        return $this->done($section, 'The session is cancelled. Students read it at the door now, and everywhere else after the next publish run.');
+        return $this->done(
+            $section,
+            'The session is cancelled. Students read it at the door now, and everywhere else after the next publish '.
+                'run.',
+        );
     }
 
-    public function restore(Request $request, Section $section, Series $series, Session $session, ChangeSession $change): RedirectResponse
-    {
+    public function restore(
+        Request $request,
+        Section $section,
+        Series $series,
+        Session $session,
+        ChangeSession $change,
+    ): RedirectResponse {
         $change->restore($session, $this->person($request));
 
         return $this->done($section, 'The session is held after all.');
     }
 
     /** What each reach of a move would do, before it is done. */
-    public function look(MoveSessionRequest $request, Section $section, Series $series, Session $session, MoveLook $look): View
-    {
+    public function look(
+        MoveSessionRequest $request,
+        Section $section,
+        Series $series,
+        Session $session,
+        MoveLook $look,
+    ): View {
         [$start, $minutes] = $request->times();
 
-        return view('timetable.moving', $look->data($session->setRelation('series', $series->setRelation('section', $section)), $request->day(), $start, $minutes));
+        return view(
+            'timetable.moving',
+            $look->data(
+                $session->setRelation('series', $series->setRelation('section', $section)),
+                $request->day(),
+                $start,
+                $minutes,
+            ),
+        );
     }
 
-    public function move(MoveSessionRequest $request, Section $section, Series $series, Session $session, MoveSessions $move): RedirectResponse
-    {
+    public function move(
+        MoveSessionRequest $request,
+        Section $section,
+        Series $series,
+        Session $session,
+        MoveSessions $move,
+    ): RedirectResponse {
         [$start, $minutes] = $request->times();
         $reach = $request->reach();
-        $move($session->setRelation('series', $series->setRelation('section', $section)), $request->day(), $start, $minutes, $reach, $this->person($request));
-        $said = ['this' => "This one session is moved to {$request->day()->short()}; the rest of the series stays.", 'later' => 'This session and the later ones are moved.', 'whole' => 'The whole series is moved; what has begun stays.'][$reach->value];
+        $move(
+            $session->setRelation('series', $series->setRelation('section', $section)),
+            $request->day(),
+            $start,
+            $minutes,
+            $reach,
+            $this->person($request),
+        );
+        $said = [
+            'this' => "This one session is moved to {$request->day()->short()}; the rest of the series stays.",
+            'later' => 'This session and the later ones are moved.',
+            'whole' => 'The whole series is moved; what has begun stays.',
+        ][$reach->value];
 
         return $request->input('back') === 'timetable'
-            ? redirect()->route('timetable', array_filter(['week' => $request->integer('week'), 'by' => $request->input('by'), 'day' => $request->input('shown_day')]))->with('said', $said)
-            : redirect()->route('section', [$section, 'day' => $request->day()->iso()])->with('said', $said);
+            ? redirect()
+                ->route(
+                    'timetable',
+                    array_filter([
+                        'week' => $request->integer('week'),
+                        'by' => $request->input('by'),
+                        'day' => $request->input('shown_day'),
+                    ]),
+                )
+                ->with('said', $said)
+            : redirect()
+                ->route('section', [$section, 'day' => $request->day()->iso()])
+                ->with('said', $said);
     }
 
-    public function tell(TellSessionRequest $request, Section $section, Series $series, Session $session, ChangeSession $change): RedirectResponse
-    {
-        $change->tell($session, (string) $request->validated('title'), (string) $request->validated('note'), $request->teacher(), $this->person($request));
+    public function tell(
+        TellSessionRequest $request,
+        Section $section,
+        Series $series,
+        Session $session,
+        ChangeSession $change,
+    ): RedirectResponse {
+        $change->tell(
+            $session,
+            (string) $request->validated('title'),
+            (string) $request->validated('note'),
+            $request->teacher(),
+            $this->person($request),
+        );
 
         return $this->done($section, 'Saved for this one session.');
     }
 
     /** An extra session, or one that makes up a lost one. */
-    public function add(MoveSessionRequest $request, Section $section, Series $series, ChangeSession $change): RedirectResponse
-    {
+    public function add(
+        MoveSessionRequest $request,
+        Section $section,
+        Series $series,
+        ChangeSession $change,
+    ): RedirectResponse {
         [$start, $minutes] = $request->times();
-        $madeUp = $request->filled('makes_up') ? $series->sessions()->findOrFail($request->integer('makes_up')) : null;
+        $madeUp = $request->filled('makes_up')
+            ? $series->sessions()->findOrFail($request->integer('makes_up'))
+            : null;
         $change->add($series, $request->day(), $start, $minutes, $madeUp, $this->person($request));
-        $said = $madeUp === null ? "An extra session is added on {$request->day()->short()}." : "It is made up on {$request->day()->short()}.";
+        $said =
+            $madeUp === null
+                ? "An extra session is added on {$request->day()->short()}."
+                : "It is made up on {$request->day()->short()}.";
 
-        return $request->input('back') === 'make-ups' ? redirect()->route('make-ups')->with('said', $said) : $this->done($section, $said);
+        return $request->input('back') === 'make-ups'
+            ? redirect()->route('make-ups')->with('said', $said)
+            : $this->done($section, $said);
     }
 
-    public function remove(Request $request, Section $section, Series $series, Session $session, ChangeSession $change): RedirectResponse
-    {
+    public function remove(
+        Request $request,
+        Section $section,
+        Series $series,
+        Session $session,
+        ChangeSession $change,
+    ): RedirectResponse {
         $change->remove($session, $this->person($request));
 
         return $this->done($section, 'The extra session is taken out.');

@@ -13,6 +13,17 @@ final class TimetableController extends Controller
 {
     public function __invoke(Request $request, WeekPage $page): View
     {
-        return view('timetable.week', $page->data($this->term(), $this->person($request), $request->integer('week'), (string) $request->query('by', 'teacher'), (string) $request->query('day', ''), (string) $request->query('clock', ''), $request->integer('session')));
+        return view(
+            'timetable.week',
+            $page->data(
+                $this->term(),
+                $this->person($request),
+                $request->integer('week'),
+                (string) $request->query('by', 'teacher'),
+                (string) $request->query('day', ''),
+                (string) $request->query('clock', ''),
+                $request->integer('session'),
+            ),
+        );
     }
 }
