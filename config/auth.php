@@ -5,7 +5,7 @@ use Nomada\App\Models\Term\Person;
 return [
     'defaults' => ['guard' => 'web', 'passwords' => 'people'],
     'guards' => ['web' => ['driver' => 'session', 'provider' => 'people']],
-    'providers' => ['people' => ['driver' => 'eloquent', 'model' => Person::class]],
+    'providers' => ['people' => ['driver' => 'people', 'model' => Person::class]],
     'passwords' => [],
     'password_timeout' => 10800,
 ];

@@ -120,7 +120,7 @@ Route::middleware('auth')->group(function (): void {
         // Each series chosen is authorised on its own.
         Route::post('/joining/acts', [JoiningController::class, 'act'])->name('joining.act');
         Route::get('/sections/{section}/series/{series}/joining', [SeriesDoorController::class, 'show'])
-            ->middleware('can:view,section')
+            ->middleware('can:serve,section')
             ->scopeBindings()
             ->name('series.door');
         Route::middleware('can:serve,section')
@@ -340,6 +340,8 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::middleware('can:coordinate')->group(function (): void {
+        Route::post('/people/{sourcedId}/disabled', [PersonController::class, 'disable'])->name('person.disabled');
+        Route::delete('/people/{sourcedId}/disabled', [PersonController::class, 'enable'])->name('person.enabled');
         Route::get('/registration/letters', [TemplateController::class, 'show'])->name('letters');
         Route::put('/registration/letters/{kind}', [TemplateController::class, 'update'])->name('letters.update');
         Route::delete('/registration/letters/{kind}', [TemplateController::class, 'destroy'])->name(

@@ -12,3 +12,14 @@ function browser(): Tests\Browser\Browser
 {
     return Tests\Browser\Browser::shared()->size(1280, 800);
 }
+
+/** Sets the application's clock, on Madrid's. */
+function momentAt(string $date, string $time = '09:56'): void
+{
+    app(Nomada\App\Support\Clock::class)->set((int) strtotime("$date $time Europe/Madrid"));
+}
+
+function personCalled(string $sourcedId): Nomada\App\Models\Term\Person
+{
+    return Nomada\App\Models\Term\Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
+}

@@ -4,17 +4,32 @@ declare(strict_types=1);
 
 namespace Nomada\App\Console;
 
+use Nomada\App\Actions\Publishing\PersonFeed;
 use Nomada\App\Actions\Publishing\SectionFeed;
+use Nomada\App\Models\Term\Person;
 use Symfony\Component\Console\Output\OutputInterface;
 
 final class CalendarCommand extends Sections
 {
-    protected $signature = 'nomada:calendar {--section=* : sourcedId}';
+    protected $signature =
+        'nomada:calendar {--section=* : sourcedId} {--person= : sourcedId; one person\'s, as the '.
+        'calendar server gets it}';
 
-    protected $description = 'Writes a section\'s calendar feed (iCalendar) to standard output';
+    protected $description = 'Writes the calendar of a section, or of one person, to standard output (iCalendar)';
 
-    public function handle(SectionFeed $feed): int
+    public function handle(SectionFeed $feed, PersonFeed $own): int
     {
+        if ($this->option('person') !== null) {
+            $person = Person::query()->where('sourced_id', (string) $this->option('person'))->first();
+            if ($person === null) {
+                $this->error("There is no person {$this->option('person')}. Give the sourcedId of users.csv.");
+
+                return self::FAILURE;
+            }
+            $this->output->write($own($person), false, OutputInterface::OUTPUT_RAW);
+
+            return self::SUCCESS;
+        }
         $sections = $this->sections();
         if ($sections === null) {
             return self::FAILURE;

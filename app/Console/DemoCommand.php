@@ -266,7 +266,7 @@ final class DemoCommand extends Command
             $students = Person::query()
                 ->whereIn(
                     'id',
-                    DB::table('enrolments')
+                    DB::table('parts')
                         ->where('section_id', $series->section_id)
                         ->where('role', 'student')
                         ->select('person_id'),

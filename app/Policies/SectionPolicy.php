@@ -4,20 +4,26 @@ declare(strict_types=1);
 
 namespace Nomada\App\Policies;
 
-use Nomada\App\Models\Term\Enrolment;
+use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\Clock;
 
 /**
  * The coordinator does everything; teachers look after joining, registration and publishing of their own sections; the
- * timetable is the coordinator's.
+ * timetable is the coordinator's. Whose part is over may nothing; whose part begins later, or who takes a single
+ * session, may look.
  */
-final class SectionPolicy
+final readonly class SectionPolicy
 {
+    public function __construct(private Clock $clock)
+    {
+    }
+
     public function view(Person $person, Section $section): bool
     {
         return $person->isCoordinator() ||
-            ($person->isStaff() && $this->hasPart($person, $section, ['teacher', 'co-teacher', 'observer']));
+            ($person->isStaff() && Section::query()->whereKey($section->id)->seenBy($person)->exists());
     }
 
     public function timetable(Person $person, Section $section): bool
@@ -29,16 +35,6 @@ final class SectionPolicy
     public function serve(Person $person, Section $section): bool
     {
         return $person->isCoordinator() ||
-            ($person->isStaff() && $this->hasPart($person, $section, ['teacher', 'co-teacher']));
-    }
-
-    /** @param  list<string>  $roles */
-    private function hasPart(Person $person, Section $section, array $roles): bool
-    {
-        return Enrolment::query()
-            ->where('section_id', $section->id)
-            ->where('person_id', $person->id)
-            ->whereIn('role', $roles)
-            ->exists();
+            ($person->isStaff() && Section::query()->whereKey($section->id)->servedBy($person)->exists());
     }
 }

@@ -13,6 +13,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Interchange\Calendar\EventSeries;
@@ -71,7 +72,7 @@ final readonly class LetterWriter
                 'name' => $letter->to_name,
                 'class' => $section->name(),
                 'school' => $school->name,
-                'when' => $this->when($letter, $series, $registration->only_day ?? $pass?->only_day),
+                'when' => $this->when($letter, $series, $registration, $registration->only_day ?? $pass?->only_day),
                 'link' => (string) $link?->address(),
                 'phone' => $phone === null ? 'not set up' : "$phone->dial_in, PIN $phone->pin",
                 'page' => route('register', $letter->series_id),
@@ -90,7 +91,7 @@ final readonly class LetterWriter
             $subject,
             $text,
             $school->name,
-            $this->calendar($letter, $series, $registration?->only_day),
+            $this->calendar($letter, $series, $registration),
         );
     }
 
@@ -104,14 +105,20 @@ final readonly class LetterWriter
             ->first();
     }
 
-    private function when(Letter $letter, Series $series, ?string $day): string
+    private function when(Letter $letter, Series $series, ?Registration $registration, ?string $day): string
     {
+        $whose = $letter->kind === LetterKind::Guardian ? $registration?->person_id : $letter->person_id;
+        $belonging = $whose === null ? null : Belongings::of($whose, $series->sectionIds());
+        $isTheirs = fn (Session $s): bool => $belonging === null ||
+            ! $belonging->isAny() ||
+            $belonging->on(LocalDate::parse($s->day)->day, $s->teacher_id)->isTheirs();
         $zone = $letter->person?->zone() ?? $series->section->term->calendar()->zone;
         $ahead = $series->sessions
             ->filter(
                 fn (Session $s): bool => $s->state === SessionState::Planned &&
                     (int) $s->ends_at->timestamp > $this->clock->seconds() &&
-                    ($day === null || $s->day === $day),
+                    ($day === null || $s->day === $day) &&
+                    $isTheirs($s),
             )
             ->take(3);
 
@@ -131,8 +138,9 @@ final readonly class LetterWriter
     }
 
     /** The timetable as an iTIP message; null where the letter is of no timetable. */
-    private function calendar(Letter $letter, Series $series, ?string $day): ?string
+    private function calendar(Letter $letter, Series $series, ?Registration $registration): ?string
     {
+        $day = $registration?->only_day;
         if (
             ! in_array(
                 $letter->kind,
@@ -148,10 +156,12 @@ final readonly class LetterWriter
         ) {
             return null;
         }
+        // A guardian's has the child's sessions.
+        $student = $letter->kind === LetterKind::Guardian ? $registration?->person : null;
         $facts = $this->facts->for([$series->section_id], true)[$series->section_id];
         // Guardians get no link of the child's; everybody else has their own in it.
         $events = array_filter(
-            WantedPlacements::feed($facts, $letter->person?->sourced_id),
+            WantedPlacements::feed($facts, ($student ?? $letter->person)?->sourced_id, $student === null),
             fn (EventSeries $e): bool => $e->uid === $series->uid,
         );
         $events = array_map(function (EventSeries $e) use ($letter, $day): EventSeries {

@@ -12,9 +12,12 @@ use Nomada\App\Jobs\SendLetter;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Registration\Registration;
+use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
+use Nomada\App\Queries\Registered;
+use Nomada\App\Support\Clock;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Post\LetterKind;
 
@@ -26,6 +29,10 @@ final readonly class Letters
 {
     /** Seconds for which a decision can be undone. */
     public const GRACE = 60;
+
+    public function __construct(private Clock $clock)
+    {
+    }
 
     /** To whoever registered, by the account's own address; of an acceptance their guardians hear too. */
     public function write(LetterKind $kind, Registration $registration, bool $canUndo): void
@@ -97,7 +104,7 @@ final readonly class Letters
             ->get();
         $registrations = Registration::query()
             ->where('series_id', $series->id)
-            ->where('state', 'accepted')
+            ->whereRaw(Registered::on('registrations', $this->clock->schoolDay()))
             ->orderBy('id')
             ->pluck('id', 'person_id');
         $written = DB::table('letters')
@@ -111,9 +118,10 @@ final readonly class Letters
                     Person::query()
                         ->whereIn(
                             'id',
-                            DB::table('enrolments')
+                            Part::query()
                                 ->whereIn('section_id', $series->sectionIds())
-                                ->whereIn('role', ['teacher', 'co-teacher'])
+                                ->hosting()
+                                ->stillOn($this->clock->schoolDay()->iso())
                                 ->select('person_id'),
                         )
                         ->orderBy('id')
@@ -229,9 +237,10 @@ final readonly class Letters
                     ->whereIn('id', $registered)
                     ->orWhereIn(
                         'id',
-                        DB::table('enrolments')
+                        Part::query()
                             ->whereIn('section_id', $sections)
-                            ->whereIn('role', ['teacher', 'co-teacher'])
+                            ->whereIn('role', ['teacher', 'co-teacher', 'substitute'])
+                            ->stillOn($this->clock->schoolDay()->iso())
                             ->select('person_id'),
                     )
                     ->orWhereIn(
@@ -253,7 +262,7 @@ final readonly class Letters
         $people = $this->concerned(
             DB::table('registrations')
                 ->where('series_id', $series->id)
-                ->where('state', 'accepted')
+                ->whereRaw(Registered::on('registrations', $this->clock->schoolDay()))
                 ->select('person_id'),
             $series->sectionIds(),
         );

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Nomada\App\Providers;
 
+use Illuminate\Auth\EloquentUserProvider;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
@@ -17,8 +21,10 @@ use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Role;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Policies\RunPolicy;
 use Nomada\App\Policies\SectionPolicy;
+use Nomada\App\Policies\SessionPolicy;
 use Nomada\App\Post\PostOfficeTransport;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\CurrentTerm;
@@ -49,7 +55,16 @@ final class NomadaServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->isProduction());
+        // Whoever is disabled is nobody: not by password, not by a session that goes on, not by a remembered one.
+        Auth::provider(
+            'people',
+            fn (Application $app, array $config): EloquentUserProvider => (new EloquentUserProvider(
+                $app->make('hash'),
+                $config['model'],
+            ))->withQuery(fn (Builder $q) => $q->whereNull('disabled_on')),
+        );
         Gate::policy(Section::class, SectionPolicy::class);
+        Gate::policy(Session::class, SessionPolicy::class);
         Gate::policy(Run::class, RunPolicy::class);
         Gate::define('staff', fn (Person $p): bool => $p->isStaff());
         Gate::define('coordinate', fn (Person $p): bool => $p->isCoordinator());

@@ -6,6 +6,8 @@ namespace Nomada\App\Support;
 
 use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Zone;
 use Psr\Clock\ClockInterface;
 
 /**
@@ -17,6 +19,8 @@ final class Clock implements ClockInterface
     private ?int $standsAt = null;
 
     private bool $isRead = false;
+
+    private ?Zone $zone = null;
 
     public function now(): DateTimeImmutable
     {
@@ -36,6 +40,20 @@ final class Clock implements ClockInterface
         }
 
         return (int) $this->standsAt;
+    }
+
+    /** The date on a zone's clock. */
+    public function today(Zone $zone): LocalDate
+    {
+        return $zone->dateAt($this->seconds());
+    }
+
+    /** The date on the school's clock, by which parts begin and end. */
+    public function schoolDay(): LocalDate
+    {
+        $this->zone ??= Zone::named((string) (DB::table('schools')->orderBy('id')->value('time_zone') ?? 'UTC'));
+
+        return $this->today($this->zone);
     }
 
     public function set(int $seconds): void

@@ -6,7 +6,6 @@ namespace Nomada\App\Support;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Models\Term\Section;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\TypedTime;
@@ -63,7 +62,16 @@ final readonly class MoveClock
             ->whereIn(
                 'series.id',
                 DB::table('series_sections')
-                    ->whereIn('section_id', Section::query()->seenBy($person)->select('id'))
+                    ->when(
+                        ! $person->isCoordinator(),
+                        fn ($q) => $q->whereIn(
+                            'section_id',
+                            $person
+                                ->parts()
+                                ->stillOn($this->clock->schoolDay()->iso())
+                                ->select('section_id'),
+                        ),
+                    )
                     ->select('series_id'),
             )
             ->orderBy('starts_at')

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View;
 
-use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
@@ -40,7 +40,7 @@ final readonly class FindQuery
         foreach (self::words($typed) as $word) {
             $query->whereRaw(
                 "('Y' || year || ' ' || title || ' ' || code || ' ' || sourced_id || ' ' || coalesce((select ".
-                    "string_agg(family_name, ' ') from enrolments e join people p on p.id = e.person_id where ".
+                    "string_agg(family_name, ' ') from parts e join people p on p.id = e.person_id where ".
                     "e.section_id = sections.id and e.role = 'teacher'), '')) ilike ?",
                 ["%$word%"],
             );
@@ -71,18 +71,16 @@ final readonly class FindQuery
      */
     private function people(string $typed, Person $for): array
     {
-        $query = Person::query()->where('role', '!=', 'guardian');
+        $query = Person::query()->where('role', '!=', 'guardian')->whereNull('disabled_on');
         foreach (self::words($typed) as $word) {
             $query->whereRaw("(given_name || ' ' || family_name || ' ' || email) ilike ?", ["%$word%"]);
         }
         if (! $for->isCoordinator()) {
             $query->whereIn(
                 'id',
-                DB::table('enrolments')
-                    ->whereIn(
-                        'section_id',
-                        DB::table('enrolments')->where('person_id', $for->id)->select('section_id'),
-                    )
+                Part::query()
+                    ->whereIn('section_id', Section::query()->seenBy($for)->select('id'))
+                    ->stillOn($this->clock->schoolDay()->iso())
                     ->select('person_id'),
             );
         }

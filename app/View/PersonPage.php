@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\StandinAddress;
 use Nomada\App\View\Registration\StudentPage;
+use Nomada\Core\Term\LocalDate;
 
 /**
  * What staff see of one person: the sections they have in common (a coordinator: all), and the next sessions on that
@@ -31,7 +32,7 @@ final readonly class PersonPage
         $sections = Section::query()
             ->where('term_id', $term->id)
             ->seenBy($for)
-            ->whereHas('enrolments', fn ($q) => $q->where('person_id', $person->id))
+            ->whereHas('parts', fn ($q) => $q->where('person_id', $person->id))
             ->orderBy('title')
             ->get();
         abort_if($sections->isEmpty() && ! $for->isCoordinator() && $person->id !== $for->id, 404);
@@ -39,6 +40,8 @@ final readonly class PersonPage
 
         return [
             'who' => $person,
+            'mayDisable' => $for->isCoordinator() && $for->id !== $person->id,
+            'disabledSince' => $person->disabled_on === null ? null : LocalDate::parse($person->disabled_on)->short(),
             'sections' => $sections,
             'coming' => $coming,
             'feed' => $person->id === $for->id ? PersonFeed::address($person) : null,

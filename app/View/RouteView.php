@@ -6,9 +6,11 @@ namespace Nomada\App\View;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\CurrentTerm;
 use Nomada\App\View\Timetable\ClashList;
+use Nomada\Core\Term\LocalDate;
 
 /**
  * The route across the top: the seven stops of the work, each with what is left to do there for whoever looks.
@@ -39,7 +41,7 @@ final readonly class RouteView
         $n = $this->counts(
             $for->isCoordinator() ? null : $for->id,
             $term->id,
-            $term->calendar()->zone->dateAt($this->clock->seconds())->iso(),
+            $this->clock->today($term->calendar()->zone),
         );
         $stop = fn (string $title, int $left, string $words, string $done, string $state = 'todo'): array => [
             'name' => strtolower($title),
@@ -79,13 +81,14 @@ final readonly class RouteView
      *
      * @param  int|null  $person  whose sections; null for all of the term
      */
-    private function counts(?int $person, int $term, string $today): \stdClass
+    private function counts(?int $person, int $term, LocalDate $today): \stdClass
     {
         $now = $this->clock->seconds();
         $mine =
             $person === null
                 ? ''
-                : "and exists (select 1 from enrolments e where e.section_id = sections.id and e.person_id = $person)";
+                : "and id in (select section_id from parts where person_id = $person and role <> 'student'
+                    and coalesce(ends_on, 'infinity') >= '{$today->iso()}')";
         $row = DB::selectOne(
             "
             with mine as materialized (select id from sections where term_id = ? $mine),
@@ -105,11 +108,15 @@ final readonly class RouteView
             (select count(*) from own) as series,
             (select count(*) from join_links l join own on own.id = l.series_id
                 where kind = 'series' and retired_at is null) as linked,
-            (select coalesce(sum(met.n * roster.n), 0) from met join (select section_id, count(*) as n from enrolments
+            (select coalesce(sum(met.n * roster.n), 0) from met join (select section_id, count(*) as n from parts
                 where role = 'student' and (ends_on is null or ends_on >= ?) group by section_id) roster
                 using (section_id)) as seats,
-            (select count(*) from registrations r join own on own.id = r.series_id
-                where state = 'accepted') as registered,
+            (select ".
+                Registered::people('r').
+                ' from registrations r join own on own.id = r.series_id
+                where '.
+                Registered::on('r', $today).
+                ") as registered,
             (select count(*) from placements p join mine on mine.id = p.section_id
                 where wanted_print is distinct from standing_print) as differing,
             (select count(*) from placements p join mine on mine.id = p.section_id
@@ -118,7 +125,7 @@ final readonly class RouteView
                 where state = 'planned' and day = ?) as today,
             (select count(*) from sessions x join own on own.id = x.series_id
                 where state = 'planned' and ends_at <= to_timestamp($now)) as held",
-            [$term, $today, $today],
+            [$term, $today->iso(), $today->iso()],
         );
 
         return $row instanceof \stdClass ? $row : throw new \LogicException('The database gave no counts');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Joining;
 
+use Nomada\Core\Belonging\Standing;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
@@ -11,7 +12,9 @@ use Nomada\Core\Timetable\SessionState;
 /**
  * Who gets in, and when: one pure function of the link, the sessions behind it, the visitor, the room and the moment.
  *
- * Who is asked first, then when, then how the room is: a stranger learns nothing of the hours. Of a day's sessions the
+ * Who is asked first, then when, then how the room is: a stranger learns nothing of the hours. Everybody stands before
+ * the sessions that are their own: a leaver before those until the last day, a joiner before those from the first, a
+ * substitute before exactly one, which they host. Observers come in while a host is inside. Of a day's sessions the
  * first that is not over counts; once the day's last is over, the answer says so until midnight on the school's clock,
  * and from then on names the next one. After the end nobody comes in, and whoever was sent out stays out for that
  * session. A session may have a door of its own. Where the link is hidden outside the door's hours, it is shut for
@@ -26,13 +29,21 @@ final readonly class Door
     /** @param  int  $now  UTC seconds */
     public function answer(Knock $knock, Zone $zone, int $now): DoorAnswer
     {
+        [$today] = $zone->wall($now);
+        $knock = $knock->ofTheirs();
+        $gone = $this->gone($knock, $zone, $today, $now);
+        if ($gone !== null) {
+            return new DoorAnswer($gone);
+        }
         $byTime =
             $knock->kind === LinkKind::DropIn
-                ? $this->byHours($knock->openHours, $knock->visitor->isHost, $now)
+                ? $this->byHours($knock->openHours, $knock->visitorFor(null, $today), $now)
                 : $this->byTime($knock, $zone, $now);
         // One session may have a door of its own: who gets in is asked of the one that is at hand.
-        $rules = $this->rulesOf($byTime->session ?? $byTime->next);
-        $refusal = $this->refusal($knock, $rules, $now);
+        $atHand = $byTime->session ?? $byTime->next;
+        $rules = $this->rulesOf($atHand);
+        $visitor = $knock->visitorFor($atHand, $today);
+        $refusal = $this->refusal($knock, $visitor, $rules, $now);
         if ($refusal !== null) {
             return new DoorAnswer($refusal);
         }
@@ -44,7 +55,7 @@ final readonly class Door
             return new DoorAnswer(DoorReply::Shut, $byTime->session, $byTime->opensAt, $byTime->next);
         }
 
-        return $byTime->reply === DoorReply::ComeIn ? $this->byRoom($byTime, $knock, $rules) : $byTime;
+        return $byTime->reply === DoorReply::ComeIn ? $this->byRoom($byTime, $knock, $visitor, $rules) : $byTime;
     }
 
     /** The door of one session: the series', with what is its own. */
@@ -53,14 +64,40 @@ final readonly class Door
         return $this->rules->with($session?->own?->door);
     }
 
-    private function refusal(Knock $knock, DoorRules $rules, int $now): ?DoorReply
+    /**
+     * Whoever has left, or begins later, and has no session ahead; null for everybody else, and where the door lets in
+     * people who have no part in the class at all.
+     */
+    private function gone(Knock $knock, Zone $zone, int $today, int $now): ?DoorReply
     {
-        $visitor = $knock->visitor;
+        $standing = $knock->belonging?->on($today);
+        if ($standing !== Standing::Left && $standing !== Standing::Ahead) {
+            return null;
+        }
+        foreach ($knock->sessions as $session) {
+            $isAhead = $session->end > $now || $zone->wall($session->start)[0] === $today;
+            if ($isAhead && $knock->standing($session)->isTheirs()) {
+                return null;
+            }
+        }
+        $isOpenToAll =
+            in_array($knock->kind, [LinkKind::Series, LinkKind::DropIn], true) &&
+            in_array($this->rules->straightIn, [StraightIn::School, StraightIn::Anyone], true);
+
+        return match (true) {
+            $isOpenToAll => null,
+            $standing === Standing::Left => DoorReply::Left,
+            default => DoorReply::Ahead,
+        };
+    }
+
+    private function refusal(Knock $knock, Visitor $visitor, DoorRules $rules, int $now): ?DoorReply
+    {
         if ($knock->isRetired) {
             return DoorReply::Replaced;
         }
         if ($knock->kind === LinkKind::Host) {
-            return $visitor->isHost ? null : DoorReply::NotYours;
+            return $visitor->isHost || $visitor->looks ? null : DoorReply::NotYours;
         }
         if ($knock->kind === LinkKind::Personal && $knock->holder !== $visitor->person) {
             return DoorReply::NotYours;
@@ -74,7 +111,7 @@ final readonly class Door
         if ($knock->isHidden) {
             return DoorReply::Shut;
         }
-        if ($knock->kind === LinkKind::Guest) {
+        if ($knock->kind === LinkKind::Guest || $visitor->looks) {
             return null;
         }
         if ($visitor->registration === 'declined') {
@@ -106,7 +143,6 @@ final readonly class Door
 
     private function byTime(Knock $knock, Zone $zone, int $now): DoorAnswer
     {
-        $asHost = $knock->visitor->isHost;
         [$today] = $zone->wall($now);
         $current = $past = $next = $moved = null;
         foreach ($knock->sessions as $session) {
@@ -130,49 +166,53 @@ final readonly class Door
                 $next = $session;
             }
         }
-        $opens = $next === null ? null : $this->opens($next, $asHost);
+        $isHost = fn (?PlannedSession $s): bool => $knock->visitorFor($s, $today)->isHost;
+        $opens = $next === null ? null : $this->opens($next, $isHost($next));
         if ($current !== null && $current->state !== SessionState::Planned) {
-            return new DoorAnswer(DoorReply::Cancelled, $current, $opens, $next, $asHost);
+            return new DoorAnswer(DoorReply::Cancelled, $current, $opens, $next, $isHost($current));
         }
         if ($current !== null) {
-            $at = $this->opens($current, $asHost);
+            $at = $this->opens($current, $isHost($current));
 
             return new DoorAnswer(
                 $now >= $at ? DoorReply::ComeIn : DoorReply::TooEarly,
                 $current,
                 $at,
                 $next,
-                $asHost,
+                $isHost($current),
+                $knock->visitorFor($current, $today)->looks,
             );
         }
         if ($moved !== null && $past === null) {
+            $asHost = $isHost($moved);
+
             return new DoorAnswer(DoorReply::Moved, $moved, $this->opens($moved, $asHost), $next, $asHost);
         }
         if ($past !== null || $next === null) {
-            return new DoorAnswer(DoorReply::Over, $past, $opens, $next, $asHost);
+            return new DoorAnswer(DoorReply::Over, $past, $opens, $next, $isHost($past ?? $next));
         }
 
-        return new DoorAnswer(DoorReply::TooEarly, $next, $opens, null, $asHost);
+        return new DoorAnswer(DoorReply::TooEarly, $next, $opens, null, $isHost($next));
     }
 
     /** @param  array{int, int}|null  $hours */
-    private function byHours(?array $hours, bool $asHost, int $now): DoorAnswer
+    private function byHours(?array $hours, Visitor $visitor, int $now): DoorAnswer
     {
-        $opens = $hours === null ? null : $hours[0] - ($asHost ? 60 * $this->rules->opensBeforeHosts : 0);
+        $opens = $hours === null ? null : $hours[0] - ($visitor->isHost ? 60 * $this->rules->opensBeforeHosts : 0);
 
         return new DoorAnswer(
             $hours !== null && $now >= $opens && $now < $hours[1] ? DoorReply::ComeIn : DoorReply::Shut,
             null,
             $opens,
             null,
-            $asHost,
+            $visitor->isHost,
+            $visitor->looks,
         );
     }
 
-    private function byRoom(DoorAnswer $come, Knock $knock, DoorRules $rules): DoorAnswer
+    private function byRoom(DoorAnswer $come, Knock $knock, Visitor $visitor, DoorRules $rules): DoorAnswer
     {
         $room = $knock->room;
-        $visitor = $knock->visitor;
         $reply = match (true) {
             $room->isOver => DoorReply::Over,
             $room->isSentOut && ! $visitor->isHost => DoorReply::SentOut,
@@ -180,11 +220,12 @@ final readonly class Door
             $visitor->isHost => DoorReply::ComeIn,
             ! $room->isInside && $room->seats !== null && $room->inside >= $room->seats => DoorReply::Full,
             $rules->needsHost && ! $room->hostInside => DoorReply::NoHost,
+            $visitor->looks => DoorReply::ComeIn,
             $knock->kind !== LinkKind::Guest && ! self::isStraightIn($visitor, $rules) => DoorReply::WaitOutside,
             default => DoorReply::ComeIn,
         };
 
-        return new DoorAnswer($reply, $come->session, $come->opensAt, $come->next, $come->asHost);
+        return new DoorAnswer($reply, $come->session, $come->opensAt, $come->next, $come->asHost, $come->looks);
     }
 
     private function opens(PlannedSession $session, bool $asHost): int

@@ -18,6 +18,7 @@ final readonly class DoorAnswer
         public ?int $opensAt = null,
         public ?PlannedSession $next = null,
         public bool $asHost = false,
+        public bool $looks = false,
     ) {
     }
 }

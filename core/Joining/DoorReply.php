@@ -27,6 +27,8 @@ enum DoorReply: string
     case Full = 'full';
     case Elsewhere = 'elsewhere';
     case SentOut = 'sent-out';
+    case Left = 'left';
+    case Ahead = 'ahead';
 
     /** Whether whoever gets it may press a button that brings them to the room. */
     public function opens(): bool

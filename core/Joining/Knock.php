@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Joining;
 
+use Nomada\Core\Belonging\Belonging;
+use Nomada\Core\Belonging\Standing;
 use Nomada\Core\Timetable\PlannedSession;
 
 /** Everything that the door is asked with: the link, the sessions behind it, who knocks, and what the room is like. */
@@ -16,6 +18,7 @@ final readonly class Knock
      * @param  int|null  $only  the day of the one session that a guest pass is for
      * @param  array{int, int}|null  $openHours  of a drop-in room: UTC start and end of the hours that hold now or
      *   come next; null where none is left
+     * @param  Belonging|null  $belonging  the visitor's parts; where null, `visitor` says what holds for every session
      */
     public function __construct(
         public LinkKind $kind,
@@ -28,6 +31,68 @@ final readonly class Knock
         public ?int $only = null,
         public RoomState $room = new RoomState(),
         public ?array $openHours = null,
+        public ?Belonging $belonging = null,
     ) {
+    }
+
+    /**
+     * The same for the sessions that are the visitor's own: a leaver has those until the last day, a joiner those from
+     * the first, a substitute exactly one. Whoever has no part at all stands before all of them as a stranger.
+     */
+    public function ofTheirs(): self
+    {
+        if ($this->belonging === null) {
+            return $this;
+        }
+        $theirs = array_filter(
+            $this->sessions,
+            fn (PlannedSession $s): bool => $this->standing($s)->isTheirs() ||
+                $this->standing($s) === Standing::Absent,
+        );
+
+        return $theirs === []
+            ? $this
+            : new self(
+                $this->kind,
+                array_values($theirs),
+                $this->visitor,
+                $this->holder,
+                $this->isRetired,
+                $this->isHidden,
+                $this->expires,
+                $this->only,
+                $this->room,
+                $this->openHours,
+                $this->belonging,
+            );
+    }
+
+    /** What the visitor is to a session. */
+    public function standing(PlannedSession $session): Standing
+    {
+        return $this->belonging?->on($session->day, $session->own?->teacher) ??
+            ($this->visitor->isHost
+                ? Standing::Host
+                : ($this->visitor->isOnRoster
+                    ? Standing::Student
+                    : Standing::None));
+    }
+
+    /** Who stands there, as far as one session is concerned; without one, on a day. */
+    public function visitorFor(?PlannedSession $session, int $day): Visitor
+    {
+        if ($this->belonging === null) {
+            return $this->visitor;
+        }
+        $standing = $session === null ? $this->belonging->on($day) : $this->standing($session);
+
+        return new Visitor(
+            $this->visitor->person,
+            $standing === Standing::Host,
+            $standing === Standing::Student,
+            in_array($standing, [Standing::Left, Standing::Ahead], true) ? null : $this->visitor->registration,
+            $this->visitor->isSchool,
+            $standing->looks(),
+        );
     }
 }

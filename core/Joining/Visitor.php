@@ -14,6 +14,7 @@ final readonly class Visitor
      * @param  int|null  $person  null for a guest
      * @param  string|null  $registration  accepted, waiting, declined, or null
      * @param  bool  $isSchool  has an account of the school
+     * @param  bool  $looks  comes in as an observer, who neither hosts nor counts
      */
     public function __construct(
         public ?int $person,
@@ -21,6 +22,7 @@ final readonly class Visitor
         public bool $isOnRoster,
         public ?string $registration,
         public bool $isSchool = true,
+        public bool $looks = false,
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
+use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
 
@@ -18,6 +19,7 @@ final readonly class SeriesFacts
      * @param  list<PlannedSession>  $cancelled
      * @param  array<string, true>  $elsewhere  people (by sourcedId) in whose calendars it stands by another section
      *   that shares it
+     * @param  array<string, Belonging>  $belongings  of everybody who has a part in any of its sections, by sourcedId
      * @param  bool  $hiddenOutside  its link is hidden outside the door's hours, so it stands at no destination
      */
     public function __construct(
@@ -35,6 +37,39 @@ final readonly class SeriesFacts
         public array $cancelled = [],
         public array $elsewhere = [],
         public bool $hiddenOutside = false,
+        public array $belongings = [],
     ) {
+    }
+
+    /**
+     * The sessions that stand in somebody's calendar: theirs by the rule of belonging; all of them where they have no
+     * part (a registrant who was accepted by hand).
+     *
+     * @return list<PlannedSession>
+     */
+    public function sessionsOf(string $person): array
+    {
+        $belonging = $this->belongings[$person] ?? null;
+        if ($belonging === null || ($belonging->isWhole() && ! $this->isSubstituted())) {
+            return $this->sessions;
+        }
+
+        return array_values(
+            array_filter(
+                $this->sessions,
+                fn (PlannedSession $s): bool => $belonging->on($s->day, $s->own?->teacher)->isTheirs(),
+            ),
+        );
+    }
+
+    private function isSubstituted(): bool
+    {
+        foreach ($this->sessions as $session) {
+            if ($session->own?->teacher !== null) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

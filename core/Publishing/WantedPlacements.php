@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
+use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Joining\JoinCode;
@@ -139,18 +140,20 @@ final class WantedPlacements
     {
         $out = [];
         foreach ($section->series as $series) {
-            $dates = array_map(
-                fn (PlannedSession $s): string => self::when($section, $s).self::told($s),
-                $series->sessions,
-            );
+            $dates = self::dates($section, $series->sessions);
             $time = $series->plan->sentence().' '.$series->plan->zone->place();
             $common = self::essence($section, $series);
             foreach ($section->readers as $reader) {
                 if (isset($series->elsewhere[$reader->person])) {
                     continue;
                 }
+                $own = $series->sessionsOf($reader->person);
+                if ($own === []) {
+                    continue;
+                }
+                $isAll = count($own) === count($series->sessions);
                 $link = $reader->links[$series->id] ?? ($series->hiddenOutside ? '' : $series->link);
-                $note = $reader->role === 'student' ? '' : "\nYou are a {$reader->role} of this section.";
+                $note = self::note($reader->role);
                 $out[] = new Placement(
                     Place::Calendar,
                     "$reader->person/$series->uid",
@@ -158,12 +161,12 @@ final class WantedPlacements
                     [
                         'Event' => self::summary($section, $series),
                         'Time' => $time,
-                        'Sessions' => $dates,
+                        'Sessions' => $isAll ? $dates : self::dates($section, $own),
                         'Join link' => $link === '' ? self::HIDDEN : $link,
                     ],
-                    fn (): string => CalendarWriter::write([self::event($section, $series, $link, $note)]),
+                    fn (): string => CalendarWriter::write([self::event($section, $series, $link, $note, $own)]),
                     $reader->person,
-                    "$common $note",
+                    ($isAll ? $common : self::essence($section, $series, $own))." $note",
                 );
             }
         }
@@ -171,12 +174,35 @@ final class WantedPlacements
         return $out;
     }
 
-    /** What the event of a series is made of, but for the reader's own link and role. */
-    private static function essence(SectionFacts $section, SeriesFacts $series): string
+    /**
+     * @param  list<PlannedSession>  $sessions
+     * @return list<string>
+     */
+    private static function dates(SectionFacts $section, array $sessions): array
+    {
+        return array_map(fn (PlannedSession $s): string => self::when($section, $s).self::told($s), $sessions);
+    }
+
+    /** What whoever is no student reads of their part. */
+    private static function note(string $role): string
+    {
+        return match (PartRole::from($role)) {
+            PartRole::Student => '',
+            PartRole::Substitute => "\nYou take this instead of the section's teacher.",
+            default => "\nYou are ".PartRole::from($role)->words().' of this section.',
+        };
+    }
+
+    /**
+     * What the event of a series is made of, but for the reader's own link and role.
+     *
+     * @param  list<PlannedSession>|null  $own  the reader's sessions, where they are not all
+     */
+    private static function essence(SectionFacts $section, SeriesFacts $series, ?array $own = null): string
     {
         $sessions = array_map(
             fn (PlannedSession $s): array => [$s->start, $s->end, $s->slot(), self::told($s)],
-            $series->sessions,
+            $own ?? $series->sessions,
         );
 
         return hash(
@@ -220,16 +246,17 @@ final class WantedPlacements
     }
 
     /**
-     * The section's series as a calendar shows them to anybody who subscribes to its feed; with a person's own links
-     * where it is theirs.
+     * The section's series as a calendar shows them to anybody who subscribes to its feed; of one person only those
+     * sessions that are theirs.
      *
+     * @param  bool  $withLinks  with the person's own links
      * @return list<EventSeries>
      */
-    public static function feed(SectionFacts $section, ?string $person = null): array
+    public static function feed(SectionFacts $section, ?string $person = null, bool $withLinks = true): array
     {
         $own = [];
         foreach ($section->readers as $reader) {
-            $own = $reader->person === $person ? $reader->links : $own;
+            $own = $withLinks && $reader->person === $person ? $reader->links : $own;
         }
 
         return array_map(
@@ -237,23 +264,27 @@ final class WantedPlacements
                 $section,
                 $s,
                 $own[$s->id] ?? ($s->hiddenOutside ? '' : $s->link),
+                sessions: $person === null ? null : $s->sessionsOf($person),
             ),
             $section->series,
         );
     }
 
+    /** @param  list<PlannedSession>|null  $sessions  of one reader; all where null */
     private static function event(
         SectionFacts $section,
         SeriesFacts $series,
         string $link,
         string $note = '',
+        ?array $sessions = null,
     ): EventSeries {
+        $sessions ??= $series->sessions;
         $topics = array_filter(
             array_map(
                 fn (PlannedSession $s): string => ltrim(self::told($s), ': ,.') === ''
                     ? ''
                     : (new LocalDate($s->day))->short().': '.ltrim(self::told($s), ': ,.'),
-                $series->sessions,
+                $sessions,
             ),
         );
         $note .= $topics === [] ? '' : "\n".implode("\n", $topics);
@@ -279,7 +310,7 @@ final class WantedPlacements
             $series->plan->startMinute,
             $series->plan->minutes,
             $series->plan->pattern->rule(),
-            $series->sessions,
+            $sessions,
             $section->id,
         );
     }

@@ -2,8 +2,22 @@
     <div class="bar">
         <h1>{{ $who->name() }}</h1>
         <div class="sum">{{ $who->role->value }}{{ $who->year === '' ? '' : ", Year $who->year" }} · {{ $who->zone()->place() }} time, now
-            {{ $who->zone()->clock($now) }} · {{ $who->email }}</div>
+            {{ $who->zone()->clock($now) }} · {{ $who->email }}@if ($disabledSince)
+                · <b class="bad">disabled since {{ $disabledSince }}</b>
+            @endif
+        </div>
+        @if ($mayDisable)
+            <form class="end" method="post" action="{{ route('person.disabled', $who->sourced_id) }}">@csrf
+                @if ($disabledSince)
+                    @method('delete')
+                @endif
+                <button class="btn btn-side">{{ $disabledSince ? 'Enable again' : 'Disable' }}</button>
+            </form>
+        @endif
     </div>
+    @error('person')
+        <p class="fault" role="alert">{{ $message }}</p>
+    @enderror
     <div class="columns mt-2">
         <section>
             <h2 class="mt-2">Coming sessions, on {{ $who->given_name }}'s clock</h2>

@@ -379,7 +379,7 @@ test('a second term stands beside the first, and takes over its plan', function 
 
     expect($marine->series()->firstOrFail()->sessions()->where('state', 'planned')->count())
         ->toBe(20)
-        ->and($marine->enrolments()->pluck('role')->all())
+        ->and($marine->parts()->pluck('role')->all())
         ->toBe(['teacher'])
         ->and($summer->dayPlans()->count())
         ->toBe(1);

@@ -21,6 +21,8 @@ const ROUTES = [
     'records' => ['GET', '/records', 200, 200, 200, 403, 302],
     'find' => ['GET', '/find?q=mar', 200, 200, 200, 403, 302],
     'person' => ['GET', '/people/S-1', 200, 200, 404, 403, 302],
+    'person.disabled' => ['POST', '/people/S-1/disabled', 302, 403, 403, 403, 302],
+    'person.enabled' => ['DELETE', '/people/S-1/disabled', 302, 403, 403, 403, 302],
     'section' => ['GET', '/sections/MAR', 200, 200, 403, 403, 302],
     'series.preview' => ['POST', '/sections/MAR/series/preview', 302, 403, 403, 403, 302],
     'series.store' => ['POST', '/sections/MAR/series', 302, 403, 403, 403, 302],

@@ -34,10 +34,10 @@ final readonly class NameLink
             ->where('short_address', $slug)
             ->whereKeyNot($link->id)
             ->exists();
-        $names = DB::table('enrolments')
+        $names = DB::table('parts')
             ->join('people', 'people.id', '=', 'person_id')
             ->whereIn('section_id', $series->sectionIds())
-            ->where('enrolments.role', 'student')
+            ->where('parts.role', 'student')
             ->pluck(DB::raw("given_name || ' ' || family_name as name"))
             ->all();
         if (trim($typed) === '') {

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Publishing;
 
+use Illuminate\Database\Eloquent\Builder;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
-use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Joining\LinkSecret;
 use Nomada\Core\Publishing\WantedPlacements;
 
 /**
- * The calendar of one teacher or student: every series of their sections in the current term. Their own links are in it
- * only at their own secret address.
+ * The calendar of one teacher or student: every session that is theirs, over all terms. Their own links are in it only
+ * at their own secret address.
  */
 final readonly class PersonFeed
 {
@@ -22,17 +22,43 @@ final readonly class PersonFeed
     {
     }
 
-    public function __invoke(Person $person, Term $term, bool $withOwnLinks): string
+    public function __invoke(Person $person): string
     {
-        $sections = Section::query()
-            ->where('term_id', $term->id)
-            ->whereHas('enrolments', fn ($q) => $q->where('person_id', $person->id))
-            ->orderBy('id')
+        return $this->write($person, $this->sections($person)->pluck('id')->all(), true);
+    }
+
+    /**
+     * What somebody else may read of it, without anybody's own links: the coordinator all of it, a teacher what is of
+     * the sections that they look after. Null where that is nothing.
+     */
+    public function seenBy(Person $person, Person $for): ?string
+    {
+        $sections = $this->sections($person)
+            ->when($for->id !== $person->id, fn ($q) => $q->seenBy($for))
             ->pluck('id')
             ->all();
+
+        return $sections === [] && $for->id !== $person->id && ! $for->isCoordinator()
+            ? null
+            : $this->write($person, $sections, false);
+    }
+
+    /**
+     * Over all terms: the next one begins to be seen before this one ends, and what was stays.
+     *
+     * @return Builder<Section>
+     */
+    private function sections(Person $person): Builder
+    {
+        return Section::query()->whereHas('parts', fn ($q) => $q->where('person_id', $person->id))->orderBy('id');
+    }
+
+    /** @param  array<mixed>  $sections */
+    private function write(Person $person, array $sections, bool $withOwnLinks): string
+    {
         $events = [];
         foreach ($this->facts->for(array_values(array_map(intval(...), $sections)), true) as $facts) {
-            foreach (WantedPlacements::feed($facts, $withOwnLinks ? $person->sourced_id : null) as $event) {
+            foreach (WantedPlacements::feed($facts, $person->sourced_id, $withOwnLinks) as $event) {
                 // A series that two of the person's sections share stands in it once.
                 $events[$event->uid] ??= $event;
             }

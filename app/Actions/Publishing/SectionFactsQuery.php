@@ -11,7 +11,10 @@ use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Presets;
+use Nomada\Core\Belonging\Belonging;
+use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\Preset;
@@ -63,6 +66,7 @@ final class SectionFactsQuery
         $links = $this->links($of);
         $shared = $this->shared($of);
         $people = $this->people($ids);
+        $belongings = Belongings::ofSeries($of);
         $rooms = DropInRoom::query()
             ->whereIn('section_id', $ids)
             ->where('is_hidden', false)
@@ -93,6 +97,7 @@ final class SectionFactsQuery
                         $links[$s->id]['series'][0] ?? null,
                         $sessions[$s->id] ?? [],
                         $shared[$s->id][$id] ?? [],
+                        $belongings[$s->id] ?? [],
                     ),
                     $linked,
                 ),
@@ -182,14 +187,14 @@ final class SectionFactsQuery
     {
         $out = [];
         foreach (
-            DB::table('enrolments')
+            DB::table('parts')
                 ->join('people', 'people.id', '=', 'person_id')
                 ->whereIn('section_id', $sections)
-                ->orderByRaw("(enrolments.role = 'student'), family_name, given_name, enrolments.id")
+                ->orderByRaw("(parts.role = 'student'), family_name, given_name, parts.id")
                 ->get([
                     'section_id',
                     'person_id',
-                    'enrolments.role',
+                    'parts.role',
                     'is_primary',
                     'people.sourced_id',
                     'given_name',
@@ -226,7 +231,7 @@ final class SectionFactsQuery
         foreach (
             $pairs->isEmpty()
                 ? []
-                : DB::table('enrolments')
+                : DB::table('parts')
                     ->join('people', 'people.id', '=', 'person_id')
                     ->whereIn('section_id', $pairs->pluck('section_id'))
                     ->get(['section_id', 'people.sourced_id']) as $row
@@ -254,9 +259,15 @@ final class SectionFactsQuery
     /**
      * @param  list<PlannedSession>  $sessions
      * @param  array<string, true>  $elsewhere
+     * @param  array<string, Belonging>  $belongings
      */
-    private function series(Series $series, ?stdClass $link, array $sessions, array $elsewhere): SeriesFacts
-    {
+    private function series(
+        Series $series,
+        ?stdClass $link,
+        array $sessions,
+        array $elsewhere,
+        array $belongings,
+    ): SeriesFacts {
         $in = fn (SessionState $state): array => array_values(
             array_filter($sessions, fn (PlannedSession $s): bool => $s->state === $state),
         );
@@ -276,6 +287,7 @@ final class SectionFactsQuery
             $in(SessionState::Cancelled),
             $elsewhere,
             $this->rules($series)->hiddenOutside,
+            $belongings,
         );
     }
 
@@ -309,9 +321,7 @@ final class SectionFactsQuery
                 $person->sourced_id,
                 "$person->given_name $person->family_name",
                 $person->role,
-                in_array($person->role, ['teacher', 'co-teacher'], true)
-                    ? $hosts
-                    : $personal[(int) $person->person_id] ?? [],
+                PartRole::from($person->role)->hosts() ? $hosts : $personal[(int) $person->person_id] ?? [],
             );
         }
 

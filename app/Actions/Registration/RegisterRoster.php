@@ -80,7 +80,7 @@ final readonly class RegisterRoster
     {
         $out = [];
         foreach (
-            DB::table('enrolments')
+            DB::table('parts')
                 ->whereIn('section_id', $sections)
                 ->where('role', 'student')
                 ->get(['person_id', 'ends_on']) as $row

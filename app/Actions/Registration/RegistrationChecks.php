@@ -132,10 +132,10 @@ final readonly class RegistrationChecks
         ) {
             $registered["$r->section_id $r->person_id"] = true;
         }
-        $rows = DB::table('enrolments')
+        $rows = DB::table('parts')
             ->join('people', 'people.id', '=', 'person_id')
             ->join('sections', 'sections.id', '=', 'section_id')
-            ->where('enrolments.role', 'student')
+            ->where('parts.role', 'student')
             ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
             ->where(fn ($q) => $q->whereIn('sections.course_id', $courses)->orWhereIn('sections.id', $sections))
             ->get(['person_id', 'section_id', 'course_id', 'given_name', 'family_name', 'email']);

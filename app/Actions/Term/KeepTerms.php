@@ -11,6 +11,7 @@ use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Actions\Timetable\LaySessions;
 use Nomada\App\Actions\Timetable\RefreshClashes;
 use Nomada\App\Models\Term\DayPlanRow;
+use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\School;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
@@ -105,7 +106,7 @@ final readonly class KeepTerms
             foreach (
                 Section::query()
                     ->where('term_id', $from->id)
-                    ->with(['series', 'enrolments'])
+                    ->with(['series'])
                     ->orderBy('id')
                     ->get() as $section
             ) {
@@ -121,7 +122,12 @@ final readonly class KeepTerms
                 $made[$section->id] = $copy->id;
                 $sum['sections']++;
                 DB::table('enrolments')->insert(
-                    $section->enrolments
+                    Part::query()
+                        ->where('section_id', $section->id)
+                        ->whereNull('session_id')
+                        ->stillOn(min($this->clock->schoolDay()->iso(), $from->ends_on))
+                        ->orderBy('id')
+                        ->get()
                         ->filter(
                             fn ($e): bool => $e->observer_rule_id === null &&
                                 ($withStudents || $e->role !== 'student'),

@@ -71,8 +71,8 @@ final class RefreshClashes
                 ? null
                 : array_map(
                     intval(...),
-                    DB::table('enrolments as a')
-                        ->join('enrolments as b', 'b.person_id', '=', 'a.person_id')
+                    DB::table('parts as a')
+                        ->join('parts as b', 'b.person_id', '=', 'a.person_id')
                         ->whereIn('a.section_id', $sections)
                         ->distinct()
                         ->pluck('b.section_id')
@@ -137,7 +137,7 @@ final class RefreshClashes
             ? []
             : [
                 ...$others->pluck('section_id')->all(),
-                ...DB::table('enrolments')
+                ...DB::table('parts')
                     ->whereIn('person_id', $others->pluck('teacher_id'))
                     ->pluck('section_id')
                     ->all(),
@@ -320,15 +320,15 @@ final class RefreshClashes
         $out = [];
         $day = fn (?string $iso): ?int => $iso === null ? null : LocalDate::parse($iso)->day;
         foreach (
-            DB::table('enrolments')
+            DB::table('parts')
                 ->join('people', 'people.id', '=', 'person_id')
                 ->join('sections', 'sections.id', '=', 'section_id')
                 ->where('term_id', $term->id)
                 ->when($near !== null, fn ($q) => $q->whereIn('section_id', (array) $near))
                 // Observers are optional: they are in nobody's way.
-                ->whereIn('enrolments.role', ['student', 'teacher', 'co-teacher'])
-                ->orderBy('enrolments.id')
-                ->get(['section_id', 'person_id', 'enrolments.role', 'begins_on', 'ends_on', 'time_zone']) as $row
+                ->whereIn('parts.role', ['student', 'teacher', 'co-teacher'])
+                ->orderBy('parts.id')
+                ->get(['section_id', 'person_id', 'parts.role', 'begins_on', 'ends_on', 'time_zone']) as $row
         ) {
             $out[(int) $row->section_id][] = new Attendee(
                 (int) $row->person_id,

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Nomada\App\Http\Controllers;
 
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Nomada\App\Actions\Term\DisablePerson;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\View\PersonPage;
 
@@ -16,5 +18,34 @@ final class PersonController extends Controller
         $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
 
         return view('person', $page->data($person, $this->person($request), $this->term()));
+    }
+
+    public function disable(Request $request, string $sourcedId, DisablePerson $disable): RedirectResponse
+    {
+        return $this->mark($request, $sourcedId, $disable, true);
+    }
+
+    public function enable(Request $request, string $sourcedId, DisablePerson $disable): RedirectResponse
+    {
+        return $this->mark($request, $sourcedId, $disable, false);
+    }
+
+    private function mark(
+        Request $request,
+        string $sourcedId,
+        DisablePerson $disable,
+        bool $isDisabled,
+    ): RedirectResponse {
+        $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
+        $disable($person, $isDisabled, $this->person($request));
+
+        return redirect()
+            ->route('person', $sourcedId)
+            ->with(
+                'said',
+                $isDisabled
+                    ? "{$person->name()} cannot sign in any more, and has no part in anything from today on."
+                    : "{$person->name()} may sign in again, with the same parts as before.",
+            );
     }
 }

@@ -47,7 +47,10 @@ final class SignInController extends Controller
     public function demo(Request $request): RedirectResponse
     {
         abort_unless((bool) config('nomada.demo'), 404);
-        $person = Person::query()->where('sourced_id', (string) $request->input('person'))->firstOrFail();
+        $person = Person::query()
+            ->where('sourced_id', (string) $request->input('person'))
+            ->whereNull('disabled_on')
+            ->firstOrFail();
         Auth::login($person);
         $request->session()->regenerate();
 

@@ -23,6 +23,7 @@ use Nomada\Core\Term\Zone;
  * @property string $time_zone
  * @property string|null $feed_secret
  * @property string|null $feed_sum
+ * @property string|null $disabled_on from when on they have no part and cannot sign in
  * @property Carbon|null $letters_stopped_at since when a guardian wants no letters
  */
 final class Person extends Authenticatable
@@ -41,10 +42,10 @@ final class Person extends Authenticatable
         'letters_stopped_at' => 'datetime',
     ];
 
-    /** @return HasMany<Enrolment, $this> */
-    public function enrolments(): HasMany
+    /** @return HasMany<Part, $this> */
+    public function parts(): HasMany
     {
-        return $this->hasMany(Enrolment::class);
+        return $this->hasMany(Part::class);
     }
 
     /** @return BelongsToMany<Person, $this> */

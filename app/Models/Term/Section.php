@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Clock;
 
 /**
  * @property int $id
@@ -53,10 +54,10 @@ final class Section extends Model
         return $this->belongsTo(Course::class);
     }
 
-    /** @return HasMany<Enrolment, $this> */
-    public function enrolments(): HasMany
+    /** @return HasMany<Part, $this> */
+    public function parts(): HasMany
     {
-        return $this->hasMany(Enrolment::class);
+        return $this->hasMany(Part::class);
     }
 
     /**
@@ -84,14 +85,42 @@ final class Section extends Model
     }
 
     /**
-     * The sections that a person may see: a coordinator all, others those they have a part in.
+     * The sections that somebody of staff may see: a coordinator all, others those they have a part in that is not
+     * over.
      *
      * @param  Builder<Section>  $query
      */
     public function scopeSeenBy(Builder $query, Person $person): void
     {
         if (! $person->isCoordinator()) {
-            $query->whereHas('enrolments', fn (Builder $q) => $q->where('person_id', $person->id));
+            $query->whereIn(
+                'sections.id',
+                Part::query()
+                    ->where('person_id', $person->id)
+                    ->whereIn('role', ['teacher', 'co-teacher', 'substitute', 'observer'])
+                    ->stillOn(app(Clock::class)->schoolDay()->iso())
+                    ->select('section_id'),
+            );
+        }
+    }
+
+    /**
+     * The sections whose links, registrations and publishing somebody looks after: a coordinator all, others those that
+     * they teach today.
+     *
+     * @param  Builder<Section>  $query
+     */
+    public function scopeServedBy(Builder $query, Person $person): void
+    {
+        if (! $person->isCoordinator()) {
+            $query->whereIn(
+                'sections.id',
+                Part::query()
+                    ->where('person_id', $person->id)
+                    ->hosting()
+                    ->on(app(Clock::class)->schoolDay()->iso())
+                    ->select('section_id'),
+            );
         }
     }
 

@@ -6,7 +6,9 @@ namespace Nomada\App\View\Joining;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Doorway;
+use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Presets;
+use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Particulars;
@@ -27,7 +29,7 @@ final readonly class DoorFacts
      * @param  string  $room  at the bridge; dial-in, PIN and code are those of the series' own link
      * @param  list<PlannedSession>  $sessions  ascending; those that ended more than a day before are left out, since
      *   no answer is about them
-     * @param  list<string>  $roles  of the visitor in the sections of the series
+     * @param  Belonging  $belonging  of the visitor in the sections of the series
      * @param  list<array{string|null, string}>  $registrations  of the visitor: a day (null for the whole series) and
      *   a state
      */
@@ -46,7 +48,7 @@ final readonly class DoorFacts
         public ?string $pin,
         public ?string $code,
         public array $sessions,
-        public array $roles,
+        public Belonging $belonging,
         public array $registrations,
     ) {
     }
@@ -76,19 +78,24 @@ final readonly class DoorFacts
             )
             ->selectRaw(
                 "(select left(given_name, 1) || '. ' || family_name from people where id = (select person_id from
-                    enrolments where section_id = series.section_id and role = 'teacher' order by is_primary desc,
+                    parts where section_id = series.section_id and role = 'teacher'
+                    order by (coalesce(ends_on, 'infinity') >= to_timestamp(?)::date) desc, is_primary desc,
                     id limit 1)) as teacher",
+                [$now],
             )
             ->selectRaw(
                 "(select json_agg(json_build_array(day - date '1970-01-01', extract(epoch from
                     starts_at)::bigint, extract(epoch from ends_at)::bigint, state, reason, moved_from - date
-                    '1970-01-01', is_extra, door, floor) order by starts_at, day) from sessions where series_id =
+                    '1970-01-01', is_extra, door, floor, teacher_id,
+                    (select left(given_name, 1) || '. ' || family_name from people where id = teacher_id)) order by
+                        starts_at, day) from sessions where series_id =
                     series.id and ends_at > to_timestamp(?)) as sessions",
                 [$now - 86400],
             )
             ->selectRaw(
-                '(select json_agg(role) from enrolments where person_id = ? and section_id in (select section_id
-                    from series_sections where series_id = series.id)) as roles',
+                "(select json_agg(json_build_array(role, begins_on - date '1970-01-01', ends_on - date '1970-01-01'))
+                    from parts where person_id = ? and session_id is null and section_id in (select section_id
+                    from series_sections where series_id = series.id)) as parts",
                 [$person],
             )
             ->selectRaw(
@@ -117,7 +124,7 @@ final readonly class DoorFacts
             $pin,
             $code,
             self::sessions((array) json_decode($row->sessions ?? '[]', true)),
-            array_values((array) json_decode($row->roles ?? '[]', true)),
+            Belongings::from($person, (array) json_decode($row->parts ?? '[]', true)),
             array_values((array) json_decode($row->registrations ?? '[]', true)),
         );
     }
@@ -130,7 +137,7 @@ final readonly class DoorFacts
     {
         return array_values(
             array_map(function (array $r): PlannedSession {
-                [$day, $start, $end, $state, $reason, $slot, $isExtra, $door, $floor] = $r;
+                [$day, $start, $end, $state, $reason, $slot, $isExtra, $door, $floor, $teacher, $name] = $r;
 
                 return new PlannedSession(
                     $day,
@@ -138,9 +145,16 @@ final readonly class DoorFacts
                     $end,
                     SessionState::from($state),
                     $reason,
-                    $slot === null && ! $isExtra && $door === null && $floor === null
+                    $slot === null && ! $isExtra && $door === null && $floor === null && $teacher === null
                         ? null
-                        : new Particulars($slot, $isExtra, door: $door, floor: $floor),
+                        : new Particulars(
+                            $slot,
+                            $isExtra,
+                            teacher: $teacher,
+                            teacherName: $name,
+                            door: $door,
+                            floor: $floor,
+                        ),
                 );
             }, $rows),
         );

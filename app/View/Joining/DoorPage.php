@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Joining;
 
-use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Doorway;
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Secrets;
 use Nomada\App\View\Timetable\Teachers;
+use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\Door;
 use Nomada\Core\Joining\DoorAnswer;
@@ -93,7 +94,7 @@ final readonly class DoorPage
     /** @return array{DoorAnswer, Doorway, string, Zone} */
     private function atSeries(JoinLink $link, ?Person $person, int $now, bool $askBridge, DoorFacts $facts): array
     {
-        $visitor = self::visitor($person, $facts->roles, $this->registration($facts, $now));
+        $visitor = self::visitor($person, $this->registration($facts, $now));
         $knock = fn (RoomState $room): Knock => new Knock(
             $link->kind,
             $facts->sessions,
@@ -104,6 +105,7 @@ final readonly class DoorPage
             $link->expires_at === null ? null : (int) $link->expires_at->timestamp,
             $link->only_day === null ? null : LocalDate::parse($link->only_day)->day,
             $room,
+            belonging: $facts->belonging,
         );
         $door = new Door($facts->way()->door);
         // The bridge is asked only where all else would let somebody in.
@@ -125,17 +127,8 @@ final readonly class DoorPage
     private function atRoom(DropInRoom $room, string $secret, ?Person $person, int $now, bool $askBridge): array
     {
         $term = $room->section->term->calendar();
-        $visitor = self::visitor(
-            $person,
-            $person === null
-                ? []
-                : DB::table('enrolments')
-                    ->where('section_id', $room->section_id)
-                    ->where('person_id', $person->id)
-                    ->pluck('role')
-                    ->all(),
-            null,
-        );
+        $visitor = self::visitor($person, null);
+        $belonging = $person === null ? new Belonging(null) : Belongings::of($person->id, [$room->section_id]);
         $hours = $room->openHours()->at($term, $now);
         $knock = fn (RoomState $state): Knock => new Knock(
             LinkKind::DropIn,
@@ -146,6 +139,7 @@ final readonly class DoorPage
             $room->is_hidden,
             room: $state,
             openHours: $hours,
+            belonging: $belonging,
         );
         $way = Doorway::ofDropIn($room);
         $door = new Door($way->door);
@@ -162,16 +156,10 @@ final readonly class DoorPage
         return [$answer, $way, $meeting, $term->zone];
     }
 
-    /** @param  array<mixed>  $roles */
-    private static function visitor(?Person $person, array $roles, ?string $registration): Visitor
+    /** What they are to a session is asked of their parts. */
+    private static function visitor(?Person $person, ?string $registration): Visitor
     {
-        return new Visitor(
-            $person?->id,
-            array_intersect($roles, ['teacher', 'co-teacher']) !== [],
-            in_array('student', $roles, true),
-            $registration,
-            $person !== null,
-        );
+        return new Visitor($person?->id, false, false, $registration, $person !== null);
     }
 
     /**
@@ -232,7 +220,7 @@ final readonly class DoorPage
             $facts !== null
                 ? [
                     'name' => $facts->name,
-                    'teacher' => $facts->teacher,
+                    'teacher' => $answer->session->own->teacherName ?? $facts->teacher,
                     'hours' => null,
                     'phone' => $facts->phone,
                     'pin' => $facts->pin,

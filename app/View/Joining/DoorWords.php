@@ -38,11 +38,13 @@ final readonly class DoorWords
         return match ($answer->reply) {
             DoorReply::ComeIn => [
                 'Come in',
-                $session === null
-                    ? 'The room is open.'
-                    : ($session->start > $this->now
-                        ? 'It starts '.$this->moment($session->start).'.'
-                        : 'It has begun; come in now.'),
+                $answer->looks
+                    ? 'You come in to look: you neither host nor count.'
+                    : ($session === null
+                        ? 'The room is open.'
+                        : ($session->start > $this->now
+                            ? 'It starts '.$this->moment($session->start).'.'
+                            : 'It has begun; come in now.')),
                 'Come in',
             ],
             DoorReply::WaitOutside => [
@@ -76,6 +78,16 @@ final readonly class DoorWords
                 '',
             ],
             DoorReply::Over => ['This one is over', $next, ''],
+            DoorReply::Left => [
+                'You are no longer in this class',
+                'Thank you for having been there. If that is a mistake, tell your school.',
+                '',
+            ],
+            DoorReply::Ahead => [
+                'You are not in this class yet',
+                'Your part in it begins later; this link opens from then on.',
+                '',
+            ],
             DoorReply::Moved => [
                 'Moved to another day',
                 $session === null ? $next : 'It is held '.$this->moment($session->start).'.',

@@ -34,13 +34,7 @@ final readonly class DropInPage
         $presets = Presets::all();
         $sections = Section::query()
             ->where('term_id', $term->id)
-            ->when(
-                ! $for->isCoordinator(),
-                fn ($q) => $q->whereHas(
-                    'enrolments',
-                    fn ($e) => $e->where('person_id', $for->id)->whereIn('role', ['teacher', 'co-teacher']),
-                ),
-            )
+            ->servedBy($for)
             ->get(['id', 'sourced_id', 'year', 'title', 'term_id'])
             ->sortBy(fn (Section $s): string => $s->order());
         $rows = DropInRoom::query()

@@ -7,7 +7,7 @@ namespace Nomada\App\View\Joining;
 use Nomada\App\Actions\Joining\LiveRoom;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\DestinationFailure;
-use Nomada\App\Models\Term\Enrolment;
+use Nomada\App\Models\Term\Part;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Joining\Preset;
 
@@ -38,6 +38,7 @@ final readonly class LiveDesk
                     ? []
                     : $this->missing(
                         $live->series->sectionIds(),
+                        $live->zone->dateAt($live->start)->iso(),
                         array_column([...$state['inside'], ...$state['outside']], 'person'),
                     ),
             'late' => $live->series !== null && $now > $live->start + 300,
@@ -53,23 +54,25 @@ final readonly class LiveDesk
 
     /**
      * @param  list<int>  $sections
+     * @param  string  $day  on which the session is held
      * @param  list<string>  $here  sourcedIds
      * @return list<string> names of who is on the roster and not here
      */
-    private function missing(array $sections, array $here): array
+    private function missing(array $sections, string $day, array $here): array
     {
-        $roster = Enrolment::query()
+        $roster = Part::query()
             ->whereIn('section_id', $sections)
             ->where('role', 'student')
+            ->on($day)
             ->with('person')
             ->get()
             ->unique('person_id')
-            ->sortBy(fn (Enrolment $e): string => $e->person->family_name);
+            ->sortBy(fn (Part $e): string => $e->person->family_name);
 
         return array_values(
             $roster
-                ->filter(fn (Enrolment $e): bool => ! in_array($e->person->sourced_id, $here, true))
-                ->map(fn (Enrolment $e): string => $e->person->name())
+                ->filter(fn (Part $e): bool => ! in_array($e->person->sourced_id, $here, true))
+                ->map(fn (Part $e): string => $e->person->name())
                 ->all(),
         );
     }

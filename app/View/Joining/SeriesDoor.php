@@ -6,7 +6,7 @@ namespace Nomada\App\View\Joining;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Joining\JoinLink;
-use Nomada\App\Models\Term\Enrolment;
+use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
@@ -55,9 +55,10 @@ final readonly class SeriesDoor
             ->first(['print', 'given_name', 'family_name', 'at']);
         $isAccepted = $more !== [] && $accepted !== null && $accepted->print === Presets::openness($more);
         $zone = $section->term->calendar()->zone;
-        $teacher = Enrolment::query()
+        $teacher = Part::query()
             ->where('section_id', $series->section_id)
             ->where('role', 'teacher')
+            ->orderByRaw("coalesce(ends_on, 'infinity') >= ? desc", [$this->clock->schoolDay()->iso()])
             ->orderByDesc('is_primary')
             ->with('person')
             ->first()?->person;
@@ -151,10 +152,10 @@ final readonly class SeriesDoor
      */
     private function clocks(Series $series, Zone $school): array
     {
-        $zones = DB::table('enrolments')
+        $zones = DB::table('parts')
             ->join('people', 'people.id', '=', 'person_id')
             ->whereIn('section_id', $series->sectionIds())
-            ->where('enrolments.role', 'student')
+            ->where('parts.role', 'student')
             ->groupBy('time_zone')
             ->orderByRaw('1 desc, 2')
             ->pluck(DB::raw('count(distinct person_id) as n'), 'time_zone')

@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Presets;
 use Nomada\App\View\Timetable\SeriesWords;
@@ -26,10 +27,10 @@ final readonly class SeriesList
     /** @return list<SeriesRow> */
     public function rows(Term $term, Person $for): array
     {
-        $mine = Section::query()->where('term_id', $term->id)->seenBy($for)->select('id');
+        $mine = Section::query()->where('term_id', $term->id)->servedBy($for)->select('id');
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
-        $roster = DB::table('enrolments')
-            ->join('series_sections', 'series_sections.section_id', '=', 'enrolments.section_id')
+        $roster = DB::table('parts')
+            ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
             ->whereIn(
                 'series_id',
                 DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'),
@@ -39,13 +40,13 @@ final readonly class SeriesList
             ->groupBy('series_id')
             ->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');
         $registered = DB::table('registrations')
-            ->where('state', 'accepted')
+            ->whereRaw(Registered::on('registrations', $this->clock->today($term->calendar()->zone)))
             ->whereIn(
                 'series_id',
                 DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'),
             )
             ->groupBy('series_id')
-            ->pluck(DB::raw('count(*) as n'), 'series_id');
+            ->pluck(DB::raw(Registered::people('registrations').' as n'), 'series_id');
         $rows = DB::table('series')
             ->join('sections', 'sections.id', '=', 'section_id')
             ->whereIn(

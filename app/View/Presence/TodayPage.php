@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Presence;
 
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Presets;
 use Nomada\App\View\Timetable\Teachers;
@@ -33,16 +36,21 @@ final readonly class TodayPage
             $date = $zone->dateAt($now);
         }
         $presets = Presets::all();
+        $registered = Registered::on('r', $date);
         $rows = DB::table('sessions')
             ->join('series', 'series.id', '=', 'series_id')
             ->join('sections', 'sections.id', '=', 'section_id')
             ->where('term_id', $term->id)
             ->where('day', $date->iso())
-            ->whereIn(
-                'series.id',
-                DB::table('series_sections')
-                    ->whereIn('section_id', Section::query()->seenBy($for)->select('id'))
-                    ->select('series_id'),
+            ->where(
+                fn ($q) => $q
+                    ->whereIn(
+                        'series.id',
+                        DB::table('series_sections')
+                            ->whereIn('section_id', $this->own($for, $date->iso()))
+                            ->select('series_id'),
+                    )
+                    ->when(! $for->isCoordinator(), fn ($w) => $w->orWhere('teacher_id', $for->id)),
             )
             ->orderBy('starts_at')
             ->orderBy('sections.id')
@@ -56,7 +64,7 @@ final readonly class TodayPage
                 'sections.sourced_id',
                 'section_id',
                 DB::raw(
-                    "(select count(*) from registrations r where r.series_id = series.id and r.state = 'accepted'
+                    "(select count(*) from registrations r where r.series_id = series.id and $registered
                         and (r.only_day is null or r.only_day = sessions.day)) as registered",
                 ),
                 'sessions.id',
@@ -107,6 +115,19 @@ final readonly class TodayPage
             'closed' => $term->calendar()->closedBecause($date->day),
             'term' => $term,
         ];
+    }
+
+    /** The sections in which somebody has a part on a day; all for the coordinator. */
+    private function own(Person $for, string $day): Builder
+    {
+        return $for->isCoordinator()
+            ? Section::query()->select('id')->toBase()
+            : Part::query()
+                ->where('person_id', $for->id)
+                ->whereIn('role', ['teacher', 'co-teacher', 'observer'])
+                ->on($day)
+                ->select('section_id')
+                ->toBase();
     }
 
     /** @return array{string, string} words, and a state: open, shut, over or wrong */

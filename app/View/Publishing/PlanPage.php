@@ -26,7 +26,7 @@ final readonly class PlanPage
     {
         $sections = Section::query()
             ->where('term_id', $term->id)
-            ->seenBy($for)
+            ->servedBy($for)
             ->withCount([
                 'series',
                 'series as linked_count' => fn ($q) => $q->whereHas(

@@ -15,6 +15,7 @@ use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Registration\Finding;
 use Nomada\Core\Registration\Verdict;
@@ -43,7 +44,7 @@ final readonly class RegistrationDesk
     /** @return array<string, mixed> */
     public function data(Term $term, Person $for, string $show, string $verdict, bool $now = false): array
     {
-        $mine = Section::query()->where('term_id', $term->id)->seenBy($for)->select('id');
+        $mine = Section::query()->where('term_id', $term->id)->servedBy($for)->select('id');
         $of = $this->of($term, $for);
         $zone = $term->calendar()->zone;
         $found = $show === '' ? $this->look($of, $term, $for, $now) : null;
@@ -108,7 +109,7 @@ final readonly class RegistrationDesk
      */
     public function certain(Term $term, Person $for): array
     {
-        $mine = Section::query()->where('term_id', $term->id)->seenBy($for)->select('id');
+        $mine = Section::query()->where('term_id', $term->id)->servedBy($for)->select('id');
         $queue = $this->queue(
             Registration::query()->whereHas('series', fn ($q) => $q->whereIn('section_id', $mine)),
         );
@@ -156,7 +157,7 @@ final readonly class RegistrationDesk
         if ($state === null || $state->n < self::LONG) {
             return $this->found($this->queue($of()));
         }
-        $rosters = DB::table('enrolments')->selectRaw('count(*) as n, max(updated_at) as at')->first();
+        $rosters = DB::table('parts')->selectRaw('count(*) as n, max(updated_at) as at')->first();
         $print =
             'desk '.
             md5(
@@ -232,7 +233,7 @@ final readonly class RegistrationDesk
     /** @return callable(): Builder<Registration> */
     private function of(Term $term, Person $for): callable
     {
-        $mine = Section::query()->where('term_id', $term->id)->seenBy($for)->select('id');
+        $mine = Section::query()->where('term_id', $term->id)->servedBy($for)->select('id');
 
         return fn (): Builder => Registration::query()->whereHas(
             'series',
@@ -302,11 +303,11 @@ final readonly class RegistrationDesk
     private function changes(Term $term, Person $for): array
     {
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
-        $rows = DB::table('enrolments')
+        $rows = DB::table('parts')
             ->join('people', 'people.id', '=', 'person_id')
             ->join('sections', 'sections.id', '=', 'section_id')
-            ->whereIn('section_id', Section::query()->where('term_id', $term->id)->seenBy($for)->select('id'))
-            ->where('enrolments.role', 'student')
+            ->whereIn('section_id', Section::query()->where('term_id', $term->id)->servedBy($for)->select('id'))
+            ->where('parts.role', 'student')
             ->where(
                 fn ($q) => $q
                     ->where('begins_on', '>', $term->starts_on)
@@ -325,13 +326,13 @@ final readonly class RegistrationDesk
                 'begins_on',
                 'ends_on',
                 DB::raw(
-                    "(select count(distinct r.series_id) from registrations r join series_sections s on
-                        s.series_id = r.series_id where s.section_id = enrolments.section_id and r.person_id =
-                        enrolments.person_id and r.state = 'accepted') as registered",
+                    '(select count(distinct r.series_id) from registrations r join series_sections s on
+                        s.series_id = r.series_id where s.section_id = parts.section_id and r.person_id =
+                        parts.person_id and '.
+                        Registered::on('r', $term->calendar()->zone->dateAt($this->clock->seconds())).
+                        ') as registered',
                 ),
-                DB::raw(
-                    '(select count(*) from series_sections s where s.section_id = enrolments.section_id) as series',
-                ),
+                DB::raw('(select count(*) from series_sections s where s.section_id = parts.section_id) as series'),
             ]);
 
         return array_values(

@@ -37,13 +37,11 @@ final readonly class StudentPage
         $today = ($term?->calendar()->zone ?? $student->zone())->dateAt($this->clock->seconds())->iso();
         $sections = Section::query()
             ->when($term === null, fn ($q) => $q->whereRaw('false'))
-            ->where('term_id', $term?->id)
+            // This term's, and the next one's before it begins.
+            ->whereHas('term', fn ($q) => $q->where('ends_on', '>=', $today))
             ->whereHas(
-                'enrolments',
-                fn ($q) => $q
-                    ->where('person_id', $student->id)
-                    ->where('role', 'student')
-                    ->where(fn ($e) => $e->whereNull('ends_on')->orWhere('ends_on', '>=', $today)),
+                'parts',
+                fn ($q) => $q->where('person_id', $student->id)->where('role', 'student')->stillOn($today),
             )
             ->orderBy('title')
             ->get();
@@ -77,7 +75,7 @@ final readonly class StudentPage
             'post' => $this->standins->mailbox($student),
             'registrations' => $this->registrations($student, $ids),
             'feed' => PersonFeed::address($student),
-            'rooms' => $term === null ? [] : $this->rooms($term, $student->zone(), $ids),
+            'rooms' => $this->rooms($student->zone(), $ids),
         ];
     }
 
@@ -87,7 +85,7 @@ final readonly class StudentPage
      * @param  array<int>  $sections
      * @return list<array{name: string, words: string, isOpen: bool, link: string}>
      */
-    private function rooms(Term $term, Zone $zone, array $sections): array
+    private function rooms(Zone $zone, array $sections): array
     {
         $now = $this->clock->seconds();
         $out = [];
@@ -95,11 +93,11 @@ final readonly class StudentPage
             DropInRoom::query()
                 ->whereIn('section_id', $sections)
                 ->where('is_hidden', false)
-                ->with('section')
+                ->with(['section.term.school', 'section.term.closures'])
                 ->orderBy('name')
                 ->get() as $room
         ) {
-            $hours = $room->openHours()->at($term->calendar(), $now);
+            $hours = $room->openHours()->at($room->section->term->calendar(), $now);
             if ($hours !== null) {
                 $isOpen = $hours[0] <= $now;
                 $out[] = [
@@ -186,6 +184,18 @@ final readonly class StudentPage
             ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
             ->join('sections', 'sections.id', '=', 'series_sections.section_id')
             ->whereIn('sections.id', $sections)
+            ->whereExists(
+                fn ($q) => $q
+                    ->from('parts')
+                    ->where('parts.person_id', $person->id)
+                    ->whereColumn('parts.section_id', 'sections.id')
+                    ->whereRaw(
+                        "sessions.day between coalesce(begins_on, '-infinity') and coalesce(ends_on, 'infinity')",
+                    )
+                    ->whereRaw('coalesce(session_id, sessions.id) = sessions.id')
+                    // Whose session another teacher takes is absent from it.
+                    ->whereRaw("(parts.role <> 'teacher' or sessions.teacher_id is null)"),
+            )
             ->whereRaw('ends_at > to_timestamp(?)', [$now])
             ->where('state', '!=', 'lost')
             ->orderBy('starts_at')

@@ -9,8 +9,10 @@ use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\Core\SectionStatus;
+use Nomada\Core\Term\LocalDate;
 
 /**
  * The board "every section": a row a section, in a fixed number of queries however many there are.
@@ -56,10 +58,11 @@ final readonly class BoardQuery
         $clashes = $this->clashes->bySection($ids);
         $days = $this->days($term, $ids, $clashes);
         $linked = $this->counts('join_links', $ids, "kind = 'series' and retired_at is null");
-        $registered = $this->registered($ids);
-        $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
+        $day = $this->clock->today($term->calendar()->zone);
+        $registered = $this->registered($ids, $day);
+        $today = $day->iso();
         // Every section's is counted: an index has them all, and choosing six hundred costs more than it saves.
-        $roster = DB::table('enrolments')
+        $roster = DB::table('parts')
             ->when($only !== null, fn ($q) => $q->whereIn('section_id', $ids))
             ->where('role', 'student')
             ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
@@ -184,7 +187,7 @@ final readonly class BoardQuery
      * @param  list<int>  $ids
      * @return array<int, int> by section
      */
-    private function registered(array $ids): array
+    private function registered(array $ids, LocalDate $day): array
     {
         $shared = array_map(
             intval(...),
@@ -197,24 +200,26 @@ final readonly class BoardQuery
         $out = $this->counts(
             'registrations',
             $ids,
-            "state = 'accepted'".
+            Registered::on('registrations', $day).
                 ($shared === [] ? '' : ' and registrations.series_id not in ('.implode(',', $shared).')'),
+            Registered::people('registrations'),
         );
         if ($shared !== []) {
             $of = DB::table('registrations')
                 ->join('series_sections', 'series_sections.series_id', '=', 'registrations.series_id')
                 ->whereIn('registrations.series_id', $shared)
                 ->whereIn('section_id', $ids)
-                ->where('state', 'accepted')
+                ->whereRaw(Registered::on('registrations', $day))
                 ->whereExists(
                     fn ($q) => $q
-                        ->from('enrolments')
-                        ->whereColumn('enrolments.section_id', 'series_sections.section_id')
-                        ->whereColumn('enrolments.person_id', 'registrations.person_id')
-                        ->where('role', 'student'),
+                        ->from('parts')
+                        ->whereColumn('parts.section_id', 'series_sections.section_id')
+                        ->whereColumn('parts.person_id', 'registrations.person_id')
+                        ->where('role', 'student')
+                        ->whereRaw("coalesce(ends_on, 'infinity') >= ?", [$day->iso()]),
                 )
                 ->groupBy('section_id')
-                ->pluck(DB::raw('count(*) as n'), 'section_id');
+                ->pluck(DB::raw(Registered::people('registrations').' as n'), 'section_id');
             foreach ($of as $section => $n) {
                 $out[(int) $section] = ($out[(int) $section] ?? 0) + (int) $n;
             }
@@ -227,7 +232,7 @@ final readonly class BoardQuery
      * @param  list<int>  $ids
      * @return array<int, int> by section
      */
-    private function counts(string $table, array $ids, string $where): array
+    private function counts(string $table, array $ids, string $where, string $count = 'count(*)'): array
     {
         return array_map(
             intval(...),
@@ -236,7 +241,7 @@ final readonly class BoardQuery
                 ->whereIn('section_id', $ids)
                 ->whereRaw($where)
                 ->groupBy('section_id')
-                ->pluck(DB::raw('count(*) as n'), 'section_id')
+                ->pluck(DB::raw("$count as n"), 'section_id')
                 ->all(),
         );
     }

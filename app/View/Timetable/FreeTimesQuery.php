@@ -171,10 +171,10 @@ final readonly class FreeTimesQuery
             $from->plus($last === null ? -7 : -1),
             $last?->plus(1) ?? $term->last->plus(7),
         );
-        $zones = DB::table('enrolments')
+        $zones = DB::table('parts')
             ->join('people', 'people.id', '=', 'person_id')
             ->whereIn('section_id', $sections)
-            ->where('enrolments.role', 'student')
+            ->where('parts.role', 'student')
             ->groupBy('time_zone')
             ->pluck(DB::raw('count(distinct person_id) as n'), 'time_zone')
             ->map(fn (mixed $n): int => (int) $n)
@@ -193,8 +193,8 @@ final readonly class FreeTimesQuery
     public function busy(array $sections, ?int $but, LocalDate $first, LocalDate $last): array
     {
         $iso = $first->iso();
-        $own = fn (array $roles) => DB::table('enrolments as own')
-            ->join('enrolments as other', 'other.person_id', '=', 'own.person_id')
+        $own = fn (array $roles) => DB::table('parts as own')
+            ->join('parts as other', 'other.person_id', '=', 'own.person_id')
             ->whereIn('own.section_id', $sections)
             ->whereIn('own.role', $roles)
             ->whereIn('other.role', $roles)
@@ -210,7 +210,7 @@ final readonly class FreeTimesQuery
             ->groupBy('other.section_id')
             ->pluck(DB::raw('count(distinct own.person_id) as n'), 'other.section_id')
             ->all();
-        $people = DB::table('enrolments')
+        $people = DB::table('parts')
             ->whereIn('section_id', $sections)
             ->whereIn('role', ['teacher', 'co-teacher'])
             ->pluck('person_id')

@@ -79,7 +79,7 @@ final readonly class LicencePage
                 sections.id = section_id where term_id = ? and state = 'planned') as sessions,
             (select md5(string_agg(series.id || ' ' || coalesce(host_account_id, 0) || series.title, ',' order by
                 series.id)) from series join sections on sections.id = section_id where term_id = ?) as series, (select
-                array[count(*), sum(id), sum(section_id * person_id + hashtext(role)::bigint)]::text from enrolments) as
+                array[count(*), sum(id), sum(section_id * person_id + hashtext(role)::bigint)]::text from parts) as
                 people,
             (select md5(string_agg(to_jsonb(host_accounts)::text || to_jsonb(hosting_plans)::text, ',' order by
                 host_accounts.id)) from host_accounts join hosting_plans on hosting_plans.id = hosting_plan_id) as
@@ -137,8 +137,8 @@ final readonly class LicencePage
     /** @return list<Running> */
     public function running(Term $term): array
     {
-        $people = DB::table('enrolments')
-            ->join('series_sections', 'series_sections.section_id', '=', 'enrolments.section_id')
+        $people = DB::table('parts')
+            ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
             ->whereIn('role', ['student', 'teacher', 'co-teacher'])
             ->groupBy('series_id')
             ->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');

@@ -4,19 +4,21 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable;
 
+use Illuminate\Database\Eloquent\Relations\Relation;
 use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Actions\Publishing\SectionFeed;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Course;
-use Nomada\App\Models\Term\Enrolment;
 use Nomada\App\Models\Term\ObserverRule;
+use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Role;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\StandinAddress;
 use Nomada\Core\Joining\LinkKind;
@@ -46,15 +48,19 @@ final readonly class SectionPage
             'series.sections',
             'series.section',
             'series.links' => fn ($q) => $q->whereNull('retired_at')->whereIn('kind', ['series', 'host']),
-            'enrolments.person',
+            'parts' => fn (Relation $q) => $q
+                ->whereNull('session_id')
+                ->whereRaw("coalesce(ends_on, 'infinity') >= ?", [$this->clock->schoolDay()->iso()])
+                ->with('person'),
         ]);
         $row = $this->board->rows($section->term, $for, [$section->id])[0];
         $term = $section->term->calendar();
         [$today, $minute] = $term->zone->wall($this->clock->seconds());
         $registered = Registration::query()
             ->whereIn('series_id', $section->series->modelKeys())
-            ->where('state', 'accepted')
-            ->get(['person_id'])
+            ->whereRaw(Registered::on('registrations', $this->clock->today($term->zone)))
+            ->distinct()
+            ->get(['series_id', 'person_id'])
             ->countBy('person_id');
 
         $editing = $edit === 'new' ? 'new' : $section->series->firstWhere('id', (int) $edit);
@@ -102,7 +108,7 @@ final readonly class SectionPage
             'staff' => $for->isCoordinator()
                 ? Person::query()
                     ->where('role', Role::Teacher)
-                    ->whereNotIn('id', $section->enrolments->pluck('person_id'))
+                    ->whereNotIn('id', $section->parts->pluck('person_id'))
                     ->orderBy('family_name')
                     ->get()
                 : collect(),
@@ -136,13 +142,13 @@ final readonly class SectionPage
                     $s->id => $s->links->first(fn (JoinLink $l): bool => $l->kind === LinkKind::Host),
                 ],
             ),
-            'teachers' => $section->enrolments
+            'teachers' => $section->parts
                 ->where('role', '!=', 'student')
-                ->sortBy(fn (Enrolment $e): string => ['teacher' => '0', 'co-teacher' => '1'][$e->role] ?? '2')
+                ->sortBy(fn (Part $e): string => ['teacher' => '0', 'co-teacher' => '1'][$e->role] ?? '2')
                 ->values(),
-            'students' => $section->enrolments
+            'students' => $section->parts
                 ->where('role', 'student')
-                ->sortBy(fn (Enrolment $e): string => $e->person->family_name.' '.$e->person->given_name)
+                ->sortBy(fn (Part $e): string => $e->person->family_name.' '.$e->person->given_name)
                 ->values(),
             'registered' => $registered,
             'places' => $this->plan->counts([$section->id])[$section->id] ?? [],

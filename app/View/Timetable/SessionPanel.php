@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable;
 
-use Nomada\App\Models\Term\Enrolment;
+use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Role;
 use Nomada\App\Models\Term\Section;
@@ -81,9 +81,9 @@ final readonly class SessionPanel
      */
     private function elsewhere(Section $section, int $start, Zone $school): array
     {
-        $zones = Enrolment::query()
+        $zones = Part::query()
             ->where('section_id', $section->id)
-            ->where('enrolments.role', 'student')
+            ->where('parts.role', 'student')
             ->join('people', 'people.id', '=', 'person_id')
             ->selectRaw('time_zone, count(*) as n')
             ->groupBy('time_zone')

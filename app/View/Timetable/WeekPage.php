@@ -521,7 +521,7 @@ final readonly class WeekPage
             DB::table('people')
                 ->whereIn(
                     'id',
-                    DB::table('enrolments')
+                    DB::table('parts')
                         ->whereIn(
                             'section_id',
                             Section::query()->where('term_id', $term->id)->seenBy($for)->select('id'),

@@ -9,7 +9,7 @@
             · {{ Words::count($count, 'change') }}</div>
         <nav class="end" aria-label="Show">
             @foreach (['' => 'All', 'door' => 'Doors', 'link' => 'Links', 'registration' => 'Registrations', 'live' => 'Live', 'code' =>
-                'Codes'] as $k => $label)
+                'Codes', 'person' => 'People'] as $k => $label)
                 <a @class(['pill', 'on' => $kind === $k])
                     href="{{ route('audit', array_filter(['kind' => $k, 'q' => $q])) }}">{{ $label }}</a>
             @endforeach

@@ -270,8 +270,10 @@
                             <dt>By phone</dt>
                             <dd>{{ $link->dial_in }}, PIN {{ $link->pin }}</dd>
                         </dl>
-                        <p class="mb-1"><a href="{{ route('series.door', [$section, $series]) }}">Door, floor, guests, registration</a>
-                        </p>
+                        @can('serve', $section)
+                            <p class="mb-1"><a href="{{ route('series.door', [$section, $series]) }}">Door, floor, guests, registration</a>
+                            </p>
+                        @endcan
                     @else
                         <p class="todo mb-1">No join link yet.</p>
                     @endif

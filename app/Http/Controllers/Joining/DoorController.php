@@ -71,7 +71,8 @@ final class DoorController extends Controller
                     $way,
                     $meeting,
                     $person->sourced_id ?? DoorPage::guest($link),
-                    $person?->name() ?? ($link instanceof JoinLink ? (string) $link->guest_name : ''),
+                    ($person?->name() ?? ($link instanceof JoinLink ? (string) $link->guest_name : '')).
+                        ($answer->looks ? ' (observer)' : ''),
                     $answer,
                 ),
             );

@@ -21,12 +21,12 @@ final class LiveController extends Controller
 {
     public function show(Request $request, int $session, LiveDesk $desk): View
     {
-        return $this->page($request, $this->session($request, $session), $desk);
+        return $this->page($request, $this->session($request, $session, 'look'), $desk);
     }
 
     public function act(Request $request, int $session, LiveAct $act): RedirectResponse
     {
-        return $this->done($request, $this->session($request, $session), $act);
+        return $this->done($request, $this->session($request, $session, 'host'), $act);
     }
 
     public function dropIn(Request $request, int $room, LiveDesk $desk, Clock $clock): View
@@ -68,12 +68,12 @@ final class LiveController extends Controller
         }
     }
 
-    private function session(Request $request, int $id): LiveRoom
+    private function session(Request $request, int $id, string $ability): LiveRoom
     {
         $session = Session::query()
             ->with(['series.section.term.school', 'series.section.term.closures', 'series.hostAccount.plan'])
             ->findOrFail($id);
-        $this->authorize('serve', $session->series->section);
+        $this->authorize($ability, $session);
 
         return LiveRoom::ofSession($session, $request->boolean('rehearsal'));
     }

@@ -12,30 +12,17 @@ use Nomada\App\Actions\Publishing\SectionFeed;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
-use Nomada\App\Support\CurrentTerm;
 use Nomada\App\Support\Secrets;
 
 final class FeedController extends Controller
 {
     /** The secret address is the authorisation: calendars cannot sign in. */
-    public function __invoke(
-        Request $request,
-        string $secret,
-        SectionFeed $feed,
-        PersonFeed $own,
-        CurrentTerm $current,
-    ): Response {
+    public function __invoke(Request $request, string $secret, SectionFeed $feed, PersonFeed $own): Response
+    {
         $sum = Secrets::sum($secret, 'feed');
         $section = Section::query()->where('feed_sum', $sum)->first();
         $person = $section === null ? Person::query()->where('feed_sum', $sum)->firstOrFail() : null;
-        $term = $current->find();
-        abort_if($person !== null && $term === null, 404);
-        $text =
-            $section !== null
-                ? $feed($section)
-                : ($person !== null && $term !== null
-                    ? $own($person, $term, true)
-                    : '');
+        $text = $section !== null ? $feed($section) : ($person === null ? '' : $own($person));
         $response = new Response($text, 200, [
             'Content-Type' => 'text/calendar; charset=utf-8',
             'Cache-Control' => 'private, max-age=300',
@@ -59,17 +46,10 @@ final class FeedController extends Controller
     {
         $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
         $for = $this->person($request);
-        abort_unless(
-            $for->isCoordinator() ||
-                $for->id === $person->id ||
-                Section::query()
-                    ->seenBy($for)
-                    ->whereHas('enrolments', fn ($q) => $q->where('person_id', $person->id))
-                    ->exists(),
-            404,
-        );
+        $text = $feed->seenBy($person, $for);
+        abort_if($text === null, 404);
 
-        return $this->file($feed($person, $this->term(), false), $person->sourced_id);
+        return $this->file($text, $person->sourced_id);
     }
 
     /** Another secret address for one's own calendar; the old one finds nothing any more. */

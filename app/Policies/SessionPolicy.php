@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Policies;
+
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Queries\Belongings;
+use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Term\LocalDate;
+
+/** One session: hosted by whoever core's rule of belonging names for it, looked at by the teacher who is absent too. */
+final class SessionPolicy
+{
+    /** Let people in, send them out, end it. */
+    public function host(Person $person, Session $session): bool
+    {
+        return $person->isCoordinator() ||
+            ($person->isStaff() && $this->standing($person, $session) === Standing::Host);
+    }
+
+    /** See who is there. */
+    public function look(Person $person, Session $session): bool
+    {
+        return $this->host($person, $session) ||
+            ($person->isStaff() && $this->standing($person, $session) === Standing::Absent);
+    }
+
+    private function standing(Person $person, Session $session): Standing
+    {
+        $belonging = Belongings::of($person->id, array_values($session->series->sectionIds()));
+
+        return $belonging->on(LocalDate::parse($session->day)->day, $session->teacher_id);
+    }
+}
