@@ -4,3 +4,4 @@ use Illuminate\Support\Facades\Schedule;
 
 Schedule::command('nomada:take-up')->everyMinute()->withoutOverlapping(5);
 Schedule::command('nomada:post')->everyMinute()->withoutOverlapping(5);
+Schedule::command('nomada:check')->dailyAt('03:30')->withoutOverlapping(120);

@@ -340,6 +340,9 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::middleware('can:coordinate')->group(function (): void {
+        Route::post('/term/changes/{change}/undoing', [CalendarController::class, 'undo'])
+            ->whereNumber('change')
+            ->name('calendar.undo');
         Route::post('/people/{sourcedId}/disabled', [PersonController::class, 'disable'])->name('person.disabled');
         Route::delete('/people/{sourcedId}/disabled', [PersonController::class, 'enable'])->name('person.enabled');
         Route::get('/registration/letters', [TemplateController::class, 'show'])->name('letters');

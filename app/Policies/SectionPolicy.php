@@ -7,19 +7,14 @@ namespace Nomada\App\Policies;
 use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
-use Nomada\App\Support\Clock;
 
 /**
  * The coordinator does everything; teachers look after joining, registration and publishing of their own sections; the
  * timetable is the coordinator's. Whose part is over may nothing; whose part begins later, or who takes a single
  * session, may look.
  */
-final readonly class SectionPolicy
+final class SectionPolicy
 {
-    public function __construct(private Clock $clock)
-    {
-    }
-
     public function view(Person $person, Section $section): bool
     {
         return $person->isCoordinator() ||

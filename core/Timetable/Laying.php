@@ -8,100 +8,183 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
 /**
- * Lays the sessions of a series anew over what stands: what has begun stays as it is; what was changed of a single
- * session stays where its date still exists in the series, and is listed where it does not; extra sessions stay while
- * their day is open.
+ * Lays the sessions of a series anew over what stands: a function of its plan, of what was decided of single sessions,
+ * and of the calendar.
+ *
+ * What has begun stays as it is. What was decided of a single session stays while its date exists in the pattern, and
+ * is listed where it does not. A moved session, and an extra one, lives by its own moment: the day that it is held on,
+ * not the date that it came from. What stands on a closed day is lost and waits with all that is its own, and is held
+ * again when the day opens. No series overlaps itself: an extra or moved session at the time of another one waits too.
  */
 final readonly class Laying
 {
+    /** Why a session waits that stands at the time of another one of its series. */
+    public const OVERLAPS = 'At the time of another session of this series';
+
+    /** Why a session waits whose date the calendar has taken out of the pattern. */
+    public const NO_DATE = 'No date of its pattern on this calendar';
+
     /**
      * @param  list<PlannedSession>  $sessions  all that stand afterwards, in order of time
      * @param  list<PlannedSession>  $fallen  exceptions that had no place any more, as they stood
-     * @param  array{stay: int, move: int, come: int, go: int, lost: int, begun: int}  $effect  on the coming
-     *   sessions; `lost` are those that a closed day takes
+     * @param  list<PlannedSession>  $waiting  exceptions that were held (or cancelled) and now wait, as they stood
+     * @param  list<PlannedSession>  $back  those that waited and now hold again, as they stand
+     * @param  array{stay: int, move: int, come: int, go: int, lost: int, begun: int}  $effect  on the coming sessions;
+     *   `lost` are those that a closed day takes
      */
-    private function __construct(public array $sessions, public array $fallen, public array $effect)
-    {
+    private function __construct(
+        public array $sessions,
+        public array $fallen,
+        public array $waiting,
+        public array $back,
+        public array $effect,
+    ) {
     }
 
     /**
      * @param  list<PlannedSession>  $planned  what the plan makes
      * @param  list<PlannedSession>  $standing  what stands now
      * @param  int  $now  UTC seconds
+     * @param  bool  $byCalendar  whether the calendar changed and not the plan: what has lost its date then (a rotation
+     *   day that is another one now) waits for it instead of falling away
      */
-    public static function over(array $planned, array $standing, Term $term, int $now): self
-    {
-        $begun = $exceptions = $extras = [];
+    public static function over(
+        array $planned,
+        array $standing,
+        Term $term,
+        int $now,
+        bool $byCalendar = false,
+    ): self {
+        $begun = $coming = $extras = $taken = [];
         foreach ($standing as $session) {
             $slot = $session->slot();
             if ($session->start <= $now) {
                 $begun[] = $session;
+                $taken[$slot ?? -1] = true;
             } elseif ($slot === null) {
                 $extras[] = $session;
             } else {
-                $exceptions[$slot] = $session;
+                $coming[$slot] = $session;
             }
         }
-        $taken = [];
-        foreach ($begun as $session) {
-            $taken[$session->slot() ?? -1] = true;
-        }
-        $out = $begun;
-        $fallen = [];
+        $bySlot = $beside = [];
         foreach ($planned as $session) {
-            // A series that has no session yet gets the past ones of its plan too.
-            if (isset($taken[$session->day]) || ($session->start <= $now && $standing !== [])) {
+            $was = $coming[$session->day] ?? null;
+            // A series that has no session yet gets the past ones of its plan too. A moved one is past when it was
+            // held.
+            $isPast = $session->start <= $now && $standing !== [] && $was?->isMoved() !== true;
+            if (isset($taken[$session->day]) || $isPast) {
                 continue;
             }
-            $was = $exceptions[$session->day] ?? null;
-            unset($exceptions[$session->day]);
-            $is = $was === null ? $session : self::kept($session, $was, $term);
-            if ($was !== null && self::lost($was, $is)) {
-                $fallen[] = $was;
-            }
-            $out[] = $is;
-        }
-        foreach ($exceptions as $was) {
-            if ($was->state === SessionState::Cancelled || $was->own?->isException()) {
-                $fallen[] = $was;
+            unset($coming[$session->day]);
+            if ($was?->isMoved() === true) {
+                $beside[] = $was;
+            } else {
+                $bySlot[] = $was === null ? $session : self::kept($session, $was->own);
             }
         }
-        foreach ($extras as $extra) {
-            $term->isOpen($extra->day) ? ($out[] = $extra) : ($fallen[] = $extra);
+        $isOwn = fn (PlannedSession $s): bool => $s->own?->isException() === true;
+        $fallen = array_values(array_filter($coming, $isOwn));
+        $orphans = [];
+        foreach ($byCalendar ? $fallen : [] as $was) {
+            $why = $term->closedBecause($was->day) ?? self::NO_DATE;
+            $orphans[] = new PlannedSession($was->day, $was->start, $was->end, SessionState::Lost, $why, $was->own);
         }
-        usort($out, fn (PlannedSession $a, PlannedSession $b): int => [$a->start, $a->day] <=> [$b->start, $b->day]);
+        $fallen = $byCalendar ? [] : $fallen;
+        $out = self::apart([...$begun, ...$bySlot, ...$orphans], [...$beside, ...$extras], $term);
 
-        return new self($out, $fallen, self::effect($standing, $out, $now) + ['begun' => count($begun)]);
+        return new self(
+            $out,
+            $fallen,
+            self::waiting($standing, $out, $now),
+            self::waiting($out, $standing, $now),
+            self::effect($standing, $out, $now) + ['begun' => count($begun)],
+        );
     }
 
-    private static function kept(PlannedSession $session, PlannedSession $was, Term $term): PlannedSession
+    /** A session of the pattern with what was decided of it. */
+    private static function kept(PlannedSession $session, ?Particulars $own): PlannedSession
     {
-        $own = $was->own;
-        if ($session->state === SessionState::Lost) {
-            // The topic waits for the day to open again.
-            return $own?->topic === null ? $session : $session->with(new Particulars(topic: $own->topic));
-        }
-        $moved = $was->isMoved() && $term->isOpen($was->day);
-        $own = $moved ? $own : $own?->unmoved();
-        $cancelled = $was->state === SessionState::Cancelled;
+        $isCancelled = $session->state === SessionState::Planned && $own?->cancelled !== null;
 
         return new PlannedSession(
-            $moved ? $was->day : $session->day,
-            $moved ? $was->start : $session->start,
-            $moved ? $was->end : $session->end,
-            $cancelled ? SessionState::Cancelled : $session->state,
-            $cancelled ? $was->reason : $session->reason,
+            $session->day,
+            $session->start,
+            $session->end,
+            $isCancelled ? SessionState::Cancelled : $session->state,
+            $isCancelled ? $own->cancelled : $session->reason,
             $own === null || $own->isEmpty() ? null : $own,
         );
     }
 
-    private static function lost(PlannedSession $was, PlannedSession $is): bool
+    /**
+     * Puts moved and extra sessions beside those of the pattern, each on its own day where that is open and at a time
+     * at which no other one is held.
+     *
+     * @param  list<PlannedSession>  $pattern
+     * @param  list<PlannedSession>  $beside
+     * @return list<PlannedSession> in order of time
+     */
+    private static function apart(array $pattern, array $beside, Term $term): array
     {
-        $hadOwn = $was->state === SessionState::Cancelled || $was->own?->isException() === true;
+        $order = fn (PlannedSession $a, PlannedSession $b): int => [$a->start, $a->day, $a->slot()] <=> [
+            $b->start,
+            $b->day,
+            $b->slot(),
+        ];
+        usort($beside, $order);
+        $out = $pattern;
+        foreach ($beside as $session) {
+            $why = $term->closedBecause($session->day);
+            foreach ($why === null ? $out : [] as $other) {
+                if (
+                    $other->state === SessionState::Planned &&
+                    $other->start < $session->end &&
+                    $other->end > $session->start
+                ) {
+                    $why = self::OVERLAPS;
+                }
+            }
+            $state = $why === null ? SessionState::Planned : SessionState::Lost;
+            $out[] = self::kept(
+                new PlannedSession($session->day, $session->start, $session->end, $state, $why),
+                $session->own,
+            );
+        }
+        usort($out, $order);
 
-        return $hadOwn &&
-            (($is->state === SessionState::Lost && $was->state !== SessionState::Lost) ||
-                ($was->isMoved() && ! $is->isMoved()));
+        return $out;
+    }
+
+    /**
+     * @param  list<PlannedSession>  $before
+     * @param  list<PlannedSession>  $after
+     * @return list<PlannedSession>
+     */
+    private static function waiting(array $before, array $after, int $now): array
+    {
+        $lost = [];
+        foreach ($after as $session) {
+            if ($session->state === SessionState::Lost) {
+                $lost[self::key($session)] = true;
+            }
+        }
+
+        return array_values(
+            array_filter(
+                $before,
+                fn (PlannedSession $s): bool => $s->start > $now &&
+                    $s->state !== SessionState::Lost &&
+                    $s->own?->isException() === true &&
+                    isset($lost[self::key($s)]),
+            ),
+        );
+    }
+
+    /** What a session is known by within its series, from one laying to the next. */
+    public static function key(PlannedSession $session): string
+    {
+        return $session->isExtra() ? "extra $session->start" : 'slot '.$session->slot();
     }
 
     /**
@@ -112,15 +195,14 @@ final readonly class Laying
     public static function effect(array $before, array $after, int $now): array
     {
         $out = ['stay' => 0, 'move' => 0, 'come' => 0, 'go' => 0, 'lost' => 0];
-        $key = fn (PlannedSession $s): string => $s->slot() === null ? "extra $s->start" : "slot {$s->slot()}";
         $old = $new = [];
         foreach ($before as $session) {
             if ($session->start > $now && $session->state === SessionState::Planned) {
-                $old[$key($session)] = $session;
+                $old[self::key($session)] = $session;
             }
         }
         foreach ($after as $session) {
-            $was = $old[$key($session)] ?? null;
+            $was = $old[self::key($session)] ?? null;
             if ($session->start <= $now && $was === null) {
                 continue;
             }
@@ -128,10 +210,10 @@ final readonly class Laying
                 $new[(new LocalDate($session->day))->monday()->day][] = $session;
             } elseif ($session->state === SessionState::Planned) {
                 $out[$was->start === $session->start && $was->end === $session->end ? 'stay' : 'move']++;
-                unset($old[$key($session)]);
+                unset($old[self::key($session)]);
             } elseif ($was !== null && $session->state === SessionState::Lost) {
                 $out['lost']++;
-                unset($old[$key($session)]);
+                unset($old[self::key($session)]);
             }
         }
         // One that is gone and a new one of the same week are one that moves to another day.
@@ -154,8 +236,12 @@ final readonly class Laying
         $own = $fallen->own;
         $date = (new LocalDate($fallen->slot() ?? $fallen->day))->short();
         $what = array_filter([
-            $fallen->state === SessionState::Cancelled ? 'cancelled' : '',
-            $fallen->isMoved() ? 'moved to '.(new LocalDate($fallen->day))->short() : '',
+            $own?->cancelled !== null ? 'cancelled' : '',
+            ! $fallen->isMoved()
+                ? ''
+                : ($fallen->day === $own?->slot
+                    ? 'at a time of its own'
+                    : 'moved to '.(new LocalDate($fallen->day))->short()),
             $fallen->isExtra() ? 'extra' : '',
             $own?->teacher !== null ? 'with another teacher' : '',
             $own?->title !== null ? "\"$own->title\"" : '',

@@ -7,8 +7,10 @@ namespace Nomada\Core\Timetable;
 use Nomada\Core\Term\LocalDate;
 
 /**
- * What one session has that its series does not give it: another day or time, another teacher, a title, a note, a door
- * of its own, its topic; or that it is an extra one.
+ * What one session has that its series does not give it: another day or time, a cancellation, another teacher, a title,
+ * a note, a door of its own, its topic; or that it is an extra one.
+ *
+ * All of it is decided by somebody and stays decided: on a closed day it waits, and holds again when the day opens.
  */
 final readonly class Particulars
 {
@@ -22,6 +24,8 @@ final readonly class Particulars
      * @param  array<string, mixed>|null  $door  what its door has that the series' has not; floor likewise (see
      *   DoorRules::from)
      * @param  array<string, mixed>|null  $floor
+     * @param  string|null  $cancelled  why it is cancelled
+     * @param  bool  $keepsTopic  a session that is not held keeps its topic; otherwise the next one takes it
      */
     public function __construct(
         public ?int $slot = null,
@@ -35,6 +39,8 @@ final readonly class Particulars
         public ?string $teacherName = null,
         public ?array $door = null,
         public ?array $floor = null,
+        public ?string $cancelled = null,
+        public bool $keepsTopic = false,
     ) {
     }
 
@@ -47,7 +53,8 @@ final readonly class Particulars
             $this->note !== null ||
             $this->teacher !== null ||
             $this->door !== null ||
-            $this->floor !== null;
+            $this->floor !== null ||
+            $this->cancelled !== null;
     }
 
     public function isEmpty(): bool
@@ -55,39 +62,9 @@ final readonly class Particulars
         return ! $this->isException() && $this->topic === null && $this->account === null;
     }
 
-    /** The same for a session that stands where its pattern put it. */
-    public function unmoved(): self
-    {
-        return new self(
-            null,
-            $this->isExtra,
-            $this->makesUp,
-            $this->title,
-            $this->note,
-            $this->teacher,
-            $this->topic,
-            $this->account,
-            $this->teacherName,
-            $this->door,
-            $this->floor,
-        );
-    }
-
     public function withTopic(?string $topic): self
     {
-        return new self(
-            $this->slot,
-            $this->isExtra,
-            $this->makesUp,
-            $this->title,
-            $this->note,
-            $this->teacher,
-            $topic,
-            $this->account,
-            $this->teacherName,
-            $this->door,
-            $this->floor,
-        );
+        return new self(...[...get_object_vars($this), 'topic' => $topic]);
     }
 
     /** What is told of it in a list: "moved from Thu 18 Feb", "makes up Mon 15 Feb". */

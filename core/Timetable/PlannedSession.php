@@ -37,6 +37,14 @@ final readonly class PlannedSession
         return $this->own !== null && $this->own->slot !== null;
     }
 
+    /** The same, cancelled. */
+    public function cancelled(string $reason): self
+    {
+        $own = new Particulars(...[...get_object_vars($this->own ?? new Particulars()), 'cancelled' => $reason]);
+
+        return new self($this->day, $this->start, $this->end, SessionState::Cancelled, $reason, $own);
+    }
+
     public function with(?Particulars $own): self
     {
         return new self($this->day, $this->start, $this->end, $this->state, $this->reason, $own);

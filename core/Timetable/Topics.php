@@ -70,15 +70,14 @@ final class Topics
             return $sessions;
         }
         $out = [];
-        $left = array_slice($topics, $fresh ? 0 : self::used($topics, $sessions, $now));
+        // A corrected list goes on where it is; a new one begins with the next session.
+        $left = array_slice($topics, $all ? 0 : self::used($topics, $sessions, $now));
         foreach ($sessions as $session) {
             if ($session->start <= $now && ! ($fresh && $all)) {
                 $out[] = $session;
             } else {
-                $out[] = self::with(
-                    $session,
-                    $session->state === SessionState::Planned ? array_shift($left) : null,
-                );
+                $isHeld = $session->state === SessionState::Planned || $session->own?->keepsTopic === true;
+                $out[] = self::with($session, $isHeld ? array_shift($left) : null);
             }
         }
 

@@ -21,6 +21,7 @@ const ROUTES = [
     'records' => ['GET', '/records', 200, 200, 200, 403, 302],
     'find' => ['GET', '/find?q=mar', 200, 200, 200, 403, 302],
     'person' => ['GET', '/people/S-1', 200, 200, 404, 403, 302],
+    'calendar.undo' => ['POST', '/term/changes/{change}/undoing', 302, 403, 403, 403, 302],
     'person.disabled' => ['POST', '/people/S-1/disabled', 302, 403, 403, 403, 302],
     'person.enabled' => ['DELETE', '/people/S-1/disabled', 302, 403, 403, 403, 302],
     'section' => ['GET', '/sections/MAR', 200, 200, 403, 403, 302],
@@ -234,6 +235,13 @@ test('each role gets what is theirs', function (string $name) {
                 'typed_name' => 'A Name',
             ])->id
             : 0),
+        '{change}' => (string) Nomada\App\Models\Term\TermChange::query()->create([
+            'term_id' => $series->section->term_id,
+            'at' => now(),
+            'words' => 'x',
+            'before' => [],
+            'after' => [],
+        ])->id,
         '{plan}' => (string) $plan->id,
         '{account}' => (string) $account,
         '{term}' => (string) Nomada\App\Models\Term\Term::query()->value('id'),

@@ -17,7 +17,7 @@ final readonly class Audit
     {
     }
 
-    /** @param  'door'|'link'|'registration'|'live'|'code'  $kind */
+    /** @param  'code'|'door'|'link'|'live'|'person'|'registration'  $kind */
     public function __invoke(
         string $kind,
         ?Series $series,

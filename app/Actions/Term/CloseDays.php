@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Term;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Nomada\App\Models\Term\ClosedRange;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
@@ -15,62 +16,90 @@ use Nomada\Core\Term\Closure;
 /** Closes a range of days, or opens one again: the sessions of every series follow, but for those that have begun. */
 final readonly class CloseDays
 {
-    public function __construct(private Clock $clock, private FollowCalendar $follow)
+    public function __construct(private Clock $clock, private ChangeCalendar $change)
     {
     }
 
     /** @throws Fault where the range is outside the term or closed already */
-    public function __invoke(Term $term, Closure $closure): void
+    public function __invoke(Term $term, Closure $closure, ?Person $by = null): CalendarEffect
     {
-        $this->check($term, $closure);
-        DB::transaction(function () use ($term, $closure): void {
+        return $this->all($term, [$closure], $by, 'closed '.self::range($closure).": $closure->reason");
+    }
+
+    /**
+     * Closes several ranges as one change.
+     *
+     * @param  list<Closure>  $closures
+     *
+     * @throws Fault
+     */
+    public function all(Term $term, array $closures, ?Person $by, string $words): CalendarEffect
+    {
+        return ($this->change)($term, $words, $by, fn () => $this->write($term, $closures));
+    }
+
+    public function open(ClosedRange $range, Term $term, ?Person $by = null): CalendarEffect
+    {
+        $closure = $range->toCore();
+
+        return ($this->change)(
+            $term,
+            'opened '.self::range($closure)." again ($closure->reason)",
+            $by,
+            fn () => $range->delete(),
+        );
+    }
+
+    /**
+     * What closing a range would do.
+     *
+     * @throws Fault
+     */
+    public function effect(Term $term, Closure $closure): CalendarEffect
+    {
+        return $this->change->look($term, fn () => $this->write($term, [$closure]));
+    }
+
+    /** How many sessions on these days have begun, and stay whatever happens. */
+    public function begun(Term $term, Closure $closure): int
+    {
+        return DB::table('sessions')
+            ->join('series', 'series.id', '=', 'series_id')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->where('term_id', $term->id)
+            ->where('state', 'planned')
+            ->whereBetween('day', [$closure->first->iso(), $closure->last->iso()])
+            ->whereRaw('starts_at <= to_timestamp(?)', [$this->clock->seconds()])
+            ->count();
+    }
+
+    /** What opening it again would do. */
+    public function openEffect(ClosedRange $range, Term $term): CalendarEffect
+    {
+        return $this->change->look($term, fn () => $range->newQuery()->whereKey($range->id)->delete());
+    }
+
+    /** @param  list<Closure>  $closures */
+    private function write(Term $term, array $closures): void
+    {
+        foreach ($closures as $closure) {
+            $this->check($term->fresh(['school', 'closures']) ?? $term, $closure);
             ClosedRange::query()->create([
                 'term_id' => $term->id,
                 'uid' => (string) Str::uuid(),
                 'starts_on' => $closure->first->iso(),
                 'ends_on' => $closure->last->iso(),
                 'reason' => $closure->reason,
+                'is_local' => true,
             ]);
-            ($this->follow)($term);
-        });
+        }
     }
 
-    public function open(ClosedRange $range, Term $term): void
+    /** "Thu 25 Feb", "Mon 22 Mar to Fri 2 Apr" */
+    private static function range(Closure $closure): string
     {
-        DB::transaction(function () use ($range, $term): void {
-            $range->delete();
-            ($this->follow)($term);
-        });
-    }
-
-    /**
-     * What falls on a range, before it is closed: coming sessions and the sections they are of.
-     *
-     * @return array{sessions: int, sections: int, begun: int}
-     *
-     * @throws Fault
-     */
-    public function effect(Term $term, Closure $closure): array
-    {
-        $this->check($term, $closure);
-        $now = $this->clock->seconds();
-        $row = DB::table('sessions')
-            ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
-            ->join('sections', 'sections.id', '=', 'section_id')
-            ->where('term_id', $term->id)
-            ->where('state', '!=', 'lost')
-            ->whereBetween('day', [$closure->first->iso(), $closure->last->iso()])
-            ->first([
-                DB::raw("count(distinct sessions.id) filter (where starts_at > to_timestamp($now)) as sessions"),
-                DB::raw("count(distinct section_id) filter (where starts_at > to_timestamp($now)) as sections"),
-                DB::raw("count(distinct sessions.id) filter (where starts_at <= to_timestamp($now)) as begun"),
-            ]);
-
-        return [
-            'sessions' => (int) ($row->sessions ?? 0),
-            'sections' => (int) ($row->sections ?? 0),
-            'begun' => (int) ($row->begun ?? 0),
-        ];
+        return $closure->first->short().
+            ($closure->last->day > $closure->first->day ? ' to '.$closure->last->short() : '');
     }
 
     private function check(Term $term, Closure $closure): void

@@ -4,106 +4,229 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Term;
 
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Actions\Timetable\LaySessions;
 use Nomada\App\Actions\Timetable\RefreshClashes;
+use Nomada\App\Jobs\RefreshSections;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Models\Term\TermChange;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\CurrentTerm;
-use Nomada\App\Support\Words;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Term as Calendar;
+use Nomada\Core\Timetable\Laying;
+use Nomada\Core\Timetable\PlannedSession;
 
 /**
- * After a change of the school calendar (closed, opened and short days, day plans, rotation) every series of the term
- * is laid anew; those whose sessions changed count up, and their sections' clashes and placements follow. What has
- * begun stays.
- *
- * @phpstan-type Effect array{series: int, stay: int, move: int, come: int, go: int, lost: int, fallen: int}
+ * After a change of the school calendar (closed, opened and short days, day plans, rotation) the series that it
+ * concerns are laid anew, in a few queries; those whose sessions changed count up and get a line in their history, and
+ * their sections' clashes and placements follow. What has begun stays.
  */
 final readonly class FollowCalendar
 {
+    /** Up to how many sections what ought to stand is written down at once; of more, behind the page. */
+    private const AT_ONCE = 60;
+
     public function __construct(
         private Clock $clock,
-        private CurrentTerm $current,
         private LaySessions $lay,
         private RefreshClashes $clashes,
         private RefreshPlacements $refresh,
     ) {
     }
 
-    /** @return Effect */
-    public function __invoke(Term $term): array
+    /**
+     * @param  Calendar  $before  as it was
+     * @param  Term  $term  as it is now
+     * @param  TermChange|null  $change  under which the lines of the histories stand; null to look only
+     */
+    public function __invoke(Calendar $before, Term $term, ?TermChange $change): CalendarEffect
     {
-        $this->current->forget();
-        $fresh = Term::query()
-            ->with(['school', 'closures'])
-            ->findOrFail($term->id);
-        $calendar = $fresh->calendar();
-        $touched = [];
-        $sum = ['series' => 0, 'stay' => 0, 'move' => 0, 'come' => 0, 'go' => 0, 'lost' => 0, 'fallen' => 0];
-        $ofTerm = fn ($q) => $q->where('term_id', $fresh->id);
-        foreach (Series::query()->whereHas('section', $ofTerm)->orderBy('id')->get() as $series) {
-            $period = $series->period === null ? null : $calendar->plan?->period($series->period);
+        $after = $term->calendar();
+        $series = $this->concerned($term, $before, $after);
+        $names = $this->names($series);
+        foreach ($series as $one) {
+            $period = $one->period === null ? null : $after->plan?->period($one->period);
             if ($period !== null) {
                 // Its usual time is the usual plan's.
-                $series->fill(['start_minute' => $period->start, 'minutes' => $period->minutes()]);
+                $one->fill(['start_minute' => $period->start, 'minutes' => $period->minutes()]);
             }
-            $effect = ($this->lay)($series, $calendar);
-            $changes =
-                $effect->effect['move'] +
-                $effect->effect['come'] +
-                $effect->effect['go'] +
-                $effect->effect['lost'] +
-                count($effect->fallen);
-            if ($changes > 0 || $series->isDirty()) {
-                $series->fill(['sequence' => $series->sequence + 1, 'changed_at' => $this->clock->now()])->save();
-                $touched = [...$touched, ...$series->sectionIds()];
-                $sum['series']++;
-            }
-            foreach (['stay', 'move', 'come', 'go', 'lost'] as $what) {
-                $sum[$what] += $effect->effect[$what];
-            }
-            $sum['fallen'] += count($effect->fallen);
         }
-        ($this->clashes)($fresh);
-        ($this->refresh)(array_values(array_unique($touched)));
+        $sum = ['stay' => 0, 'move' => 0, 'come' => 0, 'go' => 0, 'lost' => 0];
+        $waiting = $back = $changed = [];
+        foreach ($this->lay->follow($series, $after, $change !== null) as $id => [$laying, $isChanged]) {
+            foreach (array_keys($sum) as $what) {
+                $sum[$what] += $laying->effect[$what];
+            }
+            $tell = fn (PlannedSession $s): array => ['section' => $names[$id], 'what' => Laying::told($s)];
+            array_push($waiting, ...array_map($tell, $laying->waiting));
+            array_push($back, ...array_map($tell, $laying->back));
+            if ($isChanged) {
+                $changed[$id] = $laying;
+            }
+        }
+        $sections = $this->sections(array_keys($changed));
+        $effect = new CalendarEffect(
+            count($changed),
+            count($sections),
+            ...[...array_values($sum), $waiting, $back],
+        );
+        if ($change !== null) {
+            $this->write($series, $changed, $sections, $term, $change);
+        }
 
-        return $sum;
+        return $effect;
     }
 
     /**
-     * What a change would do: it is done, looked at, and taken back.
+     * The series that a change can concern: those with a session or a date on a day that is another one now, and those
+     * whose dates are counted over open days.
      *
-     * @param  callable(): Effect  $change
-     * @return Effect
+     * @return Collection<int, Series>
      */
-    public function look(callable $change): array
+    private function concerned(Term $term, Calendar $before, Calendar $after): Collection
     {
-        DB::beginTransaction();
-        try {
-            return $change();
-        } finally {
-            DB::rollBack();
-            $this->current->forget();
+        $days = [];
+        for ($day = $after->first->day; $day <= $after->last->day; $day++) {
+            $same =
+                $before->closedBecause($day) === $after->closedBecause($day) &&
+                $before->planOn($day) == $after->planOn($day) &&
+                $before->rotationLabel($day) === $after->rotationLabel($day);
+            if (! $same) {
+                $days[] = (new LocalDate($day))->iso();
+            }
+        }
+        $plans = $before->plan != $after->plan;
+
+        return Series::query()
+            ->whereHas('section', fn ($q) => $q->where('term_id', $term->id))
+            ->where(
+                fn ($q) => $q
+                    ->whereIn(
+                        'id',
+                        DB::table('sessions')
+                            ->where(fn ($s) => $s->whereIn('day', $days)->orWhereIn('moved_from', $days))
+                            ->select('series_id'),
+                    )
+                    ->when(
+                        $days !== [],
+                        fn ($w) => $w
+                            ->orWhereRaw("pattern->>'kind' in ('open-days', 'rotation')")
+                            ->orWhereRaw(
+                                "earlier::text like '%\"open-days\"%' or earlier::text like '%\"rotation\"%'",
+                            ),
+                    )
+                    ->when(
+                        $plans,
+                        fn ($w) => $w->orWhereNotNull('period')->orWhereRaw("earlier::text like '%period%'"),
+                    ),
+            )
+            ->orderBy('id')
+            ->get()
+            ->toBase();
+    }
+
+    /**
+     * @param  Collection<int, Series>  $series
+     * @return array<int, string> the section's name, by series
+     */
+    private function names(Collection $series): array
+    {
+        return DB::table('series')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->whereIntegerInRaw('series.id', $series->pluck('id')->all())
+            ->pluck(
+                DB::raw("case when year = '' then '' else 'Y' || year || ' ' end || sections.title as name"),
+                'series.id',
+            )
+            ->all();
+    }
+
+    /**
+     * @param  list<int>  $series
+     * @return list<int>
+     */
+    private function sections(array $series): array
+    {
+        return array_values(
+            array_map(
+                intval(...),
+                DB::table('series_sections')
+                    ->whereIntegerInRaw('series_id', $series)
+                    ->distinct()
+                    ->orderBy('section_id')
+                    ->pluck('section_id')
+                    ->all(),
+            ),
+        );
+    }
+
+    /**
+     * @param  Collection<int, Series>  $series
+     * @param  array<int, Laying>  $changed
+     * @param  list<int>  $sections
+     */
+    private function write(
+        Collection $series,
+        array $changed,
+        array $sections,
+        Term $term,
+        TermChange $change,
+    ): void {
+        foreach ($series as $one) {
+            if ($one->isDirty()) {
+                $one->save();
+            }
+        }
+        DB::table('series')
+            ->whereIntegerInRaw('id', array_keys($changed))
+            ->update([
+                'sequence' => DB::raw('sequence + 1'),
+                'changed_at' => $this->clock->now(),
+            ]);
+        $lines = [];
+        foreach ($series as $one) {
+            if (isset($changed[$one->id])) {
+                $lines[] = [
+                    'section_id' => $one->section_id,
+                    'series_id' => $one->id,
+                    'person_id' => $change->person_id,
+                    'at' => $change->at->format('Y-m-d H:i:sP'),
+                    'words' => mb_strimwidth($change->words.self::parts($changed[$one->id]), 0, 300, '…'),
+                    'before' => null,
+                    'term_change_id' => $change->id,
+                ];
+            }
+        }
+        foreach (array_chunk($lines, 500) as $chunk) {
+            DB::table('series_changes')->insert($chunk);
+        }
+        // Open hours change clashes and no session.
+        ($this->clashes)($term, count($sections) > self::AT_ONCE || $changed === [] ? null : $sections);
+        if (count($sections) <= self::AT_ONCE) {
+            ($this->refresh)($sections);
+
+            return;
+        }
+        foreach (array_chunk($sections, RefreshSections::AT_ONCE) as $some) {
+            RefreshSections::dispatch($some)->afterCommit();
         }
     }
 
-    /** @param  Effect  $effect */
-    public static function words(array $effect): string
+    /** ": 2 lost, 1 new": what it did to one series. */
+    private static function parts(Laying $laying): string
     {
+        $n = $laying->effect;
         $parts = array_filter([
-            $effect['move'] > 0
-                ? Words::count($effect['move'], 'session').' move'.($effect['move'] === 1 ? 's' : '')
-                : '',
-            $effect['come'] > 0 ? $effect['come'].' new' : '',
-            $effect['go'] > 0 ? $effect['go'].' fall away' : '',
-            $effect['lost'] > 0 ? $effect['lost'].' lost' : '',
-            $effect['fallen'] > 0
-                ? Words::count($effect['fallen'], 'change').' of single sessions fall away'
-                : '',
+            $n['move'] > 0 ? "$n[move] moved" : '',
+            $n['come'] > 0 ? "$n[come] held again" : '',
+            $n['go'] > 0 ? "$n[go] fall away" : '',
+            $n['lost'] > 0 ? "$n[lost] lost" : '',
+            ...array_map(fn (PlannedSession $s): string => 'waiting: '.Laying::told($s), $laying->waiting),
         ]);
 
-        return $parts === [] ? 'no session changes' : implode(', ', $parts).' ('.$effect['series'].' series)';
+        return $parts === [] ? '' : ': '.implode(', ', $parts);
     }
 }

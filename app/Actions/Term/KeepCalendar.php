@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Term;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\DayPlanRow;
 use Nomada\App\Models\Term\OpenedDay;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\ShortDayRow;
 use Nomada\App\Models\Term\Term;
 use Nomada\Core\Fault;
@@ -17,24 +18,26 @@ use Nomada\Core\Term\Rotation;
 /**
  * Keeps a term's day plans, short days, opened weekend days, rotation days and open hours; the sessions follow each
  * change.
- *
- * @phpstan-import-type Effect from FollowCalendar
  */
 final readonly class KeepCalendar
 {
-    public function __construct(private FollowCalendar $follow)
+    public function __construct(private ChangeCalendar $change)
     {
     }
 
     /**
      * Saves a day plan. The first of a term is its usual one.
      *
-     * @return Effect
-     *
      * @throws Fault where the term has another plan of that name
      */
-    public function plan(Term $term, DayPlan $plan, bool $isUsual, ?DayPlanRow $row): array
-    {
+    public function plan(
+        Term $term,
+        DayPlan $plan,
+        bool $isUsual,
+        ?DayPlanRow $row,
+        ?Person $by = null,
+        bool $looks = false,
+    ): CalendarEffect {
         if (
             DayPlanRow::query()
                 ->where('term_id', $term->id)
@@ -45,7 +48,12 @@ final readonly class KeepCalendar
             throw new Fault("There is a day plan called \"$plan->name\" already.", 'plan_name');
         }
 
-        return $this->changed($term, function () use ($term, $plan, $isUsual, $row): void {
+        return $this->changed($term, "day plan $plan->name", $by, $looks, function () use (
+            $term,
+            $plan,
+            $isUsual,
+            $row,
+        ): void {
             $isUsual =
                 $isUsual ||
                 ($row->is_usual ?? false) ||
@@ -63,11 +71,9 @@ final readonly class KeepCalendar
     }
 
     /**
-     * @return Effect
-     *
      * @throws Fault where days or series go by it
      */
-    public function dropPlan(Term $term, DayPlanRow $row): array
+    public function dropPlan(Term $term, DayPlanRow $row, ?Person $by = null, bool $looks = false): CalendarEffect
     {
         if (ShortDayRow::query()->where('day_plan_id', $row->id)->exists()) {
             throw new Fault("Short days go by \"$row->name\". Take them out first.", 'plan_name');
@@ -87,16 +93,20 @@ final readonly class KeepCalendar
             );
         }
 
-        return $this->changed($term, fn () => $row->delete());
+        return $this->changed($term, "day plan $row->name taken out", $by, $looks, fn () => $row->delete());
     }
 
     /**
-     * @return Effect
-     *
      * @throws Fault where the day is closed, outside the term, or short already
      */
-    public function shorten(Term $term, LocalDate $day, DayPlanRow $plan, string $reason): array
-    {
+    public function shorten(
+        Term $term,
+        LocalDate $day,
+        DayPlanRow $plan,
+        string $reason,
+        ?Person $by = null,
+        bool $looks = false,
+    ): CalendarEffect {
         $calendar = $term->calendar();
         $why = $calendar->closedBecause($day->day);
         if ($why !== null) {
@@ -111,6 +121,9 @@ final readonly class KeepCalendar
 
         return $this->changed(
             $term,
+            "short day {$day->short()}: ".trim($reason),
+            $by,
+            $looks,
             fn () => ShortDayRow::query()->create([
                 'term_id' => $term->id,
                 'day_plan_id' => $plan->id,
@@ -120,20 +133,23 @@ final readonly class KeepCalendar
         );
     }
 
-    /** @return Effect */
-    public function lengthen(Term $term, ShortDayRow $row): array
+    public function lengthen(Term $term, ShortDayRow $row, ?Person $by = null, bool $looks = false): CalendarEffect
     {
-        return $this->changed($term, fn () => $row->delete());
+        return $this->changed(
+            $term,
+            LocalDate::parse($row->day)->short().' has its usual plan again',
+            $by,
+            $looks,
+            fn () => $row->delete(),
+        );
     }
 
     /**
      * Holds school on a weekend day.
      *
-     * @return Effect
-     *
      * @throws Fault where it is none, or open already
      */
-    public function open(Term $term, LocalDate $day): array
+    public function open(Term $term, LocalDate $day, ?Person $by = null, bool $looks = false): CalendarEffect
     {
         $calendar = $term->calendar();
         if (! $calendar->contains($day->day) || $day->weekday() < 6) {
@@ -145,23 +161,30 @@ final readonly class KeepCalendar
 
         return $this->changed(
             $term,
+            "opened {$day->short()}",
+            $by,
+            $looks,
             fn () => OpenedDay::query()->create(['term_id' => $term->id, 'day' => $day->iso()]),
         );
     }
 
-    /** @return Effect */
-    public function shut(Term $term, OpenedDay $row): array
+    public function shut(Term $term, OpenedDay $row, ?Person $by = null, bool $looks = false): CalendarEffect
     {
-        return $this->changed($term, fn () => $row->delete());
+        return $this->changed(
+            $term,
+            LocalDate::parse($row->day)->short().' closed again',
+            $by,
+            $looks,
+            fn () => $row->delete(),
+        );
     }
 
     /**
      * @param  Rotation|null  $rotation  null for none
-     * @return Effect
      *
      * @throws Fault where a pin is on a day that does not count
      */
-    public function rotate(Term $term, ?Rotation $rotation): array
+    public function rotate(Term $term, ?Rotation $rotation, ?Person $by = null, bool $looks = false): CalendarEffect
     {
         $calendar = $term->calendar();
         foreach ($rotation->pins ?? [] as $day => $number) {
@@ -173,30 +196,41 @@ final readonly class KeepCalendar
             }
         }
 
-        return $this->changed($term, fn () => $term->update(['rotation' => $rotation?->toArray()]));
+        return $this->changed(
+            $term,
+            $rotation === null ? 'no rotation' : 'rotation changed',
+            $by,
+            $looks,
+            fn () => $term->update(['rotation' => $rotation?->toArray()]),
+        );
     }
 
     /**
-     * @return Effect
-     *
      * @throws Fault where the day would end before it begins
      */
-    public function hours(Term $term, int $opens, int $closes): array
-    {
+    public function hours(
+        Term $term,
+        int $opens,
+        int $closes,
+        ?Person $by = null,
+        bool $looks = false,
+    ): CalendarEffect {
         if ($closes <= $opens) {
             throw new Fault('School would shut before it opens. Write a later end.', 'closes');
         }
 
-        return $this->changed($term, fn () => $term->update(['opens_minute' => $opens, 'closes_minute' => $closes]));
+        return $this->changed(
+            $term,
+            'open hours changed',
+            $by,
+            $looks,
+            fn () => $term->update(['opens_minute' => $opens, 'closes_minute' => $closes]),
+        );
     }
 
-    /** @return Effect */
-    private function changed(Term $term, callable $change): array
+    /** Looks only where `$looks` says so. */
+    private function changed(Term $term, string $words, ?Person $by, bool $looks, callable $change): CalendarEffect
     {
-        return DB::transaction(function () use ($term, $change): array {
-            $change();
-
-            return ($this->follow)($term);
-        });
+        return $looks ? $this->change->look($term, $change) : ($this->change)($term, $words, $by, $change);
     }
 }

@@ -12,6 +12,7 @@ use Nomada\App\Actions\Timetable\LaySessions;
 use Nomada\App\Actions\Timetable\RefreshClashes;
 use Nomada\App\Models\Term\DayPlanRow;
 use Nomada\App\Models\Term\Part;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\School;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
@@ -29,6 +30,7 @@ final readonly class KeepTerms
     public function __construct(
         private Clock $clock,
         private CurrentTerm $current,
+        private ChangeCalendar $change,
         private LaySessions $lay,
         private RefreshClashes $clashes,
         private RefreshPlacements $refresh,
@@ -74,11 +76,31 @@ final readonly class KeepTerms
     /** @throws Fault where it has sections */
     public function remove(Term $term): void
     {
-        if ($term->sections()->exists()) {
-            throw new Fault("{$term->title} has sections. A term with sections is not removed.", 'term');
+        if ($term->sections()->exists() && ! $this->isCopyOnly($term)) {
+            throw new Fault(
+                "{$term->title} has sections that are in use: imported, linked, registered or published. Only a copy "
+                    .'of '.
+                    'another term that nobody uses yet is removed with its sections.',
+                'term',
+            );
         }
         $term->delete();
         $this->current->forget();
+    }
+
+    /** Whether all of its sections were copied from another term, and nothing of them is in use. */
+    private function isCopyOnly(Term $term): bool
+    {
+        $sections = DB::table('sections')->where('term_id', $term->id);
+        $series = DB::table('series')->whereIn('section_id', (clone $sections)->select('id'))->select('id');
+
+        return (clone $sections)->where('sourced_id', 'not like', "%~$term->id")->doesntExist() &&
+            DB::table('join_links')->whereIn('series_id', clone $series)->doesntExist() &&
+            DB::table('registrations')->whereIn('series_id', clone $series)->doesntExist() &&
+            DB::table('placements')
+                ->whereIn('section_id', (clone $sections)->select('id'))
+                ->whereNotNull('standing_print')
+                ->doesntExist();
     }
 
     /**
@@ -90,14 +112,19 @@ final readonly class KeepTerms
      *
      * @throws Fault where it is the same term
      */
-    public function copy(Term $from, Term $to, bool $withStudents): array
+    public function copy(Term $from, Term $to, bool $withStudents, ?Person $by = null): array
     {
         if ($from->id === $to->id) {
             throw new Fault('Choose another term to copy from.', 'from');
         }
 
-        return DB::transaction(function () use ($from, $to, $withStudents): array {
-            $this->calendar($from, $to);
+        return DB::transaction(function () use ($from, $to, $withStudents, $by): array {
+            ($this->change)(
+                $to,
+                "took over the calendar of $from->title",
+                $by,
+                fn () => $this->calendar($from, $to),
+            );
             $to = Term::query()
                 ->with(['school', 'closures'])
                 ->findOrFail($to->id);

@@ -35,7 +35,7 @@ final readonly class ChangeSession
     }
 
     /** @throws Fault where it has begun, is lost or cancelled already, or has no reason */
-    public function cancel(Session $session, string $reason, ?Person $by = null): void
+    public function cancel(Session $session, string $reason, ?Person $by = null, bool $keepsTopic = false): void
     {
         $reason = trim($reason);
         if ($reason === '') {
@@ -47,7 +47,12 @@ final readonly class ChangeSession
             'Only a planned session can be cancelled.',
             $by,
             fn (Session $s): array => [
-                ['state' => SessionState::Cancelled, 'reason' => $reason],
+                [
+                    'state' => SessionState::Cancelled,
+                    'reason' => $reason,
+                    'cancelled' => $reason,
+                    'keeps_topic' => $keepsTopic,
+                ],
                 "cancelled {$this->date($s)}: $reason",
             ],
         );
@@ -62,7 +67,7 @@ final readonly class ChangeSession
             'Only a cancelled session can be held after all.',
             $by,
             fn (Session $s): array => [
-                ['state' => SessionState::Planned, 'reason' => null],
+                ['state' => SessionState::Planned, 'reason' => null, 'cancelled' => null, 'keeps_topic' => false],
                 "held {$this->date($s)} after all",
             ],
         );

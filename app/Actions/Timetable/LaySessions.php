@@ -13,6 +13,7 @@ use Nomada\Core\Timetable\Laying;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\Stretches;
 use Nomada\Core\Timetable\Topics;
+use stdClass;
 
 /**
  * Lays a series' sessions over its term, as its plans make them (see core's Laying), and writes down what differs. A
@@ -26,12 +27,7 @@ final readonly class LaySessions
 
     public function __invoke(Series $series, Term $term): Laying
     {
-        $laying = Laying::over(
-            $series->stretches()->sessions($term),
-            $this->standing($series->id),
-            $term,
-            $this->clock->seconds(),
-        );
+        $laying = $this->look($series, $series->stretches(), $term);
         $this->write($series, $laying->sessions);
 
         return $laying;
@@ -51,19 +47,38 @@ final readonly class LaySessions
     /** @return list<PlannedSession> in order of time */
     public function standing(int $series): array
     {
-        return array_values(
-            DB::table('sessions')
-                ->where('series_id', $series)
-                ->orderBy('starts_at')
-                ->orderBy('day')
-                ->get([
-                    '*',
-                    DB::raw('extract(epoch from starts_at)::bigint as s'),
-                    DB::raw('extract(epoch from ends_at)::bigint as e'),
-                ])
-                ->map(fn (\stdClass $r): PlannedSession => Session::core((array) $r, (int) $r->s, (int) $r->e))
-                ->all(),
-        );
+        return self::cores($this->rows([$series])[$series] ?? []);
+    }
+
+    /**
+     * Lays many series anew after a change of the calendar, in a few queries however many they are.
+     *
+     * @param  iterable<Series>  $all
+     * @param  bool  $write  false to look only
+     * @return array<int, array{Laying, bool}> by series, and whether anything of it changed
+     */
+    public function follow(iterable $all, Term $term, bool $write): array
+    {
+        $now = $this->clock->seconds();
+        $out = $gone = $rows = [];
+        $bySeries = [];
+        foreach ($all as $series) {
+            $bySeries[$series->id] = $series;
+        }
+        $standing = $this->rows(array_keys($bySeries));
+        foreach ($bySeries as $id => $series) {
+            $known = $standing[$id] ?? [];
+            $laying = Laying::over($series->stretches()->sessions($term), self::cores($known), $term, $now, true);
+            [$delete, $insert] = $this->differences($series, $laying->sessions, $known);
+            $out[$id] = [$laying, $delete !== [] || $insert !== []];
+            array_push($gone, ...$delete);
+            array_push($rows, ...$insert);
+        }
+        if ($write) {
+            $this->replace($gone, $rows);
+        }
+
+        return $out;
     }
 
     /**
@@ -73,6 +88,25 @@ final readonly class LaySessions
      */
     public function write(Series $series, array $sessions, bool $freshTopics = false, bool $allTopics = false): void
     {
+        $known = $this->rows([$series->id])[$series->id] ?? [];
+        $this->replace(...$this->differences($series, $sessions, $known, $freshTopics, $allTopics));
+    }
+
+    /**
+     * What has to be taken out of the table and put in. A row that changes is written anew rather than updated: a moved
+     * date may stand where another stood.
+     *
+     * @param  list<PlannedSession>  $sessions
+     * @param  list<stdClass>  $known
+     * @return array{list<int>, list<array<string, mixed>>}
+     */
+    private function differences(
+        Series $series,
+        array $sessions,
+        array $known,
+        bool $freshTopics = false,
+        bool $allTopics = false,
+    ): array {
         $now = $this->clock->seconds();
         if ($series->topics !== [] || $freshTopics) {
             $sessions = Topics::lay(
@@ -84,62 +118,83 @@ final readonly class LaySessions
                 $allTopics,
             );
         }
-        $known = [];
+        $isNew = $known === [];
+        $old = [];
+        foreach ($known as $row) {
+            $old[Laying::key($row->core)] = $row;
+        }
+        $gone = $rows = [];
+        foreach ($sessions as $session) {
+            $key = Laying::key($session);
+            $row = $old[$key] ?? null;
+            unset($old[$key]);
+            if ($row !== null && (int) $row->s <= $now && ! $allTopics) {
+                continue;
+            }
+            if ($row !== null && $row->core != $session) {
+                $gone[] = (int) $row->id;
+                $rows[] = ['id' => (int) $row->id, ...Session::row($session, $series->id)];
+            } elseif ($row === null && ($isNew || $session->start > $now)) {
+                $rows[] = Session::row($session, $series->id);
+            }
+        }
+        foreach ($old as $row) {
+            if ((int) $row->s > $now) {
+                $gone[] = (int) $row->id;
+            }
+        }
+
+        return [$gone, $rows];
+    }
+
+    /**
+     * @param  list<int>  $gone
+     * @param  list<array<string, mixed>>  $rows
+     */
+    private function replace(array $gone, array $rows): void
+    {
+        foreach (array_chunk($gone, 5000) as $ids) {
+            DB::table('sessions')->whereIntegerInRaw('id', $ids)->delete();
+        }
+        foreach ([true, false] as $hasId) {
+            $some = array_values(array_filter($rows, fn (array $r): bool => isset($r['id']) === $hasId));
+            foreach (array_chunk($some, 500) as $chunk) {
+                DB::table('sessions')->insert($chunk);
+            }
+        }
+    }
+
+    /**
+     * @param  list<int>  $series
+     * @return array<int, list<stdClass>> by series, in order of time; each with the session in `core`
+     */
+    private function rows(array $series): array
+    {
+        $out = [];
         foreach (
             DB::table('sessions')
-                ->where('series_id', $series->id)
+                ->whereIntegerInRaw('series_id', $series)
+                ->orderBy('starts_at')
+                ->orderBy('day')
                 ->get([
                     '*',
                     DB::raw('extract(epoch from starts_at)::bigint as s'),
                     DB::raw('extract(epoch from ends_at)::bigint as e'),
                 ]) as $row
         ) {
-            $known[$this->key(Session::core((array) $row, (int) $row->s, (int) $row->e))] = $row;
+            $row->core = Session::core((array) $row, (int) $row->s, (int) $row->e);
+            $out[(int) $row->series_id][] = $row;
         }
-        $isNew = $known === [];
-        $new = $changed = [];
-        foreach ($sessions as $session) {
-            $old = $known[$this->key($session)] ?? null;
-            unset($known[$this->key($session)]);
-            if ($old !== null && (int) $old->s <= $now && ! $allTopics) {
-                continue;
-            }
-            $row = Session::row($session, $series->id);
-            if ($old === null) {
-                $new[] = $row;
-            } elseif (
-                $session->own != Session::core((array) $old, 0, 0)->own ||
-                (int) $old->s !== $session->start ||
-                (int) $old->e !== $session->end ||
-                $old->state !== $session->state->value ||
-                $old->reason !== $session->reason ||
-                $old->day !== $row['day']
-            ) {
-                $changed[] = ['id' => $old->id, ...$row];
-            }
-        }
-        // Written anew rather than updated one by one: a moved date may stand where another stood.
-        $gone = array_map(
-            fn (\stdClass $r): int => (int) $r->id,
-            array_values(array_filter($known, fn (\stdClass $r): bool => (int) $r->s > $now)),
-        );
-        DB::table('sessions')
-            ->whereIn('id', [...$gone, ...array_column($changed, 'id')])
-            ->delete();
-        foreach (
-            [
-                $changed,
-                array_values(array_filter($new, fn (array $r): bool => $isNew || strtotime($r['starts_at']) > $now)),
-            ] as $rows
-        ) {
-            foreach (array_chunk($rows, 500) as $chunk) {
-                DB::table('sessions')->insert($chunk);
-            }
-        }
+
+        return $out;
     }
 
-    private function key(PlannedSession $session): string
+    /**
+     * @param  list<stdClass>  $rows
+     * @return list<PlannedSession>
+     */
+    private static function cores(array $rows): array
     {
-        return $session->isExtra() ? "extra {$session->start}" : 'slot '.$session->slot();
+        return array_map(fn (stdClass $r): PlannedSession => $r->core, $rows);
     }
 }

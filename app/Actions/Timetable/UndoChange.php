@@ -37,6 +37,8 @@ final readonly class UndoChange
             $change = SeriesChange::query()->with('section')->lockForUpdate()->findOrFail($change->id);
             $last = SeriesChange::query()
                 ->where('series_id', $change->series_id)
+                // What the calendar did is undone where it was done, in any order with these.
+                ->whereNull('term_change_id')
                 ->whereNull('undone_at')
                 ->orderByDesc('id')
                 ->value('id');

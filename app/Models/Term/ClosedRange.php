@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Models\Term;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Nomada\Core\Term\Closure;
 use Nomada\Core\Term\LocalDate;
 
@@ -16,12 +17,19 @@ use Nomada\Core\Term\LocalDate;
  * @property string $starts_on
  * @property string $ends_on
  * @property string $reason
+ * @property bool $is_local closed here, not by an import
  */
 final class ClosedRange extends Model
 {
     protected $table = 'closures';
 
     protected $guarded = ['id'];
+
+    /** @return BelongsTo<Term, $this> */
+    public function term(): BelongsTo
+    {
+        return $this->belongsTo(Term::class);
+    }
 
     public function toCore(): Closure
     {

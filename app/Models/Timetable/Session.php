@@ -33,6 +33,8 @@ use Nomada\Core\Timetable\SessionState;
  * @property int|null $host_account_id
  * @property array<string, mixed>|null $door what this one's door has that the series' has not
  * @property array<string, mixed>|null $floor
+ * @property string|null $cancelled why it is cancelled; it stays so while its day is closed
+ * @property bool $keeps_topic
  * @property Person|null $teacher
  * @property Series $series
  */
@@ -48,6 +50,7 @@ final class Session extends Model
         'ends_at' => 'datetime',
         'state' => SessionState::class,
         'is_extra' => 'boolean',
+        'keeps_topic' => 'boolean',
         'door' => 'array',
         'floor' => 'array',
     ];
@@ -94,6 +97,8 @@ final class Session extends Model
             $teacher,
             self::plain($row['door'] ?? null),
             self::plain($row['floor'] ?? null),
+            $row['cancelled'] ?? null,
+            (bool) ($row['keeps_topic'] ?? false),
         );
 
         return new PlannedSession(
@@ -139,6 +144,8 @@ final class Session extends Model
             'host_account_id' => $own?->account,
             'door' => $own?->door === null ? null : json_encode($own->door),
             'floor' => $own?->floor === null ? null : json_encode($own->floor),
+            'cancelled' => $own?->cancelled,
+            'keeps_topic' => $own->keepsTopic ?? false,
         ];
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Term;
 
-use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Term\CloseDays;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\KeptText;
 use Nomada\Core\Fault;
@@ -45,25 +45,20 @@ final readonly class ClosureImport
         ];
     }
 
-    /** Closes those that can be. Returns how many. */
-    public function take(KeptText $kept, Term $term): int
+    /** Closes those that can be, as one change. Returns how many. */
+    public function take(KeptText $kept, Term $term, Person $by): int
     {
-        return DB::transaction(function () use ($kept, $term): int {
-            $n = 0;
-            foreach ($this->data($kept, $term)['rows'] as $row) {
-                if ($row['effect'] !== null) {
-                    ($this->close)(
-                        Term::query()
-                            ->with(['school', 'closures'])
-                            ->findOrFail($term->id),
-                        $row['closure'],
-                    );
-                    $n++;
-                }
+        $new = [];
+        foreach ($this->data($kept, $term)['rows'] as $row) {
+            if ($row['effect'] !== null) {
+                $new[] = $row['closure'];
             }
+        }
+        if ($new !== []) {
+            $this->close->all($term, $new, $by, "closed days read from $kept->name");
+        }
 
-            return $n;
-        });
+        return count($new);
     }
 
     private function isKnown(Term $term, Closure $closure): bool

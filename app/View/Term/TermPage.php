@@ -84,6 +84,7 @@ final readonly class TermPage
             ->keyBy('reason');
 
         return [
+            'history' => CalendarHistory::of($term),
             'terms' => Term::query()->orderBy('starts_on')->withCount('sections')->get(),
             'days' => array_slice(['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'], 0, $width),
             'toMakeUp' => $this->toMakeUp($term),

@@ -67,13 +67,7 @@ final readonly class ReadEvent
                 $out[] =
                     $planned->state === SessionState::Lost
                         ? $planned
-                        : new PlannedSession(
-                            $planned->day,
-                            $planned->start,
-                            $planned->end,
-                            SessionState::Cancelled,
-                            'Not in the calendar that was read',
-                        );
+                        : $planned->cancelled('Not in the calendar that was read');
             }
         }
         usort($out, fn (PlannedSession $a, PlannedSession $b): int => $a->start <=> $b->start);

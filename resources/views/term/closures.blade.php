@@ -50,9 +50,9 @@
                         <td>
                             @if ($row['effect'])
                                 <span
-                                    class="{{ $row['effect']['sessions'] > 0 ? 'todo' : 'good' }}">{{ Words::count($row['effect'][
-                                        'sessions'], 'session') }}
-                                of {{ Words::count($row['effect']['sections'], 'section') }}</span>@else<span
+                                    class="{{ $row['effect']->lost > 0 ? 'todo' : 'good' }}">{{ Words::count($row['effect']->lost,
+                                        'session') }}
+                                of {{ Words::count($row['effect']->sections, 'section') }}</span>@else<span
                                     class="quiet">{{ $row['why'] }}</span>
                             @endif
                         </td>

@@ -33,21 +33,7 @@
         <p class="warn" role="status">{{ session('look') }} Nothing is saved yet.</p>
     @endif
     @isset($closing)
-        <form class="warn" method="post" action="{{ route('closures.store') }}" role="region" aria-label="Before it is saved">@csrf
-            <input type="hidden" name="first" value="{{ $closing->first->iso() }}"><input type="hidden" name="last"
-                value="{{ $closing->last->iso() }}"><input type="hidden" name="reason" value="{{ $closing->reason }}">
-            <b>{{ $closing->reason }},
-                {{ $closing->first->short() }}{{ $closing->last->day > $closing->first->day ? ' to ' . $closing->last->short() : '' }}:</b>
-            {{ Words::count($effect['sessions'], 'session') }} of {{ Words::count($effect['sections'], 'section') }} would be
-            lost.{{ $effect['begun'] > 0
-                ? ' ' . Words::count($effect['begun'], 'session') . ' that ' . ($effect['begun'] === 1 ? 'has' : 'have') . ' begun stay.'
-                : '' }}
-            <span class="d-inline-flex gap-3 ms-3 align-items-center flex-wrap"><label><input class="form-check-input" type="radio"
-                        name="then" value="lost" checked> they are lost</label><label><input class="form-check-input" type="radio"
-                        name="then" value="made-up"> make them up: choose times next</label>
-                <button class="btn btn-main">Close these days</button> <a class="btn btn-side" href="{{ route('term') }}">Leave them
-                    open</a></span>
-        </form>
+        @include('term.closing', ['look' => $closing])
     @endisset
     <div class="columns mt-2">
         <div x-data="closing">
@@ -117,14 +103,14 @@
                             <div class="flex-fill"><label class="form-label" for="first">From</label><input class="form-control"
                                     type="date" id="first" name="first" min="{{ $calendar->first->iso() }}"
                                     max="{{ $calendar->last->iso() }}"
-                                    value="{{ old('first', isset($closing) ? $closing->first->iso() : '') }}"></div>
+                                    value="{{ old('first', isset($closing) ? $closing->closure->first->iso() : '') }}"></div>
                             <div class="flex-fill"><label class="form-label" for="last">To</label><input class="form-control"
                                     type="date" id="last" name="last" min="{{ $calendar->first->iso() }}"
                                     max="{{ $calendar->last->iso() }}"
-                                    value="{{ old('last', isset($closing) ? $closing->last->iso() : '') }}"></div>
+                                    value="{{ old('last', isset($closing) ? $closing->closure->last->iso() : '') }}"></div>
                         </div>
                         <label class="form-label" for="reason">Why</label><input class="form-control mb-2" id="reason" name="reason"
-                            maxlength="80" value="{{ old('reason', isset($closing) ? $closing->reason : '') }}">
+                            maxlength="80" value="{{ old('reason', isset($closing) ? $closing->closure->reason : '') }}">
                         @foreach (['first', 'last', 'reason'] as $f)
                             @error($f)
                                 <div class="invalid mb-2" role="alert">{{ $message }}</div>
@@ -177,6 +163,7 @@
                     </details>
                 @endif
             </section>
+            @include('term.history', ['history' => $history, 'may' => $may])
             <section class="card-s">
                 <h2>Day plans</h2>
                 @forelse ($term->dayPlans as $plan)

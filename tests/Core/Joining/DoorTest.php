@@ -28,7 +28,7 @@ function doorAt(string $at, array $link = [], ?Visitor $visitor = null): DoorAns
     $sessions = Scenario::plan([2, 4], '2027-01-12', minutes: 47)->sessions(Scenario::term());
     $sessions = array_map(
         fn (PlannedSession $s): PlannedSession => gmdate('Y-m-d', $s->start) === '2027-02-11'
-            ? new PlannedSession($s->day, $s->start, $s->end, SessionState::Cancelled, 'the teacher is ill')
+            ? $s->cancelled('the teacher is ill')
             : $s,
         $sessions,
     );

@@ -1,6 +1,7 @@
 <?php
 
 use Nomada\Core\Fault;
+use Nomada\Core\Term\Closure;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Timetable\DatesPattern;
@@ -149,7 +150,7 @@ test(
         $plan = Scenario::plan([2, 4], '2027-02-02', SeriesEnd::onDate(LocalDate::parse('2027-03-05')));
         $standing = array_map(function (PlannedSession $s) use ($term): PlannedSession {
             return match ((new LocalDate($s->day))->iso()) {
-                '2027-02-11' => new PlannedSession($s->day, $s->start, $s->end, SessionState::Cancelled, 'ill'),
+                '2027-02-11' => $s->cancelled('ill'),
                 '2027-02-18' => new PlannedSession(
                     day('2027-02-19'),
                     $term->zone->instant(day('2027-02-19'), 720),
@@ -208,8 +209,8 @@ test('laying the same plan again changes nothing, over random plans and exceptio
         foreach ($standing as $i => $s) {
             $to = $term->openDays()[mt_rand(0, 60)];
             $standing[$i] = match ($s->state === SessionState::Planned && $s->start > $now ? mt_rand(0, 6) : 6) {
-                0 => new PlannedSession($s->day, $s->start, $s->end, SessionState::Cancelled, 'x'),
-                1 => $term->zone->instant($to, 300) > $now
+                0 => $s->cancelled('x'),
+                1 => $term->zone->instant($to, 300) > $now && ! isset($taken[$to])
                     ? new PlannedSession(
                         $to,
                         $term->zone->instant($to, 300),
@@ -222,6 +223,7 @@ test('laying the same plan again changes nothing, over random plans and exceptio
                 2 => $s->with(new Particulars(note: 'Bring a net')),
                 default => $s,
             };
+            $taken[$standing[$i]->own?->slot === null ? -1 : $to] = true;
         }
         usort(
             $standing,
@@ -238,32 +240,180 @@ test('laying the same plan again changes nothing, over random plans and exceptio
     }
 });
 
-test('a closed day takes an exception away, and its topic waits', function () {
+/** The term of the scenario with more days closed. */
+function closing(array $days): Term
+{
     $term = Scenario::term();
-    $slot = day('2027-02-16');
-    $was = new PlannedSession(
-        $slot,
-        $term->zone->instant($slot, 660),
-        $term->zone->instant($slot, 700),
-        SessionState::Planned,
-        null,
-        new Particulars($slot, topic: 'Tides'),
-    );
-    $laying = Laying::over(
-        Scenario::plan([2], '2027-02-16', SeriesEnd::onDate(LocalDate::parse('2027-02-16')))->sessions($term),
-        [$was],
-        $term,
-        0,
-    );
+    $more = array_map(fn (int $d): Closure => new Closure(new LocalDate($d), new LocalDate($d), 'Storm'), $days);
 
-    expect($laying->sessions[0]->state)
-        ->toBe(SessionState::Lost)
-        ->and($laying->sessions[0]->own?->topic)
-        ->toBe('Tides')
-        ->and(array_map(Laying::told(...), $laying->fallen))
-        ->toBe(['Tue 16 Feb, moved to Tue 16 Feb'])
-        ->and($laying->effect['lost'])
-        ->toBe(1);
+    return new Term($term->title, $term->first, $term->last, $term->zone, [...$term->closures, ...$more]);
+}
+
+/** A session at another day or time, or an extra one where `$own` says so. */
+function placed(string $iso, int $minute, Particulars $own, int $minutes = 45): PlannedSession
+{
+    $at = Scenario::term()->zone->instant(day($iso), $minute);
+
+    return new PlannedSession(day($iso), $at, $at + 60 * $minutes, SessionState::Planned, null, $own);
+}
+
+test('what was decided of a session waits on a closed day, and holds again when the day opens', function (
+    string $closed,
+    PlannedSession $own,
+    array $told,
+) {
+    $plan = Scenario::plan([2, 4], '2027-02-02', SeriesEnd::onDate(LocalDate::parse('2027-03-26')));
+    $isOwn = fn (PlannedSession $s): bool => $s->slot() === $own->slot();
+    $others = array_filter($plan->sessions(Scenario::term()), fn (PlannedSession $s): bool => ! $isOwn($s));
+    $before = Laying::over($plan->sessions(Scenario::term()), [...$others, $own], Scenario::term(), 0);
+    $term = closing([day($closed)]);
+    $shut = Laying::over($plan->sessions($term), $before->sessions, $term, 0);
+    $open = Laying::over($plan->sessions(Scenario::term()), $shut->sessions, Scenario::term(), 0);
+    $there = array_values(array_filter($shut->sessions, $isOwn))[0];
+
+    expect([$there->state, $there->reason, $there->day])
+        ->toBe([SessionState::Lost, 'Storm', day($closed)])
+        ->and($there->own)
+        ->toEqual($own->own)
+        ->and($shut->fallen)
+        ->toBe([])
+        ->and(array_map(Laying::told(...), $shut->waiting))
+        ->toBe($told)
+        ->and($shut->effect['lost'])
+        ->toBe($own->state === SessionState::Planned ? 1 : 0)
+        ->and($open->sessions)
+        ->toEqual($before->sessions)
+        ->and($open->waiting)
+        ->toBe([]);
+})->with(
+    fn (): array => [
+        'moved' => [
+            '2027-02-26',
+            placed('2027-02-26', 660, new Particulars(day('2027-02-25'))),
+            ['Thu 25 Feb, moved to Fri 26 Feb'],
+        ],
+        'lengthened' => [
+            '2027-02-25',
+            placed('2027-02-25', 600, new Particulars(day('2027-02-25')), 90),
+            ['Thu 25 Feb, at a time of its own'],
+        ],
+        'extra' => ['2027-02-26', placed('2027-02-26', 900, new Particulars(isExtra: true)), ['Fri 26 Feb, extra']],
+        'made up' => [
+            '2027-02-26',
+            placed('2027-02-26', 900, new Particulars(isExtra: true, makesUp: day('2027-02-16'))),
+            ['Fri 26 Feb, extra'],
+        ],
+        'told of' => [
+            '2027-03-02',
+            placed('2027-03-02', 600, new Particulars(title: 'Visit', note: 'Boots', teacher: 7, door: ['x' => 1])),
+            ['Tue 2 Mar, with another teacher, "Visit", with a note, with a door of its own'],
+        ],
+        'cancelled' => [
+            '2027-03-02',
+            placed('2027-03-02', 600, new Particulars())->cancelled('ill'),
+            ['Tue 2 Mar, cancelled'],
+        ],
+    ],
+);
+
+test('a moved session lives by its own moment: its old date may be past, or closed', function () {
+    $plan = Scenario::plan([2, 4], '2027-02-02', SeriesEnd::onDate(LocalDate::parse('2027-03-05')));
+    $moved = placed('2027-02-26', 660, new Particulars(day('2027-02-23')));
+    $standing = [
+        ...array_filter(
+            $plan->sessions(Scenario::term()),
+            fn (PlannedSession $s): bool => $s->slot() !== day('2027-02-23'),
+        ),
+        $moved,
+    ];
+    $now = Scenario::term()->zone->instant(day('2027-02-24'), 600);
+    $term = closing([day('2027-02-23'), day('2027-04-07')]);
+
+    foreach ([[Scenario::term(), $now], [$term, $now], [$term, 0]] as [$calendar, $at]) {
+        $laying = Laying::over($plan->sessions($calendar), $standing, $calendar, $at);
+        expect($laying->sessions)->toContainEqual($moved)->and($laying->fallen)->toBe([]);
+    }
+});
+
+test('no series overlaps itself: an extra session waits while the pattern has its time', function () {
+    $extra = placed('2027-03-03', 740, new Particulars(isExtra: true));
+    $before = Scenario::plan([3], '2027-02-03', null, 600);
+    $after = Scenario::plan([3], '2027-02-03', null, 720);
+    $term = Scenario::term();
+    $laid = Laying::over($before->sessions($term), [...$before->sessions($term), $extra], $term, 0)->sessions;
+    $moved = Laying::over($after->sessions($term), $laid, $term, 0);
+    $waits = array_values(array_filter($moved->sessions, fn (PlannedSession $s): bool => $s->isExtra()))[0];
+
+    expect([$waits->state, $waits->reason])
+        ->toBe([SessionState::Lost, Laying::OVERLAPS])
+        ->and(array_map(Laying::told(...), $moved->waiting))
+        ->toBe(['Wed 3 Mar, extra'])
+        ->and(Laying::over($before->sessions($term), $moved->sessions, $term, 0)->sessions)
+        ->toEqual($laid);
+});
+
+test('any closures and openings, in any order, give back what was; what has begun never changes', function () {
+    mt_srand(29);
+    $open = Scenario::term()->openDays();
+    for ($round = 0; $round < 60; $round++) {
+        $plan = new SeriesPlan(
+            new WeeklyPattern(array_map(fn (): int => mt_rand(1, 5), range(1, mt_rand(1, 4))), mt_rand(1, 2)),
+            Scenario::term()->first->plus(mt_rand(0, 30)),
+            mt_rand(0, 1) ? SeriesEnd::withTerm() : SeriesEnd::afterHeld(mt_rand(5, 25)),
+            mt_rand(480, 960),
+            mt_rand(20, 90),
+            Scenario::term()->zone,
+        );
+        $now = Scenario::term()->zone->instant($open[mt_rand(0, 30)], 600);
+        $standing = [];
+        foreach (Laying::over($plan->sessions(Scenario::term()), [], Scenario::term(), $now)->sessions as $s) {
+            $day = (new LocalDate($open[mt_rand(0, 60)]))->iso();
+            $standing[] = match ($s->state === SessionState::Planned && $s->start > $now ? mt_rand(0, 7) : 7) {
+                0 => $s->cancelled('x'),
+                1 => placed($day, mt_rand(400, 1100), new Particulars($s->day)),
+                2 => $s->with(new Particulars(note: 'Bring a net')),
+                3 => placed($day, mt_rand(400, 1100), new Particulars(isExtra: true, makesUp: $s->day)),
+                default => $s,
+            };
+        }
+        $first = Laying::over($plan->sessions(Scenario::term()), $standing, Scenario::term(), $now)->sessions;
+        $laid = $first;
+        for ($step = 0; $step < 4; $step++) {
+            $term = closing(array_map(fn (): int => $open[mt_rand(0, 60)], range(1, mt_rand(1, 6))));
+            $laid = Laying::over($plan->sessions($term), $laid, $term, $now)->sessions;
+            $held = array_filter($laid, fn (PlannedSession $s): bool => $s->state === SessionState::Planned);
+            foreach ($held as $a) {
+                foreach ($held as $b) {
+                    expect($a === $b || $a->end <= $b->start || $b->end <= $a->start)->toBeTrue();
+                }
+            }
+        }
+        $back = Laying::over($plan->sessions(Scenario::term()), $laid, Scenario::term(), $now)->sessions;
+        $begun = fn (array $list): array => array_values(
+            array_filter($list, fn (PlannedSession $s): bool => $s->start <= $now),
+        );
+
+        expect($back)->toEqual($first)->and($begun($laid))->toEqual($begun($first));
+    }
+});
+
+test('a corrected list of topics goes on where it is; a cancelled session may keep its topic', function () {
+    $term = Scenario::term();
+    $sessions = Scenario::plan([2], '2027-02-23')->sessions($term);
+    $names = fn (array $list): array => array_map(
+        fn (PlannedSession $s): string => $s->own->topic ?? '–',
+        array_slice($list, 0, 4),
+    );
+    $now = $term->zone->instant(day('2027-03-02'), 700);
+    $laid = Topics::lay(['Tides', 'Pools', 'Kelp', 'Crabs'], $sessions, true, 0, true);
+
+    expect($names(Topics::lay(['Tides', 'Pools', 'Sea grass', 'Crabs'], $laid, true, $now, true)))
+        ->toBe(['Tides', 'Pools', 'Sea grass', 'Crabs'])
+        ->and($names(Topics::lay(['Moon', 'Sun'], $laid, true, $now, true)))
+        ->toBe(['Tides', 'Pools', 'Moon', 'Sun']);
+    $keeps = $laid;
+    $keeps[1] = $laid[1]->with(new Particulars(topic: 'Pools', keepsTopic: true))->cancelled('ill');
+    expect($names(Topics::lay(['Tides', 'Pools', 'Kelp'], $keeps, true, 0)))->toBe(['Tides', 'Pools', 'Kelp', '–']);
 });
 
 test('topics are read from a pasted list and laid over the sessions that are held', function () {
@@ -286,9 +436,7 @@ test('topics are read from a pasted list and laid over the sessions that are hel
 
     // One is cancelled: the topics behind it move along, or stay.
     $cancelled = array_map(
-        fn (PlannedSession $s): PlannedSession => $s->day === day('2027-02-23')
-            ? new PlannedSession($s->day, $s->start, $s->end, SessionState::Cancelled, 'ill', $s->own)
-            : $s,
+        fn (PlannedSession $s): PlannedSession => $s->day === day('2027-02-23') ? $s->cancelled('ill') : $s,
         $all,
     );
     expect($names(Topics::lay($topics, $cancelled, true, $now)))

@@ -6,23 +6,24 @@ namespace Nomada\App\Http\Controllers\Term;
 
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Nomada\App\Actions\Term\FollowCalendar;
+use Nomada\App\Actions\Term\CalendarEffect;
+use Nomada\App\Actions\Term\ChangeCalendar;
 use Nomada\App\Actions\Term\KeepCalendar;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\CalendarRequest;
 use Nomada\App\Models\Term\DayPlanRow;
 use Nomada\App\Models\Term\OpenedDay;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\ShortDayRow;
+use Nomada\App\Models\Term\TermChange;
 
 /**
  * Day plans, short days, opened days, rotation days and open hours of the term. With `look` nothing is saved: what it
  * would change is told.
- *
- * @phpstan-import-type Effect from FollowCalendar
  */
 final class CalendarController extends Controller
 {
-    public function plan(CalendarRequest $request, KeepCalendar $keep, FollowCalendar $follow): RedirectResponse
+    public function plan(CalendarRequest $request, KeepCalendar $keep): RedirectResponse
     {
         $row = $request->filled('plan')
             ? DayPlanRow::query()->where('term_id', $this->term()->id)->findOrFail($request->integer('plan'))
@@ -31,29 +32,30 @@ final class CalendarController extends Controller
 
         return $this->changed(
             $request,
-            $follow,
             "The day plan {$plan->name}",
-            fn (): array => $keep->plan($this->term(), $plan, $request->boolean('is_usual'), $row),
+            fn (Person $by, bool $looks): CalendarEffect => $keep->plan(
+                $this->term(),
+                $plan,
+                $request->boolean('is_usual'),
+                $row,
+                $by,
+                $looks,
+            ),
         );
     }
 
-    public function dropPlan(
-        Request $request,
-        int $plan,
-        KeepCalendar $keep,
-        FollowCalendar $follow,
-    ): RedirectResponse {
+    public function dropPlan(Request $request, int $plan, KeepCalendar $keep): RedirectResponse
+    {
         $row = DayPlanRow::query()->where('term_id', $this->term()->id)->findOrFail($plan);
 
         return $this->changed(
             $request,
-            $follow,
             "The day plan {$row->name} is taken out",
-            fn (): array => $keep->dropPlan($this->term(), $row),
+            fn (Person $by, bool $looks): CalendarEffect => $keep->dropPlan($this->term(), $row, $by, $looks),
         );
     }
 
-    public function shorten(CalendarRequest $request, KeepCalendar $keep, FollowCalendar $follow): RedirectResponse
+    public function shorten(CalendarRequest $request, KeepCalendar $keep): RedirectResponse
     {
         $plan = DayPlanRow::query()
             ->where('term_id', $this->term()->id)
@@ -62,93 +64,103 @@ final class CalendarController extends Controller
 
         return $this->changed(
             $request,
-            $follow,
             $day->short().' is short',
-            fn (): array => $keep->shorten($this->term(), $day, $plan, (string) $request->input('short_reason')),
+            fn (Person $by, bool $looks): CalendarEffect => $keep->shorten(
+                $this->term(),
+                $day,
+                $plan,
+                (string) $request->input('short_reason'),
+                $by,
+                $looks,
+            ),
         );
     }
 
-    public function lengthen(
-        Request $request,
-        int $day,
-        KeepCalendar $keep,
-        FollowCalendar $follow,
-    ): RedirectResponse {
+    public function lengthen(Request $request, int $day, KeepCalendar $keep): RedirectResponse
+    {
         $row = ShortDayRow::query()->where('term_id', $this->term()->id)->findOrFail($day);
 
         return $this->changed(
             $request,
-            $follow,
             'The day has its usual plan again',
-            fn (): array => $keep->lengthen($this->term(), $row),
+            fn (Person $by, bool $looks): CalendarEffect => $keep->lengthen($this->term(), $row, $by, $looks),
         );
     }
 
-    public function open(CalendarRequest $request, KeepCalendar $keep, FollowCalendar $follow): RedirectResponse
+    public function open(CalendarRequest $request, KeepCalendar $keep): RedirectResponse
     {
         $day = $request->day('open_day');
 
         return $this->changed(
             $request,
-            $follow,
             $day->short().' is open',
-            fn (): array => $keep->open($this->term(), $day),
+            fn (Person $by, bool $looks): CalendarEffect => $keep->open($this->term(), $day, $by, $looks),
         );
     }
 
-    public function shut(Request $request, int $day, KeepCalendar $keep, FollowCalendar $follow): RedirectResponse
+    public function shut(Request $request, int $day, KeepCalendar $keep): RedirectResponse
     {
         $row = OpenedDay::query()->where('term_id', $this->term()->id)->findOrFail($day);
 
         return $this->changed(
             $request,
-            $follow,
             'The day is closed again',
-            fn (): array => $keep->shut($this->term(), $row),
+            fn (Person $by, bool $looks): CalendarEffect => $keep->shut($this->term(), $row, $by, $looks),
         );
     }
 
-    public function rotate(CalendarRequest $request, KeepCalendar $keep, FollowCalendar $follow): RedirectResponse
+    public function rotate(CalendarRequest $request, KeepCalendar $keep): RedirectResponse
     {
         $rotation = $request->rotation($this->term()->calendar()->rotation);
 
         return $this->changed(
             $request,
-            $follow,
             $rotation === null ? 'There is no rotation' : 'The rotation is saved',
-            fn (): array => $keep->rotate($this->term(), $rotation),
+            fn (Person $by, bool $looks): CalendarEffect => $keep->rotate($this->term(), $rotation, $by, $looks),
         );
     }
 
-    public function hours(CalendarRequest $request, KeepCalendar $keep, FollowCalendar $follow): RedirectResponse
+    public function hours(CalendarRequest $request, KeepCalendar $keep): RedirectResponse
     {
         [$opens, $closes] = $request->hours();
 
         return $this->changed(
             $request,
-            $follow,
             'The open hours are saved',
-            fn (): array => $keep->hours($this->term(), $opens, $closes),
+            fn (Person $by, bool $looks): CalendarEffect => $keep->hours(
+                $this->term(),
+                $opens,
+                $closes,
+                $by,
+                $looks,
+            ),
         );
     }
 
-    /** @param  callable(): Effect  $change */
-    private function changed(
-        Request $request,
-        FollowCalendar $follow,
-        string $what,
-        callable $change,
-    ): RedirectResponse {
-        if ($request->boolean('look')) {
-            return redirect()
+    /** @param  callable(Person, bool): CalendarEffect  $change */
+    private function changed(Request $request, string $what, callable $change): RedirectResponse
+    {
+        $looks = $request->boolean('look');
+        $effect = $change($this->person($request), $looks);
+
+        return $looks
+            ? redirect()
                 ->route('term')
                 ->withInput()
-                ->with('look', 'Before it is saved: '.FollowCalendar::words($follow->look($change)).'.');
-        }
-        $effect = $change();
+                ->with('look', 'Before it is saved: '.$effect->words().'.')
+            : redirect()
+                ->route('term')
+                ->with('said', "$what: ".$effect->words().'.');
+    }
+
+    /** Undoes one change of the calendar as a whole. */
+    public function undo(Request $request, int $change, ChangeCalendar $calendar): RedirectResponse
+    {
+        $found = TermChange::query()->where('term_id', $this->term()->id)->findOrFail($change);
+        $effect = $calendar->undo($found, $this->person($request));
 
         return redirect()
             ->route('term')
-            ->with('said', "$what: ".FollowCalendar::words($effect).'.');
+            ->with('said', "Undone: {$found->words}: {$effect->words()}.");
     }
 }

@@ -16,6 +16,7 @@ use Nomada\App\Models\Term\ClosedRange;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\KeptText;
 use Nomada\App\Support\Words;
+use Nomada\App\View\Term\ClosingLook;
 use Nomada\App\View\Term\ClosureImport;
 use Nomada\App\View\Term\MakeUps;
 use Nomada\App\View\Term\TermPage;
@@ -31,8 +32,11 @@ final class ClosureController extends Controller
         return view(
             'term.term',
             $page->data($this->term()) + [
-                'closing' => $closure,
-                'effect' => $close->effect($this->term(), $closure),
+                'closing' => new ClosingLook(
+                    $closure,
+                    $close->effect($this->term(), $closure),
+                    $close->begun($this->term(), $closure),
+                ),
             ],
         );
     }
@@ -40,14 +44,8 @@ final class ClosureController extends Controller
     public function store(ClosureRequest $request, CloseDays $close): RedirectResponse
     {
         $closure = $request->closure();
-        $effect = $close->effect($this->term(), $closure);
-        $close($this->term(), $closure);
-        $said =
-            "{$closure->reason} is closed: ".
-            Words::count($effect['sessions'], 'session').
-            ' of '.
-            Words::count($effect['sections'], 'section').
-            ' are lost. Publish to tell everybody.';
+        $effect = $close($this->term(), $closure, $this->person($request));
+        $said = "{$closure->reason} is closed: {$effect->words()}. Publish to tell everybody.";
 
         return ($request->input('then') === 'made-up'
             ? redirect()->route('make-ups', ['reason' => $closure->reason])
@@ -55,15 +53,15 @@ final class ClosureController extends Controller
         )->with('said', $said);
     }
 
-    public function destroy(ClosedRange $closure, CloseDays $close): RedirectResponse
+    public function destroy(Request $request, ClosedRange $closure, CloseDays $close): RedirectResponse
     {
-        $close->open($closure, $this->term());
+        $effect = $close->open($closure, $closure->term()->firstOrFail(), $this->person($request));
 
         return redirect()
             ->route('term')
             ->with(
                 'said',
-                "{$closure->reason} is open again; the sessions that were lost to it are planned, but for past ones.",
+                "{$closure->reason} is open again: {$effect->words()}. What was lost to it and is past stays lost.",
             );
     }
 
@@ -103,10 +101,10 @@ final class ClosureController extends Controller
         return view('term.closures', $import->data(KeptText::find($key), $this->term()));
     }
 
-    public function take(string $key, ClosureImport $import): RedirectResponse
+    public function take(Request $request, string $key, ClosureImport $import): RedirectResponse
     {
         $kept = KeptText::find($key);
-        $n = $import->take($kept, $this->term());
+        $n = $import->take($kept, $this->term(), $this->person($request));
         $kept->forget();
 
         return redirect()

@@ -66,6 +66,7 @@ final class TermController extends Controller
                 ->findOrFail($request->integer('from')),
             $this->term(),
             (bool) ($given['with_students'] ?? false),
+            $this->person($request),
         );
 
         return redirect()

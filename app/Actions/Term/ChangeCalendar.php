@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Term;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Models\Term\TermChange;
+use Nomada\App\Support\Clock;
+use Nomada\App\Support\CurrentTerm;
+use Nomada\Core\Fault;
+use stdClass;
+
+/**
+ * The one way in which a term's calendar changes: looked at before, written into the history of the term and of every
+ * series that it touches, and undone as a whole, in any order with the changes of series.
+ */
+final readonly class ChangeCalendar
+{
+    /** The calendar's tables, in the order in which rows are put back, and whose rows are this term's. */
+    private const TABLES = [
+        'terms' => 'id',
+        'day_plans' => 'term_id',
+        'closures' => 'term_id',
+        'opened_days' => 'term_id',
+        'short_days' => 'term_id',
+    ];
+
+    /** What of a term's own row is its calendar. */
+    private const OF_TERM = ['id', 'starts_on', 'ends_on', 'rotation', 'opens_minute', 'closes_minute'];
+
+    public function __construct(
+        private Clock $clock,
+        private CurrentTerm $current,
+        private FollowCalendar $follow,
+    ) {
+    }
+
+    /**
+     * @param  string  $words  of the history, as "closed Fri 26 Feb: Storm"
+     * @param  callable(): mixed  $change  writes the calendar's rows
+     *
+     * @throws Fault
+     */
+    public function __invoke(Term $term, string $words, ?Person $by, callable $change): CalendarEffect
+    {
+        return DB::transaction(function () use ($term, $words, $by, $change): CalendarEffect {
+            $fresh = $this->locked($term->id);
+            $calendar = $fresh->calendar();
+            $before = $this->rows($term->id);
+            $change();
+            $after = $this->rows($term->id);
+            [$was, $is] = self::differing($before, $after);
+            if ($was === $is) {
+                return new CalendarEffect();
+            }
+            $line = TermChange::query()->create([
+                'term_id' => $term->id,
+                'person_id' => $by?->id,
+                'at' => $this->clock->now(),
+                'words' => mb_strimwidth($words, 0, 300, '…'),
+                'before' => $was,
+                'after' => $is,
+            ]);
+
+            return ($this->follow)($calendar, $this->read($term->id), $line);
+        });
+    }
+
+    /**
+     * What a change would do: it is done, looked at, and taken back.
+     *
+     * @param  callable(): mixed  $change
+     *
+     * @throws Fault
+     */
+    public function look(Term $term, callable $change): CalendarEffect
+    {
+        DB::beginTransaction();
+        try {
+            $calendar = $this->read($term->id)->calendar();
+            $change();
+
+            return ($this->follow)($calendar, $this->read($term->id), null);
+        } finally {
+            DB::rollBack();
+            $this->current->forget();
+        }
+    }
+
+    /** @throws Fault where it is undone already, or what it changed was changed again since */
+    public function undo(TermChange $change, Person $by): CalendarEffect
+    {
+        return DB::transaction(function () use ($change, $by): CalendarEffect {
+            $calendar = $this->locked($change->term_id)->calendar();
+            $change = TermChange::query()->lockForUpdate()->findOrFail($change->id);
+            if ($change->undone_at !== null) {
+                throw new Fault('This change is undone already.', 'change');
+            }
+            $this->putBack($change);
+            $at = $this->clock->now();
+            $change->update(['undone_at' => $at, 'undone_by' => $by->id]);
+            DB::table('series_changes')
+                ->where('term_change_id', $change->id)
+                ->update(['undone_at' => $at->format('Y-m-d H:i:sP'), 'undone_by' => $by->id]);
+            $line = new TermChange(['words' => 'undone: '.$change->words, 'person_id' => $by->id, 'at' => $at]);
+            $line->id = $change->id;
+
+            return ($this->follow)($calendar, $this->read($change->term_id), $line);
+        });
+    }
+
+    private function putBack(TermChange $change): void
+    {
+        foreach (array_reverse(array_keys(self::TABLES)) as $table) {
+            $old = array_column($change->before[$table] ?? [], null, 'id');
+            foreach ($change->after[$table] ?? [] as $row) {
+                if (! isset($old[$row['id']])) {
+                    self::unchanged($table, $row);
+                    DB::table($table)->where('id', $row['id'])->delete();
+                }
+            }
+        }
+        foreach (array_keys(self::TABLES) as $table) {
+            $new = array_column($change->after[$table] ?? [], null, 'id');
+            foreach ($change->before[$table] ?? [] as $row) {
+                if (! isset($new[$row['id']])) {
+                    if (DB::table($table)->insertOrIgnore($row) === 0) {
+                        throw new Fault('What it changed was changed again since. Undo that first.', 'change');
+                    }
+
+                    continue;
+                }
+                self::unchanged($table, $new[$row['id']]);
+                DB::table($table)->where('id', $row['id'])->update($row);
+            }
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $row  as the change left it
+     *
+     * @throws Fault where it is not so any more
+     */
+    private static function unchanged(string $table, array $row): void
+    {
+        $is = DB::table($table)->where('id', $row['id'])->first(array_keys($row));
+        if ($is === null || self::plain($is) != $row) {
+            throw new Fault('What it changed was changed again since. Undo that first.', 'change');
+        }
+    }
+
+    /** The term's row is the first lock that anybody takes: calendar, then series, then what follows from them. */
+    private function locked(int $term): Term
+    {
+        DB::table('terms')->where('id', $term)->lockForUpdate()->first();
+
+        return $this->read($term);
+    }
+
+    private function read(int $term): Term
+    {
+        $this->current->forget();
+
+        return Term::query()
+            ->with(['school', 'closures'])
+            ->findOrFail($term);
+    }
+
+    /** @return array<string, list<array<string, mixed>>> */
+    private function rows(int $term): array
+    {
+        $out = [];
+        foreach (self::TABLES as $table => $key) {
+            $out[$table] = array_values(
+                DB::table($table)
+                    ->where($key, $term)
+                    ->orderBy('id')
+                    ->get($table === 'terms' ? self::OF_TERM : ['*'])
+                    ->map(self::plain(...))
+                    ->all(),
+            );
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, mixed> */
+    private static function plain(stdClass $row): array
+    {
+        return array_diff_key((array) $row, ['created_at' => 0, 'updated_at' => 0]);
+    }
+
+    /**
+     * Only the rows that are not the same before and after.
+     *
+     * @param  array<string, list<array<string, mixed>>>  $before
+     * @param  array<string, list<array<string, mixed>>>  $after
+     * @return array{array<string, list<array<string, mixed>>>, array<string, list<array<string, mixed>>>}
+     */
+    private static function differing(array $before, array $after): array
+    {
+        $only = fn (array $rows, array $but): array => array_filter(
+            array_map(
+                fn (string $table): array => array_values(
+                    array_filter($rows[$table], fn (array $r): bool => ! in_array($r, $but[$table], true)),
+                ),
+                array_combine(array_keys($rows), array_keys($rows)),
+            ),
+            fn (array $some): bool => $some !== [],
+        );
+
+        return [$only($before, $after), $only($after, $before)];
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Models\Term;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One change of a term's calendar, with the calendar's rows before and after it.
+ *
+ * @property int $id
+ * @property int $term_id
+ * @property int|null $person_id
+ * @property Carbon $at
+ * @property string $words
+ * @property array<string, list<array<string, mixed>>> $before rows by table
+ * @property array<string, list<array<string, mixed>>> $after
+ * @property Carbon|null $undone_at
+ * @property int|null $undone_by
+ * @property Person|null $person
+ * @property Term $term
+ */
+final class TermChange extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = ['id'];
+
+    /** @var array<string, string> */
+    protected $casts = ['at' => 'datetime', 'undone_at' => 'datetime', 'before' => 'array', 'after' => 'array'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<Term, $this> */
+    public function term(): BelongsTo
+    {
+        return $this->belongsTo(Term::class);
+    }
+}
