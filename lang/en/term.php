@@ -7,8 +7,8 @@ return [
         'lost' => '{0}No session would be lost.|{1}1 session of :sections would be lost.|[2,*]:count sessions of '.
             ':sections would be lost.',
         'begun' => '{0}|{1}1 session that has begun stays.|[2,*]:count sessions that have begun stay.',
-        'waiting' => '{1}1 change of a single session waits, and holds again when the day opens:|[2,*]:count changes of '.
-            'single sessions wait, and hold again when the days open:',
+        'waiting' => '{1}1 change of a single session waits, and holds again when the day opens:|'.
+            '[2,*]:count changes of single sessions wait, and hold again when the days open:',
         'more' => '{1}and 1 more|[2,*]and :count more',
         'are_lost' => 'they are lost',
         'make_up' => 'make them up: choose times next',

@@ -20,7 +20,7 @@ beforeEach(function () {
 });
 
 /** All that stands of sessions, but for the ids of rows. */
-function standing(): array
+function allSessions(): array
 {
     return DB::table('sessions')
         ->orderBy('series_id')
@@ -67,7 +67,7 @@ function morning($test): void
 
 test('closing days says what waits and whose; opening them gives all of it back', function () {
     morning($this);
-    $before = standing();
+    $before = allSessions();
     $days = ['first' => '2027-02-26', 'last' => '2027-03-04', 'reason' => 'Storm'];
 
     $this->get('/term/closing?'.http_build_query($days))
@@ -76,7 +76,7 @@ test('closing days says what waits and whose; opening them gives all of it back'
         ->assertSee('Thu 25 Feb, moved to Fri 26 Feb')
         ->assertSee('Tue 2 Mar, with another teacher, &quot;Visit&quot;, with a note', false)
         ->assertSee('Thu 4 Mar, cancelled');
-    expect(standing())->toBe($before);
+    expect(allSessions())->toBe($before);
     $this->post('/term/closures', $days)->assertSessionHas('said');
     expect(($this->on)('2027-03-02')->reason)
         ->toBe('Storm')
@@ -87,13 +87,13 @@ test('closing days says what waits and whose; opening them gives all of it back'
     $this->delete(
         '/term/closures/'.ClosedRange::query()->where('reason', 'Storm')->value('id'),
     )->assertSessionHas('said');
-    expect(standing())->toBe($before)->and(app(CheckDerived::class)())->toBe([]);
+    expect(allSessions())->toBe($before)->and(app(CheckDerived::class)())->toBe([]);
 });
 
 test('a change of the calendar is undone as a whole, in any order with the changes of series', function () {
-    $fresh = standing();
+    $fresh = allSessions();
     $this->post('/term/closures', ['first' => '2027-03-02', 'last' => '2027-03-05', 'reason' => 'Fair']);
-    $closed = standing();
+    $closed = allSessions();
     $change = TermChange::query()->firstOrFail();
     $this->get('/term')->assertSee('closed Tue 2 Mar to Fri 5 Mar: Fair')->assertSee('Undo: closed');
     $this->put("$this->path/".($this->on)('2027-03-09')->id, [
@@ -110,7 +110,7 @@ test('a change of the calendar is undone as a whole, in any order with the chang
         ->whereNull('term_change_id')
         ->max('id');
     $this->post("/sections/MAR/changes/$last/undoing")->assertSessionHasNoErrors();
-    expect(standing())->toBe($fresh);
+    expect(allSessions())->toBe($fresh);
     // And the other way round: undone twice is refused.
     $this->post("/term/changes/$change->id/undoing")->assertSessionHasErrors('change');
     expect($closed)->not->toBe($fresh)->and(app(CheckDerived::class)())->toBe([]);
@@ -154,10 +154,10 @@ test('after any acts, undone in any order, everything derived is what follows fr
         ->with('series.section')
         ->first();
     $begun = fn (): array => array_values(
-        array_filter(standing(), fn (array $s): bool => $s['starts_at'] <= '2027-02-19 08:56:00+00'),
+        array_filter(allSessions(), fn (array $s): bool => $s['starts_at'] <= '2027-02-19 08:56:00+00'),
     );
     $first = $begun();
-    $fresh = standing();
+    $fresh = allSessions();
     $path = fn (
         Session $s,
     ): string => "/sections/{$s->series->section->sourced_id}/series/$s->series_id/sessions/$s->id";
@@ -215,5 +215,5 @@ test('after any acts, undone in any order, everything derived is what follows fr
         fn (array $r): array => array_diff_key($r, ['keeps_topic' => 0]),
         $rows,
     );
-    expect($noTopics(standing()))->toBe($noTopics($fresh));
+    expect($noTopics(allSessions()))->toBe($noTopics($fresh));
 })->with([1, 2, 3, 4, 5, 6]);

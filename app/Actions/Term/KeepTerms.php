@@ -78,8 +78,8 @@ final readonly class KeepTerms
     {
         if ($term->sections()->exists() && ! $this->isCopyOnly($term)) {
             throw new Fault(
-                "{$term->title} has sections that are in use: imported, linked, registered or published. Only a copy "
-                    .'of '.
+                "{$term->title} has sections that are in use: imported, linked, registered or published. Only a copy ".
+                    'of '.
                     'another term that nobody uses yet is removed with its sections.',
                 'term',
             );
