@@ -86,7 +86,8 @@ function wrapSql(string $text): string
     return implode("\n", array_map(function (string $row): string {
         $indent = indentOf($row);
 
-        return mb_strlen($row) <= MARGIN ? $row : $indent.implode("\n$indent    ", fill(ltrim($row), MARGIN - strlen($indent) - 4));
+        // A remark ends with its line.
+        return mb_strlen($row) <= MARGIN || str_contains($row, '-- ') ? $row : $indent.implode("\n$indent    ", fill(ltrim($row), MARGIN - strlen($indent) - 4));
     }, explode("\n", $text)));
 }
 

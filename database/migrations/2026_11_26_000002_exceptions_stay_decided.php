@@ -15,10 +15,9 @@ return new class extends Migration {
                 update sessions set cancelled = coalesce(reason, '') where state = 'cancelled';
                 -- What was closed by hand is not for an import to open.
                 alter table closures add column is_local boolean not null default false;
-                -- A change of a term's calendar, with the calendar's rows before and after; each series that it
-                    touched has
-                -- a line of its own in series_changes.
-                create table term_changes (
+                -- A change of a term's calendar, with its rows before and after. Each series that it touched has a
+            -- line of its own in series_changes.
+            create table term_changes (
                     id bigserial primary key,
                     term_id bigint not null references terms (id) on delete cascade,
                     person_id bigint references people (id) on delete set null,
