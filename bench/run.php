@@ -6,6 +6,7 @@ declare(strict_types=1);
 // memory.
 
 use Nomada\Bench\Clashes;
+use Nomada\Bench\Closing;
 use Nomada\Bench\Doors;
 use Nomada\Bench\Expand;
 use Nomada\Bench\FreeTimes;
@@ -23,6 +24,7 @@ $all = [
     'match' => Matches::class,
     'links' => Links::class,
     'door' => Doors::class,
+    'closing' => Closing::class,
 ];
 $names = array_slice($argv, 1) ?: array_keys($all);
 $good = true;
