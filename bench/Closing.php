@@ -30,7 +30,10 @@ final class Closing
     {
         $served = new ServedSchool(0);
         try {
-            $term = Term::query()->with(['school', 'closures'])->orderBy('starts_on')->firstOrFail();
+            $term = Term::query()
+                ->with(['school', 'closures'])
+                ->orderBy('starts_on')
+                ->firstOrFail();
             $this->link();
             $open = $term->calendar()->openDays();
             $day = new LocalDate($open[count($open) - 6]);
@@ -95,6 +98,6 @@ final class Closing
         foreach (array_chunk($rows ?? [], 300) as $chunk) {
             JoinLink::query()->insert($chunk);
         }
-        app(RefreshPlacements::class)(array_map(intval(...), Section::query()->pluck('id')->all()));
+        app(RefreshPlacements::class)(array_values(array_map(intval(...), Section::query()->pluck('id')->all())));
     }
 }

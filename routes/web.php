@@ -119,6 +119,12 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/joining', [JoiningController::class, 'index'])->name('joining');
         // Each series chosen is authorised on its own.
         Route::post('/joining/acts', [JoiningController::class, 'act'])->name('joining.act');
+        Route::get('/joining/acts/{result}', [JoiningController::class, 'result'])
+            ->whereNumber('result')
+            ->name('joining.result');
+        Route::post('/joining/acts/{result}/undoing', [JoiningController::class, 'undoResult'])
+            ->whereNumber('result')
+            ->name('joining.result.undo');
         Route::get('/sections/{section}/series/{series}/joining', [SeriesDoorController::class, 'show'])
             ->middleware('can:serve,section')
             ->scopeBindings()

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Post;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Post\Template;
 
@@ -25,7 +26,7 @@ final class Templates
         return DB::table('letter_templates')->where('kind', $kind->value)->exists();
     }
 
-    public static function keep(Template $template): void
+    public static function keep(Template $template, ?Person $by = null): void
     {
         DB::table('letter_templates')->upsert(
             [
@@ -33,12 +34,13 @@ final class Templates
                     'kind' => $template->kind->value,
                     'subject' => $template->subject,
                     'text' => $template->text,
+                    'updated_by' => $by?->id,
                     'created_at' => now(),
                     'updated_at' => now(),
                 ],
             ],
             ['kind'],
-            ['subject', 'text', 'updated_at'],
+            ['subject', 'text', 'updated_by', 'updated_at'],
         );
     }
 

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
@@ -70,6 +71,11 @@ final class NomadaServiceProvider extends ServiceProvider
         Gate::define('coordinate', fn (Person $p): bool => $p->isCoordinator());
         Gate::define('study', fn (Person $p): bool => $p->role === Role::Student);
         Gate::define('move-clock', fn (Person $p): bool => app(Clock::class)->isMovable());
+        // Every form has a key of its own beside its token.
+        Blade::directive(
+            'csrf',
+            fn (): string => '<?php echo csrf_field(), \Nomada\App\Support\ActKey::field(); ?>',
+        );
         Mail::extend('post-office', fn (): PostOfficeTransport => new PostOfficeTransport());
         RateLimiter::for(
             'sign-in',

@@ -4,16 +4,22 @@ declare(strict_types=1);
 
 namespace Nomada\App\Support;
 
+use Illuminate\Database\Eloquent\Collection;
+use Nomada\App\Http\Middleware\TermInAddress;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 
 /**
- * The term that the screens are about: the one that somebody of staff has chosen to look at, else the one that the
- * clock stands in, else the next one, else the last. Students are always in the clock's.
+ * The term that a screen is about: the one that stands in its address (or in the form that was sent from it), else the
+ * one that the clock stands in, else the next one, else the last. Students are always in the clock's.
  */
 final class CurrentTerm
 {
     private ?Term $term = null;
+
+    /** The request that it was found for. */
+    private ?object $of = null;
 
     public function __construct(private readonly Clock $clock)
     {
@@ -21,23 +27,39 @@ final class CurrentTerm
 
     public function find(): ?Term
     {
-        if ($this->term === null) {
+        $request = app()->bound('request') ? request() : null;
+        if ($this->term === null || $this->of !== $request) {
+            $this->of = $request;
             $today = $this->clock->now()->format('Y-m-d');
             $terms = Term::query()
                 ->with(['school', 'closures'])
                 ->orderBy('starts_on')
                 ->get();
-            $person = auth()->user();
-            $chosen =
-                $person instanceof Person && $person->isStaff() && request()->hasSession()
-                    ? (int) request()->session()->get('term')
-                    : 0;
             $this->term =
-                $terms->firstWhere('id', $chosen) ??
+                $this->named($terms) ??
                 ($terms->first(fn (Term $t): bool => $t->ends_on >= $today) ?? $terms->last());
         }
 
         return $this->term;
+    }
+
+    /**
+     * The one that a form was drawn in, that stands in the page's address, or whose section the page is about.
+     *
+     * @param  Collection<int, Term>  $terms
+     */
+    private function named(Collection $terms): ?Term
+    {
+        if (! app()->bound('request') || ! (auth()->user() instanceof Person) || ! auth()->user()->isStaff()) {
+            return null;
+        }
+        $request = request();
+        $drawn = $request->isMethodSafe() ? null : $request->input('_term');
+        $section = $request->route('section');
+
+        return (is_string($drawn) ? $terms->firstWhere('sourced_id', $drawn) : null) ??
+            ($terms->firstWhere('sourced_id', $request->attributes->get(TermInAddress::TERM)) ??
+                ($section instanceof Section ? $terms->firstWhere('id', $section->term_id) : null));
     }
 
     public function forget(): void

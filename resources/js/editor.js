@@ -7,6 +7,7 @@ export const editor = () => ({
         ['input', 'change'].forEach(what =>
             this.$root.addEventListener(what, e => {
                 this.touched.add(e.target.name.replace('[]', ''));
+                if (e.target.name !== 'title') this.plan('1');
                 this.soon();
             }),
         );
@@ -17,8 +18,14 @@ export const editor = () => ({
                     this.take(...button.dataset.free.split(' ').map(Number), button.dataset.period),
                 ),
             );
+        if (this.$root.querySelector('[name=plan_touched]')?.value === '') this.plan('0');
         // A series that is changed is looked at as it stands; a new one once something is typed.
         if (this.$root.querySelector('[name=start_time]').value !== '') this.look();
+    },
+    // Whether anything but the title was touched: where somebody else has saved meanwhile, it decides what can stand.
+    plan(touched) {
+        const field = this.$root.querySelector('[name=plan_touched]');
+        if (field) field.value = touched;
     },
     // A free time: another clock time, and the weekdays moved as far as it says.
     take(start, minutes, shift, period) {
@@ -39,6 +46,7 @@ export const editor = () => ({
             b.checked = days.includes(Number(b.value));
         });
         ['start_time', 'end_time', 'weekdays'].forEach(name => this.touched.add(name));
+        this.plan('1');
         this.look();
     },
     soon() {

@@ -23,7 +23,7 @@ export const find = Modal => () => ({
     async ask() {
         const mine = ++this.asked;
         try {
-            const answer = await fetch('/find?q=' + encodeURIComponent(this.typed), {
+            const answer = await fetch(this.$root.dataset.url + '?q=' + encodeURIComponent(this.typed), {
                 headers: { Accept: 'application/json' },
             });
             const found = (await answer.json()).found;

@@ -365,16 +365,18 @@ test('a second term stands beside the first, and takes over its plan', function 
         'term_first' => '2027-05-03',
         'term_last' => '2027-07-09',
     ])->assertSessionHasNoErrors();
-    $this->get('/')->assertSee('You have no section in this term yet.');
-    $this->post('/terms/copies', ['from' => term()->id])->assertSessionHas(
+    $in = '/in/'.Term::query()->where('title', 'Summer term')->value('sourced_id');
+    $this->get("$in/")->assertSee('You have no section in this term yet.');
+    $this->post("$in/terms/copies", ['from' => term()->id])->assertSessionHas(
         'said',
         '3 sections and 2 series are copied.',
     );
-    $this->post('/terms/copies', ['from' => term()->id])->assertSessionHas(
+    // What a form was drawn in counts, wherever it is sent.
+    $summer = Term::query()->where('title', 'Summer term')->firstOrFail();
+    $this->post('/terms/copies', ['from' => term()->id, '_term' => $summer->sourced_id])->assertSessionHas(
         'said',
         '0 sections and 0 series are copied.',
     );
-    $summer = Term::query()->where('title', 'Summer term')->firstOrFail();
     $marine = $summer->sections()->where('title', 'Marine Science')->firstOrFail();
 
     expect($marine->series()->firstOrFail()->sessions()->where('state', 'planned')->count())
@@ -383,11 +385,15 @@ test('a second term stands beside the first, and takes over its plan', function 
         ->toBe(['teacher'])
         ->and($summer->dayPlans()->count())
         ->toBe(1);
-    $this->get('/')->assertSee('Y8 Marine Science');
-    $this->get('/term')->assertSee('Summer term')->assertSee('Look at it');
+    $this->get("$in/")
+        ->assertSee('Y8 Marine Science')
+        ->assertSee("$in/term", false);
+    $this->get("$in/term")
+        ->assertSee('Summer term')
+        ->assertSee('Look at it');
     $this->delete('/terms/'.term()->id)->assertSessionHasErrors('term');
-    // Back to the one that the clock stands in; students never left it.
-    $this->post('/term/choice', ['term' => term()->id]);
+    // Chosen in one tab, the other stays where it is; students are always in the clock's.
+    $this->post('/term/choice', ['term' => $summer->id])->assertRedirect("$in/term");
     $this->get('/term')->assertSee('61 school days');
     $this->as('S-1')->get('/me')->assertSee('Marine Science');
     $this->as('A-1')->post('/terms', [

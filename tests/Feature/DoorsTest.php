@@ -198,18 +198,24 @@ test('acts on many say first what they will do, then what came of each', functio
         'act' => 'preset',
         'preset' => 'guest-lecture',
         'sure' => 1,
-    ])->assertSee('2 done, 0 left as they were');
+    ])->assertRedirect('/joining/acts/'.Nomada\App\Models\Joining\ActResult::query()->value('id'));
+    $this->get('/joining/acts/'.Nomada\App\Models\Joining\ActResult::query()->value('id'))->assertSee(
+        '2 series changed',
+    );
     $this->post('/joining/acts', ['series' => $ids, 'act' => 'preset', 'preset' => 'guest-lecture'])->assertSee(
         'is so already',
     );
-    $this->post('/joining/acts', ['series' => $ids, 'act' => 'hide', 'sure' => 1])->assertSee('2 done');
+    $this->followingRedirects()
+        ->post('/joining/acts', ['series' => $ids, 'act' => 'hide', 'sure' => 1])
+        ->assertSee('2 series changed');
+    $this->followRedirects = false;
     $this->get('/joining?show=hidden')->assertSee('Hidden 2');
     $this->as('S-1')
         ->get('/join/'.linkOf($this, LinkKind::Personal, 'S-1')->secret)
         ->assertSee('The door is shut');
     $this->as('A-1')
         ->post('/joining/acts', ['series' => $ids, 'act' => 'show', 'sure' => 1])
-        ->assertSee('2 done');
+        ->assertRedirect();
     $this->post('/joining/acts', ['series' => [], 'act' => 'hide'])->assertSessionHasErrors('series');
     $this->post('/joining/acts', ['series' => $ids, 'act' => 'burn'])->assertSessionHasErrors('act');
     // A teacher acts on their own only.
@@ -260,7 +266,7 @@ test(
             'act' => 'account',
             'account' => $account->id,
             'sure' => 1,
-        ])->assertSee('2 done');
+        ])->assertRedirect();
         // Two series, each too long and too full for it.
         expect(DB::table('clashes')->where('kind', 'long')->count())
             ->toBe(2)

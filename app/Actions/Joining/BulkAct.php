@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Joining;
 
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Joining\ActResult;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\HostAccountRow;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Clock;
 use Nomada\App\Support\Presets;
 use Nomada\Core\Fault;
 
@@ -30,7 +33,7 @@ final readonly class BulkAct
         'account' => 'Hand over to another account',
     ];
 
-    public function __construct(private KeepDoor $door, private ReplaceLink $replace)
+    public function __construct(private KeepDoor $door, private ReplaceLink $replace, private Clock $clock)
     {
     }
 
@@ -93,7 +96,8 @@ final readonly class BulkAct
                     ? [false, 'has no link']
                     : [
                         true,
-                        "$n links die at once, and $n new ones are made; every place that carries them is republished",
+                        "$n links die at once, and $n new ones are made; ".
+                        'every place that carries them is stale until the next publish run',
                     ],
                 default => (string) $series->host_account_id === $value
                     ? [false, 'is there already']
@@ -112,38 +116,139 @@ final readonly class BulkAct
     }
 
     /**
+     * Does it, and keeps what came of each series.
+     *
      * @param  iterable<Series>  $chosen
-     * @return list<Line> what came of each
      *
      * @throws Fault
      */
-    public function carryOut(string $act, string $value, iterable $chosen, Person $by): array
+    public function carryOut(string $act, string $value, iterable $chosen, Person $by): ActResult
     {
         $lines = [];
         foreach ($this->plan($act, $value, $chosen) as $line) {
             if (! $line['does']) {
-                $lines[] = $line;
+                $lines[] = $line + ['was' => null];
 
                 continue;
             }
             try {
-                $series = Series::query()
-                    ->with(['section.term.school', 'section.term.closures'])
-                    ->findOrFail($line['id']);
-                match ($act) {
-                    'preset' => $this->door->preset($series, $value, $by),
-                    'hide' => $this->door->hide($series, true, $by),
-                    'show' => $this->door->hide($series, false, $by),
-                    'replace' => $this->replace->all($series, $by),
-                    default => $this->door->account($series, HostAccountRow::query()->find((int) $value), $by),
-                };
-                $lines[] = ['words' => 'done: '.$line['words']] + $line;
+                $lines[] = DB::transaction(function () use ($act, $value, $line, $by): array {
+                    $series = $this->locked($line['id']);
+                    $was = $this->was($act, $series);
+                    $this->do($act, $value, $series, $by);
+
+                    return ['words' => 'done: '.$line['words'], 'was' => $was] + $line;
+                });
             } catch (Fault $e) {
-                $lines[] = ['words' => $e->getMessage(), 'does' => false] + $line;
+                $lines[] = ['words' => $e->getMessage(), 'does' => false, 'was' => null] + $line;
             }
         }
 
-        return $lines;
+        return ActResult::query()->create([
+            'person_id' => $by->id,
+            'act' => $act,
+            'value' => $value,
+            'lines' => $lines,
+            'at' => $this->clock->now(),
+        ]);
+    }
+
+    /**
+     * Takes an act on many back, where nothing has changed since: a series that was changed again is left alone.
+     *
+     * @return array{int, int} how many were taken back, and how many left
+     *
+     * @throws Fault where it is taken back already, or cannot be
+     */
+    public function undo(ActResult $result, Person $by): array
+    {
+        return DB::transaction(function () use ($result, $by): array {
+            $result = ActResult::query()->lockForUpdate()->findOrFail($result->id);
+            if ($result->undone_at !== null || ! self::canUndo($result->act)) {
+                throw new Fault('This is taken back already, or cannot be.', 'act');
+            }
+            $n = $left = 0;
+            foreach ($result->lines as $line) {
+                if (! $line['does'] || $line['was'] === null) {
+                    continue;
+                }
+                $series = Series::query()->find($line['id']) === null ? null : $this->locked($line['id']);
+                if ($series === null || ! $this->stands($result, $series)) {
+                    $left++;
+
+                    continue;
+                }
+                $this->putBack($result->act, $series, $line['was'], $by);
+                $n++;
+            }
+            $result->update(['undone_at' => $this->clock->now(), 'undone_by' => $by->id]);
+
+            return [$n, $left];
+        });
+    }
+
+    /** A replaced link is dead for good, and a made one is taken away where it is made. */
+    public static function canUndo(string $act): bool
+    {
+        return in_array($act, ['preset', 'hide', 'show', 'account'], true);
+    }
+
+    private function locked(int $id): Series
+    {
+        return Series::query()
+            ->with(['section.term.school', 'section.term.closures'])
+            ->lockForUpdate()
+            ->findOrFail($id);
+    }
+
+    private function do(string $act, string $value, Series $series, Person $by): void
+    {
+        match ($act) {
+            'preset' => $this->door->preset($series, $value, $by),
+            'hide' => $this->door->hide($series, true, $by),
+            'show' => $this->door->hide($series, false, $by),
+            'replace' => $this->replace->all($series, $by),
+            default => $this->door->account($series, HostAccountRow::query()->find((int) $value), $by),
+        };
+    }
+
+    /** @return array<string, mixed> what an act changes, as it stands */
+    private function was(string $act, Series $series): array
+    {
+        return match ($act) {
+            'preset' => ['preset' => $series->preset, 'door' => $series->door, 'floor' => $series->floor],
+            'account' => ['account' => $series->host_account_id],
+            default => [],
+        };
+    }
+
+    /** Whether a series still is as the act left it. */
+    private function stands(ActResult $result, Series $series): bool
+    {
+        return match ($result->act) {
+            'preset' => $series->preset === $result->value && $series->door === null && $series->floor === null,
+            'account' => (string) $series->host_account_id === $result->value,
+            default => JoinLink::query()
+                ->inForce()
+                ->where('series_id', $series->id)
+                ->where('kind', '!=', 'host')
+                ->where('is_hidden', $result->act !== 'hide')
+                ->doesntExist(),
+        };
+    }
+
+    /** @param  array<string, mixed>  $was */
+    private function putBack(string $act, Series $series, array $was, Person $by): void
+    {
+        match ($act) {
+            'preset' => $this->door->putBack($series, (string) $was['preset'], $was['door'], $was['floor'], $by),
+            'account' => $this->door->account(
+                $series,
+                HostAccountRow::query()->find((int) ($was['account'] ?? 0)),
+                $by,
+            ),
+            default => $this->door->hide($series, $act !== 'hide', $by),
+        };
     }
 
     private function check(string $act, string $value): void

@@ -48,6 +48,26 @@ final readonly class KeepDoor
         });
     }
 
+    /**
+     * As it stood before an act on many.
+     *
+     * @param  array<string, mixed>|null  $door
+     * @param  array<string, mixed>|null  $floor
+     */
+    public function putBack(Series $series, string $preset, ?array $door, ?array $floor, Person $by): void
+    {
+        DB::transaction(function () use ($series, $preset, $door, $floor, $by): void {
+            $series->update(['preset' => $preset, 'door' => $door, 'floor' => $floor]);
+            ($this->audit)(
+                'door',
+                $series,
+                $by,
+                'preset taken back: '.Presets::of($series, Presets::all())->name,
+            );
+            ($this->refresh)($series->sectionIds());
+        });
+    }
+
     /** What differs from the preset is kept; what is the same is not, so that a changed preset still reaches it. */
     public function own(Series $series, DoorRules $door, Floor $floor, ?Person $by): void
     {

@@ -45,18 +45,7 @@ final readonly class SaveSeries
         ?Person $by = null,
         ?LocalDate $from = null,
     ): Series {
-        $title = trim($title) === '' ? $section->title : trim($title);
-        $taken = Series::query()
-            ->where('section_id', $series->section_id ?? $section->id)
-            ->where('title', $title)
-            ->when($series, fn ($q) => $q->whereKeyNot($series?->id))
-            ->exists();
-        if ($taken) {
-            throw new Fault(
-                "This section has a series called \"$title\" already. Give this one a title of its own.",
-                'title',
-            );
-        }
+        $title = $this->title($section, $title, $series);
         $term = $section->term->calendar();
         $stretches = self::stretches($series, $plan, $from);
         if ($plan->sessions($term) === []) {
@@ -106,6 +95,48 @@ final readonly class SaveSeries
 
             return $series;
         });
+    }
+
+    /**
+     * Another title, and the plan as it is.
+     *
+     * @throws Fault where the section has another series of that title
+     */
+    public function rename(Series $series, string $title, ?Person $by): Series
+    {
+        $title = $this->title($series->section, $title, $series);
+
+        return DB::transaction(function () use ($series, $title, $by): Series {
+            $series = Series::query()->with('section.term')->lockForUpdate()->findOrFail($series->id);
+            if ($series->title === $title) {
+                return $series;
+            }
+            $before = $this->history->snapshot($series->id);
+            $series->update(['title' => $title]);
+            $this->history->record($series, $by, "renamed to $title", $before);
+            ($this->follow)($series);
+
+            return $series;
+        });
+    }
+
+    /** @throws Fault where the section has another series of that title */
+    private function title(Section $section, string $title, ?Series $series): string
+    {
+        $title = trim($title) === '' ? $section->title : trim($title);
+        $taken = Series::query()
+            ->where('section_id', $series->section_id ?? $section->id)
+            ->where('title', $title)
+            ->when($series, fn ($q) => $q->whereKeyNot($series?->id))
+            ->exists();
+        if ($taken) {
+            throw new Fault(
+                "This section has a series called \"$title\" already. Give this one a title of its own.",
+                'title',
+            );
+        }
+
+        return $title;
     }
 
     /** Lays other plans over a series, as a move of several sessions does. */

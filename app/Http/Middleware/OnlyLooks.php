@@ -11,6 +11,12 @@ use Symfony\Component\HttpFoundation\Response;
 /** Marks a request that only looks: {@see StartSession}. */
 final class OnlyLooks
 {
+    /** Whether a route is marked so. */
+    public static function isOne(Request $request): bool
+    {
+        return in_array('looks', $request->route()?->gatherMiddleware() ?? [], true);
+    }
+
     public function handle(Request $request, Closure $next): Response
     {
         $request->attributes->set(self::class, true);

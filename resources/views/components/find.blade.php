@@ -1,4 +1,5 @@
-<div class="modal palette" id="find" tabindex="-1" aria-label="Find" x-data="find" x-on:find.window="open">
+<div class="modal palette" id="find" tabindex="-1" aria-label="Find" data-url="{{ route('find') }}" x-data="find"
+    x-on:find.window="open">
     <div class="modal-dialog modal-lg">
         <div class="modal-content">
             <div class="modal-body">

@@ -5,7 +5,9 @@
             e($live->page) .
             '"><input type="hidden" name="_token" value="' .
             csrf_token() .
-            '"><input type="hidden" name="act" value="' .
+            '">' .
+            \Nomada\App\Support\ActKey::field() .
+            '<input type="hidden" name="act" value="' .
             $act .
             '"><input type="hidden" name="person" value="' .
             e($person) .

@@ -49,8 +49,8 @@
                                 <x-copy :text="$link->address()" />
                             </dd>
                             <dt>Join code</dt>
-                            <dd class="mono">{{ JoinCode::show(
-                                (string) $link->join_code) }} <x-copy :text="JoinCode::show((string) $link->join_code)" /></dd>
+                            <dd class="mono">{{ JoinCode::show((string) $link->join_code) }} <x-copy
+                                    :text="JoinCode::show((string) $link->join_code)" /></dd>
                             <dt>By phone</dt>
                             <dd>{{ $link->dial_in }}, PIN {{ $link->pin }}</dd>
                             @if ($host && $may)
@@ -250,7 +250,8 @@
             <section class="card-s">
                 <h2>Preset</h2>
                 @if ($may)
-                    <form method="post" action="{{ route('series.preset', [$section, $series]) }}" class="inline">@csrf
+                    <form method="post" action="{{ route('series.preset', [$section, $series]) }}" class="inline">@csrf <x-drawn
+                            :of="'door:' . $series->id" />
                         @method('put')<select class="form-select w-auto" name="preset" aria-label="Preset">
                             @foreach ($presets as $p)
                                 <option value="{{ $p->key }}" @selected($p->key === $preset->key)>{{ $p->name }}</option>
@@ -293,11 +294,13 @@
                     @error('only')
                         <div class="invalid" role="alert">{{ $message }}</div>
                     @enderror
-                    <form method="post" action="{{ route('series.rules', [$section, $series]) }}">@csrf @method('put')@if ($chosen)
+                    <form method="post" action="{{ route('series.rules', [$section, $series]) }}">@csrf
+                        <x-drawn :of="'door:' . $series->id . ($chosen ? ':' . $chosen->id : '')" /> @method('put')@if ($chosen)
                             <input type="hidden" name="only" value="{{ $chosen->id }}">
                         @endif
                         @include('joining.door-form')<button
-                            class="btn btn-main mt-2">{{ $chosen ? 'Save for this session' : 'Save' }}</button></form>
+                            class="btn btn-main mt-2">{{ $chosen ? 'Save for this session' : 'Save' }}</button>
+                    </form>
                 @endif
             </section>
         </div>

@@ -19,7 +19,8 @@
         <div>
             <section class="card-s">
                 <h2>{{ $kind->title() }}: the words</h2>
-                <form method="post" action="{{ route('letters.update', $kind->value) }}">@csrf @method('put')
+                <form method="post" action="{{ route('letters.update', $kind->value) }}">@csrf<x-drawn :of="'letter:' . $kind->value" />
+                    @method('put')
                     <label for="subject">Subject</label><input class="form-control mb-2" id="subject" name="subject" maxlength="200"
                         value="{{ old('subject', $template->subject) }}">
                     @error('subject')

@@ -239,7 +239,9 @@
                 @if ($may)
                     <details @if ($fault('rotation_kind', 'rotation_n', 'pin_day', 'pin_to')) open @endif>
                         <summary>Change…</summary>
-                        <form method="post" action="{{ route('rotation.update') }}" class="mt-1">@csrf @method('put')
+                        <form method="post" action="{{ route('rotation.update') }}" class="mt-1">@csrf
+                            <x-drawn :of="'rotation:' . $term->id" />
+                            @method('put')
                             <div class="d-flex gap-3 mb-2 flex-wrap">
                                 @foreach (['none' => 'nothing', 'day' => 'days', 'week' => 'weeks'] as $value => $label)
                                     <label><input class="form-check-input" type="radio" name="rotation_kind"
@@ -294,11 +296,13 @@
                     <details @if ($fault('open_day', 'opens', 'closes')) open @endif>
                         <summary>Change…</summary>
                         <form method="post" action="{{ route('hours.update') }}" class="d-flex gap-2 my-2 align-items-center">@csrf
+                            <x-drawn :of="'hours:' . $term->id" />
                             @method('put')<input class="form-control" name="opens" aria-label="Opens at"
                                 value="{{ old('opens', TypedTime::format($calendar->hours[0])) }}">–<input class="form-control"
                                 name="closes" aria-label="Shuts at"
                                 value="{{ old('closes', TypedTime::format($calendar->hours[1])) }}"><button
-                                class="btn btn-side nowrap">Save hours</button></form>
+                                class="btn btn-side nowrap">Save hours</button>
+                        </form>
                         <form method="post" action="{{ route('opened-days.store') }}" class="d-flex gap-2 align-items-center">
                             @csrf<input class="form-control" type="date" name="open_day" aria-label="Weekend day to open"
                                 min="{{ $calendar->first->iso() }}" max="{{ $calendar->last->iso() }}"

@@ -20,6 +20,8 @@
     @csrf
     @if ($series)
         @method('put')<input type="hidden" name="series" value="{{ $series->id }}">
+        <x-drawn :of="'series:' . $series->id" />
+        <input type="hidden" name="plan_touched" value="{{ old('plan_touched') }}">
     @endif
     <input type="hidden" name="sure_start_time" value="{{ old('sure_start_time', $plan?->startMinute) }}"><input type="hidden"
         name="sure_end_time" value="{{ old('sure_end_time', $plan ? $plan->startMinute + $plan->minutes : '') }}">
@@ -79,8 +81,8 @@
                         @checked($kind === 'every-days')><label for="k-days">every</label><input class="form-control n" name="every_days"
                         inputmode="numeric" aria-label="Days" value="{{ old('every_days', $byDays[1] ?? '') }}"><span class="quiet">days
                         of the calendar</span></div>
-                <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-mw" value="month-weekday"
-                        @checked($kind === 'month-weekday')><label for="k-mw">the</label>
+                <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-mw"
+                        value="month-weekday" @checked($kind === 'month-weekday')><label for="k-mw">the</label>
                     <select class="form-select w-auto" name="month_nth" aria-label="Which one of the month">
                         @foreach (['1' => 'first', '2' => 'second', '3' => 'third', '4' => 'fourth', '-1' => 'last'] as $n => $name)
                             <option value="{{ $n }}" @selected((string) old('month_nth', $byWeekday[1]

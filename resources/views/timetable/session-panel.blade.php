@@ -32,7 +32,8 @@
     <div class="one-parts">
         @if ($isHeld && $isComing)
             <form method="post" action="{{ route('session.move', [$section, $series, $one]) }}" x-data="mover"
-                data-look="{{ route('session.look', [$section, $series, $one]) }}">@csrf @method('put')
+                data-look="{{ route('session.look', [$section, $series, $one]) }}">@csrf
+                <x-drawn :of="'place:' . $one->id" /> @method('put')
                 @if ($back)
                     @foreach ($back as $name => $value)
                         <input type="hidden" name="{{ $name }}" value="{{ $value }}">
@@ -77,7 +78,9 @@
                 @endif
             </form>
             <div>
-                <form method="post" action="{{ route('session.tell', [$section, $series, $one]) }}">@csrf @method('put')
+                <form method="post" action="{{ route('session.tell', [$section, $series,
+                    $one]) }}">@csrf <x-drawn :of="'told:' . $one->id" />
+                    @method('put')
                     <h3>Of this one only</h3>
                     <label class="form-label" for="one-teacher">Teacher</label><select class="form-select mb-2" id="one-teacher"
                         name="teacher">
@@ -102,8 +105,8 @@
                 @if ($one->is_extra)
                     <form method="post" action="{{ route('session.remove', [$section, $series, $one]) }}" class="mt-3">@csrf
                         @method('delete')<button class="btn btn-wrong">Take this extra session out</button></form>
-                @else<form method="post" action="{{ route('session.cancel', [$section, $series, $one]) }}" class="mt-3">@csrf<label
-                            class="form-label" for="one-reason">Cancel it, because</label>
+                @else<form method="post" action="{{ route('session.cancel', [$section, $series, $one]) }}" class="mt-3">
+                        @csrf<x-drawn :of="'place:' . $one->id" /><label class="form-label" for="one-reason">Cancel it, because</label>
                         <div class="inline"><input class="form-control flex-fill w-auto" id="one-reason" name="reason" maxlength="160"
                                 placeholder="Students read it"><button class="btn btn-wrong">Cancel this one</button></div>
                     </form>

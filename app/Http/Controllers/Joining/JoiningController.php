@@ -14,6 +14,7 @@ use Nomada\App\Actions\Joining\KeepPresets;
 use Nomada\App\Actions\Publishing\StartRun;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\DoorRequest;
+use Nomada\App\Models\Joining\ActResult;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\SheetFile;
 use Nomada\App\View\Joining\AuditPage;
@@ -77,14 +78,54 @@ final class JoiningController extends Controller
                 : redirect()->route('run', $run);
         }
 
+        if ($isDone) {
+            return redirect()->route(
+                'joining.result',
+                $bulk->carryOut($given['act'], $value, $chosen, $this->person($request))->id,
+            );
+        }
+
         return view('joining.act', [
-            'lines' => $isDone
-                ? $bulk->carryOut($given['act'], $value, $chosen, $this->person($request))
-                : $bulk->plan($given['act'], $value, $chosen),
-            'title' => BulkAct::ACTS[$given['act']],
-            'isDone' => $isDone,
+            'lines' => $bulk->plan($given['act'], $value, $chosen),
+            'title' => BulkAct::ACTS[$given['act']] ?? '',
             'given' => $given,
         ]);
+    }
+
+    /** What came of an act on many: whoever did it, and the coordinator, may look at it again. */
+    public function result(Request $request, int $result): View
+    {
+        $found = $this->found($request, $result);
+
+        return view('joining.result', [
+            'result' => $found,
+            'title' => BulkAct::ACTS[$found->act],
+            'canUndo' => BulkAct::canUndo($found->act) && $found->undone_at === null,
+        ]);
+    }
+
+    public function undoResult(Request $request, int $result, BulkAct $bulk): RedirectResponse
+    {
+        $found = $this->found($request, $result);
+        if (! Gate::check('coordinate')) {
+            $this->chosen(array_column($found->lines, 'id'));
+        }
+        [$n, $left] = $bulk->undo($found, $this->person($request));
+
+        return redirect()
+            ->route('joining.result', $found->id)
+            ->with(
+                'said',
+                "$n taken back".($left > 0 ? "; $left were changed again since and are left as they are." : '.'),
+            );
+    }
+
+    private function found(Request $request, int $result): ActResult
+    {
+        $found = ActResult::query()->findOrFail($result);
+        abort_unless(Gate::check('coordinate') || $found->person_id === $this->person($request)->id, 404);
+
+        return $found;
     }
 
     /**

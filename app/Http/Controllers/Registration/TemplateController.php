@@ -51,6 +51,7 @@ final class TemplateController extends Controller
         );
         Templates::keep(
             new Template($kind, trim($given['subject']), str_replace("\r\n", "\n", trim($given['text']))),
+            $this->person($request),
         );
 
         return redirect()

@@ -9,9 +9,9 @@ use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Actions\Term\KeepTerms;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\Middleware\TermInAddress;
 use Nomada\App\Http\Requests\TermRequest;
 use Nomada\App\Models\Term\Term;
-use Nomada\App\Support\CurrentTerm;
 use Nomada\App\Support\Words;
 use Nomada\App\View\Term\TermPage;
 
@@ -23,18 +23,17 @@ final class TermController extends Controller
     }
 
     /** Which term the screens are about, until another is chosen. */
-    public function choose(Request $request, CurrentTerm $current): RedirectResponse
+    public function choose(Request $request): RedirectResponse
     {
         $term = Term::query()->findOrFail($request->integer('term'));
-        $request->session()->put('term', $term->id);
-        $current->forget();
+        TermInAddress::use($term->sourced_id);
 
         return redirect()
             ->route('term')
             ->with('said', "You look at {$term->title} now.");
     }
 
-    public function store(TermRequest $request, KeepTerms $keep, CurrentTerm $current): RedirectResponse
+    public function store(TermRequest $request, KeepTerms $keep): RedirectResponse
     {
         $term = $keep->add(
             $this->term()->school,
@@ -42,8 +41,7 @@ final class TermController extends Controller
             $request->first(),
             $request->last(),
         );
-        $request->session()->put('term', $term->id);
-        $current->forget();
+        TermInAddress::use($term->sourced_id);
 
         return redirect()
             ->route('term')
@@ -86,7 +84,7 @@ final class TermController extends Controller
     public function destroy(Request $request, Term $term, KeepTerms $keep): RedirectResponse
     {
         $keep->remove($term);
-        $request->session()->forget('term');
+        TermInAddress::use(null);
 
         return redirect()
             ->route('term')

@@ -49,6 +49,14 @@ final class SeriesController extends Controller
         Series $series,
         SaveSeries $save,
     ): RedirectResponse {
+        // Both changes stand: the plan that somebody else has saved meanwhile, and this title.
+        if ($request->boolean('keep_plan')) {
+            $save->rename($series, (string) $request->input('title'), $this->person($request));
+
+            return redirect()
+                ->route('section', $section)
+                ->with('said', "{$series->title} is saved: {$series->plan()->sentence()}.");
+        }
         $save(
             $section,
             $request->plan($section, $series),

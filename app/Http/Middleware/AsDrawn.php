@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Middleware;
+
+use Closure;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Queries\Drawn;
+use Nomada\App\View\Conflict\ConflictPage;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * A form that changes something knows what it was drawn from. Where somebody else has saved since, nothing is written,
+ * and the page of both is shown. The subject stays locked until what is written is written.
+ */
+final class AsDrawn
+{
+    public const NAME = '_drawn';
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        $drawn = json_decode((string) base64_decode((string) $request->input(self::NAME, ''), true), true);
+        if (
+            $request->isMethodSafe() ||
+            OnlyLooks::isOne($request) ||
+            ! is_array($drawn) ||
+            ! is_string($drawn['of'] ?? null) ||
+            ! is_array($drawn['was'] ?? null)
+        ) {
+            return $next($request);
+        }
+        $was = array_map(fn (mixed $v): string => is_scalar($v) ? (string) $v : '', $drawn['was']);
+
+        return DB::transaction(function () use ($request, $next, $drawn, $was): Response {
+            Drawn::lock($drawn['of']);
+            $is = Drawn::of($drawn['of']);
+            // What is gone altogether the act itself says, in its own words.
+            if ($is === null || array_diff_assoc($is, $was) === []) {
+                return $next($request);
+            }
+            $page = ConflictPage::of($request, $drawn['of'], $was, $is);
+            // What both wrote alike, and what this one did not touch in the same place, is no conflict.
+            if ($page->rows === []) {
+                return $next($request);
+            }
+
+            return response()->view('conflict', ['page' => $page], 409);
+        });
+    }
+
+    /** What a form carries. */
+    public static function field(string $subject): string
+    {
+        return base64_encode((string) json_encode(['of' => $subject, 'was' => Drawn::of($subject) ?? []]));
+    }
+}

@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Queries;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Post\Templates;
+use Nomada\App\Support\Presets;
+use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Joining\Floor;
+use Nomada\Core\Post\LetterKind;
+use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\SeriesPlan;
+use Nomada\Core\Timetable\TypedTime;
+use stdClass;
+
+/**
+ * What a form was drawn from: the values of its subject, by the names that its fields have in the form. A form carries
+ * them; before anything is written, they are read anew under the subject's lock.
+ *
+ * Subjects: `series:ID` (title and plan), `told:ID` and `place:ID` (of a session), `door:ID` and `door:ID:SESSION` (of
+ * a series, and of one session), `preset:KEY`, `letter:KIND`, `hours:ID` and `rotation:ID` (of a term).
+ */
+final class Drawn
+{
+    /**
+     * The values as they are now; null where the subject is gone.
+     *
+     * @return array<string, string>|null
+     */
+    public static function of(string $subject): ?array
+    {
+        [$kind, $id, $more] = explode(':', $subject.'::');
+
+        return match ($kind) {
+            'series' => self::series((int) $id),
+            'told', 'place' => self::session($kind, (int) $id),
+            'door' => self::door((int) $id, $more === '' ? null : (int) $more),
+            'preset' => self::preset($id),
+            'letter' => self::letter($id),
+            'hours', 'rotation' => self::term($kind, (int) $id),
+            default => null,
+        };
+    }
+
+    /** Locks the row behind a subject until the transaction ends, so that nobody else writes meanwhile. */
+    public static function lock(string $subject): void
+    {
+        [$kind, $id] = explode(':', $subject.':');
+        match ($kind) {
+            'series', 'door' => DB::table('series')
+                ->where('id', (int) $id)
+                ->lockForUpdate()
+                ->first(['id']),
+            'told', 'place' => DB::table('series')
+                ->whereIn('id', DB::table('sessions')->where('id', (int) $id)->select('series_id'))
+                ->lockForUpdate()
+                ->first(['id']),
+            'hours', 'rotation' => DB::table('terms')
+                ->where('id', (int) $id)
+                ->lockForUpdate()
+                ->first(['id']),
+            default => DB::select('select pg_advisory_xact_lock(hashtextextended(?, 8))', [$subject]),
+        };
+    }
+
+    /**
+     * Who changed it last, when, and in what words; null where nobody is written down.
+     *
+     * @return array{string, int, string}|null
+     */
+    public static function last(string $subject): ?array
+    {
+        [$kind, $id] = explode(':', $subject.':');
+        $series = in_array($kind, ['told', 'place'], true)
+            ? (int) DB::table('sessions')->where('id', (int) $id)->value('series_id')
+            : (int) $id;
+        $row = match ($kind) {
+            'series', 'told', 'place' => self::line('series_changes', 'series_id', $series),
+            'door' => self::line('audit_log', 'series_id', $series),
+            'hours', 'rotation' => self::line('term_changes', 'term_id', (int) $id),
+            'preset' => self::line('audit_log', 'kind', 'door'),
+            'letter' => DB::table('letter_templates')
+                ->leftJoin('people', 'people.id', '=', 'updated_by')
+                ->where('kind', $id)
+                ->first([
+                    'given_name',
+                    'family_name',
+                    DB::raw('extract(epoch from letter_templates.updated_at)::bigint as at'),
+                    DB::raw("'' as words"),
+                ]),
+            default => null,
+        };
+
+        return $row === null
+            ? null
+            : [trim("$row->given_name $row->family_name"), (int) $row->at, (string) $row->words];
+    }
+
+    private static function line(string $table, string $column, int|string $value): ?stdClass
+    {
+        return DB::table($table)
+            ->leftJoin('people', 'people.id', '=', "$table.person_id")
+            ->where("$table.$column", $value)
+            ->orderByDesc("$table.id")
+            ->first(['given_name', 'family_name', DB::raw("extract(epoch from $table.at)::bigint as at"), 'words']);
+    }
+
+    /** @return array<string, string>|null */
+    private static function series(int $id): ?array
+    {
+        $series = Series::query()->find($id);
+
+        return $series === null
+            ? null
+            : [
+                'title' => $series->title,
+                'plan' => (string) json_encode(
+                    array_map(fn (SeriesPlan $p): array => $p->toArray(), $series->stretches()->plans),
+                ),
+            ];
+    }
+
+    /** @return array<string, string>|null */
+    private static function session(string $kind, int $id): ?array
+    {
+        $session = Session::query()
+            ->with(['teacher', 'series.section.term.school'])
+            ->find($id);
+        if ($session === null) {
+            return null;
+        }
+        if ($kind === 'told') {
+            return [
+                'title' => (string) $session->title,
+                'note' => (string) $session->note,
+                'teacher' => (string) $session->teacher?->sourced_id,
+            ];
+        }
+        $zone = Zone::named($session->series->section->term->school->time_zone);
+
+        return [
+            'move_day' => $zone->dateAt((int) $session->starts_at->timestamp)->iso(),
+            'move_start' => $zone->clock((int) $session->starts_at->timestamp),
+            'move_end' => $zone->clock((int) $session->ends_at->timestamp),
+            'state' => $session->state->value,
+        ];
+    }
+
+    /** @return array<string, string>|null */
+    private static function door(int $id, ?int $session): ?array
+    {
+        $series = Series::query()->find($id);
+        if ($series === null) {
+            return null;
+        }
+        $one = $session === null ? null : Session::query()->where('series_id', $id)->find($session)?->toCore();
+
+        return self::rules(...Presets::rules($series, Presets::all(), $one));
+    }
+
+    /** @return array<string, string>|null */
+    private static function preset(string $key): ?array
+    {
+        $preset = Presets::all()[$key] ?? null;
+
+        return $preset === null
+            ? null
+            : ['preset_name' => $preset->name] + self::rules($preset->door, $preset->floor);
+    }
+
+    /** @return array<string, string> */
+    private static function rules(DoorRules $door, Floor $floor): array
+    {
+        return array_map(
+            fn (mixed $v): string => is_bool($v) ? ($v ? '1' : '') : (string) $v,
+            $door->toArray() + $floor->toArray(),
+        );
+    }
+
+    /** @return array<string, string>|null */
+    private static function letter(string $kind): ?array
+    {
+        $known = LetterKind::tryFrom($kind);
+        if ($known === null) {
+            return null;
+        }
+        $template = Templates::of($known);
+
+        return ['subject' => $template->subject, 'text' => $template->text];
+    }
+
+    /** @return array<string, string>|null */
+    private static function term(string $kind, int $id): ?array
+    {
+        $term = Term::query()->find($id);
+        if ($term === null) {
+            return null;
+        }
+
+        return $kind === 'rotation'
+            ? ['rotation' => (string) json_encode($term->rotation)]
+            : [
+                'opens' => TypedTime::format($term->opens_minute),
+                'closes' => TypedTime::format($term->closes_minute),
+            ];
+    }
+}
