@@ -293,7 +293,7 @@ final readonly class Letters
             ->where('registration_id', $registration)
             ->where('kind', '!=', LetterKind::Received)
             ->orderByDesc('id')
-            ->lockForUpdate()
+            ->lock('for no key update')
             ->get();
         // The registrant's own letter counts: a guardian's may be stuck when that one has gone.
         $own = $letters->first(fn (Letter $l): bool => $l->kind !== LetterKind::Guardian);

@@ -9,6 +9,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Post\Templates;
+use Nomada\App\Support\Locks;
 use Nomada\App\Support\Presets;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
@@ -51,21 +52,17 @@ final class Drawn
     public static function lock(string $subject): void
     {
         [$kind, $id] = explode(':', $subject.':');
-        match ($kind) {
-            'series', 'door' => DB::table('series')
-                ->where('id', (int) $id)
-                ->lockForUpdate()
-                ->first(['id']),
-            'told', 'place' => DB::table('series')
-                ->whereIn('id', DB::table('sessions')->where('id', (int) $id)->select('series_id'))
-                ->lockForUpdate()
-                ->first(['id']),
-            'hours', 'rotation' => DB::table('terms')
-                ->where('id', (int) $id)
-                ->lockForUpdate()
-                ->first(['id']),
-            default => DB::select('select pg_advisory_xact_lock(hashtextextended(?, 8))', [$subject]),
-        };
+        if (in_array($kind, ['series', 'door', 'told', 'place'], true)) {
+            $series = in_array($kind, ['series', 'door'], true)
+                ? (int) $id
+                : (int) DB::table('sessions')->where('id', (int) $id)->value('series_id');
+            Locks::timetableOf($series);
+            Locks::series($series);
+        } elseif (in_array($kind, ['hours', 'rotation'], true)) {
+            Locks::timetable((int) $id);
+        } else {
+            DB::select('select pg_advisory_xact_lock(hashtextextended(?, 8))', [$subject]);
+        }
     }
 
     /**

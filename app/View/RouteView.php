@@ -102,8 +102,9 @@ final readonly class RouteView
             (select count(*) from clashes where kind in ('".
                 implode("', '", ClashList::GRAVE).
                 "') and (section_id in (select id from mine) or other_section_id in (select id from mine))
-                and not exists (select 1 from accepted_clashes k where k.key = ".
-                ClashList::KEY.
+                and (clashes.days->>-1)::int >= {$today->day}
+                and not exists (select 1 from accepted_clashes k where ".
+                ClashList::ACCEPTED.
                 ")) as clashes,
             (select count(*) from own) as series,
             (select count(*) from join_links l join own on own.id = l.series_id

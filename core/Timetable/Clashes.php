@@ -343,19 +343,24 @@ final class Clashes
             $long === []
                 ? []
                 : [new Clash('long', [$meeting->series], [$meeting->section], [], array_values($long))];
-        $full = [];
+        $full = $people = [];
         foreach ($meeting->sessions as [$day]) {
-            $here = count(
-                array_filter($this->rosters[$meeting->roster] ?? [], fn (Attendee $a): bool => $a->isThere($day)),
+            $here = array_filter(
+                $this->rosters[$meeting->roster] ?? [],
+                fn (Attendee $a): bool => $a->isThere($day),
             );
-            if ($here > $account->seats) {
+            if (count($here) > $account->seats) {
                 $full[$day] = $day;
+                foreach ($here as $attendee) {
+                    $people[$attendee->person] = $attendee->person;
+                }
             }
         }
+        sort($people);
 
         return $full === []
             ? $out
-            : [...$out, new Clash('full', [$meeting->series], [$meeting->section], [], array_values($full))];
+            : [...$out, new Clash('full', [$meeting->series], [$meeting->section], $people, array_values($full))];
     }
 
     /**

@@ -163,7 +163,7 @@ final readonly class BulkAct
     public function undo(ActResult $result, Person $by): array
     {
         return DB::transaction(function () use ($result, $by): array {
-            $result = ActResult::query()->lockForUpdate()->findOrFail($result->id);
+            $result = ActResult::query()->lock('for no key update')->findOrFail($result->id);
             if ($result->undone_at !== null || ! self::canUndo($result->act)) {
                 throw new Fault('This is taken back already, or cannot be.', 'act');
             }
@@ -197,7 +197,7 @@ final readonly class BulkAct
     {
         return Series::query()
             ->with(['section.term.school', 'section.term.closures'])
-            ->lockForUpdate()
+            ->lock('for no key update')
             ->findOrFail($id);
     }
 

@@ -99,8 +99,8 @@ final readonly class KeepDoor
     public function session(Session $session, ?DoorRules $door, ?Floor $floor, ?Person $by): void
     {
         DB::transaction(function () use ($session, $door, $floor, $by): void {
-            $series = Series::query()->with('section')->lockForUpdate()->findOrFail($session->series_id);
-            $session = Session::query()->lockForUpdate()->findOrFail($session->id);
+            $series = Series::query()->with('section')->lock('for no key update')->findOrFail($session->series_id);
+            $session = Session::query()->lock('for no key update')->findOrFail($session->id);
             $date = LocalDate::parse($session->day)->short();
             if ((int) $session->ends_at->timestamp <= $this->clock->seconds()) {
                 throw new Fault("The session of $date is over. Choose a coming one.", 'only');

@@ -106,7 +106,7 @@ final readonly class KeepDropIn
             // Locked and read anew: of two who replace it at once, the second retires the first one's link.
             $now = DropInRoom::query()
                 ->with(['section.term.school', 'section.term.closures'])
-                ->lockForUpdate()
+                ->lock('for no key update')
                 ->findOrFail($room->id);
             $secret = LinkSecret::make(Secrets::random());
             $this->keep(

@@ -30,7 +30,7 @@ final readonly class MakeLink
         $room = $this->bridge->makeRoom($series->uid, $series->section->name());
         DB::transaction(function () use ($series, $room, $by): void {
             // Two workers may ask for the same series; the second finds the first one's link.
-            DB::table('series')->where('id', $series->id)->lockForUpdate()->first();
+            DB::table('series')->where('id', $series->id)->lock('for no key update')->first();
             $link = ($this->keep)($series->id, LinkKind::Series, null, [
                 'join_code' => JoinCode::make(Secrets::random()),
                 'room' => $room->id,

@@ -42,7 +42,7 @@ final readonly class ReplaceLink
     public function all(Series $series, ?Person $by): int
     {
         return DB::transaction(function () use ($series, $by): int {
-            DB::table('series')->where('id', $series->id)->lockForUpdate()->first();
+            DB::table('series')->where('id', $series->id)->lock('for no key update')->first();
             $links = JoinLink::query()
                 ->inForce()
                 ->where('series_id', $series->id)
@@ -66,7 +66,7 @@ final readonly class ReplaceLink
     public function single(JoinLink $link, ?Person $by): JoinLink
     {
         return DB::transaction(function () use ($link, $by): JoinLink {
-            $new = $this->one(JoinLink::query()->with('person')->lockForUpdate()->findOrFail($link->id));
+            $new = $this->one(JoinLink::query()->with('person')->lock('for no key update')->findOrFail($link->id));
             ($this->audit)(
                 'link',
                 $link->series,

@@ -23,7 +23,10 @@ final readonly class RefreshPlacements
     /** @param  list<int>  $sections */
     public function __invoke(array $sections): void
     {
-        foreach (array_chunk(array_values(array_unique($sections)), 40) as $chunk) {
+        $sections = array_values(array_unique($sections));
+        // In one order, so that two who write for the same sections do not wait for each other.
+        sort($sections);
+        foreach (array_chunk($sections, 40) as $chunk) {
             foreach ($this->facts->for($chunk) as $id => $facts) {
                 $this->section($id, $facts);
             }
@@ -56,6 +59,7 @@ final readonly class RefreshPlacements
                 }
             }
             if ($rows !== []) {
+                ksort($rows);
                 // One parameter for all of them: binding some hundred rows column by column takes longer than the rest
                 // of this.
                 DB::statement(

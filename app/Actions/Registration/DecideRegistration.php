@@ -223,11 +223,11 @@ final readonly class DecideRegistration
             DB::table('series')
                 ->whereIn('id', [$registration->series_id, $target ?? $registration->series_id])
                 ->orderBy('id')
-                ->lockForUpdate()
+                ->lock('for no key update')
                 ->get(['id']);
             $fresh = Registration::query()
                 ->with(['series.section.term.school', 'series.section.term.closures', 'series.sessions', 'person'])
-                ->lockForUpdate()
+                ->lock('for no key update')
                 ->findOrFail($registration->id);
             $do($fresh, $fresh->series);
         });

@@ -29,7 +29,7 @@ final readonly class KeepRegistering
             );
         }
         DB::transaction(function () use ($series, $registering, $by): void {
-            DB::table('series')->where('id', $series->id)->lockForUpdate()->first();
+            DB::table('series')->where('id', $series->id)->lock('for no key update')->first();
             $series->update(['registering' => $registering?->toArray()]);
             ($this->audit)(
                 'registration',

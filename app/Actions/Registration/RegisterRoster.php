@@ -13,6 +13,7 @@ use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Locks;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Registration\RosterFollow;
 
@@ -30,13 +31,31 @@ final readonly class RegisterRoster
     ) {
     }
 
+    /**
+     * Where a series is registered as a roster, its registrations follow whoever meets in it now.
+     *
+     * @return array{joined: int, left: int}
+     */
+    public function follow(Series $series): array
+    {
+        if (! Registration::query()->where('series_id', $series->id)->where('came_by', 'roster')->exists()) {
+            return ['joined' => 0, 'left' => 0];
+        }
+
+        return $this(
+            Section::query()
+                ->with(['term.school', 'term.closures', 'series'])
+                ->findOrFail($series->section_id),
+        );
+    }
+
     /** @return array{joined: int, left: int} registrations made and withdrawn, over all series */
     public function __invoke(Section $section): array
     {
         $today = $section->term->calendar()->zone->dateAt($this->clock->seconds())->iso();
 
         return DB::transaction(function () use ($section, $today): array {
-            DB::table('sections')->where('id', $section->id)->lockForUpdate()->first();
+            Locks::series(...$section->series->pluck('id')->all());
             $sum = ['joined' => 0, 'left' => 0];
             $touched = [$section->id];
             foreach ($section->series as $series) {

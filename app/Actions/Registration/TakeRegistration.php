@@ -42,7 +42,7 @@ final readonly class TakeRegistration
     public function __invoke(Series $series, Person $person, string $name, string $email, array $days): array
     {
         return DB::transaction(function () use ($series, $person, $name, $email, $days): array {
-            DB::table('series')->where('id', $series->id)->lockForUpdate()->first();
+            DB::table('series')->where('id', $series->id)->lock('for no key update')->first();
             $registering = Registering::from(
                 $series->registering ??
                     throw new Fault(

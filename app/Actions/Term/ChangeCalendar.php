@@ -10,6 +10,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Term\TermChange;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\CurrentTerm;
+use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
 use stdClass;
 
@@ -95,7 +96,7 @@ final readonly class ChangeCalendar
     {
         return DB::transaction(function () use ($change, $by): CalendarEffect {
             $calendar = $this->locked($change->term_id)->calendar();
-            $change = TermChange::query()->lockForUpdate()->findOrFail($change->id);
+            $change = TermChange::query()->lock('for no key update')->findOrFail($change->id);
             if ($change->undone_at !== null) {
                 throw new Fault('This change is undone already.', 'change');
             }
@@ -155,7 +156,8 @@ final readonly class ChangeCalendar
     /** The term's row is the first lock that anybody takes: calendar, then series, then what follows from them. */
     private function locked(int $term): Term
     {
-        DB::table('terms')->where('id', $term)->lockForUpdate()->first();
+        Locks::timetable($term);
+        DB::table('terms')->where('id', $term)->lock('for no key update')->first();
 
         return $this->read($term);
     }

@@ -12,18 +12,23 @@ final class AcceptClash
 {
     public function __invoke(string $key, string $reason, Person $by): void
     {
+        $seen = DB::table('clashes')
+            ->whereRaw("kind || ' ' || series_id || coalesce(' ' || other_series_id, '') = ?", [$key])
+            ->first(['people', 'days']);
         DB::table('accepted_clashes')->upsert(
             [
                 [
                     'key' => $key,
                     'reason' => $reason,
+                    'people' => $seen->people ?? '[]',
+                    'days' => $seen->days ?? '[]',
                     'accepted_by' => $by->id,
                     'created_at' => now(),
                     'updated_at' => now(),
                 ],
             ],
             'key',
-            ['reason', 'accepted_by', 'updated_at'],
+            ['reason', 'people', 'days', 'accepted_by', 'updated_at'],
         );
     }
 

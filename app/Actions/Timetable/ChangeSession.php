@@ -10,6 +10,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
@@ -169,9 +170,10 @@ final readonly class ChangeSession
         ?Person $by = null,
     ): Session {
         return DB::transaction(function () use ($series, $day, $start, $minutes, $madeUp, $by): Session {
+            Locks::timetableOf($series->id);
             $series = Series::query()
                 ->with(['section.term.school', 'section.term.closures'])
-                ->lockForUpdate()
+                ->lock('for no key update')
                 ->findOrFail($series->id);
             if ($madeUp !== null && $madeUp->state === SessionState::Planned) {
                 throw new Fault('Only a lost or cancelled session can be made up.', 'makes_up');
@@ -290,12 +292,13 @@ final readonly class ChangeSession
     private function change(Session $session, ?SessionState $from, string $refusal, ?Person $by, callable $to): void
     {
         DB::transaction(function () use ($session, $from, $to, $refusal, $by): void {
+            Locks::timetableOf($session->series_id);
             // Locked, so that two people who press at one moment do not both count the sequence up.
             $series = Series::query()
                 ->with(['section.term.school', 'section.term.closures'])
-                ->lockForUpdate()
+                ->lock('for no key update')
                 ->findOrFail($session->series_id);
-            $session = Session::query()->lockForUpdate()->findOrFail($session->id)->setRelation('series', $series);
+            $session = Session::query()->lock('for no key update')->findOrFail($session->id)->setRelation('series', $series);
             if ($from !== null && $session->state !== $from) {
                 throw new Fault($refusal, 'session');
             }

@@ -10,6 +10,7 @@ use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Locks;
 
 /**
  * Deletes a series with its sessions, links and registrations; the history keeps them, so that it can be undone. What
@@ -27,6 +28,8 @@ final readonly class DeleteSeries
     public function __invoke(Series $series, ?Person $by = null): void
     {
         DB::transaction(function () use ($series, $by): void {
+            Locks::timetableOf($series->id);
+            Locks::series($series->id);
             $links = JoinLink::query()->inForce()->where('series_id', $series->id)->count();
             if ($links > 0) {
                 ($this->audit)(

@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Timetable;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Locks;
 use Nomada\Core\Timetable\Topics;
 
 /** Lays a pasted list of topics over a series' sessions in order. */
@@ -32,6 +33,8 @@ final readonly class PasteTopics
         $topics = Topics::read($pasted);
 
         return DB::transaction(function () use ($series, $topics, $move, $fromFirst, $by): int {
+            Locks::timetableOf($series->id);
+            Locks::series($series->id);
             $before = $this->history->snapshot($series->id);
             $series->update(['topics' => $topics, 'topics_move' => $move]);
             $this->lay->write($series, $this->lay->standing($series->id), true, $fromFirst);

@@ -6,6 +6,7 @@ namespace Nomada\App\Actions\Timetable;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\Locks;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Attendee;
 use Nomada\Core\Timetable\Clash;
@@ -27,8 +28,9 @@ final class RefreshClashes
             return;
         }
         $sections = $sections === null ? null : $this->withThoseThatShare($sections);
-        $found = $this->find($term, $sections);
-        DB::transaction(function () use ($term, $sections, $found): void {
+        DB::transaction(function () use ($term, $sections): void {
+            Locks::timetable($term->id);
+            $found = $this->find($term, $sections);
             DB::table('clashes')
                 ->when(
                     $sections === null,

@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Laying;
@@ -65,6 +66,7 @@ final readonly class SaveSeries
             $by,
             $from,
         ): Series {
+            Locks::timetable($section->term_id);
             $now = Carbon::createFromTimestamp($this->clock->seconds());
             if ($series === null) {
                 $series = Series::query()->create([
@@ -107,7 +109,8 @@ final readonly class SaveSeries
         $title = $this->title($series->section, $title, $series);
 
         return DB::transaction(function () use ($series, $title, $by): Series {
-            $series = Series::query()->with('section.term')->lockForUpdate()->findOrFail($series->id);
+            Locks::timetableOf($series->id);
+            $series = Series::query()->with('section.term')->lock('for no key update')->findOrFail($series->id);
             if ($series->title === $title) {
                 return $series;
             }
@@ -143,6 +146,7 @@ final readonly class SaveSeries
     public function relay(Series $series, Stretches $stretches, ?Person $by, string $words): Series
     {
         return DB::transaction(function () use ($series, $stretches, $by, $words): Series {
+            Locks::timetableOf($series->id);
             $before = $this->history->snapshot($series->id);
             $series->follow($stretches);
             ($this->lay)($series, $series->section->term->calendar());

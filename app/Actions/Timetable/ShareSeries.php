@@ -6,10 +6,10 @@ namespace Nomada\App\Actions\Timetable;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Registration\RegisterRoster;
-use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
 
 /**
@@ -35,10 +35,18 @@ final readonly class ShareSeries
             throw new Fault("{$section->name()} meets in this series already.", 'share');
         }
         DB::transaction(function () use ($series, $section, $by): void {
+            Locks::timetableOf($series->id);
+            Locks::series($series->id);
             $before = $this->history->snapshot($series->id);
-            DB::table('series_sections')->insert(['series_id' => $series->id, 'section_id' => $section->id]);
+            $isNew = DB::table('series_sections')->insertOrIgnore([
+                'series_id' => $series->id,
+                'section_id' => $section->id,
+            ]);
+            if ($isNew === 0) {
+                throw new Fault("{$section->name()} meets in this series already.", 'share');
+            }
             $this->history->record($series, $by, "shared with {$section->name()}", $before);
-            $this->registered($series);
+            $this->register->follow($series);
             ($this->follow)($series);
         });
     }
@@ -53,25 +61,16 @@ final readonly class ShareSeries
             );
         }
         DB::transaction(function () use ($series, $section, $by): void {
+            Locks::timetableOf($series->id);
+            Locks::series($series->id);
             $before = $this->history->snapshot($series->id);
             DB::table('series_sections')
                 ->where('series_id', $series->id)
                 ->where('section_id', $section->id)
                 ->delete();
             $this->history->record($series, $by, "no longer shared with {$section->name()}", $before);
-            $this->registered($series);
+            $this->register->follow($series);
             ($this->follow)($series, true, [$section->id]);
         });
-    }
-
-    private function registered(Series $series): void
-    {
-        if (Registration::query()->where('series_id', $series->id)->where('came_by', 'roster')->exists()) {
-            ($this->register)(
-                Section::query()
-                    ->with(['term.school', 'term.closures', 'series'])
-                    ->findOrFail($series->section_id),
-            );
-        }
     }
 }

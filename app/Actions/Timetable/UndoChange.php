@@ -6,11 +6,13 @@ namespace Nomada\App\Actions\Timetable;
 
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Registration\RegisterRoster;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
 use Nomada\Core\Timetable\Laying;
 use Nomada\Core\Timetable\PlannedSession;
@@ -27,6 +29,7 @@ final readonly class UndoChange
         private FollowSeries $follow,
         private SeriesHistory $history,
         private DeleteSeries $delete,
+        private RegisterRoster $register,
     ) {
     }
 
@@ -34,7 +37,8 @@ final readonly class UndoChange
     public function __invoke(SeriesChange $change, Person $by): void
     {
         DB::transaction(function () use ($change, $by): void {
-            $change = SeriesChange::query()->with('section')->lockForUpdate()->findOrFail($change->id);
+            Locks::timetable($change->section->term_id);
+            $change = SeriesChange::query()->with('section')->lock('for no key update')->findOrFail($change->id);
             $last = SeriesChange::query()
                 ->where('series_id', $change->series_id)
                 // What the calendar did is undone where it was done, in any order with these.
@@ -59,7 +63,7 @@ final readonly class UndoChange
     /** @param  array<string, list<array<string, mixed>>>  $before */
     private function undo(SeriesChange $change, array $before): void
     {
-        $series = Series::query()->lockForUpdate()->find($change->series_id);
+        $series = Series::query()->lock('for no key update')->find($change->series_id);
         $was = $before['series'][0] ?? null;
         if ($was === null) {
             // It was new: undone, it is gone.
@@ -90,7 +94,9 @@ final readonly class UndoChange
                 ]),
             );
             DB::table('series')->where('id', $series->id)->update($columns);
-            $left = array_diff($series->sectionIds(), array_column($before['series_sections'] ?? [], 'section_id'));
+            $were = array_map(intval(...), array_column($before['series_sections'] ?? [], 'section_id'));
+            $left = array_diff($series->sectionIds(), $were);
+            $hasMoved = $left !== [] || array_diff($were, $series->sectionIds()) !== [];
             DB::table('series_sections')->where('series_id', $series->id)->whereIn('section_id', $left)->delete();
             DB::table('series_sections')->insertOrIgnore($before['series_sections'] ?? []);
             $series->refresh();
@@ -116,6 +122,10 @@ final readonly class UndoChange
             $now,
         );
         $this->lay->write($series, $laying->sessions);
+        // Who is registered follows who meets in it: whoever comes back has a new link, since the old one is dead for good.
+        if ($hasMoved ?? false) {
+            $this->register->follow($series);
+        }
         ($this->follow)($series, true, array_values($left ?? []));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable;
 
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
@@ -31,16 +32,18 @@ final readonly class ClashList
         $rows = DB::table('clashes')
             ->join('sections as a', 'a.id', '=', 'clashes.section_id')
             ->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
-            ->leftJoin('accepted_clashes', 'accepted_clashes.key', '=', DB::raw(self::KEY))
+            ->leftJoin('accepted_clashes as k', fn (JoinClause $j) => $j->whereRaw(self::ACCEPTED))
             ->leftJoin('people', 'people.id', '=', 'accepted_by')
             ->where(
                 fn ($q) => $q
                     ->whereIn('clashes.section_id', clone $mine)
                     ->orWhereIn('clashes.other_section_id', clone $mine),
             )
+            // What is past cannot be mended any more.
+            ->whereRaw('(clashes.days->>-1)::int >= ?', [$today])
             ->orderByRaw(
                 "array_position(array['teacher', 'account', 'room', 'students', 'long', 'full', 'turnaround', ".
-                    "'hours', 'outside']::varchar[], kind), (days->>0)::int, clashes.id",
+                    "'hours', 'outside']::varchar[], kind), (clashes.days->>0)::int, clashes.id",
             )
             ->get([
                 'kind',
@@ -54,7 +57,7 @@ final readonly class ClashList
                 'b.title as b_title',
                 'b.year as b_year',
                 'reason',
-                DB::raw('jsonb_array_length(people) as n'),
+                DB::raw('jsonb_array_length(clashes.people) as n'),
                 DB::raw(self::KEY.' as key'),
                 DB::raw("people.given_name || ' ' || people.family_name as by"),
             ]);
@@ -102,8 +105,9 @@ final readonly class ClashList
             ->join('sections as a', 'a.id', '=', 'clashes.section_id')
             ->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
             ->whereIn('kind', self::GRAVE)
+            ->whereRaw('(clashes.days->>-1)::int >= ?', [$this->clock->schoolDay()->day])
             ->whereNotExists(
-                fn ($q) => $q->from('accepted_clashes')->where('accepted_clashes.key', DB::raw(self::KEY)),
+                fn ($q) => $q->from('accepted_clashes as k')->whereRaw(self::ACCEPTED),
             )
             ->orderBy('clashes.id')
             ->get([
@@ -161,5 +165,8 @@ final readonly class ClashList
     }
 
     /** What a clash is between, whatever days it is found on. */
+    /** Joined as `k`: an acceptance holds for whom and for which days it was given, and for no more. */
+    public const ACCEPTED = 'k.key = '.self::KEY.' and clashes.people <@ k.people and clashes.days <@ k.days';
+
     public const KEY = "kind || ' ' || clashes.series_id || coalesce(' ' || clashes.other_series_id, '')";
 }

@@ -300,7 +300,7 @@ final readonly class WeekPage
             ->where('term_id', $term->id)
             ->whereIn('kind', ClashList::GRAVE)
             ->whereNotExists(
-                fn ($q) => $q->from('accepted_clashes')->where('accepted_clashes.key', DB::raw(ClashList::KEY)),
+                fn ($q) => $q->from('accepted_clashes as k')->whereRaw(ClashList::ACCEPTED),
             )
             ->get(['kind', 'series_id', 'other_series_id', 'days', DB::raw('jsonb_array_length(people) as n')]);
         foreach ($grave as $row) {
