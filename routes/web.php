@@ -346,6 +346,9 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::middleware('can:coordinate')->group(function (): void {
+        Route::post('/term/imports/{import}/undoing', [ImportController::class, 'undo'])
+            ->whereNumber('import')
+            ->name('import.undo');
         Route::post('/term/changes/{change}/undoing', [CalendarController::class, 'undo'])
             ->whereNumber('change')
             ->name('calendar.undo');

@@ -303,7 +303,7 @@ final class DemoCommand extends Command
                 if ($to !== $series) {
                     app(KeepRegistering::class)($to, new Registering(seats: 28), $by);
                 }
-                [$registration] = $take($to, $student, $name, $email, []);
+                [$registration] = $take($to, $student, $name, (string) $email, []);
                 if ($to === $series && ($id === '7MAT-A' || $i > 4)) {
                     $decide->accept($registration, $by);
                 }

@@ -6,6 +6,7 @@ namespace Nomada\App\Console;
 
 use Illuminate\Console\Command;
 use Nomada\App\Actions\Term\ImportSchool;
+use Nomada\App\Models\Term\School;
 use Nomada\App\Support\ImportFiles;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\ImportFault;
@@ -15,7 +16,9 @@ final class ImportCommand extends Command
 {
     protected $signature =
         'nomada:import {path : a folder or a zip} {--take-good : take the good rows, and list the '.
-        'rest} {--json}';
+        'rest} {--zone= : the time zone of the school, where orgs.csv does not say it} {--look : say what it would '.
+        'do, and '.
+        'do nothing} {--json}';
 
     protected $description =
         'Reads a school: OneRoster 1.1 CSV, closures.ics, timetable.csv. With any fault nothing '.
@@ -44,7 +47,15 @@ final class ImportCommand extends Command
                 2,
             );
         }
-        $data = SchoolReader::read($files);
+        $zone = (string) ($this->option('zone') ?? School::query()->orderBy('id')->value('time_zone'));
+        $data = SchoolReader::read($files, $zone);
+        if ($this->option('look')) {
+            $this->output->writeln(
+                (string) json_encode($import->look($data), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE),
+            );
+
+            return $data->faults === [] ? 0 : 2;
+        }
         $saves = $data->faults === [] || ($this->option('take-good') && $data->school !== null);
         $done = $saves ? $import($data) : [];
 
@@ -54,6 +65,7 @@ final class ImportCommand extends Command
                 'read' => $data->counts(),
                 'done' => $done,
                 'faults' => $data->faults,
+                'followed' => $data->followed,
                 'warnings' => $data->warnings,
             ],
             [

@@ -317,7 +317,8 @@ final readonly class Letters
         array $values,
         ?int $registration,
     ): int {
-        if ($kind->mayBeStopped() && $to->letters_stopped_at !== null) {
+        // Whoever has no address reads it on their own page.
+        if ($to->email === null || ($kind->mayBeStopped() && $to->letters_stopped_at !== null)) {
             return 0;
         }
 

@@ -40,11 +40,11 @@ final readonly class KeptUpload
         return new self($key, $folder);
     }
 
-    public function read(): SchoolData
+    public function read(string $zone = ''): SchoolData
     {
         $zip = "$this->folder/upload.zip";
 
-        return SchoolReader::read(ImportFiles::from(is_file($zip) ? $zip : $this->folder));
+        return SchoolReader::read(ImportFiles::from(is_file($zip) ? $zip : $this->folder), $zone);
     }
 
     public function forget(): void

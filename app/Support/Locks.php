@@ -38,6 +38,10 @@ final class Locks
     /** Seats, links and registrations of series: whoever decides about them comes one after the other. */
     public static function series(int ...$ids): void
     {
-        DB::table('series')->whereIn('id', $ids)->orderBy('id')->lock('for no key update')->get(['id']);
+        DB::table('series')
+            ->whereIn('id', $ids)
+            ->orderBy('id')
+            ->lock('for no key update')
+            ->get(['id']);
     }
 }

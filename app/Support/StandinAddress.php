@@ -35,7 +35,7 @@ final readonly class StandinAddress
     public function mailbox(Person $person): string
     {
         return $this->page(
-            '/post/people/'.rawurlencode(mb_strtolower($person->email)),
+            '/post/people/'.rawurlencode(mb_strtolower((string) $person->email)),
             'Post of '.$person->name(),
             $person,
         );

@@ -73,7 +73,9 @@ final readonly class FindQuery
     {
         $query = Person::query()->where('role', '!=', 'guardian')->whereNull('disabled_on');
         foreach (self::words($typed) as $word) {
-            $query->whereRaw("(given_name || ' ' || family_name || ' ' || email) ilike ?", ["%$word%"]);
+            $query->whereRaw("(given_name || ' ' || family_name || ' ' || coalesce(email, '')) ilike ?", [
+                "%$word%",
+            ]);
         }
         if (! $for->isCoordinator()) {
             $query->whereIn(

@@ -15,24 +15,26 @@ final class Csv
     /** @var list<CsvRow> */
     public array $rows = [];
 
+    private string $separator = ',';
+
     /**
      * @param  list<string>  $needs  columns that must be there
      */
     public function __construct(public readonly string $file, string $text, array $needs)
     {
-        if (str_starts_with($text, "\xEF\xBB\xBF")) {
-            $text = substr($text, 3);
-        }
-        if (! mb_check_encoding($text, 'UTF-8')) {
+        $text = $this->decoded($text);
+        $nul = strpos($text, "\0");
+        if ($nul !== false) {
             $this->faults[] = new ImportFault(
                 $file,
-                $this->lineOfBadByte($text),
+                1 + substr_count($text, "\n", 0, $nul),
                 '',
-                'The file must be UTF-8 text. Save it again as CSV with UTF-8 encoding.',
+                'Text was expected; this line has a NUL character. Save the file again as CSV.',
             );
 
             return;
         }
+        $this->separator = $this->separatorOf(strtok($text, "\r\n") ?: '', $needs);
         $records = $this->records($text);
         $header = array_shift($records);
         if ($header === null) {
@@ -70,11 +72,12 @@ final class Csv
                 'Each column may stand in the header once.',
             );
         }
-        if ($this->faults !== []) {
+        if (array_filter($this->faults, fn (ImportFault $f): bool => ! $f->warning) !== []) {
             return;
         }
         foreach ($records as [$line, $cells]) {
-            if ($cells === ['']) {
+            // An empty row, and one of separators only, as spreadsheets leave them at the end.
+            if (implode('', $cells) === '') {
                 continue;
             }
             if (count($cells) !== count($columns)) {
@@ -108,12 +111,12 @@ final class Csv
                 if (($text[$at] ?? '') === '"') {
                     [$cell, $at, $line] = $this->quoted($text, $at + 1, $line, $begun, count($cells) + 1);
                 } else {
-                    $size = strcspn($text, ",\r\n", $at);
+                    $size = strcspn($text, "$this->separator\r\n", $at);
                     $cell = substr($text, $at, $size);
                     $at += $size;
                 }
                 $cells[] = $cell;
-                $more = ($text[$at] ?? '') === ',';
+                $more = ($text[$at] ?? '') === $this->separator;
                 $at += $more ? 1 : 0;
             } while ($more);
             if (($text[$at] ?? '') === "\r") {
@@ -154,7 +157,7 @@ final class Csv
                 continue;
             }
             $after = $close + 1;
-            $size = strcspn($text, ",\r\n", $after);
+            $size = strcspn($text, "$this->separator\r\n", $after);
             if ($size > 0) {
                 $this->faults[] = new ImportFault(
                     $this->file,
@@ -169,14 +172,60 @@ final class Csv
         }
     }
 
-    private function lineOfBadByte(string $text): int
+    /** UTF-8, with or without a mark; UTF-16 by its mark; else Latin-1 (Windows-1252), which is said. */
+    private function decoded(string $text): string
     {
-        foreach (explode("\n", $text) as $n => $line) {
-            if (! mb_check_encoding($line, 'UTF-8')) {
-                return $n + 1;
+        if (str_starts_with($text, "\xEF\xBB\xBF")) {
+            return substr($text, 3);
+        }
+        $from = match (true) {
+            str_starts_with($text, "\xFF\xFE") => 'UTF-16LE',
+            str_starts_with($text, "\xFE\xFF") => 'UTF-16BE',
+            ! mb_check_encoding($text, 'UTF-8') => 'Windows-1252',
+            default => null,
+        };
+        if ($from === null) {
+            return $text;
+        }
+        $this->faults[] = new ImportFault(
+            $this->file,
+            0,
+            '',
+            "This file is no UTF-8 text; it was read as $from. Look whether the names in it are right.",
+            '',
+            true,
+        );
+
+        return mb_convert_encoding(str_starts_with($from, 'UTF-16') ? substr($text, 2) : $text, 'UTF-8', $from);
+    }
+
+    /**
+     * A comma, unless the header row has all its columns only by a semicolon or a tab.
+     *
+     * @param  list<string>  $needs
+     */
+    private function separatorOf(string $header, array $needs): string
+    {
+        foreach ([',', ';', "\t"] as $separator) {
+            $columns = array_map(fn (string $c): string => trim($c, " \"\r\n"), explode($separator, $header));
+            if (array_diff($needs, $columns) === []) {
+                if ($separator !== ',') {
+                    $this->faults[] = new ImportFault(
+                        $this->file,
+                        1,
+                        '',
+                        'The values are parted by '.
+                            ($separator === ';' ? 'semicolons' : 'tabs').
+                            ' and were read so.',
+                        '',
+                        true,
+                    );
+                }
+
+                return $separator;
             }
         }
 
-        return 1;
+        return ',';
     }
 }

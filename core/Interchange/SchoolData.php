@@ -16,7 +16,7 @@ use Nomada\Core\Timetable\SeriesPlan;
  * @phpstan-type SectionRow array{sourced_id: string, title: string, code: string, year: string, course: string,
  *   term: string}
  * @phpstan-type PersonRow array{sourced_id: string, role: string, given_name: string, family_name: string,
- *   email: string, year: string, time_zone: string, guardians: list<string>}
+ *   email: string|null, year: string, time_zone: string, guardians: list<string>, enabled: bool|null}
  * @phpstan-type EnrolmentRow array{sourced_id: string, section: string, person: string, role: string, primary: bool,
  *   begins_on: ?string, ends_on: ?string}
  * @phpstan-type ClosureRow array{uid: string, first: string, last: string, reason: string}
@@ -47,6 +47,12 @@ final class SchoolData
 
     /** @var list<SeriesRow>|null null where no timetable.csv was given */
     public ?array $series = null;
+
+    /** Whether orgs.csv says no zone, and nobody has given one. */
+    public bool $needsZone = false;
+
+    /** @var array<string, int> how many rows are left out because of another fault, by where that one stands */
+    public array $followed = [];
 
     /** @var list<ImportFault> */
     public array $faults = [];

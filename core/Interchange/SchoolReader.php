@@ -54,15 +54,24 @@ final class SchoolReader
 
     private Zone $zone;
 
-    /** @param  array<string, string>  $files contents by file name */
-    public static function read(array $files): SchoolData
+    private string $given = '';
+
+    /** @var array<string, array<string, int>> line of each row that was not read, by file and sourcedId */
+    private array $bad = [];
+
+    /**
+     * @param  array<string, string>  $files contents by file name
+     * @param  string  $zone  the school's zone, where orgs.csv does not say it
+     */
+    public static function read(array $files, string $zone = ''): SchoolData
     {
-        return (new self())->all($files);
+        return (new self())->all($files, $zone);
     }
 
     /** @param  array<string, string>  $files */
-    private function all(array $files): SchoolData
+    private function all(array $files, string $given): SchoolData
     {
+        $this->given = $given;
         $this->data = new SchoolData();
         $this->zone = Zone::named('UTC');
         foreach (self::NEEDED as $name) {
@@ -122,7 +131,13 @@ final class SchoolReader
 
                 continue;
             }
-            $zone = $this->zone($row, 'metadata.timeZone');
+            $zone =
+                $row->get('metadata.timeZone') === '' && $this->given !== ''
+                    ? $this->given
+                    : $this->zone($row, 'metadata.timeZone');
+            if ($row->get('metadata.timeZone') === '' && $zone === null) {
+                $this->data->needsZone = true;
+            }
             if ($zone !== null) {
                 $this->zone = Zone::named($zone);
                 $this->data->school = [
@@ -153,10 +168,12 @@ final class SchoolReader
             $first = $this->date($row, 'startDate', true);
             $last = $this->date($row, 'endDate', true);
             if ($first === null || $last === null) {
+                $this->bad['academicSessions.csv'][$row->get('sourcedId')] = $row->line;
+
                 continue;
             }
             if ($last < $first) {
-                $this->data->add($row->fault('endDate', "A date on or after the startDate $first was expected."));
+                $this->fault($row, 'endDate', "A date on or after the startDate $first was expected.");
 
                 continue;
             }
@@ -188,9 +205,19 @@ final class SchoolReader
             $course = $this->reference($row, 'courseSourcedId', $this->data->courses, 'courses.csv');
             $terms = array_values(array_filter(array_map(trim(...), explode(',', $row->get('termSourcedIds')))));
             if ($terms === [] || ! isset($this->data->terms[$terms[0]])) {
-                $this->data->add(
-                    $row->fault('termSourcedIds', 'The sourcedId of a term of academicSessions.csv was expected.'),
-                );
+                $line = $this->bad['academicSessions.csv'][$terms[0] ?? ''] ?? null;
+                $this->bad['classes.csv'][$row->get('sourcedId')] = $line ?? $row->line;
+                if ($line === null) {
+                    $this->data->add(
+                        $row->fault(
+                            'termSourcedIds',
+                            'The sourcedId of a term of academicSessions.csv was expected.',
+                        ),
+                    );
+                } else {
+                    $where = "academicSessions.csv, line $line";
+                    $this->data->followed[$where] = ($this->data->followed[$where] ?? 0) + 1;
+                }
             } elseif ($course !== null) {
                 $this->data->sections[$row->get('sourcedId')] = [
                     'sourced_id' => $row->get('sourcedId'),
@@ -207,44 +234,66 @@ final class SchoolReader
     /** @param  iterable<CsvRow>  $rows */
     private function people(iterable $rows): void
     {
-        $addresses = [];
+        $addresses = $lines = [];
         foreach ($this->named($rows, 'familyName') as $row) {
             $role = self::ROLES[$row->get('role')] ?? null;
             if ($role === null) {
-                $this->data->add(
-                    $row->fault('role', 'One of '.implode(', ', array_keys(self::ROLES)).' was expected.'),
-                );
-
-                continue;
-            }
-            $email = mb_strtolower($row->get('email'));
-            if (filter_var($email, FILTER_VALIDATE_EMAIL, FILTER_FLAG_EMAIL_UNICODE) === false) {
-                $this->data->add($row->fault('email', 'An e-mail address was expected.'));
-
-                continue;
-            }
-            if (isset($addresses[$email])) {
+                $this->bad['users.csv'][$row->get('sourcedId')] = $row->line;
                 $this->data->add(
                     $row->fault(
-                        'email',
-                        "An address of this person's own was expected; line $addresses[$email] has the same.",
+                        'role',
+                        'This role has no part in live classes; the row is left out. Known are '.
+                            implode(', ', array_keys(self::ROLES)).
+                            '.',
+                        true,
                     ),
                 );
 
                 continue;
             }
-            $addresses[$email] = $row->line;
+            $email = mb_strtolower($row->get('email'));
+            if ($email !== '' && filter_var($email, FILTER_VALIDATE_EMAIL, FILTER_FLAG_EMAIL_UNICODE) === false) {
+                $this->fault($row, 'email', 'An e-mail address was expected, or none.');
+
+                continue;
+            }
+            if ($row->get('givenName') === '') {
+                $this->data->add($row->fault('givenName', 'A given name was expected; this one is empty.', true));
+            }
+            if ($email !== '' && isset($addresses[$email])) {
+                $this->data->add(
+                    $row->fault(
+                        'email',
+                        "Line $addresses[$email] has the same address: both sign in by their sourcedId.",
+                        true,
+                    ),
+                );
+            }
+            $enabled = match (strtolower($row->get('enabledUser'))) {
+                '' => null,
+                'true', '1' => true,
+                'false', '0' => false,
+                default => 'odd',
+            };
+            if ($enabled === 'odd') {
+                $this->fault($row, 'enabledUser', 'true or false was expected.');
+
+                continue;
+            }
+            $addresses[$email] ??= $row->line;
             $zone =
                 $row->get('metadata.timeZone') === '' ? $this->zone->name : $this->zone($row, 'metadata.timeZone');
             if ($zone === null) {
                 continue;
             }
+            $lines[$row->get('sourcedId')] = $row->line;
             $this->data->people[$row->get('sourcedId')] = [
                 'sourced_id' => $row->get('sourcedId'),
                 'role' => $role,
                 'given_name' => $row->get('givenName'),
                 'family_name' => $row->get('familyName'),
-                'email' => $email,
+                'email' => $email === '' ? null : $email,
+                'enabled' => $enabled,
                 'year' => ltrim($row->get('grades'), '0'),
                 'time_zone' => $zone,
                 'guardians' => $role === 'student'
@@ -255,6 +304,20 @@ final class SchoolReader
             ];
         }
         foreach ($this->data->people as $id => $person) {
+            foreach (
+                array_diff($person['guardians'], array_map(strval(...), array_keys($this->data->people))) as $unknown
+            ) {
+                $this->data->add(
+                    new ImportFault(
+                        'users.csv',
+                        $lines[$id] ?? 0,
+                        'agentSourcedIds',
+                        'The sourcedId of a good row of users.csv was expected; this guardian is left out.',
+                        (string) $unknown,
+                        true,
+                    ),
+                );
+            }
             $this->data->people[$id]['guardians'] = array_values(
                 array_filter($person['guardians'], fn (string $g): bool => isset($this->data->people[$g])),
             );
@@ -269,11 +332,37 @@ final class SchoolReader
             $section = $this->reference($row, 'classSourcedId', $this->data->sections, 'classes.csv');
             $person = $this->reference($row, 'userSourcedId', $this->data->people, 'users.csv');
             $role =
-                ['student' => 'student', 'teacher' => 'teacher', 'aide' => 'co-teacher', 'proctor' => 'observer'][
-                    $row->get('role')
-                ] ?? null;
+                [
+                    'student' => 'student',
+                    'teacher' => 'teacher',
+                    'aide' => 'co-teacher',
+                    'proctor' => 'observer',
+                    'administrator' => 'observer',
+                ][$row->get('role')] ?? null;
             if ($role === null) {
-                $this->data->add($row->fault('role', 'One of student, teacher, aide, proctor was expected.'));
+                $this->data->add(
+                    $row->fault('role', 'One of student, teacher, aide, proctor, administrator was expected.'),
+                );
+            }
+            $account = $person === null ? '' : $this->data->people[$person]['role'];
+            if (
+                in_array($role, ['teacher', 'co-teacher'], true) &&
+                in_array($account, ['student', 'guardian'], true)
+            ) {
+                $this->data->add(
+                    $row->fault(
+                        'role',
+                        "Somebody of staff was expected: users.csv has $person as a $account, who cannot teach a ".
+                            'section.',
+                    ),
+                );
+
+                continue;
+            }
+            if (! in_array(strtolower($row->get('primary')), ['', 'true', 'false', '0', '1'], true)) {
+                $this->data->add($row->fault('primary', 'true or false was expected.'));
+
+                continue;
             }
             $begins = $this->date($row, 'beginDate', false);
             $ends = $this->date($row, 'endDate', false);
@@ -303,7 +392,7 @@ final class SchoolReader
                 'section' => $section,
                 'person' => $person,
                 'role' => $role,
-                'primary' => strtolower($row->get('primary')) === 'true',
+                'primary' => in_array(strtolower($row->get('primary')), ['true', '1'], true),
                 'begins_on' => $begins === '' ? null : $begins,
                 'ends_on' => $ends === '' ? null : $ends,
             ];
@@ -339,12 +428,26 @@ final class SchoolReader
         }
     }
 
+    /** A fault that leaves a row out: what refers to the row follows from it. */
+    private function fault(CsvRow $row, string $column, string $expected): void
+    {
+        $this->bad[$row->file][$row->get('sourcedId')] = $row->line;
+        $this->data->add($row->fault($column, $expected));
+    }
+
     /** @param  array<string, mixed>  $known */
     private function reference(CsvRow $row, string $column, array $known, string $file): ?string
     {
         $id = $row->get($column);
         if (! isset($known[$id])) {
-            $this->data->add($row->fault($column, "The sourcedId of a good row of $file was expected."));
+            $line = $this->bad[$file][$id] ?? null;
+            $this->bad[$row->file][$row->get('sourcedId')] = $line ?? $row->line;
+            if ($line === null) {
+                $this->data->add($row->fault($column, "The sourcedId of a good row of $file was expected."));
+            } else {
+                // It follows from a fault that is listed already.
+                $this->data->followed["$file, line $line"] = ($this->data->followed["$file, line $line"] ?? 0) + 1;
+            }
 
             return null;
         }

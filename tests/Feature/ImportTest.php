@@ -62,7 +62,9 @@ test('--take-good takes the good rows and lists the rest', function () {
     expect($code)
         ->toBe(0)
         ->and($out['faults'])
-        ->toHaveCount(2)
+        ->toHaveCount(1)
+        ->and($out['followed'])
+        ->toBe(['users.csv, line 6' => 1])
         ->and(DB::table('people')->count())
         ->toBe(7);
 });

@@ -23,6 +23,7 @@ const ROUTES = [
     'person' => ['GET', '/people/S-1', 200, 200, 404, 403, 302],
     'joining.result' => ['GET', '/joining/acts/{result}', 200, 404, 404, 403, 302],
     'joining.result.undo' => ['POST', '/joining/acts/{result}/undoing', 302, 404, 404, 403, 302],
+    'import.undo' => ['POST', '/term/imports/{import}/undoing', 302, 403, 403, 403, 302],
     'calendar.undo' => ['POST', '/term/changes/{change}/undoing', 302, 403, 403, 403, 302],
     'person.disabled' => ['POST', '/people/S-1/disabled', 302, 403, 403, 403, 302],
     'person.enabled' => ['DELETE', '/people/S-1/disabled', 302, 403, 403, 403, 302],
@@ -244,6 +245,7 @@ test('each role gets what is theirs', function (string $name) {
             'before' => [],
             'after' => [],
         ])->id,
+        '{import}' => (string) (Nomada\App\Models\Term\SchoolImport::query()->value('id') ?? 0),
         '{result}' => (string) Nomada\App\Models\Joining\ActResult::query()->create([
             'act' => 'hide',
             'lines' => [],

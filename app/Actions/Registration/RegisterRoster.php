@@ -12,9 +12,11 @@ use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Post\Letters;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Registration\RosterFollow;
 
 /**
@@ -28,6 +30,7 @@ final readonly class RegisterRoster
         private KeepLink $keep,
         private RefreshPlacements $refresh,
         private Audit $audit,
+        private Letters $letters,
     ) {
     }
 
@@ -79,6 +82,10 @@ final readonly class RegisterRoster
                 $sum['joined'] += count($join);
                 $sum['left'] += count($leave);
                 $this->note($series->setRelation('section', $section), $join, $leave);
+                // Where the others have been written to, whoever joins is too.
+                if ($join !== [] && $this->isInvited($series->id)) {
+                    $this->letters->invite($series);
+                }
             }
             if ($sum !== ['joined' => 0, 'left' => 0]) {
                 ($this->refresh)(array_values(array_unique($touched)));
@@ -86,6 +93,14 @@ final readonly class RegisterRoster
 
             return $sum;
         });
+    }
+
+    private function isInvited(int $series): bool
+    {
+        return DB::table('letters')
+            ->where('series_id', $series)
+            ->whereIn('kind', [LetterKind::Accepted, LetterKind::Teacher])
+            ->exists();
     }
 
     /**

@@ -146,7 +146,7 @@ final readonly class RegistrationChecks
                     fn (\stdClass $r): RosterEntry => new RosterEntry(
                         $r->person_id,
                         trim("$r->given_name $r->family_name"),
-                        $r->email,
+                        (string) $r->email,
                         $r->section_id,
                         $r->course_id ?? 0,
                         isset($registered["$r->section_id $r->person_id"]),

@@ -39,6 +39,9 @@ final readonly class DisablePerson
             if (! self::mark([$person->id], $isDisabled ? $this->clock->schoolDay()->iso() : null)) {
                 return;
             }
+            DB::table('people')
+                ->where('id', $person->id)
+                ->update(['is_disabled_here' => $isDisabled]);
             ($this->audit)('person', null, $by, ($isDisabled ? 'disabled ' : 'enabled again ').$person->name());
             $sections = array_map(
                 intval(...),

@@ -4,123 +4,184 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Term;
 
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
-use LogicException;
 use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Actions\Registration\RegisterRoster;
-use Nomada\App\Actions\Timetable\LaySessions;
 use Nomada\App\Actions\Timetable\RefreshClashes;
 use Nomada\App\Models\Term\ObserverRule;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\SchoolImport;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
-use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\CurrentTerm;
+use Nomada\App\Support\Locks;
+use Nomada\Core\Interchange\ImportLine;
 use Nomada\Core\Interchange\SchoolData;
+use stdClass;
 
 /**
  * Takes the good rows of an import, all in one transaction. Rows are known by their sourcedId; a row that says what is
- * known already changes nothing. Whoever is no longer in a section's enrolments loses their place there, but only where
- * the files had no fault: a faulty row must not take anybody out.
+ * known already changes nothing. An import ends and removes only what an import brought, and only where the files had
+ * no fault: a faulty row must not take anybody out. What was made, renamed, deleted or decided by hand stays so, and is
+ * told of. Each import is an act in the history of what it touches.
+ *
+ * @phpstan-import-type PersonRow from SchoolData
  */
-final class ImportSchool
+final readonly class ImportSchool
 {
-    /** @var array<string, array{added: int, changed: int, removed: int}> */
-    private array $tally = [];
-
     public function __construct(
-        private readonly Clock $clock,
-        private readonly CurrentTerm $term,
-        private readonly LaySessions $lay,
-        private readonly RefreshClashes $clashes,
-        private readonly RefreshPlacements $refresh,
-        private readonly RegisterRoster $register,
-        private readonly TakePart $parts,
+        private Clock $clock,
+        private CurrentTerm $term,
+        private ImportCalendar $calendar,
+        private ImportSeries $series,
+        private RefreshClashes $clashes,
+        private RefreshPlacements $refresh,
+        private RegisterRoster $register,
+        private TakePart $parts,
     ) {
     }
 
-    /** @return array<string, array{added: int, changed: int, removed: int}> by kind of thing */
-    public function __invoke(SchoolData $data): array
+    /**
+     * @param  list<string>|null  $sure  codes of the dangerous lines that are to be done; null for all of them
+     * @return array<string, array{added: int, changed: int, removed: int}> by kind of thing
+     */
+    public function __invoke(SchoolData $data, ?Person $by = null, ?array $sure = null): array
     {
-        $this->tally = [];
-        DB::transaction(function () use ($data): void {
-            // One import at a time.
-            DB::select('select pg_advisory_xact_lock(7301)');
-            if ($data->school !== null) {
-                $this->keep('schools', [$data->school]);
-            }
-            $school = DB::table('schools')->orderBy('id')->value('id');
-            $this->keep(
-                'terms',
-                array_map(fn (array $t): array => [...$t, 'school_id' => $school], array_values($data->terms)),
-            );
-            $terms = DB::table('terms')->pluck('id', 'sourced_id')->all();
-            $calendarChanged = $this->closures($data, $terms) || $this->moved('terms');
-            $this->keep('courses', array_values($data->courses));
-            $courses = DB::table('courses')->pluck('id', 'sourced_id')->all();
-            $this->keep(
-                'sections',
-                array_map(function (array $s) use ($courses, $terms): array {
-                    $row = [...$s, 'course_id' => $courses[$s['course']], 'term_id' => $terms[$s['term']]];
-                    unset($row['course'], $row['term']);
-
-                    return $row;
-                }, array_values($data->sections)),
-            );
-            $this->people($data);
-            $touched = $this->enrolments($data);
-            $touched = [...$touched, ...$this->parts->apply(ObserverRule::query()->orderBy('id')->get())];
-            $touched = [...$touched, ...$this->series($data, $calendarChanged)];
-            $this->follow($touched, $data);
-        });
+        $log = new ImportLog(false, $sure, $by?->id);
+        DB::transaction(fn () => $this->take($data, $log, $by));
         $this->term->forget();
 
-        return $this->tally;
+        return $log->tally;
+    }
+
+    /**
+     * What it would do, the dangerous things first: it is done, but for what only follows from it, and taken back.
+     *
+     * @return list<ImportLine>
+     */
+    public function look(SchoolData $data, ?Person $by = null): array
+    {
+        $log = new ImportLog(true, null, $by?->id);
+        DB::beginTransaction();
+        try {
+            $this->take($data, $log, $by);
+        } finally {
+            DB::rollBack();
+            $this->term->forget();
+        }
+        usort(
+            $log->lines,
+            fn (ImportLine $a, ImportLine $b): int => [! $a->isDangerous(), $a->verb !== 'stays'] <=> [
+                ! $b->isDangerous(),
+                $b->verb !== 'stays',
+            ],
+        );
+
+        return $log->lines;
+    }
+
+    private function take(SchoolData $data, ImportLog $log, ?Person $by): void
+    {
+        // One import at a time; and nobody changes a timetable meanwhile.
+        DB::select('select pg_advisory_xact_lock(7301)');
+        foreach (DB::table('terms')->orderBy('id')->pluck('id') as $id) {
+            Locks::timetable((int) $id);
+        }
+        $import = SchoolImport::query()->create([
+            'person_id' => $by?->id,
+            'at' => $this->clock->now(),
+            'words' => '',
+        ]);
+        if ($data->school !== null) {
+            $this->keep($log, 'schools', [$data->school], 'name');
+        }
+        $school = DB::table('schools')->orderBy('id')->value('id');
+        $this->keep(
+            $log,
+            'terms',
+            array_map(fn (array $t): array => [...$t, 'school_id' => $school], array_values($data->terms)),
+            'title',
+        );
+        $terms = DB::table('terms')->pluck('id', 'sourced_id')->all();
+        $this->keep($log, 'courses', array_values($data->courses), 'title');
+        $courses = DB::table('courses')->pluck('id', 'sourced_id')->all();
+        $this->keep(
+            $log,
+            'sections',
+            array_map(function (array $s) use ($courses, $terms): array {
+                $row = [...$s, 'course_id' => $courses[$s['course']], 'term_id' => $terms[$s['term']]];
+                unset($row['course'], $row['term']);
+
+                return $row;
+            }, array_values($data->sections)),
+            'title',
+        );
+        $this->goneSections($data, $log);
+        $this->people($data, $log);
+        $touched = $this->enrolments($data, $log);
+        $touched = [...$touched, ...$this->parts->apply(ObserverRule::query()->orderBy('id')->get())];
+        $touched = [...$touched, ...($this->calendar)($data, $log, $terms, $import)];
+        $touched = [...$touched, ...($this->series)($data, $log, $import, $by)];
+        if (! $log->looks) {
+            $this->follow($touched, $data, $log);
+            $this->note($import, $log);
+        }
+    }
+
+    private function note(SchoolImport $import, ImportLog $log): void
+    {
+        $parts = [];
+        foreach ($log->tally as $kind => $n) {
+            foreach (array_filter($n) as $what => $count) {
+                $parts[] = "$count $kind $what";
+            }
+        }
+        if ($parts === []) {
+            $import->delete();
+
+            return;
+        }
+        $import->update(['words' => mb_strimwidth(implode(', ', $parts), 0, 400, '…'), 'log' => $log->rows]);
     }
 
     /**
      * Inserts what is new and updates what differs.
      *
      * @param  list<array<string, mixed>>  $rows  each with a sourced_id
-     * @param  array<string, mixed>  $whenNew  columns that only a new row gets
+     * @param  string  $named  the column that a line names the row by
      */
-    private function keep(string $table, array $rows, array $whenNew = []): void
+    private function keep(ImportLog $log, string $table, array $rows, string $named): void
     {
-        $tally = ['added' => 0, 'changed' => 0, 'removed' => 0];
-        $now = now();
+        $log->count($table, 'added', 0);
+        if ($rows === []) {
+            return;
+        }
+        $known = DB::table($table)
+            ->get(['id', ...array_keys($rows[0])])
+            ->keyBy('sourced_id');
         $added = [];
-        if ($rows !== []) {
-            $known = DB::table($table)
-                ->get(['id', ...array_keys($rows[0])])
-                ->keyBy('sourced_id');
-            foreach ($rows as $row) {
-                $old = $known->get($row['sourced_id']);
-                if ($old === null) {
-                    $added[] = [
-                        ...$row,
-                        ...array_map(fn (mixed $v): mixed => $v instanceof \Closure ? $v() : $v, $whenNew),
-                        'created_at' => $now,
-                        'updated_at' => $now,
-                    ];
-                } elseif (
-                    array_diff_assoc(array_map(self::text(...), $row), array_map(self::text(...), (array) $old)) !==
-                    []
-                ) {
-                    DB::table($table)
-                        ->where('id', $old->id)
-                        ->update([...$row, 'updated_at' => $now]);
-                    $tally['changed']++;
-                }
-            }
-            foreach (array_chunk($added, 1000) as $chunk) {
-                DB::table($table)->insert($chunk);
+        foreach ($rows as $row) {
+            $old = $known->get($row['sourced_id']);
+            if ($old === null) {
+                $added[] = [...$row, 'created_at' => now(), 'updated_at' => now()];
+                $log->count($table, 'added');
+                $log->line(new ImportLine($table, 'add', (string) $row[$named]));
+            } elseif (self::differs($row, $old)) {
+                $log->update($table, $old, $row);
+                $log->count($table, 'changed');
+                $log->line(new ImportLine($table, 'change', (string) $row[$named], ...self::told($row, $old)));
             }
         }
-        $tally['added'] = count($added);
-        $this->tally[$table] = $tally;
+        $log->insert($table, $added);
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private static function differs(array $row, stdClass $old): bool
+    {
+        return array_diff_assoc(array_map(self::text(...), $row), array_map(self::text(...), (array) $old)) !== [];
     }
 
     private static function text(mixed $value): string
@@ -128,198 +189,366 @@ final class ImportSchool
         return is_bool($value) ? ($value ? '1' : '') : (is_scalar($value) ? (string) $value : '');
     }
 
-    private function moved(string $table): bool
+    /**
+     * What of a row was otherwise, before and after.
+     *
+     * @param  array<string, mixed>  $row
+     * @return array{string, string}
+     */
+    private static function told(array $row, stdClass $old): array
     {
-        return ($this->tally[$table]['changed'] ?? 0) +
-            ($this->tally[$table]['removed'] ?? 0) +
-            ($this->tally[$table]['added'] ?? 0) >
-            0;
+        $now = array_diff_assoc(array_map(self::text(...), $row), array_map(self::text(...), (array) $old));
+        $was = array_intersect_key(array_map(self::text(...), (array) $old), $now);
+
+        return [implode(', ', $was), implode(', ', $now)];
     }
 
-    /** @param  array<string, int>  $terms */
-    private function closures(SchoolData $data, array $terms): bool
+    /** A class that is gone from the files stays whole; that is told of. */
+    private function goneSections(SchoolData $data, ImportLog $log): void
     {
-        $this->tally['closures'] = ['added' => 0, 'changed' => 0, 'removed' => 0];
-        if ($data->closures === null) {
-            return false;
+        if ($data->faults !== [] || $data->sections === []) {
+            return;
         }
-        foreach ($data->terms as $sourcedId => $term) {
-            $id = $terms[$sourcedId];
-            $known = DB::table('closures')->where('term_id', $id)->get()->keyBy('uid');
-            foreach ($data->closures as $closure) {
-                if ($closure['last'] < $term['starts_on'] || $closure['first'] > $term['ends_on']) {
-                    continue;
-                }
-                $row = [
-                    'starts_on' => $closure['first'],
-                    'ends_on' => $closure['last'],
-                    'reason' => $closure['reason'],
-                ];
-                $old = $known->pull($closure['uid']);
-                if ($old === null) {
-                    DB::table('closures')->insert([
-                        ...$row,
-                        'term_id' => $id,
-                        'uid' => $closure['uid'],
-                        'created_at' => now(),
-                        'updated_at' => now(),
-                    ]);
-                    $this->tally['closures']['added']++;
-                } elseif (array_diff_assoc($row, (array) $old) !== []) {
-                    DB::table('closures')
-                        ->where('id', $old->id)
-                        ->update([...$row, 'updated_at' => now()]);
-                    $this->tally['closures']['changed']++;
-                }
-            }
-            if ($data->faults === []) {
-                $this->tally['closures']['removed'] += DB::table('closures')
-                    ->whereIn('id', $known->pluck('id'))
-                    ->delete();
-            }
+        $gone = DB::table('sections')
+            ->join('terms', 'terms.id', '=', 'term_id')
+            ->whereIn('terms.sourced_id', array_keys($data->terms))
+            ->whereNotIn('sections.sourced_id', array_map(strval(...), array_keys($data->sections)))
+            ->where('sections.sourced_id', 'not like', '%~%')
+            ->get(['sections.title', 'sections.year']);
+        foreach ($gone as $section) {
+            $log->line(
+                new ImportLine(
+                    'sections',
+                    'stays',
+                    ($section->year === '' ? '' : "Y$section->year ").$section->title,
+                ),
+            );
         }
-
-        return $this->moved('closures');
     }
 
-    private function people(SchoolData $data): void
+    private function people(SchoolData $data, ImportLog $log): void
     {
-        $rows = array_map(function (array $p): array {
-            unset($p['guardians']);
-
-            return $p;
-        }, array_values($data->people));
         // Nobody knows this password: a person signs in once one is set for them.
         $nobodys = Hash::make(Str::random(40));
-        $this->keep('people', $rows, ['password' => fn (): string => $nobodys]);
-        $ids = DB::table('people')->pluck('id', 'sourced_id');
-        $pairs = [];
+        $log->count('people', 'added', 0);
+        $known = DB::table('people')->get()->keyBy('sourced_id');
+        $isFirst = $known->isEmpty();
+        $added = $changed = [];
         foreach ($data->people as $person) {
-            foreach ($person['guardians'] as $guardian) {
-                $pairs[] = ['student_id' => $ids[$person['sourced_id']], 'guardian_id' => $ids[$guardian]];
+            $row = array_diff_key($person, ['guardians' => 0, 'enabled' => 0]);
+            $old = $known->get($person['sourced_id']);
+            $name = trim("$person[given_name] $person[family_name]");
+            if ($old === null) {
+                $line = new ImportLine(
+                    'people',
+                    'add',
+                    $name,
+                    '',
+                    $person['role'],
+                    $person['role'] === 'coordinator' && ! $isFirst ? "role:$person[sourced_id]" : '',
+                );
+                if ($line->isDangerous() ? $log->dangerous($line) : true) {
+                    $line->isDangerous() || $log->line($line);
+                    $added[] = [...$row, 'password' => $nobodys, 'created_at' => now(), 'updated_at' => now()];
+                    $log->count('people', 'added');
+                }
+
+                continue;
+            }
+            $row = $this->allowed($row, $old, $name, $log);
+            if (self::differs($row, $old)) {
+                $changed[] = [
+                    $old,
+                    array_diff_assoc(array_map(self::text(...), $row), array_map(self::text(...), (array) $old)),
+                ];
+                $log->count('people', 'changed');
+                $log->line(new ImportLine('people', 'change', $name, ...self::told($row, $old)));
             }
         }
-        foreach (array_chunk($pairs, 1000) as $chunk) {
-            DB::table('guardianships')->insertOrIgnore($chunk);
+        $log->insert('people', $added);
+        foreach ($changed as [$old, $to]) {
+            $log->update(
+                'people',
+                $old,
+                array_map(fn (string $v): ?string => $v === '' ? null : $v, $to) +
+                    (isset($to['year']) ? ['year' => $to['year']] : []),
+            );
+        }
+        $this->guardians($data, $log);
+        $this->disabled($data, $log, $known->keyBy('sourced_id')->all());
+    }
+
+    /**
+     * A person's row with what may be changed of it: a role to or from coordinator, and an address, are asked for one
+     * by one; whoever imports stays who they are.
+     *
+     * @param  array<string, mixed>  $row
+     * @return array<string, mixed>
+     */
+    private function allowed(array $row, stdClass $old, string $name, ImportLog $log): array
+    {
+        $isOwn = (int) $old->id === $log->by;
+        if ($row['role'] !== $old->role && in_array('coordinator', [$row['role'], $old->role], true)) {
+            $isLast =
+                $old->role === 'coordinator' &&
+                DB::table('people')
+                    ->where('role', 'coordinator')
+                    ->whereNull('disabled_on')
+                    ->where('id', '!=', $old->id)
+                    ->doesntExist();
+            $line = new ImportLine(
+                'role',
+                'change',
+                $name,
+                $old->role,
+                (string) $row['role'],
+                "role:$old->sourced_id",
+            );
+            if ($isOwn || $isLast) {
+                $log->line(new ImportLine('role', 'stays', $name, $old->role, (string) $row['role']));
+                $row['role'] = $old->role;
+            } elseif (! $log->dangerous($line)) {
+                $row['role'] = $old->role;
+            }
+        }
+        if (($row['email'] ?? null) !== $old->email && $old->email !== null) {
+            $line = new ImportLine(
+                'address',
+                'change',
+                $name,
+                $old->email,
+                (string) $row['email'],
+                "address:$old->sourced_id",
+            );
+            if ($isOwn) {
+                $log->line(new ImportLine('address', 'stays', $name, $old->email, (string) $row['email']));
+                $row['email'] = $old->email;
+            } elseif (! $log->dangerous($line)) {
+                $row['email'] = $old->email;
+            }
+        }
+
+        return $row;
+    }
+
+    /** Guardians are those of the files, for every student that is in them. */
+    private function guardians(SchoolData $data, ImportLog $log): void
+    {
+        $ids = DB::table('people')->pluck('id', 'sourced_id');
+        $pairs = $students = [];
+        foreach ($data->people as $person) {
+            $student = $ids[$person['sourced_id']] ?? null;
+            if ($person['role'] !== 'student' || $student === null) {
+                continue;
+            }
+            $students[] = (int) $student;
+            foreach ($person['guardians'] as $guardian) {
+                if (isset($ids[$guardian])) {
+                    $pairs["$student $ids[$guardian]"] = [
+                        'student_id' => $student,
+                        'guardian_id' => $ids[$guardian],
+                    ];
+                }
+            }
+        }
+        if ($data->faults === []) {
+            $gone = DB::table('guardianships')
+                ->whereIntegerInRaw('student_id', $students)
+                ->get()
+                ->reject(fn (stdClass $g): bool => isset($pairs["$g->student_id $g->guardian_id"]));
+            foreach ($gone as $pair) {
+                DB::table('guardianships')->where((array) $pair)->delete();
+                $log->count('guardians', 'removed');
+            }
+        }
+        foreach (array_chunk(array_values($pairs), 1000) as $chunk) {
+            $n = DB::table('guardianships')->insertOrIgnore($chunk);
+            $n > 0 && $log->count('guardians', 'added', $n);
         }
     }
 
-    /** @return list<int> sections whose roster changed */
-    private function enrolments(SchoolData $data): array
+    /**
+     * `enabledUser`: whoever it is false for has no part from today on. Who was disabled here stays so.
+     *
+     * @param  array<string, stdClass>  $known
+     */
+    private function disabled(SchoolData $data, ImportLog $log, array $known): void
     {
+        $ids = DB::table('people')->pluck('id', 'sourced_id');
+        foreach ($data->people as $person) {
+            $old = $known[$person['sourced_id']] ?? null;
+            $name = trim("$person[given_name] $person[family_name]");
+            $is = $old !== null && $old->disabled_on !== null;
+            if ($person['enabled'] === false && ! $is && isset($ids[$person['sourced_id']])) {
+                $line = new ImportLine('people', 'remove', $name, '', '', "disable:$person[sourced_id]");
+                $isOwn = (int) $ids[$person['sourced_id']] === $log->by;
+                if ($isOwn) {
+                    $log->line(new ImportLine('people', 'stays', $name));
+                } elseif ($log->dangerous($line)) {
+                    DisablePerson::mark([(int) $ids[$person['sourced_id']]], $this->clock->schoolDay()->iso());
+                    $log->count('people', 'removed');
+                }
+            } elseif ($person['enabled'] === true && $is) {
+                if ($old->is_disabled_here) {
+                    $log->line(new ImportLine('people', 'stays', $name));
+                } else {
+                    DisablePerson::mark([(int) $old->id], null);
+                    $log->count('people', 'changed');
+                }
+            }
+        }
+    }
+
+    /**
+     * Whoever is no longer in a section's enrolments has left it from today on, and keeps what was; a row that comes
+     * after the term has begun, without a first day, begins today.
+     *
+     * @return list<int> sections whose roster changed, on both sides of a move
+     */
+    private function enrolments(SchoolData $data, ImportLog $log): array
+    {
+        $log->count('enrolments', 'added', 0);
         $sections = DB::table('sections')->pluck('id', 'sourced_id')->all();
         $people = DB::table('people')->pluck('id', 'sourced_id')->all();
-        $before = now();
-        $rows = array_map(
-            fn (array $e): array => [
+        $names = DB::table('people')->pluck(DB::raw("given_name || ' ' || family_name as name"), 'id')->all();
+        $titles = DB::table('sections')
+            ->pluck(DB::raw("case when year = '' then '' else 'Y' || year || ' ' end || title as name"), 'id')
+            ->all();
+        $today = $this->clock->schoolDay();
+        $known = DB::table('enrolments')->get()->keyBy('sourced_id');
+        $had = array_flip($known->where('is_local', false)->pluck('section_id')->unique()->all());
+        $begun = array_flip(
+            DB::table('sections')
+                ->join('terms', 'terms.id', '=', 'term_id')
+                ->where('terms.starts_on', '<', $today->iso())
+                ->pluck('sections.id')
+                ->all(),
+        );
+        $added = $changed = $touched = [];
+        foreach ($data->enrolments as $e) {
+            $person = $people[$e['person']] ?? null;
+            if ($person === null) {
+                continue;
+            }
+            $section = (int) $sections[$e['section']];
+            $row = [
                 'sourced_id' => $e['sourced_id'],
-                'section_id' => $sections[$e['section']],
-                'person_id' => $people[$e['person']],
+                'section_id' => $section,
+                'person_id' => (int) $person,
                 'role' => $e['role'],
                 'is_primary' => $e['primary'],
                 'begins_on' => $e['begins_on'],
                 'ends_on' => $e['ends_on'],
-            ],
-            array_values($data->enrolments),
-        );
-        $touched = [];
-        $removed = 0;
-        if ($data->faults === [] && $rows !== []) {
-            $inFiles = array_map(fn (string $id): int => (int) $sections[$id], array_keys($data->sections));
-            $gone = DB::table('enrolments')
-                ->whereIn('section_id', $inFiles)
-                ->where('is_local', false)
-                ->whereNotIn('sourced_id', array_column($rows, 'sourced_id'));
-            $touched = array_map(intval(...), $gone->pluck('section_id')->all());
-            $removed = $gone->delete();
-        }
-        $this->keep('enrolments', $rows);
-        $this->tally['enrolments']['removed'] = $removed;
-        if ($this->moved('enrolments')) {
-            $touched = [
-                ...$touched,
-                ...array_map(
-                    intval(...),
-                    DB::table('enrolments')
-                        ->where('updated_at', '>=', $before->format('Y-m-d H:i:sP'))
-                        ->distinct()
-                        ->pluck('section_id')
-                        ->all(),
-                ),
+                'is_inferred' => false,
             ];
-        }
+            $of = "{$names[$person]}, {$titles[$section]}";
+            $old = $known->pull($e['sourced_id']);
+            if ($old === null) {
+                if ($row['begins_on'] === null && isset($had[$section], $begun[$section])) {
+                    $row = ['begins_on' => $today->iso(), 'is_inferred' => true] + $row;
+                }
+                $added[] = [...$row, 'created_at' => now(), 'updated_at' => now()];
+                $touched[] = $section;
+                $log->count('enrolments', 'added');
+                $log->line(new ImportLine('enrolments', 'add', $of, '', $e['role']));
 
-        return array_values($touched);
-    }
-
-    /** @return list<int> sections whose sessions changed */
-    private function series(SchoolData $data, bool $calendarChanged): array
-    {
-        $tally = ['added' => 0, 'changed' => 0, 'removed' => 0];
-        $touched = [];
-        $sections = DB::table('sections')
-            ->get(['id', 'sourced_id', 'term_id'])
-            ->keyBy('sourced_id');
-        $terms = Term::query()
-            ->with(['school', 'closures'])
-            ->get()
-            ->keyBy('id');
-        $known = Series::query()
-            ->get()
-            ->keyBy(fn (Series $s): string => "$s->section_id ".mb_strtolower($s->title));
-        $now = Carbon::createFromTimestamp($this->clock->seconds());
-        foreach ($data->series ?? [] as $row) {
-            $section =
-                $sections[$row['section']] ?? throw new LogicException('A series of a section that was not kept');
-            $columns = Series::columns($row['plan']);
-            $print = hash('sha256', (string) json_encode($columns));
-            $title = $row['title'] === '' ? (string) $data->sections[$row['section']]['title'] : $row['title'];
-            $series = $known->get("$section->id ".mb_strtolower($title));
-            if ($series !== null && $series->import_print === $print) {
                 continue;
             }
-            $tally[$series === null ? 'added' : 'changed']++;
-            if ($series === null) {
-                $series = new Series([
-                    'section_id' => $section->id,
-                    'title' => $title,
-                    'uid' => (string) Str::uuid(),
-                ]);
-            } else {
-                $series->sequence++;
+            $isBack = $old->is_inferred && $old->ends_on !== null;
+            if (
+                $old->is_inferred &&
+                ! $isBack &&
+                $row['begins_on'] === null &&
+                (int) $old->section_id === $section
+            ) {
+                $row = ['begins_on' => $old->begins_on, 'is_inferred' => true] + $row;
             }
-            $series->fill([...$columns, 'import_print' => $print, 'changed_at' => $now])->save();
-            ($this->lay)(
-                $series,
-                (
-                    $terms->get($section->term_id) ??
-                    throw new LogicException('A section of a term that was not kept')
-                )->calendar(),
+            if (self::differs($row, $old)) {
+                $changed[] = [$old, $row];
+                array_push($touched, (int) $old->section_id, $section);
+                $log->count('enrolments', 'changed');
+                $log->line(
+                    new ImportLine(
+                        'enrolments',
+                        'change',
+                        $of,
+                        ($titles[$old->section_id] ?? '')." $old->begins_on $old->ends_on",
+                        "{$titles[$section]} $row[begins_on] $row[ends_on]",
+                    ),
+                );
+            }
+        }
+        // Rows that exchange people would meet on their way: they make room first.
+        DB::table('enrolments')
+            ->whereIntegerInRaw('id', array_map(fn (array $c): int => (int) $c[0]->id, $changed))
+            ->update(['role' => DB::raw("'~' || id")]);
+        foreach ($changed as [$old, $row]) {
+            $log->update('enrolments', $old, $row);
+        }
+        $log->insert('enrolments', $added);
+
+        return [...$touched, ...$this->ended($data, $log, $known->all(), $sections, $names, $titles)];
+    }
+
+    /**
+     * @param  array<string, stdClass>  $left  rows that no file has
+     * @param  array<string, int>  $sections
+     * @param  array<int, string>  $names
+     * @param  array<int, string>  $titles
+     * @return list<int>
+     */
+    private function ended(
+        SchoolData $data,
+        ImportLog $log,
+        array $left,
+        array $sections,
+        array $names,
+        array $titles,
+    ): array {
+        if ($data->faults !== [] || $data->enrolments === []) {
+            return [];
+        }
+        $inFiles = array_flip(
+            array_map(fn (string|int $id): int => (int) $sections[$id], array_keys($data->sections)),
+        );
+        $yesterday = $this->clock
+            ->schoolDay()
+            ->plus(-1)
+            ->iso();
+        $touched = [];
+        foreach ($left as $old) {
+            if ($old->is_local || ! isset($inFiles[$old->section_id]) || ($old->ends_on ?? '9') <= $yesterday) {
+                continue;
+            }
+            $line = new ImportLine(
+                'enrolments',
+                'remove',
+                "{$names[$old->person_id]}, {$titles[$old->section_id]}",
+                $old->role,
+                '',
+                "leaves:$old->sourced_id",
             );
-            $touched[] = (int) $section->id;
-        }
-        if ($calendarChanged) {
-            foreach ($known as $series) {
-                $section = Section::query()
-                    ->with(['term.school', 'term.closures'])
-                    ->findOrFail($series->section_id);
-                ($this->lay)($series, $section->term->calendar());
-                $touched[] = $series->section_id;
+            if (! $log->dangerous($line)) {
+                continue;
             }
+            // Who had not begun yet never was there: the last day is before the first.
+            $log->update('enrolments', $old, ['ends_on' => $yesterday, 'is_inferred' => true]);
+            $log->count('enrolments', 'removed');
+            $touched[] = (int) $old->section_id;
         }
-        $this->tally['series'] = $tally;
 
         return $touched;
     }
 
     /**
-     * A section that is registered as a roster follows it; then what ought to be published is written down anew.
+     * A series that is registered as a roster follows it; then what ought to be published is written down anew. Who
+     * shares a series with a section is touched with it.
      *
      * @param  list<int>  $touched
      */
-    private function follow(array $touched, SchoolData $data): void
+    private function follow(array $touched, SchoolData $data, ImportLog $log): void
     {
-        $touched = array_values(array_unique($touched));
+        $touched = self::withThoseThatShare($touched);
         $registered = DB::table('registrations')
             ->join('series', 'series.id', '=', 'series_id')
             ->whereIn('section_id', $touched)
@@ -330,6 +559,7 @@ final class ImportSchool
             Section::query()
                 ->whereKey($registered)
                 ->with(['term.school', 'term.closures', 'series'])
+                ->orderBy('id')
                 ->get() as $section
         ) {
             ($this->register)($section);
@@ -337,6 +567,7 @@ final class ImportSchool
         foreach (
             Term::query()
                 ->with(['school', 'closures'])
+                ->orderBy('id')
                 ->get() as $term
         ) {
             $own = array_values(
@@ -348,19 +579,31 @@ final class ImportSchool
             // Most of a school at once is found faster all at once.
             ($this->clashes)($term, count($own) > 50 ? null : $own);
         }
-        ($this->refresh)($touched);
-        if ($this->moved('people') || $this->moved('sections') || $this->moved('courses')) {
-            ($this->refresh)(
-                array_values(
-                    array_map(
-                        intval(...),
-                        DB::table('sections')
-                            ->whereIn('sourced_id', array_keys($data->sections))
-                            ->pluck('id')
-                            ->all(),
-                    ),
-                ),
-            );
+        if ($log->moved('people') || $log->moved('sections') || $log->moved('courses') || $log->moved('terms')) {
+            $touched = [
+                ...$touched,
+                ...DB::table('sections')
+                    ->whereIn('sourced_id', array_map(strval(...), array_keys($data->sections)))
+                    ->pluck('id')
+                    ->all(),
+            ];
         }
+        ($this->refresh)(array_values(array_map(intval(...), $touched)));
+    }
+
+    /**
+     * @param  array<int>  $sections
+     * @return list<int>
+     */
+    public static function withThoseThatShare(array $sections): array
+    {
+        $others = DB::table('series_sections as a')
+            ->join('series_sections as b', 'b.series_id', '=', 'a.series_id')
+            ->whereIn('a.section_id', array_unique($sections))
+            ->distinct()
+            ->pluck('b.section_id')
+            ->all();
+
+        return array_values(array_unique(array_map(intval(...), [...$sections, ...$others])));
     }
 }

@@ -298,7 +298,10 @@ final readonly class ChangeSession
                 ->with(['section.term.school', 'section.term.closures'])
                 ->lock('for no key update')
                 ->findOrFail($session->series_id);
-            $session = Session::query()->lock('for no key update')->findOrFail($session->id)->setRelation('series', $series);
+            $session = Session::query()
+                ->lock('for no key update')
+                ->findOrFail($session->id)
+                ->setRelation('series', $series);
             if ($from !== null && $session->state !== $from) {
                 throw new Fault($refusal, 'session');
             }

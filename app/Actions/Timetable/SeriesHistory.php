@@ -52,7 +52,7 @@ final readonly class SeriesHistory
     }
 
     /** @param  array<string, list<array<string, mixed>>>  $before */
-    public function record(Series $series, ?Person $by, string $words, array $before): void
+    public function record(Series $series, ?Person $by, string $words, array $before, ?int $import = null): void
     {
         SeriesChange::query()->create([
             'section_id' => $series->section_id,
@@ -61,6 +61,7 @@ final readonly class SeriesHistory
             'at' => Carbon::createFromTimestamp($this->clock->seconds()),
             'words' => mb_strimwidth($words, 0, 300, '…'),
             'before' => $before,
+            'import_id' => $import,
         ]);
     }
 

@@ -91,6 +91,8 @@ final readonly class UndoChange
                     'earlier',
                     'topics',
                     'topics_move',
+                    'import_print',
+                    'import_title',
                 ]),
             );
             DB::table('series')->where('id', $series->id)->update($columns);
@@ -122,7 +124,8 @@ final readonly class UndoChange
             $now,
         );
         $this->lay->write($series, $laying->sessions);
-        // Who is registered follows who meets in it: whoever comes back has a new link, since the old one is dead for good.
+        // Who is registered follows who meets in it: whoever comes back has a new link, since the old one is dead for
+        // good.
         if ($hasMoved ?? false) {
             $this->register->follow($series);
         }

@@ -18,7 +18,8 @@ use Nomada\Core\Term\Zone;
  * @property Role $role
  * @property string $given_name
  * @property string $family_name
- * @property string $email
+ * @property string|null $email a family may share one
+ * @property string|null $sign_in a name of one's own to sign in by
  * @property string $year
  * @property string $time_zone
  * @property string|null $feed_secret

@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property array<string, list<array<string, mixed>>> $after
  * @property Carbon|null $undone_at
  * @property int|null $undone_by
+ * @property int|null $import_id by which import it came
  * @property Person|null $person
  * @property Term $term
  */

@@ -34,6 +34,7 @@ use Nomada\Core\Timetable\Stretches;
  * @property int $sequence
  * @property Carbon $changed_at
  * @property string|null $import_print
+ * @property string|null $import_title what its row of a timetable was called
  * @property list<array<string, mixed>> $earlier the plans that held before, oldest first
  * @property string|null $period
  * @property int|null $host_account_id
@@ -73,6 +74,7 @@ final class Series extends Model
         'host_account_id' => null,
         'sequence' => 0,
         'import_print' => null,
+        'import_title' => null,
         'preset' => 'lesson',
         'door' => null,
         'floor' => null,

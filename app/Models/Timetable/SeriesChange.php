@@ -22,6 +22,8 @@ use Nomada\App\Models\Term\Section;
  * @property array<string, list<array<string, mixed>>>|null $before rows by table
  * @property Carbon|null $undone_at
  * @property int|null $undone_by
+ * @property int|null $term_change_id the change of the calendar that it follows
+ * @property int|null $import_id by which import it came
  * @property Person|null $person
  * @property Person|null $undoer
  * @property Section $section

@@ -106,9 +106,7 @@ final readonly class ClashList
             ->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
             ->whereIn('kind', self::GRAVE)
             ->whereRaw('(clashes.days->>-1)::int >= ?', [$this->clock->schoolDay()->day])
-            ->whereNotExists(
-                fn ($q) => $q->from('accepted_clashes as k')->whereRaw(self::ACCEPTED),
-            )
+            ->whereNotExists(fn ($q) => $q->from('accepted_clashes as k')->whereRaw(self::ACCEPTED))
             ->orderBy('clashes.id')
             ->get([
                 'kind',

@@ -299,9 +299,7 @@ final readonly class WeekPage
             ->join('sections', 'sections.id', '=', 'section_id')
             ->where('term_id', $term->id)
             ->whereIn('kind', ClashList::GRAVE)
-            ->whereNotExists(
-                fn ($q) => $q->from('accepted_clashes as k')->whereRaw(ClashList::ACCEPTED),
-            )
+            ->whereNotExists(fn ($q) => $q->from('accepted_clashes as k')->whereRaw(ClashList::ACCEPTED))
             ->get(['kind', 'series_id', 'other_series_id', 'days', DB::raw('jsonb_array_length(people) as n')]);
         foreach ($grave as $row) {
             foreach ((array) json_decode($row->days, true) as $day) {

@@ -6,7 +6,9 @@ namespace Nomada\Core\Interchange\Calendar;
 
 use Nomada\Core\Interchange\ImportFault;
 use Nomada\Core\Interchange\SchoolData;
+use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
+use Sabre\VObject\DateTimeParser;
 use Sabre\VObject\ParseException;
 use Sabre\VObject\Property\ICalendar\DateTime as DateTimeProperty;
 
@@ -79,7 +81,11 @@ final class ClosureReader
             try {
                 $first = IcsText::dayOf($event->DTSTART, $zone);
                 $end = $event->DTEND ?? null;
-                $last = $end instanceof DateTimeProperty ? IcsText::dayOf($end, $zone, true) : $first;
+                $last = match (true) {
+                    $end instanceof DateTimeProperty => IcsText::dayOf($end, $zone, true),
+                    isset($event->DURATION) => self::lastOf($event->DTSTART, (string) $event->DURATION, $zone),
+                    default => $first,
+                };
             } catch (\Throwable $e) {
                 $faults[] = new ImportFault(
                     $file,
@@ -111,5 +117,16 @@ final class ClosureReader
         }
 
         return [$rows, $faults];
+    }
+
+    /** The last day of an event that says how long it lasts (RFC 5545 3.3.6) instead of when it ends. */
+    private static function lastOf(DateTimeProperty $start, string $duration, Zone $zone): LocalDate
+    {
+        $at = \DateTimeImmutable::createFromInterface($start->getDateTime(new \DateTimeZone($zone->name)));
+        $length = DateTimeParser::parseDuration($duration);
+        $end = $length instanceof \DateInterval ? $at->add($length) : $at;
+        $last = $end > $at ? $end->modify('-1 second') : $at;
+
+        return LocalDate::parse($last->setTimezone(new \DateTimeZone($zone->name))->format('Y-m-d'));
     }
 }

@@ -20,6 +20,24 @@
             <button class="btn btn-main mt-2">Look at it</button>
         </form>
         <div>
+            @if ($last)
+                <section class="card-s">
+                    <h2>{{ __('import.last') }}</h2>
+                    <p class="mb-1">{{ $last->words }}
+                        <span class="quiet">{{ $last->person?->shortName() ?? __('import.import') }}</span>
+                    </p>
+                    @error('import')
+                        <div class="invalid mb-2" role="alert">{{ $message }}</div>
+                    @enderror
+                    @error('change')
+                        <div class="invalid mb-2" role="alert">{{ $message }}</div>
+                    @enderror
+                    <form method="post" action="{{ route('import.undo', $last->id) }}">
+                        @csrf
+                        <button class="btn btn-side">{{ __('import.back') }}</button>
+                    </form>
+                </section>
+            @endif
             <section class="card-s">
                 <h2>What is read</h2>
                 <dl class="pairs">

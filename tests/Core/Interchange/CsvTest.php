@@ -25,5 +25,7 @@ test('each fault says where it is', function (string $text, int $line, string $c
     'a short row' => ["a,b\n1,2\n3", 3, '', 'this row has 1'],
     'a quote that never ends' => ["a,b\n1,\"2\n3,4", 2, '2', 'never ends'],
     'text behind a quote' => ["a,b\n1,\"2\"x", 2, '2', 'after the closing quotation mark'],
-    'another encoding' => ["a,b\n1,2\n3,\xE9t\xE9", 3, '', 'UTF-8'],
+    'another encoding' => ["a,b\n1,2\n3,\xE9t\xE9", 0, '', 'no UTF-8 text'],
+    'semicolons' => ["a;b\n1;2\n", 1, '', 'semicolons'],
+    'a NUL' => ["a,b\n1,2\n3,\0", 3, '', 'NUL'],
 ]);

@@ -8,14 +8,18 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Actions\Term\ImportSchool;
+use Nomada\App\Actions\Term\UndoImport;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Models\Term\School;
+use Nomada\App\Models\Term\SchoolImport;
 use Nomada\App\Support\KeptUpload;
+use Nomada\App\View\Term\ImportPreview;
 
 final class ImportController extends Controller
 {
     public function create(): View
     {
-        return view('term.import');
+        return view('term.import', ['last' => UndoImport::last()]);
     }
 
     /** Reads what was chosen and shows what is in it; nothing is saved yet. */
@@ -41,18 +45,27 @@ final class ImportController extends Controller
         return redirect()->route('import.preview', $upload->key);
     }
 
-    public function preview(string $key): View
+    public function preview(Request $request, string $key, ImportSchool $import): View
     {
-        $data = KeptUpload::find($key)->read();
+        $data = KeptUpload::find($key)->read($this->zone($request));
 
-        return view('term.import-preview', ['data' => $data, 'key' => $key]);
+        return view('term.import-preview', [
+            'page' => ImportPreview::of($key, $data, $import, $this->person($request)),
+        ]);
     }
 
-    /** Saves: all of it where there is no fault, the good rows where the person says so. */
+    /**
+     * Saves: all of it where there is no fault, the good rows where the person says so; of what is dangerous only what
+     * is ticked.
+     */
     public function take(Request $request, string $key, ImportSchool $import): RedirectResponse
     {
+        $given = $request->validate([
+            'sure' => ['nullable', 'array', 'max:20000'],
+            'sure.*' => ['string', 'max:300'],
+        ]);
         $upload = KeptUpload::find($key);
-        $data = $upload->read();
+        $data = $upload->read($this->zone($request));
         if ($data->faults !== [] && ! $request->boolean('take_good')) {
             return redirect()
                 ->route('import.preview', $key)
@@ -65,10 +78,32 @@ final class ImportController extends Controller
                 ->route('import.preview', $key)
                 ->withErrors(['take_good' => 'Without a good row of orgs.csv there is nothing to take.']);
         }
-        $done = $import($data);
+        $done = $import(
+            $data,
+            $this->person($request),
+            array_values(array_map(strval(...), (array) ($given['sure'] ?? []))),
+        );
         $upload->forget();
 
         return redirect()->route('term')->with('said', $this->words($done));
+    }
+
+    /** The last import taken back. */
+    public function undo(Request $request, int $import, UndoImport $undo): RedirectResponse
+    {
+        $undo(SchoolImport::query()->findOrFail($import), $this->person($request));
+
+        return redirect()->route('import')->with('said', 'The import is taken back: what it changed is as it was.');
+    }
+
+    /** The school's zone, where the files do not say it: as it is known, or as somebody has typed it. */
+    private function zone(Request $request): string
+    {
+        $typed = $request->input('zone');
+
+        return is_string($typed) && in_array($typed, \DateTimeZone::listIdentifiers(), true)
+            ? $typed
+            : (string) School::query()->orderBy('id')->value('time_zone');
     }
 
     /** @param  array<string, array{added: int, changed: int, removed: int}>  $done */

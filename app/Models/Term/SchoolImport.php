@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Models\Term;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One import that was taken.
+ *
+ * @property int $id
+ * @property int|null $person_id
+ * @property Carbon $at
+ * @property string $words
+ * @property array<string, array{added: list<int>, changed: list<array<string, mixed>>, now: list<array<string,
+ *   mixed>>}> $log by table: ids of the rows that came, and those that changed as they were and as the import left them
+ * @property Carbon|null $undone_at
+ * @property int|null $undone_by
+ * @property Person|null $person
+ */
+final class SchoolImport extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'imports';
+
+    protected $guarded = ['id'];
+
+    /** @var array<string, string> */
+    protected $casts = ['log' => 'array', 'at' => 'datetime', 'undone_at' => 'datetime'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}
