@@ -40,14 +40,14 @@ function looked(array $change, ?string $by = 'A-1'): array
     );
 }
 
-function import(array $change, ?array $sure = null, ?string $by = 'A-1'): array
+function importing(array $change, ?array $sure = null, ?string $by = 'A-1'): array
 {
     return app(
         ImportSchool::class,
     )(SchoolReader::read(SmallSchool::files($change)), $by === null ? null : personCalled($by), $sure);
 }
 
-function marine(): Series
+function marineSeries(): Series
 {
     return Series::query()->whereRelation('section', 'sourced_id', 'MAR')->orderBy('id')->firstOrFail();
 }
@@ -103,9 +103,9 @@ test(
                 : $code;
         expect(looked($change))->toContain("$line [$code]");
         $before = $is();
-        import($change, []);
+        importing($change, []);
         expect($is())->toBe($before);
-        import($change, [$code]);
+        importing($change, [$code]);
         expect($is())->not->toBe($before)->and(app(CheckDerived::class)())->toBe([]);
     },
 )->with([
@@ -174,12 +174,12 @@ test('whoever imports stays a coordinator with their own address, and the last o
         'A-1,,teacher,Candela,Marrero,other@',
     );
     expect(looked($change))->toContain('role stays Candela Marrero', 'address stays Candela Marrero');
-    import($change);
+    importing($change);
     expect(personCalled('A-1')->role->value)
         ->toBe('coordinator')
         ->and(personCalled('A-1')->email)
         ->toBe('candela@school.example');
-    import($change, null, null);
+    importing($change, null, null);
     expect(personCalled('A-1')->role->value)->toBe('coordinator');
 });
 
@@ -191,7 +191,7 @@ test('what was closed or opened here stays so, whatever the files say', function
     ]);
     $this->delete('/term/closures/'.ClosedRange::query()->where('reason', 'Carnival')->value('id'));
     expect(looked([]))->toBe(['closures stays Carnival', 'closures stays Storm']);
-    import([]);
+    importing([]);
     expect(ClosedRange::query()->where('reason', 'Storm')->exists())
         ->toBeTrue()
         ->and(ClosedRange::query()->where('reason', 'Carnival')->exists())
@@ -199,22 +199,22 @@ test('what was closed or opened here stays so, whatever the files say', function
 });
 
 test('a series that was renamed here, or whose row was renamed there, is not made twice', function () {
-    marine()->update(['title' => 'Tides']);
-    import([]);
+    marineSeries()->update(['title' => 'Tides']);
+    importing([]);
     expect(DB::table('series')->count())
         ->toBe(2)
-        ->and(marine()->title)
+        ->and(marineSeries()->title)
         ->toBe('Tides');
     // The row gets another title: the series keeps the one that it was given here.
-    import([
+    importing([
         'timetable.csv' => str_replace('MAR,Marine Science,', 'MAR,Shores,', SmallSchool::files()['timetable.csv']),
     ]);
     expect(DB::table('series')->count())
         ->toBe(2)
-        ->and(marine()->title)
+        ->and(marineSeries()->title)
         ->toBe('Tides');
     // Of one that was not renamed here it is taken over.
-    import([
+    importing([
         'timetable.csv' => str_replace(
             'SPA,Spanish Language,',
             'SPA,Castilian,',
@@ -225,10 +225,10 @@ test('a series that was renamed here, or whose row was renamed there, is not mad
 });
 
 test('a series that was deleted here stays deleted; undone, the import knows it again', function () {
-    $id = marine()->id;
+    $id = marineSeries()->id;
     $this->as('A-1')->delete("/sections/MAR/series/$id");
     expect(looked([]))->toBe(['series stays Y8 Marine Science, Marine Science']);
-    import([]);
+    importing([]);
     expect(DB::table('series')->count())->toBe(1);
     $this->post('/sections/MAR/changes/'.DB::table('series_changes')->max('id').'/undoing');
     expect(looked([]))
@@ -238,17 +238,17 @@ test('a series that was deleted here stays deleted; undone, the import knows it 
 });
 
 test('a series that somebody has changed here is not deleted because its row is gone', function () {
-    marine()->update(['title' => 'Tides']);
+    marineSeries()->update(['title' => 'Tides']);
     DB::table('series_changes')->insert([
-        'section_id' => marine()->section_id,
-        'series_id' => marine()->id,
+        'section_id' => marineSeries()->section_id,
+        'series_id' => marineSeries()->id,
         'at' => now(),
         'words' => 'renamed',
         'before' => '{}',
     ]);
     $without = ['timetable.csv' => preg_replace('/^MAR.*\n/m', '', SmallSchool::files()['timetable.csv'])];
     expect(looked($without))->toBe(['series stays Y8 Marine Science, Tides']);
-    import($without);
+    importing($without);
     expect(DB::table('series')->count())->toBe(2);
 });
 
@@ -262,12 +262,12 @@ test('a moved enrolment takes effect on both sides, there and back', function ()
         ->where('person_id', personCalled('S-2')->id)
         ->pluck('state', 'sections.sourced_id')
         ->all();
-    import(file_with('enrollments.csv', 'E-3,,MAR,S-2', 'E-3,,SPA,S-2'));
+    importing(file_with('enrollments.csv', 'E-3,,MAR,S-2', 'E-3,,SPA,S-2'));
     expect($state())
         ->toBe(['MAR' => 'withdrawn', 'SPA' => 'accepted'])
         ->and(app(CheckDerived::class)())
         ->toBe([]);
-    import([]);
+    importing([]);
     expect($state())
         ->toBe(['MAR' => 'accepted', 'SPA' => 'withdrawn'])
         ->and(app(CheckDerived::class)())
@@ -275,7 +275,7 @@ test('a moved enrolment takes effect on both sides, there and back', function ()
 });
 
 test('two who exchange addresses or places are exchanged', function () {
-    import([
+    importing([
         'users.csv' => strtr(SmallSchool::files()['users.csv'], ['rui@' => 'teo@', 'teo@' => 'rui@']),
         'enrollments.csv' => strtr(SmallSchool::files()['enrollments.csv'], [
             'E-2,,MAR,S-1' => 'E-2,,MAR,S-2',
@@ -294,26 +294,26 @@ test('two who exchange addresses or places are exchanged', function () {
 
 test('whoever is gone from the files has left today and keeps what was; back in them, they are back', function () {
     $without = file_with('enrollments.csv', "E-3,,MAR,S-2,student,false,,\n", '');
-    import($without);
+    importing($without);
     expect(DB::table('enrolments')->where('sourced_id', 'E-3')->value('ends_on'))
         ->toBe('2027-02-08')
-        ->and(import($without)['enrolments'])
+        ->and(importing($without)['enrolments'])
         ->toBe(['added' => 0, 'changed' => 0, 'removed' => 0]);
     $this->as('A-1')->get('/registration/desk?show=changes')->assertSee('Rui Mestre')->assertSee('left');
-    import([]);
+    importing([]);
     expect(DB::table('enrolments')->where('sourced_id', 'E-3')->value('ends_on'))->toBeNull();
     // Who comes in the middle of the term begins then.
-    import(['enrollments.csv' => SmallSchool::files()['enrollments.csv']."E-99,,MAR,S-4,student,false,,\n"]);
+    importing(['enrollments.csv' => SmallSchool::files()['enrollments.csv']."E-99,,MAR,S-4,student,false,,\n"]);
     expect(DB::table('enrolments')->where('sourced_id', 'E-99')->value('begins_on'))->toBe('2027-02-09');
 });
 
 test('a changed shared series reaches the other section too, and is in its history', function () {
     $this->standins();
     $this->as('A-1')
-        ->post('/sections/MAR/series/'.marine()->id.'/sections', ['share' => 'STA'])
+        ->post('/sections/MAR/series/'.marineSeries()->id.'/sections', ['share' => 'STA'])
         ->assertSessionHasNoErrors();
     Artisan::call('nomada:links');
-    import(['timetable.csv' => str_replace('T10:00,47', 'T11:00,47', SmallSchool::files()['timetable.csv'])]);
+    importing(['timetable.csv' => str_replace('T10:00,47', 'T11:00,47', SmallSchool::files()['timetable.csv'])]);
     expect(app(CheckDerived::class)())
         ->toBe([])
         ->and(DB::table('series_changes')->orderByDesc('id')->value('words'))
@@ -321,7 +321,7 @@ test('a changed shared series reaches the other section too, and is in its histo
 });
 
 test('an undo takes the import back and nothing before it', function () {
-    $path = '/sections/MAR/series/'.marine()->id;
+    $path = '/sections/MAR/series/'.marineSeries()->id;
     $this->as('A-1')->put($path, [
         'title' => 'Marine Science',
         'kind' => 'weekly',
@@ -331,13 +331,13 @@ test('an undo takes the import back and nothing before it', function () {
         'starts_on' => '2027-01-12',
         'end_kind' => 'term',
     ]);
-    import(['timetable.csv' => str_replace('T10:00,47', 'T12:00,47', SmallSchool::files()['timetable.csv'])]);
-    expect(marine()->start_minute)->toBe(720);
+    importing(['timetable.csv' => str_replace('T10:00,47', 'T12:00,47', SmallSchool::files()['timetable.csv'])]);
+    expect(marineSeries()->start_minute)->toBe(720);
     $this->post('/sections/MAR/changes/'.DB::table('series_changes')->max('id').'/undoing');
-    expect(marine()->start_minute)->toBe(660);
+    expect(marineSeries()->start_minute)->toBe(660);
     // And importing the same row again brings it back.
-    import(['timetable.csv' => str_replace('T10:00,47', 'T12:00,47', SmallSchool::files()['timetable.csv'])]);
-    expect(marine()->start_minute)->toBe(720);
+    importing(['timetable.csv' => str_replace('T10:00,47', 'T12:00,47', SmallSchool::files()['timetable.csv'])]);
+    expect(marineSeries()->start_minute)->toBe(720);
 });
 
 test('the last import can be taken back, and then all is as it was', function () {
@@ -346,7 +346,7 @@ test('the last import can be taken back, and then all is as it was', function ()
     Artisan::call('nomada:register', ['--section' => ['MAR']]);
     $before = kept();
     $files = SmallSchool::files();
-    import([
+    importing([
         'users.csv' => str_replace('Mestre', 'Mestre Luz', $files['users.csv']).
             "S-9,,student,Noa,Vila,noa@school.example,08,,\n",
         'enrollments.csv' => str_replace("E-3,,MAR,S-2,student,false,,\n", '', $files['enrollments.csv']).
@@ -400,7 +400,7 @@ test('real rosters: no address, a family\'s address, no zone, other separators a
         ->toBeNull()
         ->and(array_column($data->warnings, 'column'))
         ->toContain('email');
-    import(['users.csv' => $users]);
+    importing(['users.csv' => $users]);
     // Who shares an address signs in by the school's id of them.
     personCalled('S-3')
         ->forceFill(['password' => 'a long password'])
@@ -470,7 +470,7 @@ test('over random nights of imports everything derived follows, and the last one
             ]);
         $before = kept();
         $newest = (int) DB::table('imports')->max('id');
-        import($files);
+        importing($files);
         expect(app(CheckDerived::class)())->toBe([]);
         $last = UndoImport::last();
         if ($last !== null && $last->id > $newest && $roll(2)) {
