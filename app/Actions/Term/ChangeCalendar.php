@@ -91,14 +91,21 @@ final readonly class ChangeCalendar
         }
     }
 
-    /** @throws Fault where it is undone already, or what it changed was changed again since */
-    public function undo(TermChange $change, Person $by): CalendarEffect
+    /**
+     * @param  bool  $withImport  whether the import that it came by is taken back with it
+     *
+     * @throws Fault where it is undone already, came by an import, or was changed again since
+     */
+    public function undo(TermChange $change, Person $by, bool $withImport = false): CalendarEffect
     {
-        return DB::transaction(function () use ($change, $by): CalendarEffect {
+        return DB::transaction(function () use ($change, $by, $withImport): CalendarEffect {
             $calendar = $this->locked($change->term_id)->calendar();
             $change = TermChange::query()->lock('for no key update')->findOrFail($change->id);
             if ($change->undone_at !== null) {
                 throw new Fault('This change is undone already.', 'change');
+            }
+            if ($change->import_id !== null && ! $withImport) {
+                throw new Fault('This came by an import, and is taken back with it.', 'change');
             }
             $this->putBack($change);
             $at = $this->clock->now();

@@ -66,7 +66,7 @@ final readonly class UndoImport
             foreach (
                 TermChange::query()->where('import_id', $import->id)->whereNull('undone_at')->get() as $change
             ) {
-                $this->calendar->undo($change, $by);
+                $this->calendar->undo($change, $by, true);
             }
             foreach (self::TABLES as $table) {
                 $this->rows($table, $import->log[$table] ?? null);

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Nomada\App\Http\Controllers;
 
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Illuminate\View\View;
 use Nomada\App\Models\Term\Person;
@@ -32,7 +30,7 @@ final class SignInController extends Controller
         );
         if (
             ! Auth::attempt(
-                [fn (Builder $q) => $this->whoever($q, trim($given['email'])), 'password' => $given['password']],
+                [Person::signingInBy(trim($given['email'])), 'password' => $given['password']],
                 $request->boolean('remember'),
             )
         ) {
@@ -43,26 +41,6 @@ final class SignInController extends Controller
         $request->session()->regenerate();
 
         return redirect()->intended('/');
-    }
-
-    /**
-     * Whoever signs in: by an address that is theirs alone, by the school's id of them, or by a name of their own.
-     *
-     * @param  Builder<Person>  $query
-     */
-    private function whoever(Builder $query, string $typed): void
-    {
-        $address = mb_strtolower($typed);
-        $isTheirs =
-            DB::table('people')
-                ->whereRaw('lower(email) = ?', [$address])
-                ->count() === 1;
-        $query->where(
-            fn (Builder $q) => $q
-                ->where('sourced_id', $typed)
-                ->orWhere('sign_in', $typed)
-                ->when($isTheirs, fn (Builder $w) => $w->orWhereRaw('lower(email) = ?', [$address])),
-        );
     }
 
     /** The demo people come in without a password; outside the demo this address does not exist. */

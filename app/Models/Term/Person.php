@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\App\Models\Term;
 
+use Closure;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
@@ -53,6 +55,26 @@ final class Person extends Authenticatable
     public function guardians(): BelongsToMany
     {
         return $this->belongsToMany(self::class, 'guardianships', 'student_id', 'guardian_id');
+    }
+
+    /**
+     * Whoever signs in by what was typed: an address that is theirs alone, the school's id of them, or a name of their
+     * own.
+     *
+     * @return Closure(Builder<Person>): mixed a condition
+     */
+    public static function signingInBy(string $typed): Closure
+    {
+        $address = mb_strtolower($typed);
+        $isTheirs =
+            self::query()
+                ->whereRaw('lower(email) = ?', [$address])
+                ->count() === 1;
+
+        return fn (
+            Builder $query,
+        ) => $query->where(fn (Builder $q) => $q->where('sourced_id', $typed)->orWhere('sign_in', $typed)->when($isTheirs, fn (Builder $w) => $w->orWhereRaw('lower(email) '
+            .'= ?', [$address])));
     }
 
     public function name(): string

@@ -37,6 +37,7 @@ final readonly class CalendarHistory
                             $c->person?->shortName(),
                             $c->words,
                             $c->undone_at !== null,
+                            $c->import_id === null,
                         ),
                     )
                     ->all(),

@@ -7,7 +7,10 @@ namespace Nomada\App\View\Term;
 /** One change of the calendar in its history. */
 final readonly class CalendarHistoryRow
 {
-    /** @param  string|null  $who  null where it came by an import or the console */
+    /**
+     * @param  string|null  $who  null where it came by an import or the console
+     * @param  bool  $canUndo  false where it is taken back with its import
+     */
     public function __construct(
         public int $id,
         public string $date,
@@ -15,6 +18,7 @@ final readonly class CalendarHistoryRow
         public ?string $who,
         public string $words,
         public bool $isUndone,
+        public bool $canUndo,
     ) {
     }
 }

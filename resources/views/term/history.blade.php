@@ -13,7 +13,7 @@
                     <span>
                         @if ($row->isUndone)
                             <small>{{ __('term.history.undone') }}</small>
-                        @elseif ($may)
+                        @elseif ($may && $row->canUndo)
                             <form class="d-inline" method="post" action="{{ route('calendar.undo', $row->id) }}">
                                 @csrf
                                 <button class="btn btn-side py-0" aria-label="{{ __('term.history.undo') }}: {{ $row->words }}">
