@@ -15,6 +15,9 @@ final readonly class FreeTime
      * @param  int  $clear  of $sessions, those in which no teacher is elsewhere; $closed of them fall on closed days
      * @param  int  $students  student-sessions that clash; at most $worst of them, on $worstDay
      * @param  int  $uncomfortable  students for whom it is out of hours
+     * @param  int  $noAccount  sessions for which the host account has no place, though the teachers are free
+     * @param  int  $on  days on which students clash
+     * @param  list<int>  $weekdays  that it is on, Monday first
      */
     public function __construct(
         public int $shift,
@@ -31,6 +34,9 @@ final readonly class FreeTime
         public int $weekday,
         public int $firstDay,
         public ?string $period = null,
+        public int $noAccount = 0,
+        public int $on = 0,
+        public array $weekdays = [],
     ) {
     }
 
@@ -43,7 +49,9 @@ final readonly class FreeTime
     /** `Thu 12:15–13:00` */
     public function words(): string
     {
-        return LocalDate::dayName($this->weekday).
+        $days = $this->weekdays === [] ? [$this->weekday] : $this->weekdays;
+
+        return implode(' ', array_map(LocalDate::dayName(...), $days)).
             ($this->period === null ? '' : " period $this->period,").
             ' '.
             TypedTime::format($this->start).
@@ -61,23 +69,41 @@ final readonly class FreeTime
                     ? ($this->students === 0
                         ? 'everybody is free'
                         : 'the teacher is free')
-                    : 'the teacher is elsewhere'),
+                    : ($this->noAccount > 0
+                        ? 'the host account is taken'
+                        : 'the teacher is elsewhere')),
         ];
+        if ($this->noAccount > 0 && $this->sessions > 1) {
+            $parts[] = 'the host account is taken on '.$this->noAccount.' days';
+        }
         if ($this->closed > 0) {
             $parts[] = "$this->closed on closed days";
         }
         if ($this->students > 0) {
-            $parts[] =
-                'on '.
-                (new LocalDate($this->worstDay))->short().
-                " $this->worst ".
-                ($this->worst === 1 ? 'student is' : 'students are').
-                ' elsewhere';
+            $parts[] = $this->elsewhere();
         }
         if ($this->uncomfortable > 0) {
             $parts[] = 'early or late for '.$this->uncomfortable;
         }
 
         return implode('; ', $parts);
+    }
+
+    /** "on Thu 18 Mar 3 students are elsewhere", "on 30 days 2 students each are elsewhere". */
+    private function elsewhere(): string
+    {
+        $many = fn (int $n): string => $n.($n === 1 ? ' student' : ' students');
+
+        return match (true) {
+            $this->on <= 1 => 'on '.
+                (new LocalDate($this->worstDay))->short().
+                ' '.
+                $many($this->worst).
+                ($this->worst === 1 ? ' is elsewhere' : ' are elsewhere'),
+            $this->worst * $this->on === $this->students => "on $this->on days {$many($this->worst)} each ".
+                ($this->worst === 1 ? 'is elsewhere' : 'are elsewhere'),
+            default => "on $this->on days up to {$many($this->worst)} are elsewhere, most on ".
+                (new LocalDate($this->worstDay))->short(),
+        };
     }
 }

@@ -37,6 +37,8 @@ final class FreeTimes
      *   end, and how many of the series' students are in it
      * @param  array<string, int>  $zones  how many students live in each zone
      * @param  Zone|null  $zone  whose clock the series goes by; the term's where null
+     * @param  array<int, list<array{int, int}>>  $full  by day number: UTC spans in which the series' host account
+     *   bears no session more
      */
     public function __construct(
         private readonly Term $term,
@@ -44,6 +46,7 @@ final class FreeTimes
         private readonly array $students,
         private readonly array $zones = [],
         ?Zone $zone = null,
+        private readonly array $full = [],
     ) {
         $this->zone = $zone ?? $term->zone;
     }
@@ -143,12 +146,14 @@ final class FreeTimes
             return null;
         }
         $busy = $this->busy(array_column($sessions, 0));
-        $clear = $students = $closed = $early = 0;
+        $clear = $students = $closed = $early = $noAccount = $on = 0;
         $worst = [0, 0];
         foreach ($sessions as [$day, $start, $minutes]) {
             $one = $this->cost([$day], $busy, 0, $start, $start, $minutes, null);
             $clear += $one->clear;
             $students += $one->students;
+            $noAccount += $one->noAccount;
+            $on += $one->on;
             $closed += $one->closed;
             $early = max($early, $one->uncomfortable);
             $worst = $one->students > $worst[1] ? [$day, $one->students] : $worst;
@@ -169,7 +174,23 @@ final class FreeTimes
             0,
             LocalDate::weekdayOf($day),
             $day,
+            null,
+            $noAccount,
+            $on,
+            self::weekdays(array_column($sessions, 0)),
         );
+    }
+
+    /**
+     * @param  list<int>  $days
+     * @return list<int> the weekdays of some days, each once, Monday first
+     */
+    private static function weekdays(array $days): array
+    {
+        $out = array_values(array_unique(array_map(LocalDate::weekdayOf(...), $days)));
+        sort($out);
+
+        return $out;
     }
 
     /** @return list<array{int, int, null}> start, length, no period */
@@ -188,7 +209,8 @@ final class FreeTimes
      * number.
      *
      * @param  list<int>  $days
-     * @return array<int, array{list<array{int, int}>, list<array{int, int, int}>}|null> null for a closed day
+     * @return array<int, array{list<array{int, int}>, list<array{int, int, int}>, list<array{int, int}>}|null> null for
+     *   a closed day; last the spans in which no place is left on the account
      */
     private function busy(array $days): array
     {
@@ -207,6 +229,7 @@ final class FreeTimes
                     fn (array $b): array => [$local($b[0]), $local($b[1]), $b[2]],
                     $this->students[$day] ?? [],
                 ),
+                array_map(fn (array $b): array => [$local($b[0]), $local($b[1])], $this->full[$day] ?? []),
             ];
         }
 
@@ -215,7 +238,7 @@ final class FreeTimes
 
     /**
      * @param  list<int>  $days
-     * @param  array<int, array{list<array{int, int}>, list<array{int, int, int}>}|null>  $busy
+     * @param  array<int, array{list<array{int, int}>, list<array{int, int, int}>, list<array{int, int}>}|null>  $busy
      */
     private function cost(
         array $days,
@@ -228,7 +251,7 @@ final class FreeTimes
     ): FreeTime {
         [$usual, $length] = [$start, $minutes];
         $end = $start + $minutes;
-        $clear = $students = $closed = 0;
+        $clear = $students = $closed = $noAccount = $on = 0;
         $worst = [0, 0];
         foreach ($days as $day) {
             if ($busy[$day] === null) {
@@ -253,12 +276,20 @@ final class FreeTimes
                     break;
                 }
             }
+            foreach ($busy[$day][2] as [$from, $to]) {
+                if ($from < $end && $to > $start) {
+                    $noAccount += $isHard ? 0 : 1;
+                    $isHard = true;
+                    break;
+                }
+            }
             $clear += $isHard ? 0 : 1;
             $here = 0;
             foreach ($busy[$day][1] as [$from, $to, $n]) {
                 $here += $from < $end && $to > $start ? $n : 0;
             }
             $students += $here;
+            $on += $here > 0 ? 1 : 0;
             $worst = $here > $worst[1] ? [$day, $here] : $worst;
         }
         $distance = abs($shift) * 1440 + abs($usual - $minute);
@@ -278,22 +309,28 @@ final class FreeTimes
             LocalDate::weekdayOf($days[0]),
             $days[0],
             $period,
+            $noAccount,
+            $on,
+            self::weekdays($days),
         );
     }
 
     /** @param  list<int>  $days */
     private function uncomfortable(array $days, int $start): int
     {
-        $n = 0;
-        // One look at the first and the last day: between them lies at most one change of a clock.
+        // One look at the first and the last day: between them lies at most one change of a clock. Whoever is out of
+        // hours on both counts once.
+        $out = [];
         foreach (array_unique([$days[0], $days[count($days) - 1]]) as $day) {
-            foreach ($this->elsewhere($day) as [$ahead, $people]) {
+            foreach ($this->elsewhere($day) as $zone => [$ahead, $people]) {
                 $minute = ((($start + $ahead) % 1440) + 1440) % 1440;
-                $n += $minute < self::COMFORTABLE[0] || $minute > self::COMFORTABLE[1] ? $people : 0;
+                if ($minute < self::COMFORTABLE[0] || $minute > self::COMFORTABLE[1]) {
+                    $out[$zone] = $people;
+                }
             }
         }
 
-        return $n;
+        return array_sum($out);
     }
 
     /**

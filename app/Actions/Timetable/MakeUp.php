@@ -32,7 +32,7 @@ final readonly class MakeUp
         $made = 0;
         $faults = [];
         foreach ($chosen as $id => $time) {
-            [$date, $start, $minutes] = explode(' ', $time);
+            [$date, $start, $minutes, $students] = [...explode(' ', $time), '0'];
             $session = Session::query()
                 ->with('series.section')
                 ->whereRelation('series.section', 'term_id', $term->id)
@@ -40,7 +40,7 @@ final readonly class MakeUp
             $session->series->section->setRelation('term', $term);
             $day = LocalDate::parse($date);
             try {
-                $this->check($session, $day, (int) $start, (int) $minutes, $term, $made > 0);
+                $this->check($session, $day, (int) $start, (int) $minutes, $term, (int) $students);
                 $this->change->add($session->series, $day, (int) $start, (int) $minutes, $session, $by);
                 $made++;
             } catch (Fault $e) {
@@ -51,24 +51,20 @@ final readonly class MakeUp
         return [$made, $faults];
     }
 
-    /** Only what the ones before it have taken is looked at: a time that clashed when it was chosen was chosen so. */
-    private function check(
-        Session $session,
-        LocalDate $day,
-        int $start,
-        int $minutes,
-        Term $term,
-        bool $isLater,
-    ): void {
+    /**
+     * What it costs now must not be more than what was said of it when it was chosen.
+     *
+     * @param  int  $said  how many students were said to be elsewhere
+     */
+    private function check(Session $session, LocalDate $day, int $start, int $minutes, Term $term, int $said): void
+    {
         $at = $term->calendar()->zone->instant($day->day, $start);
-        $cost = $isLater
-            ? $this->free->costOf($session->series, [new PlannedSession($day->day, $at, $at + 60 * $minutes)])
-            : null;
+        $cost = $this->free->costOf($session->series, [new PlannedSession($day->day, $at, $at + 60 * $minutes)]);
         if ($cost !== null && $cost->clear < 1) {
-            throw new Fault(
-                "{$day->short()} has just been taken by another session of the teacher. Choose again.",
-                'take',
-            );
+            throw new Fault("{$day->short()}: {$cost->cost()} meanwhile. Choose again.", 'take');
+        }
+        if ($cost !== null && $cost->students > $said) {
+            throw new Fault("{$day->short()}: {$cost->cost()}. Choose it again if that is meant.", 'take');
         }
     }
 }

@@ -71,10 +71,12 @@ final class Person extends Authenticatable
                 ->whereRaw('lower(email) = ?', [$address])
                 ->count() === 1;
 
-        return fn (
-            Builder $query,
-        ) => $query->where(fn (Builder $q) => $q->where('sourced_id', $typed)->orWhere('sign_in', $typed)->when($isTheirs, fn (Builder $w) => $w->orWhereRaw('lower(email) '
-            .'= ?', [$address])));
+        return function (Builder $query) use ($typed, $address, $isTheirs): void {
+            $query->where('sourced_id', $typed)->orWhere('sign_in', $typed);
+            if ($isTheirs) {
+                $query->orWhereRaw('lower(email) = ?', [$address]);
+            }
+        };
     }
 
     public function name(): string

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Nomada\App\View\Term;
 
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\View\Timetable\FreeTimesQuery;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SessionState;
 
 /**
@@ -33,14 +35,29 @@ final readonly class MakeUps
             ->forPage(max(1, $page), self::AT_ONCE)
             ->get();
         $rows = [];
+        // Worked out together: what is proposed for one is in the way of the next. Nothing of it stays.
+        DB::beginTransaction();
         foreach ($sessions as $session) {
             $session->series->section->setRelation('term', $term);
             $rows[] = [
                 'session' => $session,
                 'date' => LocalDate::parse($session->day),
-                'free' => $this->free->forOne($session->series, LocalDate::parse($session->day), 3),
+                'free' => ($free = $this->free->forOne($session->series, LocalDate::parse($session->day), 3)),
             ];
+            $best = $free[0] ?? null;
+            if ($best !== null && $best->clear === $best->sessions && $best->students === 0) {
+                $at = Zone::named($session->series->time_zone)->instant($best->firstDay, $best->start);
+                DB::table('sessions')->insert([
+                    'series_id' => $session->series_id,
+                    'day' => (new LocalDate($best->firstDay))->iso(),
+                    'starts_at' => gmdate('Y-m-d H:i:sP', $at),
+                    'ends_at' => gmdate('Y-m-d H:i:sP', $at + 60 * $best->minutes),
+                    'state' => 'planned',
+                    'is_extra' => true,
+                ]);
+            }
         }
+        DB::rollBack();
         $count = (clone $all)->count();
 
         return [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Timetable;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Timetable\HostAccounts;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
@@ -22,8 +23,8 @@ use Nomada\Core\Timetable\SessionState;
  * leaves one of the two sections before the day that is asked about does not count; whoever leaves later counts to the
  * end, as a careful coordinator would plan it. Times that a teacher's own calendar blocks are busy too.
  *
- * @phpstan-type Busy array{teachers: array<int, list<array{int, int}>>, students: array<int, list<array{int, int,
- *   int}>>}
+ * @phpstan-type Busy array{teachers: array<int, list<array{int, int}>>,
+ *   students: array<int, list<array{int, int, int}>>}
  */
 final readonly class FreeTimesQuery
 {
@@ -61,6 +62,8 @@ final readonly class FreeTimesQuery
             $series->id,
             $from,
             Zone::named($series->time_zone),
+            null,
+            $series->host_account_id,
         )->forSeries(
             $days,
             $series->start_minute,
@@ -92,6 +95,7 @@ final readonly class FreeTimesQuery
             $first,
             Zone::named($series->time_zone),
             new LocalDate($last),
+            $series->host_account_id,
         )->forOne(
             $day->day,
             $first->day,
@@ -107,8 +111,9 @@ final readonly class FreeTimesQuery
      * What the coming ones of given sessions would cost; null where none is to come.
      *
      * @param  list<PlannedSession>  $sessions
+     * @param  int|null  $teacher  whoever takes them instead of the sections' teachers
      */
-    public function costOf(Series $series, array $sessions): ?FreeTime
+    public function costOf(Series $series, array $sessions, ?int $teacher = null): ?FreeTime
     {
         return $this->cost(
             $series->section->term->calendar(),
@@ -116,6 +121,8 @@ final readonly class FreeTimesQuery
             $series->id,
             Zone::named($series->time_zone),
             $sessions,
+            $series->host_account_id,
+            $teacher,
         );
     }
 
@@ -128,6 +135,7 @@ final readonly class FreeTimesQuery
             $series?->id,
             $plan->zone,
             $sessions,
+            $series?->host_account_id,
         );
     }
 
@@ -135,8 +143,15 @@ final readonly class FreeTimesQuery
      * @param  list<int>  $sections
      * @param  list<PlannedSession>  $sessions
      */
-    private function cost(Term $term, array $sections, ?int $but, Zone $zone, array $sessions): ?FreeTime
-    {
+    private function cost(
+        Term $term,
+        array $sections,
+        ?int $but,
+        Zone $zone,
+        array $sessions,
+        ?int $account = null,
+        ?int $teacher = null,
+    ): ?FreeTime {
         $now = $this->clock->seconds();
         $coming = array_values(
             array_filter(
@@ -153,7 +168,9 @@ final readonly class FreeTimesQuery
             return [$day, $minute, intdiv($s->end - $s->start, 60)];
         }, $coming);
 
-        return $this->free($term, $sections, $but, new LocalDate($at[0][0]), $zone)->at($at);
+        return $this->free($term, $sections, $but, new LocalDate($at[0][0]), $zone, null, $account, $teacher)->at(
+            $at,
+        );
     }
 
     /** @param  list<int>  $sections */
@@ -164,13 +181,11 @@ final readonly class FreeTimesQuery
         LocalDate $from,
         Zone $zone,
         ?LocalDate $last = null,
+        ?int $account = null,
+        ?int $teacher = null,
     ): FreeTimes {
-        $busy = $this->busy(
-            $sections,
-            $but,
-            $from->plus($last === null ? -7 : -1),
-            $last?->plus(1) ?? $term->last->plus(7),
-        );
+        [$first, $until] = [$from->plus($last === null ? -7 : -1), $last?->plus(1) ?? $term->last->plus(7)];
+        $busy = $this->busy($sections, $but, $first, $until, $teacher);
         $zones = DB::table('parts')
             ->join('people', 'people.id', '=', 'person_id')
             ->whereIn('section_id', $sections)
@@ -180,7 +195,58 @@ final readonly class FreeTimesQuery
             ->map(fn (mixed $n): int => (int) $n)
             ->all();
 
-        return new FreeTimes($term, $busy['teachers'], $busy['students'], $zones, $zone);
+        return new FreeTimes(
+            $term,
+            $busy['teachers'],
+            $busy['students'],
+            $zones,
+            $zone,
+            $account === null ? [] : $this->full($account, $but, $first, $until),
+        );
+    }
+
+    /**
+     * When a host account bears no session more.
+     *
+     * @param  int|null  $but  the series that is asked about
+     * @return array<int, list<array{int, int}>> UTC spans by day number
+     */
+    private function full(int $account, ?int $but, LocalDate $first, LocalDate $last): array
+    {
+        $atOnce = HostAccounts::all()[$account]->atOnce ?? 1;
+        $rows = DB::table('sessions')
+            ->join('series', 'series.id', '=', 'series_id')
+            ->where('state', 'planned')
+            ->whereRaw('coalesce(sessions.host_account_id, series.host_account_id) = ?', [$account])
+            ->when($but !== null, fn ($q) => $q->where('series.id', '!=', $but))
+            ->whereBetween('day', [$first->iso(), $last->iso()])
+            ->orderBy('starts_at')
+            ->get([
+                DB::raw("(day - date '1970-01-01') as n"),
+                DB::raw('extract(epoch from starts_at)::bigint as starts'),
+                DB::raw('extract(epoch from ends_at)::bigint as ends'),
+            ]);
+        $out = [];
+        foreach ($rows->groupBy('n') as $day => $sessions) {
+            $moments = $sessions
+                ->pluck('starts')
+                ->merge($sessions->pluck('ends'))
+                ->unique()
+                ->sort()
+                ->values()
+                ->all();
+            for ($i = 1; $i < count($moments); $i++) {
+                [$from, $to] = [(int) $moments[$i - 1], (int) $moments[$i]];
+                $running = $sessions
+                    ->filter(fn (\stdClass $s): bool => $s->starts < $to && $s->ends > $from)
+                    ->count();
+                if ($running >= $atOnce) {
+                    $out[(int) $day][] = [$from, $to];
+                }
+            }
+        }
+
+        return $out;
     }
 
     /**
@@ -188,33 +254,45 @@ final readonly class FreeTimesQuery
      *
      * @param  list<int>  $sections
      * @param  int|null  $but  the series that is asked about
+     * @param  int|null  $teacher  whoever takes it instead of the sections' teachers
      * @return Busy
      */
-    public function busy(array $sections, ?int $but, LocalDate $first, LocalDate $last): array
+    public function busy(array $sections, ?int $but, LocalDate $first, LocalDate $last, ?int $teacher = null): array
     {
         $iso = $first->iso();
-        $own = fn (array $roles) => DB::table('parts as own')
-            ->join('parts as other', 'other.person_id', '=', 'own.person_id')
-            ->whereIn('own.section_id', $sections)
-            ->whereIn('own.role', $roles)
-            ->whereIn('other.role', $roles)
-            ->where(fn ($q) => $q->whereNull('own.ends_on')->orWhere('own.ends_on', '>=', $iso))
-            ->where(fn ($q) => $q->whereNull('other.ends_on')->orWhere('other.ends_on', '>=', $iso));
-        $taught = array_flip(
-            $own(['teacher', 'co-teacher'])
-                ->distinct()
-                ->pluck('other.section_id')
-                ->all(),
-        );
-        $shared = $own(['student'])
-            ->groupBy('other.section_id')
-            ->pluck(DB::raw('count(distinct own.person_id) as n'), 'other.section_id')
-            ->all();
         $people = DB::table('parts')
             ->whereIn('section_id', $sections)
-            ->whereIn('role', ['teacher', 'co-teacher'])
+            ->whereIn('role', $teacher === null ? ['teacher', 'co-teacher'] : ['co-teacher'])
+            ->whereRaw("coalesce(ends_on, 'infinity') >= ?", [$iso])
             ->pluck('person_id')
+            ->push(...$teacher === null ? [] : [$teacher])
+            ->unique()
+            ->values()
             ->all();
+        // Where those people teach, and from when until when.
+        $taught = DB::table('parts')
+            ->whereIn('person_id', $people)
+            ->whereIn('role', ['teacher', 'co-teacher'])
+            ->get(['section_id', 'begins_on', 'ends_on'])
+            ->groupBy('section_id');
+        // Which sections share how many students with these, and on which days both have them.
+        $shared = DB::table('parts as own')
+            ->join('parts as other', 'other.person_id', '=', 'own.person_id')
+            ->whereIn('own.section_id', $sections)
+            ->where('own.role', 'student')
+            ->where('other.role', 'student')
+            ->whereRaw("coalesce(least(own.ends_on, other.ends_on), 'infinity') >= ?", [$iso])
+            ->groupByRaw('1, 2, 3')
+            ->get([
+                'other.section_id',
+                DB::raw('greatest(own.begins_on, other.begins_on) as begins_on'),
+                DB::raw('least(own.ends_on, other.ends_on) as ends_on'),
+                DB::raw('count(distinct own.person_id) as n'),
+            ])
+            ->groupBy('section_id');
+        $holds = fn (\stdClass $part, int $day): bool => ($part->begins_on === null ||
+            LocalDate::parse($part->begins_on)->day <= $day) &&
+            ($part->ends_on === null || LocalDate::parse($part->ends_on)->day >= $day);
         $teachers = $students = [];
         $sessions = DB::table('sessions')
             ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
@@ -232,23 +310,26 @@ final readonly class FreeTimesQuery
         // Asked in two: an index answers each, none both.
         $rows = [
             ...(clone $sessions)
-                ->whereIn('section_id', array_unique([...array_keys($taught), ...array_keys($shared)]))
+                ->whereIn('section_id', $taught->keys()->merge($shared->keys())->unique()->all())
                 ->get(),
             ...$people === [] ? [] : (clone $sessions)->whereIn('teacher_id', $people)->get(),
         ];
         foreach ($rows as $b) {
             // Somebody else takes it: the teacher is free then.
-            if (
-                $b->teacher_id === null ? isset($taught[$b->section_id]) : in_array($b->teacher_id, $people, true)
-            ) {
+            $isTaught =
+                $b->teacher_id === null
+                    ? ($taught[$b->section_id] ?? collect())->contains(
+                        fn (\stdClass $p): bool => $holds($p, (int) $b->n),
+                    )
+                    : in_array($b->teacher_id, $people, true);
+            if ($isTaught) {
                 $teachers[(int) $b->n]["$b->id"] = [(int) $b->starts, (int) $b->ends];
             }
-            if (isset($shared[$b->section_id])) {
-                $students[(int) $b->n]["$b->id $b->section_id"] = [
-                    (int) $b->starts,
-                    (int) $b->ends,
-                    (int) $shared[$b->section_id],
-                ];
+            $many = ($shared[$b->section_id] ?? collect())
+                ->filter(fn (\stdClass $p): bool => $holds($p, (int) $b->n))
+                ->sum('n');
+            if ($many > 0) {
+                $students[(int) $b->n]["$b->id $b->section_id"] = [(int) $b->starts, (int) $b->ends, (int) $many];
             }
         }
         foreach (

@@ -98,8 +98,10 @@ final readonly class MoveLook
         }
         $at = $term->zone->instant($day->day, $start);
 
-        return $this->free->costOf($session->series, [
-            new PlannedSession($day->day, $at, $at + 60 * $minutes, SessionState::Planned),
-        ]);
+        return $this->free->costOf(
+            $session->series,
+            [new PlannedSession($day->day, $at, $at + 60 * $minutes, SessionState::Planned)],
+            $session->teacher_id,
+        );
     }
 }

@@ -33,15 +33,15 @@ final readonly class SeriesPreview
     {
         $term = $section->term->calendar();
         $now = $this->clock->seconds();
-        $sessions = $plan->sessions($term);
+        $stretches = SaveSeries::stretches($series, $plan, $from);
+        // Of "this and later" what it makes from then on, not the series as it was.
+        $shown = $from === null ? $plan : $stretches->last();
+        $sessions = $shown->sessions($term);
         $laying =
             $series === null
                 ? Laying::over($sessions, [], $term, $now)
-                : $this->lay->look($series, SaveSeries::stretches($series, $plan, $from), $term);
-        $held = array_filter(
-            $series === null || $from === null ? $sessions : $laying->sessions,
-            fn (PlannedSession $s): bool => $s->state === SessionState::Planned,
-        );
+                : $this->lay->look($series, $stretches, $term);
+        $held = array_filter($sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned);
         $lost = [];
         foreach ($sessions as $session) {
             if ($session->state === SessionState::Lost && ($from === null || $session->day >= $from->day)) {
@@ -55,8 +55,8 @@ final readonly class SeriesPreview
         [$today, $minute] = $term->zone->wall($now);
 
         return [
-            'plan' => $plan,
-            'sentence' => PlanSentence::of($plan, $term),
+            'plan' => $shown,
+            'sentence' => PlanSentence::of($shown, $term),
             'held' => count($held),
             'past' => count($days['past']),
             'lost' => $lost,
@@ -67,7 +67,7 @@ final readonly class SeriesPreview
             'days' => $days,
             'today' => $today,
             'minute' => $minute,
-            'warnings' => self::warnings($plan, $sessions, $term),
+            'warnings' => self::warnings($shown, $sessions, $term),
             'effect' => $series === null ? null : $laying->effect,
             'fallen' => $series === null ? [] : array_map(Laying::told(...), $laying->fallen),
             'from' => $from,

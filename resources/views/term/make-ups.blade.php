@@ -51,7 +51,7 @@
                                         @php $day = new LocalDate($f->firstDay); @endphp
                                         <label class="offer"><input class="form-check-input" type="radio"
                                                 name="take[{{ $id }}]"
-                                                value="{{ $day->iso() }} {{ $f->start }} {{ $f->minutes }}"
+                                                value="{{ $day->iso() }} {{ $f->start }} {{ $f->minutes }} {{ $f->students }}"
                                                 @checked($loop->first && $f->clear === $f->sessions
                                                     && $f->students === 0)><span><b>{{ $day->short() }}
                                                     {{ TypedTime::format($f->start) }}–{{ TypedTime::format($f->start

@@ -127,7 +127,7 @@ final class ClosureController extends Controller
         $given = $request->validate(
             [
                 'take' => ['required', 'array', 'max:50'],
-                'take.*' => ['nullable', 'string', 'regex:/^\d{4}-\d\d-\d\d \d{1,4} \d{1,3}$/'],
+                'take.*' => ['nullable', 'string', 'regex:/^\d{4}-\d\d-\d\d \d{1,4} \d{1,3}( \d{1,4})?$/'],
             ],
             ['take.*' => 'Choose a time for at least one session.'],
         );
