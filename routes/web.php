@@ -59,6 +59,12 @@ Route::post('/join/{secret}', [DoorController::class, 'enter'])
     ->where('secret', LinkSecret::PATTERN)
     ->middleware('throttle:door')
     ->name('door.enter');
+// Asked every few seconds by everybody who waits: it starts no session and asks for nobody.
+Route::get('/join/{secret}/look', [DoorController::class, 'look'])
+    ->where('secret', LinkSecret::PATTERN)
+    ->withoutMiddleware('web')
+    ->middleware('throttle:look')
+    ->name('door.look');
 Route::get('/feeds/{secret}.ics', FeedController::class)
     ->where('secret', LinkSecret::PATTERN)
     ->middleware('throttle:door')

@@ -87,6 +87,8 @@ final class NomadaServiceProvider extends ServiceProvider
             'door',
             fn (Request $r): Limit => Limit::perMinute(60)->by('door '.($r->user()->id ?? $r->ip())),
         );
+        // A school of hundreds waits behind one address, and each look costs next to nothing.
+        RateLimiter::for('look', fn (Request $r): Limit => Limit::perMinute(6000)->by('look '.$r->ip()));
         RateLimiter::for(
             'code',
             fn (Request $r): Limit => Limit::perMinute(12)->by('code '.($r->user()->id ?? $r->ip())),

@@ -20,6 +20,7 @@ final readonly class SeriesFacts
      * @param  array<string, true>  $elsewhere  people (by sourcedId) in whose calendars it stands by another section
      *   that shares it
      * @param  array<string, Belonging>  $belongings  of everybody who has a part in any of its sections, by sourcedId
+     * @param  string  $meets  its plans one after the other, in words; the plan's own where empty
      * @param  bool  $hiddenOutside  its link is hidden outside the door's hours, so it stands at no destination
      */
     public function __construct(
@@ -38,7 +39,14 @@ final readonly class SeriesFacts
         public array $elsewhere = [],
         public bool $hiddenOutside = false,
         public array $belongings = [],
+        private string $meets = '',
     ) {
+    }
+
+    /** When it meets, and from when that changes: true at any moment at which somebody reads it. */
+    public function meets(): string
+    {
+        return ($this->meets === '' ? $this->plan->sentence() : $this->meets).' '.$this->plan->zone->place();
     }
 
     /**

@@ -141,7 +141,7 @@ final class WantedPlacements
         $out = [];
         foreach ($section->series as $series) {
             $dates = self::dates($section, $series->sessions);
-            $time = $series->plan->sentence().' '.$series->plan->zone->place();
+            $time = $series->meets();
             $common = self::essence($section, $series);
             foreach ($section->readers as $reader) {
                 if (isset($series->elsewhere[$reader->person])) {
@@ -344,10 +344,7 @@ final class WantedPlacements
         return implode(
             '; ',
             array_map(
-                fn (SeriesFacts $s): string => $s->plan->sentence().
-                    ' '.
-                    $s->plan->zone->place().
-                    (count($section->series) > 1 ? " ($s->title)" : ''),
+                fn (SeriesFacts $s): string => $s->meets().(count($section->series) > 1 ? " ($s->title)" : ''),
                 $section->series,
             ),
         );

@@ -63,6 +63,7 @@ final readonly class SeriesPlan
         // Looked up once: a large school asks for these many thousand times.
         $closed = $term->closedDays();
         $offsets = $this->zone->offsets($first, $last);
+        $isSchools = $this->zone->name === $term->zone->name;
         $planned = SessionState::Planned;
         $lost = SessionState::Lost;
         $period = $this->period;
@@ -85,8 +86,10 @@ final readonly class SeriesPlan
             $offset = $offsets[$day];
             $start =
                 $offset === null ? $this->zone->instant($day, $this->startMinute) : $day * 86400 + $wall - $offset;
-            if (isset($closed[$day])) {
-                $out[] = new PlannedSession($day, $start, $start + $seconds, $lost, $closed[$day]);
+            // Closed days are the school's: on another clock the session may fall on another of its days.
+            $why = $isSchools ? $closed[$day] ?? null : $term->closedBecause($term->zone->wall($start)[0]);
+            if ($why !== null) {
+                $out[] = new PlannedSession($day, $start, $start + $seconds, $lost, $why);
                 $left -= $countsClosed ? 1 : 0;
             } else {
                 $out[] = new PlannedSession($day, $start, $start + $seconds, $planned);

@@ -62,9 +62,23 @@ final readonly class Stretches
         return new self([...$kept, $from]);
     }
 
-    /** "Tue Thu 11:15–12:00"; of several the one that holds now, and how many came before. */
-    public function sentence(): string
+    /**
+     * "Tue Thu 10:00–10:45", and from when it changes: "…, from Tue 23 Feb: Wed Fri 11:15–12:00".
+     *
+     * @param  int|null  $today  a day number: what was before the plan that holds then is left out; all where null
+     */
+    public function sentence(?int $today = null): string
     {
-        return $this->last()->sentence();
+        $first = 0;
+        foreach ($this->plans as $i => $plan) {
+            $first = $today !== null && $plan->from->day <= $today ? $i : $first;
+        }
+        $plans = array_slice($this->plans, $first);
+        $out = $plans[0]->sentence();
+        foreach (array_slice($plans, 1) as $plan) {
+            $out .= ", from {$plan->from->short()}: {$plan->sentence()}";
+        }
+
+        return $out;
     }
 }

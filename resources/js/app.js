@@ -2,6 +2,7 @@ import Alpine from '@alpinejs/csp';
 import Modal from 'bootstrap/js/dist/modal';
 import { board } from './board';
 import { desk } from './desk';
+import { door } from './door';
 import { editor } from './editor';
 import { find } from './find';
 import { keys } from './keys';
@@ -11,6 +12,7 @@ import { closing, mover, week } from './week';
 
 Alpine.data('board', board);
 Alpine.data('desk', desk);
+Alpine.data('door', door);
 Alpine.data('editor', editor);
 Alpine.data('find', find(Modal));
 Alpine.data('closing', closing);

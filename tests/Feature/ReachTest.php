@@ -75,7 +75,7 @@ test('this and later ones are moved, and it stays one series with its link and i
         ->and(marine($this)->earlier)
         ->toHaveCount(1);
     $this->get('/sections/MAR')
-        ->assertSee('Wed Fri 11:15–12:02 (since Tue 23 Feb)')
+        ->assertSee('Tue Thu 10:00–10:47, from Tue 23 Feb: Wed Fri 11:15–12:02')
         ->assertSee('from Tue 23 Feb on: moved to Wed 11:15–12:02');
 });
 

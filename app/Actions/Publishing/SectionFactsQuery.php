@@ -288,6 +288,7 @@ final class SectionFactsQuery
             $elsewhere,
             $this->rules($series)->hiddenOutside,
             $belongings,
+            $series->stretches()->sentence(),
         );
     }
 

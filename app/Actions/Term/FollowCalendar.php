@@ -88,7 +88,7 @@ final readonly class FollowCalendar
      */
     private function concerned(Term $term, Calendar $before, Calendar $after): Collection
     {
-        $days = [];
+        $days = $beside = [];
         for ($day = $after->first->day; $day <= $after->last->day; $day++) {
             $same =
                 $before->closedBecause($day) === $after->closedBecause($day) &&
@@ -96,6 +96,8 @@ final readonly class FollowCalendar
                 $before->rotationLabel($day) === $after->rotationLabel($day);
             if (! $same) {
                 $days[] = (new LocalDate($day))->iso();
+                // On another clock a session may have the date before or after.
+                array_push($beside, (new LocalDate($day - 1))->iso(), (new LocalDate($day + 1))->iso());
             }
         }
         $plans = $before->plan != $after->plan;
@@ -109,6 +111,11 @@ final readonly class FollowCalendar
                         DB::table('sessions')
                             ->where(fn ($s) => $s->whereIn('day', $days)->orWhereIn('moved_from', $days))
                             ->select('series_id'),
+                    )
+                    ->orWhere(
+                        fn ($w) => $w
+                            ->where('time_zone', '!=', $after->zone->name)
+                            ->whereIn('id', DB::table('sessions')->whereIn('day', $beside)->select('series_id')),
                     )
                     ->when(
                         $days !== [],

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Joining;
 
+use Illuminate\Support\Facades\Cache;
 use Nomada\App\Actions\Joining\Doorway;
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Clock;
@@ -31,6 +33,21 @@ use Nomada\Core\Term\Zone;
  */
 final readonly class DoorPage
 {
+    /** Answers that something else than the visitor changes. */
+    private const WAITS = [
+        DoorReply::NoHost,
+        DoorReply::TooEarly,
+        DoorReply::Shut,
+        DoorReply::Waiting,
+        DoorReply::Full,
+    ];
+
+    /** Answers that shut the room's window only: the phone still rings in it. */
+    private const BY_PHONE = [DoorReply::NoHost, DoorReply::Full];
+
+    /** Seconds for which everybody who waits shares one look. */
+    private const SHARED = 3;
+
     public function __construct(private Clock $clock, private RoomLook $look)
     {
     }
@@ -185,6 +202,60 @@ final readonly class DoorPage
         return $fits[0] ?? null;
     }
 
+    /**
+     * Changes whenever the door may answer otherwise: a host has come, it has opened, was hidden or shown, is over.
+     * Hundreds ask for it: they share one look.
+     */
+    public function version(JoinLink|DropInRoom $link): string
+    {
+        $series = $link instanceof JoinLink ? $link->series_id : null;
+        $key = $series === null ? "door room $link->id" : "door series $series";
+        $shared = Cache::remember($key, self::SHARED, function () use ($link): string {
+            // As a host sees it: how the hours and the room are, whoever asks.
+            $now = $this->clock->seconds();
+            if ($link instanceof DropInRoom) {
+                $hours = $link->openHours()->at($link->section->term->calendar(), $now);
+                $room = $this->look->at(Doorway::ofDropIn($link), Doorway::meeting($hours[0] ?? null), '');
+
+                return json_encode([$hours, ($hours[0] ?? 0) <= $now, $room], JSON_THROW_ON_ERROR);
+            }
+            $facts = DoorFacts::of($link->series_id, null, $now);
+            $next = null;
+            foreach ($facts->sessions as $session) {
+                $next ??= $session->end > $now ? $session : null;
+            }
+            $way = $facts->way($next);
+            $opens = $next === null ? 0 : $next->start - 60 * $way->door->opensBefore;
+
+            return json_encode(
+                [
+                    $next?->start,
+                    $next?->state,
+                    $now >= $opens,
+                    $next === null ? null : $this->look->at($way, Doorway::meeting($next->start), ''),
+                ],
+                JSON_THROW_ON_ERROR,
+            );
+        });
+        $own =
+            $link instanceof JoinLink
+                ? [$link->retired_at, $link->is_hidden, $link->expires_at, self::state($link)]
+                : [$link->is_hidden];
+
+        return substr(hash('sha256', $shared.json_encode($own)), 0, 16);
+    }
+
+    /** How the registration behind a personal link stands. */
+    private static function state(JoinLink $link): string
+    {
+        return $link->person_id === null
+            ? ''
+            : (string) Registration::query()
+                ->where('series_id', $link->series_id)
+                ->where('person_id', $link->person_id)
+                ->max('updated_at');
+    }
+
     /** Whom the bridge knows a guest by. */
     public static function guest(JoinLink|DropInRoom $link): string
     {
@@ -241,9 +312,14 @@ final readonly class DoorPage
             ? ['code' => $shown['code'] === null ? null : JoinCode::show($shown['code'])] + $shown
             : array_fill_keys(['name', 'teacher', 'hours', 'phone', 'pin', 'code'], null)) + [
                 'answer' => $answer,
+                // Nobody comes in by phone where the door is shut, over or not open yet.
+                'byPhone' => $answer->reply->opens() || in_array($answer->reply, self::BY_PHONE, true),
                 'words' => $words->of($answer),
                 'known' => $known,
                 'enter' => route('door.enter', $secret),
+                // Whoever waits for something to change looks again by themselves.
+                'look' => in_array($answer->reply, self::WAITS, true) ? route('door.look', $secret) : null,
+                'version' => $this->version($link),
                 'register' => $takes ? route('register', $facts->series) : null,
                 'stops' => $words->stops($answer),
                 'next' => $known ? $words->next($facts->sessions ?? [], $answer) : [],

@@ -60,7 +60,10 @@ final readonly class DoorWords
             DoorReply::TooEarly => [
                 'You are early',
                 "The doors open $opens.",
-                'Come in at '.($answer->opensAt === null ? '' : $this->zone->clock($answer->opensAt)),
+                'Come in '.
+                ($answer->opensAt === null
+                    ? ''
+                    : $this->day($answer->opensAt).$this->zone->clock($answer->opensAt)),
             ],
             DoorReply::NoHost => [
                 'The teacher is not here yet',
@@ -106,7 +109,7 @@ final readonly class DoorWords
             DoorReply::Shut => [
                 'The door is shut',
                 $opens === ''
-                    ? 'It is shown again when the teacher opens it. Look at the class stream.'
+                    ? 'Your school has hidden this door. You will see it here when it opens.'
                     : "It opens $opens.",
                 '',
             ],
@@ -119,7 +122,7 @@ final readonly class DoorWords
             ],
             DoorReply::NotOnRoster => [
                 'This class is not one of yours',
-                'If it should be, ask your school to enrol you.',
+                'If it should be, your school can enrol you.',
                 '',
             ],
             DoorReply::RegisterFirst => [
@@ -139,6 +142,14 @@ final readonly class DoorWords
                 '',
             ],
         };
+    }
+
+    /** `at `, or `on Thu 18 Feb at ` where it is another day. */
+    private function day(int $at): string
+    {
+        $day = $this->zone->dateAt($at);
+
+        return $day->day === $this->zone->dateAt($this->now)->day ? 'at ' : "on {$day->short()} at ";
     }
 
     /** `at 08:50 your time, 09:50 in Madrid`; another day is named first. */

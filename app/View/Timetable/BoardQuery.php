@@ -9,6 +9,7 @@ use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\Core\SectionStatus;
@@ -36,6 +37,7 @@ final readonly class BoardQuery
             ->get();
         $ids = array_values(array_map(intval(...), $sections->modelKeys()));
         $teachers = Teachers::of($ids);
+        $day = $this->clock->today($term->calendar()->zone);
         $meets = [];
         $series = [];
         $plans = DB::table('series')
@@ -43,22 +45,25 @@ final readonly class BoardQuery
             ->whereIn('series_sections.section_id', $ids)
             ->orderBy('starts_on')
             ->orderBy('id')
-            ->get(['series_sections.section_id', 'pattern', 'start_minute', 'minutes', 'time_zone', 'period']);
+            ->get(['series_sections.section_id as in_section', 'series.*']);
         foreach ($plans as $one) {
-            $meets[$one->section_id][] = SeriesWords::of(
-                $one->pattern,
-                $one->start_minute,
-                $one->minutes,
-                $one->time_zone,
-                $term->calendar()->zone,
-                $one->period,
-            );
-            $series[$one->section_id] = ($series[$one->section_id] ?? 0) + 1;
+            // Most series have one plan; of several the one that holds today, and from when it changes.
+            $meets[$one->in_section][] =
+                $one->earlier !== '[]'
+                    ? (new Series())->newFromBuilder((array) $one)->stretches()->sentence($day->day)
+                    : SeriesWords::of(
+                        $one->pattern,
+                        $one->start_minute,
+                        $one->minutes,
+                        $one->time_zone,
+                        $term->calendar()->zone,
+                        $one->period,
+                    );
+            $series[$one->in_section] = ($series[$one->in_section] ?? 0) + 1;
         }
         $clashes = $this->clashes->bySection($ids);
         $days = $this->days($term, $ids, $clashes);
         $linked = $this->counts('join_links', $ids, "kind = 'series' and retired_at is null");
-        $day = $this->clock->today($term->calendar()->zone);
         $registered = $this->registered($ids, $day);
         $today = $day->iso();
         // Every section's is counted: an index has them all, and choosing six hundred costs more than it saves.

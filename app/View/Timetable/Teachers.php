@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Timetable;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Queries\ShortNames;
 use Nomada\App\Support\Clock;
 
 /** The first teacher of each section, as `I. Belmar`. */
@@ -17,19 +18,19 @@ final class Teachers
     public static function of(array $sections): array
     {
         $day = app(Clock::class)->schoolDay()->iso();
+        $names = ShortNames::ofStaff();
 
         return DB::table('parts')
-            ->join('people', 'people.id', '=', 'person_id')
             ->whereIn('section_id', array_values(array_unique($sections)))
             ->where('parts.role', 'teacher')
             // The last one read counts: one who teaches it now before one who did or will, the first teacher before
             // others.
             ->orderByRaw("coalesce(ends_on, 'infinity') >= ?, coalesce(begins_on, '-infinity') <= ?", [$day, $day])
             ->orderBy('is_primary')
-            ->get(['section_id', 'given_name', 'family_name'])
+            ->get(['section_id', 'person_id'])
             ->mapWithKeys(
                 fn (object $t): array => [
-                    $t->section_id => mb_substr($t->given_name, 0, 1).'. '.$t->family_name,
+                    $t->section_id => $names[$t->person_id] ?? '',
                 ],
             )
             ->all();

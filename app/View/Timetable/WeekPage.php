@@ -9,6 +9,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Queries\ShortNames;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
@@ -184,10 +185,7 @@ final readonly class WeekPage
                     'moved_from',
                     'period',
                     DB::raw('coalesce(sessions.title, sessions.topic) as topic'),
-                    DB::raw(
-                        "(select left(given_name, 1) || '. ' || family_name from people where people.id =
-                            sessions.teacher_id) as other",
-                    ),
+                    'sessions.teacher_id',
                 ])
                 ->all(),
         );
@@ -211,8 +209,10 @@ final readonly class WeekPage
         bool $mayMove,
     ): array {
         $teachers = Teachers::of(array_map(fn (\stdClass $s): int => $s->section_id, $sessions));
+        $names = ShortNames::ofStaff();
         $rows = $seen = [];
         foreach ($sessions as $s) {
+            $s->other = $s->teacher_id === null ? null : $names[$s->teacher_id] ?? null;
             $day = $this->dayOf($days, $s->day);
             if ($day === null) {
                 continue;
@@ -452,22 +452,21 @@ final readonly class WeekPage
         Zone $zone,
     ): array {
         $out = [];
+        $names = ShortNames::ofStaff();
         foreach (
             DB::table('busy_blocks')
-                ->join('people', 'people.id', '=', 'person_id')
                 ->whereRaw('ends_at > to_timestamp(?) and starts_at < to_timestamp(?)', [
                     $zone->instant($first->day, 0),
                     $zone->instant($last->day + 1, 0),
                 ])
                 ->get([
-                    'given_name',
-                    'family_name',
+                    'person_id',
                     'title',
                     DB::raw('extract(epoch from starts_at)::bigint as starts'),
                     DB::raw('extract(epoch from ends_at)::bigint as ends'),
                 ]) as $block
         ) {
-            $who = mb_substr($block->given_name, 0, 1).'. '.$block->family_name;
+            $who = $names[$block->person_id] ?? '';
             foreach (isset($rows[$who]) ? $days : [] as $day) {
                 $midnight = $zone->instant($day['date']->day, 0);
                 $from = max($hours[0] * 60, intdiv((int) $block->starts - $midnight, 60));

@@ -104,8 +104,7 @@ final class CalendarWriter
         ];
         sort($besides);
         $event = self::base($calendar, $series);
-        self::instant($event, 'DTSTART', $series->zone, $first);
-        self::instant($event, 'DTEND', $series->zone, $first + 60 * $series->minutes);
+        self::span($event, $series->zone, $first, $first + 60 * $series->minutes);
         if ($rule !== null) {
             $event->add('RRULE', $rule);
         }
@@ -119,8 +118,7 @@ final class CalendarWriter
         foreach ($moved as [$at, $session]) {
             $override = self::base($calendar, $series);
             self::instant($override, 'RECURRENCE-ID', $series->zone, $at);
-            self::instant($override, 'DTSTART', $series->zone, $session->start);
-            self::instant($override, 'DTEND', $series->zone, $session->end);
+            self::span($override, $series->zone, $session->start, $session->end);
         }
     }
 
@@ -199,6 +197,17 @@ final class CalendarWriter
         }
     }
 
+    /** From when till when; by its length where the clock changes within it, since an hour may come twice. */
+    private static function span(VEvent $event, Zone $zone, int $start, int $end): void
+    {
+        self::instant($event, 'DTSTART', $zone, $start);
+        if ($zone->offsetAt($start) === $zone->offsetAt($end)) {
+            self::instant($event, 'DTEND', $zone, $end);
+        } else {
+            $event->add('DURATION', 'PT'.intdiv($end - $start, 60).'M');
+        }
+    }
+
     private static function instant(VEvent $event, string $name, Zone $zone, int $at): void
     {
         $event->add($name, self::local($zone, $at), ['TZID' => $zone->name]);
@@ -222,11 +231,21 @@ final class CalendarWriter
         $spans = [];
         foreach ($series as $one) {
             $name = $one->zone->name;
-            $last = $one->sessions[count($one->sessions) - 1];
-            $spans[$name] = [
-                min($spans[$name][0] ?? PHP_INT_MAX, $one->sessions[0]->start),
-                max($spans[$name][1] ?? 0, $last->end),
-            ];
+            // Every moment that is written: where sessions are held, and the dates of the pattern that they come from
+            // (DTSTART, UNTIL, EXDATE, RDATE, RECURRENCE-ID).
+            $moments = [$spans[$name] ?? []];
+            foreach ($one->sessions as $session) {
+                $slot = $session->slot();
+                $moments[] = [
+                    $session->start,
+                    $session->end,
+                    ...$slot === null ? [] : [$one->zone->instant($slot, $one->startMinute)],
+                ];
+            }
+            $all = array_merge(...$moments);
+            if ($all !== []) {
+                $spans[$name] = [min($all), max($all)];
+            }
         }
         foreach ($spans as $name => [$from, $to]) {
             $zone = $calendar->createComponent('VTIMEZONE', ['TZID' => $name], false);

@@ -1,5 +1,5 @@
 @php $isOpen = $answer->reply->opens(); @endphp
-<div class="phone">
+<div class="phone" x-data="door" data-look="{{ $look }}" data-version="{{ $version }}">
     @if ($known)
         <p class="over-title mb-0">{{ $name }}{{ $teacher ? " · $teacher" : '' }}</p>
     @endif
@@ -20,7 +20,7 @@
                 @endif
             @endforeach
             <circle class="s-now" cx="{{ $stops[0]['x'] }}" cy="44" r="7" /><text class="t t-now"
-                x="{{ max(32, min(322, $stops[0]['x'])) }}" y="24" text-anchor="middle">now {{ $stops[0]['time'] }}</text>
+                x="{{ max(52, min(302, $stops[0]['x'])) }}" y="24" text-anchor="middle">now {{ $stops[0]['time'] }}</text>
         </svg>
     @endif
     @if ($isOpen)
@@ -32,8 +32,16 @@
         @if ($register)
             <a class="act main" href="{{ $register }}">To the registration page</a>
         @endif
-        <a class="act" href="/">
-            To my own page</a>
+        @auth
+            <a class="act" href="/">
+                To my own page</a>
+        @endauth
+    @endif
+    @if ($look)
+        <noscript>
+            <meta http-equiv="refresh" content="20">
+        </noscript>
+        <p class="quiet">{{ __('door.looks_again') }}</p>
     @endif
     @if ($known)
         <dl class="helps">
@@ -41,7 +49,7 @@
                 <dt>Open hours</dt>
                 <dd>{{ $hours }}</dd>
             @endif
-            @if ($phone)
+            @if ($phone && $byPhone)
                 <dt>By phone</dt>
                 <dd>{{ $phone }}<br>PIN {{ $pin }}</dd>
             @endif
@@ -59,7 +67,9 @@
                 </dd>
             @endif
             <dt>Not working?</dt>
-            <dd>Come in by phone{{ $teacher === '' ? '' : ", or write to $teacher through the class stream" }}</dd>
+            <dd>{{ $byPhone ? 'Come in by phone' : 'Look at the class stream' }}{{ $teacher === '' ? ''
+                : ", or write to $teacher through the class stream" }}
+            </dd>
         </dl>
     @endif
 </div>

@@ -101,9 +101,9 @@
                 @error('name')
                     <div class="fault" role="alert">{{ $message }}</div>
                 @enderror
-                <p class="quiet mt-2 mb-0">What is checked: your name and address are compared with the roster of this class. Is it certain
-                    that you are on it, {{ $registering->acceptsCertain ? 'you are registered at once' : 'you are accepted soon' }}; else
-                    somebody looks first. You get a letter either way.</p>
+                <p class="quiet mt-2 mb-0">What is checked: your name and address are compared with the roster of this class. If they
+                    match, you are registered {{ $registering->acceptsCertain ? 'straight away' : 'soon' }}. If not, somebody checks
+                    first. You get a letter either way.</p>
                 <button class="act main">Register</button>
             </form>
         @elseif (!$once && $shut)

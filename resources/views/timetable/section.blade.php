@@ -63,9 +63,8 @@
                     <div class="d-flex align-items-baseline gap-3 flex-wrap">
                         <h2>{{ $series->title }}</h2>
                         <span
-                            class="quiet">{{ $series->plan()->sentence() }}{{ $series->earlier === [] ? '' : ' (since ' . LocalDate::parse(
-                                $series->starts_on)->short() . ')' }}{{ $series->time_zone === $zone->name ? '' : ' ' . $series->plan(
-                                )->zone->place() }}
+                            class="quiet">{{ $series->stretches()->sentence($today) }}{{ $series->time_zone === $zone->name ? '' : ' '
+                                . $series->plan()->zone->place() }}
                             · {{ Words::count($planned->count(), 'session') }},
                             {{ Words::minutes((int) $planned->sum(fn($one) => (
                                 $one->ends_at->timestamp - $one->starts_at->timestamp) / 60)) }}{{ $lost->isEmpty() ? '' : ' · '
@@ -200,8 +199,8 @@
                     <h2>History</h2>
                     <ul class="history">
                         @foreach ($changes as $change)
-                            <li @class(['is-undone' => $change->undone_at])><span
-                                    class="nowrap">{{ $zone->dateAt($change->at->timestamp)->short() }}
+                            <li @class(['is-undone' => $change->undone_at])><span class="nowrap">{{ $zone->dateAt(
+                                $change->at->timestamp)->short() }}
                                     {{ $zone->clock($change->at->timestamp) }}</span><span>{{ $change->person?->shortName()
                                         ?? 'import' }}</span><span>{{ $change->words }}
                                     @if ($change->undone_at)

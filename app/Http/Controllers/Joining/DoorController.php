@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Http\Controllers\Joining;
 
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
@@ -51,6 +52,12 @@ final class DoorController extends Controller
         return $this->asksToSignIn($request, $secret)
             ? redirect()->guest(route('sign-in'))
             : view('joining.door', $page->data($page->find($secret), $secret, $this->visitor($request)));
+    }
+
+    /** Whether a door may answer otherwise by now: small, without a session, for those who wait. */
+    public function look(string $secret, DoorPage $page): JsonResponse
+    {
+        return response()->json(['version' => $page->version($page->find($secret))]);
     }
 
     /** Asks the door once more, and only then brings the person to the bridge. */

@@ -40,7 +40,7 @@ final class SeriesController extends Controller
 
         return redirect()
             ->route('section', $section)
-            ->with('said', "{$series->title} is planned: {$series->plan()->sentence()}.");
+            ->with('said', "{$series->title} is planned: {$series->stretches()->sentence()}.");
     }
 
     public function update(
@@ -55,7 +55,7 @@ final class SeriesController extends Controller
 
             return redirect()
                 ->route('section', $section)
-                ->with('said', "{$series->title} is saved: {$series->plan()->sentence()}.");
+                ->with('said', "{$series->title} is saved: {$series->stretches()->sentence()}.");
         }
         $save(
             $section,
@@ -68,7 +68,7 @@ final class SeriesController extends Controller
 
         return redirect()
             ->route('section', $section)
-            ->with('said', "{$series->title} is saved: {$series->plan()->sentence()}.");
+            ->with('said', "{$series->title} is saved: {$series->stretches()->sentence()}.");
     }
 
     public function destroy(

@@ -1,0 +1,5 @@
+<?php
+
+return [
+    'looks_again' => 'This page looks again by itself.',
+];
