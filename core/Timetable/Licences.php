@@ -11,7 +11,8 @@ use Nomada\Core\Term\Zone;
  *
  * The fewest accounts follow from the peak: intervals can be coloured with as many colours as run at one time (interval
  * graphs are perfect). A series that keeps one account for a whole term may need more; whoever does not fit whole is
- * split over accounts.
+ * split over accounts, and where that leaves sessions over although there are accounts, those that run in one stretch
+ * with them change accounts for that once. Accounts of one plan that are as many as the peak leave no session over.
  */
 final readonly class Licences
 {
@@ -170,6 +171,9 @@ final readonly class Licences
         $split = $left = [];
         foreach ($unplaced as $series) {
             $this->split($series, $accounts, $load, $split, $left);
+        }
+        if ($left !== []) {
+            $this->colourAnew($accounts, $at, $split, $left);
         }
         $changed = count(
             array_filter(
@@ -367,6 +371,145 @@ final readonly class Licences
                 $split[$series->series][$start] = $id;
                 $load[$id] = $this->put($one, $load[$id]);
             }
+        }
+    }
+
+    /**
+     * Where sessions are left over: colours each stretch of overlapping sessions that one of them is in from its start,
+     * which leaves none over where there are as many places as run at one time. A stretch that this does not help
+     * stays as it is; a series' other sessions stay where they are.
+     *
+     * @param  list<HostAccount>  $accounts
+     * @param  array<int, int>  $at
+     * @param  array<int, array<int, int>>  $split
+     * @param  array<int, list<int>>  $left
+     */
+    private function colourAnew(array $accounts, array &$at, array &$split, array &$left): void
+    {
+        // The tightest plan first: what fits anywhere leaves the large ones to what needs them.
+        usort(
+            $accounts,
+            fn (HostAccount $a, HostAccount $b): int => [$a->seats, $a->minutes, $a->id] <=> [
+                $b->seats,
+                $b->minutes,
+                $b->id,
+            ],
+        );
+        foreach ($this->stretches() as $stretch) {
+            $over = array_filter(
+                $stretch,
+                fn (Running $one): bool => in_array($one->sessions[0][0], $left[$one->series] ?? [], true),
+            );
+            if ($over === []) {
+                continue;
+            }
+            // Everybody where they stand, if they can; else the tightest for each, which leaves room for the large.
+            $kept = $this->coloured($stretch, $accounts, $at, $split);
+            $tight = count($kept) < count($stretch) ? $this->coloured($stretch, $accounts, [], []) : [];
+            $coloured = count($tight) > count($kept) ? $tight : $kept;
+            if (count($stretch) - count($coloured) >= count($over)) {
+                continue;
+            }
+            foreach ($stretch as $i => $one) {
+                $this->settle($one, $coloured[$i] ?? null, $at, $split, $left);
+            }
+        }
+    }
+
+    /**
+     * The sessions of all series, one by one, in stretches: those of different ones never run at one time.
+     *
+     * @return list<list<Running>> by start, each of one session
+     */
+    private function stretches(): array
+    {
+        $all = [];
+        foreach ($this->running as $series) {
+            foreach ($series->sessions as $session) {
+                $all[] = new Running($series->series, [$session], $series->people);
+            }
+        }
+        usort($all, fn (Running $a, Running $b): int => $a->sessions[0] <=> $b->sessions[0]);
+        $out = [];
+        $until = 0;
+        foreach ($all as $one) {
+            [$start, $end] = $one->sessions[0];
+            if ($start >= $until) {
+                $out[] = [];
+            }
+            $out[array_key_last($out)][] = $one;
+            $until = max($until, $end);
+        }
+
+        return array_map(array_values(...), $out);
+    }
+
+    /**
+     * Each session of a stretch in turn on an account that has a place then: its own if it can, else the tightest.
+     *
+     * @param  list<Running>  $stretch
+     * @param  list<HostAccount>  $accounts
+     * @param  array<int, int>  $at
+     * @param  array<int, array<int, int>>  $split
+     * @return array<int, int> the account by the session's place in the stretch; those for which there is none left out
+     */
+    private function coloured(array $stretch, array $accounts, array $at, array $split): array
+    {
+        $load = array_fill_keys(array_column($accounts, 'id'), []);
+        $out = [];
+        foreach ($stretch as $i => $one) {
+            $own = $split[$one->series][$one->sessions[0][0]] ?? ($at[$one->series] ?? null);
+            $id =
+                $this->room(
+                    $one,
+                    array_values(array_filter($accounts, fn (HostAccount $a): bool => $a->id === $own)),
+                    $load,
+                ) ?? $this->room($one, $accounts, $load);
+            if ($id !== null) {
+                $load[$id] = $this->put($one, $load[$id]);
+                $out[$i] = $id;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * Notes the account of one session, or that there is none: its series is one that is split then.
+     *
+     * @param  array<int, int>  $at
+     * @param  array<int, array<int, int>>  $split
+     * @param  array<int, list<int>>  $left
+     */
+    private function settle(Running $one, ?int $account, array &$at, array &$split, array &$left): void
+    {
+        $series = $one->series;
+        $start = $one->sessions[0][0];
+        if (isset($at[$series])) {
+            if ($account === $at[$series]) {
+                return;
+            }
+            foreach ($this->running as $whole) {
+                if ($whole->series === $series) {
+                    $split[$series] = array_fill_keys(array_column($whole->sessions, 0), $at[$series]);
+                }
+            }
+            unset($at[$series]);
+        }
+        unset($split[$series][$start]);
+        $left[$series] = array_values(array_diff($left[$series] ?? [], [$start]));
+        if ($account === null) {
+            $left[$series][] = $start;
+            sort($left[$series]);
+        } else {
+            $split[$series][$start] = $account;
+            ksort($split[$series]);
+        }
+        if (($split[$series] ?? []) === []) {
+            unset($split[$series]);
+        }
+        if ($left[$series] === []) {
+            unset($left[$series]);
         }
     }
 

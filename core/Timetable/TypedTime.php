@@ -7,7 +7,8 @@ namespace Nomada\Core\Timetable;
 use Nomada\Core\Fault;
 
 /**
- * A time of day as people type it: `9`, `9:05`, `0905`, `9.05am`, `11:47`. `minute` counts from midnight.
+ * A time of day as people type it: `9`, `9:05`, `9,05`, `0905`, `9.05am`, `half past 9`, `11:47`. `minute` counts from
+ * midnight.
  *
  * What reads two ways, or falls before 07:00 or after 21:00, carries a question instead of a guess; `or` is then the
  * other reading.
@@ -18,8 +19,15 @@ final readonly class TypedTime
 
     public const LATEST = 21 * 60;
 
-    private function __construct(public int $minute, public ?string $question = null, public ?int $or = null)
-    {
+    private const PAST = '/^(half|quarter)(past|to)(\d{1,2})((?:am|pm)?)$/D';
+
+    /** @param  bool  $isEither  reads two ways, rather than being only unlikely */
+    private function __construct(
+        public int $minute,
+        public ?string $question = null,
+        public ?int $or = null,
+        public bool $isEither = false,
+    ) {
     }
 
     /** @throws Fault where it is no time of day at all */
@@ -29,7 +37,11 @@ final readonly class TypedTime
         if ($text === 'noon') {
             $text = '12pm';
         }
-        if (! preg_match('/^(\d{1,2})(?:[:.h]?([0-5]\d))?h?(am|pm|a\.m\.|p\.m\.)?$/D', $text, $m)) {
+        if (preg_match(self::PAST, $text, $m) && ($m[1] === 'quarter' || $m[2] === 'past')) {
+            $hour = $m[2] === 'to' ? ((int) $m[3] + 23) % 24 : (int) $m[3];
+            $text = $hour.':'.($m[1] === 'half' ? '30' : ($m[2] === 'to' ? '45' : '15')).$m[4];
+        }
+        if (! preg_match('/^(\d{1,2})(?:[:.,h]?([0-5]\d))?h?(am|pm|a\.m\.|p\.m\.)?$/D', $text, $m)) {
             throw new Fault("\"$typed\" is not a time of day. Write it as 9, 9:05, 0905 or 9.05am.", $field);
         }
         $hour = (int) $m[1];
@@ -52,6 +64,7 @@ final readonly class TypedTime
                 $early + 720,
                 sprintf('%s or %s?', self::format($early + 720), self::format($early)),
                 $early,
+                true,
             );
         }
 

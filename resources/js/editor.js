@@ -35,8 +35,8 @@ export const editor = () => ({
         };
         set('start_time', clock(start));
         set('end_time', clock(start + minutes));
-        set('sure_start_time', start);
-        set('sure_end_time', start + minutes);
+        set('sure_start_time', start + ' ' + clock(start));
+        set('sure_end_time', start + minutes + ' ' + clock(start + minutes));
         const at = this.$root.querySelector(period ? '#at-period' : '#at-clock');
         if (at) at.checked = true;
         if (period) set('period', period);
@@ -95,13 +95,15 @@ export const editor = () => ({
         (words.match(/\d\d:\d\d(?! and)/g) ?? [])
             .filter(t => t !== '07:00' && t !== '21:00')
             .forEach(time => {
+                // The answer belongs to this text: another one is asked about again.
+                const typed = this.$root.querySelector('[name=' + field + ']').value.trim();
                 const button = document.createElement('button');
                 button.type = 'button';
                 button.className = 'btn btn-side ms-2';
                 button.textContent = time;
                 button.addEventListener('click', () => {
                     const [h, m] = time.split(':').map(Number);
-                    sure.value = String(h * 60 + m);
+                    sure.value = h * 60 + m + ' ' + typed;
                     this.look();
                 });
                 el.append(' ', button);

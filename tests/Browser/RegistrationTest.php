@@ -102,7 +102,7 @@ test(
         $b->press('Set preset…')
             ->see('2 of 2 series change; nothing is done yet')
             ->press('Do it for 2')
-            ->see('2 done, 0 left as they were')
+            ->see('2 series changed')
             ->press('Back to joining')
             ->see('Office hours');
         $b->click('thead input[type=checkbox]')->see('23 series chosen')->press('None');

@@ -46,7 +46,7 @@ test(
 
         $b->open('/sections/8HIS')
             ->see('from Thu 25 Feb on: moved to Thu 10:50–11:35')
-            ->see('Thu 10:50–11:35 (since Thu 25 Feb)')
+            ->see('Thu 10:30–11:15, from Thu 25 Feb: Thu 10:50–11:35')
             ->press('Undo: from Thu 25 Feb on: moved to Thu 10:50–11:35')
             ->see('Undone: from Thu 25 Feb on')
             ->see('undone by C. Marrero');

@@ -217,3 +217,38 @@ test(
         $this->get('/timetable/licences')->assertSee('being worked out');
     },
 );
+
+test('sessions that find no account stand on none, rather than on a full one', function () {
+    $of = plan($this);
+    $this->post('/timetable/licences/accounts', ['of' => $of, 'account_name' => 'Host']);
+    $account = DB::table('host_accounts')->value('id');
+    $this->post('/sections/STA/series', [
+        'title' => '',
+        'kind' => 'weekly',
+        'weekdays' => [2, 3],
+        'start_time' => '10:30',
+        'end_time' => '11:00',
+        'starts_on' => '2027-02-16',
+        'end_kind' => 'term',
+    ]);
+    foreach (['MAR', 'STA'] as $section) {
+        $this->put('/timetable/licences/series/'.$this->section($section)->series()->value('series.id'), [
+            'account' => $account,
+        ]);
+    }
+    expect(DB::table('clashes')->where('kind', 'account')->count())->toBe(1);
+    $this->post('/timetable/licences/assignment')->assertSessionHas('said');
+    // On Tuesdays one of the two is left over; on Wednesdays and Thursdays everybody has their account.
+    expect(DB::table('clashes')->where('kind', 'account')->count())
+        ->toBe(0)
+        ->and(
+            DB::table('sessions')
+                ->join('series', 'series.id', '=', 'series_id')
+                ->where('day', '2027-02-23')
+                ->where('series.section_id', '!=', $this->section('SPA')->id)
+                ->pluck(DB::raw('coalesce(sessions.host_account_id, series.host_account_id) as account'))
+                ->filter()
+                ->all(),
+        )
+        ->toBe([$account]);
+});

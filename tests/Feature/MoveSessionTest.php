@@ -89,7 +89,7 @@ test('where it cannot go is told, and nothing moves', function (
         'This series meets on Tue 23 Feb from 10:00 to 10:47 already. Choose another time.',
     ],
     ['2027-02-18', ['move_day' => '2027-02-08'], 'move_start', 'That time is past. Choose a later one.'],
-    ['2027-02-18', ['move_end' => '11'], 'move_end', 'A session ends after it starts, within 12 hours.'],
+    ['2027-02-18', ['move_end' => '11'], 'move_end', '11:00 is not after 12:00. Write a later end.'],
     [
         '2027-02-18',
         ['move_start' => 'noonish'],

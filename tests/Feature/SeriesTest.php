@@ -158,7 +158,7 @@ test('a question about a time is answered by saying that it is meant', function 
     $this->as('A-1')
         ->post(
             '/sections/STA/series',
-            seriesForm(['start_time' => '3', 'end_time' => '16', 'sure_start_time' => '900']),
+            seriesForm(['start_time' => '3', 'end_time' => '16', 'sure_start_time' => '900 3']),
         )
         ->assertSessionHasNoErrors();
     expect($this->section('STA')->series()->firstOrFail()->start_minute)->toBe(900);

@@ -232,3 +232,43 @@ test('after random edits the clashes kept are those that a search of everything 
         expect($kept)->toBe($found);
     }
 });
+
+test(
+    'a series that sections share keeps the clashes of all their people when it is put on an account',
+    function () {
+        // Lúa is in Spanish and, from now, in Statistics; nobody of Marine Science is in Spanish.
+        $this->as('A-1')->post('/sections/STA/people', ['person' => 'S-4', 'role' => 'student']);
+        DB::table('enrolments')->insertOrIgnore([
+            'section_id' => $this->section('STA')->id,
+            'person_id' => personCalled('S-4')->id,
+            'role' => 'student',
+            'sourced_id' => 'E-9',
+        ]);
+        $marine = $this->section('MAR')->series()->firstOrFail();
+        $this->post("/sections/MAR/series/$marine->id/sections", ['share' => 'STA'])->assertSessionHasNoErrors();
+        $spanish = $this->section('SPA')->series()->value('series.id');
+        $this->put("/sections/SPA/series/$spanish", [
+            'title' => 'Spanish Language',
+            'kind' => 'weekly',
+            'weekdays' => [2],
+            'start_time' => '10:00',
+            'end_time' => '10:40',
+            'starts_on' => '2027-01-11',
+            'end_kind' => 'term',
+        ])->assertSessionHasNoErrors();
+        $clashes = fn (): array => DB::table('clashes')->orderBy('kind')->pluck('kind')->all();
+        $before = $clashes();
+        expect($before)->toContain('students')->toContain('teacher');
+        $plan = DB::table('hosting_plans')->insertGetId([
+            'name' => 'Small',
+            'seats' => 30,
+            'minutes' => 60,
+            'at_once' => 1,
+        ]);
+        $account = DB::table('host_accounts')->insertGetId(['hosting_plan_id' => $plan, 'name' => 'Host']);
+        $this->put("/timetable/licences/series/$marine->id", ['account' => $account])->assertSessionHasNoErrors();
+        expect($clashes())->toBe($before);
+        $this->put("/timetable/licences/series/$spanish", ['account' => $account])->assertSessionHasNoErrors();
+        expect($clashes())->toBe(['account', ...$before]);
+    },
+);

@@ -126,18 +126,24 @@ final readonly class KeepLicences
                     ->whereNotNull('host_account_id')
                     ->update(['host_account_id' => null]);
             }
-            foreach ($assignment->split as $series => $sessions) {
-                // The account of most of its sessions is the series'; the others are told apart.
+            foreach ($assignment->split + array_map(fn (): array => [], $assignment->left) as $series => $sessions) {
+                // The account of most of its sessions is the series', and the others are told apart; but a series of
+                // which sessions are left over has none, or they would stand on a full one.
                 $most = array_count_values($sessions);
                 arsort($most);
+                $usual = isset($assignment->left[$series]) ? null : array_key_first($most);
                 DB::table('series')
                     ->where('id', $series)
-                    ->update(['host_account_id' => array_key_first($most)]);
-                foreach ($sessions as $start => $account) {
+                    ->update(['host_account_id' => $usual]);
+                DB::table('sessions')
+                    ->where('series_id', $series)
+                    ->whereNotNull('host_account_id')
+                    ->update(['host_account_id' => null]);
+                foreach (array_diff($sessions, [$usual]) as $start => $account) {
                     DB::table('sessions')
                         ->where('series_id', $series)
                         ->whereRaw('starts_at = to_timestamp(?)', [$start])
-                        ->update(['host_account_id' => $account === array_key_first($most) ? null : $account]);
+                        ->update(['host_account_id' => $account]);
                 }
             }
             ($this->clashes)($term);

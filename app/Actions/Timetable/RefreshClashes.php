@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Timetable;
 
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Locks;
@@ -68,19 +69,7 @@ final class RefreshClashes
      */
     public function find(Term $term, ?array $sections = null): array
     {
-        $near =
-            $sections === null
-                ? null
-                : array_map(
-                    intval(...),
-                    DB::table('parts as a')
-                        ->join('parts as b', 'b.person_id', '=', 'a.person_id')
-                        ->whereIn('a.section_id', $sections)
-                        ->distinct()
-                        ->pluck('b.section_id')
-                        ->all(),
-                );
-        $near = $near === null ? null : $this->near($near, (array) $sections);
+        $near = $sections === null ? null : $this->near($sections);
         $rosters = $this->rosters($term, $near);
         $meetings = $this->meetings($term, $near, $rosters);
         $only = $sections === null ? null : array_fill_keys($sections, true);
@@ -113,23 +102,42 @@ final class RefreshClashes
     }
 
     /**
-     * Whoever is on one host account with a section's series is near to it too, and so is another teacher's own
-     * section.
+     * The sections whose series may clash with these sections' series: those that have somebody in common with whoever
+     * comes to them (with the people of the sections that share them), that run on one of their host accounts or in
+     * one of their rooms, and another teacher's own sections.
      *
-     * @param  array<int>  $near
-     * @param  array<int>  $sections
+     * @param  list<int>  $sections
      * @return list<int>
      */
-    private function near(array $near, array $sections): array
+    private function near(array $sections): array
     {
-        $accounts = DB::table('series')
-            ->whereIn('section_id', $sections)
-            ->whereNotNull('host_account_id')
+        $together = DB::table('series')
+            ->join('series_sections', 'series_id', '=', 'series.id')
+            ->whereIn('series.section_id', $sections)
             ->distinct()
-            ->pluck('host_account_id');
-        $byAccount = $accounts->isEmpty()
-            ? []
-            : DB::table('series')->whereIn('host_account_id', $accounts)->pluck('section_id')->all();
+            ->pluck('series_sections.section_id')
+            ->all();
+        $near = DB::table('parts as a')
+            ->join('parts as b', 'b.person_id', '=', 'a.person_id')
+            ->whereIn('a.section_id', [...$sections, ...$together])
+            ->distinct()
+            ->pluck('b.section_id')
+            ->all();
+        $byAccount = [
+            ...$this->onSame(
+                DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->where('state', 'planned'),
+                'coalesce(sessions.host_account_id, series.host_account_id)',
+                $sections,
+            ),
+            ...$this->onSame(
+                DB::table('join_links')
+                    ->join('series', 'series.id', '=', 'series_id')
+                    ->where('kind', 'series')
+                    ->whereNull('retired_at'),
+                'room',
+                $sections,
+            ),
+        ];
         // Other teachers of single sessions, anywhere: few.
         $others = DB::table('sessions')
             ->join('series', 'series.id', '=', 'series_id')
@@ -146,8 +154,31 @@ final class RefreshClashes
             ];
 
         return array_values(
-            array_unique(array_map(intval(...), [...$near, ...$sections, ...$byAccount, ...$byTeacher])),
+            array_unique(
+                array_map(intval(...), [...$near, ...$sections, ...$together, ...$byAccount, ...$byTeacher]),
+            ),
         );
+    }
+
+    /**
+     * The sections of which a row has the same value, if any, as a row of one of these sections.
+     *
+     * @param  literal-string  $by  a column, or an expression
+     * @param  list<int>  $sections
+     * @return array<mixed>
+     */
+    private function onSame(Builder $rows, string $by, array $sections): array
+    {
+        $values = (clone $rows)
+            ->whereIn('section_id', $sections)
+            ->whereNotNull(DB::raw($by))
+            ->distinct()
+            ->pluck(DB::raw("$by as found"))
+            ->all();
+
+        return $values === []
+            ? []
+            : (clone $rows)->whereIn(DB::raw($by), $values)->distinct()->pluck('section_id')->all();
     }
 
     /**

@@ -8,7 +8,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Reach;
-use Nomada\Core\Timetable\TypedTime;
+use Nomada\Core\Timetable\TypedSpan;
 
 /**
  * Another day and time for one session, as people type them. A time that reads two ways is asked about, not guessed.
@@ -21,7 +21,7 @@ final class MoveSessionRequest extends FormRequest
         return [
             'move_day' => ['required', 'date_format:Y-m-d'],
             'move_start' => ['required', 'string', 'max:20'],
-            'move_end' => ['required', 'string', 'max:20'],
+            'move_end' => ['nullable', 'string', 'max:20'],
             'reach' => ['nullable', 'in:this,later,whole'],
             'makes_up' => ['nullable', 'integer'],
         ];
@@ -57,22 +57,19 @@ final class MoveSessionRequest extends FormRequest
      */
     public function times(): array
     {
-        $start = $this->time('move_start');
+        $span = $this->span();
 
-        return [$start, $this->time('move_end') - $start];
+        return [$span->start, $span->minutes()];
     }
 
-    private function time(string $field): int
+    /** A single session may be at any time of the day: what is unlikely is noted, not refused. */
+    public function span(): TypedSpan
     {
-        $time = TypedTime::read((string) $this->validated($field), $field);
-        if ($time->question !== null) {
-            throw new Fault(
-                "$time->question Write it with four figures, as in 15:00; times before 07:00 or after 21:00 are ".
-                    'planned in the series.',
-                $field,
-            );
-        }
-
-        return $time->minute;
+        return TypedSpan::read(
+            (string) $this->validated('move_start'),
+            (string) $this->validated('move_end'),
+            ['move_start', 'move_end'],
+            asks: false,
+        );
     }
 }

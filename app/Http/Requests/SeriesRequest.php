@@ -19,7 +19,7 @@ use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\RotationPattern;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SeriesPlan;
-use Nomada\Core\Timetable\TypedTime;
+use Nomada\Core\Timetable\TypedSpan;
 use Nomada\Core\Timetable\WeeklyPattern;
 
 /** What the series editor sends, read into a plan. What it cannot read it says beside the field. */
@@ -48,7 +48,7 @@ final class SeriesRequest extends FormRequest
             'month_day' => ['nullable', 'required_if:kind,month-day', 'integer', 'between:1,31'],
             'dates' => ['nullable', 'required_if:kind,dates', 'string', 'max:8000'],
             'start_time' => ['nullable', 'required_unless:at,period', 'string', 'max:20'],
-            'end_time' => ['nullable', 'required_unless:at,period', 'string', 'max:20'],
+            'end_time' => ['nullable', 'string', 'max:20'],
             'starts_on' => ['nullable', 'required_unless:kind,dates', 'date_format:Y-m-d'],
             'end_kind' => ['required', 'in:date,term,held,keep'],
             'ends_on' => ['nullable', 'required_if:end_kind,date', 'date_format:Y-m-d'],
@@ -116,19 +116,22 @@ final class SeriesRequest extends FormRequest
             : $this->inTerm('from_day', $series->section->term->calendar());
     }
 
-    /** @return array{int, int} */
+    /**
+     * What reads two ways, or like a slip, is asked about: the editor sends the answer as `sure_…`.
+     *
+     * @return array{int, int}
+     */
     private function times(): array
     {
-        $start = $this->time('start_time');
-        $end = $this->time('end_time');
-        if ($end <= $start) {
-            throw new Fault(
-                TypedTime::format($end).' is not after '.TypedTime::format($start).'. Write a later end.',
-                'end_time',
-            );
-        }
+        $typed = fn (string $field): string => (string) $this->input($field);
+        $span = TypedSpan::read(
+            $typed('start_time'),
+            $typed('end_time'),
+            ['start_time', 'end_time'],
+            [$typed('sure_start_time'), $typed('sure_end_time')],
+        );
 
-        return [$start, $end];
+        return [$span->start, $span->end];
     }
 
     /** @return array{int, int} the usual times of a period */
@@ -213,21 +216,5 @@ final class SeriesRequest extends FormRequest
         }
 
         return $date;
-    }
-
-    /**
-     * Minutes from midnight. What reads two ways, or like a slip, is asked about: the editor sends the answer as
-     * `sure_…`.
-     */
-    private function time(string $field): int
-    {
-        $typed = trim((string) $this->input($field));
-        $time = TypedTime::read($typed, $field);
-        $sure = (string) $this->input("sure_$field");
-        if ($time->question !== null && ! in_array($sure, [(string) $time->minute, (string) $time->or], true)) {
-            throw new Fault($time->question, $field);
-        }
-
-        return $time->question === null ? $time->minute : (int) $sure;
     }
 }

@@ -4,6 +4,9 @@
 @endphp
 <fieldset class="reaches">
     <legend>To {{ $day->short() }}, {{ $times }}. How far does it go?</legend>
+    @foreach ($doubts as $doubt)
+        <p class="todo mb-1">{{ $doubt }}</p>
+    @endforeach
     @foreach ($reaches as $r)
         @php
             $reach = $r['reach'];

@@ -1,4 +1,5 @@
 @php
+    use Nomada\Core\Timetable\TypedSpan;
     use Nomada\Core\Timetable\TypedTime;
     use Nomada\Core\Term\LocalDate;
     $plan = $series?->plan();
@@ -23,8 +24,9 @@
         <x-drawn :of="'series:' . $series->id" />
         <input type="hidden" name="plan_touched" value="{{ old('plan_touched') }}">
     @endif
-    <input type="hidden" name="sure_start_time" value="{{ old('sure_start_time', $plan?->startMinute) }}"><input type="hidden"
-        name="sure_end_time" value="{{ old('sure_end_time', $plan ? $plan->startMinute + $plan->minutes : '') }}">
+    @php $sure = fn (?int $m): string => $m === null ? '' : TypedSpan::answer($m, TypedTime::format($m)); @endphp
+    <input type="hidden" name="sure_start_time" value="{{ old('sure_start_time', $sure($plan?->startMinute)) }}"><input type="hidden"
+        name="sure_end_time" value="{{ old('sure_end_time', $sure($plan ? $plan->startMinute + $plan->minutes : null)) }}">
     <div>
         <h2 class="mb-2">{{ $series ? "Change {$series->title}" : 'A new series' }}</h2>
         <fieldset>

@@ -72,6 +72,24 @@ function isSound(Assignment $a, array $running, array $accounts): bool
     return true;
 }
 
+/** Whether each session is on one account, or named as left over, once. */
+function isComplete(Assignment $a, array $running): bool
+{
+    foreach ($running as $r) {
+        foreach (array_column($r->sessions, 0) as $start) {
+            $on =
+                (isset($a->accounts[$r->series]) ? 1 : 0) +
+                (isset($a->split[$r->series][$start]) ? 1 : 0) +
+                count(array_keys($a->left[$r->series] ?? [], $start, true));
+            if ($on !== 1) {
+                return false;
+            }
+        }
+    }
+
+    return true;
+}
+
 test('the peak is counted where sessions run at one time; touching ends do not', function () {
     $licences = new Licences([running(1, [1], 600), running(2, [1], 645), running(3, [1, 2], 620, 30)]);
     $peak = $licences->peak();
@@ -159,6 +177,58 @@ test('three that overlap in pairs only need two accounts, one of them split', fu
         ->toBe(1)
         ->and($assignment->leftOver())
         ->toBe(0);
+});
+
+test('as many accounts of one plan as run at one time leave no session over, whatever stands where', function () {
+    mt_srand(31);
+    for ($round = 0; $round < 120; $round++) {
+        $running = array_map(
+            fn (int $i): Running => running(
+                $i,
+                array_map(fn (): int => mt_rand(1, 5), range(1, mt_rand(1, 3))),
+                480 + 15 * mt_rand(0, 16),
+                15 * mt_rand(2, 8),
+                account: mt_rand(0, 1) === 0 ? mt_rand(1, 4) : null,
+            ),
+            range(1, mt_rand(3, 12)),
+        );
+        $licences = new Licences($running);
+        $atOnce = mt_rand(1, 2);
+        $enough = accounts($licences->fewest($atOnce), minutes: 120, atOnce: $atOnce);
+        $assignment = $licences->assign($enough);
+        expect($assignment->leftOver())
+            ->toBe(0)
+            ->and(isSound($assignment, $running, $enough))
+            ->toBeTrue()
+            ->and(isComplete($assignment, $running))
+            ->toBeTrue();
+        // One fewer leaves some over, and names exactly those.
+        if (count($enough) > 1) {
+            $few = accounts(count($enough) - 1, minutes: 120, atOnce: $atOnce);
+            $short = $licences->assign($few);
+            expect($short->leftOver())
+                ->toBeGreaterThan(0)
+                ->and(isSound($short, $running, $few))
+                ->toBeTrue()
+                ->and(isComplete($short, $running))
+                ->toBeTrue();
+        }
+    }
+});
+
+test('a stretch is coloured anew with its own plan: who needs the large account gets it', function () {
+    // 1 and 2 stand on the large one in turn; 3 needs it, while the small one is free.
+    $accounts = [new HostAccount(1, 'Large', 100, 60), new HostAccount(2, 'Small', 30, 60)];
+    $assignment = (new Licences([
+        running(1, [1], 600, account: 1),
+        running(2, [2], 600, account: 1),
+        running(3, [1, 2, 3], 600, people: 60),
+    ]))->assign($accounts);
+    expect($assignment->leftOver())
+        ->toBe(0)
+        ->and(array_unique($assignment->split[3]))
+        ->toHaveCount(1)
+        ->toContain(1);
 });
 
 test('too long, too full, or one too many: the sessions that find no account are named', function () {

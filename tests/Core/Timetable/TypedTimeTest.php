@@ -19,6 +19,10 @@ test('times are read as people type them', function (string $typed, string $mean
     ['21:00', '21:00'],
     ['14h30', '14:30'],
     ['915', '09:15'],
+    ['9,30', '09:30'],
+    ['half past 9', '09:30'],
+    ['quarter to 10', '09:45'],
+    ['Quarter past 2pm', '14:15'],
 ]);
 
 test('what reads two ways, or like a slip, is asked about', function (string $typed, string $words) {

@@ -70,7 +70,7 @@ final class SessionController extends Controller
                 $request->day(),
                 $start,
                 $minutes,
-            ),
+            ) + ['doubts' => $request->span()->doubts],
         );
     }
 

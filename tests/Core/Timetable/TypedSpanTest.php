@@ -1,0 +1,82 @@
+<?php
+
+use Nomada\Core\Fault;
+use Nomada\Core\Timetable\TypedSpan;
+use Nomada\Core\Timetable\TypedTime;
+
+test('from when to when is read as people type it', function (string $start, string $end, string $meant) {
+    $span = TypedSpan::read($start, $end);
+
+    expect(TypedTime::format($span->start).'-'.TypedTime::format($span->end))->toBe($meant);
+})->with([
+    ['9', '9:45', '09:00-09:45'],
+    ['12:00', '1', '12:00-13:00'],
+    ['12', '1.30', '12:00-13:30'],
+    ['14:10', '3', '14:10-15:00'],
+    ['9:05', '45 min', '09:05-09:50'],
+    ['9:05', '45min', '09:05-09:50'],
+    ['9:05', '+90', '09:05-10:35'],
+    ['9:05', "40'", '09:05-09:45'],
+    ['1200-1245', '', '12:00-12:45'],
+    ['12–1', '', '12:00-13:00'],
+    ['9 to 9:45', '', '09:00-09:45'],
+    ['half past 9', 'quarter past 10', '09:30-10:15'],
+    // What is typed into the first field is meant; the other still shows the times of before.
+    ['10:00-10:30', '9:45', '10:00-10:30'],
+]);
+
+test('what cannot be read says how to write it, at its own field', function (
+    string $start,
+    string $end,
+    string $field,
+    string $words,
+) {
+    try {
+        TypedSpan::read($start, $end, ['s', 'e']);
+        $fault = null;
+    } catch (Fault $e) {
+        $fault = $e;
+    }
+    expect($fault?->field)->toBe($field)->and($fault?->getMessage())->toContain($words);
+})->with([
+    ['3', '16:00', 's', '15:00 or 03:00?'],
+    ['12–noonish', '', 's', 'is not a time of day'],
+    ['10:00', '9:00', 'e', '09:00 is not after 10:00'],
+    ['10:00', '10:00', 'e', '10:00 is not after 10:00'],
+    ['10:00', '+0', 'e', '10:00 is not after 10:00'],
+    ['20:30', '22:00', 'e', '22:00 is after 21:00'],
+    ['06:00', '07:00', 's', '06:00 is before 07:00'],
+    ['23:50', '+45', 's', '23:50 is after 21:00'],
+    ['9:00', '', 'e', 'is not a time of day'],
+]);
+
+test('an answer belongs to the text that it was given for', function () {
+    $read = fn (string $start, string $sure) => TypedSpan::read($start, '16:30', ['s', 'e'], [$sure, '']);
+
+    expect($read('3', TypedSpan::answer(900, '3'))->start)
+        ->toBe(900)
+        ->and($read('3', TypedSpan::answer(180, ' 3 '))->start)
+        ->toBe(180)
+        ->and(fn () => $read('4', TypedSpan::answer(900, '3')))
+        ->toThrow(Fault::class)
+        ->and(fn () => $read('3', '900'))
+        ->toThrow(Fault::class)
+        ->and(fn () => $read('3', TypedSpan::answer(960, '3')))
+        ->toThrow(Fault::class);
+});
+
+test('for one session an unlikely time is noted, and only what reads two ways is asked', function () {
+    $read = fn (string $start, string $end) => TypedSpan::read($start, $end, asks: false);
+    $late = $read('21:30', '22:15');
+
+    expect([$late->start, $late->minutes()])
+        ->toBe([1290, 45])
+        ->and($late->doubts)
+        ->toBe(['21:30 is after 21:00. Is that meant?', '22:15 is after 21:00. Is that meant?'])
+        ->and($read('0600', '0645')->start)
+        ->toBe(360)
+        ->and(fn () => $read('3', '16:00'))
+        ->toThrow(Fault::class, 'Write it with four figures')
+        ->and(fn () => $read('23:30', '+45'))
+        ->toThrow(Fault::class, 'after midnight');
+});
