@@ -20,6 +20,12 @@ final readonly class WeeklyPattern implements Pattern
     /** @var list<int> 1 (Monday) to 7, ascending */
     public array $weekdays;
 
+    /** "Tue"; empty where there is no such weekday. */
+    public static function short(int $weekday): string
+    {
+        return substr(self::NAMES[$weekday] ?? '', 0, 3);
+    }
+
     /** @param  array<int>  $weekdays */
     public function __construct(array $weekdays, public int $every = 1)
     {

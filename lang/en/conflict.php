@@ -4,6 +4,7 @@ return [
     'title' => 'Somebody else has saved meanwhile',
     'who' => ':who changed it on :when, after you had opened this page.',
     'somebody' => 'Somebody changed it on :when, after you had opened this page.',
+    'they' => 'What they did:',
     'nothing' => 'Nothing of yours is written yet, and nothing is lost: choose what is to stand.',
     'what' => 'What',
     'now' => 'As it stands now',

@@ -1,7 +1,6 @@
 // Whoever waits before a door looks again without pressing: every few seconds at first, then less often. What is asked
 // for is small, and the page is only read anew when the door has changed.
 const FIRST = 4000;
-const LONGEST = 20000;
 
 export const door = () => ({
     pause: FIRST,
@@ -10,7 +9,7 @@ export const door = () => ({
     },
     soon() {
         setTimeout(() => this.ask(), this.pause);
-        this.pause = Math.min(LONGEST, this.pause * 1.25);
+        this.pause = Math.min(1000 * Number(this.$root.dataset.longest), this.pause * 1.25);
     },
     async ask() {
         try {

@@ -7,7 +7,7 @@
             ? __('conflict.somebody', ['when' => $page->when])
             : __('conflict.who', ['who' => $page->who, 'when' => $page->when]) }}
         @if ($page->words !== '')
-            <b>{{ $page->words }}</b>
+            {{ __('conflict.they') }} <b>{{ $page->words }}</b>.
         @endif
         {{ __('conflict.nothing') }}
     </p>

@@ -346,3 +346,32 @@ test('a session\'s people are free and busy in spans, for the row that it is dra
         // Thursday's own session is in the way, too.
         ->assertJsonPath('days.2027-02-25.spans.1', [600, 647, 'teacher', 0]);
 });
+
+test('a session is cancelled with its topic, or passes it on to the next', function () {
+    $topics = fn (): array => marine($this)
+        ->sessions()
+        ->where('day', '>=', '2027-02-23')
+        ->orderBy('day')
+        ->limit(3)
+        ->pluck('topic', 'day')
+        ->all();
+    $this->as('A-1')
+        ->put('/sections/MAR/series/'.marine($this)->id.'/topics', [
+            'topics' => implode("\n", array_map(fn (int $n): string => "Topic $n", range(1, 20))),
+            'topics_move' => '1',
+        ])
+        ->assertSessionHasNoErrors();
+    [$first, $second, $third] = array_values($topics());
+    $this->get('/sections/MAR?session='.basename(one($this, '2027-02-23')))->assertSee(
+        'its topic falls away with it',
+    );
+
+    $this->post(one($this, '2027-02-23').'/cancellation', ['reason' => 'ill'])->assertSessionHasNoErrors();
+    expect($topics())->toBe(['2027-02-23' => null, '2027-02-25' => $first, '2027-03-02' => $second]);
+    $this->delete(one($this, '2027-02-23').'/cancellation')->assertSessionHasNoErrors();
+    $this->post(one($this, '2027-02-23').'/cancellation', [
+        'reason' => 'ill',
+        'keeps_topic' => '1',
+    ])->assertSessionHasNoErrors();
+    expect($topics())->toBe(['2027-02-23' => $first, '2027-02-25' => $second, '2027-03-02' => $third]);
+});

@@ -14,6 +14,7 @@ use Nomada\Core\Term\Rotation;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\Stretches;
+use Nomada\Core\Timetable\WeeklyPattern;
 use Throwable;
 
 /**
@@ -62,7 +63,9 @@ final readonly class ConflictPage
                 $rows[] = new ConflictRow(
                     $field,
                     self::shown($field, $value),
-                    $byMe ? $mine ?? '' : self::shown($field, $was[$field] ?? ''),
+                    $byMe
+                        ? $mine ?? ($field === 'plan' ? self::typedPlan($request) : '')
+                        : self::shown($field, $was[$field] ?? ''),
                     $byThem,
                     $byMe,
                 );
@@ -107,6 +110,21 @@ final readonly class ConflictPage
         $text = is_scalar($value) ? trim((string) $value) : '';
 
         return str_replace("\r\n", "\n", $text);
+    }
+
+    /** When a series would meet as it was typed, which may not be readable yet; empty where that has no short words. */
+    private static function typedPlan(Request $request): string
+    {
+        $at =
+            $request->input('at') === 'period'
+                ? 'period '.self::typed($request, 'period')
+                : self::typed($request, 'start_time').'–'.self::typed($request, 'end_time');
+        $weekdays = array_map(
+            fn (mixed $n): string => WeeklyPattern::short(is_numeric($n) ? (int) $n : 0),
+            array_values((array) $request->input('weekdays', [])),
+        );
+
+        return $request->input('kind') === 'weekly' ? trim(implode(' ', $weekdays)." $at") : $at;
     }
 
     /**

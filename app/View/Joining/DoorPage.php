@@ -45,6 +45,13 @@ final readonly class DoorPage
     /** Answers that shut the room's window only: the phone still rings in it. */
     private const BY_PHONE = [DoorReply::NoHost, DoorReply::Full];
 
+    /** Seconds before the doors open, from when on a page looks often; and the longest pauses before and from then. */
+    private const SOON = 1800;
+
+    private const SELDOM = 300;
+
+    private const OFTEN = 20;
+
     /** Seconds for which everybody who waits shares one look. */
     private const SHARED = 3;
 
@@ -320,6 +327,7 @@ final readonly class DoorPage
                 // Whoever waits for something to change looks again by themselves.
                 'look' => in_array($answer->reply, self::WAITS, true) ? route('door.look', $secret) : null,
                 'version' => $this->version($link),
+                'longest' => ($answer->opensAt ?? $now) > $now + self::SOON ? self::SELDOM : self::OFTEN,
                 'register' => $takes ? route('register', $facts->series) : null,
                 'stops' => $words->stops($answer),
                 'next' => $known ? $words->next($facts->sessions ?? [], $answer) : [],

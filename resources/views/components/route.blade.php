@@ -1,28 +1,33 @@
 @props(['person'])
 @php
-    $here = explode('.', (string) request()->route()?->getName())[0];
+    $name = (string) request()->route()?->getName();
+    $here = explode('.', $name)[0];
+    // Where somebody else has saved meanwhile, the page of a change is shown.
     $here =
-        [
-            'run' => 'publishing',
-            'runs' => 'publishing',
-            'import' => 'term',
-            'board' => '',
-            'section' => 'timetable',
-            'desk' => 'registration',
-            'letters' => 'registration',
-            'series' => 'joining',
-            'live' => 'today',
-            'presets' => 'joining',
-            'drop-ins' => 'joining',
-            'drop-in' => 'today',
-            'audit' => 'joining',
-            'licences' => 'timetable',
-            'contact-time' => 'timetable',
-            'clashes' => 'timetable',
-            'events' => 'timetable',
-            'make-ups' => 'term',
-            'closures' => 'term',
-        ][$here] ?? $here;
+        $name === 'series.update'
+            ? 'timetable'
+            : [
+                    'session' => 'timetable',
+                    'run' => 'publishing',
+                    'runs' => 'publishing',
+                    'import' => 'term',
+                    'board' => '',
+                    'section' => 'timetable',
+                    'desk' => 'registration',
+                    'letters' => 'registration',
+                    'series' => 'joining',
+                    'live' => 'today',
+                    'presets' => 'joining',
+                    'drop-ins' => 'joining',
+                    'drop-in' => 'today',
+                    'audit' => 'joining',
+                    'licences' => 'timetable',
+                    'contact-time' => 'timetable',
+                    'clashes' => 'timetable',
+                    'events' => 'timetable',
+                    'make-ups' => 'term',
+                    'closures' => 'term',
+                ][$here] ?? $here;
 @endphp
 <nav class="route" aria-label="The order of the work">
     <ol>

@@ -1,5 +1,6 @@
 @php $isOpen = $answer->reply->opens(); @endphp
-<div class="phone" x-data="door" data-look="{{ $look }}" data-version="{{ $version }}">
+<div class="phone" x-data="door" data-look="{{ $look }}" data-version="{{ $version }}"
+    data-longest="{{ $longest }}">
     @if ($known)
         <p class="over-title mb-0">{{ $name }}{{ $teacher ? " · $teacher" : '' }}</p>
     @endif
@@ -41,7 +42,7 @@
         <noscript>
             <meta http-equiv="refresh" content="20">
         </noscript>
-        <p class="quiet">{{ __('door.looks_again') }}</p>
+        <p class="quiet mt-2">{{ __('door.looks_again') }}</p>
     @endif
     @if ($known)
         <dl class="helps">
@@ -67,8 +68,8 @@
                 </dd>
             @endif
             <dt>Not working?</dt>
-            <dd>{{ $byPhone ? 'Come in by phone' : 'Look at the class stream' }}{{ $teacher === '' ? ''
-                : ", or write to $teacher through the class stream" }}
+            <dd>{{ $byPhone ? 'Come in by phone' : 'Look at the class stream' }}{{ $teacher === '' ? '' : ", or write to $teacher " . (
+                $byPhone ? 'through the class stream' : 'there') }}
             </dd>
         </dl>
     @endif

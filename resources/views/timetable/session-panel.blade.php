@@ -78,8 +78,8 @@
                 @endif
             </form>
             <div>
-                <form method="post" action="{{ route('session.tell', [$section, $series,
-                    $one]) }}">@csrf <x-drawn :of="'told:' . $one->id" />
+                <form method="post" action="{{ route('session.tell', [$section, $series, $one]) }}">@csrf <x-drawn
+                        :of="'told:' . $one->id" />
                     @method('put')
                     <h3>Of this one only</h3>
                     <label class="form-label" for="one-teacher">Teacher</label><select class="form-select mb-2" id="one-teacher"
@@ -109,6 +109,10 @@
                         @csrf<x-drawn :of="'place:' . $one->id" /><label class="form-label" for="one-reason">Cancel it, because</label>
                         <div class="inline"><input class="form-control flex-fill w-auto" id="one-reason" name="reason" maxlength="160"
                                 placeholder="Students read it"><button class="btn btn-wrong">Cancel this one</button></div>
+                        @if ($series->topics_move && ($one->topic ?? '') !== '')
+                            <label class="d-block mt-1"><input class="form-check-input" type="checkbox" name="keeps_topic"
+                                    value="1"> its topic falls away with it (else the next session takes it)</label>
+                        @endif
                     </form>
                 @endif
             </div>

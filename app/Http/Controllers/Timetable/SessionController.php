@@ -29,10 +29,15 @@ final class SessionController extends Controller
         ChangeSession $change,
     ): RedirectResponse {
         $given = $request->validate(
-            ['reason' => ['nullable', 'string', 'max:160']],
+            ['reason' => ['nullable', 'string', 'max:160'], 'keeps_topic' => ['nullable', 'boolean']],
             ['reason.max' => 'A reason has 160 characters at most.'],
         );
-        $change->cancel($session, (string) ($given['reason'] ?? ''), $this->person($request));
+        $change->cancel(
+            $session,
+            (string) ($given['reason'] ?? ''),
+            $this->person($request),
+            $request->boolean('keeps_topic'),
+        );
 
         return $this->done(
             $section,
