@@ -11,6 +11,7 @@ use ZipArchive;
 /** The files of an import, from a folder or a zip. Only the names that the import knows are read. */
 final class ImportFiles
 {
+    /** Of all files together, unpacked: whatever a zip says of itself, no more is read. */
     private const MOST_BYTES = 64 * 1024 * 1024;
 
     /**
@@ -38,12 +39,14 @@ final class ImportFiles
     private static function folder(string $path): array
     {
         $out = [];
+        $left = self::MOST_BYTES;
         foreach (SchoolReader::FILES as $name) {
             if (is_file("$path/$name")) {
-                $out[$name] =
-                    (int) filesize("$path/$name") > self::MOST_BYTES
-                        ? throw self::tooLarge($name)
-                        : (string) file_get_contents("$path/$name");
+                $out[$name] = self::within(
+                    (string) file_get_contents("$path/$name", length: max(0, $left) + 1),
+                    $left,
+                );
+                $left -= strlen($out[$name]);
             }
         }
 
@@ -58,6 +61,7 @@ final class ImportFiles
             throw new Fault('This file is not a zip. Put the files into one zip and choose that.', 'file');
         }
         $out = [];
+        $left = self::MOST_BYTES;
         for ($i = 0; $i < $zip->numFiles; $i++) {
             $stat = $zip->statIndex($i);
             if ($stat === false) {
@@ -69,10 +73,8 @@ final class ImportFiles
                 ! isset($out[$name]) &&
                 ! str_contains($stat['name'], '__MACOSX')
             ) {
-                $out[$name] =
-                    $stat['size'] > self::MOST_BYTES
-                        ? throw self::tooLarge($name)
-                        : (string) $zip->getFromIndex($i);
+                $out[$name] = self::within((string) $zip->getFromIndex($i, $left + 1), $left);
+                $left -= strlen($out[$name]);
             }
         }
         $zip->close();
@@ -80,8 +82,14 @@ final class ImportFiles
         return $out;
     }
 
-    private static function tooLarge(string $name): Fault
+    /** @throws Fault where a text is longer than what is left of the whole */
+    private static function within(string $text, int $left): string
     {
-        return new Fault("$name is larger than 64 MB. Split the school into several imports.", 'file');
+        return strlen($text) <= $left
+            ? $text
+            : throw new Fault(
+                'The files are larger than 64 MB together. Split the school into several imports.',
+                'file',
+            );
     }
 }

@@ -115,7 +115,7 @@ final class Presets
      * In what a door and a floor, and those of single sessions, are more open than the preset.
      *
      * @param  list<PlannedSession>  $own  the sessions with a door or floor of their own
-     * @return list<string>
+     * @return array<string, string> words by a code, which is what an acceptance holds for
      */
     public static function moreOpen(Preset $preset, DoorRules $door, Floor $floor, array $own): array
     {
@@ -125,14 +125,14 @@ final class Presets
         ];
         $out = $of($door, $floor);
         foreach ($own as $session) {
-            foreach (
-                array_diff($of($door->with($session->own?->door), $floor->with($session->own?->floor)), $out) as $more
-            ) {
-                $out[] = 'on '.(new LocalDate($session->day))->short()." $more";
+            $day = new LocalDate($session->day);
+            $there = $of($door->with($session->own?->door), $floor->with($session->own?->floor));
+            foreach (array_diff_key($there, $out) as $code => $more) {
+                $out["{$day->iso()} $code"] = "on {$day->short()} $more";
             }
         }
 
-        return array_values($out);
+        return $out;
     }
 
     /**
@@ -140,16 +140,20 @@ final class Presets
      *
      * @param  array<string, Preset>  $all
      * @param  list<PlannedSession>  $own
-     * @return list<string>
+     * @return array<string, string>
      */
     public static function moreOpenOf(Series $series, array $all, array $own): array
     {
         return self::moreOpen(self::of($series, $all), ...[...self::rules($series, $all), 'own' => $own]);
     }
 
-    /** @param  list<string>  $moreOpen */
+    /**
+     * What is accepted, by its codes: other words for the same are the same.
+     *
+     * @param  array<string, string>  $moreOpen
+     */
     public static function openness(array $moreOpen): string
     {
-        return hash('sha256', implode("\n", $moreOpen));
+        return hash('sha256', implode("\n", array_keys($moreOpen)));
     }
 }

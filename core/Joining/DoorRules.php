@@ -74,24 +74,30 @@ final readonly class DoorRules
         ];
     }
 
-    /** @return list<string> in what it is more open than another */
+    /** @return array<string, string> in what it is more open than another: words by a code with its value */
     public function moreOpenThan(self $other): array
     {
-        return array_values(
-            array_filter([
-                $this->opensBefore > $other->opensBefore
-                    ? "opens {$this->opensBefore} minutes before, not {$other->opensBefore}"
-                    : '',
-                ! $this->needsHost && $other->needsHost ? 'lets students in before a teacher is inside' : '',
-                $this->straightIn->openness() > $other->straightIn->openness()
-                    ? "lets in {$this->straightIn->words()}"
-                    : '',
-                $this->othersWait && ! $other->othersWait
-                    ? 'lets others wait outside instead of turning them away'
-                    : '',
-                ! $this->oneDevice && $other->oneDevice ? 'lets one person in on several devices' : '',
-                ! $this->hiddenOutside && $other->hiddenOutside ? 'shows its link at any hour' : '',
-            ]),
-        );
+        $if = fn (bool $is, string $words): string => $is ? $words : '';
+
+        return array_filter([
+            "opens_before:$this->opensBefore" => $if(
+                $this->opensBefore > $other->opensBefore,
+                "opens $this->opensBefore minutes before, not $other->opensBefore",
+            ),
+            'needs_host' => $if(
+                ! $this->needsHost && $other->needsHost,
+                'lets students in before a teacher is inside',
+            ),
+            "straight_in:{$this->straightIn->value}" => $if(
+                $this->straightIn->openness() > $other->straightIn->openness(),
+                "lets in {$this->straightIn->words()}",
+            ),
+            'others_wait' => $if(
+                $this->othersWait && ! $other->othersWait,
+                'lets others wait outside instead of turning them away',
+            ),
+            'one_device' => $if(! $this->oneDevice && $other->oneDevice, 'lets one person in on several devices'),
+            'hidden_outside' => $if(! $this->hiddenOutside && $other->hiddenOutside, 'shows its link at any hour'),
+        ]);
     }
 }

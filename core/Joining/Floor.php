@@ -105,7 +105,7 @@ final readonly class Floor
         };
     }
 
-    /** @return list<string> in what it is more open than another */
+    /** @return array<string, string> in what it is more open than another: words by a code with its value */
     public function moreOpenThan(self $other): array
     {
         $names = [
@@ -119,11 +119,12 @@ final readonly class Floor
         $out = [];
         foreach ($names as $power => $words) {
             if ($this->who($power)->openness() > $other->who($power)->openness()) {
-                $out[] = ($this->who($power) === Who::Everyone ? 'everyone may ' : 'the host may ').$words;
+                $out["$power:{$this->who($power)->value}"] =
+                    ($this->who($power) === Who::Everyone ? 'everyone may ' : 'the host may ').$words;
             }
         }
         if (! $this->mutedOnEntry && $other->mutedOnEntry) {
-            $out[] = 'microphones are on when students come in';
+            $out['muted_on_entry'] = 'microphones are on when students come in';
         }
 
         return $out;

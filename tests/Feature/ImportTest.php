@@ -197,3 +197,18 @@ test('a file that is no zip is refused in words', function () {
     $this->followingRedirects()->get($answer->headers->get('Location'))->assertSee('not a zip');
     $this->from('/term/import')->post('/term/import', [])->assertSessionHasErrors('files');
 });
+
+test('what is larger than 64 MB together is refused before it is read, whatever each file says', function () {
+    $zip = new ZipArchive();
+    $path = sys_get_temp_dir().'/large-'.bin2hex(random_bytes(4)).'.zip';
+    $zip->open($path, ZipArchive::CREATE);
+    $zip->addFromString('users.csv', str_repeat(' ', 40 * 1024 * 1024));
+    $zip->addFromString('enrollments.csv', str_repeat(' ', 30 * 1024 * 1024));
+    $zip->close();
+
+    expect(fn () => Nomada\App\Support\ImportFiles::from($path))->toThrow(
+        Nomada\Core\Fault::class,
+        'larger than 64 MB together',
+    );
+    unlink($path);
+});

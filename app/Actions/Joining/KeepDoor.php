@@ -118,7 +118,7 @@ final readonly class KeepDoor
                 $date.($isOwn ? ': a door of its own' : ": the series' door again"),
                 $before,
             );
-            $more = array_diff(
+            $more = array_diff_key(
                 Presets::moreOpenOf(
                     $series,
                     Presets::all(),

@@ -7,7 +7,7 @@ namespace Nomada\App\View\Joining;
 /** One series with its join link, as plain values. Link, code and phone are null where no link is made. */
 final readonly class SeriesRow
 {
-    /** @param  list<string>  $moreOpen  in what its door or floor is more open than its preset */
+    /** @param  array<string, string>  $moreOpen  in what its door or floor is more open than its preset */
     public function __construct(
         public string $section,
         public string $name,

@@ -67,7 +67,7 @@ final readonly class ClashList
         return array_values(
             $rows
                 ->map(function (\stdClass $r) use ($name, $today): ClashRow {
-                    $days = array_values(array_map(intval(...), (array) json_decode($r->days, true)));
+                    $days = self::coming($r->days, $today);
 
                     return new ClashRow(
                         $r->key,
@@ -101,11 +101,12 @@ final readonly class ClashList
         if ($sections === []) {
             return [];
         }
+        $today = $this->clock->schoolDay()->day;
         $rows = DB::table('clashes')
             ->join('sections as a', 'a.id', '=', 'clashes.section_id')
             ->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
             ->whereIn('kind', self::GRAVE)
-            ->whereRaw('(clashes.days->>-1)::int >= ?', [$this->clock->schoolDay()->day])
+            ->whereRaw('(clashes.days->>-1)::int >= ?', [$today])
             ->whereNotExists(fn ($q) => $q->from('accepted_clashes as k')->whereRaw(self::ACCEPTED))
             ->orderBy('clashes.id')
             ->get([
@@ -120,7 +121,7 @@ final readonly class ClashList
             ]);
         $out = [];
         foreach ($rows as $r) {
-            $days = array_map(intval(...), (array) json_decode($r->days, true));
+            $days = self::coming($r->days, $today);
             $n = count($days);
             $sides = [[$r->section_id, "Y$r->b_year $r->b"], [$r->other_section_id, "Y$r->a_year $r->a"]];
             foreach ($sides as [$section, $other]) {
@@ -133,6 +134,21 @@ final readonly class ClashList
         }
 
         return array_intersect_key($out, array_flip($sections));
+    }
+
+    /**
+     * The days from today on: what has been held is nobody's task any more.
+     *
+     * @return list<int>
+     */
+    private static function coming(string $days, int $today): array
+    {
+        return array_values(
+            array_filter(
+                array_map(intval(...), (array) json_decode($days, true)),
+                fn (int $day): bool => $day >= $today,
+            ),
+        );
     }
 
     /**

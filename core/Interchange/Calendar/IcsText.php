@@ -23,6 +23,11 @@ final class IcsText
         if (! str_contains($text, 'BEGIN:VCALENDAR')) {
             throw new ParseException('BEGIN:VCALENDAR is missing on line 1');
         }
+        if (preg_match('/^END:VCALENDAR\s*$/mi', $text) !== 1) {
+            $last = substr_count(rtrim($text), "\n") + 1;
+
+            throw new ParseException("The file is cut off: END:VCALENDAR is missing after line $last");
+        }
         $calendar = Reader::read(str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text);
 
         return $calendar instanceof VCalendar

@@ -260,3 +260,17 @@ test('whole days block the day, and are no class', function () {
         ->and(array_map(fn (array $s): int => $s[1] - $s[0], $events[0]->spans()))
         ->toBe([86400, 86400]);
 });
+
+test('a calendar that was cut off is said to be, at its last line', function () {
+    $whole = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTART:20270301T100000Z\r\n";
+    [$events, $faults] = EventReader::read($whole, 'a.ics', Scenario::term());
+
+    expect($events)
+        ->toBe([])
+        ->and($faults)
+        ->toHaveCount(1)
+        ->and($faults[0]->line)
+        ->toBe(5)
+        ->and($faults[0]->found)
+        ->toContain('cut off');
+});

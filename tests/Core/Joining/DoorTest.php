@@ -538,14 +538,17 @@ test('presets are safe, say what a student can do, and tell what is more open th
         )
         ->and((new DoorRules(20, 20, false, StraightIn::Anyone, true, false))->moreOpenThan($lesson->door))
         ->toBe([
-            'opens 20 minutes before, not 10',
-            'lets students in before a teacher is inside',
-            'lets in anyone with the link',
-            'lets others wait outside instead of turning them away',
-            'lets one person in on several devices',
+            'opens_before:20' => 'opens 20 minutes before, not 10',
+            'needs_host' => 'lets students in before a teacher is inside',
+            'straight_in:'.StraightIn::Anyone->value => 'lets in anyone with the link',
+            'others_wait' => 'lets others wait outside instead of turning them away',
+            'one_device' => 'lets one person in on several devices',
         ])
         ->and((new Floor(screen: Who::Everyone, mutedOnEntry: false))->moreOpenThan($lesson->floor))
-        ->toBe(['everyone may show a screen', 'microphones are on when students come in'])
+        ->toBe([
+            'screen:'.Who::Everyone->value => 'everyone may show a screen',
+            'muted_on_entry' => 'microphones are on when students come in',
+        ])
         ->and((new Floor(Who::Host))->moreOpenThan($lesson->floor))
         ->toBe([])
         ->and(DoorRules::from($lesson->door->toArray()))
