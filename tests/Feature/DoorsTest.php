@@ -510,3 +510,37 @@ test('who made links, and that a deleted series\' links are dead, is written dow
     Artisan::call('nomada:links');
     expect(DB::table('audit_log')->where('words', 'join link and host link made')->count())->toBe(2);
 });
+
+test('whoever waits is told when the door has changed, without a session, and all share one look', function () {
+    momentAt('2027-02-11', '09:30');
+    $link = linkOf($this, LinkKind::Series);
+    $version = function () use ($link): string {
+        $answer = $this->get("/join/$link->secret/look")->assertOk();
+        expect($answer->headers->getCookies())->toBe([]);
+
+        return (string) $answer->json('version');
+    };
+    $early = $version();
+    cache()->flush();
+    expect($version())->toBe($early);
+    // The page itself carries it, and how long it is until the doors open.
+    $this->as('S-1')
+        ->get("/join/$link->secret")
+        ->assertSee("data-version=\"$early\"", false)
+        ->assertSee('data-opens="1200"', false);
+    auth()->logout();
+
+    momentAt('2027-02-11', '09:52');
+    expect($version())->toBe($early);
+    cache()->flush();
+    $open = $version();
+    expect($open)->not->toBe($early);
+    // Hidden by somebody: at once, whoever else has looked.
+    $link->update(['is_hidden' => true]);
+    expect($version())->not->toBe($open);
+    $link->update(['is_hidden' => false]);
+    expect($version())->toBe($open);
+    DB::table('sessions')->where('day', '2027-02-11')->update(['state' => 'cancelled', 'cancelled' => 'ill']);
+    cache()->flush();
+    expect($version())->not->toBe($open);
+});

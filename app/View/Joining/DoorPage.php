@@ -50,7 +50,7 @@ final readonly class DoorPage
 
     private const SELDOM = 300;
 
-    private const OFTEN = 20;
+    private const OFTEN = 30;
 
     /** Seconds for which everybody who waits shares one look. */
     private const SHARED = 3;
@@ -327,6 +327,7 @@ final readonly class DoorPage
                 // Whoever waits for something to change looks again by themselves.
                 'look' => in_array($answer->reply, self::WAITS, true) ? route('door.look', $secret) : null,
                 'version' => $this->version($link),
+                'opens' => $answer->opensAt === null ? 0 : $answer->opensAt - $now,
                 'longest' => ($answer->opensAt ?? $now) > $now + self::SOON ? self::SELDOM : self::OFTEN,
                 'register' => $takes ? route('register', $facts->series) : null,
                 'stops' => $words->stops($answer),

@@ -1,6 +1,6 @@
 @php $isOpen = $answer->reply->opens(); @endphp
-<div class="phone" x-data="door" data-look="{{ $look }}" data-version="{{ $version }}"
-    data-longest="{{ $longest }}">
+<div class="phone" x-data="door" data-look="{{ $look }}" data-version="{{ $version }}" data-longest="{{ $longest }}"
+    data-opens="{{ $opens }}">
     @if ($known)
         <p class="over-title mb-0">{{ $name }}{{ $teacher ? " · $teacher" : '' }}</p>
     @endif
