@@ -63,7 +63,7 @@ Route::post('/join/{secret}', [DoorController::class, 'enter'])
 Route::get('/join/{secret}/look', [DoorController::class, 'look'])
     ->where('secret', LinkSecret::PATTERN)
     ->withoutMiddleware('web')
-    ->middleware('throttle:look')
+    ->middleware(['throttle:look', 'signed'])
     ->name('door.look');
 Route::get('/feeds/{secret}.ics', FeedController::class)
     ->where('secret', LinkSecret::PATTERN)

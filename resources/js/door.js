@@ -1,5 +1,5 @@
-// Whoever waits before a door looks again without pressing: at the moment at which it opens, and in between with
-// growing pauses. What is asked for is small, and the page is only read anew when the door has changed.
+// Whoever waits before a door looks again without pressing. When it opens, the page is read anew. In between it asks,
+// with growing pauses, whether the door has changed: that is small, and everybody who waits shares the answer.
 const FIRST = 15000;
 const DAY = 86400;
 
@@ -9,8 +9,8 @@ export const door = () => ({
         const { look, opens } = this.$root.dataset;
         if (!look) return;
         this.soon();
-        // Not all in the same second.
-        if (opens > 0 && opens < DAY) setTimeout(() => this.ask(), 1000 * opens + 3000 * Math.random());
+        // Not all in the same second. The shared answer may be from just before, so it is not asked then.
+        if (opens > 0 && opens < DAY) setTimeout(() => window.location.reload(), 1000 * opens + 3000 * Math.random());
     },
     soon() {
         setTimeout(async () => {

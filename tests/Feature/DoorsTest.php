@@ -511,17 +511,31 @@ test('who made links, and that a deleted series\' links are dead, is written dow
     expect(DB::table('audit_log')->where('words', 'join link and host link made')->count())->toBe(2);
 });
 
+/** Where the page of somebody who waits asks for its version. */
+function lookOf($test, string $who, JoinLink $link): string
+{
+    $page = $test
+        ->as($who)
+        ->get("/join/$link->secret")
+        ->assertOk()
+        ->getContent();
+    auth()->logout();
+
+    return html_entity_decode((string) preg_replace('/.*data-look="([^"]*)".*/s', '$1', (string) $page));
+}
+
 test('whoever waits is told when the door has changed, without a session, and all share one look', function () {
     momentAt('2027-02-11', '09:30');
     $link = linkOf($this, LinkKind::Series);
-    $version = function () use ($link): string {
-        $answer = $this->get("/join/$link->secret/look")->assertOk();
+    $look = lookOf($this, 'S-1', $link);
+    $version = function (bool $shared = false) use ($look): string {
+        $shared || cache()->flush();
+        $answer = $this->get($look)->assertOk();
         expect($answer->headers->getCookies())->toBe([]);
 
         return (string) $answer->json('version');
     };
     $early = $version();
-    cache()->flush();
     expect($version())->toBe($early);
     // The page itself carries it, and how long it is until the doors open.
     $this->as('S-1')
@@ -529,18 +543,39 @@ test('whoever waits is told when the door has changed, without a session, and al
         ->assertSee("data-version=\"$early\"", false)
         ->assertSee('data-opens="1200"', false);
     auth()->logout();
+    // Nobody asks for somebody else.
+    $this->get(str_replace('person=', 'person=1', $look))->assertForbidden();
+    $this->get("/join/$link->secret/look")->assertForbidden();
 
     momentAt('2027-02-11', '09:52');
-    expect($version())->toBe($early);
-    cache()->flush();
+    expect($version(shared: true))->toBe($early);
     $open = $version();
     expect($open)->not->toBe($early);
     // Hidden by somebody: at once, whoever else has looked.
     $link->update(['is_hidden' => true]);
-    expect($version())->not->toBe($open);
+    expect($version(shared: true))->not->toBe($open);
     $link->update(['is_hidden' => false]);
-    expect($version())->toBe($open);
-    DB::table('sessions')->where('day', '2027-02-11')->update(['state' => 'cancelled', 'cancelled' => 'ill']);
-    cache()->flush();
-    expect($version())->not->toBe($open);
+    expect($version(shared: true))->toBe($open);
+    // A registration is decided: theirs, by the link of everybody.
+    $mine = fn () => DB::table('registrations')->where('person_id', personCalled('S-1')->id);
+    $mine()->update(['state' => 'waiting']);
+    expect($version(shared: true))->not->toBe($open);
+    $mine()->update(['state' => 'accepted']);
+    DB::table('registrations')
+        ->where('person_id', personCalled('S-2')->id)
+        ->update(['state' => 'waiting']);
+    expect($version(shared: true))->toBe($open);
+    // The teacher comes in: all are told. Who comes in after that changes nothing for those outside.
+    $this->standins->page(enter($this, 'T-2', linkOf($this, LinkKind::Host)));
+    auth()->logout();
+    $inside = $version();
+    expect($inside)->not->toBe($open);
+    expect($into = enter($this, 'S-3', $link))->toContain('/bridge/rooms/');
+    $this->standins->page($into);
+    auth()->logout();
+    expect($version())->toBe($inside);
+    DB::table('sessions')
+        ->where('day', '2027-02-11')
+        ->update(['state' => 'cancelled', 'cancelled' => 'ill']);
+    expect($version())->not->toBe($inside);
 });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Joining;
 
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\URL;
 use Nomada\App\Actions\Joining\Doorway;
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
@@ -210,10 +211,12 @@ final readonly class DoorPage
     }
 
     /**
-     * Changes whenever the door may answer otherwise: a host has come, it has opened, was hidden or shown, is over.
-     * Hundreds ask for it: they share one look.
+     * Changes whenever the door may answer otherwise: a host has come, it has opened, was hidden or shown, is full or
+     * over, or somebody's registration was decided. Hundreds ask for it: they share one look.
+     *
+     * @param  int|null  $person  whose registration for the series counts
      */
-    public function version(JoinLink|DropInRoom $link): string
+    public function version(JoinLink|DropInRoom $link, ?int $person): string
     {
         $series = $link instanceof JoinLink ? $link->series_id : null;
         $key = $series === null ? "door room $link->id" : "door series $series";
@@ -224,7 +227,7 @@ final readonly class DoorPage
                 $hours = $link->openHours()->at($link->section->term->calendar(), $now);
                 $room = $this->look->at(Doorway::ofDropIn($link), Doorway::meeting($hours[0] ?? null), '');
 
-                return json_encode([$hours, ($hours[0] ?? 0) <= $now, $room], JSON_THROW_ON_ERROR);
+                return json_encode([$hours, ($hours[0] ?? 0) <= $now, ...self::seen($room)], JSON_THROW_ON_ERROR);
             }
             $facts = DoorFacts::of($link->series_id, null, $now);
             $next = null;
@@ -239,28 +242,47 @@ final readonly class DoorPage
                     $next?->start,
                     $next?->state,
                     $now >= $opens,
-                    $next === null ? null : $this->look->at($way, Doorway::meeting($next->start), ''),
+                    ...$next === null ? [] : self::seen($this->look->at($way, Doorway::meeting($next->start), '')),
                 ],
                 JSON_THROW_ON_ERROR,
             );
         });
         $own =
             $link instanceof JoinLink
-                ? [$link->retired_at, $link->is_hidden, $link->expires_at, self::state($link)]
+                ? [$link->retired_at, $link->is_hidden, $link->expires_at, self::decided($link->series_id, $person)]
                 : [$link->is_hidden];
 
         return substr(hash('sha256', $shared.json_encode($own)), 0, 16);
     }
 
-    /** How the registration behind a personal link stands. */
-    private static function state(JoinLink $link): string
+    /**
+     * What of a room others wait for; not how many are inside, or all would read their pages anew with each who enters.
+     *
+     * @return array{bool, bool, bool}
+     */
+    private static function seen(RoomState $room): array
     {
-        return $link->person_id === null
+        return [$room->hostInside, $room->isOver, $room->seats !== null && $room->inside >= $room->seats];
+    }
+
+    /** How somebody's registrations for a series stand; empty where there is none. */
+    private static function decided(int $series, ?int $person): string
+    {
+        return $person === null
             ? ''
-            : (string) Registration::query()
-                ->where('series_id', $link->series_id)
-                ->where('person_id', $link->person_id)
-                ->max('updated_at');
+            : Registration::query()
+                ->where('series_id', $series)
+                ->where('person_id', $person)
+                ->orderBy('id')
+                ->toBase()
+                ->pluck('state')
+                ->implode(',');
+    }
+
+    /** Where a page asks for the version: it starts no session, so its address says for whom, and is signed. */
+    private static function lookAt(string $secret, ?Person $person): string
+    {
+        return URL::signedRoute('door.look', array_filter(['secret' => $secret, 'person' => $person?->id]));
     }
 
     /** Whom the bridge knows a guest by. */
@@ -273,6 +295,8 @@ final readonly class DoorPage
     public function data(JoinLink|DropInRoom $link, string $secret, ?Person $person): array
     {
         $now = $this->clock->seconds();
+        // Before the answer: what changes between the two is seen at the next look, rather than never.
+        $version = $this->version($link, $person?->id);
         $facts = $link instanceof DropInRoom ? null : DoorFacts::of($link->series_id, $person?->id, $now);
         [$answer, , , $school] =
             $link instanceof DropInRoom || $facts === null
@@ -325,8 +349,8 @@ final readonly class DoorPage
                 'known' => $known,
                 'enter' => route('door.enter', $secret),
                 // Whoever waits for something to change looks again by themselves.
-                'look' => in_array($answer->reply, self::WAITS, true) ? route('door.look', $secret) : null,
-                'version' => $this->version($link),
+                'look' => in_array($answer->reply, self::WAITS, true) ? self::lookAt($secret, $person) : null,
+                'version' => $version,
                 'opens' => $answer->opensAt === null ? 0 : $answer->opensAt - $now,
                 'longest' => ($answer->opensAt ?? $now) > $now + self::SOON ? self::SELDOM : self::OFTEN,
                 'register' => $takes ? route('register', $facts->series) : null,

@@ -55,9 +55,11 @@ final class DoorController extends Controller
     }
 
     /** Whether a door may answer otherwise by now: small, without a session, for those who wait. */
-    public function look(string $secret, DoorPage $page): JsonResponse
+    public function look(Request $request, string $secret, DoorPage $page): JsonResponse
     {
-        return response()->json(['version' => $page->version($page->find($secret))]);
+        $person = $request->integer('person') ?: null;
+
+        return response()->json(['version' => $page->version($page->find($secret), $person)]);
     }
 
     /** Asks the door once more, and only then brings the person to the bridge. */
