@@ -87,13 +87,19 @@ function wrapSql(string $text): string
         $indent = indentOf($row);
 
         // A remark ends with its line.
-        return mb_strlen($row) <= MARGIN || str_contains($row, '-- ') ? $row : $indent.implode("\n$indent    ", fill(ltrim($row), MARGIN - strlen($indent) - 4));
+        if (mb_strlen($row) <= MARGIN || str_contains($row, '-- ')) {
+            return $row;
+        }
+
+        return $indent.implode("\n$indent    ", fill(ltrim($row), MARGIN - strlen($indent) - 4));
     }, explode("\n", $text)));
 }
 
 function isSql(string $text): bool
 {
-    return (bool) preg_match('/^\W*(select|insert into|update|delete from|with|create|exists|case when|coalesce|string_agg|[\w.]+ (not )?in)\b/i', $text)
+    $begins = 'select|insert into|update|delete from|with|create|exists|case when|coalesce|string_agg|[\w.]+ (not )?in';
+
+    return (bool) preg_match("/^\W*($begins)\b/i", $text)
         && preg_match('/\b(from|when|where|set|on|values|filter)\b/', $text);
 }
 
@@ -179,7 +185,8 @@ foreach (array_slice($argv, 1) as $file) {
             }
             $done .= wrapString($whole.'"', $done);
         } elseif ($token->is(T_ENCAPSED_AND_WHITESPACE)) {
-            $isSql = preg_match('/\b(select|from|where|create table)\b/', $token->text) && ! str_contains($token->text, 'BEGIN:');
+            $isSql = preg_match('/\b(select|from|where|create table)\b/', $token->text)
+                && ! str_contains($token->text, 'BEGIN:');
             $done .= $isSql ? wrapSql($token->text) : $token->text;
         } else {
             $done .= $token->text;

@@ -28,6 +28,15 @@ use stdClass;
  */
 final class Drawn
 {
+    /** The field in which a form carries it. */
+    public const NAME = '_drawn';
+
+    /** What a form carries: its subject, and how that stands. */
+    public static function field(string $subject): string
+    {
+        return base64_encode((string) json_encode(['of' => $subject, 'was' => self::of($subject) ?? []]));
+    }
+
     /**
      * The values as they are now; null where the subject is gone.
      *

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nomada\App\Support;
 
 use Illuminate\Database\Eloquent\Collection;
-use Nomada\App\Http\Middleware\TermInAddress;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
@@ -16,6 +15,9 @@ use Nomada\App\Models\Term\Term;
  */
 final class CurrentTerm
 {
+    /** The request's attribute that has the sourcedId of the term in its address. */
+    public const IN_ADDRESS = 'term in address';
+
     private ?Term $term = null;
 
     /** The request that it was found for. */
@@ -58,7 +60,7 @@ final class CurrentTerm
         $section = $request->route('section');
 
         return (is_string($drawn) ? $terms->firstWhere('sourced_id', $drawn) : null) ??
-            ($terms->firstWhere('sourced_id', $request->attributes->get(TermInAddress::TERM)) ??
+            ($terms->firstWhere('sourced_id', $request->attributes->get(self::IN_ADDRESS)) ??
                 ($section instanceof Section ? $terms->firstWhere('id', $section->term_id) : null));
     }
 

@@ -119,12 +119,8 @@ final readonly class Licences
                 0,
             );
         }
-        $load = [];
-        $byId = [];
-        foreach ($accounts as $account) {
-            $byId[$account->id] = $account;
-            $load[$account->id] = [];
-        }
+        $on = new Occupancy();
+        $byId = array_combine(array_column($accounts, 'id'), $accounts);
         $at = $waiting = [];
         $bySessions = $this->running;
         usort(
@@ -136,12 +132,8 @@ final readonly class Licences
         );
         foreach ($bySessions as $series) {
             $account = $series->account === null ? null : $byId[$series->account] ?? null;
-            if (
-                $account !== null &&
-                $account->holds($series) &&
-                $this->fits($series, $account, $load[$account->id])
-            ) {
-                $load[$account->id] = $this->put($series, $load[$account->id]);
+            if ($account !== null && $on->takes($series, $account)) {
+                $on->put($series, $account->id);
                 $at[$series->series] = $account->id;
             } else {
                 $waiting[] = $series;
@@ -158,22 +150,20 @@ final readonly class Licences
         $unplaced = $elsewhere = [];
         $byId = array_combine(array_column($this->running, 'series'), $this->running);
         foreach ($waiting as $series) {
-            $id =
-                $this->room($series, $accounts, $load) ??
-                $this->makeRoom($series, $accounts, $load, $at, $byId, $elsewhere);
+            $id = $on->room($series, $accounts) ?? $this->makeRoom($series, $accounts, $on, $at, $byId, $elsewhere);
             if ($id === null) {
                 $unplaced[] = $series;
             } else {
-                $load[$id] = $this->put($series, $load[$id]);
+                $on->put($series, $id);
                 $at[$series->series] = $id;
             }
         }
         $split = $left = [];
         foreach ($unplaced as $series) {
-            $this->split($series, $accounts, $load, $split, $left);
+            $this->split($series, $accounts, $on, $split, $left);
         }
         if ($left !== []) {
-            $this->colourAnew($accounts, $at, $split, $left);
+            [$at, $split, $left] = (new Recolouring($this->running, $accounts))->of($at, $split, $left);
         }
         $changed = count(
             array_filter(
@@ -187,91 +177,9 @@ final readonly class Licences
     }
 
     /**
-     * @param  array<int, list<array{int, int, int}>>  $load  by day of UTC: start, end, series
-     * @param  int  $but  a series that is thought away
-     */
-    private function fits(Running $series, HostAccount $account, array $load, int $but = 0): bool
-    {
-        foreach ($series->sessions as [$start, $end]) {
-            $within = [];
-            for ($day = intdiv($start, 86400), $last = intdiv($end - 1, 86400); $day <= $last; $day++) {
-                foreach ($load[$day] ?? [] as $other) {
-                    if ($other[0] < $end && $other[1] > $start && $other[2] !== $but) {
-                        if ($account->atOnce === 1) {
-                            return false;
-                        }
-                        $within["$other[0] $other[2]"] = $other;
-                    }
-                }
-            }
-            if (count($within) >= $account->atOnce && $this->most($within, $start) >= $account->atOnce) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /**
-     * The most that run at one time: counted at each start.
-     *
-     * @param  array<array{int, int, int}>  $within
-     */
-    private function most(array $within, int $start): int
-    {
-        $most = 0;
-        foreach ($within as $one) {
-            $moment = max($one[0], $start);
-            $most = max(
-                $most,
-                count(array_filter($within, fn (array $o): bool => $o[0] <= $moment && $o[1] > $moment)),
-            );
-        }
-
-        return $most;
-    }
-
-    /**
-     * @param  array<int, list<array{int, int, int}>>  $load
-     * @return array<int, list<array{int, int, int}>>
-     */
-    private function put(Running $series, array $load): array
-    {
-        foreach ($series->sessions as [$start, $end]) {
-            foreach ($this->days($start, $end) as $day) {
-                $load[$day][] = [$start, $end, $series->series];
-            }
-        }
-
-        return $load;
-    }
-
-    /** @return list<int> the days of UTC that a span touches */
-    private function days(int $start, int $end): array
-    {
-        return range(intdiv($start, 86400), intdiv($end - 1, 86400));
-    }
-
-    /**
-     * @param  list<HostAccount>  $accounts
-     * @param  array<int, array<int, list<array{int, int, int}>>>  $load
-     */
-    private function room(Running $series, array $accounts, array $load): ?int
-    {
-        foreach ($accounts as $account) {
-            if ($account->holds($series) && $this->fits($series, $account, $load[$account->id])) {
-                return $account->id;
-            }
-        }
-
-        return null;
-    }
-
-    /**
      * Moves one series that is in the way to another account, where that makes room.
      *
      * @param  list<HostAccount>  $accounts
-     * @param  array<int, array<int, list<array{int, int, int}>>>  $load
      * @param  array<int, int>  $at
      * @param  array<int, Running>  $byId
      * @param  array<string, int|null>  $elsewhere  where each series could go from its account, as long as nothing
@@ -280,7 +188,7 @@ final readonly class Licences
     private function makeRoom(
         Running $series,
         array $accounts,
-        array &$load,
+        Occupancy $on,
         array &$at,
         array $byId,
         array &$elsewhere,
@@ -289,27 +197,21 @@ final readonly class Licences
             if (! $account->holds($series)) {
                 continue;
             }
-            foreach ($this->against($series, $load[$account->id]) as $other) {
-                if (! $this->fits($series, $account, $load[$account->id], $other)) {
+            foreach ($on->against($series, $account->id) as $other) {
+                if (! $on->takes($series, $account, $other)) {
                     continue;
                 }
                 $key = "$other $account->id";
                 if (! array_key_exists($key, $elsewhere)) {
-                    $elsewhere[$key] = $this->room(
+                    $elsewhere[$key] = $on->room(
                         $byId[$other],
                         array_values(array_filter($accounts, fn (HostAccount $a): bool => $a->id !== $account->id)),
-                        $load,
                     );
                 }
                 $to = $elsewhere[$key];
                 if ($to !== null) {
-                    $load[$account->id] = array_map(
-                        fn (array $day): array => array_values(
-                            array_filter($day, fn (array $s): bool => $s[2] !== $other),
-                        ),
-                        $load[$account->id],
-                    );
-                    $load[$to] = $this->put($byId[$other], $load[$to]);
+                    $on->takeOff($other, $account->id);
+                    $on->put($byId[$other], $to);
                     $at[$other] = $to;
                     $elsewhere = [];
 
@@ -322,194 +224,23 @@ final readonly class Licences
     }
 
     /**
-     * The series that stand against one on an account, where they are few: moving one of many helps nobody.
-     *
-     * @param  array<int, list<array{int, int, int}>>  $load
-     * @return list<int>
-     */
-    private function against(Running $series, array $load): array
-    {
-        $out = [];
-        foreach ($series->sessions as [$start, $end]) {
-            for ($day = intdiv($start, 86400), $last = intdiv($end - 1, 86400); $day <= $last; $day++) {
-                foreach ($load[$day] ?? [] as $other) {
-                    if ($other[0] < $end && $other[1] > $start) {
-                        $out[$other[2]] = $other[2];
-                    }
-                }
-            }
-            if (count($out) > 3) {
-                return [];
-            }
-        }
-
-        return array_values($out);
-    }
-
-    /**
      * @param  list<HostAccount>  $accounts
-     * @param  array<int, array<int, list<array{int, int, int}>>>  $load
      * @param  array<int, array<int, int>>  $split
      * @param  array<int, list<int>>  $left
      */
-    private function split(Running $series, array $accounts, array &$load, array &$split, array &$left): void
+    private function split(Running $series, array $accounts, Occupancy $on, array &$split, array &$left): void
     {
         foreach ($series->sessions as [$start, $end]) {
             $one = new Running($series->series, [[$start, $end]], $series->people);
             // The account of the session before, where it can be: fewest changes within the series.
             $before = $split[$series->series] ?? [];
-            $last = $before === [] ? null : end($before);
-            $id =
-                $this->room(
-                    $one,
-                    array_values(array_filter($accounts, fn (HostAccount $a): bool => $a->id === $last)),
-                    $load,
-                ) ?? $this->room($one, $accounts, $load);
+            $id = $on->roomFirstOn($before === [] ? null : end($before), $one, $accounts);
             if ($id === null) {
                 $left[$series->series][] = $start;
             } else {
                 $split[$series->series][$start] = $id;
-                $load[$id] = $this->put($one, $load[$id]);
+                $on->put($one, $id);
             }
-        }
-    }
-
-    /**
-     * Where sessions are left over: colours each stretch of overlapping sessions that one of them is in from its start,
-     * which leaves none over where there are as many places as run at one time. A stretch that this does not help
-     * stays as it is; a series' other sessions stay where they are.
-     *
-     * @param  list<HostAccount>  $accounts
-     * @param  array<int, int>  $at
-     * @param  array<int, array<int, int>>  $split
-     * @param  array<int, list<int>>  $left
-     */
-    private function colourAnew(array $accounts, array &$at, array &$split, array &$left): void
-    {
-        // The tightest plan first: what fits anywhere leaves the large ones to what needs them.
-        usort(
-            $accounts,
-            fn (HostAccount $a, HostAccount $b): int => [$a->seats, $a->minutes, $a->id] <=> [
-                $b->seats,
-                $b->minutes,
-                $b->id,
-            ],
-        );
-        foreach ($this->stretches() as $stretch) {
-            $over = array_filter(
-                $stretch,
-                fn (Running $one): bool => in_array($one->sessions[0][0], $left[$one->series] ?? [], true),
-            );
-            if ($over === []) {
-                continue;
-            }
-            // Everybody where they stand, if they can; else the tightest for each, which leaves room for the large.
-            $kept = $this->coloured($stretch, $accounts, $at, $split);
-            $tight = count($kept) < count($stretch) ? $this->coloured($stretch, $accounts, [], []) : [];
-            $coloured = count($tight) > count($kept) ? $tight : $kept;
-            if (count($stretch) - count($coloured) >= count($over)) {
-                continue;
-            }
-            foreach ($stretch as $i => $one) {
-                $this->settle($one, $coloured[$i] ?? null, $at, $split, $left);
-            }
-        }
-    }
-
-    /**
-     * The sessions of all series, one by one, in stretches: those of different ones never run at one time.
-     *
-     * @return list<list<Running>> by start, each of one session
-     */
-    private function stretches(): array
-    {
-        $all = [];
-        foreach ($this->running as $series) {
-            foreach ($series->sessions as $session) {
-                $all[] = new Running($series->series, [$session], $series->people);
-            }
-        }
-        usort($all, fn (Running $a, Running $b): int => $a->sessions[0] <=> $b->sessions[0]);
-        $out = [];
-        $until = 0;
-        foreach ($all as $one) {
-            [$start, $end] = $one->sessions[0];
-            if ($start >= $until) {
-                $out[] = [];
-            }
-            $out[array_key_last($out)][] = $one;
-            $until = max($until, $end);
-        }
-
-        return array_map(array_values(...), $out);
-    }
-
-    /**
-     * Each session of a stretch in turn on an account that has a place then: its own if it can, else the tightest.
-     *
-     * @param  list<Running>  $stretch
-     * @param  list<HostAccount>  $accounts
-     * @param  array<int, int>  $at
-     * @param  array<int, array<int, int>>  $split
-     * @return array<int, int> the account by the session's place in the stretch; those for which there is none left out
-     */
-    private function coloured(array $stretch, array $accounts, array $at, array $split): array
-    {
-        $load = array_fill_keys(array_column($accounts, 'id'), []);
-        $out = [];
-        foreach ($stretch as $i => $one) {
-            $own = $split[$one->series][$one->sessions[0][0]] ?? ($at[$one->series] ?? null);
-            $id =
-                $this->room(
-                    $one,
-                    array_values(array_filter($accounts, fn (HostAccount $a): bool => $a->id === $own)),
-                    $load,
-                ) ?? $this->room($one, $accounts, $load);
-            if ($id !== null) {
-                $load[$id] = $this->put($one, $load[$id]);
-                $out[$i] = $id;
-            }
-        }
-
-        return $out;
-    }
-
-    /**
-     * Notes the account of one session, or that there is none: its series is one that is split then.
-     *
-     * @param  array<int, int>  $at
-     * @param  array<int, array<int, int>>  $split
-     * @param  array<int, list<int>>  $left
-     */
-    private function settle(Running $one, ?int $account, array &$at, array &$split, array &$left): void
-    {
-        $series = $one->series;
-        $start = $one->sessions[0][0];
-        if (isset($at[$series])) {
-            if ($account === $at[$series]) {
-                return;
-            }
-            foreach ($this->running as $whole) {
-                if ($whole->series === $series) {
-                    $split[$series] = array_fill_keys(array_column($whole->sessions, 0), $at[$series]);
-                }
-            }
-            unset($at[$series]);
-        }
-        unset($split[$series][$start]);
-        $left[$series] = array_values(array_diff($left[$series] ?? [], [$start]));
-        if ($account === null) {
-            $left[$series][] = $start;
-            sort($left[$series]);
-        } else {
-            $split[$series][$start] = $account;
-            ksort($split[$series]);
-        }
-        if (($split[$series] ?? []) === []) {
-            unset($split[$series]);
-        }
-        if ($left[$series] === []) {
-            unset($left[$series]);
         }
     }
 

@@ -1,11 +1,11 @@
 <?php
 
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Http\Middleware\AsDrawn;
 use Nomada\App\Models\Joining\ActResult;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\ClosedRange;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Queries\Drawn;
 
 beforeEach(function () {
     $this->standins();
@@ -23,7 +23,7 @@ function editor($test, array $change = []): array
 {
     return [
         ...[
-            '_drawn' => AsDrawn::field("series:{$test->series->id}"),
+            '_drawn' => Drawn::field("series:{$test->series->id}"),
             'plan_touched' => '0',
             'title' => 'Marine Science',
             'kind' => 'weekly',
@@ -54,7 +54,7 @@ test('whoever saves a series second sees both, and nothing is written; both chan
         ->toBe('Marine Science')
         ->and($this->series->fresh()->start_minute)
         ->toBe(570);
-    $this->put($path, [...$mine, '_drawn' => AsDrawn::field("series:{$this->series->id}"), 'keep_plan' => '1']);
+    $this->put($path, [...$mine, '_drawn' => Drawn::field("series:{$this->series->id}"), 'keep_plan' => '1']);
     expect($this->series->fresh()->title)
         ->toBe('Tides and shores')
         ->and($this->series->fresh()->start_minute)
@@ -77,14 +77,14 @@ test('where both changed the same thing both cannot stand, and mine can be saved
         ->assertSee('Both of you changed the same thing');
     $this->put($path, [
         ...$mine,
-        '_drawn' => AsDrawn::field("series:{$this->series->id}"),
+        '_drawn' => Drawn::field("series:{$this->series->id}"),
     ])->assertSessionHasNoErrors();
     expect($this->series->fresh()->start_minute)->toBe(660);
 });
 
 test('a form knows what it was drawn from, whatever it is about', function (string $kind, Closure $forms) {
     [$subject, $method, $path, $theirs, $mine, $row] = $forms($this);
-    $drawn = AsDrawn::field($subject);
+    $drawn = Drawn::field($subject);
     $this->as('A-2')->call($method, $path, [...$theirs, '_drawn' => $drawn]);
     expect(session('errors'))->toBeNull();
     $before = $row();
@@ -93,7 +93,7 @@ test('a form knows what it was drawn from, whatever it is about', function (stri
         ->assertStatus(409);
     expect($row())->toBe($before);
     // Sent once more, drawn from what stands now, it is saved.
-    $this->call($method, $path, [...$mine, '_drawn' => AsDrawn::field($subject)])->assertStatus(302);
+    $this->call($method, $path, [...$mine, '_drawn' => Drawn::field($subject)])->assertStatus(302);
     expect($row())->not->toBe($before);
 })->with([
     'a session told of' => [

@@ -17,11 +17,9 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class AsDrawn
 {
-    public const NAME = '_drawn';
-
     public function handle(Request $request, Closure $next): Response
     {
-        $drawn = json_decode((string) base64_decode((string) $request->input(self::NAME, ''), true), true);
+        $drawn = json_decode((string) base64_decode((string) $request->input(Drawn::NAME, ''), true), true);
         if (
             $request->isMethodSafe() ||
             OnlyLooks::isOne($request) ||
@@ -48,11 +46,5 @@ final class AsDrawn
 
             return response()->view('conflict', ['page' => $page], 409);
         });
-    }
-
-    /** What a form carries. */
-    public static function field(string $subject): string
-    {
-        return base64_encode((string) json_encode(['of' => $subject, 'was' => Drawn::of($subject) ?? []]));
     }
 }

@@ -8,6 +8,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\URL;
+use Nomada\App\Support\CurrentTerm;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -17,9 +18,6 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class TermInAddress
 {
-    /** The attribute that has the term's sourcedId. */
-    public const TERM = 'term in address';
-
     public function handle(Request $request, Closure $next): Response
     {
         self::use(null);
@@ -34,7 +32,7 @@ final class TermInAddress
                 'REQUEST_URI' => ($m[2] ?? '/').($query === '' ? '' : "?$query"),
             ],
         );
-        $inner->attributes->set(self::TERM, $term);
+        $inner->attributes->set(CurrentTerm::IN_ADDRESS, $term);
         self::use($term);
 
         return $next($inner);

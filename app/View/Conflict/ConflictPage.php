@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nomada\App\View\Conflict;
 
 use Illuminate\Http\Request;
-use Nomada\App\Http\Middleware\AsDrawn;
 use Nomada\App\Models\Term\School;
 use Nomada\App\Queries\Drawn;
 use Nomada\App\Support\ActKey;
@@ -79,8 +78,8 @@ final readonly class ConflictPage
         // overwritten.
         $rows = array_filter($rows, fn (ConflictRow $r): bool => $r->byThem) === [] ? [] : $rows;
         $last = Drawn::last($subject);
-        $form = $request->except(['_token', ActKey::NAME, AsDrawn::NAME, '_method']);
-        $form[AsDrawn::NAME] = AsDrawn::field($subject);
+        $form = $request->except(['_token', ActKey::NAME, Drawn::NAME, '_method']);
+        $form[Drawn::NAME] = Drawn::field($subject);
 
         return new self(
             $last === null || $last[0] === '' ? null : $last[0],
