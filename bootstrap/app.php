@@ -7,6 +7,7 @@ use Illuminate\Http\Request;
 use Nomada\App\Http\Middleware\AsDrawn;
 use Nomada\App\Http\Middleware\ContentSecurity;
 use Nomada\App\Http\Middleware\DoesOnce;
+use Nomada\App\Http\Middleware\ReadsDates;
 use Nomada\App\Http\Middleware\ServerTiming;
 use Nomada\App\Http\Middleware\TermInAddress;
 use Nomada\Core\Fault;
@@ -23,9 +24,10 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->web(replace: [Illuminate\Session\Middleware\StartSession::class => Nomada\App\Http\Middleware\StartSession::class]);
         // A mail program presses it for the reader (RFC 8058), without a page of ours; the address is signed.
         $middleware->validateCsrfTokens(except: ['letters/*/stop']);
-        // Who may is asked first; then whether it was done already, and whether somebody else has saved since.
-        $middleware->appendToGroup('web', [DoesOnce::class, AsDrawn::class]);
-        $middleware->appendToPriorityList(Illuminate\Auth\Middleware\Authorize::class, DoesOnce::class);
+        // Who may is asked first; then dates are read, whether it was done already, and whether somebody else has saved since.
+        $middleware->appendToGroup('web', [ReadsDates::class, DoesOnce::class, AsDrawn::class]);
+        $middleware->appendToPriorityList(Illuminate\Auth\Middleware\Authorize::class, ReadsDates::class);
+        $middleware->appendToPriorityList(ReadsDates::class, DoesOnce::class);
         $middleware->appendToPriorityList(DoesOnce::class, AsDrawn::class);
         $middleware->alias(['looks' => Nomada\App\Http\Middleware\OnlyLooks::class]);
         $middleware->redirectGuestsTo('/sign-in');

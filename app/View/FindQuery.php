@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\TypedDate;
 
 /**
  * Finds sections, people and dates by what a person types.
@@ -145,20 +146,10 @@ final readonly class FindQuery
     private function date(string $text, \Nomada\Core\Term\Term $calendar): ?LocalDate
     {
         $today = $calendar->zone->dateAt($this->clock->seconds());
-        $months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
         $weekdays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
         try {
-            if (preg_match('/^\d{4}-\d{2}-\d{2}$/D', $text)) {
-                return LocalDate::parse($text);
-            }
             if ($text === 'today' || $text === 'tomorrow') {
                 return $today->plus($text === 'today' ? 0 : 1);
-            }
-            if (preg_match('/^(?:(\d{1,2})\s+([a-z]{3})[a-z]*|([a-z]{3})[a-z]*\s+(\d{1,2}))$/D', $text, $m)) {
-                $month = array_search($m[2] !== '' ? $m[2] : $m[3], $months, true);
-                $day = (int) ($m[1] !== '' ? $m[1] : $m[4]);
-
-                return $month === false ? null : LocalDate::of($calendar->first->parts()[0], $month + 1, $day);
             }
             $weekday = array_search(substr($text, 0, 3), $weekdays, true);
             if (
@@ -170,6 +161,10 @@ final readonly class FindQuery
                 )
             ) {
                 return $today->plus(($weekday + 1 - $today->weekday() + 7) % 7);
+            }
+            // "7mar" is a section; a date has its parts apart.
+            if (preg_match('/\d.*[\s\/.-]|[\s\/.-].*\d/', $text)) {
+                return TypedDate::read($text, $calendar->first, $calendar->last);
             }
         } catch (Fault) {
             return null;

@@ -14,9 +14,11 @@ final readonly class ImportLine implements JsonSerializable
 {
     /**
      * @param  string  $kind  what it is of: people, role, address, enrolments, sections, series, closures, …
-     * @param  string  $verb  `add`, `change`, `remove`, or `stays` for what the import leaves as it was made by hand
+     * @param  string  $verb  `add`, `change`, `remove`, `stays` for what the import leaves as it was made by hand, or
+     *   `outside` and `hours` for closed days that are not taken: in no term, or of some hours only
      * @param  string  $of  whose: a name, a section, a date
      * @param  string  $code  names it among the dangerous ones; empty where it is none
+     * @param  int  $sessions  how many sessions it costs, or brings back
      */
     public function __construct(
         public string $kind,
@@ -25,6 +27,7 @@ final readonly class ImportLine implements JsonSerializable
         public string $before = '',
         public string $after = '',
         public string $code = '',
+        public int $sessions = 0,
     ) {
     }
 
@@ -33,9 +36,9 @@ final readonly class ImportLine implements JsonSerializable
         return $this->code !== '';
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, string|int> */
     public function jsonSerialize(): array
     {
-        return array_filter(get_object_vars($this), fn (string $v): bool => $v !== '');
+        return array_filter(get_object_vars($this), fn (string|int $v): bool => $v !== '' && $v !== 0);
     }
 }

@@ -19,7 +19,7 @@ use Nomada\Core\Timetable\SeriesPlan;
  *   email: string|null, year: string, time_zone: string, guardians: list<string>, enabled: bool|null}
  * @phpstan-type EnrolmentRow array{sourced_id: string, section: string, person: string, role: string, primary: bool,
  *   begins_on: ?string, ends_on: ?string}
- * @phpstan-type ClosureRow array{uid: string, first: string, last: string, reason: string}
+ * @phpstan-type ClosureRow array{uid: string, first: string, last: string, reason: string, hours: ?string}
  * @phpstan-type SeriesRow array{section: string, title: string, plan: SeriesPlan}
  */
 final class SchoolData

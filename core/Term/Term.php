@@ -14,6 +14,9 @@ use Nomada\Core\Fault;
  */
 final class Term
 {
+    /** Why a Saturday or Sunday is closed that nobody opened. */
+    public const WEEKEND = 'Weekend';
+
     /**
      * Why a day is closed, by day number; open days are not in it.
      *
@@ -54,7 +57,7 @@ final class Term
         }
         for ($day = $first->day; $day <= $last->day; $day++) {
             if (LocalDate::weekdayOf($day) > 5) {
-                $this->closed[$day] = 'Weekend';
+                $this->closed[$day] = self::WEEKEND;
             }
         }
         foreach ($opened as $date) {
@@ -141,6 +144,12 @@ final class Term
         return $this->closed;
     }
 
+    /** Whether a day is a Saturday or Sunday that nobody has opened, be it closed for another reason too. */
+    public function isWeekend(int $day): bool
+    {
+        return LocalDate::weekdayOf($day) > 5 && ! in_array($day, array_column($this->opened, 'day'), true);
+    }
+
     /** @return list<int> day numbers */
     public function openDays(): array
     {
@@ -152,6 +161,19 @@ final class Term
         }
 
         return $out;
+    }
+
+    /**
+     * The weekdays on which school is held at all in this term: Monday to Friday, and those of the days that are
+     * opened.
+     *
+     * @return list<int> 1 (Monday) to 7, ascending
+     */
+    public function weekdays(): array
+    {
+        $opened = array_map(fn (LocalDate $d): int => $d->weekday(), $this->opened);
+
+        return array_values(array_filter(range(1, 7), fn (int $d): bool => $d < 6 || in_array($d, $opened, true)));
     }
 
     /** 1 for the week of the term's first day. */

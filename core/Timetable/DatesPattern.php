@@ -7,6 +7,7 @@ namespace Nomada\Core\Timetable;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
+use Nomada\Core\Term\TypedDate;
 
 /** Listed dates, whatever days they are. */
 final readonly class DatesPattern implements Pattern
@@ -29,18 +30,22 @@ final readonly class DatesPattern implements Pattern
     }
 
     /**
-     * Reads dates as they are typed or pasted: one a line, or parted by commas or blanks.
+     * Reads dates as they are typed or pasted: one a line, or parted by commas or semicolons; those written in figures
+     * ("18/2 4/3") by blanks too.
+     *
+     * @param  LocalDate  $first  of the days that are likely: the term's
      *
      * @throws Fault naming the first that is none
      */
-    public static function read(string $typed): self
+    public static function read(string $typed, LocalDate $first, LocalDate $last): self
     {
         $days = [];
-        foreach (preg_split('/[\s,;]+/', trim($typed), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $text) {
-            try {
-                $days[] = LocalDate::parse($text)->day;
-            } catch (Fault $e) {
-                throw new Fault($e->getMessage(), 'dates');
+        foreach (preg_split('/\s*[,;\r\n]+\s*/', trim($typed), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $part) {
+            $texts = preg_match('/^[\d\/.\s-]+$/D', $part)
+                ? preg_split('/\s+/', $part, -1, PREG_SPLIT_NO_EMPTY)
+                : [$part];
+            foreach ($texts ?: [] as $text) {
+                $days[] = TypedDate::read($text, $first, $last, 'dates')->day;
             }
         }
 

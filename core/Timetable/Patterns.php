@@ -24,7 +24,12 @@ final class Patterns
                 (int) ($plain['every'] ?? 1),
             ),
             'open-days' => new OpenDaysPattern(),
-            'dates' => DatesPattern::read(implode(' ', array_map(strval(...), (array) ($plain['dates'] ?? [])))),
+            'dates' => new DatesPattern(
+                array_map(
+                    fn (mixed $iso): int => LocalDate::parse((string) $iso)->day,
+                    (array) ($plain['dates'] ?? []),
+                ),
+            ),
             'rotation' => new RotationPattern(
                 (bool) ($plain['by_week'] ?? false),
                 array_map(strval(...), (array) ($plain['labels'] ?? [])),

@@ -78,6 +78,11 @@ final readonly class SeriesPlan
             }
             if ($period !== null) {
                 $session = $this->inPeriod($day, $period, $term, $closed[$day] ?? null);
+                if ($this->skips($day, $term)) {
+                    $left -= $countsClosed ? 1 : 0;
+
+                    continue;
+                }
                 $out[] = $session;
                 $left -= $countsClosed || $session->state === $planned ? 1 : 0;
 
@@ -87,8 +92,11 @@ final readonly class SeriesPlan
             $start =
                 $offset === null ? $this->zone->instant($day, $this->startMinute) : $day * 86400 + $wall - $offset;
             // Closed days are the school's: on another clock the session may fall on another of its days.
-            $why = $isSchools ? $closed[$day] ?? null : $term->closedBecause($term->zone->wall($start)[0]);
-            if ($why !== null) {
+            $schools = $isSchools ? $day : $term->zone->wall($start)[0];
+            $why = $closed[$schools] ?? $term->closedBecause($schools);
+            if ($why !== null && $this->skips($schools, $term)) {
+                $left -= $countsClosed ? 1 : 0;
+            } elseif ($why !== null) {
                 $out[] = new PlannedSession($day, $start, $start + $seconds, $lost, $why);
                 $left -= $countsClosed ? 1 : 0;
             } else {
@@ -98,6 +106,12 @@ final readonly class SeriesPlan
         }
 
         return $out;
+    }
+
+    /** "Every Saturday" of a school that opens some of them is those: on the others no lesson is lost. */
+    private function skips(int $day, Term $term): bool
+    {
+        return $this->pattern instanceof WeeklyPattern && $term->isWeekend($day);
     }
 
     private function inPeriod(int $day, string $name, Term $term, ?string $closed): PlannedSession

@@ -26,6 +26,18 @@ final readonly class WeeklyPattern implements Pattern
         return substr(self::NAMES[$weekday] ?? '', 0, 3);
     }
 
+    /** "Tuesday"; empty where there is no such weekday. */
+    public static function name(int $weekday): string
+    {
+        return self::NAMES[$weekday] ?? '';
+    }
+
+    /** The weekday of a code of RFC 5545 ("TU"); 0 where there is none. */
+    public static function weekday(string $code): int
+    {
+        return (int) array_search($code, self::CODES, true);
+    }
+
     /** @param  array<int>  $weekdays */
     public function __construct(array $weekdays, public int $every = 1)
     {

@@ -23,6 +23,7 @@ return [
     'sure_why' => 'Only what is ticked is done. What is not ticked stays as it is.',
     'stays' => 'Stays as it was made here',
     'others' => 'All the rest',
+    'cost' => '{0}|{1}· 1 session is lost|[2,*]· :count sessions are lost',
     'more' => '{1}and 1 more|[2,*]and :count more',
     'save' => 'Save',
     'take_good' => 'Take the good rows',
@@ -47,6 +48,8 @@ return [
         'add' => '{1}1 comes|[2,*]:count come',
         'change' => '{1}1 changes|[2,*]:count change',
         'remove' => '{1}1 goes|[2,*]:count go',
+        'outside' => '{1}1 is in no term and is not taken|[2,*]:count are in no term and are not taken',
+        'hours' => '{1}1 is of some hours and closes no day|[2,*]:count are of some hours and close no day',
     ],
     'dangers' => [
         'role' => ':of: :before becomes :after',
@@ -54,7 +57,8 @@ return [
         'people_add' => ':of comes as a coordinator',
         'people_remove' => ':of is disabled: no sign-in, no part in anything from today on',
         'enrolments_remove' => ':of leaves from today on',
-        'closures_remove' => ':of (:before) is opened: what was lost to it is planned again',
+        'closures_remove' => '{0}:of (:before) is opened|{1}:of (:before) is opened: 1 lost session is planned again|'.
+            '[2,*]:of (:before) is opened: :count lost sessions are planned again',
         'series_remove' => ':of is deleted, with its links and registrations: :before',
     ],
     'stay' => [

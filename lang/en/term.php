@@ -22,5 +22,17 @@ return [
         'undone' => 'undone',
         'undo' => 'Undo',
     ],
+    'read' => [
+        'why' => 'Why',
+        'from' => 'From',
+        'to' => 'To',
+        'falls' => 'What falls on it',
+        'lost' => '{0}no session|{1}1 session of :sections|[2,*]:count sessions of :sections',
+        'cut' => '· cut to the term',
+        'hours' => '· it is from :hours only: ticked, it closes the whole day',
+        'not' => ['outside' => 'outside the term', 'known' => 'closed already'],
+        'take' => 'Close what is ticked',
+        'back' => 'Back to the term',
+    ],
     'sections' => '{1}1 section|[2,*]:count sections',
 ];

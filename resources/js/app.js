@@ -1,6 +1,7 @@
 import Alpine from '@alpinejs/csp';
 import Modal from 'bootstrap/js/dist/modal';
 import { board } from './board';
+import { dated } from './dated';
 import { desk } from './desk';
 import { door } from './door';
 import { editor } from './editor';
@@ -11,6 +12,7 @@ import { live, qr } from './joining';
 import { closing, mover, week } from './week';
 
 Alpine.data('board', board);
+Alpine.data('dated', dated);
 Alpine.data('desk', desk);
 Alpine.data('door', door);
 Alpine.data('editor', editor);

@@ -201,15 +201,7 @@ final class Browser
     public function fill(string $name, string $value): self
     {
         $field = $this->find("[name='$name']");
-        $type = $field->getAttribute('type');
-        if ($type === 'date') {
-            $this->driver->executeScript(
-                "arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input', {bubbles: true}))",
-                [$field, $value],
-            );
-        } else {
-            $field->clear()->sendKeys($value);
-        }
+        $field->clear()->sendKeys($value);
 
         return $this;
     }

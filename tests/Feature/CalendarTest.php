@@ -266,6 +266,67 @@ test('rotation days are set, pinned, and a series meets on them; the sessions fo
     expect(term()->rotation['pins'] ?? null)->toBe([]);
 });
 
+test('a Saturday that is opened can be chosen, and no other Saturday is lost', function () {
+    $this->as('A-1')->get('/sections/STA?change=new')->assertDontSee('id="wd-6"', false);
+    $this->post('/term/opened-days', ['open_day' => 'Sat 27 Feb'])->assertSessionHasNoErrors();
+    $this->get('/sections/STA?change=new')->assertSee('id="wd-6"', false)->assertDontSee('id="wd-7"', false);
+    $this->post('/sections/STA/series', [
+        'kind' => 'weekly',
+        'weekdays' => [2, 6],
+        'start_time' => '11:15',
+        'end_time' => '12',
+        'starts_on' => '23 Feb',
+        'end_kind' => 'date',
+        'ends_on' => 'Sat 13 Mar',
+    ])->assertSessionHasNoErrors();
+    $days = fn () => $this->section('STA')
+        ->series()
+        ->firstOrFail()
+        ->sessions()
+        ->orderBy('day')
+        ->pluck('state', 'day');
+    expect($days()->map->value->all())->toBe([
+        '2027-02-23' => 'planned',
+        '2027-02-27' => 'planned',
+        '2027-03-02' => 'planned',
+        '2027-03-09' => 'planned',
+    ]);
+    // What was decided of the Saturday waits with it and comes back.
+    Session::query()
+        ->where('day', '2027-02-27')
+        ->update(['note' => 'Bring boots']);
+    $this->delete('/term/opened-days/'.DB::table('opened_days')->value('id'));
+    expect($days()->get('2027-02-27')?->value)->not->toBe('planned');
+    $this->post('/term/opened-days', ['open_day' => '27/2'])->assertSessionHasNoErrors();
+    expect($days()->get('2027-02-27')->value)->toBe('planned');
+    expect(Session::query()->where('day', '2027-02-27')->value('note'))->toBe('Bring boots');
+});
+
+test('dates are typed as people type them, and told beside their field', function () {
+    $close = fn (string $first, string $last) => $this->as('A-1')->post('/term/closures', [
+        'first' => $first,
+        'last' => $last,
+        'reason' => 'Storm',
+    ]);
+    $close('9', '')->assertSessionHasErrors([
+        'first' => '"9" can be Tue 9 Feb or Tue 9 Mar or Fri 9 Apr. Write the month too.',
+    ]);
+    $close('Fri 2 Mar', '')->assertSessionHasErrors('first');
+    $close('2 Mar', 'later')->assertSessionHasErrors([
+        'last' => '"later" is not a date. Write it as 18 Feb, 18/2 or Thu 18.',
+    ]);
+    $close('2 Mar', '3/3')->assertSessionHasNoErrors();
+    expect(
+        DB::table('closures')
+            ->where('reason', 'Storm')
+            ->get(['starts_on', 'ends_on'])
+            ->map(fn ($r) => (array) $r)
+            ->all(),
+    )->toBe([['starts_on' => '2027-03-02', 'ends_on' => '2027-03-03']]);
+    // The page that only looks says it itself.
+    $this->get('/?date=soon')->assertOk();
+});
+
 test('a Saturday is opened and closed again', function () {
     $this->as('A-1')
         ->post('/term/opened-days', ['open_day' => '2027-02-20'])
@@ -335,7 +396,11 @@ test(
             'END:VCALENDAR',
             "BEGIN:VEVENT\r\nUID:storm\r\nDTSTAMP:20261201T080000Z\r\nSUMMARY:Storm\r\nDTSTART;VALUE=DATE:20270302\r\n".
                 "END:VEVENT\r\nBEGIN:VEVENT\r\nUID:far\r\nDTSTAMP:20261201T080000Z\r\nSUMMARY:Far\r\n".
-                "DTSTART;VALUE=DATE:20270802\r\nEND:VEVENT\r\nEND:VCALENDAR",
+                "DTSTART;VALUE=DATE:20270802\r\nEND:VEVENT\r\nBEGIN:VEVENT\r\n".
+                "UID:visit\r\nDTSTAMP:20261201T080000Z\r\nSUMMARY:Visit\r\n".
+                "DTSTART;TZID=Europe/Madrid:20270309T090000\r\nDURATION:PT3H\r\nEND:VEVENT\r\n".
+                "BEGIN:VEVENT\r\nUID:after\r\nDTSTAMP:20261201T080000Z\r\nSUMMARY:After\r\n".
+                "DTSTART;VALUE=DATE:20270423\r\nDTEND;VALUE=DATE:20270501\r\nEND:VEVENT\r\nEND:VCALENDAR",
             (string) $out,
         );
         $at = $this->post('/term/closed-days', [
@@ -345,8 +410,18 @@ test(
             ->assertOk()
             ->assertSee('closed already')
             ->assertSee('2 sessions of 2 sections')
-            ->assertSee('not all in the term');
-        $this->post((string) $at)->assertSessionHas('said', '1 closure added. Publish to tell everybody.');
+            ->assertSee('outside the term')
+            ->assertSee('cut to the term')
+            ->assertSee('it is from 09:00–12:00 only: ticked, it closes the whole day');
+        $page = (string) $this->get((string) $at)->getContent();
+        preg_match_all('/name="take\[\]" value="(\w+)"\s+(checked)?/', $page, $boxes);
+        expect($boxes[2])->toBe(['checked', '', 'checked']);
+        $this->post((string) $at)->assertSessionHasErrors('take');
+        $this->post((string) $at, ['take' => [$boxes[1][0]]])->assertSessionHas(
+            'said',
+            '1 closure added. Publish to tell everybody.',
+        );
+        expect(DB::table('closures')->where('reason', 'Visit')->count())->toBe(0);
         expect(Session::query()->where('day', '2027-03-02')->pluck('state')->map->value->unique()->all())->toBe([
             'lost',
         ]);

@@ -479,3 +479,36 @@ test('over random nights of imports everything derived follows, and the last one
         }
     }
 })->with([1, 2, 3, 4]);
+
+test('an import says what closed days cost, and which close none', function () {
+    $events = str_replace(
+        'END:VCALENDAR',
+        "BEGIN:VEVENT\r\nUID:storm\r\nDTSTAMP:20261201T080000Z\r\nSUMMARY:Storm\r\nDTSTART;VALUE=DATE:20270302\r\n".
+            "END:VEVENT\r\nBEGIN:VEVENT\r\nUID:summer\r\nDTSTAMP:20261201T080000Z\r\nSUMMARY:Summer\r\n".
+            "DTSTART;VALUE=DATE:20270802\r\nEND:VEVENT\r\nBEGIN:VEVENT\r\nUID:visit\r\nDTSTAMP:20261201T080000Z\r\n".
+            "SUMMARY:Visit\r\nDTSTART:20270309T080000Z\r\nDTEND:20270309T110000Z\r\nEND:VEVENT\r\nEND:VCALENDAR",
+        (string) preg_replace('/BEGIN:VEVENT\r\nUID:easter.*?END:VEVENT\r\n/s', '', SmallSchool::closures()),
+    );
+    $lines = array_filter(
+        app(ImportSchool::class)->look(
+            SchoolReader::read(SmallSchool::files(['closures.ics' => $events])),
+            personCalled('A-1'),
+        ),
+        fn (ImportLine $l): bool => $l->kind === 'closures',
+    );
+    expect(
+        array_map(fn (ImportLine $l): string => "$l->verb $l->of $l->after $l->sessions", array_values($lines)),
+    )->toEqualCanonicalizing([
+        'remove Easter break  14',
+        'add Storm 2027-03-02 2027-03-02 2',
+        'outside Summer  0',
+        'hours Visit 09:00–12:00 0',
+    ]);
+    importing(['closures.ics' => $events], []);
+    expect(ClosedRange::query()->orderBy('starts_on')->pluck('reason')->all())->toBe([
+        'Staff day',
+        'Carnival',
+        'Storm',
+        'Easter break',
+    ]);
+});

@@ -228,8 +228,8 @@ test('what is shut, past or mistyped is told', function (array $mode, array $typ
         ->assertSessionHasErrors($field);
     expect(Registration::query()->count())->toBe(0);
 })->with([
-    [['opens' => '2027-03-01'], [], 'name'],
-    [['closes' => '2027-02-08'], [], 'name'],
+    [['opens_on' => '2027-03-01'], [], 'name'],
+    [['closes_on' => '2027-02-08'], [], 'name'],
     [[], ['typed_name' => ''], 'typed_name'],
     [[], ['typed_name' => "Galia\r\nBcc: all@marisma.example"], 'typed_name'],
     [[], ['typed_email' => 'nobody'], 'typed_email'],
@@ -242,7 +242,7 @@ test('a mode that contradicts itself is refused', function () {
     foreach (
         [
             ['mode' => 'some'],
-            ['mode' => 'once', 'opens' => '2027-03-02', 'closes' => '2027-03-01'],
+            ['mode' => 'once', 'opens_on' => '2027-03-02', 'closes_on' => '2027-03-01'],
             ['mode' => 'once', 'seats' => 0],
         ] as $bad
     ) {

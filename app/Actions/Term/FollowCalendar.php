@@ -81,14 +81,16 @@ final readonly class FollowCalendar
     }
 
     /**
-     * The series that a change can concern: those with a session or a date on a day that is another one now, and those
-     * whose dates are counted over open days.
+     * The series that a change can concern: those with a session or a date on a day that is another one now, those that
+     * meet on such a weekend day, and those whose dates are counted over open days.
      *
      * @return Collection<int, Series>
      */
     private function concerned(Term $term, Calendar $before, Calendar $after): Collection
     {
         $days = $beside = [];
+        // A weekly series has no session on a Saturday that is not opened, so none leads to it.
+        $weekend = false;
         for ($day = $after->first->day; $day <= $after->last->day; $day++) {
             $same =
                 $before->closedBecause($day) === $after->closedBecause($day) &&
@@ -96,6 +98,7 @@ final readonly class FollowCalendar
                 $before->rotationLabel($day) === $after->rotationLabel($day);
             if (! $same) {
                 $days[] = (new LocalDate($day))->iso();
+                $weekend = $weekend || LocalDate::weekdayOf($day) > 5;
                 // On another clock a session may have the date before or after.
                 array_push($beside, (new LocalDate($day - 1))->iso(), (new LocalDate($day + 1))->iso());
             }
@@ -124,6 +127,15 @@ final readonly class FollowCalendar
                             ->orWhereRaw(
                                 "earlier::text like '%\"open-days\"%' or earlier::text like '%\"rotation\"%'",
                             ),
+                    )
+                    ->when(
+                        $weekend,
+                        fn ($w) => $w
+                            ->orWhereRaw(
+                                "pattern->>'kind' = 'weekly' and ".
+                                    "(pattern->'weekdays' @> '[6]' or pattern->'weekdays' @> '[7]')",
+                            )
+                            ->orWhereRaw("earlier::text like '%\"weekly\"%'"),
                     )
                     ->when(
                         $plans,

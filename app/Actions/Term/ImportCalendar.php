@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\SchoolImport;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Term\TermChange;
+use Nomada\App\Support\Clock;
 use Nomada\Core\Interchange\ImportLine;
 use Nomada\Core\Interchange\SchoolData;
 
@@ -17,7 +18,7 @@ use Nomada\Core\Interchange\SchoolData;
  */
 final readonly class ImportCalendar
 {
-    public function __construct(private ChangeCalendar $change)
+    public function __construct(private ChangeCalendar $change, private Clock $clock)
     {
     }
 
@@ -28,6 +29,7 @@ final readonly class ImportCalendar
     public function __invoke(SchoolData $data, ImportLog $log, array $terms, SchoolImport $import): array
     {
         $log->count('closures', 'added', 0);
+        self::left($data, $log);
         $touched = [];
         foreach ($data->closures === null ? [] : $data->terms as $sourcedId => $term) {
             $model = Term::query()
@@ -40,11 +42,12 @@ final readonly class ImportCalendar
 
                 continue;
             }
+            $last = (int) TermChange::query()->where('term_id', $model->id)->max('id');
             ($this->change)($model, 'import of closed days', $import->person, $write);
-            $change = TermChange::query()->where('term_id', $model->id)->orderByDesc('id')->first();
-            if ($change !== null && $change->words === 'import of closed days' && $change->import_id === null) {
-                $change->update(['import_id' => $import->id]);
-            }
+            TermChange::query()
+                ->where('term_id', $model->id)
+                ->where('id', '>', $last)
+                ->update(['import_id' => $import->id]);
         }
 
         return $touched;
@@ -56,7 +59,7 @@ final readonly class ImportCalendar
         $known = DB::table('closures')->where('term_id', $model->id)->get()->keyBy('uid');
         $opened = $this->openedHere($model->id);
         foreach ($data->closures ?? [] as $closure) {
-            if ($closure['last'] < $term['starts_on'] || $closure['first'] > $term['ends_on']) {
+            if ($closure['hours'] !== null || ! self::touches($closure, $term)) {
                 continue;
             }
             $row = [
@@ -77,7 +80,8 @@ final readonly class ImportCalendar
                     'updated_at' => now(),
                 ]);
                 $log->count('closures', 'added');
-                $log->line(new ImportLine('closures', 'add', $closure['reason'], '', $days));
+                $cost = $this->sessions($model->id, 'planned', $closure['first'], $closure['last']);
+                $log->line(new ImportLine('closures', 'add', $closure['reason'], '', $days, '', $cost));
             } elseif (array_diff_assoc($row, (array) $old) !== []) {
                 DB::table('closures')
                     ->where('id', $old->id)
@@ -98,11 +102,50 @@ final readonly class ImportCalendar
             $days = "$old->starts_on $old->ends_on";
             if ($old->is_local) {
                 $log->line(new ImportLine('closures', 'stays', $old->reason, $days));
-            } elseif (
-                $log->dangerous(new ImportLine('closures', 'remove', $old->reason, $days, '', "closure:$old->uid"))
-            ) {
+
+                continue;
+            }
+            $back = $this->sessions($model->id, 'lost', $old->starts_on, $old->ends_on);
+            $line = new ImportLine('closures', 'remove', $old->reason, $days, '', "closure:$old->uid", $back);
+            if ($log->dangerous($line)) {
                 DB::table('closures')->where('id', $old->id)->delete();
                 $log->count('closures', 'removed');
+            }
+        }
+    }
+
+    /** How many sessions to come are planned, or lost, on some days. */
+    private function sessions(int $term, string $state, string $first, string $last): int
+    {
+        return DB::table('sessions')
+            ->join('series', 'series.id', '=', 'series_id')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->where('term_id', $term)
+            ->where('state', $state)
+            ->whereBetween('day', [$first, $last])
+            ->whereRaw('starts_at > to_timestamp(?)', [$this->clock->seconds()])
+            ->count();
+    }
+
+    /**
+     * @param  array{first: string, last: string}  $closure
+     * @param  array{starts_on: string, ends_on: string}  $term
+     */
+    private static function touches(array $closure, array $term): bool
+    {
+        return $closure['last'] >= $term['starts_on'] && $closure['first'] <= $term['ends_on'];
+    }
+
+    /** What is read and not taken: days of no term, and a few hours, which close no day. */
+    private static function left(SchoolData $data, ImportLog $log): void
+    {
+        foreach ($data->closures ?? [] as $closure) {
+            $days = "$closure[first] $closure[last]";
+            $isInTerm = array_filter($data->terms, fn (array $t): bool => self::touches($closure, $t)) !== [];
+            if (! $isInTerm) {
+                $log->line(new ImportLine('closures', 'outside', $closure['reason'], $days));
+            } elseif ($closure['hours'] !== null) {
+                $log->line(new ImportLine('closures', 'hours', $closure['reason'], $days, $closure['hours']));
             }
         }
     }
@@ -119,7 +162,6 @@ final readonly class ImportCalendar
             ->where('term_id', $term)
             ->whereNull('undone_at')
             ->whereNull('import_id')
-            ->where('words', 'like', 'opened %')
             ->get();
         foreach ($changes as $change) {
             $after = array_column($change->after['closures'] ?? [], 'uid');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
+use Nomada\Core\Fault;
 use Nomada\Core\Registration\Registering;
 
 /** How students get into a series. */
@@ -16,8 +17,8 @@ final class RegisteringRequest extends FormRequest
         return [
             'mode' => ['required', 'in:roster,once,each'],
             'accepts_certain' => ['boolean'],
-            'opens' => ['nullable', 'date_format:Y-m-d'],
-            'closes' => ['nullable', 'date_format:Y-m-d'],
+            'opens_on' => ['nullable', 'date_format:Y-m-d'],
+            'closes_on' => ['nullable', 'date_format:Y-m-d'],
             'seats' => ['nullable', 'integer', 'between:1,5000'],
         ];
     }
@@ -27,22 +28,30 @@ final class RegisteringRequest extends FormRequest
     {
         return [
             'mode.*' => 'Choose how students get in.',
-            'opens.*' => 'Choose the day on which registration opens.',
-            'closes.*' => 'Choose the last day of registration.',
+            'opens_on.*' => 'Choose the day on which registration opens.',
+            'closes_on.*' => 'Choose the last day of registration.',
             'seats.*' => 'Seats are from 1 to 5000; leave the field empty for no limit.',
         ];
     }
 
+    /** @throws Fault where it closes before it opens */
     public function registering(): ?Registering
     {
         $given = $this->validated();
 
-        return $given['mode'] === 'roster'
-            ? null
-            : Registering::from([
+        if ($given['mode'] === 'roster') {
+            return null;
+        }
+        try {
+            return Registering::from([
                 ...$given,
+                'opens' => $given['opens_on'] ?? null,
+                'closes' => $given['closes_on'] ?? null,
                 'each' => $given['mode'] === 'each',
                 'accepts_certain' => $this->boolean('accepts_certain'),
             ]);
+        } catch (Fault $e) {
+            throw new Fault($e->getMessage(), $e->field === 'closes' ? 'closes_on' : $e->field);
+        }
     }
 }

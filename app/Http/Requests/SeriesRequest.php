@@ -67,7 +67,7 @@ final class SeriesRequest extends FormRequest
             'month_day.*' => 'Write a day of the month from 1 to 31.',
             'month_nth.*' => 'Choose which one of the month.',
             'month_weekday.*' => 'Choose a weekday.',
-            'dates.*' => 'List the dates, as in 2027-02-18.',
+            'dates.*' => 'List the dates, as in 18 Feb, 4 Mar.',
             'labels.*' => 'Choose at least one rotation day.',
             'period.*' => 'Choose the period.',
             'reach.*' => 'Choose how far the change goes.',
@@ -86,7 +86,10 @@ final class SeriesRequest extends FormRequest
     public function plan(Section $section, ?Series $series): SeriesPlan
     {
         $term = $section->term->calendar();
-        $listed = $this->input('kind') === 'dates' ? DatesPattern::read((string) $this->input('dates')) : null;
+        $listed =
+            $this->input('kind') === 'dates'
+                ? DatesPattern::read((string) $this->input('dates'), $term->first, $term->last)
+                : null;
         $first = $listed === null ? $this->inTerm('starts_on', $term) : $this->allInTerm($listed, $term);
         $period = $this->input('at') === 'period' ? (string) $this->input('period') : null;
         [$start, $end] = $period === null ? $this->times() : $this->periodTimes($period, $term);

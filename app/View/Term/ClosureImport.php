@@ -10,10 +10,16 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\KeptText;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\Calendar\ClosureReader;
+use Nomada\Core\Interchange\SchoolData;
 use Nomada\Core\Term\Closure;
 use Nomada\Core\Term\LocalDate;
 
-/** Closed days read from an uploaded calendar: which are new, what falls on them, and why others cannot be taken. */
+/**
+ * Closed days read from an uploaded calendar: which are new, what falls on them, and why others cannot be taken. Each
+ * is chosen on its own.
+ *
+ * @phpstan-import-type ClosureRow from SchoolData as ReadRow
+ */
 final readonly class ClosureImport
 {
     public function __construct(private CloseDays $close)
@@ -24,34 +30,28 @@ final readonly class ClosureImport
     public function data(KeptText $kept, Term $term): array
     {
         [$rows, $faults] = ClosureReader::read($kept->text, $kept->name, $term->calendar()->zone);
-        $out = [];
-        foreach (array_slice($rows, 0, 400) as $row) {
-            $closure = new Closure(LocalDate::parse($row['first']), LocalDate::parse($row['last']), $row['reason']);
-            $one = ['closure' => $closure, 'effect' => null, 'why' => null];
-            try {
-                $one['effect'] = $this->close->effect($term, $closure);
-            } catch (Fault $e) {
-                $one['why'] = $this->isKnown($term, $closure) ? 'closed already' : $e->getMessage();
-            }
-            $out[] = $one;
-        }
+        $out = array_map(fn (array $row): ClosureRow => $this->row($row, $term), array_slice($rows, 0, 400));
 
         return [
             'key' => $kept->key,
             'name' => $kept->name,
             'rows' => $out,
             'faults' => $faults,
-            'new' => count(array_filter($out, fn (array $r): bool => $r['effect'] !== null)),
+            'new' => count(array_filter($out, fn (ClosureRow $r): bool => $r->canBeTaken())),
         ];
     }
 
-    /** Closes those that can be, as one change. Returns how many. */
-    public function take(KeptText $kept, Term $term, Person $by): int
+    /**
+     * Closes the chosen ones that can be, as one change. Returns how many.
+     *
+     * @param  array<mixed>  $chosen  codes of rows
+     */
+    public function take(KeptText $kept, Term $term, array $chosen, Person $by): int
     {
         $new = [];
         foreach ($this->data($kept, $term)['rows'] as $row) {
-            if ($row['effect'] !== null) {
-                $new[] = $row['closure'];
+            if ($row->canBeTaken() && in_array($row->code, $chosen, true)) {
+                $new[] = $row->closure;
             }
         }
         if ($new !== []) {
@@ -59,6 +59,29 @@ final readonly class ClosureImport
         }
 
         return count($new);
+    }
+
+    /** @param  ReadRow  $row */
+    private function row(array $row, Term $term): ClosureRow
+    {
+        $calendar = $term->calendar();
+        $first = LocalDate::parse($row['first']);
+        $last = LocalDate::parse($row['last']);
+        $code = substr(hash('sha256', "$row[uid] $row[first] $row[last]"), 0, 16);
+        if ($last->day < $calendar->first->day || $first->day > $calendar->last->day) {
+            return new ClosureRow($code, new Closure($first, $last, $row['reason']), why: ClosureRow::OUTSIDE);
+        }
+        $from = new LocalDate(max($first->day, $calendar->first->day));
+        $to = new LocalDate(min($last->day, $calendar->last->day));
+        $closure = new Closure($from, $to, $row['reason']);
+        $isCut = $from->day !== $first->day || $to->day !== $last->day;
+        try {
+            return new ClosureRow($code, $closure, $this->close->effect($term, $closure), $isCut, $row['hours']);
+        } catch (Fault $e) {
+            $why = $this->isKnown($term, $closure) ? ClosureRow::KNOWN : $e->getMessage();
+
+            return new ClosureRow($code, $closure, null, $isCut, $row['hours'], $why);
+        }
     }
 
     private function isKnown(Term $term, Closure $closure): bool

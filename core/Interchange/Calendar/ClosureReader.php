@@ -14,7 +14,8 @@ use Sabre\VObject\Property\ICalendar\DateTime as DateTimeProperty;
 
 /**
  * Reads closed days from iCalendar: each event is a closed range, its SUMMARY the reason. DTEND is exclusive (RFC 5545
- * 3.6.1); an event with clock times closes every day that it touches.
+ * 3.6.1). An event of some hours (not from midnight to midnight) closes no day: it carries its `hours`, "09:00–12:00",
+ * and whoever reads decides.
  *
  * @phpstan-import-type ClosureRow from SchoolData
  */
@@ -113,16 +114,47 @@ final class ClosureReader
                 'first' => $first->iso(),
                 'last' => $last->iso(),
                 'reason' => $reason,
+                'hours' => self::hours(
+                    $event->DTSTART,
+                    $event->DTEND ?? null,
+                    isset($event->DURATION) ? (string) $event->DURATION : null,
+                    $zone,
+                ),
             ];
         }
 
         return [$rows, $faults];
     }
 
+    /** When an event of some hours begins and ends, on the school's clock; null where it is of whole days. */
+    private static function hours(DateTimeProperty $from, mixed $to, ?string $duration, Zone $zone): ?string
+    {
+        if (! $from->hasTime()) {
+            return null;
+        }
+        $start = self::at($from, $zone);
+        $length = $duration === null ? null : DateTimeParser::parseDuration($duration);
+        $end = match (true) {
+            $to instanceof DateTimeProperty => self::at($to, $zone),
+            $length instanceof \DateInterval => $start->add($length),
+            default => $start,
+        };
+        $hours = [$start->format('H:i'), $end->format('H:i')];
+
+        return $hours === ['00:00', '00:00'] ? null : implode('–', $hours);
+    }
+
+    private static function at(DateTimeProperty $property, Zone $zone): \DateTimeImmutable
+    {
+        $own = new \DateTimeZone($zone->name);
+
+        return \DateTimeImmutable::createFromInterface($property->getDateTime($own))->setTimezone($own);
+    }
+
     /** The last day of an event that says how long it lasts (RFC 5545 3.3.6) instead of when it ends. */
     private static function lastOf(DateTimeProperty $start, string $duration, Zone $zone): LocalDate
     {
-        $at = \DateTimeImmutable::createFromInterface($start->getDateTime(new \DateTimeZone($zone->name)));
+        $at = self::at($start, $zone);
         $length = DateTimeParser::parseDuration($duration);
         $end = $length instanceof \DateInterval ? $at->add($length) : $at;
         $last = $end > $at ? $end->modify('-1 second') : $at;

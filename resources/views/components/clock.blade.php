@@ -18,7 +18,9 @@
             </div>
             <button class="btn btn-main next" name="step" value="next">To the next session</button>
             <div class="row2">
-                <input class="form-control" type="date" name="date" value="{{ $date->iso() }}" aria-label="Day">
+
+                <x-date name="date" :value="$date->iso()" label="Day" />
+
                 <input class="form-control" name="time" value="{{ $zone->clock($now) }}" aria-label="Time in {{ $zone->place() }}"
                     autocomplete="off">
                 <button class="btn btn-side">Set</button>

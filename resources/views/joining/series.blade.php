@@ -49,8 +49,8 @@
                                 <x-copy :text="$link->address()" />
                             </dd>
                             <dt>Join code</dt>
-                            <dd class="mono">{{ JoinCode::show((string) $link->join_code) }} <x-copy
-                                    :text="JoinCode::show((string) $link->join_code)" /></dd>
+                            <dd class="mono">{{ JoinCode::show(
+                                (string) $link->join_code) }} <x-copy :text="JoinCode::show((string) $link->join_code)" /></dd>
                             <dt>By phone</dt>
                             <dd>{{ $link->dial_in }}, PIN {{ $link->pin }}</dd>
                             @if ($host && $may)
@@ -177,11 +177,12 @@
                                         placeholder="Who" value="{{ old('guest_name') }}"><input class="form-control w-auto"
                                         name="guest_email" aria-label="E-mail of the guest" placeholder="E-mail, if known"
                                         value="{{ old('guest_email') }}"></div>
-                                <div class="inline mb-2"><label for="until">good until</label><input class="form-control date"
-                                        type="date" id="until" name="until" min="{{ $term->first->iso() }}"
-                                        max="{{ $term->last->iso() }}" value="{{ old('until') }}"><label for="only_day">only
-                                        for</label><input class="form-control date" type="date" id="only_day" name="only_day"
-                                        value="{{ old('only_day') }}"></div>
+                                <div class="inline mb-2"><label for="until">good until</label>
+                                    <x-date id="until" name="until" :in="$term" />
+                                    <label for="only_day">only
+                                        for</label>
+                                    <x-date id="only_day" name="only_day" />
+                                </div>
                                 @foreach (['guest_name', 'guest_email', 'until', 'only_day'] as $f)
                                     @error($f)
                                         <div class="invalid" role="alert">{{ $message }}</div>
@@ -204,7 +205,7 @@
                     @endif
                 </p>
                 @if ($may)
-                    <details @if ($errors->hasAny(['mode', 'opens', 'closes', 'seats'])) open @endif>
+                    <details @if ($errors->hasAny(['mode', 'opens_on', 'closes_on', 'seats'])) open @endif>
                         <summary>Change…</summary>
                         <form class="mt-2" method="post" action="{{ route('series.registering', [$section, $series]) }}">@csrf
                             @method('put')
@@ -219,15 +220,15 @@
                                     id="accepts_certain" value="1" @checked(old('accepts_certain',
                                         $registering?->acceptsCertain))><label class="form-check-label"
                                     for="accepts_certain">Accept by itself who certainly is on the roster</label></div>
-                            <div class="inline mt-2"><label for="opens">open from</label><input class="form-control date"
-                                    type="date" id="opens" name="opens"
-                                    value="{{ old('opens', $registering?->opens?->iso()) }}"><label for="closes">until</label><input
-                                    class="form-control date" type="date" id="closes" name="closes"
-                                    value="{{ old('closes', $registering?->closes?->iso()) }}"></div>
+                            <div class="inline mt-2"><label for="opens">open from</label>
+                                <x-date id="opens" name="opens_on" :value="$registering?->opens?->iso()" />
+                                <label for="closes">until</label>
+                                <x-date id="closes" name="closes_on" :value="$registering?->closes?->iso()" />
+                            </div>
                             <div class="inline mt-2"><label for="seats">seats</label><input class="form-control n" id="seats"
                                     name="seats" inputmode="numeric" value="{{ old('seats', $registering?->seats) }}"
                                     placeholder="any"></div>
-                            @foreach (['mode', 'opens', 'closes', 'seats'] as $f)
+                            @foreach (['mode', 'opens_on', 'closes_on', 'seats'] as $f)
                                 @error($f)
                                     <div class="invalid" role="alert">{{ $message }}</div>
                                 @enderror

@@ -32,36 +32,28 @@
             <h2>No closed day in it</h2><a href="{{ route('term') }}">Choose another file</a>
         </div>
     @else
-        <table class="table-plain">
-            <thead>
-                <tr>
-                    <th scope="col">Why</th>
-                    <th scope="col">From</th>
-                    <th scope="col">To</th>
-                    <th scope="col">What falls on it</th>
-                </tr>
-            </thead>
-            <tbody>
-                @foreach ($rows as $row)
+        <form method="post" action="{{ route('closures.take', $key) }}">@csrf
+            <table class="table-plain">
+                <thead>
                     <tr>
-                        <td><b>{{ $row['closure']->reason }}</b></td>
-                        <td>{{ $row['closure']->first->short() }}</td>
-                        <td>{{ $row['closure']->last->short() }}</td>
-                        <td>
-                            @if ($row['effect'])
-                                <span
-                                    class="{{ $row['effect']->lost > 0 ? 'todo' : 'good' }}">{{ Words::count($row['effect']->lost,
-                                        'session') }}
-                                of {{ Words::count($row['effect']->sections, 'section') }}</span>@else<span
-                                    class="quiet">{{ $row['why'] }}</span>
-                            @endif
-                        </td>
+                        <th scope="col">{{ __('term.read.why') }}</th>
+                        <th scope="col">{{ __('term.read.from') }}</th>
+                        <th scope="col">{{ __('term.read.to') }}</th>
+                        <th scope="col">{{ __('term.read.falls') }}</th>
                     </tr>
-                @endforeach
-            </tbody>
-        </table>
-        <form method="post" action="{{ route('closures.take', $key) }}" class="mt-3">@csrf @if ($new > 0)
-                <button class="btn btn-main">Close the {{ Words::count($new, 'new range') }}</button>
-            @endif <a class="btn btn-side" href="{{ route('term') }}">Back to the term</a></form>
+                </thead>
+                <tbody>
+                    @foreach ($rows as $row)
+                        <x-term.closure-row :row="$row" />
+                    @endforeach
+                </tbody>
+            </table>
+            <div class="mt-3">
+                @if ($new > 0)
+                    <button class="btn btn-main">{{ __('term.read.take') }}</button>
+                @endif
+                <a class="btn btn-side" href="{{ route('term') }}">{{ __('term.read.back') }}</a>
+            </div>
+        </form>
     @endif
 </x-app>

@@ -60,8 +60,8 @@
                                     <td class="out">–</td>
                                 @elseif ($day['reason'] !== null)
                                     <td @class(['shut', 'today' => $day['date']->day === $today]) data-day="{{ $day['date']->iso() }}">
-                                        <span>{{ $day['date']->parts()[2] }}{{ $day['reason'] === 'Weekend' ? '' : ' · ' . $day[
-                                            'reason'] }}</span>
+                                        <span>{{ $day['date']->parts()[2] }}{{ $day['reason'] === \Nomada\Core\Term\Term::WEEKEND ? ''
+                                            : ' · ' . $day['reason'] }}</span>
                                     </td>
                                 @else<td @class([
                                     'today' => $day['date']->day === $today,
@@ -100,14 +100,12 @@
                     <h2>Close days</h2>
                     <form method="get" action="{{ route('closures.preview') }}">
                         <div class="d-flex gap-2 mb-2">
-                            <div class="flex-fill"><label class="form-label" for="first">From</label><input class="form-control"
-                                    type="date" id="first" name="first" min="{{ $calendar->first->iso() }}"
-                                    max="{{ $calendar->last->iso() }}"
-                                    value="{{ old('first', isset($closing) ? $closing->closure->first->iso() : '') }}"></div>
-                            <div class="flex-fill"><label class="form-label" for="last">To</label><input class="form-control"
-                                    type="date" id="last" name="last" min="{{ $calendar->first->iso() }}"
-                                    max="{{ $calendar->last->iso() }}"
-                                    value="{{ old('last', isset($closing) ? $closing->closure->last->iso() : '') }}"></div>
+                            <div class="flex-fill"><label class="form-label" for="first">From</label>
+                                <x-date id="first" name="first" :in="$calendar" :value="($closing ?? null)?->closure->first->iso()" />
+                            </div>
+                            <div class="flex-fill"><label class="form-label" for="last">To</label>
+                                <x-date id="last" name="last" :in="$calendar" :value="($closing ?? null)?->closure->last->iso()" />
+                            </div>
                         </div>
                         <label class="form-label" for="reason">Why</label><input class="form-control mb-2" id="reason" name="reason"
                             maxlength="80" value="{{ old('reason', isset($closing) ? $closing->closure->reason : '') }}">
@@ -204,10 +202,9 @@
                         <details @if ($fault('short_day', 'short_plan', 'short_reason')) open @endif>
                             <summary>Make a day short…</summary>
                             <form method="post" action="{{ route('short-days.store') }}" class="mt-1">@csrf<div
-                                    class="d-flex gap-2 mb-2"><input class="form-control" type="date" name="short_day"
-                                        aria-label="Short day" min="{{ $calendar->first->iso() }}" max="{{ $calendar->last->iso() }}"
-                                        value="{{ old('short_day') }}"><select class="form-select" name="short_plan"
-                                        aria-label="Plan of the short day">
+                                    class="d-flex gap-2 mb-2">
+                                    <x-date name="short_day" label="Short day" :in="$calendar" />
+                                    <select class="form-select" name="short_plan" aria-label="Plan of the short day">
                                         @foreach ($term->dayPlans as $plan)
                                             <option value="{{ $plan->id }}" @selected((string) old('short_plan') === (string) $plan->id || (
                                                 !old('short_plan') && !$plan->is_usual))>{{ $plan->name }}</option>
@@ -254,11 +251,11 @@
                                         value="0"><input class="form-check-input" type="checkbox" name="lettered" value="1"
                                         @checked(old('lettered', $rotation === null
                                             || $rotation->isLettered))> A, B, C instead of 1, 2, 3</label></div>
-                            <div class="d-flex gap-2 mb-2 align-items-center"><span class="quiet nowrap">pin</span><input
-                                    class="form-control" type="date" name="pin_day" aria-label="Day to be pinned"
-                                    min="{{ $calendar->first->iso() }}" max="{{ $calendar->last->iso() }}"
-                                    value="{{ old('pin_day') }}"><span class="quiet">to</span><input class="form-control w-auto"
-                                    size="3" name="pin_to" aria-label="Rotation day of it" value="{{ old('pin_to') }}"></div>
+                            <div class="d-flex gap-2 mb-2 align-items-center"><span class="quiet nowrap">pin</span>
+                                <x-date name="pin_day" label="Day to be pinned" :in="$calendar" />
+                                <span class="quiet">to</span><input class="form-control w-auto" size="3" name="pin_to"
+                                    aria-label="Rotation day of it" value="{{ old('pin_to') }}">
+                            </div>
                             @if ($fault('rotation_kind', 'rotation_n', 'pin_day', 'pin_to'))
                                 <div class="invalid mb-2" role="alert">{{ $fault('rotation_kind', 'rotation_n', 'pin_day', 'pin_to') }}
                                 </div>
@@ -304,9 +301,10 @@
                                 class="btn btn-side nowrap">Save hours</button>
                         </form>
                         <form method="post" action="{{ route('opened-days.store') }}" class="d-flex gap-2 align-items-center">
-                            @csrf<input class="form-control" type="date" name="open_day" aria-label="Weekend day to open"
-                                min="{{ $calendar->first->iso() }}" max="{{ $calendar->last->iso() }}"
-                                value="{{ old('open_day') }}"><button class="btn btn-side nowrap">Open this day</button></form>
+                            @csrf
+                            <x-date name="open_day" label="Weekend day to open" :in="$calendar" />
+                            <button class="btn btn-side nowrap">Open this day</button>
+                        </form>
                         @if ($fault('open_day', 'opens', 'closes'))
                             <div class="invalid mt-1" role="alert">{{ $fault('open_day', 'opens', 'closes') }}</div>
                         @endif
@@ -354,9 +352,11 @@
                         <form method="post" action="{{ route('terms.store') }}" class="mt-1">@csrf<input class="form-control mb-2"
                                 name="term_title" maxlength="80" aria-label="Title of the term" placeholder="Summer term"
                                 value="{{ old('term_title') }}">
-                            <div class="d-flex gap-2 mb-2"><input class="form-control" type="date" name="term_first"
-                                    aria-label="First day of the term" value="{{ old('term_first') }}"><input class="form-control"
-                                    type="date" name="term_last" aria-label="Last day of the term" value="{{ old('term_last') }}">
+                            <div class="d-flex gap-2 mb-2">
+                                <x-date name="term_first" label="First day of the term" />
+
+                                <x-date name="term_last" label="Last day of the term" />
+
                             </div>
                             @if ($fault('term_title', 'term_first', 'term_last'))
                                 <div class="invalid mb-2" role="alert">{{ $fault('term_title', 'term_first', 'term_last') }}</div>

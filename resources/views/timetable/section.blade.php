@@ -128,16 +128,16 @@
                             <details @if ($errors->hasAny(['move_day', 'move_start', 'move_end']) && $panel === null) open @endif>
                                 <summary>Add an extra session…</summary>
                                 <form class="inline mt-1" method="post" action="{{ route('session.add', [$section, $series]) }}">
-                                    @csrf<input class="form-control date" type="date" name="move_day" aria-label="Day"
-                                        min="{{ $term->first->iso() }}" max="{{ $term->last->iso() }}"
-                                        value="{{ old('move_day') }}"><input class="form-control time" name="move_start"
-                                        aria-label="Starts at"
+                                    @csrf
+                                    <x-date name="move_day" label="Day" :in="$term" />
+                                    <input class="form-control time" name="move_start" aria-label="Starts at"
                                         value="{{ old('move_start', \Nomada\Core\Timetable\TypedTime::format(
                                             $series->start_minute)) }}">–<input
                                         class="form-control time" name="move_end" aria-label="Ends at"
                                         value="{{ old('move_end', \Nomada\Core\Timetable\TypedTime::format($series->start_minute
                                             + $series->minutes)) }}"><button
-                                        class="btn btn-side">Add it</button></form>
+                                        class="btn btn-side">Add it</button>
+                                </form>
                             </details>
                             <details>
                                 <summary>{{ $series->topics === [] ? 'Topics…' : Words::count(count($series->topics), 'topic') . '…' }}
@@ -199,8 +199,8 @@
                     <h2>History</h2>
                     <ul class="history">
                         @foreach ($changes as $change)
-                            <li @class(['is-undone' => $change->undone_at])><span
-                                    class="nowrap">{{ $zone->dateAt($change->at->timestamp)->short() }}
+                            <li @class(['is-undone' => $change->undone_at])><span class="nowrap">{{ $zone->dateAt(
+                                $change->at->timestamp)->short() }}
                                     {{ $zone->clock($change->at->timestamp) }}</span><span>{{ $change->person?->shortName()
                                         ?? 'import' }}</span><span>{{ $change->words }}
                                     @if ($change->undone_at)

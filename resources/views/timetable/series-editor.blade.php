@@ -1,6 +1,7 @@
 @php
     use Nomada\Core\Timetable\TypedSpan;
     use Nomada\Core\Timetable\TypedTime;
+    use Nomada\Core\Timetable\WeeklyPattern;
     use Nomada\Core\Term\LocalDate;
     $plan = $series?->plan();
     $pattern = $series->pattern ?? ['kind' => 'weekly', 'weekdays' => [], 'every' => 1];
@@ -8,12 +9,16 @@
     $firstDay = $series->starts_on ?? (new LocalDate(max($term->first->day, min($today, $term->last->day))))->iso();
     $rule = (string) ($pattern['rule'] ?? '');
     preg_match('/^FREQ=DAILY(?:;INTERVAL=(\d+))?$/', $rule, $byDays);
-    preg_match('/^FREQ=MONTHLY;BYDAY=(-?\d)(MO|TU|WE|TH|FR)$/', $rule, $byWeekday);
+    preg_match('/^FREQ=MONTHLY;BYDAY=(-?\d)(MO|TU|WE|TH|FR|SA|SU)$/', $rule, $byWeekday);
+    $monthly = $byWeekday === [] ? '' : WeeklyPattern::weekday($byWeekday[2]);
     preg_match('/^FREQ=MONTHLY;BYMONTHDAY=(\d+)$/', $rule, $byMonthDay);
     $known = $byDays !== [] ? 'every-days' : ($byWeekday !== [] ? 'month-weekday' : ($byMonthDay !== [] ? 'month-day' : 'keep'));
     $kind = old('kind', $pattern['kind'] === 'rule' ? $known : $pattern['kind']);
     $endKind = old('end_kind', in_array($ends['kind'], ['date', 'term', 'held'], true) ? $ends['kind'] : 'keep');
     $weekdays = array_map(intval(...), (array) old('weekdays', $pattern['weekdays'] ?? []));
+    // A Saturday can be chosen where one is opened in this term, or where the series has it already.
+    $held = array_values(array_unique([...$term->weekdays(), ...$weekdays]));
+    sort($held);
 @endphp
 <form id="editor" class="editor" method="post"
     action="{{ $series ? route('series.update', [$section, $series]) : route('series.store', $section) }}"
@@ -39,9 +44,9 @@
             <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-weekly" value="weekly"
                     @checked($kind === 'weekly')><label for="k-weekly" class="visually-hidden">Chosen weekdays</label>
                 <div class="days">
-                    @foreach ([1 => 'Mon', 'Tue', 'Wed', 'Thu', 'Fri'] as $n => $name)
+                    @foreach ($held as $n)
                         <input type="checkbox" name="weekdays[]" value="{{ $n }}" id="wd-{{ $n }}"
-                            @checked(in_array($n, $weekdays, true))><label for="wd-{{ $n }}">{{ $name }}</label>
+                            @checked(in_array($n, $weekdays, true))><label for="wd-{{ $n }}">{{ LocalDate::dayName($n) }}</label>
                     @endforeach
                 </div>
             </div>
@@ -64,13 +69,13 @@
                 @if ($rotation->byWeek)
                     <div class="choice ps-4"><span class="quiet">on</span>
                         <div class="days">
-                            @foreach ([1 => 'Mon', 'Tue', 'Wed', 'Thu', 'Fri'] as $n => $name)
+                            @foreach ($held as $n)
                                 <input type="checkbox" name="rotation_weekdays[]" value="{{ $n }}" id="rw-{{ $n }}"
                                     @checked(in_array(
                                             $n,
                                             array_map(intval(...), (array) old('rotation_weekdays', $pattern['kind'] === 'rotation'
                                                 ? $pattern['weekdays'] : [])),
-                                            true))><label for="rw-{{ $n }}">{{ $name }}</label>
+                                            true))><label for="rw-{{ $n }}">{{ LocalDate::dayName($n) }}</label>
                             @endforeach
                         </div>
                     </div>
@@ -92,10 +97,9 @@
                         @endforeach
                     </select>
                     <select class="form-select w-auto" name="month_weekday" aria-label="Weekday of the month">
-                        @foreach (['MO' => 'Monday', 'TU' => 'Tuesday', 'WE' => 'Wednesday', 'TH' => 'Thursday', 'FR' =>
-                            'Friday'] as $code => $name)
-                            <option value="{{ $loop->iteration }}" @selected((string) old('month_weekday', isset($byWeekday[2])
-                                && $byWeekday[2] === $code ? $loop->iteration : '') === (string) $loop->iteration)>{{ $name }}</option>
+                        @foreach ($held as $n)
+                            <option value="{{ $n }}" @selected((string) old('month_weekday', $monthly) === (string) $n)>
+                                {{ WeeklyPattern::name($n) }}</option>
                         @endforeach
                     </select>
                     <span class="quiet">of a month</span>
@@ -107,7 +111,8 @@
                 <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-dates" value="dates"
                         @checked($kind === 'dates')><label for="k-dates">on these dates</label></div>
                 <textarea class="form-control ms-4 w-auto" name="dates" rows="2" cols="34" aria-label="Dates, one a line"
-                    placeholder="2027-02-18, 2027-03-04">{{ old('dates', implode("\n", $pattern['dates'] ?? [])) }}</textarea>
+                    placeholder="18 Feb, 4 Mar">{{ old('dates', implode("\n", array_map(\Nomada\App\View\DateText::of(...), $pattern[
+                        'dates'] ?? []))) }}</textarea>
                 @if ($series && $pattern['kind'] === 'rule' && $known === 'keep')
                     <div class="choice"><input class="form-check-input mt-0" type="radio" name="kind" id="k-keep"
                             value="keep" @checked($kind === 'keep')><label for="k-keep">as imported:
@@ -151,8 +156,9 @@
             <div class="invalid" data-fault="end_time" role="alert">{{ $errors->first('end_time') }}</div>
         </fieldset>
         <fieldset>
-            <legend>First day</legend><input class="form-control date" type="date" name="starts_on" aria-label="First day"
-                min="{{ $term->first->iso() }}" max="{{ $term->last->iso() }}" value="{{ old('starts_on', $firstDay) }}">
+            <legend>First day</legend>
+            <x-date name="starts_on" label="First day" :in="$term" :value="$firstDay" />
+
             <div class="invalid" data-fault="starts_on" role="alert">{{ $errors->first('starts_on') }}</div>
         </fieldset>
         <fieldset>
@@ -160,9 +166,9 @@
             <div class="choice"><input class="form-check-input mt-0" type="radio" name="end_kind" id="e-term" value="term"
                     @checked($endKind === 'term')><label for="e-term">with the term, {{ $term->last->short() }}</label></div>
             <div class="choice"><input class="form-check-input mt-0" type="radio" name="end_kind" id="e-date" value="date"
-                    @checked($endKind === 'date')><label for="e-date">on</label><input class="form-control date" type="date"
-                    name="ends_on" aria-label="Last day" min="{{ $term->first->iso() }}" max="{{ $term->last->iso() }}"
-                    value="{{ old('ends_on', $ends['date'] ?? $term->last->iso()) }}"></div>
+                    @checked($endKind === 'date')><label for="e-date">on</label>
+                <x-date name="ends_on" label="Last day" :in="$term" :value="$ends['date'] ?? $term->last->iso()" />
+            </div>
             <div class="choice"><input class="form-check-input mt-0" type="radio" name="end_kind" id="e-held" value="held"
                     @checked($endKind === 'held')><label for="e-held">after</label><input class="form-control n" name="count"
                     inputmode="numeric" aria-label="Sessions held"
@@ -182,9 +188,9 @@
                 <div class="choice"><input class="form-check-input mt-0" type="radio" name="reach" id="r-whole" value="whole"
                         @checked(old('reach', 'whole') === 'whole')><label for="r-whole">the whole series</label></div>
                 <div class="choice"><input class="form-check-input mt-0" type="radio" name="reach" id="r-later" value="later"
-                        @checked(old('reach') === 'later')><label for="r-later">this and later ones, from</label><input
-                        class="form-control date" type="date" name="from_day" aria-label="First day that changes"
-                        min="{{ $nextDay }}" max="{{ $term->last->iso() }}" value="{{ old('from_day', $nextDay) }}"></div>
+                        @checked(old('reach') === 'later')><label for="r-later">this and later ones, from</label>
+                    <x-date name="from_day" label="First day that changes" :min="$nextDay" :max="$term->last->iso()" :value="$nextDay" />
+                </div>
                 <div class="invalid" data-fault="from_day" role="alert">{{ $errors->first('from_day') }}</div>
             </fieldset>
         @endif

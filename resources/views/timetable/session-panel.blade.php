@@ -40,11 +40,12 @@
                     @endforeach
                 @endif
                 <h3>Move or lengthen</h3>
-                <div class="inline mb-2"><input class="form-control date" type="date" name="move_day"
-                        value="{{ old('move_day', $one->day) }}" min="{{ $first->iso() }}" max="{{ $last->iso() }}"
-                        aria-label="Day"><input class="form-control time" name="move_start" value="{{ old('move_start', $start) }}"
-                        aria-label="Starts at" autocomplete="off">–<input class="form-control time" name="move_end"
-                        value="{{ old('move_end', $end) }}" aria-label="Ends at" autocomplete="off"></div>
+                <div class="inline mb-2">
+                    <x-date name="move_day" :value="$one->day" :min="$first->iso()" :max="$last->iso()" label="Day" />
+                    <input class="form-control time" name="move_start" value="{{ old('move_start', $start) }}" aria-label="Starts at"
+                        autocomplete="off">–<input class="form-control time" name="move_end" value="{{ old('move_end', $end) }}"
+                        aria-label="Ends at" autocomplete="off">
+                </div>
                 @foreach (['move_day', 'move_start', 'move_end', 'reach'] as $f)
                     <div class="invalid" data-fault="{{ $f }}" role="alert">{{ $errors->first($f) }}</div>
                 @endforeach
@@ -78,8 +79,8 @@
                 @endif
             </form>
             <div>
-                <form method="post" action="{{ route('session.tell', [$section, $series,
-                    $one]) }}">@csrf <x-drawn :of="'told:' . $one->id" />
+                <form method="post" action="{{ route('session.tell', [$section, $series, $one]) }}">@csrf <x-drawn
+                        :of="'told:' . $one->id" />
                     @method('put')
                     <h3>Of this one only</h3>
                     <label class="form-label" for="one-teacher">Teacher</label><select class="form-select mb-2" id="one-teacher"
@@ -142,10 +143,12 @@
                 <h3>At another time</h3>
                 <form method="post" action="{{ route('session.add', [$section, $series]) }}">@csrf<input type="hidden"
                         name="makes_up" value="{{ $one->id }}">
-                    <div class="inline mb-2"><input class="form-control date" type="date" name="move_day" min="{{ $first->iso() }}"
-                            max="{{ $last->iso() }}" aria-label="Day" value="{{ old('move_day') }}"><input class="form-control time"
-                            name="move_start" aria-label="Starts at" value="{{ old('move_start', $start) }}">–<input
-                            class="form-control time" name="move_end" aria-label="Ends at" value="{{ old('move_end', $end) }}"></div>
+                    <div class="inline mb-2">
+                        <x-date name="move_day" :min="$first->iso()" :max="$last->iso()" label="Day" />
+                        <input class="form-control time" name="move_start" aria-label="Starts at"
+                            value="{{ old('move_start', $start) }}">–<input class="form-control time" name="move_end"
+                            aria-label="Ends at" value="{{ old('move_end', $end) }}">
+                    </div>
                     @foreach (['move_day', 'move_start', 'move_end', 'makes_up'] as $f)
                         @error($f)
                             <div class="invalid mb-1" role="alert">{{ $message }}</div>

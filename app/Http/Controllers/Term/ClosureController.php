@@ -104,7 +104,13 @@ final class ClosureController extends Controller
     public function take(Request $request, string $key, ClosureImport $import): RedirectResponse
     {
         $kept = KeptText::find($key);
-        $n = $import->take($kept, $this->term(), $this->person($request));
+        $given = $request->validate(
+            ['take' => ['required', 'array', 'max:400'], 'take.*' => ['string']],
+            [
+                'take.*' => 'Tick the days that are to be closed.',
+            ],
+        );
+        $n = $import->take($kept, $this->term(), $given['take'], $this->person($request));
         $kept->forget();
 
         return redirect()

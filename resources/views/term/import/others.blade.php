@@ -13,7 +13,8 @@
         <ul class="mb-0">
             @foreach ($of['lines'] as $line)
                 <li>{{ $line->of }} <span class="quiet">{{ $line->before }}
-                        {{ $line->before !== '' && $line->after !== '' ? '→' : '' }} {{ $line->after }}</span></li>
+                        {{ $line->before !== '' && $line->after !== '' ? '→' : '' }} {{ $line->after }}
+                        {{ trans_choice('import.cost', $line->sessions) }}</span></li>
             @endforeach
             @if ($of['more'] > 0)
                 <li>{{ trans_choice('import.more', $of['more']) }}</li>

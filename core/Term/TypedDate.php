@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Term;
+
+use Nomada\Core\Fault;
+
+/**
+ * A date as people type it: `18 Feb`, `Thu 18 Feb`, `18/2`, `18.2.27`, `Thu 18`, `Feb 18`, `2027-02-18`.
+ *
+ * A day comes before its month, as this product writes dates everywhere. What is left out is taken from the term: the
+ * year in which the date lies in it, the month in which the 18th is a Thursday. Where that leaves two, it asks; a
+ * weekday that does not fit its date is a slip and is said.
+ */
+final class TypedDate
+{
+    private const WEEKDAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
+
+    private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+
+    private const WEEKDAY = '(?:(?<weekday>mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?,?\s*)?';
+
+    private const MONTH = '(?<month>jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*';
+
+    private const DAY = '(?<day>\d{1,2})(?:st|nd|rd|th)?';
+
+    private const YEAR = '(?<year>\d{4}|\d{2})';
+
+    /**
+     * @param  LocalDate  $first  of the days that are likely: the term's
+     * @param  string  $field  the name under which a fault is told
+     *
+     * @throws Fault where it is no date, or could be two
+     */
+    public static function read(string $typed, LocalDate $first, LocalDate $last, string $field = ''): LocalDate
+    {
+        $text = strtolower(trim(preg_replace('/\s+/', ' ', $typed) ?? ''));
+        if (preg_match('/^\d{4}-?\d{2}-?\d{2}$/D', $text)) {
+            try {
+                return LocalDate::parse($text);
+            } catch (Fault $e) {
+                throw new Fault($e->getMessage(), $field);
+            }
+        }
+        $said = self::said($text);
+        if ($said === null) {
+            throw new Fault("\"$typed\" is not a date. Write it as 18 Feb, 18/2 or Thu 18.", $field);
+        }
+        [$weekday, $day, $month, $year] = $said;
+        if ($month !== null && ($month < 1 || $month > 12)) {
+            throw new Fault("\"$typed\" is not a date. The day comes first, as in 18/2 for 18 Feb.", $field);
+        }
+
+        return $month === null
+            ? self::byWeekday($typed, $weekday, $day, $first, $last, $field)
+            : self::byMonth($typed, $weekday, [$day, $month, $year], $first, $last, $field);
+    }
+
+    /** @return array{?int, int, ?int, ?int}|null weekday 1 to 7, day, month, year, as far as they are written */
+    private static function said(string $text): ?array
+    {
+        $forms = [
+            self::WEEKDAY.self::DAY.'[ .\/-]*(?:of )?'.self::MONTH.'(?:[ .,\/-]*'.self::YEAR.')?',
+            self::WEEKDAY.self::MONTH.'[ .]*'.self::DAY.'(?:(?:, ?| )'.self::YEAR.')?',
+            self::WEEKDAY.self::DAY.' ?[.\/-] ?(?<number>\d{1,2})(?: ?[.\/-] ?'.self::YEAR.')?\.?',
+            self::WEEKDAY.self::DAY,
+        ];
+        foreach ($forms as $form) {
+            if (preg_match("/^$form\$/D", $text, $m, PREG_UNMATCHED_AS_NULL)) {
+                $month = $m['month'] ?? null;
+                $number = $m['number'] ?? null;
+                $year = $m['year'] ?? null;
+                $weekday = $m['weekday'] ?? null;
+
+                return [
+                    $weekday === null ? null : 1 + (int) array_search($weekday, self::WEEKDAYS, true),
+                    (int) $m['day'],
+                    $month === null
+                        ? ($number === null
+                            ? null
+                            : (int) $number)
+                        : 1 + (int) array_search($month, self::MONTHS, true),
+                    $year === null ? null : (int) $year + (strlen($year) === 2 ? 2000 : 0),
+                ];
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  array{int, int, ?int}  $said  day, month, year */
+    private static function byMonth(
+        string $typed,
+        ?int $weekday,
+        array $said,
+        LocalDate $first,
+        LocalDate $last,
+        string $field,
+    ): LocalDate {
+        [$day, $month, $year] = $said;
+        $years = $year !== null ? [$year] : range($first->parts()[0] - 1, $last->parts()[0] + 1);
+        $dates = [];
+        foreach ($years as $y) {
+            if ($y >= 1900 && $y < 2200 && checkdate($month, $day, $y)) {
+                $dates[] = LocalDate::of($y, $month, $day);
+            }
+        }
+        if ($dates === []) {
+            throw new Fault("There is no date \"$typed\". Write a day that the month has.", $field);
+        }
+        // Inside the term first, then the nearest to it: what lies outside is said as such by who asked.
+        $away = fn (LocalDate $d): int => max(0, $first->day - $d->day, $d->day - $last->day);
+        usort($dates, fn (LocalDate $a, LocalDate $b): int => [$away($a), $a->day] <=> [$away($b), $b->day]);
+        $found = $dates[0];
+        if ($weekday !== null && $found->weekday() !== $weekday) {
+            throw new Fault(
+                "{$found->dayMonth()} {$found->parts()[0]} is a ".
+                    LocalDate::dayName($found->weekday()).
+                    ', not a '.
+                    LocalDate::dayName($weekday).
+                    '. Which of the two is meant?',
+                $field,
+            );
+        }
+
+        return $found;
+    }
+
+    private static function byWeekday(
+        string $typed,
+        ?int $weekday,
+        int $day,
+        LocalDate $first,
+        LocalDate $last,
+        string $field,
+    ): LocalDate {
+        $found = [];
+        for ($d = $first->day; $d <= $last->day; $d++) {
+            $isThatDay = LocalDate::partsOf($d)[2] === $day;
+            if ($isThatDay && ($weekday === null || LocalDate::weekdayOf($d) === $weekday)) {
+                $found[] = new LocalDate($d);
+            }
+        }
+        if (count($found) === 1) {
+            return $found[0];
+        }
+        if ($found === []) {
+            throw new Fault("No \"$typed\" lies in the term. Write the month too, as in 18 Feb.", $field);
+        }
+        $some = array_map(fn (LocalDate $d): string => $d->short(), array_slice($found, 0, 4));
+        throw new Fault("\"$typed\" can be ".implode(' or ', $some).'. Write the month too.', $field);
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+use Nomada\Core\Fault;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\TypedDate;
+
+/** In the term from 9 February to 10 April 2027. */
+function dateTyped(string $typed): string
+{
+    return TypedDate::read($typed, LocalDate::of(2027, 2, 9), LocalDate::of(2027, 4, 10), 'day')->iso();
+}
+
+it('reads a date as people type it', function (string $typed, string $iso): void {
+    expect(dateTyped($typed))->toBe($iso);
+})->with([
+    ['18 Feb', '2027-02-18'],
+    ['18feb', '2027-02-18'],
+    ['18 february 2027', '2027-02-18'],
+    ['18th of February', '2027-02-18'],
+    ['Feb 18', '2027-02-18'],
+    ['February 18, 2027', '2027-02-18'],
+    ['Thu 18 Feb', '2027-02-18'],
+    ['Thu, 18 Feb 2027', '2027-02-18'],
+    ['thursday  18 feb', '2027-02-18'],
+    ['18/2', '2027-02-18'],
+    ['18.2.', '2027-02-18'],
+    ['18-2-27', '2027-02-18'],
+    ['18/02/2027', '2027-02-18'],
+    ['Thu 18/2', '2027-02-18'],
+    ['2027-02-18', '2027-02-18'],
+    ['20270218', '2027-02-18'],
+    ['Fri 9', '2027-04-09'],
+    ['30', '2027-03-30'],
+    // Outside the term the nearest is meant, and whoever asked says that it is outside.
+    ['8 Feb', '2027-02-08'],
+    ['11 Apr', '2027-04-11'],
+    ['31 Dec', '2026-12-31'],
+    ['18 Feb 2030', '2030-02-18'],
+    ['29 Feb 2028', '2028-02-29'],
+]);
+
+it('asks where it could be two, and says what is none', function (string $typed, string $said): void {
+    expect(fn () => dateTyped($typed))->toThrow(
+        fn (Fault $e) => expect($e->field)->toBe('day')->and($e->getMessage())->toContain($said),
+    );
+})->with([
+    ['Thu 18 Mar 27 x', 'is not a date'],
+    ['soon', '"soon" is not a date. Write it as 18 Feb, 18/2 or Thu 18.'],
+    ['2/18', 'The day comes first, as in 18/2 for 18 Feb.'],
+    ['30 Feb', 'There is no date "30 Feb"'],
+    ['29 Feb 2027', 'There is no date'],
+    ['2027-02-30', 'There is no date 2027-02-30.'],
+    ['Fri 18 Feb', '18 Feb 2027 is a Thu, not a Fri. Which of the two is meant?'],
+    ['18', '"18" can be Thu 18 Feb or Thu 18 Mar. Write the month too.'],
+    ['Mon 18', 'No "Mon 18" lies in the term. Write the month too, as in 18 Feb.'],
+]);
+
+it('finds the date of every day of a year, however it is written', function (): void {
+    $first = LocalDate::of(2026, 9, 1);
+    $last = $first->plus(364);
+    for ($day = $first; $day->day <= $last->day; $day = $day->plus(1)) {
+        [$y, $m, $d] = $day->parts();
+        foreach ([$day->short(), $day->dayMonth(), "$d/$m", "$d.$m.$y", $day->iso()] as $typed) {
+            expect(TypedDate::read($typed, $first, $last)->day)->toBe($day->day);
+        }
+    }
+});
