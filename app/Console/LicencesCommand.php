@@ -6,6 +6,7 @@ namespace Nomada\App\Console;
 
 use Illuminate\Console\Command;
 use Nomada\App\Actions\Timetable\HostAccounts;
+use Nomada\App\Queries\RunningSeries;
 use Nomada\App\Support\CurrentTerm;
 use Nomada\App\View\Timetable\LicencePage;
 use Nomada\Core\Timetable\Licences;
@@ -25,7 +26,8 @@ final class LicencesCommand extends Command
 
             return self::FAILURE;
         }
-        $licences = new Licences($page->running($term));
+        $running = RunningSeries::of($term);
+        $licences = new Licences($running);
         $accounts = array_values(HostAccounts::all());
         $peak = $licences->peak();
         $assignment = $licences->assign($accounts);
@@ -35,7 +37,8 @@ final class LicencesCommand extends Command
             'peak_from' => $peak['n'] === 0 ? null : $zone->iso($peak['from']),
             'peak_times' => $peak['times'],
             'accounts' => count($accounts),
-            'fewest' => $licences->fewest(),
+            'fewest' => array_sum($fewest = $page->fewest($running)),
+            'fewest_by_plan' => (object) $fewest,
             'assignment' => (object) $assignment->accounts,
             'split' => count($assignment->split),
             'sessions_without_account' => $assignment->leftOver(),

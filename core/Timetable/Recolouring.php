@@ -7,7 +7,8 @@ namespace Nomada\Core\Timetable;
 /**
  * Where an assignment leaves sessions over: each stretch of overlapping sessions that one of them is in is coloured
  * anew from its start, which leaves none over where there are as many places as run at one time (interval graphs are
- * perfect). A stretch that this does not help stays as it is; a series' other sessions stay where they are.
+ * perfect); with several plans by search. A stretch that this does not help stays as it is; a series' other sessions
+ * stay where they are.
  */
 final readonly class Recolouring
 {
@@ -39,7 +40,8 @@ final readonly class Recolouring
      */
     public function of(array $at, array $split, array $left): array
     {
-        foreach ($this->stretches() as $stretch) {
+        foreach (Stretch::all($this->running) as $apart) {
+            $stretch = $apart->sessions;
             $over = array_filter(
                 $stretch,
                 fn (Running $one): bool => in_array($one->sessions[0][0], $left[$one->series] ?? [], true),
@@ -51,6 +53,10 @@ final readonly class Recolouring
             $kept = $this->coloured($stretch, $at, $split);
             $tight = count($kept) < count($stretch) ? $this->coloured($stretch, [], []) : [];
             $coloured = count($tight) > count($kept) ? $tight : $kept;
+            if (count($coloured) < count($stretch)) {
+                // One after another does not do it: with several plans there may be a way that only a search finds.
+                $coloured = $apart->fit($this->accounts) ?? $coloured;
+            }
             if (count($stretch) - count($coloured) >= count($over)) {
                 continue;
             }
@@ -60,34 +66,6 @@ final readonly class Recolouring
         }
 
         return [$at, $split, $left];
-    }
-
-    /**
-     * The sessions of all series, one by one, in stretches: those of different ones never run at one time.
-     *
-     * @return list<list<Running>> by start, each of one session
-     */
-    private function stretches(): array
-    {
-        $all = [];
-        foreach ($this->running as $series) {
-            foreach ($series->sessions as $session) {
-                $all[] = new Running($series->series, [$session], $series->people);
-            }
-        }
-        usort($all, fn (Running $a, Running $b): int => $a->sessions[0] <=> $b->sessions[0]);
-        $out = [];
-        $until = 0;
-        foreach ($all as $one) {
-            [$start, $end] = $one->sessions[0];
-            if ($start >= $until) {
-                $out[] = [];
-            }
-            $out[array_key_last($out)][] = $one;
-            $until = max($until, $end);
-        }
-
-        return array_map(array_values(...), $out);
     }
 
     /**

@@ -255,7 +255,7 @@ test(
         $ids = DB::table('series')->pluck('id')->all();
         $this->as('A-1')
             ->post('/joining/acts', ['series' => $ids, 'act' => 'account', 'account' => $account->id])
-            ->assertSee('goes to Host');
+            ->assertSee('goes to Host; its plan has too few seats or minutes for it');
         expect(
             DB::table('clashes')
                 ->whereIn('kind', ['long', 'full'])

@@ -2,11 +2,15 @@
 
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Registration\RegisterRoster;
+use Nomada\App\Actions\Registration\RegistrationChecks;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
 use Nomada\App\Post\PostOffice;
+use Nomada\Core\Registration\Verdict;
 use Nomada\Standins\MimeMessage;
 
 beforeEach(function () {
@@ -410,7 +414,7 @@ test(
         $this->as('A-1')
             ->post("/registration/$id/section", ['section' => 'nowhere'])
             ->assertSessionHasErrors('section');
-        $this->post("/registration/$id/section", ['section' => 'STA'])->assertSessionHasErrors('section');
+        $this->post("/registration/$id/section", ['share' => 'STA'])->assertSessionHasErrors('section');
         $this->post("/registration/$id/section", ['section' => 'SPA'])->assertSessionHasNoErrors();
         expect(registrationOf('S-1')->series_id)->not->toBe($series);
         // The teacher who sent it may take it back, though it is another's section now.
@@ -681,3 +685,67 @@ test(
             ->toBe(1);
     },
 );
+
+test('a freed seat goes to the next who still belongs, and certain ones into the class', function () {
+    $series = takesRegistrations($this, ['accepts_certain' => 1, 'seats' => 1]);
+
+    registerAs($this, 'S-1', $series);
+    expect(registrationOf('S-1')->state)->toBe('accepted');
+    registerAs($this, 'S-2', $series);
+    registerAs($this, 'S-3', $series);
+    expect([registrationOf('S-2')->state, registrationOf('S-3')->state])->toBe(['queued', 'queued']);
+    // S-1 leaves; so has S-2, who waits. The seat is S-3's, who is certain.
+    $leaves = fn (string $who, string $last) => DB::table('enrolments')
+        ->where('person_id', personCalled($who)->id)
+        ->update(['ends_on' => $last]);
+    $leaves('S-1', '2027-02-01');
+    $leaves('S-2', '2027-02-02');
+    app(RegisterRoster::class)(
+        Section::query()
+            ->with(['term.school', 'term.closures', 'series'])
+            ->where('sourced_id', 'MAR')
+            ->firstOrFail(),
+    );
+    expect([registrationOf('S-1')->state, registrationOf('S-2')->state, registrationOf('S-3')->state])->toBe([
+        'withdrawn',
+        'withdrawn',
+        'accepted',
+    ]);
+    expect(JoinLink::query()->inForce()->where('kind', 'personal')->pluck('person_id')->all())->toBe([
+        personCalled('S-3')->id,
+    ]);
+});
+
+test('more seats let certain ones in, and others wait to be looked at', function () {
+    $series = takesRegistrations($this, ['accepts_certain' => 1, 'seats' => 1]);
+    registerAs($this, 'S-1', $series);
+    registerAs($this, 'S-3', $series);
+    registerAs($this, 'S-2', $series, 'Somebody Else', 'other@elsewhere.example');
+    $this->as('T-2')
+        ->put("/sections/MAR/series/$series/registering", ['mode' => 'once', 'accepts_certain' => 1, 'seats' => 3])
+        ->assertSessionHasNoErrors();
+    expect([registrationOf('S-3')->state, registrationOf('S-2')->state])->toBe(['accepted', 'waiting']);
+});
+
+test('who comes to a shared series by its other section is on its roster', function () {
+    $series = takesRegistrations($this);
+    $other = Section::query()->where('sourced_id', 'STA')->firstOrFail();
+    $this->as('A-1')
+        ->post('/sections/MAR/series/'.$series.'/sections', ['share' => 'STA'])
+        ->assertSessionHasNoErrors();
+    DB::table('enrolments')->insert([
+        'sourced_id' => 'E-99',
+        'section_id' => $other->id,
+        'person_id' => personCalled('S-4')->id,
+        'role' => 'student',
+    ]);
+    registerAs($this, 'S-4', $series);
+    $finding = app(RegistrationChecks::class)->findings(
+        Registration::query()
+            ->with(['series.section', 'person'])
+            ->where('state', 'waiting')
+            ->get(),
+    )[registrationOf('S-4')->id];
+    expect($finding->verdict)->toBe(Verdict::Certain);
+    $this->get('/registration/desk')->assertDontSee('another section');
+});

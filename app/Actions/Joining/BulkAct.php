@@ -6,14 +6,19 @@ namespace Nomada\App\Actions\Joining;
 
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Timetable\HostAccounts;
 use Nomada\App\Models\Joining\ActResult;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\HostAccountRow;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Queries\RunningSeries;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Presets;
+use Nomada\App\Support\Words;
 use Nomada\Core\Fault;
+use Nomada\Core\Timetable\Handing;
 
 /**
  * One act on many series: links made (by a run, which says what comes of each), a preset, hidden or shown, replaced,
@@ -64,6 +69,7 @@ final readonly class BulkAct
             ->get()
             ->keyBy('series_id');
         $account = $act === 'account' ? HostAccountRow::query()->find((int) $value)->name ?? 'no account' : '';
+        $handing = $act === 'account' ? $this->handing((int) $value, $chosen) : [];
         foreach ($chosen as $series) {
             $n = (int) ($links[$series->id]->n ?? 0);
             $hidden = (bool) ($links[$series->id]->hidden ?? false);
@@ -101,7 +107,7 @@ final readonly class BulkAct
                     ],
                 default => (string) $series->host_account_id === $value
                     ? [false, 'is there already']
-                    : [true, "goes to $account"],
+                    : [true, "goes to $account".($handing[$series->id] ?? '')],
             };
             $out[] = [
                 'id' => $series->id,
@@ -113,6 +119,43 @@ final readonly class BulkAct
         }
 
         return $out;
+    }
+
+    /**
+     * What would clash on the account, beforehand: by series, in words that follow "goes to Host 2".
+     *
+     * @param  Collection<int, Series>  $chosen
+     * @return array<int, string>
+     */
+    private function handing(int $account, Collection $chosen): array
+    {
+        $to = HostAccounts::all()[$account] ?? null;
+        $term = Term::query()->find($chosen->first()?->section->term_id);
+        if ($to === null || $term === null) {
+            return [];
+        }
+        $found = Handing::to($to, RunningSeries::of($term), array_map(intval(...), $chosen->pluck('id')->all()));
+        $others = array_merge(...array_column($found, 'with'));
+        $names = Series::query()
+            ->with('section')
+            ->findMany(array_unique($others))
+            ->mapWithKeys(fn (Series $s): array => [$s->id => $this->name($s)]);
+
+        return array_map(function (array $one) use ($names): string {
+            $with = array_map(fn (int $id): string => (string) ($names[$id] ?? ''), array_slice($one['with'], 0, 2));
+            $more = count($one['with']) - count($with);
+            $out =
+                $one['sessions'] === 0
+                    ? ''
+                    : '; '.
+                        Words::count($one['sessions'], 'session').
+                        ($one['sessions'] === 1 ? ' clashes' : ' clash').
+                        ' there with '.
+                        implode(', ', $with).
+                        ($more > 0 ? " and $more more" : '');
+
+            return $out.($one['fits'] ? '' : '; its plan has too few seats or minutes for it');
+        }, $found);
     }
 
     /**

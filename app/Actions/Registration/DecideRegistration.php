@@ -15,7 +15,9 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Post\Letters;
+use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Belonging\Standing;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Post\LetterKind;
@@ -34,6 +36,7 @@ final readonly class DecideRegistration
         private Audit $audit,
         private Letters $letters,
         private RefreshPlacements $refresh,
+        private RegistrationChecks $checks,
     ) {
     }
 
@@ -190,24 +193,63 @@ final readonly class DecideRegistration
             ->count();
     }
 
-    /** Those of the waiting list who have a seat now wait for a decision, in order of arrival. */
+    /**
+     * Those of the waiting list who have a seat now wait for a decision, in order of arrival; who is certain is
+     * accepted where that is done by itself. Who has left every section of the series is passed over.
+     */
     public function moveUp(Series $series, ?string $day): void
     {
         $registering = Registering::from($series->registering ?? []);
         $held = self::held($series->id, $day);
+        $today = $series->section->term->calendar()->zone->dateAt($this->clock->seconds())->day;
+        $belonging = Belongings::ofSeries([$series->id])[$series->id] ?? [];
+        $moved = [];
         foreach (
             Registration::query()
                 ->where('series_id', $series->id)
                 ->where('only_day', $day)
                 ->where('state', 'queued')
+                ->with(['series.section', 'person'])
                 ->orderBy('arrived_at')
                 ->orderBy('id')
                 ->get() as $next
         ) {
+            $part = $belonging[$next->person->sourced_id] ?? null;
+            if ($part !== null && $part->on($today) === Standing::Left) {
+                continue;
+            }
             if (! $registering->hasSeat($held++)) {
-                return;
+                break;
             }
             $next->update(['state' => 'waiting']);
+            $moved[] = $next;
+        }
+        $this->acceptCertain($registering, $moved);
+    }
+
+    /**
+     * Accepts those who are certain, where the series does so by itself. They are looked at beside all who wait for
+     * it: a student is given to one of them only.
+     *
+     * @param  list<Registration>  $registrations  of one series
+     */
+    public function acceptCertain(Registering $registering, array $registrations): void
+    {
+        $waiting = array_values(array_filter($registrations, fn (Registration $r): bool => $r->state === 'waiting'));
+        if (! $registering->acceptsCertain || $waiting === []) {
+            return;
+        }
+        $queue = Registration::query()
+            ->where('series_id', $waiting[0]->series_id)
+            ->where('state', 'waiting')
+            ->with(['series.section', 'person'])
+            ->get();
+        foreach ($this->checks->findings($queue) as $id => $finding) {
+            foreach ($waiting as $registration) {
+                if ($registration->id === $id && RegistrationChecks::isSafe($finding, $registration)) {
+                    $this->accept($registration, null);
+                }
+            }
         }
     }
 

@@ -31,6 +31,7 @@ final readonly class RegisterRoster
         private RefreshPlacements $refresh,
         private Audit $audit,
         private Letters $letters,
+        private DecideRegistration $decide,
     ) {
     }
 
@@ -65,20 +66,21 @@ final readonly class RegisterRoster
                 $sections = $series->sectionIds();
                 $roster = $this->roster($sections);
                 $touched = [...$touched, ...$sections];
+                $own = $series->registering !== null;
+                $states = $own ? ['accepted', 'waiting', 'queued'] : ['accepted'];
                 $registered = array_values(
                     array_map(
                         intval(...),
-                        $series->registrations()->where('state', 'accepted')->distinct()->pluck('person_id')->all(),
+                        $series->registrations()->whereIn('state', $states)->distinct()->pluck('person_id')->all(),
                     ),
                 );
                 $follow = RosterFollow::between($roster, $registered, $today);
                 // Where students register themselves nobody is registered by the roster; whoever has left it loses the
                 // link all the same.
-                $own = $series->registering !== null;
                 $join = $own ? [] : $follow->join;
                 $leave = $own ? array_values(array_intersect($follow->leave, array_keys($roster))) : $follow->leave;
                 $this->join($series->id, $join);
-                $this->leave($series->id, $leave);
+                $this->leave($series, $leave);
                 $sum['joined'] += count($join);
                 $sum['left'] += count($leave);
                 $this->note($series->setRelation('section', $section), $join, $leave);
@@ -202,19 +204,29 @@ final readonly class RegisterRoster
         }
     }
 
-    /** @param  list<int>  $people */
-    private function leave(int $series, array $people): void
+    /**
+     * Their registrations end, whatever they wait for, and their seats go to those who wait.
+     *
+     * @param  list<int>  $people
+     */
+    private function leave(Series $series, array $people): void
     {
-        if ($people !== []) {
-            Registration::query()
-                ->where('series_id', $series)
-                ->whereIn('person_id', $people)
-                ->update(['state' => 'withdrawn']);
-            JoinLink::query()
-                ->inForce()
-                ->where('series_id', $series)
-                ->whereIn('person_id', $people)
-                ->update(['retired_at' => now()]);
+        if ($people === []) {
+            return;
+        }
+        $theirs = Registration::query()
+            ->where('series_id', $series->id)
+            ->whereIn('person_id', $people)
+            ->whereIn('state', ['accepted', 'waiting', 'queued']);
+        $days = (clone $theirs)->distinct()->pluck('only_day')->all();
+        $theirs->update(['state' => 'withdrawn']);
+        JoinLink::query()
+            ->inForce()
+            ->where('series_id', $series->id)
+            ->whereIn('person_id', $people)
+            ->update(['retired_at' => now()]);
+        foreach ($series->registering === null ? [] : $days as $day) {
+            $this->decide->moveUp($series, $day);
         }
     }
 }

@@ -132,13 +132,24 @@ final readonly class RegistrationChecks
         ) {
             $registered["$r->section_id $r->person_id"] = true;
         }
-        $rows = DB::table('parts')
+        $people = DB::table('parts')
             ->join('people', 'people.id', '=', 'person_id')
-            ->join('sections', 'sections.id', '=', 'section_id')
+            ->join('sections', 'sections.id', '=', 'parts.section_id')
             ->where('parts.role', 'student')
-            ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
+            ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today));
+        $columns = ['person_id', 'course_id', 'given_name', 'family_name', 'email'];
+        // Who comes to a shared series is on the roster of that series, by whichever of its sections.
+        $shared = (clone $people)
+            ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
+            ->join('series', 'series.id', '=', 'series_sections.series_id')
+            ->whereIn('series.id', array_values(array_unique($series)))
+            ->whereColumn('series.section_id', '!=', 'parts.section_id')
+            ->get([...$columns, 'series.section_id']);
+        $rows = $people
             ->where(fn ($q) => $q->whereIn('sections.course_id', $courses)->orWhereIn('sections.id', $sections))
-            ->get(['person_id', 'section_id', 'course_id', 'given_name', 'family_name', 'email']);
+            ->get([...$columns, 'section_id'])
+            ->concat($shared)
+            ->unique(fn (\stdClass $r): string => "$r->section_id $r->person_id");
 
         return array_values(
             $rows

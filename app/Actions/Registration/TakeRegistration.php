@@ -28,7 +28,6 @@ final readonly class TakeRegistration
         private Clock $clock,
         private Audit $audit,
         private Letters $letters,
-        private RegistrationChecks $checks,
         private DecideRegistration $decide,
     ) {
     }
@@ -83,7 +82,7 @@ final readonly class TakeRegistration
                 $person,
                 'registered as '.$name.($registering->each ? ' for '.count($out).' sessions' : ''),
             );
-            $this->acceptCertain($registering, $out);
+            $this->decide->acceptCertain($registering, $out);
 
             return $out;
         });
@@ -145,30 +144,5 @@ final readonly class TakeRegistration
         );
 
         return $registration;
-    }
-
-    /** @param  list<Registration>  $registrations */
-    private function acceptCertain(Registering $registering, array $registrations): void
-    {
-        if (! $registering->acceptsCertain) {
-            return;
-        }
-        $waiting = array_values(array_filter($registrations, fn (Registration $r): bool => $r->state === 'waiting'));
-        if ($waiting === []) {
-            return;
-        }
-        // Beside all who wait for this series: a student is given to one of them only.
-        $queue = Registration::query()
-            ->where('series_id', $waiting[0]->series_id)
-            ->where('state', 'waiting')
-            ->with(['series.section', 'person'])
-            ->get();
-        foreach ($this->checks->findings($queue) as $id => $finding) {
-            foreach ($waiting as $registration) {
-                if ($registration->id === $id && RegistrationChecks::isSafe($finding, $registration)) {
-                    $this->decide->accept($registration, null);
-                }
-            }
-        }
     }
 }

@@ -10,8 +10,10 @@ use Nomada\App\Actions\Timetable\HostAccounts;
 use Nomada\App\Jobs\WorkOutLicences;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\HostingPlan;
+use Nomada\App\Queries\RunningSeries;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Assignment;
+use Nomada\Core\Timetable\FewestAccounts;
 use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\Licences;
 use Nomada\Core\Timetable\Running;
@@ -94,7 +96,7 @@ final readonly class LicencePage
     /** @return array<string, mixed> all of the page that takes long */
     private function found(Term $term): array
     {
-        $running = $this->running($term);
+        $running = RunningSeries::of($term);
         $licences = new Licences($running);
         $accounts = array_values(HostAccounts::all());
         $peak = $licences->peak();
@@ -113,9 +115,7 @@ final readonly class LicencePage
                         '–'.
                         $zone->clock($peak['to']),
             'accounts' => $accounts,
-            'fewest' => $licences->fewest(
-                $accounts === [] ? 1 : max(array_map(fn (HostAccount $a): int => $a->atOnce, $accounts)),
-            ),
+            'fewest' => $this->fewest($running),
             'capacity' => $capacity,
             'curve' => $this->drawn($licences->curve($zone), $peak['n'], $capacity),
             'assignment' => $licences->assign($accounts),
@@ -129,51 +129,55 @@ final readonly class LicencePage
         ];
     }
 
-    public function assignment(Term $term): Assignment
+    /**
+     * The fewest accounts of each plan that suffice, by the plan's name; under an empty name where no plan is known.
+     *
+     * @param  list<Running>  $running
+     * @return array<string, int>
+     */
+    public function fewest(array $running): array
     {
-        return (new Licences($this->running($term)))->assign(array_values(HostAccounts::all()));
-    }
-
-    /** @return list<Running> */
-    public function running(Term $term): array
-    {
-        $people = DB::table('parts')
-            ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
-            ->whereIn('role', ['student', 'teacher', 'co-teacher'])
-            ->groupBy('series_id')
-            ->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');
-        $rows = DB::table('sessions')
-            ->join('series', 'series.id', '=', 'series_id')
-            ->join('sections', 'sections.id', '=', 'section_id')
-            ->where('term_id', $term->id)
-            ->where('state', 'planned')
-            ->groupBy('series.id')
-            ->orderBy('series.id')
-            ->get([
-                'series.id',
-                'series.host_account_id',
-                DB::raw(
-                    "string_agg(extract(epoch from starts_at)::bigint || ' ' || extract(epoch from
-                        ends_at)::bigint, ',' order by starts_at) as list",
-                ),
-            ]);
-
-        return array_values(
-            $rows
+        $kinds = array_values(
+            HostingPlan::query()
+                ->orderBy('id')
+                ->get()
                 ->map(
-                    fn (\stdClass $r): Running => new Running(
-                        (int) $r->id,
-                        array_map(function (string $one): array {
-                            [$start, $end] = explode(' ', $one);
-
-                            return [(int) $start, (int) $end];
-                        }, explode(',', $r->list)),
-                        (int) ($people[$r->id] ?? 0),
-                        $r->host_account_id === null ? null : (int) $r->host_account_id,
+                    fn (HostingPlan $p): HostAccount => new HostAccount(
+                        0,
+                        '',
+                        $p->seats,
+                        $p->minutes,
+                        $p->at_once,
+                        $p->name,
                     ),
                 )
                 ->all(),
         );
+
+        return $kinds === []
+            ? array_filter(['' => (new Licences($running))->fewest()])
+            : (new FewestAccounts($running, $kinds))->of();
+    }
+
+    /**
+     * "Large 1, Small 2", where there is more than one plan.
+     *
+     * @param  array<string, int>  $fewest
+     */
+    public static function which(array $fewest): string
+    {
+        return count($fewest) < 2
+            ? ''
+            : ': '.
+                    implode(
+                        ', ',
+                        array_map(fn (string $plan, int $n): string => "$plan $n", array_keys($fewest), $fewest),
+                    );
+    }
+
+    public function assignment(Term $term): Assignment
+    {
+        return (new Licences(RunningSeries::of($term)))->assign(array_values(HostAccounts::all()));
     }
 
     /**

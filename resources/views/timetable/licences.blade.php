@@ -15,7 +15,7 @@
             @else
                 at most {{ Words::count($peak['n'], 'session') }} at one
                 time{{ $peakWords ? " ($peakWords" . ($peak['times'] > 1 ? ', ' . $peak['times'] . ' times' : '') . ')' : '' }} ·
-                {{ $fewest === 1 ? '1 account suffices' : "$fewest accounts suffice" }} ·
+                {{ trans_choice('licences.suffice', array_sum($fewest), ['which' => LicencePage::which($fewest)]) }} ·
                 <span
                     class="{{ $capacity < $peak['n'] ? 'bad' : 'good' }}">{{ $n === 0 ? 'none is known yet' : 'there ' . ($n === 1 ? 'is 1'
                         : "are $n") }}</span>
@@ -230,8 +230,8 @@
                                 {{ $p->at_once }} at one time ·
                                 {{ Words::count($p->accounts->count(), 'account') }}{{ isset($needs[$p->name]) ? ", {$needs[
                                     $p->name]} so large or larger needed" : '' }}</span>
-                        </summary>@include('timetable.hosting-plan', ['plan' => $p])<form method="post" action="{{ route(
-                            'hosting-plans.destroy', $p) }}">
+                        </summary>@include('timetable.hosting-plan', ['plan' => $p])<form method="post"
+                            action="{{ route('hosting-plans.destroy', $p) }}">
                             @csrf @method('delete')<button class="btn btn-plain py-0">Take it out<span class="visually-hidden">:
                                     {{ $p->name }}</span></button></form>
                     </details>

@@ -6,6 +6,7 @@ use Nomada\Core\Timetable\Attendee;
 use Nomada\Core\Timetable\Clash;
 use Nomada\Core\Timetable\Clashes;
 use Nomada\Core\Timetable\FoldedDates;
+use Nomada\Core\Timetable\Handing;
 use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\Licences;
 use Nomada\Core\Timetable\Meeting;
@@ -393,4 +394,28 @@ test('a series that sections share does not clash with itself, and clashes once 
             $found,
         ),
     )->toBe(['students 1-3 1,2']);
+});
+
+test('handing series to one account says which of their sessions clash there, and with whom', function () {
+    $running = [
+        running(1, [1], 600, account: 1),
+        running(2, [1, 2], 630),
+        running(3, [2], 640, people: 60),
+        running(4, [1], 645, account: 2),
+        running(5, [1], 675, account: 1),
+    ];
+    $one = new HostAccount(1, 'Host', 30, 60);
+    $n = count($running[0]->sessions);
+    expect(Handing::to($one, $running, [2, 3, 4]))->toBe([
+        2 => ['sessions' => count($running[1]->sessions), 'with' => [1, 4, 3], 'fits' => true],
+        3 => ['sessions' => count($running[2]->sessions), 'with' => [2], 'fits' => false],
+        4 => ['sessions' => $n, 'with' => [2, 5], 'fits' => true],
+    ]);
+    // Two at one time are no clash on an account that bears two; three are.
+    $two = new HostAccount(1, 'Host', 100, 60, 2);
+    expect(array_column(Handing::to($two, $running, [2, 3, 4]), 'sessions'))->toBe([0, 0, 0]);
+    expect(
+        array_column(Handing::to($two, [...$running, running(6, [1], 650, account: 1)], [2, 4]), 'sessions'),
+    )->toBe([$n, $n]);
+    expect(Handing::to($one, $running, [5])[5]['sessions'])->toBe(0);
 });
