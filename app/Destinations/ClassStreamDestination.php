@@ -17,7 +17,7 @@ final class ClassStreamDestination implements Destination
     {
         [$section] = explode('/', $wanted->key, 2);
         $body = (string) json_encode(
-            ['title' => $wanted->fields['Title'], 'fields' => $wanted->fields],
+            ['title' => $wanted->fields['title'], 'fields' => FieldWords::fields($wanted)],
             JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         );
         $service = $this->service();

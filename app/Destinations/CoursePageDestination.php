@@ -16,9 +16,9 @@ final class CoursePageDestination implements Destination
         [$section, $item] = explode('/', $wanted->key, 2);
         $body = (string) json_encode(
             [
-                'title' => $wanted->fields['Title'],
-                'block' => $wanted->fields['Week'] ?? 'pinned',
-                'fields' => $wanted->fields,
+                'title' => $wanted->fields['title'],
+                'block' => $wanted->fields['week'] ?? 'pinned',
+                'fields' => FieldWords::fields($wanted),
             ],
             JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         );

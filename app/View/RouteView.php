@@ -59,7 +59,14 @@ final readonly class RouteView
             $stop('Registration', $n->seats - $n->registered, 'to register', 'all registered'),
             $n->trouble > 0
                 ? $stop('Publishing', $n->trouble, 'refused', '', 'wrong')
-                : $stop('Publishing', $n->differing, $n->differing === 1 ? 'change' : 'changes', 'all published'),
+                : ($n->differing === 0 && $n->unpublished > 0
+                    ? $stop('Publishing', $n->unpublished, 'not published', '')
+                    : $stop(
+                        'Publishing',
+                        $n->differing,
+                        $n->differing === 1 ? 'change' : 'changes',
+                        'all published',
+                    )),
             [
                 'name' => 'today',
                 'title' => 'Today',
@@ -120,6 +127,8 @@ final readonly class RouteView
                 ") as registered,
             (select count(*) from placements p join mine on mine.id = p.section_id
                 where wanted_print is distinct from standing_print) as differing,
+            (select count(*) from met where not exists (select 1 from placements p
+                where p.section_id = met.section_id and standing_print is not null)) as unpublished,
             (select count(*) from placements p join mine on mine.id = p.section_id
                 where trouble is not null) as trouble,
             (select count(*) from sessions x join own on own.id = x.series_id

@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Interchange;
 
+use Nomada\Core\Fault;
+
 /**
  * RFC 4180 text with a header row, read strictly: every value knows its file, line and column, and nothing is guessed.
  */
 final class Csv
 {
+    /** Rows of one file; more are no school's. */
+    public const MOST = 200_000;
+
     /** @var list<ImportFault> */
     public array $faults = [];
 
@@ -19,9 +24,15 @@ final class Csv
 
     /**
      * @param  list<string>  $needs  columns that must be there
+     *
+     * @throws Fault where it has too many rows, or takes too long
      */
-    public function __construct(public readonly string $file, string $text, array $needs)
-    {
+    public function __construct(
+        public readonly string $file,
+        string $text,
+        array $needs,
+        private readonly Deadline $deadline = new Deadline(),
+    ) {
         $text = $this->decoded($text);
         $nul = strpos($text, "\0");
         if ($nul !== false) {
@@ -127,6 +138,17 @@ final class Csv
             }
             $line++;
             $out[] = [$begun, $cells];
+            if (count($out) % 2000 === 0) {
+                $this->deadline->check($this->file, $line);
+            }
+            if (count($out) > self::MOST) {
+                throw new Fault(
+                    "$this->file has more than ".
+                        number_format(self::MOST).
+                        ' rows. Split the school into several imports.',
+                    'file',
+                );
+            }
         }
 
         return $out;

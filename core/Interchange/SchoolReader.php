@@ -54,6 +54,8 @@ final class SchoolReader
 
     private Zone $zone;
 
+    private Deadline $deadline;
+
     private string $given = '';
 
     /** @var array<string, array<string, int>> line of each row that was not read, by file and sourcedId */
@@ -73,6 +75,7 @@ final class SchoolReader
     {
         $this->given = $given;
         $this->data = new SchoolData();
+        $this->deadline = new Deadline();
         $this->zone = Zone::named('UTC');
         foreach (self::NEEDED as $name) {
             if (! isset($files[$name])) {
@@ -494,7 +497,7 @@ final class SchoolReader
         if (! isset($files[$name])) {
             return [];
         }
-        $csv = new Csv($name, $files[$name], $needs);
+        $csv = new Csv($name, $files[$name], $needs, $this->deadline);
         array_map($this->data->add(...), $csv->faults);
 
         return $csv->rows;

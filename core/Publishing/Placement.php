@@ -8,8 +8,8 @@ use Closure;
 
 /**
  * One thing of ours at one destination, as it ought to stand there. `key` is its own within the destination and never
- * changes;
- * `fields` are what a person reads, in order; the body is what only the machine there needs (an iCalendar object).
+ * changes; `fields` are what a person reads, in order, each under its code (of one of several series with its id: `link
+ * 12`); their words are the reader's. The body is what only the machine there needs (an iCalendar object).
  */
 final readonly class Placement
 {
@@ -17,6 +17,7 @@ final readonly class Placement
      * @param  array<string, string|list<string>>  $fields
      * @param  (Closure(): string)|null  $makes  makes the body, when it is to be sent
      * @param  string|null  $person  sourcedId of the one person whose calendar it stands in
+     * @param  array<int, string>  $of  titles of the series whose ids stand in the fields' codes
      * @param  string  $essence  equal for an equal body, and cheaper: most placements are compared and not sent
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class Placement
         private ?Closure $makes = null,
         public ?string $person = null,
         private string $essence = '',
+        public array $of = [],
     ) {
     }
 
@@ -41,7 +43,7 @@ final readonly class Placement
         return hash(
             'sha256',
             json_encode(
-                [$this->label, $this->fields, $this->essence],
+                [$this->label, $this->fields, $this->of, $this->essence],
                 JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
             ),
         );

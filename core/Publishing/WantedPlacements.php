@@ -63,11 +63,11 @@ final class WantedPlacements
                 "$section->id/drop-in-$room->id",
                 "Drop-in room: $room->name",
                 [
-                    'Title' => $room->name,
-                    'Open' => $room->hours,
-                    'Join link' => $room->link,
-                    'Join code' => JoinCode::show($room->joinCode)." at $section->joinPage",
-                    'By phone' => "$room->dialIn, PIN $room->pin",
+                    'title' => $room->name,
+                    'open' => $room->hours,
+                    'link' => $room->link,
+                    'code' => JoinCode::show($room->joinCode)." at $section->joinPage",
+                    'phone' => "$room->dialIn, PIN $room->pin",
                 ],
             ),
             $section->rooms,
@@ -85,13 +85,14 @@ final class WantedPlacements
                 self::told($session).
                 (count($section->series) > 1 ? " · $series->title" : '');
         }
-        $fields = ['Title' => 'Next session', 'Meets' => self::meets($section), 'Doors' => self::doors($section)];
+        $fields = ['title' => 'Next session', 'meets' => self::meets($section), 'doors' => self::doors($section)];
 
         return new Placement(
             Place::CoursePage,
             "$section->id/pinned",
             'Pinned: next session',
-            $fields + self::ways($section) + ['Sessions' => $turns],
+            $fields + self::ways($section) + ['sessions' => $turns],
+            of: self::titles($section),
         );
     }
 
@@ -115,17 +116,23 @@ final class WantedPlacements
         $out = [];
         foreach ($weeks as $week => $lines) {
             $fields = [
-                'Title' => count($lines) === 1 ? 'Live session' : 'Live sessions',
-                'Week' => (string) $week,
-                'Begins' => $section->term->monday($week)->iso(),
-                'Sessions' => $lines,
+                'title' => count($lines) === 1 ? 'Live session' : 'Live sessions',
+                'week' => (string) $week,
+                'begins' => $section->term->monday($week)->iso(),
+                'sessions' => $lines,
             ];
             foreach ($section->series as $series) {
-                $fields[self::named($section, $series, 'Join link')] = $series->hiddenOutside
+                $fields[self::named($section, $series, 'link')] = $series->hiddenOutside
                     ? self::HIDDEN
                     : $series->link;
             }
-            $out[] = new Placement(Place::CoursePage, "$section->id/week-$week", "Week $week", $fields);
+            $out[] = new Placement(
+                Place::CoursePage,
+                "$section->id/week-$week",
+                "Week $week",
+                $fields,
+                of: self::titles($section),
+            );
         }
 
         return $out;
@@ -159,10 +166,10 @@ final class WantedPlacements
                     "$reader->person/$series->uid",
                     $reader->name,
                     [
-                        'Event' => self::summary($section, $series),
-                        'Time' => $time,
-                        'Sessions' => $isAll ? $dates : self::dates($section, $own),
-                        'Join link' => $link === '' ? self::HIDDEN : $link,
+                        'event' => self::summary($section, $series),
+                        'time' => $time,
+                        'sessions' => $isAll ? $dates : self::dates($section, $own),
+                        'link' => $link === '' ? self::HIDDEN : $link,
                     ],
                     fn (): string => CalendarWriter::write([self::event($section, $series, $link, $note, $own)]),
                     $reader->person,
@@ -235,14 +242,20 @@ final class WantedPlacements
     {
         $fields =
             [
-                'Title' => "$section->title: how to come in",
-                'Meets' => self::meets($section),
-                'Doors' => self::doors($section),
+                'title' => "$section->title: how to come in",
+                'meets' => self::meets($section),
+                'doors' => self::doors($section),
             ] + self::ways($section);
-        $fields['Text'] =
+        $fields['text'] =
             'Your own link stands in your calendar and on your page. Do not pass it on: it lets in only you.';
 
-        return new Placement(Place::ClassStream, "$section->id/opening", 'Opening post', $fields);
+        return new Placement(
+            Place::ClassStream,
+            "$section->id/opening",
+            'Opening post',
+            $fields,
+            of: self::titles($section),
+        );
     }
 
     /**
@@ -321,22 +334,29 @@ final class WantedPlacements
         $out = [];
         foreach ($section->series as $series) {
             if ($series->hiddenOutside) {
-                $out[self::named($section, $series, 'Join link')] = self::HIDDEN;
+                $out[self::named($section, $series, 'link')] = self::HIDDEN;
 
                 continue;
             }
-            $out[self::named($section, $series, 'Join link')] = $series->link;
-            $out[self::named($section, $series, 'Join code')] =
+            $out[self::named($section, $series, 'link')] = $series->link;
+            $out[self::named($section, $series, 'code')] =
                 JoinCode::show($series->joinCode)." at $section->joinPage";
-            $out[self::named($section, $series, 'By phone')] = "$series->dialIn, PIN $series->pin";
+            $out[self::named($section, $series, 'phone')] = "$series->dialIn, PIN $series->pin";
         }
 
         return $out;
     }
 
+    /** @return array<int, string> by series */
+    private static function titles(SectionFacts $section): array
+    {
+        return array_column($section->series, 'title', 'id');
+    }
+
+    /** The field's code; of one of several series with its id, whose title a reader sees. */
     private static function named(SectionFacts $section, SeriesFacts $series, string $field): string
     {
-        return count($section->series) > 1 ? "$field, $series->title" : $field;
+        return count($section->series) > 1 ? "$field $series->id" : $field;
     }
 
     private static function meets(SectionFacts $section): string

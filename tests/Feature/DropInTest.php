@@ -136,9 +136,9 @@ test('it stands on the course page, changes there, and goes when it is taken out
     expect($stands()->standing_print)->toBeNull();
     Artisan::call('nomada:publish', ['--section' => ['MAR']]);
     expect(json_decode($stands()->standing, true))->toMatchArray([
-        'Title' => 'Office hours',
-        'Open' => 'Tue 15:00–16:00, Thu 09:00–09:50 Madrid',
-        'Join link' => $room->address(),
+        'title' => 'Office hours',
+        'open' => 'Tue 15:00–16:00, Thu 09:00–09:50 Madrid',
+        'link' => $room->address(),
     ]);
     $this->put("/joining/drop-in/$room->id", [
         'name' => 'Help',

@@ -16,8 +16,8 @@ use Nomada\Core\Publishing\WantedPlacements;
  * for a few sections.
  *
  * @phpstan-type Counts array{add: int, change: int, remove: int, leave: int, trouble: int}
- * @phpstan-type Item array{verb: string, key: string, label: string, person: string|null, trouble: string|null,
- *   fields: array<string, string|list<string>>, changes: list<FieldChange>}
+ * @phpstan-type Item array{verb: string, key: string, label: string, person: string|null, of: array<int, string>,
+ *   trouble: string|null, fields: array<string, string|list<string>>, changes: list<FieldChange>}
  */
 final readonly class PlanQuery
 {
@@ -91,6 +91,7 @@ final readonly class PlanQuery
                 'key' => $row->key,
                 'label' => $row->label,
                 'person' => $row->person,
+                'of' => $new->of ?? [],
                 'trouble' => $row->trouble,
                 'fields' => $new === null ? $row->standing ?? [] : $new->fields,
                 'changes' => $verb === Verb::Change && $new !== null

@@ -17,11 +17,17 @@ use Sabre\VObject\TimeZoneUtil;
 /** Reads iCalendar text strictly with sabre/vobject, and keeps hold of line numbers, which it does not. */
 final class IcsText
 {
+    /** Events of one file. */
+    public const MOST = 20_000;
+
     /** @throws ParseException */
     public static function read(string $text): VCalendar
     {
         if (! str_contains($text, 'BEGIN:VCALENDAR')) {
             throw new ParseException('BEGIN:VCALENDAR is missing on line 1');
+        }
+        if (substr_count($text, 'BEGIN:VEVENT') > self::MOST) {
+            throw new ParseException('The file has more than '.number_format(self::MOST).' events on line 1');
         }
         if (preg_match('/^END:VCALENDAR\s*$/mi', $text) !== 1) {
             $last = substr_count(rtrim($text), "\n") + 1;

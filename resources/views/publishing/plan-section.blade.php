@@ -1,4 +1,5 @@
 @php
+    use Nomada\App\Destinations\FieldWords;
     use Nomada\App\Support\Words;
     use Nomada\Core\Publishing\Place;
 @endphp
@@ -17,7 +18,7 @@
                                 ? $group->groupBy(
                                     fn($i) => json_encode(
                                         array_map(
-                                            fn($c) => $c->field === 'Join link' ? $c->field : [$c->field, $c->before, $c->after],
+                                            fn($c) => str_starts_with($c->field, 'link') ? $c->field : [$c->field, $c->before, $c->after],
                                             $i['changes'],
                                         ),
                                     ),
@@ -39,7 +40,7 @@
                             @if ($verb === 'change')
                                 <dl>
                                     @foreach ($some[0]['changes'] as $c)
-                                        <dt>{{ $c->field }}</dt>
+                                        <dt>{{ FieldWords::of($c->field, $some[0]['of']) }}</dt>
                                         <dd>
                                             @if ($c->before !== '')
                                                 <del>{{ $c->before }}</del>
@@ -56,9 +57,9 @@
                             @else
                                 <dl>
                                     @foreach ($some[0]['fields'] as $field => $value)
-                                        <dt>{{ $field }}</dt>
+                                        <dt>{{ FieldWords::of($field, $some[0]['of']) }}</dt>
                                         <dd>
-                                            @if ($place === Place::Calendar && $field === 'Join link')
+                                            @if ($place === Place::Calendar && $field === 'link')
                                                 each person's own
                                             @elseif (is_array($value))
                                                 {{ implode("\n", array_slice(array_map(fn($l) => preg_replace('/^\d{4}-\S+Z /', '', $l),

@@ -29,7 +29,13 @@ test('a good school has no fault, and everybody the right zone', function () {
         ->and($data->sections['MAR']['year'])
         ->toBe('8')
         ->and($data->closures[1])
-        ->toBe(['uid' => 'carnival', 'first' => '2027-02-15', 'last' => '2027-02-17', 'reason' => 'Carnival'])
+        ->toBe([
+            'uid' => 'carnival',
+            'first' => '2027-02-15',
+            'last' => '2027-02-17',
+            'reason' => 'Carnival',
+            'hours' => null,
+        ])
         // SPA's rule has neither COUNT nor UNTIL: said, but no fault.
         ->and($data->warnings)
         ->toHaveCount(1)

@@ -202,8 +202,15 @@ test('closed days are written as they are read', function () {
                 'first' => '2027-02-15',
                 'last' => '2027-02-17',
                 'reason' => 'Carnival; boats, and more',
+                'hours' => null,
             ],
-            ['uid' => 'b@x', 'first' => '2027-01-29', 'last' => '2027-01-29', 'reason' => 'Staff day'],
+            [
+                'uid' => 'b@x',
+                'first' => '2027-01-29',
+                'last' => '2027-01-29',
+                'reason' => 'Staff day',
+                'hours' => null,
+            ],
         ]);
 });
 

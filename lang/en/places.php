@@ -1,0 +1,20 @@
+<?php
+
+return [
+    'fields' => [
+        'title' => 'Title',
+        'open' => 'Open',
+        'link' => 'Join link',
+        'code' => 'Join code',
+        'phone' => 'By phone',
+        'meets' => 'Meets',
+        'doors' => 'Doors',
+        'sessions' => 'Sessions',
+        'week' => 'Week',
+        'begins' => 'Begins',
+        'event' => 'Event',
+        'time' => 'Time',
+        'text' => 'Text',
+    ],
+    'of_series' => ':field, :series',
+];
