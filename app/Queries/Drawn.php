@@ -14,6 +14,7 @@ use Nomada\App\Support\Presets;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
 use Nomada\Core\Post\LetterKind;
+use Nomada\Core\Registration\Registering;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\TypedTime;
@@ -24,7 +25,8 @@ use stdClass;
  * them; before anything is written, they are read anew under the subject's lock.
  *
  * Subjects: `series:ID` (title and plan), `told:ID` and `place:ID` (of a session), `door:ID` and `door:ID:SESSION` (of
- * a series, and of one session), `preset:KEY`, `letter:KIND`, `hours:ID` and `rotation:ID` (of a term).
+ * a series, and of one session), `registering:ID` (how students get into a series), `preset:KEY`,
+ * `letter:KIND`, `hours:ID` and `rotation:ID` (of a term).
  */
 final class Drawn
 {
@@ -52,6 +54,7 @@ final class Drawn
             'door' => self::door((int) $id, $more === '' ? null : (int) $more),
             'preset' => self::preset($id),
             'letter' => self::letter($id),
+            'registering' => self::registering((int) $id),
             'hours', 'rotation' => self::term($kind, (int) $id),
             default => null,
         };
@@ -61,8 +64,8 @@ final class Drawn
     public static function lock(string $subject): void
     {
         [$kind, $id] = explode(':', $subject.':');
-        if (in_array($kind, ['series', 'door', 'told', 'place'], true)) {
-            $series = in_array($kind, ['series', 'door'], true)
+        if (in_array($kind, ['series', 'door', 'registering', 'told', 'place'], true)) {
+            $series = in_array($kind, ['series', 'door', 'registering'], true)
                 ? (int) $id
                 : (int) DB::table('sessions')->where('id', (int) $id)->value('series_id');
             Locks::timetableOf($series);
@@ -87,7 +90,7 @@ final class Drawn
             : (int) $id;
         $row = match ($kind) {
             'series', 'told', 'place' => self::line('series_changes', 'series_id', $series),
-            'door' => self::line('audit_log', 'series_id', $series),
+            'door', 'registering' => self::line('audit_log', 'series_id', $series),
             'hours', 'rotation' => self::line('term_changes', 'term_id', (int) $id),
             'preset' => self::line('audit_log', 'kind', 'door'),
             'letter' => DB::table('letter_templates')
@@ -186,6 +189,24 @@ final class Drawn
             fn (mixed $v): string => is_bool($v) ? ($v ? '1' : '') : (string) $v,
             $door->toArray() + $floor->toArray(),
         );
+    }
+
+    /** @return array<string, string>|null */
+    private static function registering(int $id): ?array
+    {
+        $series = Series::query()->find($id);
+        if ($series === null) {
+            return null;
+        }
+        $is = $series->registering === null ? null : Registering::from($series->registering);
+
+        return [
+            'mode' => $is === null ? 'roster' : ($is->each ? 'each' : 'once'),
+            'accepts_certain' => $is?->acceptsCertain === true ? '1' : '',
+            'opens_on' => (string) $is?->opens?->iso(),
+            'closes_on' => (string) $is?->closes?->iso(),
+            'seats' => (string) $is?->seats,
+        ];
     }
 
     /** @return array<string, string>|null */

@@ -47,5 +47,10 @@ return [
         'opens' => 'Opens',
         'closes' => 'Closes',
         'rotation' => 'Rotation',
+        'mode' => 'How students get in',
+        'accepts_certain' => 'Accepts certain ones by itself',
+        'opens_on' => 'Open from',
+        'closes_on' => 'Open until',
+        'seats' => 'Seats',
     ],
 ];

@@ -1,50 +1,12 @@
 <?php
 
-use GuzzleHttp\Cookie\CookieJar;
 use Illuminate\Http\Client\Pool;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Tests\Support\RunningCopy;
+use Tests\Support\SignedIn;
 
 // Many at one moment, over HTTP, against a whole running copy: what a lock forgets shows here only.
-
-/**
- * Signs somebody in by the ordinary page.
- *
- * @return array{CookieJar, string} cookies, and the token of their forms
- */
-function signedIn(string $url, string $email): array
-{
-    $jar = new CookieJar();
-    $http = fn () => Http::withOptions(['cookies' => $jar, 'allow_redirects' => false]);
-    preg_match(
-        '/name="_token" value="([^"]+)"/',
-        $http()
-            ->get("$url/sign-in")
-            ->body(),
-        $m,
-    );
-    $before = $jar->toArray();
-    $http()
-        ->asForm()
-        ->post("$url/sign-in", ['_token' => $m[1] ?? '', 'email' => $email, 'password' => 'carnival-tide-27']);
-    // Whoever knew the cookie of before has nothing: signing in gives another one.
-    expect(
-        array_column($jar->toArray(), 'Value', 'Name')['nomada-session'] ??
-            array_column($jar->toArray(), 'Value', 'Name'),
-    )->not->toBe(
-        array_column($before, 'Value', 'Name')['nomada-session'] ?? array_column($before, 'Value', 'Name'),
-    );
-    preg_match(
-        '/name="_token" value="([^"]+)"/',
-        $http()
-            ->get("$url/join")
-            ->body(),
-        $m,
-    );
-
-    return [$jar, $m[1] ?? ''];
-}
 
 test(
     'many register at once: no seat is given twice, nobody is registered twice, and an acceptance pressed at once is '.
@@ -71,7 +33,7 @@ test(
             ->limit(8)
             ->get();
         $people = $students
-            ->map(fn ($s) => [...signedIn($copy->url(), $s->email), "$s->given_name $s->family_name", $s->email])
+            ->map(fn ($s) => [...SignedIn::at($copy->url(), $s->email), "$s->given_name $s->family_name", $s->email])
             ->all();
         Http::pool(function (Pool $pool) use ($people, $copy, $series) {
             $out = [];
@@ -93,7 +55,7 @@ test(
         $states = DB::table('registrations')->where('series_id', $series)->pluck('state')->countBy()->all();
         expect($states)->toEqual(['waiting' => 3, 'queued' => 5]);
 
-        [$jar, $token] = signedIn(
+        [$jar, $token] = SignedIn::at(
             $copy->url(),
             (string) DB::table('people')->where('sourced_id', 'A-01')->value('email'),
         );
@@ -143,7 +105,7 @@ test('many at the door at once: nobody is inside twice, and no seat is given twi
         ->orderBy('id')
         ->limit(8)
         ->get()
-        ->map(fn ($l) => [...signedIn($copy->url(), (string) $l->person?->email), $l->secret])
+        ->map(fn ($l) => [...SignedIn::at($copy->url(), (string) $l->person?->email), $l->secret])
         ->all();
     $answers = Http::pool(
         fn (Pool $pool) => array_merge(

@@ -481,10 +481,14 @@ test(
             ->whereColumn('wanted_print', '!=', 'standing_print')
             ->count();
         expect($stale())->toBe(0);
-        $this->post(
-            '/joining/presets',
-            ['preset_name' => 'Quiet hour', 'opens_before' => 3] + RULES,
-        )->assertSessionHasNoErrors();
+        $changed = ['preset_name' => 'Quiet hour', 'opens_before' => 3] + RULES;
+        $this->post('/joining/presets', $changed)->assertSessionHasErrors('preset_name');
+        $this->get('/joining/presets?change=quiet-hour')
+            ->assertSee('Change Quiet hour')
+            ->assertSee('value="quiet-hour"', false);
+        $this->get('/joining/presets?change=lesson')->assertDontSee('name="changes"', false);
+        $this->post('/joining/presets', ['changes' => 'gone'] + $changed)->assertSessionHasErrors('preset_name');
+        $this->post('/joining/presets', ['changes' => 'quiet-hour'] + $changed)->assertSessionHasNoErrors();
         $this->work();
         // The doors' opening is told in the pinned place, the opening post, and every calendar.
         expect($stale())->toBe(6);

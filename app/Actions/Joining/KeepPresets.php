@@ -20,21 +20,36 @@ final readonly class KeepPresets
     {
     }
 
-    /** @throws Fault where the name is empty, or one of the usual ones */
-    public function __invoke(string $name, DoorRules $door, Floor $floor, Person $by): void
+    /**
+     * Makes a preset, or changes one: what it is called may change, its key stays.
+     *
+     * @param  string  $changes  the key of the one that is changed; empty for a new one
+     *
+     * @throws Fault where the name is empty, one of the usual ones, or another preset's
+     */
+    public function __invoke(string $name, DoorRules $door, Floor $floor, Person $by, string $changes = ''): void
     {
-        $key = mb_substr(ShortAddress::slug($name), 0, 40);
+        $key = $changes === '' ? mb_substr(ShortAddress::slug($name), 0, 40) : $changes;
         if ($key === '') {
             throw new Fault('Write what the preset is called.', 'preset_name');
         }
-        if (isset(Preset::usual()[$key])) {
+        if (isset(Preset::usual()[$key]) || isset(Preset::usual()[ShortAddress::slug($name)])) {
             throw new Fault(
                 "\"$name\" is one of the usual presets, which stay as they are. Choose another name.",
                 'preset_name',
             );
         }
-        DB::transaction(function () use ($key, $name, $door, $floor, $by): void {
+        DB::transaction(function () use ($key, $name, $door, $floor, $by, $changes): void {
+            DB::select('select pg_advisory_xact_lock(hashtextextended(?, 8))', ["preset:$key"]);
             $isNew = ! DB::table('presets')->where('key', $key)->exists();
+            if ($isNew !== ($changes === '')) {
+                throw new Fault(
+                    $isNew
+                        ? 'This preset was taken out meanwhile. Keep it under a name of its own.'
+                        : "There is a preset called \"$name\" already. Change that one, or choose another name.",
+                    'preset_name',
+                );
+            }
             DB::table('presets')->upsert(
                 [
                     [

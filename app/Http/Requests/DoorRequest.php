@@ -18,6 +18,7 @@ final class DoorRequest extends FormRequest
 
         return [
             'preset_name' => ['nullable', 'string', 'max:60'],
+            'changes' => ['nullable', 'string', 'max:40'],
             'opens_before' => ['required', 'integer', 'between:0,120'],
             'opens_before_hosts' => ['required', 'integer', 'between:0,240', 'gte:opens_before'],
             'needs_host' => ['boolean'],

@@ -208,6 +208,7 @@
                     <details @if ($errors->hasAny(['mode', 'opens_on', 'closes_on', 'seats'])) open @endif>
                         <summary>Change…</summary>
                         <form class="mt-2" method="post" action="{{ route('series.registering', [$section, $series]) }}">@csrf
+                            <x-drawn :of="'registering:' . $series->id" />
                             @method('put')
                             @foreach (['roster' => 'The roster is followed', 'once' => 'Students register once', 'each' =>
                                 'Students register for each session'] as $k => $w)

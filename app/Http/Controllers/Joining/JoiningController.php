@@ -16,10 +16,12 @@ use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\DoorRequest;
 use Nomada\App\Models\Joining\ActResult;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Presets;
 use Nomada\App\Support\SheetFile;
 use Nomada\App\View\Joining\AuditPage;
 use Nomada\App\View\Joining\SeriesList;
 use Nomada\App\View\Joining\SeriesRow;
+use Nomada\Core\Joining\Preset;
 use Symfony\Component\HttpFoundation\Response;
 
 final class JoiningController extends Controller
@@ -154,9 +156,15 @@ final class JoiningController extends Controller
         ))->respond('csv');
     }
 
-    public function presets(): View
+    public function presets(Request $request): View
     {
-        return view('joining.presets', ['presets' => \Nomada\App\Support\Presets::all()]);
+        $all = Presets::all();
+        $change = (string) $request->query('change', '');
+
+        return view('joining.presets', [
+            'presets' => $all,
+            'changed' => isset(Preset::usual()[$change]) ? null : $all[$change] ?? null,
+        ]);
     }
 
     public function storePreset(DoorRequest $request, KeepPresets $keep): RedirectResponse
@@ -166,6 +174,7 @@ final class JoiningController extends Controller
             $request->door(),
             $request->floor(),
             $this->person($request),
+            (string) ($request->validated('changes') ?? ''),
         );
 
         return redirect()
