@@ -77,6 +77,9 @@ test('this and later ones are moved, and it stays one series with its link and i
     $this->get('/sections/MAR')
         ->assertSee('Tue Thu 10:00–10:47, from Tue 23 Feb: Wed Fri 11:15–12:02')
         ->assertSee('from Tue 23 Feb on: moved to Wed 11:15–12:02');
+    foreach (['/', '/joining'] as $list) {
+        $this->get($list)->assertSee('Tue Thu 10:00–10:47, from Tue 23 Feb: Wed Fri 11:15–12:02');
+    }
 });
 
 test('the whole series is moved, but for what has begun', function () {

@@ -28,7 +28,7 @@ final readonly class SeriesList
     public function rows(Term $term, Person $for): array
     {
         $mine = Section::query()->where('term_id', $term->id)->servedBy($for)->select('id');
-        $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
+        $today = $this->clock->today($term->calendar()->zone);
         $roster = DB::table('parts')
             ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
             ->whereIn(
@@ -36,11 +36,11 @@ final readonly class SeriesList
                 DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'),
             )
             ->where('role', 'student')
-            ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
+            ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today->iso()))
             ->groupBy('series_id')
             ->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');
         $registered = DB::table('registrations')
-            ->whereRaw(Registered::on('registrations', $this->clock->today($term->calendar()->zone)))
+            ->whereRaw(Registered::on('registrations', $today))
             ->whereIn(
                 'series_id',
                 DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'),
@@ -75,6 +75,10 @@ final readonly class SeriesList
                 'sections.title as section',
                 'series.title',
                 'pattern',
+                'series.starts_on',
+                'ends',
+                'period',
+                'earlier',
                 'start_minute',
                 'minutes',
                 'series.time_zone',
@@ -105,6 +109,7 @@ final readonly class SeriesList
                     $school,
                     $roster,
                     $registered,
+                    $today,
                 ): SeriesRow {
                     $preset = $presets[$r->preset] ?? $presets['lesson'];
                     $rules = Presets::door($r->preset, $r->door, $presets);
@@ -118,7 +123,7 @@ final readonly class SeriesList
                         $r->sourced_id,
                         ($r->year === '' ? '' : "Y$r->year ").$r->section,
                         $r->title === $r->section ? '' : $r->title,
-                        SeriesWords::of($r->pattern, $r->start_minute, $r->minutes, $r->time_zone, $school),
+                        SeriesWords::row($r, $today->day, $school),
                         $r->secret === null ? null : $door.'/'.Crypt::decryptString($r->secret),
                         $r->join_code === null ? null : JoinCode::show($r->join_code),
                         $r->dial_in,

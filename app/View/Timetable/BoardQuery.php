@@ -47,18 +47,7 @@ final readonly class BoardQuery
             ->orderBy('id')
             ->get(['series_sections.section_id as in_section', 'series.*']);
         foreach ($plans as $one) {
-            // Most series have one plan; of several the one that holds today, and from when it changes.
-            $meets[$one->in_section][] =
-                $one->earlier !== '[]'
-                    ? (new Series())->newFromBuilder((array) $one)->stretches()->sentence($day->day)
-                    : SeriesWords::of(
-                        $one->pattern,
-                        $one->start_minute,
-                        $one->minutes,
-                        $one->time_zone,
-                        $term->calendar()->zone,
-                        $one->period,
-                    );
+            $meets[$one->in_section][] = SeriesWords::row($one, $day->day, $term->calendar()->zone);
             $series[$one->in_section] = ($series[$one->in_section] ?? 0) + 1;
         }
         $clashes = $this->clashes->bySection($ids);

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable;
 
+use Nomada\App\Models\Timetable\Series;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\TypedTime;
+use stdClass;
 
 /** A series in words, from the columns of its table. Few patterns are many series' own, so each is read once. */
 final class SeriesWords
@@ -15,10 +17,23 @@ final class SeriesWords
     private static array $known = [];
 
     /**
+     * Of a row of the table: most series have one plan; of several the one that holds today, and from when it changes.
+     *
+     * @param  stdClass  $row  all columns of a series
+     * @param  int  $today  day number
+     */
+    public static function row(stdClass $row, int $today, Zone $school): string
+    {
+        return $row->earlier !== '[]'
+            ? (new Series())->newFromBuilder((array) $row)->stretches()->sentence($today)
+            : self::of($row->pattern, $row->start_minute, $row->minutes, $row->time_zone, $school, $row->period);
+    }
+
+    /**
      * "Tue Thu 11:15–12:00"; where the series goes by another clock than the school's, its place is named: "Mon
      * 10:00–10:45 Casablanca".
      */
-    public static function of(
+    private static function of(
         string $pattern,
         int $startMinute,
         int $minutes,
