@@ -7,6 +7,7 @@ use Illuminate\Http\Request;
 use Nomada\App\Http\Middleware\AsDrawn;
 use Nomada\App\Http\Middleware\ContentSecurity;
 use Nomada\App\Http\Middleware\DoesOnce;
+use Nomada\App\Http\Middleware\KeepsSignIn;
 use Nomada\App\Http\Middleware\ReadsDates;
 use Nomada\App\Http\Middleware\ServerTiming;
 use Nomada\App\Http\Middleware\TermInAddress;
@@ -25,7 +26,8 @@ return Application::configure(basePath: dirname(__DIR__))
         // A mail program presses it for the reader (RFC 8058), without a page of ours; the address is signed.
         $middleware->validateCsrfTokens(except: ['letters/*/stop']);
         // Who may is asked first; then dates are read, whether it was done already, and whether somebody else has saved since.
-        $middleware->appendToGroup('web', [ReadsDates::class, DoesOnce::class, AsDrawn::class]);
+        $middleware->appendToGroup('web', [KeepsSignIn::class, ReadsDates::class, DoesOnce::class, AsDrawn::class]);
+        $middleware->appendToPriorityList(Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests::class, KeepsSignIn::class);
         $middleware->appendToPriorityList(Illuminate\Auth\Middleware\Authorize::class, ReadsDates::class);
         $middleware->appendToPriorityList(ReadsDates::class, DoesOnce::class);
         $middleware->appendToPriorityList(DoesOnce::class, AsDrawn::class);

@@ -1,8 +1,12 @@
 <?php
 
+use Nomada\App\Support\Setting;
+
 return [
     // The demo: sign-in offers the demo people, and the clock in the masthead can be set and stepped.
-    'demo' => (bool) env('NOMADA_DEMO', false),
+    'demo' => ($demo = Setting::yes('NOMADA_DEMO', env('NOMADA_DEMO'), false)),
+    // Whether coordinators need a second factor; the demo's people, whose password everybody knows, need none.
+    'second_factor' => Setting::yes('NOMADA_SECOND_FACTOR', env('NOMADA_SECOND_FACTOR'), ! $demo),
     'demo_at' => '2027-02-09T09:52:00+01:00',
     // Known to everybody who starts the demo; `nomada:demo` gives it to the invented people and to nobody else.
     'demo_password' => 'carnival-tide-27',

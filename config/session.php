@@ -4,7 +4,7 @@ return [
     'driver' => env('SESSION_DRIVER', 'file'),
     'lifetime' => (int) env('SESSION_LIFETIME', 240),
     'expire_on_close' => false,
-    'encrypt' => false,
+    'encrypt' => true,
     'files' => storage_path('framework/sessions'),
     'lottery' => [2, 100],
     // Two copies on one machine share the host name, and with it the cookies: the port keeps them apart.

@@ -1,6 +1,9 @@
 <?php
 
 use Illuminate\Support\Facades\Route;
+use Nomada\App\Http\Controllers\Account\AccountController;
+use Nomada\App\Http\Controllers\Account\PassController;
+use Nomada\App\Http\Controllers\Account\PeopleController;
 use Nomada\App\Http\Controllers\BoardController;
 use Nomada\App\Http\Controllers\ClockController;
 use Nomada\App\Http\Controllers\FindController;
@@ -47,7 +50,25 @@ Route::middleware('guest')->group(function (): void {
     Route::post('/sign-in', [SignInController::class, 'store'])
         ->middleware('throttle:sign-in')
         ->name('sign-in.store');
+    Route::get('/sign-in/code', [SignInController::class, 'code'])->name('sign-in.code');
+    Route::post('/sign-in/code', [SignInController::class, 'enter'])
+        ->middleware('throttle:sign-in')
+        ->name('sign-in.enter');
+    Route::get('/sign-in/forgotten', [PassController::class, 'forgotten'])->name('forgotten');
+    Route::post('/sign-in/forgotten', [PassController::class, 'ask'])
+        ->middleware('throttle:forgotten')
+        ->name('forgotten.ask');
     Route::post('/sign-in/demo', [SignInController::class, 'demo'])->name('sign-in.demo');
+});
+
+// By the link in a letter: signed, for one use, until it ends.
+Route::middleware(['signed:relative', 'throttle:door'])->group(function (): void {
+    Route::get('/account/passes/{pass}', [PassController::class, 'show'])
+        ->whereNumber('pass')
+        ->name('account.pass');
+    Route::post('/account/passes/{pass}', [PassController::class, 'store'])
+        ->whereNumber('pass')
+        ->name('account.pass.use');
 });
 
 // The door: a guest's pass opens without an account; every other link asks to sign in first.
@@ -67,7 +88,7 @@ Route::get('/join/{secret}/look', [DoorController::class, 'look'])
     ->name('door.look');
 Route::get('/feeds/{secret}.ics', FeedController::class)
     ->where('secret', LinkSecret::PATTERN)
-    ->middleware('throttle:door')
+    ->middleware('throttle:feed')
     ->name('feed');
 
 // By the link in a guardian's letter, without signing in; it is signed, and stops nothing but that person's letters.
@@ -86,6 +107,24 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/', BoardController::class)->name('board');
     Route::get('/me', MeController::class)->name('me');
     Route::post('/me/feed', [FeedController::class, 'renew'])->name('feed.renew');
+    Route::get('/account', [AccountController::class, 'show'])->name('account');
+    Route::put('/account/password', [AccountController::class, 'password'])
+        ->middleware('throttle:code')
+        ->name('account.password');
+    Route::post('/account/second-factor', [AccountController::class, 'begin'])->name('account.second-factor');
+    Route::put('/account/second-factor', [AccountController::class, 'confirm'])
+        ->middleware('throttle:code')
+        ->name('account.second-factor.confirm');
+    Route::delete('/account/second-factor', [AccountController::class, 'drop'])
+        ->middleware('throttle:code')
+        ->name('account.second-factor.drop');
+    Route::get('/account/codes', [AccountController::class, 'shown'])->name('account.codes');
+    Route::post('/account/codes', [AccountController::class, 'codes'])
+        ->middleware('throttle:code')
+        ->name('account.codes.fresh');
+    Route::delete('/account/sign-ins/{id?}', [AccountController::class, 'end'])
+        ->where('id', '[0-9]{1,18}')
+        ->name('account.sign-ins.end');
 
     // The door: for whoever is signed in; who gets in is its own answer.
     Route::get('/go/{address}', [DoorController::class, 'short'])
@@ -358,6 +397,9 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/term/changes/{change}/undoing', [CalendarController::class, 'undo'])
             ->whereNumber('change')
             ->name('calendar.undo');
+        Route::get('/accounts', [PeopleController::class, 'show'])->name('accounts');
+        Route::post('/accounts/invitations', [PeopleController::class, 'inviteAll'])->name('accounts.invite');
+        Route::post('/people/{sourcedId}/invitation', [PeopleController::class, 'invite'])->name('person.invite');
         Route::post('/people/{sourcedId}/disabled', [PersonController::class, 'disable'])->name('person.disabled');
         Route::delete('/people/{sourcedId}/disabled', [PersonController::class, 'enable'])->name('person.enabled');
         Route::get('/registration/letters', [TemplateController::class, 'show'])->name('letters');

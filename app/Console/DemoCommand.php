@@ -68,6 +68,12 @@ final class DemoCommand extends Command
         if ($this->option('if-empty') && DB::table('schools')->exists()) {
             return self::SUCCESS;
         }
+        if (DB::table('schools')->exists()) {
+            // Its people would all be given the demo's public password.
+            $this->components->error('A school is loaded already. The demo goes into an empty database only.');
+
+            return self::FAILURE;
+        }
         $this->output->writeln('Loading the demo school (only on the first start)');
         if ($this->call('nomada:import', ['path' => database_path('demo/marisma'), '--quiet' => true]) !== 0) {
             $this->components->error('The demo school has faults: php artisan nomada:import database/demo/marisma');
@@ -75,7 +81,10 @@ final class DemoCommand extends Command
             return self::FAILURE;
         }
         $this->plan();
-        DB::table('people')->update(['password' => Hash::make((string) config('nomada.demo_password'))]);
+        DB::table('people')->update([
+            'password' => Hash::make((string) config('nomada.demo_password')),
+            'has_demo_password' => true,
+        ]);
         if (! $this->option('fresh')) {
             $services = new Services();
             $port = (int) config('nomada.standins.port');

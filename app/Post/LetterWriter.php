@@ -6,9 +6,11 @@ namespace Nomada\App\Post;
 
 use LogicException;
 use Nomada\App\Actions\Publishing\SectionFactsQuery;
+use Nomada\App\Models\Account\AccountPass;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Registration\Registration;
+use Nomada\App\Models\Term\School;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
@@ -48,6 +50,9 @@ final readonly class LetterWriter
         // Whoever has stopped such letters in the meantime gets none.
         if ($letter->kind->mayBeStopped() && $letter->person?->letters_stopped_at !== null) {
             return null;
+        }
+        if ($letter->kind->isOfAccount()) {
+            return $this->account($letter);
         }
         if ($letter->kind === LetterKind::Cancelled) {
             return $this->cancelled($letter);
@@ -93,6 +98,27 @@ final readonly class LetterWriter
             $school->name,
             $this->calendar($letter, $series, $registration),
         );
+    }
+
+    /** Null where the link has been used, or has ended. */
+    private function account(Letter $letter): ?LetterMail
+    {
+        $pass = AccountPass::query()->with('person')->find((int) ($letter->values['account'] ?? 0));
+        if ($pass === null || ! $pass->isOpen()) {
+            return null;
+        }
+        $person = $pass->person;
+        $school = (string) School::query()->orderBy('id')->value('name');
+        $until = (int) $pass->expires_at->timestamp;
+        [$subject, $text] = Templates::of($letter->kind)->write([
+            'name' => $letter->to_name,
+            'school' => $school,
+            'link' => $pass->address(),
+            'until' => $person->zone()->dateAt($until)->short().' '.$person->zone()->clock($until),
+            'sign_in' => $person->signsInBy(),
+        ]);
+
+        return new LetterMail($letter, $subject, $text, $school, null);
     }
 
     private function own(Letter $letter, LinkKind $kind): ?JoinLink

@@ -9,6 +9,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use LogicException;
 use Nomada\App\Jobs\SendLetter;
+use Nomada\App\Models\Account\AccountPass;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Registration\Registration;
@@ -61,6 +62,12 @@ final readonly class Letters
                 );
             }
         }
+    }
+
+    /** The link by which somebody sets a password; no letter goes to whom the school has no address of. */
+    public function account(AccountPass $pass, LetterKind $kind): void
+    {
+        $this->put("account $pass->id", $kind, null, $pass->person, false, ['account' => (string) $pass->id], null);
     }
 
     public function replaced(JoinLink $new): void

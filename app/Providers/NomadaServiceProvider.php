@@ -56,13 +56,18 @@ final class NomadaServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->isProduction());
-        // Whoever is disabled is nobody: not by password, not by a session that goes on, not by a remembered one.
+        // Whoever is disabled is nobody, and outside the demo whoever has its public password: not by password, not by
+        // a session that goes on, not by a remembered one.
         Auth::provider(
             'people',
             fn (Application $app, array $config): EloquentUserProvider => (new EloquentUserProvider(
                 $app->make('hash'),
                 $config['model'],
-            ))->withQuery(fn (Builder $q) => $q->whereNull('disabled_on')),
+            ))->withQuery(
+                fn (Builder $q) => $q
+                    ->whereNull('disabled_on')
+                    ->when(! config('nomada.demo'), fn (Builder $w) => $w->where('has_demo_password', false)),
+            ),
         );
         Gate::policy(Section::class, SectionPolicy::class);
         Gate::policy(Session::class, SessionPolicy::class);
@@ -77,11 +82,12 @@ final class NomadaServiceProvider extends ServiceProvider
             fn (): string => '<?php echo csrf_field(), \Nomada\App\Support\ActKey::field(); ?>',
         );
         Mail::extend('post-office', fn (): PostOfficeTransport => new PostOfficeTransport());
+        // What fails is counted by CheckPassword; this only keeps one machine from asking all the time.
+        RateLimiter::for('sign-in', fn (Request $r): Limit => Limit::perMinute(120)->by('sign-in '.$r->ip()));
+        RateLimiter::for('forgotten', fn (Request $r): Limit => Limit::perMinute(10)->by('forgotten '.$r->ip()));
         RateLimiter::for(
-            'sign-in',
-            fn (Request $r): array => [
-                Limit::perMinute(10)->by('sign-in '.$r->ip().mb_strtolower((string) $r->input('email'))),
-            ],
+            'feed',
+            fn (Request $r): Limit => Limit::perMinute(20)->by('feed '.hash('sha256', (string) $r->path())),
         );
         RateLimiter::for(
             'door',

@@ -17,6 +17,8 @@ enum LetterKind: string
     case Changed = 'changed';
     case Cancelled = 'cancelled';
     case Teacher = 'teacher';
+    case Invitation = 'invitation';
+    case Reset = 'reset';
 
     public function title(): string
     {
@@ -31,6 +33,8 @@ enum LetterKind: string
             self::Changed => 'Changed sessions',
             self::Cancelled => 'Cancelled series',
             self::Teacher => 'Host link for teachers',
+            self::Invitation => 'Invitation to set a password',
+            self::Reset => 'Forgotten password',
         };
     }
 
@@ -39,6 +43,15 @@ enum LetterKind: string
      */
     public function placeholders(): array
     {
+        if ($this->isOfAccount()) {
+            return [
+                'name' => 'Ana Quiroga',
+                'school' => 'Colegio Marisma',
+                'link' => 'https://nomada.example/account/pass/…',
+                'until' => 'Fri 12 Feb 09:52',
+                'sign_in' => 'ana.quiroga@marisma.example',
+            ];
+        }
         $all =
             $this === self::Cancelled
                 ? ['name' => 'Ana Quiroga', 'class' => 'Y8 Marine Science', 'school' => 'Colegio Marisma']
@@ -65,7 +78,14 @@ enum LetterKind: string
                 self::Changed => ['change' => 'Tue 9 Feb is cancelled: boat trip'],
                 self::Cancelled => ['title' => 'Practical'],
                 self::Guest => ['link' => 'https://nomada.example/join/…', 'until' => 'Fri 26 Feb'],
+                default => [],
             };
+    }
+
+    /** Whether it is of somebody's account, and of no class. */
+    public function isOfAccount(): bool
+    {
+        return $this === self::Invitation || $this === self::Reset;
     }
 
     /** Whether whoever gets it may do without: what tells of somebody else's sessions. */
@@ -79,6 +99,7 @@ enum LetterKind: string
     {
         return match ($this) {
             self::Accepted, self::Replaced, self::Guest, self::Teacher => ['link'],
+            self::Invitation, self::Reset => ['link'],
             self::Declined => ['reason'],
             self::Guardian => ['child'],
             self::Changed => ['change'],
@@ -146,6 +167,20 @@ enum LetterKind: string
                 "Hello {name},\n\nyou teach {class}. By this link you come in as the host, and nobody else does:\n".
                     "{link}\n\nThe next sessions, on your clock: {when}\n\nThe whole timetable is attached for your ".
                     'calendar. If the link does not work, come in by phone: {phone}.',
+            ),
+            self::Invitation => new Template(
+                $this,
+                'Your account at {school}',
+                "Hello {name},\n\n{school} holds its live classes with Nomada. By this link you set your password; it ".
+                    "works once, and until {until}:\n{link}\n\nAfterwards you sign in as {sign_in}.",
+            ),
+            self::Reset => new Template(
+                $this,
+                'A new password for {school}',
+                "Hello {name},\n\nsomebody, probably you, asked for a new password. By this link you set one; it ".
+                    "works once, and until {until}:\n{link}\n\nYou sign in as {sign_in}. If you did not ask, you need ".
+                    'not '.
+                    'do anything: your password stays as it is.',
             ),
             self::Guest => new Template(
                 $this,

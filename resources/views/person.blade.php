@@ -7,7 +7,12 @@
             @endif
         </div>
         @if ($mayDisable)
-            <form class="end" method="post" action="{{ route('person.disabled', $who->sourced_id) }}">@csrf
+            @unless ($disabledSince)
+                <form class="end" method="post" action="{{ route('person.invite', $who->sourced_id) }}">@csrf
+                    <button class="btn btn-side">{{ __('account.people.invite_to') }}</button>
+                </form>
+            @endunless
+            <form @class(['end' => $disabledSince]) method="post" action="{{ route('person.disabled', $who->sourced_id) }}">@csrf
                 @if ($disabledSince)
                     @method('delete')
                 @endif
@@ -15,6 +20,7 @@
             </form>
         @endif
     </div>
+    <x-account.hand-over />
     @error('person')
         <p class="fault" role="alert">{{ $message }}</p>
     @enderror

@@ -4,47 +4,19 @@
         <div class="sign-in">
             <form method="post" action="{{ route('sign-in.store') }}" novalidate>
                 @csrf
-                <h1>Sign in</h1>
-                <div class="mb-3"><label class="form-label" for="email">Address</label>
-                    <input class="form-control" id="email" name="email" type="email" autocomplete="username"
-                        value="{{ old('email') }}" required @error('email') aria-invalid="true" aria-describedby="email-fault" @enderror>
-                    @error('email')
-                        <div class="invalid" id="email-fault">{{ $message }}</div>
-                    @enderror
-                </div>
-                <div class="mb-3"><label class="form-label" for="password">Password</label>
-                    <input class="form-control" id="password" name="password" type="password" autocomplete="current-password" required
-                        @error('password') aria-invalid="true" aria-describedby="password-fault" @enderror>
-                    @error('password')
-                        <div class="invalid" id="password-fault">{{ $message }}</div>
-                    @enderror
-                </div>
+                <h1>{{ __('account.sign_in.title') }}</h1>
+                @if (session('said'))
+                    <p class="said" role="status">{{ session('said') }}</p>
+                @endif
+                <x-address-field />
+                <x-field name="password" type="password" :label="__('account.sign_in.password_label')" autocomplete="current-password" />
                 <div class="form-check mb-3"><input class="form-check-input" type="checkbox" id="remember" name="remember"
-                        value="1"><label class="form-check-label" for="remember">Keep me signed in on this device</label></div>
-                <button class="btn btn-main">Sign in</button>
+                        value="1"><label class="form-check-label" for="remember">{{ __('account.sign_in.remember') }}</label></div>
+                <button class="btn btn-main">{{ __('account.sign_in.go') }}</button>
+                <p class="mt-3 mb-0"><a href="{{ route('forgotten') }}">{{ __('account.sign_in.forgotten') }}</a></p>
             </form>
             @if ($groups !== [])
-                <section class="demo" aria-label="Demo people">
-                    <h1>Or look around as</h1>
-                    <p class="quiet">The demo school. All people are invented; their password is <span
-                            class="mono">{{ config('nomada.demo_password') }}</span>.</p>
-                    @forelse (array_filter($groups, fn ($g) => $g->isNotEmpty()) as $role => $people)
-                        <h2>{{ $role }}</h2>
-                        <div class="people">
-                            @foreach ($people as $one)
-                                <form method="post" action="{{ route('sign-in.demo') }}">@csrf<input type="hidden" name="person"
-                                        value="{{ $one->sourced_id }}">
-                                    <button>{{ $one->name() }}<small>{{ $one->year === '' ? '' : "Year $one->year · " }}{{ $one->zone(
-                                        )->place() }}
-                                            time</small></button>
-                                </form>
-                            @endforeach
-                        </div>
-                    @empty
-                        <p class="warn">No school is loaded yet. Load the demo school: <span class="mono">php artisan nomada:demo</span>
-                        </p>
-                    @endforelse
-                </section>
+                <x-demo-people :groups="$groups" />
             @endif
         </div>
     </main>

@@ -9,56 +9,108 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
 use Illuminate\View\View;
+use Nomada\App\Actions\Account\CheckPassword;
+use Nomada\App\Actions\Account\SecondFactor;
+use Nomada\App\Actions\Account\SetPassword;
+use Nomada\App\Actions\Account\SignIns;
+use Nomada\App\Models\Account\SignIn;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\View\DemoPeople;
 
 final class SignInController extends Controller
 {
+    /** Whose password was right, and when, while the second factor is asked for. */
+    private const HALF = 'half signed in';
+
+    private const SECONDS = 600;
+
     public function create(DemoPeople $demo): View
     {
         return view('sign-in', ['groups' => config('nomada.demo') ? $demo->groups() : []]);
     }
 
-    public function store(Request $request): RedirectResponse
+    public function store(Request $request, CheckPassword $check, SignIns $signIns): RedirectResponse
     {
         $given = $request->validate(
-            ['email' => ['required', 'string', 'max:255'], 'password' => ['required', 'string', 'max:255']],
-            [
-                'email.required' => 'Write the address that your school knows.',
-                'password.required' => 'Write your password.',
-            ],
+            ['email' => ['required', 'string', 'max:255'], 'password' => ['required', 'string', 'max:400']],
+            ['email.*' => __('account.sign_in.address'), 'password.*' => __('account.sign_in.password')],
         );
-        if (
-            ! Auth::attempt(
-                [Person::signingInBy(trim($given['email'])), 'password' => $given['password']],
-                $request->boolean('remember'),
-            )
-        ) {
-            throw ValidationException::withMessages([
-                'email' => 'Address and password do not go together. Check both, or ask your school.',
-            ]);
+        $typed = trim($given['email']);
+        $from = (string) $request->ip();
+        abort_if($check->isBarred($typed, $from), 429);
+        $person =
+            $check($typed, SetPassword::normal($given['password']), $from) ??
+            throw ValidationException::withMessages(['email' => __('account.sign_in.wrong')]);
+        if ($person->hasSecondFactor()) {
+            $request->session()->regenerate();
+            $request->session()->put(self::HALF, [$person->id, time()]);
+            $request->session()->put(SignIns::REMEMBER, $request->boolean('remember'));
+
+            return redirect()->route('sign-in.code');
         }
-        $request->session()->regenerate();
+        $signIns->begin($person, $request, $request->boolean('remember'));
 
         return redirect()->intended('/');
+    }
+
+    /** The second factor, for whoever has given the first a moment ago. */
+    public function code(Request $request): View|RedirectResponse
+    {
+        return $this->half($request) === null ? redirect()->route('sign-in') : view('account.code');
+    }
+
+    public function enter(Request $request, SecondFactor $factor, SignIns $signIns): RedirectResponse
+    {
+        $person = $this->half($request);
+        if ($person === null) {
+            return redirect()->route('sign-in')->with('said', __('account.sign_in.again'));
+        }
+        $given = $request->validate(
+            ['code' => ['required', 'string', 'max:40']],
+            ['code.*' => __('account.factor.write')],
+        );
+        if (! $factor->opens($person, $given['code'])) {
+            throw ValidationException::withMessages(['code' => __('account.factor.wrong')]);
+        }
+        $remember = (bool) $request->session()->pull(SignIns::REMEMBER);
+        $request->session()->forget(self::HALF);
+        $signIns->begin($person, $request, $remember);
+
+        return redirect()->intended('/');
+    }
+
+    private function half(Request $request): ?Person
+    {
+        $half = $request->session()->get(self::HALF);
+
+        return is_array($half) && time() - (int) ($half[1] ?? 0) < self::SECONDS
+            ? Person::query()->whereNull('disabled_on')->find((int) ($half[0] ?? 0))
+            : null;
     }
 
     /** The demo people come in without a password; outside the demo this address does not exist. */
-    public function demo(Request $request): RedirectResponse
+    public function demo(Request $request, SignIns $signIns): RedirectResponse
     {
         abort_unless((bool) config('nomada.demo'), 404);
         $person = Person::query()
-            ->where('sourced_id', (string) $request->input('person'))
+            ->where('sourced_id', $request->string('person')->value())
             ->whereNull('disabled_on')
             ->firstOrFail();
-        Auth::login($person);
-        $request->session()->regenerate();
+        $signIns->begin($person, $request, false);
 
         return redirect()->intended('/');
     }
 
-    public function destroy(Request $request): RedirectResponse
+    public function destroy(Request $request, SignIns $signIns): RedirectResponse
     {
+        $person = $request->user();
+        $current = $signIns->current($request);
+        if ($person instanceof Person && $current !== null) {
+            SignIn::query()
+                ->whereKey($current)
+                ->where('person_id', $person->id)
+                ->update(['ended_at' => now()]);
+        }
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();

@@ -27,6 +27,12 @@ use Nomada\Core\Term\Zone;
  * @property string|null $feed_secret
  * @property string|null $feed_sum
  * @property string|null $disabled_on from when on they have no part and cannot sign in
+ * @property string $password a hash
+ * @property Carbon|null $password_set_at since when it is one of their own
+ * @property bool $has_demo_password the public one of the demo, which counts nowhere else
+ * @property string|null $totp_secret the key of the second factor
+ * @property Carbon|null $totp_set_at since when it counts
+ * @property int $totp_step the last code's
  * @property Carbon|null $letters_stopped_at since when a guardian wants no letters
  */
 final class Person extends Authenticatable
@@ -35,7 +41,7 @@ final class Person extends Authenticatable
 
     protected $guarded = ['id'];
 
-    protected $hidden = ['password', 'remember_token', 'feed_secret', 'feed_sum'];
+    protected $hidden = ['password', 'remember_token', 'feed_secret', 'feed_sum', 'totp_secret'];
 
     /** @var array<string, string> */
     protected $casts = [
@@ -43,6 +49,11 @@ final class Person extends Authenticatable
         'password' => 'hashed',
         'feed_secret' => 'encrypted',
         'letters_stopped_at' => 'datetime',
+        'password_set_at' => 'datetime',
+        'has_demo_password' => 'boolean',
+        'totp_secret' => 'encrypted',
+        'totp_set_at' => 'datetime',
+        'totp_step' => 'integer',
     ];
 
     /** @return HasMany<Part, $this> */
@@ -79,6 +90,18 @@ final class Person extends Authenticatable
         };
     }
 
+    /** By what they sign in: a name of their own, an address that is theirs alone, else the school's id of them. */
+    public function signsInBy(): string
+    {
+        $isShared =
+            $this->email === null ||
+            self::query()
+                ->whereRaw('lower(email) = ?', [mb_strtolower($this->email)])
+                ->count() > 1;
+
+        return $this->sign_in ?? ($isShared ? $this->sourced_id : (string) $this->email);
+    }
+
     public function name(): string
     {
         return trim("$this->given_name $this->family_name");
@@ -98,6 +121,11 @@ final class Person extends Authenticatable
     public function isCoordinator(): bool
     {
         return $this->role === Role::Coordinator;
+    }
+
+    public function hasSecondFactor(): bool
+    {
+        return $this->totp_set_at !== null;
     }
 
     public function isStaff(): bool

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Account;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Account\AccountPass;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Role;
+use Nomada\App\Post\Letters;
+use Nomada\Core\Fault;
+use Nomada\Core\Post\LetterKind;
+
+/**
+ * Sends people the link by which they set a password: an invitation from the school, or a reset that they asked for.
+ */
+final readonly class InvitePeople
+{
+    /** Hours for which the link is good. */
+    public const HOURS = 72;
+
+    public function __construct(private Letters $letters)
+    {
+    }
+
+    /**
+     * @throws Fault where nobody could read the letter
+     */
+    public function one(Person $person, ?Person $by): AccountPass
+    {
+        if ($person->disabled_on !== null) {
+            throw new Fault("{$person->name()} is disabled. Enable them first.", 'person');
+        }
+
+        return DB::transaction(function () use ($person, $by): AccountPass {
+            $pass = $this->pass($person, AccountPass::INVITATION, $by);
+            $this->letters->account($pass, LetterKind::Invitation);
+
+            return $pass;
+        });
+    }
+
+    /** To everybody of a role who has no password yet and has no invitation that is still good. Returns how many. */
+    public function all(Role $role, Person $by): int
+    {
+        $n = 0;
+        foreach (self::uninvited($role)->orderBy('id')->lazyById(200) as $person) {
+            $this->one($person, $by);
+            $n++;
+        }
+
+        return $n;
+    }
+
+    /** Where the school knows the address, and it is one person's or names them, a letter goes; nobody is told. */
+    public function reset(string $typed): void
+    {
+        $person = Person::query()
+            ->where(Person::signingInBy($typed))
+            ->whereNull('disabled_on')
+            ->whereNotNull('email')
+            ->first();
+        if ($person !== null) {
+            DB::transaction(
+                fn () => $this->letters->account($this->pass($person, AccountPass::RESET, null), LetterKind::Reset),
+            );
+        }
+    }
+
+    /** @return \Illuminate\Database\Eloquent\Builder<Person> */
+    public static function uninvited(Role $role): \Illuminate\Database\Eloquent\Builder
+    {
+        return Person::query()
+            ->where('role', $role)
+            ->whereNull('disabled_on')
+            ->whereNotNull('email')
+            ->whereNull('password_set_at')
+            ->whereNotIn(
+                'id',
+                AccountPass::query()->whereNull('used_at')->where('expires_at', '>', now())->select('person_id'),
+            );
+    }
+
+    private function pass(Person $person, string $kind, ?Person $by): AccountPass
+    {
+        return AccountPass::query()->create([
+            'person_id' => $person->id,
+            'kind' => $kind,
+            'made_by' => $by?->id,
+            'expires_at' => now()->addHours(self::HOURS),
+        ]);
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Account;
+
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Str;
+use Nomada\App\Models\Account\SignIn;
+use Nomada\App\Models\Term\Person;
+
+/**
+ * Signs somebody in and out, and knows where they are signed in. One that is ended from elsewhere is out at its next
+ * request, remembered or not.
+ */
+final class SignIns
+{
+    /** The session's name for the row of this browser. */
+    public const KEY = 'sign_in';
+
+    /** Whether this browser is to be remembered, while the second factor is asked for. */
+    public const REMEMBER = 'sign_in.remember';
+
+    /** How long "seen" may lag behind, in seconds: it costs a write. */
+    private const LAG = 300;
+
+    public function begin(Person $person, Request $request, bool $remember): void
+    {
+        Auth::login($person, $remember);
+        $request->session()->regenerate();
+        $this->note($person, $request);
+    }
+
+    /** Writes down where somebody is signed in; a remembered browser comes without a session. */
+    public function note(Person $person, Request $request): SignIn
+    {
+        $now = now();
+        $row = SignIn::query()->create([
+            'person_id' => $person->id,
+            'browser' => Str::limit((string) $request->userAgent(), 250, ''),
+            'address' => (string) $request->ip(),
+            'began_at' => $now,
+            'seen_at' => $now,
+        ]);
+        $request->session()->put(self::KEY, $row->id);
+
+        return $row;
+    }
+
+    /** Whether the browser's sign-in goes on. */
+    public function goesOn(Person $person, Request $request): bool
+    {
+        $id = $request->session()->get(self::KEY);
+        $row = is_int($id) ? SignIn::query()->find($id) : null;
+        if ($row === null || $row->person_id !== $person->id) {
+            $this->note($person, $request);
+
+            return true;
+        }
+        if ($row->ended_at !== null) {
+            return false;
+        }
+        if ($row->seen_at->diffInSeconds(now()) > self::LAG) {
+            $row->update(['seen_at' => now(), 'address' => (string) $request->ip()]);
+        }
+
+        return true;
+    }
+
+    /**
+     * Ends some of a person's sign-ins. Every browser's remembering ends with it: what is kept in their cookies is one
+     * word for all.
+     *
+     * @param  int|null  $only  one of them; null for all
+     * @param  int|null  $but  the one that stays
+     */
+    public function end(Person $person, ?int $only = null, ?int $but = null): int
+    {
+        $n = SignIn::query()
+            ->where('person_id', $person->id)
+            ->whereNull('ended_at')
+            ->when($only !== null, fn ($q) => $q->whereKey($only))
+            ->when($but !== null, fn ($q) => $q->where('id', '!=', $but))
+            ->update(['ended_at' => now()]);
+        if ($n > 0) {
+            $person->forceFill(['remember_token' => Str::random(60)])->save();
+        }
+
+        return $n;
+    }
+
+    public function current(Request $request): ?int
+    {
+        $id = $request->session()->get(self::KEY);
+
+        return is_int($id) ? $id : null;
+    }
+}

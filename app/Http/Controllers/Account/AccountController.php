@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Controllers\Account;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+use Nomada\App\Actions\Account\SecondFactor;
+use Nomada\App\Actions\Account\SetPassword;
+use Nomada\App\Actions\Account\SignIns;
+use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\View\Account\AccountPage;
+
+/** One's own account: password, second factor, where one is signed in. */
+final class AccountController extends Controller
+{
+    public function show(Request $request): View
+    {
+        return view('account.account', ['page' => AccountPage::of($this->person($request), $request)]);
+    }
+
+    public function password(Request $request, SetPassword $set, SignIns $signIns): RedirectResponse
+    {
+        $given = $request->validate(
+            [
+                'old_password' => ['required', 'string', 'max:400'],
+                'password' => ['required', 'string', 'max:400'],
+                'again' => ['required', 'string', 'same:password'],
+            ],
+            [
+                'old_password.*' => __('account.password.old'),
+                'password.*' => __('account.password.write'),
+                'again.*' => __('account.password.differ'),
+            ],
+        );
+        $set->change(
+            $this->person($request),
+            $given['old_password'],
+            $given['password'],
+            $signIns->current($request),
+        );
+
+        return redirect()->route('account')->with('said', __('account.password.changed'));
+    }
+
+    public function begin(Request $request, SecondFactor $factor): RedirectResponse
+    {
+        $factor->begin($this->person($request));
+
+        return redirect()->route('account');
+    }
+
+    public function confirm(Request $request, SecondFactor $factor): RedirectResponse
+    {
+        $given = $request->validate(
+            ['code' => ['required', 'string', 'max:20']],
+            ['code.*' => __('account.factor.write')],
+        );
+
+        return redirect()
+            ->route('account.codes')
+            ->with('codes', $factor->confirm($this->person($request), $given['code']));
+    }
+
+    /** The paper codes, once. */
+    public function shown(Request $request): View|RedirectResponse
+    {
+        $codes = $request->session()->get('codes');
+
+        return is_array($codes) ? view('account.codes', ['codes' => $codes]) : redirect()->route('account');
+    }
+
+    public function codes(Request $request, SecondFactor $factor): RedirectResponse
+    {
+        return $this->isOwn($request, $factor)
+            ? redirect()->route('account.codes')->with('codes', $factor->codes($this->person($request)))
+            : $this->wrongCode();
+    }
+
+    public function drop(Request $request, SecondFactor $factor): RedirectResponse
+    {
+        if (! $this->isOwn($request, $factor)) {
+            return $this->wrongCode();
+        }
+        $factor->drop($this->person($request));
+
+        return redirect()->route('account')->with('said', __('account.factor.dropped'));
+    }
+
+    public function end(Request $request, SignIns $signIns, string $id = ''): RedirectResponse
+    {
+        $person = $this->person($request);
+        $n =
+            $id === ''
+                ? $signIns->end($person, but: $signIns->current($request))
+                : $signIns->end($person, only: (int) $id);
+
+        return redirect()->route('account')->with('said', trans_choice('account.sign_ins.said', $n));
+    }
+
+    /** What changes the second factor asks for a code of it once more. */
+    private function isOwn(Request $request, SecondFactor $factor): bool
+    {
+        $code = $request->input('own_code');
+
+        return is_string($code) && $factor->opens($this->person($request), $code);
+    }
+
+    private function wrongCode(): RedirectResponse
+    {
+        return redirect()
+            ->route('account')
+            ->withErrors(['own_code' => __('account.factor.wrong')]);
+    }
+}

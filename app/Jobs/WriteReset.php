@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Jobs;
+
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Nomada\App\Actions\Account\InvitePeople;
+
+/**
+ * Writes to whoever has asked for a new password, if the school knows them: behind the answer, which is one for all.
+ */
+final class WriteReset implements ShouldQueue
+{
+    use Dispatchable;
+    use Queueable;
+
+    public function __construct(private readonly string $typed)
+    {
+    }
+
+    public function handle(InvitePeople $invite): void
+    {
+        $invite->reset($this->typed);
+    }
+}

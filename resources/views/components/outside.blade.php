@@ -1,0 +1,8 @@
+{{-- A page for whoever is not signed in: one card in the middle. title --}}
+@props(['title'])
+<x-base :title="$title">
+    <header class="mast"><a class="name" href="/sign-in"><x-mark />Nomada</a></header>
+    <main id="main" tabindex="-1">
+        <div class="sign-in is-one">{{ $slot }}</div>
+    </main>
+</x-base>

@@ -1,0 +1,357 @@
+<?php
+
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Nomada\App\Models\Account\AccountPass;
+use Nomada\App\Models\Account\SignIn;
+use Nomada\App\Post\PostOffice;
+use Nomada\App\Support\Setting;
+use Nomada\Core\Account\Totp;
+use Nomada\Standins\MimeMessage;
+
+const NEW_PASSWORD = 'tide pools at noon';
+
+beforeEach(function () {
+    $this->standins = $this->standins();
+    $this->school();
+    Cache::flush();
+    config(['nomada.demo' => false]);
+});
+
+/** The link in the last letter to somebody. */
+function linkFor($test, string $who): string
+{
+    app(PostOffice::class)->sendLeft(0);
+    $letters = $test->standins->get('/post/people/'.rawurlencode((string) personCalled($who)->email))['letters'];
+    preg_match('#(/account/passes/\S+)#', (new MimeMessage($letters[0]))->text(), $m);
+
+    return $m[1] ?? '';
+}
+
+function setsPassword($test, string $link, string $password = NEW_PASSWORD, ?string $again = null)
+{
+    return $test->post($link, ['password' => $password, 'again' => $again ?? $password]);
+}
+
+function signsIn($test, string $who, string $password = NEW_PASSWORD)
+{
+    return $test->post('/sign-in', ['email' => $who, 'password' => $password]);
+}
+
+test('an invitation sets a password once, by a letter that goes to that person', function () {
+    $this->as('A-1')
+        ->get('/accounts?role=teacher')
+        ->assertSee('not invited yet')
+        ->assertSee('Invite the 2 who are left');
+    $this->post('/people/T-2/invitation')->assertSessionHas('said');
+    $this->get('/accounts?role=teacher')->assertSee('invited, until')->assertSee('Invite the 1 who is left');
+    $link = linkFor($this, 'T-2');
+    auth()->logout();
+    $this->get($link)
+        ->assertOk()
+        ->assertSee('you sign in as '.personCalled('T-2')->email);
+    // Not without its signature, nor for somebody else.
+    $this->get(preg_replace('/signature=./', 'signature=0', $link))->assertForbidden();
+    $this->get(
+        preg_replace('#passes/\d+#', 'passes/1'.AccountPass::query()->value('id'), $link),
+    )->assertForbidden();
+    setsPassword($this, $link, 'short')->assertSessionHasErrors([
+        'password' => 'A password has 10 characters at least. A few words are easy to keep in mind.',
+    ]);
+    setsPassword($this, $link, 'basketball1')->assertSessionHasErrors('password');
+    setsPassword($this, $link, NEW_PASSWORD, 'something else')->assertSessionHasErrors('again');
+    setsPassword($this, $link)->assertRedirect('/sign-in');
+    setsPassword($this, $link, 'another one of mine')->assertSessionHasErrors('password');
+    $this->get($link)->assertSee('has been used, or has ended');
+    signsIn($this, (string) personCalled('T-2')->email)->assertRedirect('/');
+    expect(auth()->id())->toBe(personCalled('T-2')->id);
+    $this->as('A-1')->get('/accounts?role=teacher')->assertSee('password since')->assertSee('Here last');
+});
+
+test('a link ends after 72 hours, and with a newer password', function () {
+    $this->as('A-1')->post('/people/T-2/invitation');
+    $this->post('/people/T-2/invitation');
+    [$first, $second] = AccountPass::query()->orderBy('id')->get()->map->address()->all();
+    auth()->logout();
+    setsPassword($this, $second)->assertRedirect('/sign-in');
+    setsPassword($this, $first, 'another one of mine')->assertSessionHasErrors('password');
+    $pass = AccountPass::query()->create([
+        'person_id' => personCalled('T-1')->id,
+        'kind' => 'reset',
+        'expires_at' => now()->addHours(72),
+    ]);
+    $link = $pass->address();
+    $this->travel(71)->hours();
+    $this->get($link)->assertSee('Set your password');
+    $this->travel(2)->hours();
+    $this->get($link)->assertForbidden();
+});
+
+test('whoever is left of a role is invited at once, and nobody twice', function () {
+    $this->as('A-1')
+        ->post('/accounts/invitations', ['role' => 'student'])
+        ->assertSessionHas('said', '4 people are invited: the letters are on their way.');
+    $this->post('/accounts/invitations', ['role' => 'student'])->assertSessionHas(
+        'said',
+        'Everybody has a password or an invitation.',
+    );
+    $this->post('/accounts/invitations', ['role' => 'nobody'])->assertSessionHasErrors('role');
+    expect(DB::table('letters')->where('kind', 'invitation')->count())->toBe(4);
+    $this->post('/people/S-1/disabled');
+    $this->post('/people/S-1/invitation')->assertSessionHasErrors('person');
+    // Without an address it is handed over.
+    personCalled('S-2')->update(['email' => null]);
+    $this->post('/people/S-2/invitation')->assertSessionHas('link');
+    $this->get('/accounts?role=guardian')->assertOk();
+});
+
+test('a forgotten password: the same answer for whomever, and a letter to whom the school knows', function () {
+    $answers = [];
+    foreach ([(string) personCalled('T-2')->email, 'nobody@elsewhere.example', "x'; --"] as $typed) {
+        $answers[] = $this->post('/sign-in/forgotten', ['email' => $typed])
+            ->assertRedirect('/sign-in')
+            ->getSession()
+            ->get('said');
+    }
+    expect(array_unique($answers))->toHaveCount(1);
+    $this->work();
+    expect(DB::table('letters')->where('kind', 'reset')->pluck('person_id')->all())->toBe([
+        personCalled('T-2')->id,
+    ]);
+    $link = linkFor($this, 'T-2');
+    signsIn($this, 'T-2', 'whatever it was');
+    setsPassword($this, $link)->assertRedirect('/sign-in');
+    signsIn($this, 'T-2')->assertRedirect('/');
+    $this->post('/sign-out');
+    $this->post('/sign-in/forgotten', ['email' => ''])->assertSessionHasErrors('email');
+});
+
+test('known and unknown get one answer, and what fails is bounded by account and over all', function () {
+    personCalled('T-2')
+        ->forceFill(['password' => NEW_PASSWORD, 'password_set_at' => now()])
+        ->save();
+    $email = (string) personCalled('T-2')->email;
+    $words = fn (string $who): string => session()->get('errors')->first('email');
+    signsIn($this, $email, 'not this one')->assertSessionHasErrors('email');
+    $known = $words($email);
+    signsIn($this, 'nobody@elsewhere.example', 'not this one')->assertSessionHasErrors('email');
+    expect($words(''))->toBe($known);
+    for ($n = 0; $n < 9; $n++) {
+        signsIn($this, $email, 'not this one')->assertSessionHasErrors('email');
+    }
+    // Wherever it comes from, and with the right one.
+    $this->withServerVariables(['REMOTE_ADDR' => '10.9.8.7']);
+    signsIn($this, $email)->assertStatus(429);
+    signsIn($this, mb_strtoupper($email))->assertStatus(429);
+    // Others of the school are let in.
+    personCalled('T-1')
+        ->forceFill(['password' => NEW_PASSWORD])
+        ->save();
+    signsIn($this, 'T-1')->assertRedirect('/');
+    auth()->logout();
+    $this->travel(16)->minutes();
+    signsIn($this, $email)->assertRedirect('/');
+    auth()->logout();
+    // Many accounts from one place.
+    for ($n = 0; $n < 200; $n++) {
+        app(Nomada\App\Actions\Account\CheckPassword::class)("guess-$n", 'x', '10.1.1.1');
+    }
+    $this->withServerVariables(['REMOTE_ADDR' => '10.1.1.1']);
+    signsIn($this, 'T-1')->assertStatus(429);
+    $this->withServerVariables(['REMOTE_ADDR' => '10.1.1.2']);
+    signsIn($this, 'T-1')->assertRedirect('/');
+});
+
+test('the time of signing in does not tell who is known', function () {
+    config(['hashing.bcrypt.rounds' => 6]);
+    $check = app(Nomada\App\Actions\Account\CheckPassword::class);
+    DB::table('people')
+        ->where('sourced_id', 'T-2')
+        ->update(['password' => Hash::make(NEW_PASSWORD, ['rounds' => 6])]);
+    $check('warm-up', 'x', '1');
+    $times = [];
+    for ($n = 0; $n < 100; $n++) {
+        foreach (['T-2', "nobody-$n"] as $is => $who) {
+            $began = hrtime(true);
+            $check($who, 'not this one', "from $n");
+            $times[] = [hrtime(true) - $began, $is];
+        }
+    }
+    // Mann-Whitney: how the ranks of the one kind lie among all.
+    sort($times);
+    $sum = array_sum(array_map(fn (int $rank): int => $times[$rank][1] === 0 ? $rank + 1 : 0, array_keys($times)));
+    $z = abs($sum - (100 * 101) / 2 - (100 * 100) / 2) / sqrt((100 * 100 * 201) / 12);
+    expect($z)->toBeLessThan(5.0);
+});
+
+test(
+    'a second factor: set up, asked for, each code once, codes on paper, and taken away by its owner',
+    function () {
+        config(['nomada.second_factor' => true]);
+        personCalled('A-1')
+            ->forceFill(['password' => NEW_PASSWORD, 'password_set_at' => now()])
+            ->save();
+        signsIn($this, 'A-1')->assertRedirect('/');
+        // Nothing before it is set up.
+        $this->get('/term')->assertRedirect('/account');
+        $this->getJson('/find?q=mar')->assertForbidden();
+        $this->get('/account')->assertSee('Coordinators sign in with a second factor');
+        $this->post('/account/second-factor')->assertRedirect('/account');
+        $this->put('/account/second-factor', ['code' => '000000'])->assertSessionHasErrors('code');
+        $this->get('/account/codes')->assertRedirect('/account');
+        $totp = fn (): Totp => Totp::of((string) personCalled('A-1')->totp_secret);
+        $this->put('/account/second-factor', ['code' => $totp()->code(time())])->assertRedirect('/account/codes');
+        $codes = session('codes');
+        $this->get('/account/codes')->assertSee($codes[0])->assertSee($codes[9]);
+        $this->get('/term')->assertOk();
+        $this->post('/sign-out');
+        // The password alone is half.
+        signsIn($this, 'A-1')->assertRedirect('/sign-in/code');
+        expect(auth()->check())->toBeFalse();
+        $this->get('/term')->assertRedirect('/sign-in');
+        $this->get('/sign-in/code')->assertSee('Your second factor');
+        $this->post('/sign-in/code', ['code' => '123456'])->assertSessionHasErrors('code');
+        // The code that set it up is used; the next counts.
+        $this->post('/sign-in/code', ['code' => $totp()->code(time())])->assertSessionHasErrors('code');
+        $this->post('/sign-in/code', ['code' => $totp()->code(time() + 30)])->assertRedirect('/term');
+        expect(auth()->id())->toBe(personCalled('A-1')->id);
+        $this->post('/sign-out');
+        signsIn($this, 'A-1');
+        $this->post('/sign-in/code', ['code' => strtoupper($codes[3])])->assertRedirect('/');
+        $this->get('/account')->assertSee('9 codes on paper are left');
+        $this->post('/sign-out');
+        signsIn($this, 'A-1');
+        $this->post('/sign-in/code', ['code' => $codes[3]])->assertSessionHasErrors('code');
+        foreach (range(1, 5) as $n) {
+            $this->post('/sign-in/code', ['code' => "00000$n"]);
+        }
+        $this->post('/sign-in/code', ['code' => $codes[4]])->assertSessionHasErrors([
+            'code' => 'Too many wrong codes. Wait a quarter of an hour, and sign in again.',
+        ]);
+        Cache::flush();
+        $this->post('/sign-in/code', ['code' => $codes[4]])->assertRedirect('/');
+        $this->post('/account/codes', ['own_code' => 'wrong'])->assertSessionHasErrors('own_code');
+        $this->post('/account/codes', ['own_code' => $codes[5]])->assertRedirect('/account/codes');
+        expect(session('codes'))->not->toContain($codes[6]);
+        $this->delete('/account/second-factor', ['own_code' => $codes[6]])->assertSessionHasErrors('own_code');
+        $this->delete('/account/second-factor', ['own_code' => session('codes')[0] ?? ''])->assertRedirect(
+            '/account',
+        );
+    },
+);
+
+test('half a sign-in ends after ten minutes', function () {
+    personCalled('T-2')
+        ->forceFill(['password' => NEW_PASSWORD, 'totp_secret' => 'GEZDGNBVGY3TQOJQ', 'totp_set_at' => now()])
+        ->save();
+    signsIn($this, 'T-2')->assertRedirect('/sign-in/code');
+    $half = session('half signed in');
+    $this->withSession(['half signed in' => [$half[0], $half[1] - 601]])
+        ->get('/sign-in/code')
+        ->assertRedirect('/sign-in');
+    $this->withSession(['half signed in' => [$half[0], $half[1] - 601]])
+        ->post('/sign-in/code', ['code' => Totp::of('GEZDGNBVGY3TQOJQ')->code(time())])
+        ->assertRedirect('/sign-in');
+    expect(auth()->check())->toBeFalse();
+});
+
+test('one sees where one is signed in, and ends it; a changed password ends all others', function () {
+    $me = personCalled('T-2');
+    $me->forceFill(['password' => NEW_PASSWORD, 'password_set_at' => now(), 'remember_token' => 'before'])->save();
+    signsIn($this, 'T-2');
+    $here = SignIn::query()->where('person_id', $me->id)->firstOrFail();
+    $there = SignIn::query()->create([
+        'person_id' => $me->id,
+        'browser' => 'Mozilla/5.0 (iPhone; CPU iPhone OS 17_0 like Mac OS X) Safari/604.1',
+        'address' => '10.0.0.9',
+        'began_at' => now(),
+        'seen_at' => now(),
+    ]);
+    $others = SignIn::query()->create([
+        'person_id' => personCalled('T-1')->id,
+        'began_at' => now(),
+        'seen_at' => now(),
+    ]);
+    $this->get('/account')->assertSee('Safari, iPhone')->assertSee('10.0.0.9')->assertSee('this one');
+    $this->delete("/account/sign-ins/$others->id");
+    expect($others->fresh()->ended_at)->toBeNull();
+    $this->delete("/account/sign-ins/$there->id")->assertSessionHas('said', '1 sign-in is ended.');
+    expect($there->fresh()->ended_at)->not->toBeNull()->and($me->fresh()->remember_token)->not->toBe('before');
+    // What is ended elsewhere is out at its next request.
+    $this->get('/account')->assertOk();
+    $here->update(['ended_at' => now()]);
+    $this->get('/account')->assertRedirect('/sign-in');
+    $this->get('/account')->assertRedirect('/sign-in');
+    signsIn($this, 'T-2');
+    $again = SignIn::query()->create(['person_id' => $me->id, 'began_at' => now(), 'seen_at' => now()]);
+    $new = ['password' => 'another one of mine', 'again' => 'another one of mine'];
+    $this->put('/account/password', ['old_password' => 'wrong', ...$new])->assertSessionHasErrors('old_password');
+    $this->put('/account/password', ['old_password' => NEW_PASSWORD, ...$new])->assertRedirect('/account');
+    expect($again->fresh()->ended_at)->not->toBeNull();
+    $this->get('/account')->assertOk();
+    $this->delete('/account/sign-ins')->assertRedirect('/account');
+    $this->post('/sign-out');
+    expect(SignIn::query()->where('person_id', $me->id)->whereNull('ended_at')->count())->toBe(0);
+    signsIn($this, 'T-2')->assertSessionHasErrors('email');
+    signsIn($this, 'T-2', 'another one of mine')->assertRedirect('/');
+});
+
+test('a new machine gets its first coordinator, and one who has lost everything comes back', function () {
+    $this->artisan('nomada:coordinator', ['address' => 'nonsense'])->assertFailed();
+    Artisan::call('nomada:coordinator', [
+        'address' => 'nora@new.example',
+        '--given' => 'Nora',
+        '--family' => 'Pardo',
+    ]);
+    preg_match('#(/account/passes/\S+)#', Artisan::output(), $m);
+    setsPassword($this, $m[1])->assertRedirect('/sign-in');
+    signsIn($this, 'nora@new.example')->assertRedirect('/');
+    expect(auth()->user()->isCoordinator())->toBeTrue();
+    auth()->logout();
+    personCalled('T-2')
+        ->forceFill(['disabled_on' => '2027-01-01', 'totp_secret' => 'GEZDGNBV', 'totp_set_at' => now()])
+        ->save();
+    Artisan::call('nomada:coordinator', ['address' => (string) personCalled('T-2')->email, '--lost' => true]);
+    expect(personCalled('T-2')->isCoordinator())
+        ->toBeTrue()
+        ->and(personCalled('T-2')->disabled_on)
+        ->toBeNull()
+        ->and(personCalled('T-2')->hasSecondFactor())
+        ->toBeFalse();
+});
+
+test('without the demo its password opens nothing, whatever was loaded before', function () {
+    $demo = (string) config('nomada.demo_password');
+    $me = personCalled('A-1');
+    $me->forceFill(['password' => $demo, 'has_demo_password' => true])->save();
+    signsIn($this, 'A-1', $demo)->assertSessionHasErrors('email');
+    $this->post('/sign-in/demo', ['person' => 'A-1'])->assertNotFound();
+    // Neither does a session that began in the demo.
+    config(['nomada.demo' => true]);
+    signsIn($this, 'A-1', $demo)->assertRedirect('/');
+    $this->get('/term')->assertOk();
+    config(['nomada.demo' => false]);
+    auth()->forgetGuards();
+    $this->get('/term')->assertRedirect('/sign-in');
+    // And it goes into an empty database only.
+    config(['nomada.demo' => true]);
+    $before = personCalled('T-2')->password;
+    $this->artisan('nomada:demo', ['--fresh' => true])->assertFailed();
+    expect(personCalled('T-2')->password)->toBe($before);
+});
+
+test('a setting is yes or no, and nothing else', function () {
+    foreach (['yes', 'on', 'TRUE', '1', true] as $yes) {
+        expect(Setting::yes('X', $yes, false))->toBeTrue();
+    }
+    foreach (['no', 'Off', 'false', '0', false] as $no) {
+        expect(Setting::yes('X', $no, true))->toBeFalse();
+    }
+    expect(Setting::yes('X', null, true))->toBeTrue()->and(Setting::yes('X', '', false))->toBeFalse();
+    expect(fn () => Setting::yes('X', 'maybe', false))->toThrow(
+        RuntimeException::class,
+        'X is "maybe". Write yes or no.',
+    );
+});
