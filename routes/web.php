@@ -50,7 +50,7 @@ Route::middleware('guest')->group(function (): void {
     Route::post('/sign-in', [SignInController::class, 'store'])
         ->middleware('throttle:sign-in')
         ->name('sign-in.store');
-    Route::get('/sign-in/code', [SignInController::class, 'code'])->name('sign-in.code');
+    Route::get('/sign-in/code', [SignInController::class, 'second'])->name('sign-in.code');
     Route::post('/sign-in/code', [SignInController::class, 'enter'])
         ->middleware('throttle:sign-in')
         ->name('sign-in.enter');

@@ -54,7 +54,7 @@ final class SignInController extends Controller
     }
 
     /** The second factor, for whoever has given the first a moment ago. */
-    public function code(Request $request): View|RedirectResponse
+    public function second(Request $request): View|RedirectResponse
     {
         return $this->half($request) === null ? redirect()->route('sign-in') : view('account.code');
     }

@@ -15,18 +15,19 @@ use Nomada\App\Models\Account\AccountPass;
 /** The link in a letter by which somebody sets a password; and asking for one. */
 final class PassController extends Controller
 {
-    public function show(AccountPass $pass): View
+    // The id is looked up here and not bound: the signature is asked first.
+    public function show(int $pass): View
     {
-        return view('account.pass', ['pass' => $pass->load('person')]);
+        return view('account.pass', ['pass' => AccountPass::query()->with('person')->findOrFail($pass)]);
     }
 
-    public function store(Request $request, AccountPass $pass, SetPassword $set): RedirectResponse
+    public function store(Request $request, int $pass, SetPassword $set): RedirectResponse
     {
         $given = $request->validate(
             ['password' => ['required', 'string', 'max:400'], 'again' => ['required', 'string', 'same:password']],
             ['password.*' => __('account.password.write'), 'again.*' => __('account.password.differ')],
         );
-        $set->byPass($pass, $given['password']);
+        $set->byPass(AccountPass::query()->findOrFail($pass), $given['password']);
 
         return redirect()->route('sign-in')->with('said', __('account.password.kept'));
     }
