@@ -28,6 +28,8 @@ final readonly class Finding
                 : "name {$this->name->value}").
                 ', another address'.
                 ($this->isSchools ? ' of the school' : ', not of the school'),
+            Verdict::AnotherAccount => ($this->sameAddress ? 'the address' : 'the name').
+                ' of this student, typed from the account of somebody else',
             Verdict::AnotherSection => 'on the roster of another section of this course',
             Verdict::Already => 'this student is registered already',
             Verdict::Unknown => 'neither the address nor the name is on the roster',

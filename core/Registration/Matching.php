@@ -271,7 +271,16 @@ final class Matching
     {
         $same = $registrant->address === $entry->address;
         $name = $registrant->name->compare($entry->name);
-        $verdict = $same ? ($name->isLike() ? Verdict::Certain : Verdict::CheckName) : Verdict::CheckAddress;
+        // Brothers and sisters may share an address: there the name, or the account, tells who it is.
+        $isShared = count($this->byAddress[$entry->section][$entry->address] ?? []) > 1;
+        $isOwn = $registrant->account === $entry->person;
+        $verdict = match (true) {
+            ! $same => Verdict::CheckAddress,
+            ! $name->isLike() => Verdict::CheckName,
+            $registrant->account !== null && ! $isOwn => Verdict::AnotherAccount,
+            $isShared && ! $isOwn && $name !== NameRelation::Equal => Verdict::CheckName,
+            default => Verdict::Certain,
+        };
         // A name that is like those of two students says nothing of either.
         if (
             $verdict === Verdict::CheckAddress &&
@@ -327,6 +336,17 @@ final class Matching
                         $isSchools,
                     );
                 }
+            }
+        }
+
+        // Somebody typed a student's address or name from another account, while the student waits as well.
+        foreach (
+            $registrant->account === null ? [] : $this->candidates($registrant, $registrant->section) as $entry
+        ) {
+            $name = $registrant->name->compare($entry->name);
+            $same = $registrant->address === $entry->address;
+            if ($registrant->account !== $entry->person && ($same || $name === NameRelation::Equal)) {
+                return new Finding($registrant, Verdict::AnotherAccount, $entry, $name, $same, $isSchools);
             }
         }
 

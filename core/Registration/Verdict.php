@@ -10,6 +10,8 @@ enum Verdict: string
     case Certain = 'certain';
     case CheckName = 'check-name';
     case CheckAddress = 'check-address';
+    /** Address and name of a student, typed by somebody signed in as somebody else. */
+    case AnotherAccount = 'another-account';
     case AnotherSection = 'another-section';
     case Already = 'already';
     case Unknown = 'unknown';
@@ -20,6 +22,7 @@ enum Verdict: string
             self::Certain => 'certain',
             self::CheckName => 'check the name',
             self::CheckAddress => 'check the address',
+            self::AnotherAccount => 'another account',
             self::AnotherSection => 'another section',
             self::Already => 'already registered',
             self::Unknown => 'unknown',

@@ -414,7 +414,7 @@ test(
         $this->as('A-1')
             ->post("/registration/$id/section", ['section' => 'nowhere'])
             ->assertSessionHasErrors('section');
-        $this->post("/registration/$id/section", ['share' => 'STA'])->assertSessionHasErrors('section');
+        $this->post("/registration/$id/section", ['section' => 'STA'])->assertSessionHasErrors('section');
         $this->post("/registration/$id/section", ['section' => 'SPA'])->assertSessionHasNoErrors();
         expect(registrationOf('S-1')->series_id)->not->toBe($series);
         // The teacher who sent it may take it back, though it is another's section now.
@@ -748,4 +748,38 @@ test('who comes to a shared series by its other section is on its roster', funct
     )[registrationOf('S-4')->id];
     expect($finding->verdict)->toBe(Verdict::Certain);
     $this->get('/registration/desk')->assertDontSee('another section');
+});
+
+test('what was sent is the receiving teacher\'s, and not the sender\'s any more', function () {
+    $series = takesRegistrations($this);
+    takesRegistrations($this, [], 'SPA');
+    registerAs($this, 'S-4', $series);
+    $id = registrationOf('S-4')->id;
+    $this->as('T-1')
+        ->post("/registration/$id/acceptance")
+        ->assertForbidden();
+    $this->as('T-2')
+        ->post("/registration/$id/section", ['section' => 'SPA'])
+        ->assertSessionHasNoErrors();
+    foreach (['acceptance', 'decline', 'section'] as $act) {
+        $this->as('T-2')
+            ->post("/registration/$id/$act")
+            ->assertForbidden();
+    }
+    $this->delete("/registration/$id")->assertForbidden();
+    $this->as('T-1')
+        ->delete("/registration/$id/decision")
+        ->assertForbidden();
+    $this->post("/registration/$id/acceptance")->assertSessionHasNoErrors();
+    expect(registrationOf('S-4')->state)->toBe('accepted');
+});
+
+test('the desk says whose account typed, wherever that is not plain', function () {
+    $series = takesRegistrations($this);
+    registerAs($this, 'S-2', $series, 'Nerea Couto', 'nerea@elsewhere.example');
+    registerAs($this, 'S-3', $series);
+    $this->as('T-2')
+        ->get('/registration/desk')
+        ->assertSee('typed from the account of Rui Mestre, who is registered if you accept')
+        ->assertDontSee('the account of Teo Kallas');
 });

@@ -18,6 +18,8 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Registration\Finding;
+use Nomada\Core\Registration\NameRelation;
+use Nomada\Core\Registration\PersonName;
 use Nomada\Core\Registration\Verdict;
 use Nomada\Core\Term\LocalDate;
 
@@ -277,7 +279,12 @@ final readonly class RegistrationDesk
                 'why' => $f->why(),
                 'name' => $f->marked((string) $r->typed_name),
                 'address' => (string) $r->typed_email,
-                'account' => $f->entry !== null && $f->entry->person !== $r->person_id ? $account : null,
+                // Whose account typed is said wherever it is not plainly the one whose name was typed.
+                'account' => ($f->entry !== null && $f->entry->person !== $r->person_id) ||
+                    (new PersonName((string) $r->typed_name))->compare(new PersonName($account)) !==
+                        NameRelation::Equal
+                        ? $account
+                        : null,
                 'rosterName' => $f->entry === null ? [] : $f->marked($f->entry->name->typed),
                 'rosterAddress' => $f->entry->address ?? '',
                 'same' => $f->sameAddress,

@@ -6,6 +6,7 @@
         'certain' => 'good',
         'check-name' => 'todo',
         'check-address' => 'todo',
+        'another-account' => 'bad',
         'another-section' => 'todo',
         'already' => 'quiet',
         'unknown' => 'bad',
@@ -47,8 +48,8 @@
                 <nav aria-label="Verdict"><a @class(['pill', 'on' => $verdict === '']) href="{{ route('desk') }}">All {{ $all }}</a>
                     @foreach (Verdict::cases() as $v)
                         @if (($counts[$v->value] ?? 0) > 0)
-                            <a @class(['pill', 'on' => $verdict === $v->value])
-                                href="{{ route('desk', ['verdict' => $v->value]) }}">{{ ucfirst($v->words()) }}
+                            <a @class(['pill', 'on' => $verdict === $v->value]) href="{{ route('desk', ['verdict' =>
+                                $v->value]) }}">{{ ucfirst($v->words()) }}
                                 {{ $counts[$v->value] }}</a>
                         @endif
                     @endforeach
@@ -78,7 +79,8 @@
                                         class="{{ $tone[$l['verdict']->value] }}">{{ ucfirst($l['verdict']->words()) }}</b><small>{{ $l[
                                             'why'] }}</small>
                                     @if ($l['account'])
-                                        <small class="bad">typed from the account of {{ $l['account'] }}</small>
+                                        <small class="bad">typed from the account of {{ $l['account'] }}, who is registered if you
+                                            accept</small>
                                     @endif
                                 </td>
                                 <td>@include('registration.marked', ['pieces' => $l['name']])<br><small class="addr">

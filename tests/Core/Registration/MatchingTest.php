@@ -170,3 +170,39 @@ test('the assignment is the best there is, against trying all of them', function
             ->toBe($n);
     }
 });
+
+test('certain means certain: whose account it is counts, and brothers and sisters are told apart', function () {
+    $roster = [
+        onRoster(1, 'María Otero', 'otero@home.example'),
+        onRoster(2, 'Martín Otero', 'otero@home.example'),
+        onRoster(3, 'Teo Kallas', 'teo@school.example'),
+    ];
+    $by = fn (int $account, string $name, string $address): array => verdicts(
+        [new Registrant(1, $name, $address, 1, 7, $account)],
+        $roster,
+    );
+    expect($by(3, 'Teo Kallas', 'teo@school.example'))
+        ->toBe(['certain 3'])
+        // An impostor alone in the queue.
+        ->and($by(9, 'Teo Kallas', 'teo@school.example'))
+        ->toBe(['another-account 3'])
+        ->and($by(9, 'Teo Kallas', 'teo@home.example'))
+        ->toBe(['check-address 3'])
+        // A sister's name that is near, from her own account, and from nobody's.
+        ->and($by(1, 'Maria Otero', 'otero@home.example'))
+        ->toBe(['certain 1'])
+        ->and($by(2, 'María Otero', 'otero@home.example'))
+        ->toBe(['another-account 1'])
+        ->and(verdicts([wants(1, 'Mari Otero', 'otero@home.example')], $roster))
+        ->toBe(['check-name 1']);
+    // Both at once: the student is certain, whoever typed them in is not.
+    expect(
+        verdicts(
+            [
+                new Registrant(1, 'Teo Kallas', 'teo@school.example', 1, 7, 9),
+                new Registrant(2, 'Teo Kallas', 'teo@school.example', 1, 7, 3),
+            ],
+            $roster,
+        ),
+    )->toBe(['another-account 3', 'certain 3']);
+});

@@ -108,7 +108,7 @@ final class DeskController extends Controller
 
     public function undo(Request $request, Registration $registration, DecideRegistration $decide): RedirectResponse
     {
-        $decide->undo($this->allowed($registration), $this->person($request));
+        $decide->undo($this->allowed($registration, true), $this->person($request));
 
         return back()->with('said', 'Taken back: '.($registration->typed_name ?? '').' waits again.');
     }
@@ -137,13 +137,19 @@ final class DeskController extends Controller
             ->with('said', $registering === null ? 'The roster is followed.' : $registering->say().'.');
     }
 
-    /** By the section where it is, or, to take back a sending, where it was. */
-    private function allowed(Registration $registration): Registration
+    /**
+     * By the section where it is: whoever has sent it away has nothing to do with it any more, but to take that back.
+     *
+     * @param  bool  $takesBack  the sending is taken back: by the section where it was
+     */
+    private function allowed(Registration $registration, bool $takesBack = false): Registration
     {
         $registration->load(['series.section', 'person']);
         $this->authorize(
             'serve',
-            $registration->before !== null && $registration->before['series_id'] !== $registration->series_id
+            $takesBack &&
+            $registration->before !== null &&
+            $registration->before['series_id'] !== $registration->series_id
                 ? Series::query()->with('section')->findOrFail($registration->before['series_id'])->section
                 : $registration->series->section,
         );
