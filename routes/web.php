@@ -80,6 +80,10 @@ Route::post('/join/{secret}', [DoorController::class, 'enter'])
     ->where('secret', LinkSecret::PATTERN)
     ->middleware('throttle:door')
     ->name('door.enter');
+Route::post('/join/{secret}/pass', [DoorController::class, 'askForPass'])
+    ->where('secret', LinkSecret::PATTERN)
+    ->middleware('throttle:code')
+    ->name('door.ask');
 // Asked every few seconds by everybody who waits: it starts no session and asks for nobody.
 Route::get('/join/{secret}/look', [DoorController::class, 'look'])
     ->where('secret', LinkSecret::PATTERN)

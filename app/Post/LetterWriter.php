@@ -77,16 +77,21 @@ final readonly class LetterWriter
                 'name' => $letter->to_name,
                 'class' => $section->name(),
                 'school' => $school->name,
-                'when' => $this->when($letter, $series, $registration, $registration->only_day ?? $pass?->only_day),
+                'when' => $this->when(
+                    $letter,
+                    $series,
+                    $registration,
+                    $registration->only_day ?? $pass?->onlyDay(),
+                ),
                 'link' => (string) $link?->address(),
                 'phone' => $phone === null ? 'not set up' : "$phone->dial_in, PIN $phone->pin",
                 'page' => route('register', $letter->series_id),
                 'child' => '',
-                'until' => $pass?->expires_at === null
+                'until' => $pass?->endsAt() === null
                         ? ''
                         : $section->term
                             ->calendar()
-                            ->zone->dateAt((int) $pass->expires_at->timestamp - 1)
+                            ->zone->dateAt((int) $pass->endsAt() - 1)
                             ->short(),
             ],
         );

@@ -47,12 +47,15 @@ final readonly class Door
         if ($refusal !== null) {
             return new DoorAnswer($refusal);
         }
+        $byTime = self::isGuest($knock, $visitor) ? $byTime->forGuest() : $byTime;
         if (
             $rules->hiddenOutside &&
             ! $byTime->asHost &&
             in_array($byTime->reply, [DoorReply::TooEarly, DoorReply::Over], true)
         ) {
-            return new DoorAnswer(DoorReply::Shut, $byTime->session, $byTime->opensAt, $byTime->next);
+            $shut = new DoorAnswer(DoorReply::Shut, $byTime->session, $byTime->opensAt, $byTime->next);
+
+            return $byTime->asGuest ? $shut->forGuest() : $shut;
         }
 
         return $byTime->reply === DoorReply::ComeIn ? $this->byRoom($byTime, $knock, $visitor, $rules) : $byTime;
@@ -108,10 +111,13 @@ final readonly class Door
         if ($visitor->isHost) {
             return null;
         }
+        if (self::isGuest($knock, $visitor) && $knock->isHeldElsewhere) {
+            return DoorReply::PassElsewhere;
+        }
         if ($knock->isHidden) {
             return DoorReply::Shut;
         }
-        if ($knock->kind === LinkKind::Guest || $visitor->looks) {
+        if (self::isGuest($knock, $visitor) || $visitor->looks) {
             return null;
         }
         if ($visitor->registration === 'declined') {
@@ -126,6 +132,16 @@ final readonly class Door
             : ($visitor->isOnRoster && $rules->straightIn !== StraightIn::Nobody
                 ? DoorReply::RegisterFirst
                 : DoorReply::NotOnRoster);
+    }
+
+    /** By a guest's pass comes a guest; whoever has a part in the class comes as what they are, by whatever link. */
+    private static function isGuest(Knock $knock, Visitor $visitor): bool
+    {
+        return $knock->kind === LinkKind::Guest &&
+            ! $visitor->isHost &&
+            ! $visitor->isOnRoster &&
+            ! $visitor->looks &&
+            $visitor->registration !== 'accepted';
     }
 
     private static function isStraightIn(Visitor $visitor, DoorRules $rules): bool
@@ -221,11 +237,19 @@ final readonly class Door
             ! $room->isInside && $room->seats !== null && $room->inside >= $room->seats => DoorReply::Full,
             $rules->needsHost && ! $room->hostInside => DoorReply::NoHost,
             $visitor->looks => DoorReply::ComeIn,
-            $knock->kind !== LinkKind::Guest && ! self::isStraightIn($visitor, $rules) => DoorReply::WaitOutside,
+            ! $come->asGuest && ! self::isStraightIn($visitor, $rules) => DoorReply::WaitOutside,
             default => DoorReply::ComeIn,
         };
 
-        return new DoorAnswer($reply, $come->session, $come->opensAt, $come->next, $come->asHost, $come->looks);
+        return new DoorAnswer(
+            $reply,
+            $come->session,
+            $come->opensAt,
+            $come->next,
+            $come->asHost,
+            $come->looks,
+            $come->asGuest,
+        );
     }
 
     private function opens(PlannedSession $session, bool $asHost): int

@@ -19,6 +19,21 @@ final readonly class DoorAnswer
         public ?PlannedSession $next = null,
         public bool $asHost = false,
         public bool $looks = false,
+        public bool $asGuest = false,
     ) {
+    }
+
+    /** The same, for somebody who comes by a guest's pass and is nobody of the class. */
+    public function forGuest(): self
+    {
+        return new self(
+            $this->reply,
+            $this->session,
+            $this->opensAt,
+            $this->next,
+            $this->asHost,
+            $this->looks,
+            true,
+        );
     }
 }

@@ -27,6 +27,8 @@ enum DoorReply: string
     case Full = 'full';
     case Elsewhere = 'elsewhere';
     case SentOut = 'sent-out';
+    /** A guest's pass that another browser keeps. */
+    case PassElsewhere = 'pass-elsewhere';
     case Left = 'left';
     case Ahead = 'ahead';
 

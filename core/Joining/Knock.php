@@ -18,6 +18,7 @@ final readonly class Knock
      * @param  int|null  $only  the day of the one session that a guest pass is for
      * @param  array{int, int}|null  $openHours  of a drop-in room: UTC start and end of the hours that hold now or
      *   come next; null where none is left
+     * @param  bool  $isHeldElsewhere  a guest's pass that another browser keeps
      * @param  Belonging|null  $belonging  the visitor's parts; where null, `visitor` says what holds for every session
      */
     public function __construct(
@@ -32,6 +33,7 @@ final readonly class Knock
         public RoomState $room = new RoomState(),
         public ?array $openHours = null,
         public ?Belonging $belonging = null,
+        public bool $isHeldElsewhere = false,
     ) {
     }
 
@@ -64,6 +66,7 @@ final readonly class Knock
                 $this->room,
                 $this->openHours,
                 $this->belonging,
+                $this->isHeldElsewhere,
             );
     }
 

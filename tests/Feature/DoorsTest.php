@@ -583,3 +583,108 @@ test('whoever waits is told when the door has changed, without a session, and al
         ->update(['state' => 'cancelled', 'cancelled' => 'ill']);
     expect($version())->not->toBe($inside);
 });
+
+test(
+    'a pass is one person\'s: the first browser keeps it, the next asks, and the teacher sees both and decides',
+    function () {
+        $path = seriesPath($this);
+        $this->as('A-1')
+            ->post("$path/guests", ['guest_name' => 'Vera Ocampo', 'until' => '12 Feb'])
+            ->assertSessionHasNoErrors();
+        $pass = linkOf($this, LinkKind::Guest);
+        enter($this, 'T-2', linkOf($this, LinkKind::Host));
+        $as = function (array $cookies, string $browser) use ($pass) {
+            auth()->logout();
+            cache()->flush();
+            $this->defaultCookies = $cookies;
+
+            return [
+                $this->withCookies($cookies)
+                    ->withHeader('User-Agent', $browser)
+                    ->get("/join/$pass->secret"),
+                $this->withCookies($cookies)
+                    ->withHeader('User-Agent', $browser)
+                    ->post("/join/$pass->secret"),
+            ];
+        };
+        [$page, $entered] = $as([], 'Firefox/130 (Windows)');
+        $page->assertSee('Come in');
+        $word = $entered->getCookie("pass_$pass->id")->getValue();
+        expect($entered->headers->get('Location'))->toContain('/bridge/rooms/');
+        // The same browser again, and another one.
+        $as(["pass_$pass->id" => $word], 'Firefox/130 (Windows)')[0]->assertSee('Come in');
+        [$page, $entered] = $as([], 'Safari/604 (iPhone)');
+        $page->assertSee('This pass is in use in another browser')->assertSee('Ask to come in here');
+        expect($entered->headers->get('Location'))->toContain("/join/$pass->secret");
+        // A student of the class comes as the student, whatever pass it is; somebody else's account as a guest.
+        $this->as('S-1')
+            ->get("/join/$pass->secret")
+            ->assertDontSee('another browser');
+        auth()->logout();
+        $this->defaultCookies = [];
+        $asks = $this->withHeader('User-Agent', 'Safari/604 (iPhone)')->post("/join/$pass->secret/pass");
+        $second = $asks->getCookie("pass_$pass->id")->getValue();
+        $this->withCookies(["pass_$pass->id" => $second])
+            ->get("/join/$pass->secret")
+            ->assertSee('The teacher has been asked');
+        $session = $this->section('MAR')
+            ->series()
+            ->firstOrFail()
+            ->sessions()
+            ->where('day', '2027-02-09')
+            ->firstOrFail();
+        $this->as('T-2')
+            ->get("/live/$session->id")
+            ->assertSee('1 pass in two browsers')
+            ->assertSee('First: Firefox, Windows')
+            ->assertSee('Asks: Safari, iPhone');
+        $claim = (string) DB::table('pass_claims')->value('id');
+        $this->as('T-1')
+            ->post("/live/$session->id", ['act' => 'pass-move', 'person' => $claim])
+            ->assertForbidden();
+        $this->as('T-2')
+            ->post("/live/$session->id", ['act' => 'pass-move', 'person' => $claim])
+            ->assertSessionHas('said', 'The pass of Vera Ocampo was moved to the second browser.');
+        $this->post("/live/$session->id", ['act' => 'pass-keep', 'person' => $claim])->assertSessionHasErrors(
+            'form',
+        );
+        $as(["pass_$pass->id" => $second], 'Safari/604 (iPhone)')[0]->assertSee('Come in');
+        $as(["pass_$pass->id" => $word], 'Firefox/130 (Windows)')[0]->assertSee('in use in another browser');
+        // In the database no word of a cookie.
+        expect(json_encode([DB::table('join_links')->get(), DB::table('pass_claims')->get()]))
+            ->not->toContain($word)
+            ->not->toContain($second);
+    },
+);
+
+test('guests are marked, and a pass for one session goes where it goes', function () {
+    $path = seriesPath($this);
+    $this->as('A-1')
+        ->post("$path/guests", ['guest_name' => 'Vera Ocampo', 'until' => '9 Feb', 'only_day' => '9 Feb'])
+        ->assertSessionHasNoErrors();
+    $pass = linkOf($this, LinkKind::Guest);
+    $series = $this->section('MAR')->series()->firstOrFail();
+    $session = $series->sessions()->where('day', '2027-02-11')->firstOrFail();
+    $pass->update(['only_session_id' => $session->id, 'only_day' => '2027-02-11']);
+    $this->put("/sections/MAR/series/$series->id/sessions/$session->id", [
+        'move_day' => '12 Feb',
+        'move_start' => '10:00',
+        'move_end' => '10:47',
+    ])->assertSessionHasNoErrors();
+    expect($pass->fresh()->onlyDay())->toBe('2027-02-12');
+    auth()->logout();
+    momentAt('2027-02-11', '09:58');
+    $this->get("/join/$pass->secret")
+        ->assertSee('Fri 12 Feb')
+        ->assertDontSee('Come in');
+    momentAt('2027-02-12', '09:58');
+    enter($this, 'T-2', linkOf($this, LinkKind::Host));
+    auth()->logout();
+    cache()->flush();
+    $this->post("/join/$pass->secret");
+    $room = linkOf($this, LinkKind::Series)->room;
+    $names = array_column($this->standins->get("/bridge/rooms/$room?meeting=2027-02-12T09:00")['inside'], 'name');
+    expect($names)->toContain('Vera Ocampo (guest)');
+    momentAt('2027-02-12', '23:59');
+    $this->get("/join/$pass->secret")->assertDontSee('Come in');
+});

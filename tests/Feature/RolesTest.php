@@ -205,6 +205,7 @@ const ROUTES = [
     'join' => ['GET', '/join', 200, 200, 200, 200, 302],
     'join.find' => ['POST', '/join', 302, 302, 302, 302, 302],
     'door' => ['GET', '/join/AAAAAAAAAAAAAAAAAAAAAAAAAAA', 404, 404, 404, 404, 302],
+    'door.ask' => ['POST', '/join/AAAAAAAAAAAAAAAAAAAAAAAAAAA/pass', 404, 404, 404, 404, 404],
     'door.enter' => ['POST', '/join/AAAAAAAAAAAAAAAAAAAAAAAAAAA', 404, 404, 404, 404, 302],
     'door.look' => ['GET', '/join/AAAAAAAAAAAAAAAAAAAAAAAAAAA/look', 403, 403, 403, 403, 403],
     'feed' => ['GET', '/feeds/AAAAAAAAAAAAAAAAAAAAAAAAAAA.ics', 404, 404, 404, 404, 404],

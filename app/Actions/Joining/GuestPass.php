@@ -48,7 +48,9 @@ final readonly class GuestPass
         ) {
             throw new Fault('Make the join link first: a guest comes in to its room.', 'guest_name');
         }
-        if ($only !== null && ! $series->sessions()->where('day', $only->iso())->exists()) {
+        $session =
+            $only === null ? null : $series->sessions()->where('day', $only->iso())->orderBy('starts_at')->first();
+        if ($only !== null && $session === null) {
             throw new Fault("There is no session on {$only->short()}.", 'only_day');
         }
         $link = JoinLink::query()->create(
@@ -56,6 +58,7 @@ final readonly class GuestPass
                 'guest_name' => $name,
                 'guest_email' => $email === '' ? null : $email,
                 'only_day' => $only?->iso(),
+                'only_session_id' => $session?->id,
                 'expires_at' => Carbon::createFromTimestamp($expires),
             ],
         );

@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Joining\LinkKind;
 
@@ -32,6 +33,10 @@ use Nomada\Core\Joining\LinkKind;
  * @property string|null $guest_name
  * @property string|null $guest_email
  * @property string|null $only_day
+ * @property int|null $only_session_id
+ * @property string|null $held_sum of the browser that keeps a guest's pass
+ * @property Carbon|null $held_at
+ * @property string $held_browser
  * @property Carbon|null $expires_at
  * @property string|null $short_address
  * @property Series $series
@@ -41,7 +46,7 @@ final class JoinLink extends Model
 {
     protected $guarded = ['id'];
 
-    protected $hidden = ['secret', 'secret_sum'];
+    protected $hidden = ['secret', 'secret_sum', 'held_sum'];
 
     /** @var array<string, string> */
     protected $casts = [
@@ -50,6 +55,7 @@ final class JoinLink extends Model
         'retired_at' => 'datetime',
         'expires_at' => 'datetime',
         'is_hidden' => 'boolean',
+        'held_at' => 'datetime',
     ];
 
     /** @return BelongsTo<Series, $this> */
@@ -74,6 +80,30 @@ final class JoinLink extends Model
     public function scopeWithSecret(Builder $query, string $secret): void
     {
         $query->where('secret_sum', Secrets::sum($secret));
+    }
+
+    /** The day of the one session that a pass is for, wherever that was moved; null where it is for all. */
+    public function onlyDay(): ?string
+    {
+        return $this->only_session_id === null
+            ? $this->only_day
+            : (string) Session::query()->whereKey($this->only_session_id)->value('day');
+    }
+
+    /** UTC seconds after which it is worth nothing: a pass for one session lasts as long as that. */
+    public function endsAt(): ?int
+    {
+        if ($this->expires_at === null) {
+            return null;
+        }
+        $end =
+            $this->only_session_id === null
+                ? null
+                : Session::query()
+                    ->whereKey($this->only_session_id)
+                    ->first(['ends_at'])?->ends_at->timestamp;
+
+        return max((int) $this->expires_at->timestamp, (int) $end);
     }
 
     public function address(): string

@@ -102,6 +102,7 @@ final readonly class DoorPage
         ?Person $person,
         ?int $at = null,
         bool $askBridge = true,
+        bool $isHeldElsewhere = false,
     ): array {
         $now = $at ?? $this->clock->seconds();
 
@@ -113,12 +114,21 @@ final readonly class DoorPage
                 $now,
                 $askBridge,
                 DoorFacts::of($link->series_id, $person?->id, $now),
+                $isHeldElsewhere,
             );
     }
 
     /** @return array{DoorAnswer, Doorway, string, Zone} */
-    private function atSeries(JoinLink $link, ?Person $person, int $now, bool $askBridge, DoorFacts $facts): array
-    {
+    private function atSeries(
+        JoinLink $link,
+        ?Person $person,
+        int $now,
+        bool $askBridge,
+        DoorFacts $facts,
+        bool $isHeldElsewhere = false,
+    ): array {
+        $only = $link->onlyDay();
+        $ends = $link->endsAt();
         $visitor = self::visitor($person, $this->registration($facts, $now));
         $knock = fn (RoomState $room): Knock => new Knock(
             $link->kind,
@@ -127,10 +137,11 @@ final readonly class DoorPage
             $link->person_id,
             $link->retired_at !== null,
             $link->is_hidden,
-            $link->expires_at === null ? null : (int) $link->expires_at->timestamp,
-            $link->only_day === null ? null : LocalDate::parse($link->only_day)->day,
+            $ends,
+            $only === null ? null : LocalDate::parse($only)->day,
             $room,
             belonging: $facts->belonging,
+            isHeldElsewhere: $isHeldElsewhere,
         );
         $door = new Door($facts->way()->door);
         // The bridge is asked only where all else would let somebody in.
@@ -139,7 +150,7 @@ final readonly class DoorPage
         $meeting = Doorway::meeting($answer->session?->start);
         if ($answer->reply->opens() && $askBridge) {
             $answer = $door->answer(
-                $knock($this->look->at($way, $meeting, $person->sourced_id ?? self::guest($link))),
+                $knock($this->look->at($way, $meeting, self::whom($answer, $link, $person))),
                 $facts->zone,
                 $now,
             );
@@ -285,6 +296,12 @@ final readonly class DoorPage
         return URL::signedRoute('door.look', array_filter(['secret' => $secret, 'person' => $person?->id]));
     }
 
+    /** Whom the bridge knows somebody by: a guest by the pass, whoever is signed in. */
+    public static function whom(DoorAnswer $answer, JoinLink|DropInRoom $link, ?Person $person): string
+    {
+        return $person === null || $answer->asGuest ? self::guest($link) : $person->sourced_id;
+    }
+
     /** Whom the bridge knows a guest by. */
     public static function guest(JoinLink|DropInRoom $link): string
     {
@@ -292,8 +309,13 @@ final readonly class DoorPage
     }
 
     /** @return array<string, mixed> */
-    public function data(JoinLink|DropInRoom $link, string $secret, ?Person $person): array
-    {
+    public function data(
+        JoinLink|DropInRoom $link,
+        string $secret,
+        ?Person $person,
+        bool $isHeldElsewhere = false,
+        ?string $asked = null,
+    ): array {
         $now = $this->clock->seconds();
         // Before the answer: what changes between the two is seen at the next look, rather than never.
         $version = $this->version($link, $person?->id);
@@ -301,7 +323,7 @@ final readonly class DoorPage
         [$answer, , , $school] =
             $link instanceof DropInRoom || $facts === null
                 ? $this->answer($link, $secret, $person)
-                : $this->atSeries($link, $person, $now, true, $facts);
+                : $this->atSeries($link, $person, $now, true, $facts, $isHeldElsewhere);
         $words = new DoorWords($person?->zone() ?? $school, $school, $now);
         // Whoever has no part in it is told nothing of it.
         $known =
@@ -348,6 +370,8 @@ final readonly class DoorPage
                 'words' => $words->of($answer),
                 'known' => $known,
                 'enter' => route('door.enter', $secret),
+                'asks' => $answer->reply === DoorReply::PassElsewhere ? route('door.ask', $secret) : null,
+                'asked' => $asked,
                 // Whoever waits for something to change looks again by themselves.
                 'look' => in_array($answer->reply, self::WAITS, true) ? self::lookAt($secret, $person) : null,
                 'version' => $version,

@@ -80,6 +80,12 @@ final readonly class DoorWords
                 'For this session you stay out. Talk to your teacher afterwards. '.$next,
                 '',
             ],
+            DoorReply::PassElsewhere => [
+                'This pass is in use in another browser',
+                'A pass lets in one person. If it is yours and you have changed devices, ask here: the teacher sees '.
+                'both and decides.',
+                '',
+            ],
             DoorReply::Over => ['This one is over', $next, ''],
             DoorReply::Left => [
                 'You are no longer in this class',

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Joining;
 
+use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\LiveRoom;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Models\Term\Part;
+use Nomada\App\Support\Browser;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Joining\Preset;
+use Nomada\Core\Term\Zone;
 
 /** The teacher's page while a session runs: who is inside, who waits outside, who is missing. */
 final readonly class LiveDesk
@@ -41,6 +44,7 @@ final readonly class LiveDesk
                         $live->zone->dateAt($live->start)->iso(),
                         array_column([...$state['inside'], ...$state['outside']], 'person'),
                     ),
+            'claims' => $live->isRehearsal ? [] : $this->claims($live->series?->id, $live->zone),
             'late' => $live->series !== null && $now > $live->start + 300,
             'rules' => Preset::say($live->way->door, $live->way->floor),
             'words' => [
@@ -50,6 +54,36 @@ final readonly class LiveDesk
                 'over' => 'over',
             ][$state['state']] ?? $state['state'],
         ];
+    }
+
+    /**
+     * Guests' passes that a second browser asks for, and nobody has decided.
+     *
+     * @return list<PassClaim>
+     */
+    private function claims(?int $series, Zone $zone): array
+    {
+        return array_values(
+            DB::table('pass_claims')
+                ->join('join_links', 'join_links.id', '=', 'join_link_id')
+                ->where('series_id', $series)
+                ->whereNull('decided_at')
+                ->whereNull('retired_at')
+                ->orderBy('pass_claims.id')
+                ->limit(20)
+                ->get(['pass_claims.id', 'guest_name', 'held_browser', 'held_at', 'browser', 'asked_at'])
+                ->map(
+                    fn (\stdClass $r): PassClaim => new PassClaim(
+                        (int) $r->id,
+                        (string) $r->guest_name,
+                        Browser::words($r->held_browser),
+                        $zone->clock((int) strtotime((string) $r->held_at)),
+                        Browser::words($r->browser),
+                        $zone->clock((int) strtotime((string) $r->asked_at)),
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /**

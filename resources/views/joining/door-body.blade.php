@@ -30,6 +30,9 @@
         <span class="act off" aria-disabled="true">{{ $words[2] }}</span><a class="act" href="{{ url()->current() }}">Look
             again</a>
     @else
+        @if ($asks)
+            <x-door.ask :action="$asks" :asked="$asked" />
+        @endif
         @if ($register)
             <a class="act main" href="{{ $register }}">To the registration page</a>
         @endif

@@ -73,6 +73,9 @@
                 </ul>
             @endif
         </section>
+        @if ($claims !== [])
+            <x-door.claims :claims="$claims" :live="$live" />
+        @endif
         @if ($missing !== [])
             <section class="card-s">
                 <h2>{{ count($missing) }} not here</h2>

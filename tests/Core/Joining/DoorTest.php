@@ -45,6 +45,7 @@ function doorAt(string $at, array $link = [], ?Visitor $visitor = null): DoorAns
             $link['only'] ?? null,
             $link['room'] ?? new RoomState(hostInside: true),
             $link['hours'] ?? null,
+            isHeldElsewhere: $link['held'] ?? false,
         ),
         Zone::named('Europe/Madrid'),
         (new DateTimeImmutable("$at Europe/Madrid"))->getTimestamp(),
@@ -620,4 +621,48 @@ test('an invitation is on the reader\'s own clock and says what to do when it do
         ->toContain('Join code: BCDF-HJKM-N9')
         ->toContain('once a teacher is inside')
         ->toContain('Not working? Come in by phone');
+});
+
+test('by a pass comes one guest; whoever has a part in the class comes as that', function () {
+    $pass = ['kind' => LinkKind::Guest, 'holder' => null];
+    $stranger = new Visitor(null, false, false, null, false);
+    $at = '2027-02-09 09:56';
+    $come = doorAt($at, $pass, $stranger);
+    expect([$come->reply, $come->asGuest])->toBe([DoorReply::ComeIn, true]);
+    expect(doorAt($at, ['held' => true] + $pass, $stranger)->reply)->toBe(DoorReply::PassElsewhere);
+    // It has ended, or is hidden, whoever keeps it: the first word is the graver.
+    expect(doorAt($at, ['held' => true, 'expires' => 1] + $pass, $stranger)->reply)->toBe(DoorReply::Expired);
+    expect(doorAt($at, ['held' => true, 'hidden' => true] + $pass, $stranger)->reply)->toBe(
+        DoorReply::PassElsewhere,
+    );
+    // Another account of the school is a guest by it as well.
+    expect(doorAt($at, $pass, new Visitor(9, false, false, null))->asGuest)->toBeTrue();
+    foreach (
+        [
+            new Visitor(1, false, true, 'accepted'),
+            new Visitor(1, false, true, null),
+            new Visitor(1, false, false, 'accepted'),
+            new Visitor(1, true, false, null),
+            new Visitor(1, false, false, null, looks: true),
+        ] as $own
+    ) {
+        expect(doorAt($at, ['held' => true] + $pass, $own)->reply)->not->toBe(DoorReply::PassElsewhere);
+        expect(doorAt($at, $pass, $own)->asGuest)->toBeFalse();
+    }
+    // Who is on the roster and not registered does not come in by a pass either.
+    expect(doorAt($at, $pass, new Visitor(1, false, true, null))->reply)->toBe(DoorReply::RegisterFirst);
+    // Sent out as oneself, one stays out by a pass too.
+    $out = ['room' => new RoomState(hostInside: true, isSentOut: true)] + $pass;
+    expect(doorAt($at, $out, new Visitor(1, false, true, 'accepted'))->reply)->toBe(DoorReply::SentOut);
+    // The answer keeps it through the room: full, or shut in between.
+    $full = ['room' => new RoomState(hostInside: true, inside: 3, seats: 3)] + $pass;
+    expect([doorAt($at, $full, $stranger)->reply, doorAt($at, $full, $stranger)->asGuest])->toBe([
+        DoorReply::Full,
+        true,
+    ]);
+    $hidden = ['rules' => new DoorRules(hiddenOutside: true)] + $pass;
+    expect([
+        doorAt('2027-02-09 08:00', $hidden, $stranger)->reply,
+        doorAt('2027-02-09 08:00', $hidden, $stranger)->asGuest,
+    ])->toBe([DoorReply::Shut, true]);
 });

@@ -10,12 +10,15 @@ use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Actions\Joining\ComeIn;
+use Nomada\App\Actions\Joining\HoldPass;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\View\Joining\DoorPage;
 use Nomada\Core\Fault;
+use Nomada\Core\Joining\DoorAnswer;
 use Nomada\Core\Joining\LinkKind;
 
 final class DoorController extends Controller
@@ -47,11 +50,33 @@ final class DoorController extends Controller
         return redirect()->route('door', $page->short($address)->secret);
     }
 
-    public function show(Request $request, string $secret, DoorPage $page): View|RedirectResponse
+    public function show(Request $request, string $secret, DoorPage $page, HoldPass $hold): View|RedirectResponse
     {
-        return $this->asksToSignIn($request, $secret)
-            ? redirect()->guest(route('sign-in'))
-            : view('joining.door', $page->data($page->find($secret), $secret, $this->visitor($request)));
+        if ($this->asksToSignIn($request, $secret)) {
+            return redirect()->guest(route('sign-in'));
+        }
+        $link = $page->find($secret);
+        $pass = self::pass($link);
+        $isElsewhere = $pass !== null && $hold->isElsewhere($pass, $request);
+        $asked = $isElsewhere ? $hold->asked($pass, $request) : null;
+
+        return view('joining.door', $page->data($link, $secret, $this->visitor($request), $isElsewhere, $asked));
+    }
+
+    /** Another browser asks the teacher for a pass that is held. */
+    public function askForPass(Request $request, string $secret, DoorPage $page, HoldPass $hold): RedirectResponse
+    {
+        $pass = self::pass($page->find($secret)) ?? abort(404);
+        if ($hold->isElsewhere($pass, $request)) {
+            $hold->ask($pass, $request);
+        }
+
+        return redirect()->route('door', $secret);
+    }
+
+    private static function pass(JoinLink|DropInRoom $link): ?JoinLink
+    {
+        return $link instanceof JoinLink && $link->kind === LinkKind::Guest ? $link : null;
     }
 
     /** Whether a door may answer otherwise by now: small, without a session, for those who wait. */
@@ -63,15 +88,24 @@ final class DoorController extends Controller
     }
 
     /** Asks the door once more, and only then brings the person to the bridge. */
-    public function enter(Request $request, string $secret, DoorPage $page, ComeIn $comeIn): RedirectResponse
-    {
+    public function enter(
+        Request $request,
+        string $secret,
+        DoorPage $page,
+        ComeIn $comeIn,
+        HoldPass $hold,
+    ): RedirectResponse {
         if ($this->asksToSignIn($request, $secret)) {
             return redirect()->guest(route('sign-in'));
         }
         $person = $this->visitor($request);
         $link = $page->find($secret);
-        [$answer, $way, $meeting] = $page->answer($link, $secret, $person);
-        if (! $answer->reply->opens()) {
+        $pass = self::pass($link);
+        $isElsewhere = $pass !== null && $hold->isElsewhere($pass, $request);
+        [$answer, $way, $meeting] = $page->answer($link, $secret, $person, isHeldElsewhere: $isElsewhere);
+        // The first browser keeps the pass; of two at one moment one.
+        $isTheirs = $pass === null || ! $answer->asGuest || ! $answer->reply->opens() || $hold->take($pass, $request);
+        if (! $answer->reply->opens() || ! $isTheirs) {
             return redirect()->route('door', $secret);
         }
         try {
@@ -79,9 +113,8 @@ final class DoorController extends Controller
                 $comeIn(
                     $way,
                     $meeting,
-                    $person->sourced_id ?? DoorPage::guest($link),
-                    ($person?->name() ?? ($link instanceof JoinLink ? (string) $link->guest_name : '')).
-                        ($answer->looks ? ' (observer)' : ''),
+                    DoorPage::whom($answer, $link, $person),
+                    self::name($answer, $link, $person),
                     $answer,
                 ),
             );
@@ -94,6 +127,16 @@ final class DoorController extends Controller
                         ' Try again in a minute, or come in by phone.',
                 ]);
         }
+    }
+
+    /** As the room shows them: guests and observers are marked. */
+    private static function name(DoorAnswer $answer, JoinLink|DropInRoom $link, ?Person $person): string
+    {
+        return match (true) {
+            $answer->asGuest && $link instanceof JoinLink => "$link->guest_name (guest)",
+            $person === null => '',
+            default => $person->name().($answer->looks ? ' (observer)' : ''),
+        };
     }
 
     /**

@@ -7,6 +7,7 @@ namespace Nomada\App\Http\Controllers\Joining;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Nomada\App\Actions\Joining\HoldPass;
 use Nomada\App\Actions\Joining\LiveAct;
 use Nomada\App\Actions\Joining\LiveRoom;
 use Nomada\App\Destinations\DestinationFailure;
@@ -24,9 +25,9 @@ final class LiveController extends Controller
         return $this->page($request, $this->session($request, $session, 'look'), $desk);
     }
 
-    public function act(Request $request, int $session, LiveAct $act): RedirectResponse
+    public function act(Request $request, int $session, LiveAct $act, HoldPass $hold): RedirectResponse
     {
-        return $this->done($request, $this->session($request, $session, 'host'), $act);
+        return $this->done($request, $this->session($request, $session, 'host'), $act, $hold);
     }
 
     public function dropIn(Request $request, int $room, LiveDesk $desk, Clock $clock): View
@@ -34,9 +35,14 @@ final class LiveController extends Controller
         return $this->page($request, $this->room($room, $clock), $desk);
     }
 
-    public function dropInAct(Request $request, int $room, LiveAct $act, Clock $clock): RedirectResponse
-    {
-        return $this->done($request, $this->room($room, $clock), $act);
+    public function dropInAct(
+        Request $request,
+        int $room,
+        LiveAct $act,
+        Clock $clock,
+        HoldPass $hold,
+    ): RedirectResponse {
+        return $this->done($request, $this->room($room, $clock), $act, $hold);
     }
 
     private function page(Request $request, LiveRoom $live, LiveDesk $desk): View
@@ -44,16 +50,27 @@ final class LiveController extends Controller
         return view($request->ajax() ? 'joining.live-people' : 'joining.live', $desk->data($live));
     }
 
-    private function done(Request $request, LiveRoom $live, LiveAct $act): RedirectResponse
+    private function done(Request $request, LiveRoom $live, LiveAct $act, HoldPass $hold): RedirectResponse
     {
         $given = $request->validate(
             [
-                'act' => ['required', 'in:let-in,let-in-all,send-out,give-floor,take-floor,end,rehearse'],
+                'act' => [
+                    'required',
+                    'in:let-in,let-in-all,send-out,give-floor,take-floor,end,rehearse,pass-move,pass-keep',
+                ],
                 'person' => ['nullable', 'string', 'max:120'],
                 'rehearsal' => ['nullable', 'boolean'],
             ],
             ['act.*' => 'Choose what is to be done.'],
         );
+        if ($live->series !== null && str_starts_with($given['act'], 'pass-')) {
+            $moves = $given['act'] === 'pass-move';
+            $name = $hold->decide($live->series, (int) ($given['person'] ?? 0), $moves, $this->person($request));
+
+            return redirect()
+                ->to($live->page)
+                ->with('said', __($moves ? 'live.passes.moved' : 'live.passes.kept', ['name' => $name]));
+        }
         try {
             return redirect()
                 ->to($live->page)
