@@ -179,6 +179,12 @@ final class SectionFactsQuery
         return $out;
     }
 
+    /** What a row has sealed; empty where it has nothing. */
+    private static function open(?string $sealed): string
+    {
+        return $sealed === null ? '' : Crypt::decryptString($sealed);
+    }
+
     /**
      * @param  list<int>  $sections
      * @return array<int, list<stdClass>> staff first, then by name
@@ -281,9 +287,9 @@ final class SectionFactsQuery
             $series->plan(),
             $in(SessionState::Planned),
             $link === null ? '' : $this->address($link),
-            (string) $link?->join_code,
+            self::open($link?->join_code),
             (string) $link?->dial_in,
-            (string) $link?->pin,
+            self::open($link?->pin),
             $in(SessionState::Cancelled),
             $elsewhere,
             $this->rules($series)->hiddenOutside,

@@ -23,7 +23,8 @@ use Nomada\Core\Joining\OpenHours;
  * @property string $secret_sum
  * @property string $secret
  * @property list<string> $retired_sums
- * @property string $join_code
+ * @property string $join_code sealed, as the PIN is
+ * @property string $code_sum
  * @property string $room
  * @property string $dial_in
  * @property string $pin
@@ -40,9 +41,27 @@ final class DropInRoom extends Model
     protected $casts = [
         'hours' => 'array',
         'secret' => 'encrypted',
+        'join_code' => 'encrypted',
+        'pin' => 'encrypted',
         'retired_sums' => 'array',
         'is_hidden' => 'boolean',
     ];
+
+    /** A code is sealed, so a sum of it is what finds the room. */
+    protected static function booted(): void
+    {
+        self::saving(function (DropInRoom $room): void {
+            if ($room->isDirty('join_code')) {
+                $room->code_sum = Secrets::sum($room->join_code, 'code');
+            }
+        });
+    }
+
+    /** @param  Builder<DropInRoom>  $query */
+    public function scopeWithCode(Builder $query, string $code): void
+    {
+        $query->where('code_sum', Secrets::sum($code, 'code'));
+    }
 
     /** @return BelongsTo<Section, $this> */
     public function section(): BelongsTo

@@ -24,7 +24,8 @@ use Nomada\Core\Joining\LinkKind;
  * @property LinkKind $kind
  * @property string $secret_sum
  * @property string $secret
- * @property string|null $join_code
+ * @property string|null $join_code sealed, as the PIN is
+ * @property string|null $code_sum
  * @property string|null $room
  * @property string|null $dial_in
  * @property string|null $pin
@@ -52,11 +53,29 @@ final class JoinLink extends Model
     protected $casts = [
         'kind' => LinkKind::class,
         'secret' => 'encrypted',
+        'join_code' => 'encrypted',
+        'pin' => 'encrypted',
         'retired_at' => 'datetime',
         'expires_at' => 'datetime',
         'is_hidden' => 'boolean',
         'held_at' => 'datetime',
     ];
+
+    /** A code is sealed, so a sum of it is what finds the link. */
+    protected static function booted(): void
+    {
+        self::saving(function (JoinLink $link): void {
+            if ($link->isDirty('join_code')) {
+                $link->code_sum = $link->join_code === null ? null : Secrets::sum($link->join_code, 'code');
+            }
+        });
+    }
+
+    /** @param  Builder<JoinLink>  $query */
+    public function scopeWithCode(Builder $query, string $code): void
+    {
+        $query->where('code_sum', Secrets::sum($code, 'code'));
+    }
 
     /** @return BelongsTo<Series, $this> */
     public function series(): BelongsTo

@@ -34,7 +34,7 @@ final class Placement extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['place' => Place::class, 'standing' => 'array', 'published_at' => 'datetime'];
+    protected $casts = ['place' => Place::class, 'standing' => 'encrypted:array', 'published_at' => 'datetime'];
 
     /** @return BelongsTo<Section, $this> */
     public function section(): BelongsTo

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Joining;
 
+use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Doorway;
 use Nomada\App\Queries\Belongings;
@@ -107,6 +108,7 @@ final readonly class DoorFacts
             ->firstOrFail();
         [$title, $year] = (array) json_decode($row->section, true);
         [$room, $phone, $pin, $code] = (array) json_decode($row->own ?? '[null,null,null,null]', true);
+        $open = fn (?string $sealed): ?string => $sealed === null ? null : Crypt::decryptString($sealed);
         $plain = fn (?string $json): ?array => $json === null ? null : (array) json_decode($json, true);
 
         return new self(
@@ -121,8 +123,8 @@ final readonly class DoorFacts
             $row->registering !== null,
             (string) $room,
             $phone,
-            $pin,
-            $code,
+            $open($pin),
+            $open($code),
             self::sessions((array) json_decode($row->sessions ?? '[]', true)),
             Belongings::from($person, (array) json_decode($row->parts ?? '[]', true)),
             array_values((array) json_decode($row->registrations ?? '[]', true)),

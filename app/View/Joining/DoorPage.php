@@ -85,8 +85,8 @@ final readonly class DoorPage
                 'code',
             );
 
-        return JoinLink::query()->inForce()->where('join_code', $code)->first()->secret ??
-            (DropInRoom::query()->where('join_code', $code)->first()->secret ??
+        return JoinLink::query()->inForce()->withCode($code)->first()->secret ??
+            (DropInRoom::query()->withCode($code)->first()->secret ??
                 throw new Fault('No class has this join code. Look it up on the course page again.', 'code'));
     }
 
