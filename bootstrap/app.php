@@ -8,6 +8,8 @@ use Nomada\App\Http\Middleware\AsDrawn;
 use Nomada\App\Http\Middleware\ContentSecurity;
 use Nomada\App\Http\Middleware\DoesOnce;
 use Nomada\App\Http\Middleware\KeepsSignIn;
+use Nomada\App\Http\Middleware\OneHost;
+use Nomada\App\Http\Middleware\OnlyText;
 use Nomada\App\Http\Middleware\ReadsDates;
 use Nomada\App\Http\Middleware\ServerTiming;
 use Nomada\App\Http\Middleware\TermInAddress;
@@ -19,6 +21,8 @@ return Application::configure(basePath: dirname(__DIR__))
     // There are no listeners to look for, and every request would look.
     ->withEvents(discover: false)
     ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->prepend(OnlyText::class);
+        $middleware->prepend(OneHost::class);
         $middleware->prepend(ServerTiming::class);
         $middleware->prepend(TermInAddress::class);
         $middleware->append(ContentSecurity::class);

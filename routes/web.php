@@ -45,6 +45,31 @@ use Nomada\App\Http\Controllers\Timetable\TimetableController;
 use Nomada\Core\Joining\LinkSecret;
 use Nomada\Core\Joining\ShortAddress;
 
+// Ids are numbers that fit the database's; anything else is no page.
+foreach (
+    [
+        'pass',
+        'result',
+        'room',
+        'person',
+        'session',
+        'series',
+        'registration',
+        'change',
+        'rule',
+        'enrolment',
+        'link',
+        'closure',
+        'plan',
+        'import',
+        'day',
+        'term',
+        'account',
+    ] as $id
+) {
+    Route::pattern($id, '[0-9]{1,18}');
+}
+
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'create'])->name('sign-in');
     Route::post('/sign-in', [SignInController::class, 'store'])
@@ -63,12 +88,8 @@ Route::middleware('guest')->group(function (): void {
 
 // By the link in a letter: signed, for one use, until it ends.
 Route::middleware(['signed:relative', 'throttle:door'])->group(function (): void {
-    Route::get('/account/passes/{pass}', [PassController::class, 'show'])
-        ->whereNumber('pass')
-        ->name('account.pass');
-    Route::post('/account/passes/{pass}', [PassController::class, 'store'])
-        ->whereNumber('pass')
-        ->name('account.pass.use');
+    Route::get('/account/passes/{pass}', [PassController::class, 'show'])->name('account.pass');
+    Route::post('/account/passes/{pass}', [PassController::class, 'store'])->name('account.pass.use');
 });
 
 // The door: a guest's pass opens without an account; every other link asks to sign in first.
@@ -97,11 +118,9 @@ Route::get('/feeds/{secret}.ics', FeedController::class)
 
 // By the link in a guardian's letter, without signing in; it is signed, and stops nothing but that person's letters.
 Route::get('/letters/{person}/stop', [LetterController::class, 'stopping'])
-    ->whereNumber('person')
     ->middleware(['signed', 'throttle:door'])
     ->name('letters.stop');
 Route::post('/letters/{person}/stop', [LetterController::class, 'stop'])
-    ->whereNumber('person')
     ->middleware(['signed', 'throttle:door'])
     ->name('letters.stop.keep');
 
@@ -141,16 +160,12 @@ Route::middleware('auth')->group(function (): void {
         ->name('join.find');
 
     // A student's own registration; staff only look at the page.
-    Route::get('/register/{series}', [RegisterController::class, 'show'])
-        ->whereNumber('series')
-        ->name('register');
+    Route::get('/register/{series}', [RegisterController::class, 'show'])->name('register');
     Route::middleware('can:study')->group(function (): void {
         Route::post('/register/{series}', [RegisterController::class, 'store'])
-            ->whereNumber('series')
             ->middleware('throttle:code')
             ->name('register.store');
         Route::delete('/register/{series}/{registration}', [RegisterController::class, 'destroy'])
-            ->whereNumber(['series', 'registration'])
             ->withoutScopedBindings()
             ->name('register.destroy');
     });
@@ -168,12 +183,10 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/joining', [JoiningController::class, 'index'])->name('joining');
         // Each series chosen is authorised on its own.
         Route::post('/joining/acts', [JoiningController::class, 'act'])->name('joining.act');
-        Route::get('/joining/acts/{result}', [JoiningController::class, 'result'])
-            ->whereNumber('result')
-            ->name('joining.result');
-        Route::post('/joining/acts/{result}/undoing', [JoiningController::class, 'undoResult'])
-            ->whereNumber('result')
-            ->name('joining.result.undo');
+        Route::get('/joining/acts/{result}', [JoiningController::class, 'result'])->name('joining.result');
+        Route::post('/joining/acts/{result}/undoing', [JoiningController::class, 'undoResult'])->name(
+            'joining.result.undo',
+        );
         Route::get('/sections/{section}/series/{series}/joining', [SeriesDoorController::class, 'show'])
             ->middleware('can:serve,section')
             ->scopeBindings()
@@ -193,7 +206,6 @@ Route::middleware('auth')->group(function (): void {
                     LetterController::class,
                     'again',
                 ])
-                    ->whereNumber('link')
                     ->withoutScopedBindings()
                     ->name('series.again');
                 Route::put('/sections/{section}/series/{series}/preset', [
@@ -231,56 +243,34 @@ Route::middleware('auth')->group(function (): void {
                 Route::delete('/sections/{section}/series/{series}/guests/{link}', [
                     SeriesDoorController::class,
                     'withdraw',
-                ])
-                    ->whereNumber('link')
-                    ->name('series.guest.withdraw');
+                ])->name('series.guest.withdraw');
             });
-        Route::get('/live/{session}', [LiveController::class, 'show'])
-            ->whereNumber('session')
-            ->name('live');
-        Route::post('/live/{session}', [LiveController::class, 'act'])
-            ->whereNumber('session')
-            ->name('live.act');
+        Route::get('/live/{session}', [LiveController::class, 'show'])->name('live');
+        Route::post('/live/{session}', [LiveController::class, 'act'])->name('live.act');
         // Each drop-in room is authorised by its section.
         Route::get('/joining/drop-in', [DropInController::class, 'index'])->name('drop-ins');
         Route::post('/joining/drop-in', [DropInController::class, 'store'])->name('drop-ins.store');
-        Route::put('/joining/drop-in/{room}', [DropInController::class, 'update'])
-            ->whereNumber('room')
-            ->name('drop-ins.update');
-        Route::post('/joining/drop-in/{room}/hiding', [DropInController::class, 'hide'])
-            ->whereNumber('room')
-            ->name('drop-ins.hide');
-        Route::post('/joining/drop-in/{room}/replacement', [DropInController::class, 'replace'])
-            ->whereNumber('room')
-            ->name('drop-ins.replace');
-        Route::delete('/joining/drop-in/{room}', [DropInController::class, 'destroy'])
-            ->whereNumber('room')
-            ->name('drop-ins.destroy');
-        Route::get('/joining/drop-in/{room}/live', [LiveController::class, 'dropIn'])
-            ->whereNumber('room')
-            ->name('drop-in.live');
-        Route::post('/joining/drop-in/{room}/live', [LiveController::class, 'dropInAct'])
-            ->whereNumber('room')
-            ->name('drop-in.live.act');
+        Route::put('/joining/drop-in/{room}', [DropInController::class, 'update'])->name('drop-ins.update');
+        Route::post('/joining/drop-in/{room}/hiding', [DropInController::class, 'hide'])->name('drop-ins.hide');
+        Route::post('/joining/drop-in/{room}/replacement', [DropInController::class, 'replace'])->name(
+            'drop-ins.replace',
+        );
+        Route::delete('/joining/drop-in/{room}', [DropInController::class, 'destroy'])->name('drop-ins.destroy');
+        Route::get('/joining/drop-in/{room}/live', [LiveController::class, 'dropIn'])->name('drop-in.live');
+        Route::post('/joining/drop-in/{room}/live', [LiveController::class, 'dropInAct'])->name('drop-in.live.act');
         Route::get('/registration', RegistrationController::class)->name('registration');
         // Each registration is authorised by its section.
         Route::get('/registration/desk', [DeskController::class, 'index'])->name('desk');
         Route::post('/registration/certain', [DeskController::class, 'certain'])->name('desk.certain');
-        Route::post('/registration/{registration}/acceptance', [DeskController::class, 'accept'])
-            ->whereNumber('registration')
-            ->name('desk.accept');
-        Route::post('/registration/{registration}/decline', [DeskController::class, 'decline'])
-            ->whereNumber('registration')
-            ->name('desk.decline');
-        Route::post('/registration/{registration}/section', [DeskController::class, 'send'])
-            ->whereNumber('registration')
-            ->name('desk.send');
-        Route::delete('/registration/{registration}/decision', [DeskController::class, 'undo'])
-            ->whereNumber('registration')
-            ->name('desk.undo');
-        Route::delete('/registration/{registration}', [DeskController::class, 'withdraw'])
-            ->whereNumber('registration')
-            ->name('desk.withdraw');
+        Route::post('/registration/{registration}/acceptance', [DeskController::class, 'accept'])->name(
+            'desk.accept',
+        );
+        Route::post('/registration/{registration}/decline', [DeskController::class, 'decline'])->name(
+            'desk.decline',
+        );
+        Route::post('/registration/{registration}/section', [DeskController::class, 'send'])->name('desk.send');
+        Route::delete('/registration/{registration}/decision', [DeskController::class, 'undo'])->name('desk.undo');
+        Route::delete('/registration/{registration}', [DeskController::class, 'withdraw'])->name('desk.withdraw');
         Route::get('/publishing', [PublishingController::class, 'index'])->name('publishing');
         Route::get('/today', TodayController::class)->name('today');
         Route::get('/records', RecordsController::class)->name('records');
@@ -348,22 +338,24 @@ Route::middleware('auth')->group(function (): void {
                     SharingController::class,
                     'store',
                 ])->name('series.share');
-                Route::post('/sections/{section}/changes/{change}/undoing', [HistoryController::class, 'undo'])
-                    ->whereNumber('change')
-                    ->name('change.undo');
-                Route::post('/sections/{section}/changes/{change}/letters', [HistoryController::class, 'tell'])
-                    ->whereNumber('change')
-                    ->name('change.tell');
+                Route::post('/sections/{section}/changes/{change}/undoing', [
+                    HistoryController::class,
+                    'undo',
+                ])->name('change.undo');
+                Route::post('/sections/{section}/changes/{change}/letters', [
+                    HistoryController::class,
+                    'tell',
+                ])->name('change.tell');
                 Route::post('/sections/{section}/people', [PartController::class, 'store'])->name('parts.store');
-                Route::delete('/sections/{section}/people/{enrolment}', [PartController::class, 'destroy'])
-                    ->whereNumber('enrolment')
-                    ->name('parts.destroy');
+                Route::delete('/sections/{section}/people/{enrolment}', [PartController::class, 'destroy'])->name(
+                    'parts.destroy',
+                );
                 Route::post('/sections/{section}/observer-rules', [PartController::class, 'rule'])->name(
                     'observer-rules.store',
                 );
-                Route::delete('/sections/{section}/observer-rules/{rule}', [PartController::class, 'unrule'])
-                    ->whereNumber('rule')
-                    ->name('observer-rules.destroy');
+                Route::delete('/sections/{section}/observer-rules/{rule}', [PartController::class, 'unrule'])->name(
+                    'observer-rules.destroy',
+                );
                 Route::delete('/sections/{section}/series/{series}/sessions/{session}/cancellation', [
                     SessionController::class,
                     'restore',
@@ -395,12 +387,8 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::middleware('can:coordinate')->group(function (): void {
-        Route::post('/term/imports/{import}/undoing', [ImportController::class, 'undo'])
-            ->whereNumber('import')
-            ->name('import.undo');
-        Route::post('/term/changes/{change}/undoing', [CalendarController::class, 'undo'])
-            ->whereNumber('change')
-            ->name('calendar.undo');
+        Route::post('/term/imports/{import}/undoing', [ImportController::class, 'undo'])->name('import.undo');
+        Route::post('/term/changes/{change}/undoing', [CalendarController::class, 'undo'])->name('calendar.undo');
         Route::get('/accounts', [PeopleController::class, 'show'])->name('accounts');
         Route::post('/accounts/invitations', [PeopleController::class, 'inviteAll'])->name('accounts.invite');
         Route::post('/people/{sourcedId}/invitation', [PeopleController::class, 'invite'])->name('person.invite');
@@ -426,17 +414,13 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/term/make-ups', [ClosureController::class, 'makeUps'])->name('make-ups');
         Route::post('/term/make-ups', [ClosureController::class, 'makeUp'])->name('make-ups.store');
         Route::post('/term/day-plans', [CalendarController::class, 'plan'])->name('day-plans.store');
-        Route::delete('/term/day-plans/{plan}', [CalendarController::class, 'dropPlan'])
-            ->whereNumber('plan')
-            ->name('day-plans.destroy');
+        Route::delete('/term/day-plans/{plan}', [CalendarController::class, 'dropPlan'])->name('day-plans.destroy');
         Route::post('/term/short-days', [CalendarController::class, 'shorten'])->name('short-days.store');
-        Route::delete('/term/short-days/{day}', [CalendarController::class, 'lengthen'])
-            ->whereNumber('day')
-            ->name('short-days.destroy');
+        Route::delete('/term/short-days/{day}', [CalendarController::class, 'lengthen'])->name(
+            'short-days.destroy',
+        );
         Route::post('/term/opened-days', [CalendarController::class, 'open'])->name('opened-days.store');
-        Route::delete('/term/opened-days/{day}', [CalendarController::class, 'shut'])
-            ->whereNumber('day')
-            ->name('opened-days.destroy');
+        Route::delete('/term/opened-days/{day}', [CalendarController::class, 'shut'])->name('opened-days.destroy');
         Route::put('/term/rotation', [CalendarController::class, 'rotate'])->name('rotation.update');
         Route::put('/term/hours', [CalendarController::class, 'hours'])->name('hours.update');
         Route::post('/terms', [TermController::class, 'store'])->name('terms.store');

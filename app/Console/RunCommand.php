@@ -25,6 +25,8 @@ final class RunCommand extends Command
         'memory_limit=1G',
         '-d',
         'max_execution_time=180',
+        '-d',
+        'expose_php=0',
     ];
 
     private bool $goesOn = true;

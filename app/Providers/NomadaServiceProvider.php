@@ -6,6 +6,7 @@ namespace Nomada\App\Providers;
 
 use Illuminate\Auth\EloquentUserProvider;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Console\Events\CommandStarting;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -15,6 +16,7 @@ use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\HttpConferenceBridge;
@@ -29,6 +31,7 @@ use Nomada\App\Policies\SessionPolicy;
 use Nomada\App\Post\PostOfficeTransport;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\CurrentTerm;
+use Nomada\App\Support\KeyMark;
 use PDO;
 use Psr\Clock\ClockInterface;
 
@@ -69,6 +72,16 @@ final class NomadaServiceProvider extends ServiceProvider
                     ->when(! config('nomada.demo'), fn (Builder $w) => $w->where('has_demo_password', false)),
             ),
         );
+        // Links, letters and what is published have one address, whatever host a request names.
+        URL::forceRootUrl((string) config('app.url'));
+        if ($this->app->runningInConsole()) {
+            $this->app->make('events')->listen(CommandStarting::class, function (CommandStarting $event): void {
+                if (str_starts_with((string) $event->command, 'nomada:') && ! KeyMark::fits()) {
+                    $event->output->writeln('<error> '.__('errors.key.console').' </error>');
+                    exit(1);
+                }
+            });
+        }
         Gate::policy(Section::class, SectionPolicy::class);
         Gate::policy(Session::class, SessionPolicy::class);
         Gate::policy(Run::class, RunPolicy::class);

@@ -135,7 +135,7 @@ test('it stands on the course page, changes there, and goes when it is taken out
         ->first();
     expect($stands()->standing_print)->toBeNull();
     Artisan::call('nomada:publish', ['--section' => ['MAR']]);
-    expect(json_decode($stands()->standing, true))->toMatchArray([
+    expect(json_decode(decrypt($stands()->standing, false), true))->toMatchArray([
         'title' => 'Office hours',
         'open' => 'Tue 15:00–16:00, Thu 09:00–09:50 Madrid',
         'link' => $room->address(),
@@ -303,8 +303,8 @@ test(
             ->where(fn ($q) => $q->where('place', 'course-page')->orWhere('person', 'S-1'))
             ->pluck('standing');
         expect($standing)->not->toBeEmpty();
-        foreach ($standing as $fields) {
-            expect($fields)->toContain('on your own page, while the doors are open')->not->toContain('/join/');
+        foreach ($standing as $sealed) {
+            expect(decrypt($sealed, false))->toContain('on your own page, while the doors are open')->not->toContain('/join/');
         }
         $door = Nomada\App\Models\Joining\JoinLink::query()
             ->where('kind', 'personal')

@@ -180,7 +180,7 @@ test('a deleted series comes back with its links and registrations, and a new on
         'kind' => 'series',
         'secret_sum' => 'x',
         'secret' => encrypt('y'),
-        'join_code' => 'BCDFGHJKLM',
+        'join_code' => encrypt('BCDFGHJKLM', false),
         'created_at' => now(),
         'updated_at' => now(),
     ]);

@@ -151,3 +151,72 @@ test('what is not asked for is not taken: no column is set by a form that does n
         ->and(DB::table('join_links')->where('guest_name', 'Ola')->value('kind'))
         ->toBe('guest');
 });
+
+test('one address: another host is no page of ours, and no link follows it', function () {
+    $this->school();
+    $this->get('http://evil.example/sign-in')->assertStatus(400)->assertDontSee('Nomada');
+    $this->post('http://evil.example/sign-in/forgotten', ['email' => 'x'])->assertStatus(400);
+    $this->get('http://localhost:8080/sign-in?a=1')->assertRedirect(config('app.url').'/sign-in?a=1');
+    $answer = $this->withHeader('X-Forwarded-Host', 'evil.example')->get('/sign-in');
+    expect(
+        $answer->getStatusCode() === 400 || ! str_contains((string) $answer->getContent(), 'evil.example'),
+    )->toBeTrue();
+});
+
+test('pages of somebody are kept nowhere; over TLS the browser remembers that', function () {
+    $this->school();
+    $this->as('A-1')->get('/term')->assertHeader('Cache-Control', 'no-store, private');
+    $this->get('/account')
+        ->assertHeader('Cache-Control', 'no-store, private')
+        ->assertHeaderMissing('Strict-Transport-Security');
+    $this->get(str_replace('http://', 'https://', (string) config('app.url')).'/term')->assertHeader(
+        'Strict-Transport-Security',
+        'max-age=31536000',
+    );
+});
+
+test('a key that does not fit the database is said on one page and by every command of ours', function () {
+    $this->school();
+    DB::table('key_marks')->update(['sum' => str_repeat('0', 64)]);
+    cache()->flush();
+    $this->as('A-1')->get('/term')->assertStatus(503)->assertSee('The key does not fit the database');
+    expect(Nomada\App\Support\KeyMark::fits())->toBeFalse();
+    DB::table('key_marks')->update(['sum' => Nomada\App\Support\KeyMark::sum()]);
+    $this->get('/term')->assertOk();
+    // An empty database has nothing to fit.
+    DB::table('key_marks')->delete();
+    cache()->flush();
+    $this->get('/term')->assertOk();
+});
+
+test('what turns text around or is not seen goes into no page, and what is no text into none at all', function () {
+    $this->school();
+    $this->as('A-1')
+        ->post('/term/closures', ['first' => '2 Mar', 'reason' => "Sto\u{202e}rm\x07\u{0}!"])
+        ->assertSessionHasNoErrors();
+    expect(DB::table('closures')->where('reason', 'Storm!')->count())->toBe(1);
+    $this->post('/term/closures', ['first' => '3 Mar', 'reason' => "\xff"])->assertStatus(400);
+    $this->call('GET', '/find', ['q' => "\xc3("])->assertStatus(400);
+    $this->get('/term?first[]=x')->assertOk();
+});
+
+test('what nobody came back for is taken away at night', function () {
+    $this->school();
+    $folder = storage_path('app/texts');
+    Illuminate\Support\Facades\File::ensureDirectoryExists($folder);
+    file_put_contents("$folder/old.txt", 'x');
+    touch("$folder/old.txt", time() - 3 * 86400);
+    file_put_contents("$folder/new.txt", 'x');
+    $id = DB::table('people')->value('id');
+    foreach ([61, 59] as $days) {
+        DB::table('sign_ins')->insert([
+            'person_id' => $id,
+            'began_at' => now(),
+            'seen_at' => now()->subDays($days),
+        ]);
+    }
+    Illuminate\Support\Facades\Artisan::call('nomada:tidy');
+    expect([is_file("$folder/old.txt"), is_file("$folder/new.txt")])->toBe([false, true]);
+    expect(DB::table('sign_ins')->count())->toBe(1);
+    unlink("$folder/new.txt");
+});

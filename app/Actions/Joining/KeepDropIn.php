@@ -51,6 +51,7 @@ final readonly class KeepDropIn
 
         return DB::transaction(function () use ($section, $uid, $name, $hours, $preset, $room, $by): DropInRoom {
             $secret = LinkSecret::make(Secrets::random());
+            $code = JoinCode::make(Secrets::random());
             $made = DB::table('drop_in_rooms')->insertOrIgnore([
                 'section_id' => $section->id,
                 'uid' => $uid,
@@ -59,10 +60,11 @@ final readonly class KeepDropIn
                 'preset' => $preset,
                 'secret' => encrypt($secret, false),
                 'secret_sum' => Secrets::sum($secret),
-                'join_code' => JoinCode::make(Secrets::random()),
+                'join_code' => encrypt($code, false),
+                'code_sum' => Secrets::sum($code, 'code'),
                 'room' => $room->id,
                 'dial_in' => $room->dialIn,
-                'pin' => $room->pin,
+                'pin' => encrypt($room->pin, false),
                 'created_at' => now(),
                 'updated_at' => now(),
             ]);

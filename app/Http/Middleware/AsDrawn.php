@@ -19,7 +19,8 @@ final class AsDrawn
 {
     public function handle(Request $request, Closure $next): Response
     {
-        $drawn = json_decode((string) base64_decode((string) $request->input(Drawn::NAME, ''), true), true);
+        $carried = $request->input(Drawn::NAME);
+        $drawn = is_string($carried) ? json_decode((string) base64_decode($carried, true), true) : null;
         if (
             $request->isMethodSafe() ||
             OnlyLooks::isOne($request) ||

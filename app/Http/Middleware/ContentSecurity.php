@@ -32,6 +32,13 @@ final class ContentSecurity
         $response->headers->set('X-Content-Type-Options', 'nosniff');
         $response->headers->set('Referrer-Policy', 'same-origin');
         $response->headers->set('Permissions-Policy', 'geolocation=(), payment=()');
+        if ($request->isSecure()) {
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+        }
+        // A page of somebody's is kept nowhere: not by the browser, not by what stands between. A feed may be.
+        if ($request->hasSession() && ! $request->routeIs('feed')) {
+            $response->headers->set('Cache-Control', 'no-store, private');
+        }
 
         return $response;
     }

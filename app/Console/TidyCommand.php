@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Console;
+
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
+
+/** What nobody comes back for: uploads between preview and taking, ended sign-ins, links that set no password. */
+final class TidyCommand extends Command
+{
+    protected $signature = 'nomada:tidy';
+
+    protected $description = 'Takes away what was left behind (every night)';
+
+    /** Days after which each goes. */
+    private const UPLOADS = 2;
+
+    private const SIGN_INS = 60;
+
+    public function handle(): int
+    {
+        $path = storage_path('app/texts');
+        foreach (is_dir($path) ? File::files($path) : [] as $file) {
+            if ($file->getMTime() < time() - self::UPLOADS * 86400) {
+                File::delete($file->getPathname());
+            }
+        }
+        $before = now()->subDays(self::SIGN_INS);
+        DB::table('sign_ins')->where('seen_at', '<', $before)->delete();
+        DB::table('account_passes')->where('expires_at', '<', $before)->delete();
+
+        return self::SUCCESS;
+    }
+}
