@@ -304,7 +304,9 @@ test(
             ->pluck('standing');
         expect($standing)->not->toBeEmpty();
         foreach ($standing as $sealed) {
-            expect(decrypt($sealed, false))->toContain('on your own page, while the doors are open')->not->toContain('/join/');
+            expect(decrypt($sealed, false))
+                ->toContain('on your own page, while the doors are open')
+                ->not->toContain('/join/');
         }
         $door = Nomada\App\Models\Joining\JoinLink::query()
             ->where('kind', 'personal')

@@ -49,15 +49,33 @@ final class RunningCopy
         return StandinServer::at("http://127.0.0.1:$this->standinsPort", (string) config('nomada.standins.token'));
     }
 
-    private static function begin(): self
+    /** A new machine: no demo, and nothing in its database. The caller ends it. */
+    public static function bare(): self
+    {
+        return self::begin(['NOMADA_DEMO' => 'no']);
+    }
+
+    public function end(): void
+    {
+        $this->services->stop(10);
+        self::$shared?->configure();
+    }
+
+    /** @param  array<string, string>  $with  settings besides */
+    private static function begin(array $with = []): self
     {
         $self = new self(StandinServer::freePort(), StandinServer::freePort());
         $self->configure();
-        $self->freshDemo();
+        if ($with === []) {
+            $self->freshDemo();
+        } else {
+            DB::statement('drop schema if exists standins_browser cascade');
+            Artisan::call('migrate:fresh', ['--force' => true]);
+        }
         $self->services->start(
             "browser-copy-$self->port",
             [PHP_BINARY, base_path('artisan'), 'nomada:run'],
-            $self->environment(),
+            $with + $self->environment(),
         );
         // The supervisor says when all is up.
         $log = storage_path("logs/browser-copy-$self->port.log");

@@ -1,0 +1,102 @@
+<?php
+
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
+use Nomada\Core\Account\Totp;
+use Nomada\Standins\MimeMessage;
+use Tests\Support\RunningCopy;
+use Tests\Support\SmallSchool;
+
+// A school that has nothing but the machine: the first coordinator, the import, and everybody's own way in.
+
+/** The link of the last letter to an address, once it is there. */
+function linkInPost(RunningCopy $copy, string $address): string
+{
+    for ($until = microtime(true) + 15; microtime(true) < $until; usleep(100_000)) {
+        $letters = $copy->standins()->get('/post/people/'.rawurlencode($address))['letters'] ?? [];
+        if ($letters !== [] && preg_match('#(/account/passes/\S+)#', (new MimeMessage($letters[0]))->text(), $m)) {
+            return $m[1];
+        }
+    }
+    throw new RuntimeException("No letter to $address");
+}
+
+test('from a new machine to a student who is signed in, in the browser', function (): void {
+    $copy = RunningCopy::bare();
+    try {
+        Artisan::call('nomada:coordinator', [
+            'address' => 'nora@new.example',
+            '--given' => 'Nora',
+            '--family' => 'Pardo',
+        ]);
+        preg_match('#(/account/passes/\S+)#', Artisan::output(), $m);
+        $b = browser()->fresh($copy->url())->open($m[1]);
+        $b->see('Nora Pardo, you sign in as nora@new.example.')
+            ->fill('password', 'password2027')
+            ->fill('again', 'password2027')
+            ->press('Keep it')
+            ->see('one of the most common ones');
+        $b->fill('password', 'olas y mareas')
+            ->fill('again', 'olas y mareas')
+            ->press('Keep it')
+            ->see('Your password is kept');
+        $b->fill('email', 'nora@new.example')->fill('password', 'olas y mareas')->press('Sign in');
+
+        // A coordinator's second factor comes first.
+        $b->see('Coordinators sign in with a second factor')->press('Set it up')->see('type the key into it');
+        $nora = fn (): Person => Person::query()->where('email', 'nora@new.example')->firstOrFail();
+        $b->fill('code', Totp::of((string) $nora()->totp_secret)->code(time()))->press('Turn it on');
+        $b->see('Your ten codes on paper');
+        $paper = $b->text('ol.codes li');
+        expect($b->accessibilityFaults())->toBe([]);
+        $b->press('I have them')->see('10 codes on paper are left');
+
+        // The school.
+        $folder = SmallSchool::folder();
+        $b->open('/term/import');
+        $b->find('#files')->sendKeys(implode("\n", glob("$folder/*.*") ?: []));
+        $b->press('Look at it')->see('no faults')->press('Save')->see('Imported: ');
+
+        // A teacher and the students are invited; the teacher signs in, forgets the password, and sets another.
+        $b->open('/accounts?role=teacher')->press('Invite the 2 who are left')->see('2 people are invited');
+        $teacher = Person::query()->where('sourced_id', 'T-2')->firstOrFail();
+        $link = linkInPost($copy, (string) $teacher->email);
+        $b->press('N. Pardo')->press('Sign out')->see('Forgotten your password?');
+        $b->open($link)->fill('password', 'gaviotas al alba')->fill('again', 'gaviotas al alba')->press('Keep it');
+        $b->fill('email', (string) $teacher->email)
+            ->fill('password', 'gaviotas al alba')
+            ->press('Sign in')
+            ->see('Marine Science');
+        $b->press($teacher->shortName())->press('Sign out')->press('Forgotten your password?');
+        DB::table('letters')->where('kind', 'invitation')->where('person_id', $teacher->id)->delete();
+        $copy->standins()->reset();
+        $b->fill('email', (string) $teacher->email)
+            ->press('Send me a link')
+            ->see('a letter with a link is on its way');
+        $b->open(linkInPost($copy, (string) $teacher->email))
+            ->fill('password', 'gaviotas de noche')
+            ->fill('again', 'gaviotas de noche');
+        $b->press('Keep it')->see('Your password is kept');
+
+        // The coordinator comes back by a code on paper, and invites a student.
+        $b->fill('email', 'nora@new.example')
+            ->fill('password', 'olas y mareas')
+            ->press('Sign in')
+            ->see('Your second factor');
+        $b->fill('code', $paper)->press('Come in')->see('Every section');
+        $b->open('/people/S-1')->press('Invite to sign in')->see('is invited');
+        $student = Person::query()->where('sourced_id', 'S-1')->firstOrFail();
+        $link = linkInPost($copy, (string) $student->email);
+        $b->press('N. Pardo')->press('Sign out')->see('Forgotten your password?');
+        $b->open($link)->fill('password', 'un faro verde')->fill('again', 'un faro verde')->press('Keep it');
+        $b->fill('email', (string) $student->email)
+            ->fill('password', 'un faro verde')
+            ->press('Sign in')
+            ->see($student->given_name);
+        $b->open('/account')->see('Where you are signed in')->see('this one');
+        expect($b->accessibilityFaults())->toBe([])->and($b->troubles())->toBe([]);
+    } finally {
+        $copy->end();
+    }
+});
