@@ -3,15 +3,15 @@
 // name => [page, whom the sign-in page offers ('' for nobody), size, dark, what is clicked first (CSS, parted by ;), or with ~ waited for]
 return [
     'every-section' => ['/', 'A-01', '1280x800', false, 'tr.row-s:nth-child(9) input;tr.row-s:nth-child(13) input'],
-    'every-section-dark' => ['/', 'A-01', '1280x800', true, ''],
+    'account' => ['/account', 'A-01', '1280x800', true, "form[action$='second-factor'] button;~.qr svg"],
     'section' => ['/sections/8MAR', 'A-01', '1280x800', false, ''],
     'publish-plan' => ['/publishing', 'A-01', '1280x800', false, "button[data-section='9MAT-B']"],
     'timetable-week' => ['/timetable?week=7', 'A-01', '1280x800', false, ''],
     'timetable-session' => ['/timetable?week=7', 'A-01', '1280x800', false, '[data-name="Y8 History"];~aside;[data-take];~.reach small'],
-    'timetable-day' => ['/timetable?day=2027-02-25&clock=S-8-001', 'A-01', '1280x800', false, ''],
+    'make-ups' => ['/term/make-ups', 'A-01', '1280x800', false, ''],
     'licences' => ['/timetable/licences', 'A-01', '1280x800', false, ''],
     'clashes' => ['/timetable/clashes', 'A-01', '1280x800', false, ''],
-    'term' => ['/term', 'A-01', '1280x800', false, ''],
+    'term' => ['/term/closing?first=2+Mar&last=3+Mar&reason=Storm', 'A-01', '1280x800', false, ''],
     'joining' => ['/joining', 'A-01', '1280x800', false, 'tr.row-c:nth-child(3) input;tr.row-c:nth-child(5) input'],
     'registration-desk' => ['/registration/desk', 'A-01', '1280x800', false, ''],
     // The music workshop, which is open to whoever registers; on a fresh demo it is the ninth series.
