@@ -279,12 +279,8 @@ final readonly class RegistrationDesk
                 'why' => $f->why(),
                 'name' => $f->marked((string) $r->typed_name),
                 'address' => (string) $r->typed_email,
-                // Whose account typed is said wherever it is not plainly the one whose name was typed.
-                'account' => ($f->entry !== null && $f->entry->person !== $r->person_id) ||
-                    (new PersonName((string) $r->typed_name))->compare(new PersonName($account)) !==
-                        NameRelation::Equal
-                        ? $account
-                        : null,
+                // Whose account typed is said where it is not the one of the student beside whom it stands.
+                'account' => $this->isOwn($f, $r, $account) ? null : $account,
                 'rosterName' => $f->entry === null ? [] : $f->marked($f->entry->name->typed),
                 'rosterAddress' => $f->entry->address ?? '',
                 'same' => $f->sameAddress,
@@ -299,6 +295,16 @@ final readonly class RegistrationDesk
         }
 
         return $lines;
+    }
+
+    /** Whether an account is plainly that of whoever was found, or, where nobody was, of whoever was typed. */
+    private function isOwn(Finding $finding, Registration $registration, string $account): bool
+    {
+        $typed = new PersonName((string) $registration->typed_name);
+
+        return $finding->entry !== null
+            ? $finding->entry->person === $registration->person_id
+            : $typed->compare(new PersonName($account)) === NameRelation::Equal;
     }
 
     /**
