@@ -171,7 +171,6 @@ final readonly class LetterWriter
     /** The timetable as an iTIP message; null where the letter is of no timetable. */
     private function calendar(Letter $letter, Series $series, ?Registration $registration): ?string
     {
-        $day = $registration?->only_day;
         if (
             ! in_array(
                 $letter->kind,
@@ -195,27 +194,27 @@ final readonly class LetterWriter
             WantedPlacements::feed($facts, ($student ?? $letter->person)?->sourced_id, $student === null),
             fn (EventSeries $e): bool => $e->uid === $series->uid,
         );
-        $events = array_map(function (EventSeries $e) use ($letter, $day): EventSeries {
-            $only = $day === null ? null : LocalDate::parse($day);
-            $isGuardian = $letter->kind === LetterKind::Guardian;
-
-            return new EventSeries(
-                $only === null ? $e->uid : "{$only->basic()}-$e->uid",
-                $e->sequence,
-                $e->changedAt,
-                $e->summary,
-                $isGuardian ? '' : $e->description,
-                $isGuardian ? '' : $e->url,
-                $e->zone,
-                $e->startMinute,
-                $e->minutes,
-                $e->rule,
-                $only === null
-                    ? $e->sessions
-                    : array_values(array_filter($e->sessions, fn ($s): bool => $s->day === $only->day)),
-                $e->category,
-            );
-        }, array_values($events));
+        // Under the calendar's own UID and with all of their sessions, so that the two are one event there.
+        $isGuardian = $letter->kind === LetterKind::Guardian;
+        $events = array_map(
+            fn (EventSeries $e): EventSeries => $isGuardian
+                ? new EventSeries(
+                    $e->uid,
+                    $e->sequence,
+                    $e->changedAt,
+                    $e->summary,
+                    '',
+                    '',
+                    $e->zone,
+                    $e->startMinute,
+                    $e->minutes,
+                    $e->rule,
+                    $e->sessions,
+                    $e->category,
+                )
+                : $e,
+            array_values($events),
+        );
 
         return CalendarWriter::invite(
             $events,

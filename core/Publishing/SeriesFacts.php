@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Nomada\Core\Publishing;
 
 use Nomada\Core\Belonging\Belonging;
+use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
 
@@ -20,6 +22,8 @@ final readonly class SeriesFacts
      * @param  array<string, true>  $elsewhere  people (by sourcedId) in whose calendars it stands by another section
      *   that shares it
      * @param  array<string, Belonging>  $belongings  of everybody who has a part in any of its sections, by sourcedId
+     * @param  array<string, list<string>>|null  $registered  where students register for each session: the days (ISO)
+     *   for which each is, by sourcedId; null where they register for all at once
      * @param  string  $meets  its plans one after the other, in words; the plan's own where empty
      * @param  bool  $hiddenOutside  its link is hidden outside the door's hours, so it stands at no destination
      */
@@ -40,6 +44,7 @@ final readonly class SeriesFacts
         public bool $hiddenOutside = false,
         public array $belongings = [],
         private string $meets = '',
+        public ?array $registered = null,
     ) {
     }
 
@@ -51,23 +56,37 @@ final readonly class SeriesFacts
 
     /**
      * The sessions that stand in somebody's calendar: theirs by the rule of belonging; all of them where they have no
-     * part (a registrant who was accepted by hand).
+     * part (a registrant who was accepted by hand). Where students register for each session, those of a student are
+     * the ones that they are registered for.
      *
      * @return list<PlannedSession>
      */
     public function sessionsOf(string $person): array
     {
         $belonging = $this->belongings[$person] ?? null;
-        if ($belonging === null || ($belonging->isWhole() && ! $this->isSubstituted())) {
+        $isWhole = $belonging === null || ($belonging->isWhole() && ! $this->isSubstituted());
+        if ($isWhole && $this->registered === null) {
             return $this->sessions;
         }
 
         return array_values(
             array_filter(
                 $this->sessions,
-                fn (PlannedSession $s): bool => $belonging->on($s->day, $s->own?->teacher)->isTheirs(),
+                fn (PlannedSession $s): bool => $this->isTheirs($s, $belonging, $this->registered[$person] ?? []),
             ),
         );
+    }
+
+    /** @param  list<string>  $days  for which the person is registered */
+    private function isTheirs(PlannedSession $session, ?Belonging $belonging, array $days): bool
+    {
+        $standing = $belonging?->on($session->day, $session->own?->teacher) ?? Standing::Student;
+        $isChosen =
+            $this->registered === null ||
+            $standing !== Standing::Student ||
+            in_array((new LocalDate($session->day))->iso(), $days, true);
+
+        return $standing->isTheirs() && $isChosen;
     }
 
     private function isSubstituted(): bool

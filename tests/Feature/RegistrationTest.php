@@ -783,3 +783,48 @@ test('the desk says whose account typed, wherever that is not plain', function (
         ->assertSee('typed from the account of Rui Mestre, who is registered if you accept')
         ->assertDontSee('the account of Teo Kallas');
 });
+
+test('of sessions registered for one by one, calendars and letters have exactly those, as one event', function () {
+    $series = takesRegistrations($this, ['mode' => 'each', 'accepts_certain' => 1]);
+    registerAs($this, 'S-1', $series, days: ['2027-02-11', '2027-03-02'])->assertSessionHasNoErrors();
+    $days = function (string $ics): array {
+        $calendar = Sabre\VObject\Reader::read($ics)->expand(
+            new DateTime('2027-01-01'),
+            new DateTime('2027-06-01'),
+        );
+        $found = [];
+        foreach ($calendar->VEVENT ?? [] as $event) {
+            $found[] = $event->DTSTART->getDateTime()->format('Ymd');
+        }
+
+        return $found;
+    };
+    $calendar = function (string $who): string {
+        Artisan::call('nomada:calendar', ['--person' => $who]);
+
+        return Artisan::output();
+    };
+    $mine = $calendar('S-1');
+    expect($days($mine))
+        ->toBe(['20270211', '20270302'])
+        // Who is registered for none has none; the teacher has all.
+        ->and($calendar('S-3'))
+        ->not->toContain('Marine Science')
+        ->and(count($days($calendar('T-2'))))
+        ->toBeGreaterThan(20);
+    postGoes();
+    $uid = fn (string $ics): string => preg_match('/^UID:(.*)\r$/m', $ics, $m) === 1 ? $m[1] : '';
+    $letters = array_filter(mailbox($this, 'S-1'), fn (MimeMessage $m): bool => $m->attachments() !== []);
+    expect($letters)->not->toBeEmpty();
+    foreach ($letters as $letter) {
+        $ics = $letter->attachments()[0]['content'];
+        expect($uid($ics))
+            ->toBe($uid($mine))
+            ->and($days($ics))
+            ->toBe(['20270211', '20270302']);
+    }
+    $this->as('T-2')->delete(
+        '/registration/'.Registration::query()->where('only_day', '2027-03-02')->value('id'),
+    );
+    expect($days($calendar('S-1')))->toBe(['20270211']);
+});

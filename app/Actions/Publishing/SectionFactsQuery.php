@@ -22,6 +22,7 @@ use Nomada\Core\Publishing\DropInFacts;
 use Nomada\Core\Publishing\Reader;
 use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\SeriesFacts;
+use Nomada\Core\Registration\Registering;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 use stdClass;
@@ -67,6 +68,7 @@ final class SectionFactsQuery
         $shared = $this->shared($of);
         $people = $this->people($ids);
         $belongings = Belongings::ofSeries($of);
+        $chosen = $this->chosen(array_merge(...array_values($series)));
         $rooms = DropInRoom::query()
             ->whereIn('section_id', $ids)
             ->where('is_hidden', false)
@@ -98,6 +100,7 @@ final class SectionFactsQuery
                         $sessions[$s->id] ?? [],
                         $shared[$s->id][$id] ?? [],
                         $belongings[$s->id] ?? [],
+                        $chosen[$s->id] ?? null,
                     ),
                     $linked,
                 ),
@@ -253,6 +256,36 @@ final class SectionFactsQuery
         return $out;
     }
 
+    /**
+     * The days for which each is registered, of the series for whose sessions students register one by one.
+     *
+     * @param  list<Series>  $series
+     * @return array<int, array<string, list<string>>> by series, then by the person's sourcedId
+     */
+    private function chosen(array $series): array
+    {
+        $out = [];
+        foreach ($series as $one) {
+            if (Registering::from($one->registering ?? [])->each) {
+                $out[$one->id] = [];
+            }
+        }
+        $rows =
+            $out === []
+                ? []
+                : DB::table('registrations')
+                    ->join('people', 'people.id', '=', 'person_id')
+                    ->whereIn('series_id', array_keys($out))
+                    ->where('state', 'accepted')
+                    ->whereNotNull('only_day')
+                    ->get(['series_id', 'people.sourced_id', 'only_day']);
+        foreach ($rows as $row) {
+            $out[(int) $row->series_id][$row->sourced_id][] = (string) $row->only_day;
+        }
+
+        return $out;
+    }
+
     /** @param  list<stdClass>  $people */
     private function teacher(array $people): string
     {
@@ -266,6 +299,7 @@ final class SectionFactsQuery
      * @param  list<PlannedSession>  $sessions
      * @param  array<string, true>  $elsewhere
      * @param  array<string, Belonging>  $belongings
+     * @param  array<string, list<string>>|null  $registered  days by person, where each session is registered for
      */
     private function series(
         Series $series,
@@ -273,6 +307,7 @@ final class SectionFactsQuery
         array $sessions,
         array $elsewhere,
         array $belongings,
+        ?array $registered,
     ): SeriesFacts {
         $in = fn (SessionState $state): array => array_values(
             array_filter($sessions, fn (PlannedSession $s): bool => $s->state === $state),
@@ -295,6 +330,7 @@ final class SectionFactsQuery
             $this->rules($series)->hiddenOutside,
             $belongings,
             $series->stretches()->sentence(),
+            $registered,
         );
     }
 
