@@ -1,9 +1,11 @@
 <?php
 
+use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession as LaravelSession;
 use Nomada\App\Http\Middleware\AsDrawn;
 use Nomada\App\Http\Middleware\ContentSecurity;
 use Nomada\App\Http\Middleware\DoesOnce;
@@ -12,6 +14,7 @@ use Nomada\App\Http\Middleware\OneHost;
 use Nomada\App\Http\Middleware\OnlyText;
 use Nomada\App\Http\Middleware\ReadsDates;
 use Nomada\App\Http\Middleware\ServerTiming;
+use Nomada\App\Http\Middleware\StartSession;
 use Nomada\App\Http\Middleware\TermInAddress;
 use Nomada\Core\Fault;
 
@@ -26,12 +29,13 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(ServerTiming::class);
         $middleware->prepend(TermInAddress::class);
         $middleware->append(ContentSecurity::class);
-        $middleware->web(replace: [Illuminate\Session\Middleware\StartSession::class => Nomada\App\Http\Middleware\StartSession::class]);
+        $middleware->web(replace: [LaravelSession::class => StartSession::class]);
         // A mail program presses it for the reader (RFC 8058), without a page of ours; the address is signed.
         $middleware->validateCsrfTokens(except: ['letters/*/stop']);
-        // Who may is asked first; then dates are read, whether it was done already, and whether somebody else has saved since.
+        // Who may is asked first; then dates are read, whether it was done already, and whether somebody else has saved
+        // since.
         $middleware->appendToGroup('web', [KeepsSignIn::class, ReadsDates::class, DoesOnce::class, AsDrawn::class]);
-        $middleware->appendToPriorityList(Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests::class, KeepsSignIn::class);
+        $middleware->appendToPriorityList(AuthenticatesRequests::class, KeepsSignIn::class);
         $middleware->appendToPriorityList(Illuminate\Auth\Middleware\Authorize::class, ReadsDates::class);
         $middleware->appendToPriorityList(ReadsDates::class, DoesOnce::class);
         $middleware->appendToPriorityList(DoesOnce::class, AsDrawn::class);
@@ -43,8 +47,14 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         // What a person typed wrongly is told beside its field, on the page they came from.
         $exceptions->dontReport(Fault::class);
-        $exceptions->render(fn (Fault $e, Request $request) => $request->expectsJson()
-            ? response()->json(['message' => $e->getMessage(), 'errors' => [$e->field ?: 'form' => [$e->getMessage()]]], 422)
-            : back()->withInput()->withErrors([$e->field ?: 'form' => $e->getMessage()]));
+        $exceptions->render(function (Fault $e, Request $request) {
+            $field = $e->field ?: 'form';
+
+            return $request->expectsJson()
+                ? response()->json(['message' => $e->getMessage(), 'errors' => [$field => [$e->getMessage()]]], 422)
+                : back()
+                    ->withInput()
+                    ->withErrors([$field => $e->getMessage()]);
+        });
     })
     ->create();

@@ -197,22 +197,7 @@ final readonly class LetterWriter
         // Under the calendar's own UID and with all of their sessions, so that the two are one event there.
         $isGuardian = $letter->kind === LetterKind::Guardian;
         $events = array_map(
-            fn (EventSeries $e): EventSeries => $isGuardian
-                ? new EventSeries(
-                    $e->uid,
-                    $e->sequence,
-                    $e->changedAt,
-                    $e->summary,
-                    '',
-                    '',
-                    $e->zone,
-                    $e->startMinute,
-                    $e->minutes,
-                    $e->rule,
-                    $e->sessions,
-                    $e->category,
-                )
-                : $e,
+            fn (EventSeries $e): EventSeries => $isGuardian ? $e->withoutLink() : $e,
             array_values($events),
         );
 

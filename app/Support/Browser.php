@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Nomada\App\Support;
 
+use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+
 /** A browser in words, by what it writes of itself: "Firefox, Windows"; empty where that says nothing. */
 final class Browser
 {
@@ -24,6 +27,12 @@ final class Browser
         'Mac OS' => 'Mac',
         'Linux' => 'Linux',
     ];
+
+    /** What a browser writes of itself, as far as it is kept. */
+    public static function of(Request $request): string
+    {
+        return Str::limit((string) $request->userAgent(), 250, '');
+    }
 
     public static function words(string $text): string
     {

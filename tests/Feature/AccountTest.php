@@ -242,6 +242,20 @@ test(
     },
 );
 
+test('a password is the same in whatever spelling its letters come', function () {
+    $me = personCalled('T-2');
+    $me->forceFill(['password' => 'ñandúes y olas', 'password_set_at' => now()])->save();
+    $apart = (string) Normalizer::normalize('ñandúes y olas', Normalizer::FORM_D);
+    signsIn($this, 'T-2', $apart)->assertRedirect('/');
+    $this->put('/account/password', [
+        'old_password' => $apart,
+        'password' => 'gaviotas al alba',
+        'again' => 'gaviotas al alba',
+    ])->assertSessionHasNoErrors();
+    signsIn($this, 'T-2', 'gaviotas al alba');
+    expect(Hash::check('gaviotas al alba', (string) $me->fresh()->password))->toBeTrue();
+});
+
 test('half a sign-in ends after ten minutes', function () {
     personCalled('T-2')
         ->forceFill(['password' => NEW_PASSWORD, 'totp_secret' => 'GEZDGNBVGY3TQOJQ', 'totp_set_at' => now()])

@@ -24,9 +24,7 @@ final readonly class InvitePeople
     {
     }
 
-    /**
-     * @throws Fault where nobody could read the letter
-     */
+    /** @throws Fault where the person is disabled */
     public function one(Person $person, ?Person $by): AccountPass
     {
         if ($person->disabled_on !== null) {
@@ -45,7 +43,7 @@ final readonly class InvitePeople
     public function all(Role $role, Person $by): int
     {
         $n = 0;
-        foreach (self::uninvited($role)->orderBy('id')->lazyById(200) as $person) {
+        foreach (self::uninvited($role)->lazyById(200) as $person) {
             $this->one($person, $by);
             $n++;
         }

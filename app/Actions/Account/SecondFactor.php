@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Account;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Support\Secrets;
 use Nomada\Core\Account\RecoveryCode;
 use Nomada\Core\Account\Totp;
 use Nomada\Core\Fault;
@@ -122,6 +123,6 @@ final class SecondFactor
 
     private static function sum(string $code): string
     {
-        return hash_hmac('sha256', RecoveryCode::plain($code), (string) config('app.key'));
+        return Secrets::sum(RecoveryCode::plain($code), 'recovery');
     }
 }

@@ -49,7 +49,7 @@ final readonly class SetPassword
      */
     public function change(Person $person, string $old, string $new, ?int $stays): void
     {
-        if (! Hash::check($old, $person->password)) {
+        if (! Hash::check(self::normal($old), $person->password)) {
             throw new Fault('That is not your password of now.', 'old_password');
         }
         DB::transaction(function () use ($person, $new, $stays): void {

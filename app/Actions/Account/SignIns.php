@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
 use Nomada\App\Models\Account\SignIn;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Support\Browser;
 
 /**
  * Signs somebody in and out, and knows where they are signed in. One that is ended from elsewhere is out at its next
@@ -38,7 +39,7 @@ final class SignIns
         $now = now();
         $row = SignIn::query()->create([
             'person_id' => $person->id,
-            'browser' => Str::limit((string) $request->userAgent(), 250, ''),
+            'browser' => Browser::of($request),
             'address' => (string) $request->ip(),
             'began_at' => $now,
             'seen_at' => $now,

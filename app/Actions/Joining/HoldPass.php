@@ -11,7 +11,9 @@ use Illuminate\Support\Str;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Browser;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Secrets;
 use Nomada\Core\Fault;
 
 /**
@@ -42,7 +44,7 @@ final readonly class HoldPass
             ->update([
                 'held_sum' => self::sumOf($word),
                 'held_at' => $this->clock->now(),
-                'held_browser' => self::browser($request),
+                'held_browser' => Browser::of($request),
             ]);
         if ($taken === 1) {
             $this->keep($link, $word);
@@ -58,7 +60,7 @@ final readonly class HoldPass
         DB::table('pass_claims')->insertOrIgnore([
             'join_link_id' => $link->id,
             'sum' => self::sumOf($word),
-            'browser' => self::browser($request),
+            'browser' => Browser::of($request),
             'asked_at' => $this->clock->now(),
         ]);
         $this->keep($link, $word);
@@ -136,16 +138,11 @@ final readonly class HoldPass
 
     private static function sumOf(string $word): string
     {
-        return hash_hmac('sha256', $word, (string) config('app.key'));
+        return Secrets::sum($word, 'pass');
     }
 
     private static function name(JoinLink $link): string
     {
         return "pass_$link->id";
-    }
-
-    private static function browser(Request $request): string
-    {
-        return Str::limit((string) $request->userAgent(), 250, '');
     }
 }

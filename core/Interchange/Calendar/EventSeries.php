@@ -35,4 +35,23 @@ final readonly class EventSeries
         public string $category = '',
     ) {
     }
+
+    /** The same without a way in: for those who may know when it is, and do not come. */
+    public function withoutLink(): self
+    {
+        return new self(
+            $this->uid,
+            $this->sequence,
+            $this->changedAt,
+            $this->summary,
+            '',
+            '',
+            $this->zone,
+            $this->startMinute,
+            $this->minutes,
+            $this->rule,
+            $this->sessions,
+            $this->category,
+        );
+    }
 }
