@@ -42,7 +42,7 @@ final class DoorCommand extends Command
 
             return self::FAILURE;
         }
-        [, , , $zone] = $page->answer($link, $secret, $person, null, false);
+        [, , , $zone] = $page->answer($link, $secret, $person, askBridge: false);
         try {
             $at =
                 $this->option('at') === null
@@ -57,7 +57,7 @@ final class DoorCommand extends Command
             return self::FAILURE;
         }
         // The room itself is not asked: this is what the rules say, with a host inside.
-        [$answer] = $page->answer($link, $secret, $person, $at, false);
+        [$answer] = $page->answer($link, $secret, $person, at: $at, askBridge: false);
         $out = [
             'reply' => $answer->reply->value,
             'opens' => $answer->reply->opens(),

@@ -81,7 +81,9 @@ final readonly class LetterWriter
                     $letter,
                     $series,
                     $registration,
-                    $registration->only_day ?? $pass?->onlyDay(),
+                    $registration?->only_day === null
+                        ? array_filter([$pass?->onlyDay()])
+                        : $registration->daysAlike(),
                 ),
                 'link' => (string) $link?->address(),
                 'phone' => $phone === null ? 'not set up' : "$phone->dial_in, PIN $phone->pin",
@@ -136,7 +138,8 @@ final readonly class LetterWriter
             ->first();
     }
 
-    private function when(Letter $letter, Series $series, ?Registration $registration, ?string $day): string
+    /** @param  array<string>  $days  ISO; of those that it is about, none where it is about all */
+    private function when(Letter $letter, Series $series, ?Registration $registration, array $days): string
     {
         $whose = $letter->kind === LetterKind::Guardian ? $registration?->person_id : $letter->person_id;
         $belonging = $whose === null ? null : Belongings::of($whose, $series->sectionIds());
@@ -148,10 +151,10 @@ final readonly class LetterWriter
             ->filter(
                 fn (Session $s): bool => $s->state === SessionState::Planned &&
                     (int) $s->ends_at->timestamp > $this->clock->seconds() &&
-                    ($day === null || $s->day === $day) &&
+                    ($days === [] || in_array($s->day, $days, true)) &&
                     $isTheirs($s),
             )
-            ->take(3);
+            ->take(max(3, count($days)));
 
         return $ahead->isEmpty()
             ? 'none is left'

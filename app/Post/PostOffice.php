@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Nomada\App\Post;
 
 use Illuminate\Contracts\Mail\Mailer;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Registration\Letter;
+use Nomada\App\Models\Registration\Registration;
 use Throwable;
 
 /**
@@ -28,6 +30,7 @@ final readonly class PostOffice
     {
         try {
             return DB::transaction(function () use ($id): bool {
+                $this->oneAfterTheOther($id);
                 $letter = Letter::query()
                     ->whereKey($id)
                     ->whereNull('sent_at')
@@ -47,6 +50,7 @@ final readonly class PostOffice
                     return false;
                 }
                 $this->mailer->send($mail);
+                $this->alike($letter)->update(['sent_at' => now(), 'trouble' => null]);
                 $letter->update(['sent_at' => now(), 'trouble' => null]);
 
                 return true;
@@ -57,6 +61,42 @@ final readonly class PostOffice
                 ->update(['trouble' => mb_strimwidth($e->getMessage(), 0, 300, '…')]);
 
             throw $e;
+        }
+    }
+
+    /**
+     * Whoever registers for several sessions, or is accepted for them, reads of all of them in one letter: the others
+     * that are due by now have gone with it.
+     *
+     * @return Builder<Letter>
+     */
+    private function alike(Letter $letter): Builder
+    {
+        $of = $letter->registration_id === null ? null : Registration::query()->find($letter->registration_id);
+
+        return Letter::query()
+            ->where(['kind' => $letter->kind, 'series_id' => $letter->series_id, 'person_id' => $letter->person_id])
+            ->whereKeyNot($letter->id)
+            ->whereNull('sent_at')
+            ->where('not_before', '<=', now())
+            ->whereIn(
+                'registration_id',
+                Registration::query()
+                    ->where(['series_id' => $of?->series_id, 'person_id' => $of?->person_id, 'state' => $of?->state])
+                    ->whereNotNull('only_day')
+                    ->whereRaw('true = ?', [$of?->only_day !== null])
+                    ->select('id'),
+            );
+    }
+
+    /** Two workers with two letters of one kind to one person: the second finds what the first has told. */
+    private function oneAfterTheOther(int $id): void
+    {
+        $to = Letter::query()->whereKey($id)->first(['kind', 'series_id', 'person_id']);
+        if ($to !== null && $to->series_id !== null) {
+            DB::select('select pg_advisory_xact_lock(hashtext(?))', [
+                "letters {$to->kind->value} $to->series_id $to->person_id",
+            ]);
         }
     }
 

@@ -2,6 +2,7 @@
 
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
@@ -609,10 +610,10 @@ test(
         };
         [$page, $entered] = $as([], 'Firefox/130 (Windows)');
         $page->assertSee('Come in');
-        $word = $entered->getCookie("pass_$pass->id")->getValue();
+        $word = $entered->getCookie('guest')->getValue();
         expect($entered->headers->get('Location'))->toContain('/bridge/rooms/');
         // The same browser again, and another one.
-        $as(["pass_$pass->id" => $word], 'Firefox/130 (Windows)')[0]->assertSee('Come in');
+        $as(['guest' => $word], 'Firefox/130 (Windows)')[0]->assertSee('Come in');
         [$page, $entered] = $as([], 'Safari/604 (iPhone)');
         $page->assertSee('This pass is in use in another browser')->assertSee('Ask to come in here');
         expect($entered->headers->get('Location'))->toContain("/join/$pass->secret");
@@ -623,8 +624,8 @@ test(
         auth()->logout();
         $this->defaultCookies = [];
         $asks = $this->withHeader('User-Agent', 'Safari/604 (iPhone)')->post("/join/$pass->secret/pass");
-        $second = $asks->getCookie("pass_$pass->id")->getValue();
-        $this->withCookies(["pass_$pass->id" => $second])
+        $second = $asks->getCookie('guest')->getValue();
+        $this->withCookies(['guest' => $second])
             ->get("/join/$pass->secret")
             ->assertSee('The teacher has been asked');
         $session = $this->section('MAR')
@@ -648,14 +649,41 @@ test(
         $this->post("/live/$session->id", ['act' => 'pass-keep', 'person' => $claim])->assertSessionHasErrors(
             'form',
         );
-        $as(["pass_$pass->id" => $second], 'Safari/604 (iPhone)')[0]->assertSee('Come in');
-        $as(["pass_$pass->id" => $word], 'Firefox/130 (Windows)')[0]->assertSee('in use in another browser');
+        $as(['guest' => $second], 'Safari/604 (iPhone)')[0]->assertSee('Come in');
+        $as(['guest' => $word], 'Firefox/130 (Windows)')[0]->assertSee('in use in another browser');
         // In the database no word of a cookie.
         expect(json_encode([DB::table('join_links')->get(), DB::table('pass_claims')->get()]))
             ->not->toContain($word)
             ->not->toContain($second);
     },
 );
+
+test('a guest who was sent out stays out by a second pass too', function () {
+    $path = seriesPath($this);
+    foreach (['Vera Ocampo', 'V. Ocampo'] as $name) {
+        $this->as('A-1')->post("$path/guests", ['guest_name' => $name, 'until' => '12 Feb']);
+    }
+    [$first, $second] = JoinLink::query()->where('kind', LinkKind::Guest)->orderBy('id')->get()->all();
+    enter($this, 'T-2', linkOf($this, LinkKind::Host));
+    auth()->logout();
+    $word = $this->post("/join/$first->secret")->getCookie('guest')->getValue();
+    $room = linkOf($this, LinkKind::Series)->room;
+    $guest = array_values(
+        array_filter(
+            app(ConferenceBridge::class)->state($room, '2027-02-09T09:00')['inside'],
+            fn (array $p): bool => ! $p['host'],
+        ),
+    )[0]['person'];
+    $session = $this->section('MAR')->series()->firstOrFail()->sessions()->where('day', '2027-02-09')->value('id');
+    $this->as('T-2')->post("/live/$session", ['act' => 'send-out', 'person' => $guest]);
+    auth()->logout();
+    cache()->flush();
+    foreach ([$first, $second] as $pass) {
+        $this->withCookies(['guest' => $word])
+            ->get("/join/$pass->secret")
+            ->assertSee('You were sent out');
+    }
+});
 
 test('guests are marked, and a pass for one session goes where it goes', function () {
     $path = seriesPath($this);

@@ -815,8 +815,10 @@ test('of sessions registered for one by one, calendars and letters have exactly 
     postGoes();
     $uid = fn (string $ics): string => preg_match('/^UID:(.*)\r$/m', $ics, $m) === 1 ? $m[1] : '';
     $letters = array_filter(mailbox($this, 'S-1'), fn (MimeMessage $m): bool => $m->attachments() !== []);
-    expect($letters)->not->toBeEmpty();
+    // One letter tells of both.
+    expect($letters)->toHaveCount(1)->and(mailbox($this, 'S-1'))->toHaveCount(2);
     foreach ($letters as $letter) {
+        expect($letter->text())->toMatch('/Thu 11 Feb [\d:]+–[\d:]+; Tue 2 Mar /');
         $ics = $letter->attachments()[0]['content'];
         expect($uid($ics))
             ->toBe($uid($mine))

@@ -8,6 +8,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
@@ -15,6 +16,7 @@ use Nomada\App\Support\Browser;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Fault;
+use Nomada\Core\Joining\LinkKind;
 
 /**
  * A guest's pass is one person's: the first browser that comes in by it keeps it, by a word in its cookie. Another one
@@ -25,19 +27,33 @@ final readonly class HoldPass
     /** Days for which a browser keeps its word. */
     private const DAYS = 200;
 
+    /** One word for all passes of a browser. */
+    private const COOKIE = 'guest';
+
     public function __construct(private Clock $clock, private Audit $audit)
     {
     }
 
-    public function isElsewhere(JoinLink $link, Request $request): bool
+    /** How a link stands in this browser; nothing is to be said of one that is no guest's. */
+    public function at(JoinLink|DropInRoom $link, Request $request): PassAt
     {
-        return $link->held_sum !== null && ! hash_equals($link->held_sum, $this->sum($link, $request));
+        if (! $link instanceof JoinLink || $link->kind !== LinkKind::Guest) {
+            return new PassAt();
+        }
+        $word = $this->word($request);
+        $isElsewhere = $link->held_sum !== null && ! hash_equals($link->held_sum, self::sumOf($word ?? ''));
+
+        return new PassAt(
+            $isElsewhere,
+            $isElsewhere ? $this->asked($link, $request) : null,
+            $word === null ? null : self::who($word),
+        );
     }
 
-    /** Takes the pass for this browser. False where another one was faster. */
-    public function take(JoinLink $link, Request $request): bool
+    /** Takes the pass for this browser, and says whom the bridge knows it by. Null where another one was faster. */
+    public function take(JoinLink $link, Request $request): ?string
     {
-        $word = $this->word($link, $request) ?? Str::random(40);
+        $word = $this->word($request) ?? Str::random(40);
         $taken = JoinLink::query()
             ->whereKey($link->id)
             ->where(fn ($q) => $q->whereNull('held_sum')->orWhere('held_sum', self::sumOf($word)))
@@ -46,32 +62,32 @@ final readonly class HoldPass
                 'held_at' => $this->clock->now(),
                 'held_browser' => Browser::of($request),
             ]);
-        if ($taken === 1) {
-            $this->keep($link, $word);
+        if ($taken !== 1) {
+            return null;
         }
+        $this->keep($word);
 
-        return $taken === 1;
+        return self::who($word);
     }
 
     /** Asks the teacher for it. */
     public function ask(JoinLink $link, Request $request): void
     {
-        $word = $this->word($link, $request) ?? Str::random(40);
+        $word = $this->word($request) ?? Str::random(40);
         DB::table('pass_claims')->insertOrIgnore([
             'join_link_id' => $link->id,
             'sum' => self::sumOf($word),
             'browser' => Browser::of($request),
             'asked_at' => $this->clock->now(),
         ]);
-        $this->keep($link, $word);
+        $this->keep($word);
     }
 
-    /** Whether this browser has asked already, and how that was decided: null, 'asked' or 'kept'. */
-    public function asked(JoinLink $link, Request $request): ?string
+    private function asked(JoinLink $link, Request $request): ?string
     {
         $row = DB::table('pass_claims')
             ->where('join_link_id', $link->id)
-            ->where('sum', $this->sum($link, $request))
+            ->where('sum', self::sumOf($this->word($request) ?? ''))
             ->first(['decided_at']);
 
         return $row === null ? null : ($row->decided_at === null ? 'asked' : 'kept');
@@ -119,30 +135,25 @@ final readonly class HoldPass
         });
     }
 
-    private function keep(JoinLink $link, string $word): void
+    private function keep(string $word): void
     {
-        Cookie::queue(self::name($link), $word, self::DAYS * 1440);
+        Cookie::queue(self::COOKIE, $word, self::DAYS * 1440);
     }
 
-    private function word(JoinLink $link, Request $request): ?string
+    private function word(Request $request): ?string
     {
-        $word = $request->cookie(self::name($link));
+        $word = $request->cookie(self::COOKIE);
 
         return is_string($word) && strlen($word) === 40 ? $word : null;
     }
 
-    private function sum(JoinLink $link, Request $request): string
+    private static function who(string $word): string
     {
-        return self::sumOf($this->word($link, $request) ?? '');
+        return 'guest-'.substr(self::sumOf($word), 0, 20);
     }
 
     private static function sumOf(string $word): string
     {
         return Secrets::sum($word, 'pass');
-    }
-
-    private static function name(JoinLink $link): string
-    {
-        return "pass_$link->id";
     }
 }

@@ -35,6 +35,28 @@ final class Registration extends Model
     /** @var array<string, string> */
     protected $casts = ['decided_at' => 'datetime', 'arrived_at' => 'datetime', 'before' => 'array'];
 
+    /**
+     * The days of this student's registrations for the same series that stand as this one does.
+     *
+     * @return list<string> ISO
+     */
+    public function daysAlike(): array
+    {
+        return array_values(
+            self::query()
+                ->where([
+                    'series_id' => $this->series_id,
+                    'person_id' => $this->person_id,
+                    'state' => $this->state,
+                ])
+                ->whereNotNull('only_day')
+                ->orderBy('only_day')
+                ->get(['only_day'])
+                ->map(fn (self $r): string => (string) $r->only_day)
+                ->all(),
+        );
+    }
+
     /** @return BelongsTo<Series, $this> */
     public function series(): BelongsTo
     {

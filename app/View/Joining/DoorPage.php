@@ -7,6 +7,7 @@ namespace Nomada\App\View\Joining;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\URL;
 use Nomada\App\Actions\Joining\Doorway;
+use Nomada\App\Actions\Joining\PassAt;
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Registration;
@@ -100,9 +101,9 @@ final readonly class DoorPage
         JoinLink|DropInRoom $link,
         string $secret,
         ?Person $person,
+        PassAt $pass = new PassAt(),
         ?int $at = null,
         bool $askBridge = true,
-        bool $isHeldElsewhere = false,
     ): array {
         $now = $at ?? $this->clock->seconds();
 
@@ -114,7 +115,7 @@ final readonly class DoorPage
                 $now,
                 $askBridge,
                 DoorFacts::of($link->series_id, $person?->id, $now),
-                $isHeldElsewhere,
+                $pass,
             );
     }
 
@@ -125,7 +126,7 @@ final readonly class DoorPage
         int $now,
         bool $askBridge,
         DoorFacts $facts,
-        bool $isHeldElsewhere = false,
+        PassAt $pass,
     ): array {
         $only = $link->onlyDay();
         $ends = $link->endsAt();
@@ -141,7 +142,7 @@ final readonly class DoorPage
             $only === null ? null : LocalDate::parse($only)->day,
             $room,
             belonging: $facts->belonging,
-            isHeldElsewhere: $isHeldElsewhere,
+            isHeldElsewhere: $pass->isElsewhere,
         );
         $door = new Door($facts->way()->door);
         // The bridge is asked only where all else would let somebody in.
@@ -150,7 +151,7 @@ final readonly class DoorPage
         $meeting = Doorway::meeting($answer->session?->start);
         if ($answer->reply->opens() && $askBridge) {
             $answer = $door->answer(
-                $knock($this->look->at($way, $meeting, self::whom($answer, $link, $person))),
+                $knock($this->look->at($way, $meeting, self::whom($answer, $link, $person, $pass))),
                 $facts->zone,
                 $now,
             );
@@ -296,13 +297,17 @@ final readonly class DoorPage
         return URL::signedRoute('door.look', array_filter(['secret' => $secret, 'person' => $person?->id]));
     }
 
-    /** Whom the bridge knows somebody by: a guest by the pass, whoever is signed in. */
-    public static function whom(DoorAnswer $answer, JoinLink|DropInRoom $link, ?Person $person): string
-    {
-        return $person === null || $answer->asGuest ? self::guest($link) : $person->sourced_id;
+    /** Whom the bridge knows somebody by: a guest by the browser, whoever is signed in. */
+    public static function whom(
+        DoorAnswer $answer,
+        JoinLink|DropInRoom $link,
+        ?Person $person,
+        PassAt $pass = new PassAt(),
+    ): string {
+        return $person === null || $answer->asGuest ? $pass->who ?? self::guest($link) : $person->sourced_id;
     }
 
-    /** Whom the bridge knows a guest by. */
+    /** A guest whose browser never came in by a pass. */
     public static function guest(JoinLink|DropInRoom $link): string
     {
         return "guest-$link->id";
@@ -313,8 +318,7 @@ final readonly class DoorPage
         JoinLink|DropInRoom $link,
         string $secret,
         ?Person $person,
-        bool $isHeldElsewhere = false,
-        ?string $asked = null,
+        PassAt $pass = new PassAt(),
     ): array {
         $now = $this->clock->seconds();
         // Before the answer: what changes between the two is seen at the next look, rather than never.
@@ -323,7 +327,7 @@ final readonly class DoorPage
         [$answer, , , $school] =
             $link instanceof DropInRoom || $facts === null
                 ? $this->answer($link, $secret, $person)
-                : $this->atSeries($link, $person, $now, true, $facts, $isHeldElsewhere);
+                : $this->atSeries($link, $person, $now, true, $facts, $pass);
         $words = new DoorWords($person?->zone() ?? $school, $school, $now);
         // Whoever has no part in it is told nothing of it.
         $known =
@@ -371,7 +375,7 @@ final readonly class DoorPage
                 'known' => $known,
                 'enter' => route('door.enter', $secret),
                 'asks' => $answer->reply === DoorReply::PassElsewhere ? route('door.ask', $secret) : null,
-                'asked' => $asked,
+                'asked' => $pass->asked,
                 // Whoever waits for something to change looks again by themselves.
                 'look' => in_array($answer->reply, self::WAITS, true) ? self::lookAt($secret, $person) : null,
                 'version' => $version,

@@ -56,18 +56,18 @@ final class DoorController extends Controller
             return redirect()->guest(route('sign-in'));
         }
         $link = $page->find($secret);
-        $pass = self::pass($link);
-        $isElsewhere = $pass !== null && $hold->isElsewhere($pass, $request);
-        $asked = $isElsewhere ? $hold->asked($pass, $request) : null;
 
-        return view('joining.door', $page->data($link, $secret, $this->visitor($request), $isElsewhere, $asked));
+        return view(
+            'joining.door',
+            $page->data($link, $secret, $this->visitor($request), $hold->at($link, $request)),
+        );
     }
 
     /** Another browser asks the teacher for a pass that is held. */
     public function askForPass(Request $request, string $secret, DoorPage $page, HoldPass $hold): RedirectResponse
     {
         $pass = self::pass($page->find($secret)) ?? abort(404);
-        if ($hold->isElsewhere($pass, $request)) {
+        if ($hold->at($pass, $request)->isElsewhere) {
             $hold->ask($pass, $request);
         }
 
@@ -100,12 +100,15 @@ final class DoorController extends Controller
         }
         $person = $this->visitor($request);
         $link = $page->find($secret);
-        $pass = self::pass($link);
-        $isElsewhere = $pass !== null && $hold->isElsewhere($pass, $request);
-        [$answer, $way, $meeting] = $page->answer($link, $secret, $person, isHeldElsewhere: $isElsewhere);
+        $at = $hold->at($link, $request);
+        [$answer, $way, $meeting] = $page->answer($link, $secret, $person, $at);
+        $whom = $answer->reply->opens() ? DoorPage::whom($answer, $link, $person, $at) : null;
         // The first browser keeps the pass; of two at one moment one.
-        $isTheirs = $pass === null || ! $answer->asGuest || ! $answer->reply->opens() || $hold->take($pass, $request);
-        if (! $answer->reply->opens() || ! $isTheirs) {
+        $pass = self::pass($link);
+        if ($pass !== null && $answer->asGuest && $whom !== null) {
+            $whom = $hold->take($pass, $request);
+        }
+        if ($whom === null) {
             return redirect()->route('door', $secret);
         }
         try {
@@ -113,7 +116,7 @@ final class DoorController extends Controller
                 $comeIn(
                     $way,
                     $meeting,
-                    DoorPage::whom($answer, $link, $person),
+                    $whom,
                     self::name($answer, $link, $person),
                     $answer,
                 ),
