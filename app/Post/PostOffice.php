@@ -82,7 +82,11 @@ final readonly class PostOffice
             ->whereIn(
                 'registration_id',
                 Registration::query()
-                    ->where(['series_id' => $of?->series_id, 'person_id' => $of?->person_id, 'state' => $of?->state])
+                    ->where([
+                        'series_id' => $of?->series_id,
+                        'person_id' => $of?->person_id,
+                        'state' => $of?->state,
+                    ])
                     ->whereNotNull('only_day')
                     ->whereRaw('true = ?', [$of?->only_day !== null])
                     ->select('id'),
@@ -92,7 +96,9 @@ final readonly class PostOffice
     /** Two workers with two letters of one kind to one person: the second finds what the first has told. */
     private function oneAfterTheOther(int $id): void
     {
-        $to = Letter::query()->whereKey($id)->first(['kind', 'series_id', 'person_id']);
+        $to = Letter::query()
+            ->whereKey($id)
+            ->first(['kind', 'series_id', 'person_id']);
         if ($to !== null && $to->series_id !== null) {
             DB::select('select pg_advisory_xact_lock(hashtext(?))', [
                 "letters {$to->kind->value} $to->series_id $to->person_id",

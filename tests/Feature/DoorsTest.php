@@ -666,7 +666,9 @@ test('a guest who was sent out stays out by a second pass too', function () {
     [$first, $second] = JoinLink::query()->where('kind', LinkKind::Guest)->orderBy('id')->get()->all();
     enter($this, 'T-2', linkOf($this, LinkKind::Host));
     auth()->logout();
-    $word = $this->post("/join/$first->secret")->getCookie('guest')->getValue();
+    $word = $this->post("/join/$first->secret")
+        ->getCookie('guest')
+        ->getValue();
     $room = linkOf($this, LinkKind::Series)->room;
     $guest = array_values(
         array_filter(

@@ -37,7 +37,7 @@ final readonly class HoldPass
     /** How a link stands in this browser; nothing is to be said of one that is no guest's. */
     public function at(JoinLink|DropInRoom $link, Request $request): PassAt
     {
-        if (! $link instanceof JoinLink || $link->kind !== LinkKind::Guest) {
+        if (! ($link instanceof JoinLink) || $link->kind !== LinkKind::Guest) {
             return new PassAt();
         }
         $word = $this->word($request);

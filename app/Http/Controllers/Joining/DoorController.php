@@ -112,15 +112,7 @@ final class DoorController extends Controller
             return redirect()->route('door', $secret);
         }
         try {
-            return redirect()->away(
-                $comeIn(
-                    $way,
-                    $meeting,
-                    $whom,
-                    self::name($answer, $link, $person),
-                    $answer,
-                ),
-            );
+            return redirect()->away($comeIn($way, $meeting, $whom, self::name($answer, $link, $person), $answer));
         } catch (DestinationFailure $e) {
             return redirect()
                 ->route('door', $secret)

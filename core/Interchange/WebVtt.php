@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Interchange;
+
+use Nomada\Core\Recording\Cue;
+
+/**
+ * A transcript as WebVTT (W3C, Web Video Text Tracks): read strictly, with every fault's line, and written. Notes,
+ * styles, regions, identifiers and settings of cues are read over; a voice span names who speaks.
+ */
+final class WebVtt
+{
+    private const TIMING = '/^\s*((?:\d{2,}:)?[0-5]\d:[0-5]\d\.\d{3})[ \t]+-->[ '
+        .'\t]+((?:\d{2,}:)?[0-5]\d:[0-5]\d\.\d{3})(?:[ \t]|$)/';
+
+    /** @var list<ImportFault> */
+    public array $faults = [];
+
+    /** @var list<Cue> by when they begin */
+    public array $cues = [];
+
+    public function __construct(public readonly string $file, string $text)
+    {
+        if (! mb_check_encoding($text, 'UTF-8')) {
+            $this->fault(0, 'UTF-8 text was expected. Save the transcript again as UTF-8.');
+
+            return;
+        }
+        $text = str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
+        $lines = explode("\n", str_replace(["\r\n", "\r"], "\n", $text));
+        if (preg_match('/^WEBVTT([ \t].*)?$/', $lines[0]) !== 1) {
+            $this->fault(1, 'A transcript begins with a line WEBVTT.', $lines[0]);
+
+            return;
+        }
+        $this->blocks($lines);
+        usort($this->cues, fn (Cue $a, Cue $b): int => [$a->from, $a->to] <=> [$b->from, $b->to]);
+        if ($this->cues === [] && $this->faults === []) {
+            $this->fault(0, 'At least one cue was expected: a line such as 00:00:01.000 --> 00:00:04.000.');
+        }
+    }
+
+    /** @param  list<string>  $lines */
+    private function blocks(array $lines): void
+    {
+        $block = [];
+        foreach ([...array_slice($lines, 1), ''] as $i => $line) {
+            if (trim($line) !== '') {
+                $block[$i + 2] = $line;
+            } elseif ($block !== []) {
+                $this->block($block);
+                $block = [];
+            }
+        }
+    }
+
+    /** @param  array<int, string>  $block  by line number */
+    private function block(array $block): void
+    {
+        $numbers = array_keys($block);
+        $first = $block[$numbers[0]];
+        $at = str_contains($first, '-->') ? 0 : 1;
+        if (! isset($numbers[$at]) || ! str_contains($block[$numbers[$at]], '-->')) {
+            // A note, a style, a region, or a header: nothing that is said.
+            if (preg_match('/^(NOTE|STYLE|REGION)\b/', $first) !== 1 && $numbers[0] > 2) {
+                $this->fault($numbers[0], 'A cue was expected: its times, then what is said.', $first);
+            }
+
+            return;
+        }
+        $line = $numbers[$at];
+        if (preg_match(self::TIMING, $block[$line], $m) !== 1) {
+            $this->fault($line, 'Times were expected as 00:00:01.000 --> 00:00:04.000.', $block[$line]);
+
+            return;
+        }
+        [$from, $to] = [self::milliseconds($m[1]), self::milliseconds($m[2])];
+        if ($to <= $from) {
+            $this->fault($line, 'A cue ends after it begins.', $block[$line]);
+
+            return;
+        }
+        $said = implode("\n", array_slice($block, $at + 1));
+        $speaker = preg_match('/<v(?:\.[^ >]*)?[ \t]+([^>]+)>/', $said, $v) === 1 ? self::plain($v[1]) : '';
+        $this->cues[] = new Cue($from, $to, self::plain($said), $speaker);
+    }
+
+    private static function plain(string $text): string
+    {
+        $text = (string) preg_replace('/<[^>]*>/', '', $text);
+        $text = html_entity_decode($text, ENT_QUOTES | ENT_HTML5, 'UTF-8');
+
+        return trim((string) preg_replace('/\s+/u', ' ', $text));
+    }
+
+    private static function milliseconds(string $time): int
+    {
+        $parts = array_reverse(explode(':', substr($time, 0, -4)));
+
+        return 1000 * ((int) $parts[0] + 60 * (int) $parts[1] + 3600 * (int) ($parts[2] ?? 0)) +
+            (int) substr($time, -3);
+    }
+
+    private function fault(int $line, string $expected, string $found = ''): void
+    {
+        $this->faults[] = new ImportFault($this->file, $line, '', $expected, mb_substr($found, 0, 60));
+    }
+
+    /**
+     * @param  list<Cue>  $cues
+     * @param  int  $from  milliseconds; $to likewise: what lies outside is left out, what is left begins at nought
+     */
+    public static function write(array $cues, int $from = 0, int $to = PHP_INT_MAX): string
+    {
+        $out = "WEBVTT\n";
+        foreach ($cues as $cue) {
+            if ($cue->to <= $from || $cue->from >= $to) {
+                continue;
+            }
+            $text = htmlspecialchars($cue->text, ENT_NOQUOTES, 'UTF-8');
+            $speaker = str_replace(['<', '>', '&'], '', $cue->speaker);
+            $out .=
+                "\n".
+                self::time(max($cue->from, $from) - $from).
+                ' --> '.
+                self::time(min($cue->to, $to) - $from).
+                "\n".
+                ($speaker === '' ? '' : "<v $speaker>").
+                "$text\n";
+        }
+
+        return $out;
+    }
+
+    private static function time(int $ms): string
+    {
+        return sprintf(
+            '%02d:%02d:%02d.%03d',
+            intdiv($ms, 3_600_000),
+            intdiv($ms, 60_000) % 60,
+            intdiv($ms, 1000) % 60,
+            $ms % 1000,
+        );
+    }
+}

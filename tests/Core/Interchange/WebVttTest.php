@@ -1,0 +1,62 @@
+<?php
+
+use Nomada\Core\Interchange\ImportFault;
+use Nomada\Core\Interchange\WebVtt;
+use Nomada\Core\Recording\Cue;
+
+test('a transcript is read: hours or none, identifiers, settings, voices, entities, notes', function () {
+    $vtt = new WebVtt(
+        'a.vtt',
+        "\u{FEFF}WEBVTT - Harbours\r\nKind: captions\r\n\r\nNOTE nobody\r\nsays this\r\n\r\nSTYLE\r\n::cue {}\r\n\r\n".
+            "2\r\n01:00:02.500 --> 01:00:04.000 align:start\r\n<v Nadir Haddad>Fish &amp; <i>chips</i>\r\nand salt\r\n"
+                ."\r\n".
+            "00:01.000 --> 00:02.000\r\nGood morning\r\n",
+    );
+    expect($vtt->faults)
+        ->toBe([])
+        ->and($vtt->cues)
+        ->toEqual([
+            new Cue(1_000, 2_000, 'Good morning'),
+            new Cue(3_602_500, 3_604_000, 'Fish & chips and salt', 'Nadir Haddad'),
+        ]);
+});
+
+test('what is wrong is told with its line, and what follows is read all the same', function (
+    string $text,
+    int $line,
+    string $expected,
+) {
+    $faults = (new WebVtt('a.vtt', $text))->faults;
+    expect(array_map(fn (ImportFault $f): int => $f->line, $faults))
+        ->toBe([$line])
+        ->and($faults[0]->sentence())
+        ->toContain($expected);
+})->with([
+    ["1\n00:01.000 --> 00:02.000\nHi", 1, 'begins with a line WEBVTT'],
+    ["WEBVTTX\n\n00:01.000 --> 00:02.000\nHi", 1, 'begins with a line WEBVTT'],
+    ["WEBVTT\n\n00:01,000 --> 00:02,000\nHi\n\n00:03.000 --> 00:04.000\nYes", 3, 'Times were expected'],
+    ["WEBVTT\n\n00:61.000 --> 00:62.000\nHi", 3, 'Times were expected'],
+    ["WEBVTT\n\n00:02.000 --> 00:02.000\nHi", 3, 'ends after it begins'],
+    ["WEBVTT\n\nHi there\nand more\n\n00:03.000 --> 00:04.000\nYes", 3, 'A cue was expected'],
+    ["WEBVTT\n\n", 0, 'At least one cue'],
+    ["WEBVTT\n\n00:01.000 --> 00:02.000\n\xE9", 0, 'UTF-8'],
+]);
+
+test('what is written is read back the same, and a part of it begins at nought', function () {
+    $cues = [
+        new Cue(0, 1_500, 'One < two & three', 'R. O’Farrell'),
+        new Cue(61_000, 3_723_456, 'Later'),
+        new Cue(4_000_000, 4_000_001, '-->'),
+    ];
+    $read = new WebVtt('b.vtt', WebVtt::write(array_slice($cues, 0, 2)));
+    expect($read->faults)
+        ->toBe([])
+        ->and($read->cues)
+        ->toEqual(array_slice($cues, 0, 2))
+        ->and((new WebVtt('c.vtt', WebVtt::write($cues)))->cues)
+        ->toEqual($cues)
+        ->and((new WebVtt('d.vtt', WebVtt::write($cues, 60_000, 100_000)))->cues)
+        ->toEqual([new Cue(1_000, 40_000, 'Later')])
+        ->and(WebVtt::write($cues, 1_500, 61_000))
+        ->toBe("WEBVTT\n");
+});

@@ -1,0 +1,157 @@
+<?php
+
+use Nomada\Core\Recording\Cue;
+use Nomada\Core\Recording\Parts;
+use Nomada\Core\Recording\RecordingState;
+
+/** @return list<Cue> cues of some seconds each, with pauses of some seconds between them */
+function spoken(int $seed, int $minutes): array
+{
+    mt_srand($seed);
+    $cues = [];
+    $at = mt_rand(0, 20_000);
+    while ($at < $minutes * 60_000) {
+        $length = mt_rand(2_000, 90_000);
+        $cues[] = new Cue($at, min($at + $length, $minutes * 60_000), 'said');
+        $at += $length + (mt_rand(0, 9) === 0 ? mt_rand(2_000, 60_000) : mt_rand(0, 1_500));
+    }
+
+    return array_values(array_filter($cues, fn (Cue $c): bool => $c->to > $c->from));
+}
+
+/**
+ * What each way of cutting in the middle of a pause is worth, tried one by one: fewest parts, longest pauses.
+ *
+ * @param  list<Cue>  $cues
+ * @return array{int, int}|null parts and milliseconds of pauses
+ */
+function bestOf(array $cues, int $length): ?array
+{
+    $places = [];
+    foreach ($cues as $i => $cue) {
+        if (isset($cues[$i + 1])) {
+            $pause = $cues[$i + 1]->from - $cue->to;
+            foreach ([0, intdiv($pause, 2), $pause] as $in) {
+                $places[$cue->to + $in] = max($places[$cue->to + $in] ?? 0, $pause);
+            }
+        }
+    }
+    ksort($places);
+    $best = [0 => [0, 0]];
+    foreach ($places + [$length => 0] as $at => $pause) {
+        foreach ($best as $from => [$parts, $sum]) {
+            $size = $at - $from;
+            if ($size >= Parts::LEAST && $size <= Parts::MOST) {
+                $new = [$parts + 1, $sum + $pause];
+                $old = $best[$at] ?? null;
+                if ($old === null || $new[0] < $old[0] || ($new[0] === $old[0] && $new[1] > $old[1])) {
+                    $best[$at] = $new;
+                }
+            }
+        }
+    }
+
+    return $best[$length] ?? null;
+}
+
+test('a short one is one part, and nothing is none', function () {
+    expect(Parts::of([new Cue(0, 1000, 'a')], 240_000))
+        ->toBe([[0, 240_000]])
+        ->and(Parts::of([], Parts::MOST))
+        ->toBe([[0, Parts::MOST]])
+        ->and(Parts::of([], 0))
+        ->toBe([])
+        ->and(Parts::of([new Cue(0, 9_000, 'a')], 5_000))
+        ->toBe([[0, 9_000]]);
+});
+
+test('it is cut in the middle of the longest pause that is far enough from both ends', function () {
+    $cues = [
+        new Cue(0, 240_000, 'a'),
+        // The longest of all, but four minutes are no part.
+        new Cue(260_000, 700_000, 'b'),
+        new Cue(703_000, 900_000, 'c'),
+        new Cue(910_000, 1_500_000, 'd'),
+    ];
+    expect(Parts::of($cues, 1_500_000))
+        ->toBe([[0, 905_000], [905_000, 1_500_000]])
+        ->and(Parts::of(array_reverse($cues), 1_500_000))
+        ->toBe([[0, 905_000], [905_000, 1_500_000]]);
+});
+
+test('cues that touch or lie over each other are cut between, never inside', function () {
+    $cues = [new Cue(0, 800_000, 'a'), new Cue(700_000, 900_000, 'b'), new Cue(900_000, 1_400_000, 'c')];
+    expect(Parts::of($cues, 1_400_000))->toBe([[0, 900_000], [900_000, 1_400_000]]);
+});
+
+test('silence is cut where it has to be', function () {
+    $parts = Parts::of([], 3_600_000);
+    expect($parts)->toHaveCount(3);
+    foreach ($parts as [$from, $to]) {
+        expect($to - $from)
+            ->toBeGreaterThanOrEqual(Parts::LEAST)
+            ->toBeLessThanOrEqual(Parts::MOST);
+    }
+});
+
+test('what cannot be cut is not: short parts first, and a long cue is a part by itself', function () {
+    // Nineteen minutes without a pause, and two behind them.
+    $cues = [new Cue(0, 1_150_000, 'a'), new Cue(1_160_000, 1_260_000, 'b')];
+    expect(Parts::of($cues, 1_260_000))->toBe([[0, 1_155_000], [1_155_000, 1_260_000]]);
+    $long = [new Cue(400_000, 1_900_000, 'a'), new Cue(1_950_000, 2_600_000, 'b')];
+    expect(Parts::of($long, 2_600_000))->toBe([[0, 400_000], [400_000, 1_900_000], [1_900_000, 2_600_000]]);
+    // What is left before and behind it is too short to stand alone.
+    expect(Parts::of([new Cue(200_000, 1_900_000, 'a')], 2_000_000))->toBe([[0, 2_000_000]]);
+});
+
+test('every transcript: no part too short, too long or inside a cue, and none better by trying all', function () {
+    foreach (range(1, 120) as $seed) {
+        $minutes = 21 + (($seed * 7) % 90);
+        $cues = spoken($seed, $minutes);
+        $length = $minutes * 60_000;
+        $parts = Parts::of($cues, $length);
+        $at = 0;
+        $worth = 0;
+        foreach ($parts as [$from, $to]) {
+            expect($from)
+                ->toBe($at)
+                ->and($to - $from)
+                ->toBeGreaterThanOrEqual(Parts::LEAST);
+            expect($to - $from)->toBeLessThanOrEqual(Parts::MOST);
+            $at = $to;
+            $pause = 0;
+            foreach ($cues as $i => $cue) {
+                expect($cue->from < $to && $to < $cue->to)->toBeFalse("seed $seed cuts a cue");
+                if ($cue->to <= $to && isset($cues[$i + 1]) && $cues[$i + 1]->from >= $to) {
+                    $pause = max($pause, $cues[$i + 1]->from - $cue->to);
+                }
+            }
+            $worth += $to === $length ? 0 : $pause;
+        }
+        $best = bestOf($cues, $length);
+        expect($at)->toBe($length);
+        // Ours has more places to choose from in a long pause, never fewer.
+        expect(
+            $best === null || count($parts) < $best[0] || [count($parts), $worth] >= [$best[0], $best[1]],
+        )->toBeTrue("seed $seed");
+        expect($best === null || count($parts) <= $best[0])->toBeTrue("seed $seed has too many");
+    }
+});
+
+test('a recording goes only where it can', function () {
+    $way = [];
+    foreach (RecordingState::cases() as $state) {
+        $way[$state->value] = array_map(fn (RecordingState $s): string => $s->value, $state->next());
+    }
+    expect($way)
+        ->toBe([
+            'recording' => ['processing', 'failed'],
+            'processing' => ['ready', 'failed'],
+            'ready' => ['released'],
+            'released' => ['withdrawn'],
+            'withdrawn' => ['released'],
+            'failed' => [],
+        ])
+        ->and(array_values(array_filter(RecordingState::cases(), fn (RecordingState $s): bool => $s->isWhole())))
+        ->toBe([RecordingState::Ready, RecordingState::Released, RecordingState::Withdrawn]);
+});
