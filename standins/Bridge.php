@@ -39,12 +39,7 @@ final readonly class Bridge
         return match (true) {
             $sub === 'people' && $request->method === 'POST' => $this->admit($request, $room),
             $sub === 'acts' && $request->method === 'POST' => $this->act($request, (string) $room['id']),
-            $sub === 'events' => Answer::json(200, [
-                'events' => $this->store->all(
-                    'select meeting, person, name, what, at from events where room = ? order by id',
-                    [$room['id']],
-                ),
-            ]),
+            $sub === 'events' => Answer::json(200, $this->events($request, (string) $room['id'], $meeting)),
             $sub === 'leave' && $request->method === 'POST' => $this->leave($request, $room),
             $request->wantsPage() => $this->page($request, $room),
             default => Answer::json(
@@ -264,16 +259,42 @@ final readonly class Bridge
         );
     }
 
-    private function event(string $room, string $meeting, string $person, string $name, string $what, int $at): void
+    private function event(
+        string $room,
+        string $meeting,
+        string $person,
+        string $name,
+        string $what,
+        int $at,
+        string $device = '',
+    ): void {
+        $this->store->run(
+            'insert into events (room, meeting, person, name, what, at, device) values (?, ?, ?, ?, ?, ?, ?)',
+            [$room, $meeting, $person, $name, $what, $at, $device],
+        );
+    }
+
+    /**
+     * Who came and left after an event of this number, what each did, and when it was ended for everybody.
+     *
+     * @return array<string, mixed>
+     */
+    private function events(Request $request, string $room, string $meeting): array
     {
-        $this->store->run('insert into events (room, meeting, person, name, what, at) values (?, ?, ?, ?, ?, ?)', [
-            $room,
-            $meeting,
-            $person,
-            $name,
-            $what,
-            $at,
-        ]);
+        $over = $this->store->one(
+            'select extract(epoch from over_at)::bigint + at_offset as at from meetings where room = ? and meeting = ?',
+            [$room, $meeting],
+        );
+
+        return [
+            'events' => $this->store->all(
+                'select id, person, name, what, at, device from events where room = ? and meeting = ? and id > ?
+                    order by id',
+                [$room, $meeting, (int) ($request->query['after'] ?? 0)],
+            ),
+            'counts' => [],
+            'over_at' => $over['at'] ?? null,
+        ];
     }
 
     /**

@@ -75,6 +75,8 @@ final class Store
                 over_at timestamptz,
                 primary key (room, meeting)
             );
+            alter table $schema.meetings
+                add column if not exists at_offset bigint not null default 0;
             create table if not exists $schema.events (
                 id bigserial primary key,
                 room text not null,
@@ -84,6 +86,8 @@ final class Store
                 what text not null,
                 at bigint not null
             );
+            alter table $schema.events add column if not exists device text not null default '';
+            create index if not exists events_of_a_meeting on $schema.events (room, meeting, id);
             create table if not exists $schema.letters (
                 id bigserial primary key,
                 key text not null,

@@ -38,6 +38,17 @@ interface ConferenceBridge
     public function state(string $room, string $meeting): array;
 
     /**
+     * What was told of a meeting after an event of this number: comings and goings, what each has done there, and when
+     * it was ended for everybody.
+     *
+     * @return array{events: list<array{id: int, person: string, name: string, what: string, at: int, device: string}>,
+     *   counts: list<array{person: string, answers: int, hands: int, lines: int}>, over_at: int|null}
+     *
+     * @throws DestinationFailure
+     */
+    public function events(string $room, string $meeting, int $after): array;
+
+    /**
      * let-in, let-in-all, send-out, give-floor, take-floor, end.
      *
      * @return State

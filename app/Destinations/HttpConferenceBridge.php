@@ -57,6 +57,50 @@ final class HttpConferenceBridge implements ConferenceBridge
         );
     }
 
+    public function events(string $room, string $meeting, int $after): array
+    {
+        $answer = $this->service()
+            ->send(
+                'GET',
+                '/rooms/'.
+                    rawurlencode($room).
+                    '/events?'.
+                    http_build_query(['meeting' => $meeting, 'after' => $after]),
+            )
+            ->json();
+        if (! is_array($answer) || ! isset($answer['events'])) {
+            throw new DestinationFailure('The conference bridge answered without events.');
+        }
+
+        return [
+            'events' => array_values(
+                array_map(
+                    fn (array $e): array => [
+                        'id' => (int) $e['id'],
+                        'person' => (string) $e['person'],
+                        'name' => (string) $e['name'],
+                        'what' => (string) $e['what'],
+                        'at' => (int) $e['at'],
+                        'device' => (string) ($e['device'] ?? ''),
+                    ],
+                    (array) $answer['events'],
+                ),
+            ),
+            'counts' => array_values(
+                array_map(
+                    fn (array $c): array => [
+                        'person' => (string) $c['person'],
+                        'answers' => (int) ($c['answers'] ?? 0),
+                        'hands' => (int) ($c['hands'] ?? 0),
+                        'lines' => (int) ($c['lines'] ?? 0),
+                    ],
+                    (array) ($answer['counts'] ?? []),
+                ),
+            ),
+            'over_at' => isset($answer['over_at']) ? (int) $answer['over_at'] : null,
+        ];
+    }
+
     /** @return State */
     private function read(mixed $answer): array
     {

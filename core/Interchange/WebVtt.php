@@ -12,8 +12,9 @@ use Nomada\Core\Recording\Cue;
  */
 final class WebVtt
 {
-    private const TIMING = '/^\s*((?:\d{2,}:)?[0-5]\d:[0-5]\d\.\d{3})[ \t]+-->[ '
-        .'\t]+((?:\d{2,}:)?[0-5]\d:[0-5]\d\.\d{3})(?:[ \t]|$)/';
+    private const TIMING =
+        '/^\s*((?:\d{2,}:)?[0-5]\d:[0-5]\d\.\d{3})[ \t]+-->[ '.
+        '\t]+((?:\d{2,}:)?[0-5]\d:[0-5]\d\.\d{3})(?:[ \t]|$)/';
 
     /** @var list<ImportFault> */
     public array $faults = [];

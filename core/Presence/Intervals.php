@@ -77,7 +77,13 @@ final class Intervals
      */
     private static function closed(array $devices): array
     {
-        $first = array_map(fn (array $steps): int => min(array_keys($steps)), array_diff_key($devices, ['' => 0]));
+        $first = [];
+        foreach ($devices as $device => $steps) {
+            if ($device !== '') {
+                ksort($steps);
+                $first[$device] = (int) array_key_first($steps);
+            }
+        }
         foreach ($devices[''] as $at => $what) {
             if ($what !== 2) {
                 continue;

@@ -92,19 +92,22 @@ final class Parts
      */
     private static function spoken(array $cues): array
     {
-        $times = array_map(fn (Cue $c): array => [$c->from, $c->to], $cues);
-        sort($times);
+        usort($cues, fn (Cue $a, Cue $b): int => [$a->from, $a->to] <=> [$b->from, $b->to]);
         $out = [];
-        foreach ($times as [$from, $to]) {
-            $last = count($out) - 1;
-            if ($last >= 0 && $from < $out[$last][1]) {
-                $out[$last][1] = max($out[$last][1], $to);
-            } else {
-                $out[] = [$from, $to];
+        $open = null;
+        foreach ($cues as $cue) {
+            if ($open !== null && $cue->from < $open[1]) {
+                $open = [$open[0], max($open[1], $cue->to)];
+
+                continue;
             }
+            if ($open !== null) {
+                $out[] = $open;
+            }
+            $open = [$cue->from, $cue->to];
         }
 
-        return $out;
+        return $open === null ? $out : [...$out, $open];
     }
 
     /**

@@ -93,8 +93,7 @@ final readonly class LaySessions
     }
 
     /**
-     * What has to be taken out of the table and put in. A row that changes is written anew rather than updated: a moved
-     * date may stand where another stood.
+     * What has to be taken out of the table and put in; a row that changes is in both, by its id.
      *
      * @param  list<PlannedSession>  $sessions
      * @param  list<stdClass>  $known
@@ -153,13 +152,21 @@ final readonly class LaySessions
      */
     private function replace(array $gone, array $rows): void
     {
-        foreach (array_chunk($gone, 5000) as $ids) {
+        $kept = array_column($rows, 'id');
+        foreach (array_chunk(array_values(array_diff($gone, $kept)), 5000) as $ids) {
             DB::table('sessions')->whereIntegerInRaw('id', $ids)->delete();
+        }
+        // A row stays where its session stays: passes, presence and recordings are of it. For as long as they change
+        // places, none of them stands in the way of another (see the index sessions_slot).
+        foreach (array_chunk($kept, 5000) as $ids) {
+            DB::table('sessions')
+                ->whereIntegerInRaw('id', $ids)
+                ->update(['is_extra' => true]);
         }
         foreach ([true, false] as $hasId) {
             $some = array_values(array_filter($rows, fn (array $r): bool => isset($r['id']) === $hasId));
             foreach (array_chunk($some, 500) as $chunk) {
-                DB::table('sessions')->insert($chunk);
+                $hasId ? DB::table('sessions')->upsert($chunk, 'id') : DB::table('sessions')->insert($chunk);
             }
         }
     }

@@ -8,8 +8,8 @@ test('a transcript is read: hours or none, identifiers, settings, voices, entiti
     $vtt = new WebVtt(
         'a.vtt',
         "\u{FEFF}WEBVTT - Harbours\r\nKind: captions\r\n\r\nNOTE nobody\r\nsays this\r\n\r\nSTYLE\r\n::cue {}\r\n\r\n".
-            "2\r\n01:00:02.500 --> 01:00:04.000 align:start\r\n<v Nadir Haddad>Fish &amp; <i>chips</i>\r\nand salt\r\n"
-                ."\r\n".
+            "2\r\n01:00:02.500 --> 01:00:04.000 align:start\r\n<v Nadir Haddad>Fish &amp; <i>chips</i>\r\nand salt\r\n".
+            "\r\n".
             "00:01.000 --> 00:02.000\r\nGood morning\r\n",
     );
     expect($vtt->faults)

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Presence;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Joining\Audit;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Support\Clock;
+use Nomada\Core\Fault;
+use Nomada\Core\Term\LocalDate;
+
+/** A guardian, or the school, tells an absence in advance: it counts as excused. */
+final readonly class TellAbsence
+{
+    /** Days that one absence may last. */
+    private const MOST = 120;
+
+    public function __construct(private Clock $clock, private Audit $audit, private WorkOutSums $sums)
+    {
+    }
+
+    /**
+     * @param  bool  $mayBePast  the office may tell one afterwards, a guardian may not
+     *
+     * @throws Fault
+     */
+    public function __invoke(
+        Person $student,
+        LocalDate $from,
+        LocalDate $to,
+        string $why,
+        Person $by,
+        bool $mayBePast,
+    ): void {
+        if ($to->day < $from->day) {
+            throw new Fault('The last day is before the first.', 'to_day');
+        }
+        if ($to->day - $from->day >= self::MOST) {
+            throw new Fault('An absence lasts 120 days at most. Tell the school of a longer one.', 'to_day');
+        }
+        if (! $mayBePast && $from->day < $this->clock->schoolDay()->day) {
+            throw new Fault(
+                'This day is over. Write to the school; it can excuse an absence afterwards.',
+                'from_day',
+            );
+        }
+        DB::transaction(function () use ($student, $from, $to, $why, $by): void {
+            DB::table('absences_told')->insert([
+                'person_id' => $student->id,
+                'from_day' => $from->iso(),
+                'to_day' => $to->iso(),
+                'why' => mb_substr(trim($why), 0, 300),
+                'by_id' => $by->id,
+                'told_at' => $this->clock->now(),
+            ]);
+            ($this->audit)(
+                'person',
+                null,
+                $by,
+                "{$student->name()} is away ".
+                    ($from->day === $to->day ? "on {$from->short()}" : "from {$from->short()} to {$to->short()}").
+                    (trim($why) === '' ? '' : ": $why"),
+            );
+            $this->refresh($student->id, $from->iso(), $to->iso());
+        });
+    }
+
+    public function takeBack(int $absence, Person $by): void
+    {
+        DB::transaction(function () use ($absence, $by): void {
+            $row = DB::table('absences_told')->where('id', $absence)->first();
+            if ($row === null) {
+                return;
+            }
+            DB::table('absences_told')->where('id', $absence)->delete();
+            ($this->audit)('person', null, $by, "an absence from $row->from_day to $row->to_day was taken back");
+            $this->refresh((int) $row->person_id, (string) $row->from_day, (string) $row->to_day);
+        });
+    }
+
+    private function refresh(int $person, string $from, string $to): void
+    {
+        ($this->sums)(
+            array_values(
+                array_map(
+                    intval(...),
+                    DB::table('sessions')
+                        ->whereBetween('day', [$from, $to])
+                        ->whereIn(
+                            'series_id',
+                            DB::table('parts')
+                                ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
+                                ->where('person_id', $person)
+                                ->where('role', 'student')
+                                ->select('series_id'),
+                        )
+                        ->pluck('id')
+                        ->all(),
+                ),
+            ),
+        );
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Presence;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Queries\Presence\Attendances;
+
+/** Keeps what each session came to, for pages that show hundreds of them. */
+final readonly class WorkOutSums
+{
+    public function __construct(private Attendances $attendances)
+    {
+    }
+
+    /** @param  list<int>  $sessions  ids */
+    public function __invoke(array $sessions): void
+    {
+        $of = DB::table('sessions')
+            ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
+            ->whereIntegerInRaw('sessions.id', $sessions)
+            ->orderBy('section_id')
+            ->get(['sessions.id', 'section_id'])
+            ->groupBy('section_id');
+        foreach ($of as $section => $rows) {
+            $this->section((int) $section, array_map(intval(...), array_values($rows->pluck('id')->all())));
+        }
+    }
+
+    /** Everything of a section, as after a change of its roster. */
+    public function whole(int $section): void
+    {
+        $this->section($section, null);
+    }
+
+    /** @param  list<int>|null  $sessions */
+    private function section(int $section, ?array $sessions): void
+    {
+        $table = $this->attendances->ofSection($section, $sessions);
+        $rows = [];
+        foreach ($table->sessions as $session) {
+            if ($session->isTold) {
+                $rows[] =
+                    [
+                        'session_id' => $session->id,
+                        'section_id' => $section,
+                        'guests' => $table->guests[$session->id] ?? 0,
+                    ] + $table->sums($session);
+            }
+        }
+        foreach (array_chunk($rows, 500) as $chunk) {
+            DB::table('session_sums')->upsert($chunk, ['session_id', 'section_id']);
+        }
+    }
+}

@@ -1,0 +1,316 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Queries\Presence;
+
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Queries\Belongings;
+use Nomada\App\Support\Clock;
+use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Presence\Attendance;
+use Nomada\Core\Presence\AttendanceRules;
+use Nomada\Core\Presence\Coming;
+use Nomada\Core\Presence\Correction;
+use Nomada\Core\Presence\Status;
+use Nomada\Core\Term\LocalDate;
+use stdClass;
+
+/** Reads what was told of sessions, and has core work out who was there. */
+final readonly class Attendances
+{
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    /**
+     * One section's sessions that have begun; of those that it shares with others its own students only.
+     *
+     * @param  list<int>|null  $only  ids of sessions; null for all
+     */
+    public function ofSection(int $section, ?array $only = null): AttendanceTable
+    {
+        $sessions = $this->sessions(
+            DB::table('series_sections')->where('section_id', $section)->pluck('series_id'),
+            $only,
+        );
+        $told = $this->told($sessions);
+        $parts = DB::table('parts')
+            ->join('people', 'people.id', '=', 'person_id')
+            ->where('section_id', $section)
+            ->where('parts.role', 'student')
+            ->orderBy('family_name')
+            ->orderBy('given_name')
+            ->orderBy('people.id')
+            ->get([
+                'people.id',
+                'people.sourced_id',
+                'given_name',
+                'family_name',
+                'parts.begins_on',
+                'parts.ends_on',
+            ]);
+        $pupils = $days = [];
+        foreach ($parts as $p) {
+            $pupils[(int) $p->id] = new Pupil((int) $p->id, $p->sourced_id, trim("$p->given_name $p->family_name"));
+            $days[(int) $p->id][] = [(string) $p->begins_on, $p->ends_on === null ? '9999' : (string) $p->ends_on];
+        }
+        $isOn = function (int $person, string $day) use ($days): bool {
+            foreach ($days[$person] as [$from, $to]) {
+                if ($day >= $from && $day <= $to) {
+                    return true;
+                }
+            }
+
+            return false;
+        };
+        $corrections = $this->corrections($sessions);
+        $excused = $this->excused(array_keys($pupils));
+        $rules = $this->rules();
+        $cells = [];
+        foreach ($sessions as $session) {
+            if (! $session->isTold) {
+                continue;
+            }
+            $day = $session->day->iso();
+            foreach ($pupils as $pupil) {
+                if ($isOn($pupil->id, $day)) {
+                    $cells[$session->id][$pupil->id] = Attendance::of(
+                        $told[$session->id][$pupil->id] ?? [],
+                        $session->start,
+                        $session->end,
+                        $rules,
+                    )->with(
+                        $corrections[$session->id][$pupil->id] ?? null,
+                        self::isTold($excused, $pupil->id, $day),
+                    );
+                }
+            }
+        }
+        $shown = array_filter(
+            $pupils,
+            fn (Pupil $p): bool => $only === null ||
+                array_filter($cells, fn (array $c): bool => isset($c[$p->id])) !== [],
+        );
+
+        return new AttendanceTable($sessions, array_values($shown), $cells, $this->guests($sessions));
+    }
+
+    /**
+     * One student over all sections that they are or were in.
+     *
+     * @return array<int, array{HeldSession, Attendance, int}> by session: with the section that it counts for
+     */
+    public function ofPerson(int $person): array
+    {
+        $parts = DB::table('parts')
+            ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
+            ->where('person_id', $person)
+            ->where('role', 'student')
+            ->get(['series_sections.series_id', 'parts.section_id', 'begins_on', 'ends_on']);
+        $sessions = $this->sessions($parts->pluck('series_id')->unique(), null);
+        $told = $this->told($sessions, $person);
+        $corrections = $this->corrections($sessions, $person);
+        $excused = $this->excused([$person]);
+        $rules = $this->rules();
+        $out = [];
+        foreach ($sessions as $session) {
+            $day = $session->day->iso();
+            $part = $parts->first(
+                fn (stdClass $p): bool => (int) $p->series_id === $session->series &&
+                    $day >= (string) $p->begins_on &&
+                    ($p->ends_on === null || $day <= $p->ends_on),
+            );
+            if ($part !== null && $session->isTold) {
+                $out[$session->id] = [
+                    $session,
+                    Attendance::of(
+                        $told[$session->id][$person] ?? [],
+                        $session->start,
+                        $session->end,
+                        $rules,
+                    )->with($corrections[$session->id][$person] ?? null, self::isTold($excused, $person, $day)),
+                    (int) $part->section_id,
+                ];
+            }
+        }
+
+        return $out;
+    }
+
+    public function rules(): AttendanceRules
+    {
+        return AttendanceRules::from(
+            (array) json_decode((string) DB::table('schools')->orderBy('id')->value('attendance'), true),
+        );
+    }
+
+    /**
+     * @param  Collection<int, mixed>  $series
+     * @param  list<int>|null  $only
+     * @return list<HeldSession>
+     */
+    private function sessions(Collection $series, ?array $only): array
+    {
+        $now = $this->clock->seconds();
+
+        return array_values(
+            DB::table('sessions')
+                ->leftJoin('presence_reads', 'presence_reads.session_id', '=', 'sessions.id')
+                ->whereIn('series_id', $series)
+                ->where('state', 'planned')
+                ->where('starts_at', '<=', gmdate('Y-m-d H:i:sP', $now))
+                ->when($only !== null, fn ($q) => $q->whereIn('sessions.id', $only ?? []))
+                ->orderBy('starts_at')
+                ->orderBy('sessions.id')
+                ->get([
+                    'sessions.id',
+                    'series_id',
+                    'day',
+                    'teacher_id',
+                    DB::raw("coalesce(title, topic, '') as topic"),
+                    DB::raw('extract(epoch from starts_at)::bigint as s'),
+                    DB::raw('extract(epoch from ends_at)::bigint as e'),
+                    DB::raw('extract(epoch from ended_at)::bigint as ended'),
+                    DB::raw('exists (select 1 from presence_events v where v.session_id = sessions.id) as told'),
+                ])
+                ->map(
+                    fn (stdClass $r): HeldSession => new HeldSession(
+                        (int) $r->id,
+                        (int) $r->series_id,
+                        LocalDate::parse($r->day),
+                        (int) $r->s,
+                        // Ended before it began: somebody ended the wait, not the lesson.
+                        min((int) $r->e, $now, (int) $r->ended > (int) $r->s ? (int) $r->ended : PHP_INT_MAX),
+                        (int) $r->e,
+                        $r->teacher_id === null ? null : (int) $r->teacher_id,
+                        $r->topic,
+                        (bool) $r->told,
+                        $now < (int) $r->e && $r->ended === null,
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    /**
+     * @param  list<HeldSession>  $sessions
+     * @return array<int, array<int, list<Coming>>> by session and person
+     */
+    private function told(array $sessions, ?int $person = null): array
+    {
+        $out = [];
+        foreach (
+            DB::table('presence_events')
+                ->whereIntegerInRaw('session_id', array_map(fn (HeldSession $s): int => $s->id, $sessions))
+                ->when(
+                    $person === null,
+                    fn ($q) => $q->whereNotNull('person_id'),
+                    fn ($q) => $q->where('person_id', $person),
+                )
+                ->get([
+                    'session_id',
+                    'person_id',
+                    'is_join',
+                    'device',
+                    DB::raw('extract(epoch from at)::bigint as s'),
+                ]) as $r
+        ) {
+            $out[(int) $r->session_id][(int) $r->person_id][] = new Coming((int) $r->s, $r->is_join, $r->device);
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<HeldSession>  $sessions
+     * @return array<int, array<int, Correction>> by session and person
+     */
+    private function corrections(array $sessions, ?int $person = null): array
+    {
+        $out = [];
+        foreach (
+            DB::table('attendance_corrections')
+                ->leftJoin('people', 'people.id', '=', 'by_id')
+                ->whereIntegerInRaw('session_id', array_map(fn (HeldSession $s): int => $s->id, $sessions))
+                ->when($person !== null, fn ($q) => $q->where('person_id', $person))
+                ->get(['session_id', 'person_id', 'status', 'minutes', 'why', 'given_name', 'family_name']) as $r
+        ) {
+            $out[(int) $r->session_id][(int) $r->person_id] = new Correction(
+                Status::from($r->status),
+                $r->minutes,
+                $r->why,
+                trim("$r->given_name $r->family_name"),
+            );
+        }
+
+        return $out;
+    }
+
+    /**
+     * Absences that were told in advance.
+     *
+     * @param  list<int>  $people
+     * @return array<int, list<array{string, string}>> first and last days, by person
+     */
+    private function excused(array $people): array
+    {
+        $out = [];
+        foreach (
+            DB::table('absences_told')
+                ->whereIntegerInRaw('person_id', $people)
+                ->get(['person_id', 'from_day', 'to_day']) as $r
+        ) {
+            $out[(int) $r->person_id][] = [(string) $r->from_day, (string) $r->to_day];
+        }
+
+        return $out;
+    }
+
+    /** @param  array<int, list<array{string, string}>>  $excused */
+    private static function isTold(array $excused, int $person, string $day): bool
+    {
+        foreach ($excused[$person] ?? [] as [$from, $to]) {
+            if ($day >= $from && $day <= $to) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Guests and observers who were inside; whoever studies or teaches in the series on that day is none.
+     *
+     * @param  list<HeldSession>  $sessions
+     * @return array<int, int> by session
+     */
+    private function guests(array $sessions): array
+    {
+        $of = Belongings::ofSeries(
+            array_values(array_unique(array_map(fn (HeldSession $s): int => $s->series, $sessions))),
+        );
+        $inside = DB::table('presence_events')
+            ->leftJoin('people', 'people.id', '=', 'person_id')
+            ->whereIntegerInRaw('session_id', array_map(fn (HeldSession $s): int => $s->id, $sessions))
+            ->where('is_join', true)
+            ->distinct()
+            ->get(['session_id', 'who', 'sourced_id'])
+            ->groupBy('session_id');
+        $out = [];
+        foreach ($sessions as $session) {
+            $n = 0;
+            foreach ($inside[$session->id] ?? [] as $r) {
+                $standing = ($of[$session->series][(string) $r->sourced_id] ?? null)?->on(
+                    $session->day->day,
+                    $session->substitute,
+                );
+                $n += in_array($standing, [Standing::Student, Standing::Host, Standing::Absent], true) ? 0 : 1;
+            }
+            $out[$session->id] = $n;
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Queries\Presence;
+
+use Nomada\Core\Term\LocalDate;
+
+/** A session that has begun, as attendance looks at it. */
+final readonly class HeldSession
+{
+    /**
+     * @param  int  $end  UTC seconds at which it ends, was ended for everybody, or now where it still runs
+     * @param  bool  $isTold  whether anything is known of who was there
+     * @param  bool  $isRunning  it goes on: nothing is final
+     */
+    public function __construct(
+        public int $id,
+        public int $series,
+        public LocalDate $day,
+        public int $start,
+        public int $end,
+        public int $planned,
+        public ?int $substitute,
+        public string $topic,
+        public bool $isTold,
+        public bool $isRunning,
+    ) {
+    }
+}
