@@ -47,8 +47,9 @@ final class Server
     private static function guards(): array
     {
         return [
-            'Content-Security-Policy' => "default-src 'none'; style-src 'self'; form-action 'self'; ".
-                "base-uri 'none'; frame-ancestors 'none'",
+            'Content-Security-Policy' => "default-src 'none'; style-src 'self'; script-src 'self'; connect-src ".
+                "'self'; img-src data:; media-src 'self' blob:; form-action 'self'; base-uri 'none'; ".
+                "frame-ancestors 'none'",
             'X-Content-Type-Options' => 'nosniff',
             'Referrer-Policy' => 'no-referrer',
             'Cache-Control' => 'no-store',
@@ -60,6 +61,11 @@ final class Server
         if ($request->path === '/standins.css') {
             return new Answer(200, (string) file_get_contents(__DIR__.'/standins.css'), [
                 'Content-Type' => 'text/css',
+            ]);
+        }
+        if ($request->path === '/room.js') {
+            return new Answer(200, (string) file_get_contents(__DIR__.'/room.js'), [
+                'Content-Type' => 'text/javascript',
             ]);
         }
         if ($request->path === '/up') {

@@ -35,7 +35,7 @@ final class Store
             "set client_min_messages = warning; set time zone 'UTC'; set synchronous_commit = off; set search_path to ".
                 "$schema",
         );
-        if (($this->one("select to_regclass('$schema.letters') as t")['t'] ?? null) === null) {
+        if (($this->one("select to_regclass('$schema.recordings') as t")['t'] ?? null) === null) {
             $this->make((string) $schema);
         }
     }
@@ -68,7 +68,16 @@ final class Store
                 add column if not exists state text not null default 'inside',
                 add column if not exists floor boolean not null default false,
                 add column if not exists late boolean not null default false,
-                add column if not exists rules jsonb not null default '{}';
+                add column if not exists rules jsonb not null default '{}',
+                add column if not exists mic boolean not null default false,
+                add column if not exists camera boolean not null default false,
+                add column if not exists hand bigint,
+                add column if not exists answer integer,
+                add column if not exists answers integer not null default 0,
+                add column if not exists hands integer not null default 0,
+                add column if not exists lines integer not null default 0,
+                add column if not exists device text not null default '',
+                add column if not exists holder text;
             create table if not exists $schema.meetings (
                 room text not null,
                 meeting text not null,
@@ -76,7 +85,43 @@ final class Store
                 primary key (room, meeting)
             );
             alter table $schema.meetings
-                add column if not exists at_offset bigint not null default 0;
+                add column if not exists at_offset bigint not null default 0,
+                add column if not exists version bigint not null default 0,
+                add column if not exists may_unmute boolean not null default true,
+                add column if not exists chat_open boolean not null default true,
+                add column if not exists recording_since bigint,
+                add column if not exists question jsonb,
+                add column if not exists window_of jsonb;
+            create table if not exists $schema.talk (
+                id bigserial primary key,
+                room text not null,
+                meeting text not null,
+                at bigint not null,
+                person text not null,
+                name text not null,
+                kind text not null,
+                text text not null,
+                gone boolean not null default false
+            );
+            create index if not exists talk_of_a_meeting on $schema.talk (room, meeting, id);
+            create table if not exists $schema.marks (
+                id bigserial primary key,
+                room text not null,
+                meeting text not null,
+                person text not null,
+                name text not null,
+                kind text not null,
+                data jsonb not null
+            );
+            create index if not exists marks_of_a_meeting on $schema.marks (room, meeting, id);
+            create table if not exists $schema.recordings (
+                id text primary key,
+                room text not null,
+                meeting text not null,
+                started bigint not null,
+                stopped bigint,
+                done_at timestamptz
+            );
             create table if not exists $schema.events (
                 id bigserial primary key,
                 room text not null,

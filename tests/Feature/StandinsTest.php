@@ -76,9 +76,7 @@ test('a second device of a person takes over, and leaving leaves', function () {
     )->json('path');
     $first = $seat('S-1');
     $second = $seat('S-1');
-    $page = fn (string $path): string => Http::withHeaders(['Accept' => 'text/html'])
-        ->get($this->standins->url.$path)
-        ->body();
+    $page = fn (string $path): string => $this->standins->page($this->standins->url.$path);
 
     expect($page($first))->toContain('on another device')->and($page($second))->toContain('1 person is inside');
     $seat('S-2');
@@ -90,8 +88,120 @@ test('a second device of a person takes over, and leaving leaves', function () {
                 ->status(),
         )
         ->toBe(403);
-    Http::post($this->standins->url.str_replace('?', '/leave?', $second));
+    // An address belongs to the first browser that opened it.
+    $leaves = str_replace('?', '/leave?', $this->standins->url.$second);
+    expect(Http::withHeaders(['Accept' => 'text/html'])->get($this->standins->url.$second)->status())
+        ->toBe(403)
+        ->and(Http::post($leaves)->status())
+        ->toBe(403);
+    $this->standins->does($this->standins->url.$second, ['do' => 'hand', 'on' => true]);
+    Http::withOptions(['cookies' => $this->standins->cookies])->post($leaves);
     expect(array_column($this->standins->get("/bridge/rooms/$room")['inside'], 'person'))->toBe(['S-2']);
+});
+
+test('what goes on in a room: microphones, hands, talk, sheet, a question, a recording', function () {
+    $room = ($this->ask)('POST', '/bridge/rooms', '{"title":"Marine"}', ['Idempotency-Key' => 'k'])->json('id');
+    $floor = ['speak' => 'everyone', 'chat' => 'everyone', 'draw' => 'host', 'muted_on_entry' => true, 'speakers' => 1];
+    $seat = fn (string $who, bool $host): string => $this->standins->url.
+        ($this->ask)(
+            'POST',
+            "/bridge/rooms/$room/people",
+            json_encode(
+                ['person' => $who, 'name' => "Name $who", 'host' => $host, 'meeting' => 'm', 'at' => 1_000_000] +
+                    ['floor' => $floor],
+            ),
+        )->json('path');
+    [$teacher, $galia, $rui] = [$seat('T-1', true), $seat('S-1', false), $seat('S-2', false)];
+    array_map($this->standins->page(...), [$teacher, $galia, $rui]);
+    $does = fn (string $who, array $what): int => $this->standins->does($who, $what)->status();
+    $act = fn (string $act, array $with = []): Response => ($this->ask)(
+        'POST',
+        "/bridge/rooms/$room/acts",
+        json_encode(['act' => $act, 'meeting' => 'm', 'at' => 1_000_060] + $with),
+    );
+    $of = fn (string $who): array => array_column($act('lower-hand', ['person' => 'nobody'])->json('inside'), null, 'person')[$who];
+
+    // Microphones: one at a time, and none where the teacher keeps them off, but for whoever has the floor.
+    expect([$does($galia, ['do' => 'mic', 'on' => true]), $does($rui, ['do' => 'mic', 'on' => true])])->toBe([200, 409]);
+    $act('mute');
+    expect($of('S-1')['mic'])->toBeFalse();
+    $act('may-unmute', ['on' => false]);
+    expect($does($rui, ['do' => 'mic', 'on' => true]))->toBe(403);
+    $act('give-floor', ['person' => 'S-2']);
+    expect($does($rui, ['do' => 'mic', 'on' => true]))->toBe(200);
+    // Hands are numbered in their order, and one that is lowered lets the next move up.
+    $does($rui, ['do' => 'hand', 'on' => true]);
+    $does($galia, ['do' => 'hand', 'on' => true]);
+    expect([$of('S-2')['hand'], $of('S-1')['hand']])->toBe([1, 2]);
+    $act('lower-hand', ['person' => 'S-2']);
+    expect([$of('S-2')['hand'], $of('S-1')['hand']])->toBe([null, 1]);
+    // Talk: a line to the teacher is read by nobody else, and one that was taken away by nobody.
+    $does($galia, ['do' => 'say', 'text' => 'my loudspeaker is faint', 'to' => 'teacher']);
+    $does($galia, ['do' => 'say', 'text' => 'is it <grey>?']);
+    expect($this->standins->page($rui))
+        ->toContain('is it &lt;grey&gt;?')
+        ->not->toContain('faint')
+        ->and($this->standins->page($teacher))
+        ->toContain('Name S-1 to the teacher: my loudspeaker is faint');
+    $line = array_values(array_filter($act('chat', ['on' => false])->json('talk'), fn (array $l): bool => $l['kind'] === 'line'))[0];
+    $act('take-line', ['line' => $line['id']]);
+    expect($this->standins->page($rui))
+        ->toContain('taken away by the teacher')
+        ->not->toContain('grey')
+        ->and([$does($galia, ['do' => 'say', 'text' => 'x']), $does($galia, ['do' => 'say', 'text' => 'y', 'to' => 'teacher'])])
+        ->toBe([403, 200]);
+    // A quick question: counted once a person, cleared by the teacher.
+    expect($act('ask', ['text' => 'Rising?', 'answers' => ['yes']])->status())->toBe(400);
+    $act('ask', ['text' => 'Rising?', 'answers' => ['yes', 'no']]);
+    $does($galia, ['do' => 'answer', 'choice' => 0]);
+    $does($galia, ['do' => 'answer', 'choice' => 1]);
+    $does($rui, ['do' => 'answer', 'choice' => 1]);
+    expect($does($rui, ['do' => 'answer', 'choice' => 2]))
+        ->toBe(409)
+        ->and(($this->ask)('GET', "/bridge/rooms/$room?meeting=m")->json('question.counts'))
+        ->toBe([0, 2])
+        ->and(collect($act('clear-question')->json('talk'))->pluck('text'))
+        ->toContain('Quick question: Rising? 0 yes, 2 no');
+    // The sheet is the host's, or whoever's who has the floor.
+    $mark = ['do' => 'mark', 'kind' => 'text', 'x' => 10, 'y' => 20, 'text' => 'high water'];
+    expect([$does($galia, $mark), $does($rui, $mark), $does($rui, ['do' => 'mark', 'kind' => 'picture', 'src' => 'x'])])
+        ->toBe([403, 200, 400])
+        ->and($this->standins->page($galia))
+        ->toContain('high water');
+    // Whoever looks again with the version of now is told that nothing has changed.
+    $version = $act('wipe')->json('version');
+    $look = str_replace('?', '/look?', $galia);
+    $looks = fn (int $v): int => Http::withOptions(['cookies' => $this->standins->cookies])->get("$look&v=$v")->status();
+    expect([$looks($version), $looks($version - 1)])->toBe([304, 200]);
+    // A recording: told, stopped at the end at the latest, and ready after a while; its sound is as long as it took.
+    $act('record', ['on' => true, 'at' => 1_000_100]);
+    expect($this->standins->page($galia))->toContain('This is recorded');
+    $act('end', ['at' => 1_000_160]);
+    $recordings = fn (): array => ($this->ask)('GET', "/bridge/rooms/$room/recordings?meeting=m")->json('recordings');
+    [$one] = $recordings();
+    expect([$one['started'], $one['stopped'], $one['state']])
+        ->toBe([1_000_100, 1_000_160, 'processing'])
+        ->and(($this->ask)('GET', "/bridge/rooms/$room/recordings/$one[id]/sound")->status())
+        ->toBe(404);
+    // The tests' stand-ins need a second for it.
+    for ($n = 0; $recordings()[0]['state'] !== 'ready' && $n < 50; $n++) {
+        usleep(100_000);
+    }
+    $sound = ($this->ask)('GET', "/bridge/rooms/$room/recordings/$one[id]/sound")->body();
+    expect($recordings()[0]['state'])
+        ->toBe('ready')
+        ->and(unpack('V', substr($sound, 40, 4)))
+        ->toBe([1 => 60 * 3000])
+        ->and(strlen($sound))
+        ->toBe(44 + 60 * 3000);
+    $vtt = new Nomada\Core\Interchange\WebVtt('t', ($this->ask)('GET', "/bridge/rooms/$room/recordings/$one[id]/transcript")->body());
+    expect($vtt->faults)->toBe([])->and(end($vtt->cues)->to)->toBeLessThanOrEqual(60_000);
+    // What each did is told, and private lines are no lines.
+    $told = ($this->ask)('GET', "/bridge/rooms/$room/events?meeting=m&after=0")->json();
+    expect($told['over_at'])
+        ->toBe(1_000_160)
+        ->and(array_column($told['counts'], null, 'person')['S-1'])
+        ->toEqual(['person' => 'S-1', 'answers' => 1, 'hands' => 1, 'lines' => 1]);
 });
 
 test('documents are put under conditions, as RFC 9110 has them', function () {

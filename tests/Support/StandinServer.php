@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use GuzzleHttp\Cookie\CookieJar;
+use Illuminate\Http\Client\Response;
 use Illuminate\Support\Facades\Http;
 use Nomada\App\Support\Services;
 
@@ -12,8 +14,11 @@ final class StandinServer
 {
     private static ?self $shared = null;
 
+    public readonly CookieJar $cookies;
+
     private function __construct(public readonly string $url, public readonly string $token)
     {
+        $this->cookies = new CookieJar();
     }
 
     public static function shared(): self
@@ -22,7 +27,7 @@ final class StandinServer
             $port = self::freePort();
             $services = new Services();
             [$command, $env] = Services::standins($port);
-            $services->start("standins-test-$port", $command, $env);
+            $services->start("standins-test-$port", $command, $env + ['STANDINS_PROCESSING' => '1']);
             Services::waitFor($port) || throw new \RuntimeException('The stand-ins did not come up');
             self::$shared = new self("http://127.0.0.1:$port", $env['STANDINS_TOKEN']);
             register_shutdown_function(fn () => $services->stop(1));
@@ -71,12 +76,25 @@ final class StandinServer
             ->body();
     }
 
-    /** A page as a person sees it at its whole address. */
+    /** A page as a person sees it at its whole address, always in the same browser. */
     public function page(string $url): string
     {
         return Http::withHeaders(['Accept' => 'text/html'])
+            ->withOptions(['cookies' => $this->cookies])
             ->get($url)
             ->body();
+    }
+
+    /**
+     * What somebody does in a room, in that browser.
+     *
+     * @param  array<string, mixed>  $what
+     */
+    public function does(string $url, array $what): Response
+    {
+        return Http::asJson()
+            ->withOptions(['cookies' => $this->cookies])
+            ->post(str_replace('?', '/do?', $url), $what);
     }
 
     /** @param  array<string, mixed>  $body */
