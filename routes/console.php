@@ -4,6 +4,7 @@ use Illuminate\Support\Facades\Schedule;
 
 Schedule::command('nomada:take-up')->everyMinute()->withoutOverlapping(5);
 Schedule::command('nomada:presence')->everyMinute()->withoutOverlapping(5);
+Schedule::command('nomada:recording')->everyMinute()->withoutOverlapping(5);
 Schedule::command('nomada:post')->everyMinute()->withoutOverlapping(5);
 Schedule::command('nomada:tidy')->dailyAt('03:10')->withoutOverlapping(60);
 Schedule::command('nomada:check')->dailyAt('03:30')->withoutOverlapping(120);

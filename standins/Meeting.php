@@ -243,10 +243,21 @@ final readonly class Meeting
             ),
             'mark' => $this->mark($person, self::text($given['name'] ?? '', 160), $given),
             'wipe' => $this->wipe(),
+            // By a telephone's keys, or in a rehearsal: what somebody inside does, told by a program.
+            'does' => $this->do($this->seatOf($person), self::text($given['do'] ?? '', 20), $given),
             'end' => $this->end($at),
             default => throw new Refusal(400, "The bridge knows no \"$act\"."),
         };
         $this->touch();
+    }
+
+    /** @return array<string, mixed> */
+    private function seatOf(string $person): array
+    {
+        return $this->store->one(
+            "select * from seats where room = ? and meeting = ? and person = ? and state = 'inside' limit 1",
+            [$this->room, $this->key, $person],
+        ) ?? throw new Refusal(409, 'They are not inside.');
     }
 
     /** @param  list<mixed>  $with */
@@ -330,9 +341,9 @@ final readonly class Meeting
     {
         $this->record(false, $at);
         $this->store->run(
-            'insert into meetings (room, meeting, over_at) values (?, ?, now()) on conflict (room, meeting) do
-                update set over_at = now()',
-            [$this->room, $this->key],
+            'insert into meetings (room, meeting, over_at, ended) values (?, ?, now(), ?) on conflict (room, meeting)
+                do update set over_at = now(), ended = excluded.ended',
+            [$this->room, $this->key, $at],
         );
         $this->all(
             'leave',
@@ -547,12 +558,7 @@ final readonly class Meeting
                     having sum(answers) + sum(hands) + sum(lines) > 0',
                 $of,
             ),
-            'over_at' =>
-                $this->store->one(
-                    'select extract(epoch from over_at)::bigint + at_offset as at from meetings where room = ? and
-                        meeting = ?',
-                    $of,
-                )['at'] ?? null,
+            'over_at' => $this->row()['ended'] ?? null,
         ];
     }
 

@@ -112,7 +112,8 @@ final readonly class RoomPage
         $isScript = str_contains($request->header('content-type'), 'json');
         parse_str($request->body, $form);
         $given = $isScript ? $request->json() : $form;
-        $meeting->do($seat, is_string($given['do'] ?? null) ? $given['do'] : '', $given);
+        $named = array_filter($given, is_string(...), ARRAY_FILTER_USE_KEY);
+        $meeting->do($seat, is_string($named['do'] ?? null) ? $named['do'] : '', $named);
 
         return $isScript
             ? Answer::json(200, ['done' => true])

@@ -90,6 +90,7 @@ final class Store
                 add column if not exists may_unmute boolean not null default true,
                 add column if not exists chat_open boolean not null default true,
                 add column if not exists recording_since bigint,
+                add column if not exists ended bigint,
                 add column if not exists question jsonb,
                 add column if not exists window_of jsonb;
             create table if not exists $schema.talk (

@@ -23,3 +23,23 @@ function personCalled(string $sourcedId): Nomada\App\Models\Term\Person
 {
     return Nomada\App\Models\Term\Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
 }
+
+/** Lets the undo time pass, and sends. */
+function postGoes(): void
+{
+    Illuminate\Support\Facades\DB::table('letters')
+        ->whereNull('sent_at')
+        ->update(['not_before' => now()->subSecond()]);
+    app(Nomada\App\Post\PostOffice::class)->sendLeft(0);
+}
+
+/** @return list<Nomada\Standins\MimeMessage> in somebody's mailbox, newest first */
+function mailbox($test, string $who): array
+{
+    return array_map(
+        fn (string $m): Nomada\Standins\MimeMessage => new Nomada\Standins\MimeMessage($m),
+        Tests\Support\StandinServer::shared()->get(
+            '/post/people/'.rawurlencode(personCalled($who)->email),
+        )['letters'],
+    );
+}

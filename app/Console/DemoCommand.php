@@ -91,7 +91,8 @@ final class DemoCommand extends Command
             $ours = ! Services::answers($port);
             try {
                 if ($ours) {
-                    $services->start('standins', ...Services::standins($port));
+                    [$command, $env] = Services::standins($port);
+                $services->start('standins', $command, $env + ['STANDINS_PROCESSING' => '1']);
                     Services::waitFor($port);
                 }
                 $this->bringForward($start, $carryOut, $register);
@@ -225,6 +226,7 @@ final class DemoCommand extends Command
             null,
             false,
         );
+        app(DemoPresence::class)(Person::query()->where('sourced_id', 'A-01')->firstOrFail());
         if ($publish !== null) {
             $carryOut($publish);
         }

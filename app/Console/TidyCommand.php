@@ -7,8 +7,12 @@ namespace Nomada\App\Console;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
+use Nomada\App\Actions\Recording\DeleteRecordings;
 
-/** What nobody comes back for: uploads between preview and taking, ended sign-ins, links that set no password. */
+/**
+ * What nobody comes back for: uploads between preview and taking, ended sign-ins, links that set no password; and
+ * recordings that have been kept for long enough.
+ */
 final class TidyCommand extends Command
 {
     protected $signature = 'nomada:tidy';
@@ -20,8 +24,9 @@ final class TidyCommand extends Command
 
     private const SIGN_INS = 60;
 
-    public function handle(): int
+    public function handle(DeleteRecordings $recordings): int
     {
+        $recordings();
         $path = storage_path('app/texts');
         foreach (is_dir($path) ? File::files($path) : [] as $file) {
             if ($file->getMTime() < time() - self::UPLOADS * 86400) {

@@ -8,9 +8,14 @@ namespace Nomada\App\Destinations;
  * The conference bridge: makes rooms, lets in whom our door has let through, and does what the host asks. A meeting is
  * one session's time in a room.
  *
- * @phpstan-type Inside array{person: string, name: string, host: bool, floor: bool, late: bool}
- * @phpstan-type State array{state: string, host_inside: bool, inside: list<Inside>, outside: list<Inside>,
- *   sent_out: list<string>}
+ * @phpstan-type Inside array{person: string, name: string, host: bool, floor: bool, late: bool, mic: bool,
+ *   camera: bool, hand: int|null}
+ * @phpstan-type Line array{id: int, at: int, person: string, name: string, kind: string, text: string, gone: bool}
+ * @phpstan-type Mark array{name: string, kind: string, data: array<string, mixed>}
+ * @phpstan-type Question array{text: string, answers: list<string>, counts: list<int>}
+ * @phpstan-type State array{version: int, state: string, host_inside: bool, inside: list<Inside>,
+ *   outside: list<Inside>, sent_out: list<string>, may_unmute: bool, chat_open: bool, recording_since: int|null,
+ *   window: array{name: string, title: string}|null, question: Question|null, talk: list<Line>, sheet: list<Mark>}
  */
 interface ConferenceBridge
 {
@@ -49,11 +54,31 @@ interface ConferenceBridge
     public function events(string $room, string $meeting, int $after): array;
 
     /**
-     * let-in, let-in-all, send-out, give-floor, take-floor, end.
+     * What a host does: let-in, let-in-all, send-out, give-floor, take-floor, mute, may-unmute, lower-hand, take-line,
+     * chat, ask, clear-question, record, say, mark, wipe, end.
      *
+     * @param  array<string, mixed>  $with  person, late, on, line, text, answers and what else the act needs
      * @return State
      *
      * @throws DestinationFailure
      */
-    public function act(string $room, string $meeting, string $act, string $person, bool $late, int $at): array;
+    public function act(string $room, string $meeting, string $act, int $at, array $with = []): array;
+
+    /**
+     * What is or was recorded of a meeting.
+     *
+     * @return list<array{id: string, state: string, started: int, stopped: int|null}>
+     *
+     * @throws DestinationFailure
+     */
+    public function recordings(string $room, string $meeting): array;
+
+    /**
+     * A recording's sound and its transcript, once it is ready.
+     *
+     * @return array{sound: string, type: string, transcript: string}
+     *
+     * @throws DestinationFailure
+     */
+    public function fetch(string $room, string $recording): array;
 }

@@ -40,21 +40,44 @@ final class HttpConferenceBridge implements ConferenceBridge
         );
     }
 
-    public function act(string $room, string $meeting, string $act, string $person, bool $late, int $at): array
+    public function act(string $room, string $meeting, string $act, int $at, array $with = []): array
     {
-        $body = (string) json_encode([
-            'act' => $act,
-            'person' => $person,
-            'meeting' => $meeting,
-            'late' => $late,
-            'at' => $at,
-        ]);
+        $body = (string) json_encode(['act' => $act, 'meeting' => $meeting, 'at' => $at] + $with);
 
         return $this->read(
             $this->service()
                 ->send('POST', '/rooms/'.rawurlencode($room).'/acts', $body)
                 ->json(),
         );
+    }
+
+    public function recordings(string $room, string $meeting): array
+    {
+        return array_values(
+            array_map(
+                fn (array $r): array => [
+                    'id' => (string) $r['id'],
+                    'state' => (string) $r['state'],
+                    'started' => (int) $r['started'],
+                    'stopped' => isset($r['stopped']) ? (int) $r['stopped'] : null,
+                ],
+                (array) $this->service()
+                    ->send('GET', '/rooms/'.rawurlencode($room).'/recordings?meeting='.rawurlencode($meeting))
+                    ->json('recordings'),
+            ),
+        );
+    }
+
+    public function fetch(string $room, string $recording): array
+    {
+        $path = '/rooms/'.rawurlencode($room).'/recordings/'.rawurlencode($recording);
+        $sound = $this->service()->send('GET', "$path/sound");
+
+        return [
+            'sound' => $sound->body(),
+            'type' => $sound->header('Content-Type'),
+            'transcript' => $this->service()->send('GET', "$path/transcript")->body(),
+        ];
     }
 
     public function events(string $room, string $meeting, int $after): array
@@ -115,18 +138,65 @@ final class HttpConferenceBridge implements ConferenceBridge
                     'host' => (bool) $p['host'],
                     'floor' => (bool) $p['floor'],
                     'late' => (bool) $p['late'],
+                    'mic' => (bool) ($p['mic'] ?? false),
+                    'camera' => (bool) ($p['camera'] ?? false),
+                    'hand' => isset($p['hand']) ? (int) $p['hand'] : null,
                 ],
                 (array) ($answer[$of] ?? []),
             ),
         );
 
         return [
+            'version' => (int) ($answer['version'] ?? 0),
             'state' => (string) $answer['state'],
             'host_inside' => (bool) ($answer['host_inside'] ?? false),
             'inside' => $people('inside'),
             'outside' => $people('outside'),
             'sent_out' => array_values(array_map(strval(...), (array) ($answer['sent_out'] ?? []))),
+            'may_unmute' => (bool) ($answer['may_unmute'] ?? true),
+            'chat_open' => (bool) ($answer['chat_open'] ?? true),
+            'recording_since' => isset($answer['recording_since']) ? (int) $answer['recording_since'] : null,
+            'window' => is_array($answer['window'] ?? null)
+                ? ['name' => (string) $answer['window']['name'], 'title' => (string) $answer['window']['title']]
+                : null,
+            'question' => self::question($answer['question'] ?? null),
+            'talk' => array_values(
+                array_map(
+                    fn (array $l): array => [
+                        'id' => (int) $l['id'],
+                        'at' => (int) $l['at'],
+                        'person' => (string) $l['person'],
+                        'name' => (string) $l['name'],
+                        'kind' => (string) $l['kind'],
+                        'text' => (string) $l['text'],
+                        'gone' => (bool) $l['gone'],
+                    ],
+                    (array) ($answer['talk'] ?? []),
+                ),
+            ),
+            'sheet' => array_values(
+                array_map(
+                    fn (array $m): array => [
+                        'name' => (string) $m['name'],
+                        'kind' => (string) $m['kind'],
+                        'data' => (array) $m['data'],
+                    ],
+                    (array) ($answer['sheet'] ?? []),
+                ),
+            ),
         ];
+    }
+
+    /** @return array{text: string, answers: list<string>, counts: list<int>}|null */
+    private static function question(mixed $asked): ?array
+    {
+        return ! is_array($asked)
+            ? null
+            : [
+                'text' => (string) $asked['text'],
+                'answers' => array_values(array_map(strval(...), (array) $asked['answers'])),
+                'counts' => array_values(array_map(intval(...), (array) $asked['counts'])),
+            ];
     }
 
     private function service(): Service

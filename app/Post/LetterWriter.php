@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Nomada\App\Post;
 
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\URL;
 use LogicException;
 use Nomada\App\Actions\Publishing\SectionFactsQuery;
 use Nomada\App\Models\Account\AccountPass;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Registration\Registration;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\School;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
@@ -53,6 +56,9 @@ final readonly class LetterWriter
         }
         if ($letter->kind->isOfAccount()) {
             return $this->account($letter);
+        }
+        if ($letter->kind->isOfAbsence()) {
+            return $this->absence($letter);
         }
         if ($letter->kind === LetterKind::Cancelled) {
             return $this->cancelled($letter);
@@ -123,6 +129,53 @@ final readonly class LetterWriter
             'link' => $pass->address(),
             'until' => $person->zone()->dateAt($until)->short().' '.$person->zone()->clock($until),
             'sign_in' => $person->signsInBy(),
+        ]);
+
+        return new LetterMail($letter, $subject, $text, $school, null);
+    }
+
+    /** What a child missed, or has not come to; on the guardian's clock. */
+    private function absence(Letter $letter): ?LetterMail
+    {
+        $student = Person::query()->find((int) ($letter->values['student'] ?? 0));
+        $guardian = $letter->person;
+        $ids = explode(' ', $letter->values['sessions'] ?? ($letter->values['session'] ?? ''));
+        $sessions = Session::query()
+            ->whereIn('id', array_map(intval(...), $ids))
+            ->with('series.section.term.school')
+            ->orderBy('starts_at')
+            ->get();
+        $first = $sessions->first();
+        if ($student === null || $guardian === null || $first === null) {
+            return null;
+        }
+        $zone = $guardian->zone();
+        $at = fn (Session $s): string => $zone->dateAt((int) $s->starts_at->timestamp)->short().
+            ' '.
+            $zone->clock((int) $s->starts_at->timestamp);
+        $released = DB::table('recordings')
+            ->whereIn('session_id', $sessions->modelKeys())
+            ->where('state', 'released')
+            ->pluck('id', 'session_id');
+        $school = $first->series->section->term->school->name;
+        [$subject, $text] = Templates::of($letter->kind)->write([
+            'name' => $letter->to_name,
+            'child' => $student->name(),
+            'school' => $school,
+            'class' => $first->series->section->name(),
+            'when' => $at($first),
+            'missed' => $sessions
+                ->map(
+                    function (Session $s) use ($at, $released): string {
+                        $topic = $s->title ?? $s->topic;
+
+                        return "{$s->series->section->name()}, {$at($s)}".
+                            ($topic === null ? '' : ": $topic").
+                            (isset($released[$s->id]) ? '. It was recorded; the recording can be seen now.' : '');
+                    },
+                )
+                ->implode("\n"),
+            'page' => $guardian->childrenPage(),
         ]);
 
         return new LetterMail($letter, $subject, $text, $school, null);

@@ -17,6 +17,7 @@ use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
+use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Joining\LinkKind;
@@ -68,6 +69,45 @@ final readonly class Letters
     public function account(AccountPass $pass, LetterKind $kind): void
     {
         $this->put("account $pass->id", $kind, null, $pass->person, false, ['account' => (string) $pass->id], null);
+    }
+
+    /** To the guardians of somebody who has not come: once a session. */
+    public function notHere(Session $session, Person $student): int
+    {
+        return $this->toGuardians(LetterKind::NotHere, "not here $session->id", $session->series_id, $student, [
+            'session' => (string) $session->id,
+        ]);
+    }
+
+    /**
+     * To the guardians of somebody who was absent on a day: one letter with all that was missed.
+     *
+     * @param  list<int>  $sessions  ids
+     */
+    public function missed(Person $student, string $day, array $sessions): int
+    {
+        return $this->toGuardians(LetterKind::Missed, "missed $day", null, $student, [
+            'sessions' => implode(' ', $sessions),
+        ]);
+    }
+
+    /** @param  array<string, string>  $values */
+    private function toGuardians(LetterKind $kind, string $key, ?int $series, Person $student, array $values): int
+    {
+        $n = 0;
+        foreach ($student->guardians as $guardian) {
+            $n += $this->put(
+                "$key, person $student->id, guardian $guardian->id",
+                $kind,
+                $series,
+                $guardian,
+                false,
+                $values + ['student' => (string) $student->id],
+                null,
+            );
+        }
+
+        return $n;
     }
 
     public function replaced(JoinLink $new): void

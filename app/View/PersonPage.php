@@ -6,6 +6,7 @@ namespace Nomada\App\View;
 
 use Nomada\App\Actions\Publishing\PersonFeed;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Role;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
@@ -46,6 +47,7 @@ final readonly class PersonPage
             'coming' => $coming,
             'feed' => $person->id === $for->id ? PersonFeed::address($person) : null,
             'isTeacher' => $person->isStaff(),
+            'isStudent' => $person->role === Role::Student,
             'post' => $person->id === $for->id ? $this->standins->mailbox($person) : null,
             'busy' => $person->isStaff()
                 ? \Illuminate\Support\Facades\DB::table('busy_blocks')->where('person_id', $person->id)->count()

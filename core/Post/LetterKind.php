@@ -19,6 +19,8 @@ enum LetterKind: string
     case Teacher = 'teacher';
     case Invitation = 'invitation';
     case Reset = 'reset';
+    case NotHere = 'not-here';
+    case Missed = 'missed';
 
     public function title(): string
     {
@@ -35,6 +37,8 @@ enum LetterKind: string
             self::Teacher => 'Host link for teachers',
             self::Invitation => 'Invitation to set a password',
             self::Reset => 'Forgotten password',
+            self::NotHere => 'Not here yet',
+            self::Missed => 'What was missed',
         };
     }
 
@@ -51,6 +55,17 @@ enum LetterKind: string
                 'until' => 'Fri 12 Feb 09:52',
                 'sign_in' => 'ana.quiroga@marisma.example',
             ];
+        }
+        if ($this->isOfAbsence()) {
+            return [
+                'name' => 'Mar Quiroga',
+                'child' => 'Ana Quiroga',
+                'school' => 'Colegio Marisma',
+                'page' => 'https://nomada.example/children/…',
+            ] +
+                ($this === self::NotHere
+                    ? ['class' => 'Y8 Marine Science', 'when' => 'Tue 9 Feb 10:00']
+                    : ['missed' => 'Y8 Marine Science, Tue 9 Feb 10:00: Harbours']);
         }
         $all =
             $this === self::Cancelled
@@ -88,10 +103,16 @@ enum LetterKind: string
         return $this === self::Invitation || $this === self::Reset;
     }
 
+    /** Whether it tells guardians of an absence. */
+    public function isOfAbsence(): bool
+    {
+        return $this === self::NotHere || $this === self::Missed;
+    }
+
     /** Whether whoever gets it may do without: what tells of somebody else's sessions. */
     public function mayBeStopped(): bool
     {
-        return in_array($this, [self::Guardian, self::Changed, self::Cancelled], true);
+        return in_array($this, [self::Guardian, self::Changed, self::Cancelled, self::NotHere, self::Missed], true);
     }
 
     /** @return list<string> those without which the letter is of no use */
@@ -103,6 +124,8 @@ enum LetterKind: string
             self::Declined => ['reason'],
             self::Guardian => ['child'],
             self::Changed => ['change'],
+            self::NotHere => ['child'],
+            self::Missed => ['child', 'missed'],
             default => [],
         };
     }
@@ -181,6 +204,19 @@ enum LetterKind: string
                     "works once, and until {until}:\n{link}\n\nYou sign in as {sign_in}. If you did not ask, you need ".
                     'not '.
                     'do anything: your password stays as it is.',
+            ),
+            self::NotHere => new Template(
+                $this,
+                '{child} has not come to {class}',
+                "Hello {name},\n\n{child} has not come to {class} at {school}, which began at {when}. Perhaps something ".
+                    "keeps {child} from coming in; the school helps.\n\nIs {child} away? Tell it here, and it counts ".
+                    'as excused: {page}',
+            ),
+            self::Missed => new Template(
+                $this,
+                'What {child} missed',
+                "Hello {name},\n\n{child} was not there:\n{missed}\n\nAttendance, and telling an absence beforehand: ".
+                    '{page}',
             ),
             self::Guest => new Template(
                 $this,

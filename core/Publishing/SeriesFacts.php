@@ -24,6 +24,7 @@ final readonly class SeriesFacts
      * @param  array<string, Belonging>  $belongings  of everybody who has a part in any of its sections, by sourcedId
      * @param  array<string, list<string>>|null  $registered  where students register for each session: the days (ISO)
      *   for which each is, by sourcedId; null where they register for all at once
+     * @param  array<int, string>  $recordings  addresses of what is released to everybody, by the session's start
      * @param  string  $meets  its plans one after the other, in words; the plan's own where empty
      * @param  bool  $hiddenOutside  its link is hidden outside the door's hours, so it stands at no destination
      */
@@ -45,6 +46,7 @@ final readonly class SeriesFacts
         public array $belongings = [],
         private string $meets = '',
         public ?array $registered = null,
+        public array $recordings = [],
     ) {
     }
 

@@ -103,10 +103,18 @@ final class WantedPlacements
      */
     private static function weeks(SectionFacts $section): array
     {
-        $weeks = [];
+        $weeks = $recordings = $open = [];
         // A cancelled session is still told of where students look for it, with its reason.
         foreach (self::dated($section, true) as [$series, $session]) {
-            $weeks[$section->term->weekOf($session->day)][] =
+            $week = $section->term->weekOf($session->day);
+            // Once a session's recording is released it takes the place of the join link.
+            $recording = $series->recordings[$session->start] ?? null;
+            if ($recording !== null) {
+                $recordings[$week][] = self::when($section, $session)." $recording";
+            } elseif ($session->state === SessionState::Planned) {
+                $open[$week][$series->id] = true;
+            }
+            $weeks[$week][] =
                 self::when($section, $session).
                 self::told($session).
                 (count($section->series) > 1 ? " · $series->title" : '').
@@ -121,10 +129,15 @@ final class WantedPlacements
                 'begins' => $section->term->monday($week)->iso(),
                 'sessions' => $lines,
             ];
+            if (isset($recordings[$week])) {
+                $fields['recordings'] = $recordings[$week];
+            }
             foreach ($section->series as $series) {
-                $fields[self::named($section, $series, 'link')] = $series->hiddenOutside
-                    ? self::HIDDEN
-                    : $series->link;
+                if (isset($open[$week][$series->id]) || ! isset($recordings[$week])) {
+                    $fields[self::named($section, $series, 'link')] = $series->hiddenOutside
+                        ? self::HIDDEN
+                        : $series->link;
+                }
             }
             $out[] = new Placement(
                 Place::CoursePage,

@@ -93,6 +93,13 @@ return new class extends Migration {
                     lines integer not null default 0,
                     primary key (session_id, who)
                 );
+                -- What the teacher writes of a session for the school's own use.
+                create table session_notes (
+                    session_id bigint primary key,
+                    text text not null,
+                    by_id bigint references people on delete set null,
+                    at timestamptz not null
+                );
                 create table changed_scores (
                     section_id bigint not null references sections on delete cascade,
                     person_id bigint not null references people on delete cascade,
@@ -164,7 +171,7 @@ return new class extends Migration {
     {
         DB::unprepared(
             'drop table recording_places, recording_readers, recording_parts, recording_cues, recordings,
-                changed_scores, room_counts, session_sums, absences_told, attendance_corrections, presence_columns,
+                changed_scores, session_notes, room_counts, session_sums, absences_told, attendance_corrections, presence_columns,
                 presence_reads, presence_events;
             alter table sections drop column formula, drop column releases_by_itself;
             alter table people drop column may_be_recorded, drop column recorded_said_on;

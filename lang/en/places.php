@@ -10,6 +10,7 @@ return [
         'meets' => 'Meets',
         'doors' => 'Doors',
         'sessions' => 'Sessions',
+        'recordings' => 'Recordings',
         'week' => 'Week',
         'begins' => 'Begins',
         'event' => 'Event',

@@ -7,8 +7,10 @@ import { door } from './door';
 import { editor } from './editor';
 import { find } from './find';
 import { keys } from './keys';
+import { player } from './player';
 import { plan, progress } from './publishing';
-import { live, qr } from './joining';
+import { qr } from './joining';
+import { live } from './live';
 import { closing, mover, week } from './week';
 
 Alpine.data('board', board);
@@ -28,6 +30,7 @@ Alpine.data('printer', () => ({
 Alpine.data('qr', qr);
 Alpine.data('live', live);
 Alpine.data('plan', plan);
+Alpine.data('player', player);
 Alpine.data('progress', progress);
 Alpine.data('theme', () => ({
     turn() {

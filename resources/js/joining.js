@@ -23,24 +23,3 @@ export const qr = () => ({
         this.$root.append(svg);
     },
 });
-
-// The live desk looks again every few seconds, but not under somebody's hand.
-export const live = () => ({
-    init() {
-        setTimeout(() => this.look(), 4000);
-    },
-    async look() {
-        try {
-            if (!this.$refs.people.contains(document.activeElement)) {
-                const answer = await fetch(this.$root.dataset.url, {
-                    headers: { 'X-Requested-With': 'XMLHttpRequest' },
-                });
-                if (answer.ok && !this.$refs.people.contains(document.activeElement))
-                    this.$refs.people.innerHTML = await answer.text();
-            }
-        } catch {
-            /* the server is away: asked again */
-        }
-        setTimeout(() => this.look(), 4000);
-    },
-});

@@ -6,6 +6,9 @@
                 · <b class="bad">disabled since {{ $disabledSince }}</b>
             @endif
         </div>
+        @if ($isStudent)
+            <a class="pill" href="{{ route('attendance.student', $who->sourced_id) }}">{{ __('presence.student.page') }}</a>
+        @endif
         @if ($mayDisable)
             @unless ($disabledSince)
                 <form class="end" method="post" action="{{ route('person.invite', $who->sourced_id) }}">@csrf
@@ -44,6 +47,21 @@
                     </li>
                 @endforelse
             </ul>
+            @if ($isStudent && auth()->user()->isCoordinator())
+                <h2 class="mt-3">{{ __('recordings.consent.title') }}</h2>
+                <form class="d-flex gap-2 align-items-center" method="post" action="{{ route('person.recorded', $who->sourced_id) }}">@csrf
+                    @method('put')
+                    <select class="form-select w-auto" name="agreed" aria-label="{{ __('recordings.consent.title') }}">
+                        @foreach (['yes' => true, 'no' => false, 'unknown' => null] as $word => $value)
+                            <option value="{{ $word }}" @selected($who->may_be_recorded === $value)>{{ __("recordings.consent.$word") }}</option>
+                        @endforeach
+                    </select>
+                    <button class="btn btn-side">{{ __('recordings.consent.keep') }}</button>
+                    @if ($who->recorded_said_on !== null)
+                        <span class="quiet">{{ __('recordings.consent.since', ['day' => Nomada\App\View\DateText::of($who->recorded_said_on)]) }}</span>
+                    @endif
+                </form>
+            @endif
             <h2 class="mt-3">Calendar</h2>
             <p><a href="{{ route('person.calendar', $who->sourced_id) }}">As a file
                     (.ics)</a>{{ $busy > 0 ? ' · ' . $busy . ' busy times of their own' : '' }}</p>

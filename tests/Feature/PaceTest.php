@@ -93,15 +93,24 @@ test(
                     ];
                 }
 
-                public function act(
-                    string $room,
-                    string $meeting,
-                    string $act,
-                    string $person,
-                    bool $late,
-                    int $at,
-                ): array {
+                public function act(string $room, string $meeting, string $act, int $at, array $with = []): array
+                {
                     return $this->state($room, $meeting);
+                }
+
+                public function events(string $room, string $meeting, int $after): array
+                {
+                    return ['events' => [], 'counts' => [], 'over_at' => null];
+                }
+
+                public function recordings(string $room, string $meeting): array
+                {
+                    return [];
+                }
+
+                public function fetch(string $room, string $recording): array
+                {
+                    return ['sound' => '', 'type' => '', 'transcript' => ''];
                 }
             },
         );

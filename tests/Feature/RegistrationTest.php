@@ -47,26 +47,6 @@ function registrationOf(string $who): Registration
     return Registration::query()->whereRelation('person', 'sourced_id', $who)->orderByDesc('id')->firstOrFail();
 }
 
-/** Lets the undo time pass, and sends. */
-function postGoes(): void
-{
-    DB::table('letters')
-        ->whereNull('sent_at')
-        ->update(['not_before' => now()->subSecond()]);
-    app(PostOffice::class)->sendLeft(0);
-}
-
-/** @return list<MimeMessage> in somebody's mailbox, newest first */
-function mailbox($test, string $who): array
-{
-    return array_map(
-        fn (string $m): MimeMessage => new MimeMessage($m),
-        $test->standins->get(
-            '/post/people/'.rawurlencode(Person::query()->where('sourced_id', $who)->value('email')),
-        )['letters'],
-    );
-}
-
 test(
     'a student registers, is compared, accepted, written to with link and timetable; the link opens their door alone',
     function () {

@@ -21,6 +21,40 @@ const ROUTES = [
     'publishing' => ['GET', '/publishing', 200, 200, 200, 403, 401],
     'today' => ['GET', '/today', 200, 200, 200, 403, 401],
     'records' => ['GET', '/records', 200, 200, 200, 403, 401],
+    'today.start' => ['POST', '/today/start', 422, 422, 422, 403, 401],
+    'missed' => ['GET', '/records/missed', 200, 200, 200, 403, 401],
+    'missed.write' => ['POST', '/records/missed', 302, 302, 302, 403, 401],
+    'records.rules' => ['PUT', '/records/rules', 422, 403, 403, 403, 401],
+    'attendance' => ['GET', '/records/sections/MAR', 200, 200, 403, 403, 401],
+    'attendance.export' => ['GET', '/records/sections/MAR/as/csv', 200, 200, 403, 403, 401],
+    'attendance.session' => ['GET', '/records/sections/MAR/sessions/{session}', 200, 200, 403, 403, 401],
+    'attendance.correct' => ['POST', '/records/sections/MAR/sessions/{session}/corrections', 422, 422, 403, 403, 401],
+    'attendance.as-computed' => ['DELETE', '/records/sections/MAR/sessions/{session}/corrections/S-1', 302, 302, 403, 403, 401],
+    'attendance.read' => ['POST', '/records/sections/MAR/sessions/{session}/reading', 302, 302, 403, 403, 401],
+    'attendance.formula' => ['PUT', '/records/sections/MAR/formula', 422, 422, 403, 403, 401],
+    'attendance.score' => ['PUT', '/records/sections/MAR/scores/S-1', 302, 302, 403, 403, 401],
+    'attendance.student' => ['GET', '/records/people/S-1', 200, 200, 404, 403, 401],
+    'attendance.own' => ['GET', '/me/attendance', 403, 403, 403, 200, 401],
+    'absences.tell' => ['POST', '/records/people/S-1/absences', 422, 403, 403, 403, 401],
+    'absences.take-back' => ['DELETE', '/records/people/S-1/absences/1', 302, 403, 403, 403, 401],
+    'person.recorded' => ['PUT', '/people/S-1/recorded', 422, 403, 403, 403, 401],
+    'presence-lists' => ['GET', '/records/sections/MAR/lists', 200, 200, 403, 403, 401],
+    'presence-lists.store' => ['POST', '/records/sections/MAR/lists', 422, 422, 403, 403, 401],
+    'presence-lists.show' => ['GET', '/records/sections/MAR/lists/none', 404, 404, 403, 403, 401],
+    'presence-lists.take' => ['POST', '/records/sections/MAR/lists/none', 404, 404, 403, 403, 401],
+    'recordings.search' => ['GET', '/sections/MAR/recordings?q=tide', 200, 200, 404, 200, 401],
+    'recording' => ['GET', '/recordings/{recording}', 200, 200, 404, 404, 401],
+    'recording.word' => ['POST', '/recordings/{recording}/word', 302, 302, 404, 404, 401],
+    'recording.place' => ['POST', '/recordings/{recording}/place', 204, 204, 404, 404, 401],
+    // Without its signature the address of a part is nobody's.
+    'recording.part' => ['GET', '/recordings/{recording}/parts/1', 403, 403, 403, 403, 401],
+    'recording.transcript' => ['GET', '/recordings/{recording}/parts/1/words.vtt', 403, 403, 403, 403, 401],
+    'recording.release' => ['PUT', '/recordings/{recording}/release', 422, 422, 403, 403, 401],
+    'recording.withdraw' => ['DELETE', '/recordings/{recording}/release', 422, 422, 403, 403, 401],
+    'recording.keep-transcript' => ['POST', '/recordings/{recording}/transcript', 422, 422, 403, 403, 401],
+    // A guardian's, by the link in a letter; it is signed.
+    'children' => ['GET', '/children/1', 403, 403, 403, 403, 403],
+    'children.tell' => ['POST', '/children/1', 403, 403, 403, 403, 403],
     'find' => ['GET', '/find?q=mar', 200, 200, 200, 403, 401],
     'person' => ['GET', '/people/S-1', 200, 200, 404, 403, 401],
     'joining.result' => ['GET', '/joining/acts/{result}', 200, 404, 404, 403, 401],
@@ -273,6 +307,7 @@ test('each role gets what is theirs', function (string $name) {
             'lines' => [],
             'at' => now(),
         ])->id,
+        '{recording}' => (string) (str_contains($path, '{recording}') ? recordingOf($series) : 0),
         '{plan}' => (string) $plan->id,
         '{account}' => (string) $account,
         '{term}' => (string) Nomada\App\Models\Term\Term::query()->value('id'),
@@ -292,6 +327,25 @@ test('each role gets what is theirs', function (string $name) {
         expect(whatCame($answer))->toBe(ROUTES[$name][$i + 2], "$name as ".($who ?? 'nobody'));
     }
 })->with(array_keys(ROUTES));
+
+/** A recording that is ready, in one part. */
+function recordingOf(Nomada\App\Models\Timetable\Series $series): int
+{
+    $recording = Nomada\App\Models\Presence\Recording::query()->create([
+        'session_id' => $series->sessions()->value('id'),
+        'state' => 'ready',
+        'started_at' => now(),
+        'milliseconds' => 60_000,
+    ]);
+    Illuminate\Support\Facades\DB::table('recording_parts')->insert([
+        'recording_id' => $recording->id,
+        'n' => 1,
+        'from_ms' => 0,
+        'to_ms' => 60_000,
+    ]);
+
+    return $recording->id;
+}
 
 /** The status, where a redirect tells three things: 401 leads to the sign-in, 422 carries faults, 302 is done. */
 function whatCame(TestResponse $answer): int

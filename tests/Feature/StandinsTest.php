@@ -117,7 +117,7 @@ test('what goes on in a room: microphones, hands, talk, sheet, a question, a rec
     $act = fn (string $act, array $with = []): Response => ($this->ask)(
         'POST',
         "/bridge/rooms/$room/acts",
-        json_encode(['act' => $act, 'meeting' => 'm', 'at' => 1_000_060] + $with),
+        json_encode($with + ['act' => $act, 'meeting' => 'm', 'at' => 1_000_060]),
     );
     $of = fn (string $who): array => array_column($act('lower-hand', ['person' => 'nobody'])->json('inside'), null, 'person')[$who];
 

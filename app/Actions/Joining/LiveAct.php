@@ -5,18 +5,46 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Joining;
 
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Presence\ReadPresence;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Post\Letters;
+use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Words;
+use Nomada\Core\Fault;
 
 /**
- * What a teacher does at the live desk: lets in one or all (late ones are marked), sends out, gives and takes back the
- * floor, ends it for all.
+ * What a teacher does at the live desk. Most of it is handed on to the bridge as it is; letters, passes and notes are
+ * ours.
  */
 final readonly class LiveAct
 {
+    /** What the bridge does itself. */
+    public const BRIDGE = [
+        'let-in',
+        'let-in-all',
+        'send-out',
+        'give-floor',
+        'take-floor',
+        'mute',
+        'may-unmute',
+        'lower-hand',
+        'take-line',
+        'chat',
+        'ask',
+        'clear-question',
+        'record',
+        'say',
+        'mark',
+        'wipe',
+        'end',
+    ];
+
+    public const OURS = ['come-in', 'rehearse', 'note', 'pass', 'tell-guardian'];
+
     /** Who comes to a rehearsal. */
     private const INVENTED = [
         'Alba Ferrán',
@@ -27,72 +55,184 @@ final readonly class LiveAct
         'Farid Amrani',
     ];
 
-    public function __construct(private ConferenceBridge $bridge, private Clock $clock, private Audit $audit)
-    {
+    /** What they do there, one step after the other: who, what, and with what. */
+    private const PLAYED = [
+        [[0, ['do' => 'hand', 'on' => true]], [1, ['do' => 'say', 'text' => 'Is the harbour the grey part?']]],
+        [[1, ['do' => 'hand', 'on' => true]], [0, ['do' => 'say', 'text' => 'I hear you very faintly', 'to' => 'teacher']]],
+        [[0, ['do' => 'answer', 'choice' => 0]], [1, ['do' => 'answer', 'choice' => 1]], [0, ['do' => 'mic', 'on' => true]]],
+    ];
+
+    public function __construct(
+        private ConferenceBridge $bridge,
+        private Clock $clock,
+        private Audit $audit,
+        private GuestPass $guestPass,
+        private Letters $letters,
+        private ReadPresence $read,
+        private Attendances $attendances,
+    ) {
     }
 
     /**
+     * @param  array<string, mixed>  $with  person, and what else the act needs
      * @return string what is told of it
      *
      * @throws DestinationFailure in the bridge's own words
+     * @throws Fault
      */
-    public function __invoke(LiveRoom $live, string $act, string $person, Person $by): string
+    public function __invoke(LiveRoom $live, string $act, array $with, Person $by): string
     {
         if ($live->way->room === '') {
-            throw new DestinationFailure('There is no room yet. Make the join link first.');
+            throw new DestinationFailure(__('live.no_room'));
         }
-        if ($act === 'rehearse') {
-            return $this->rehearse($live, $by);
-        }
+
+        return match ($act) {
+            'rehearse' => $this->rehearse($live, $by),
+            'come-in' => $this->comeIn($live, $by),
+            'note' => $this->note($live, (string) ($with['text'] ?? ''), $by),
+            'pass' => $this->pass($live, $with, $by),
+            'tell-guardian' => $this->tellGuardian($live, (string) ($with['person'] ?? '')),
+            default => $this->atBridge($live, $act, $with, $by),
+        };
+    }
+
+    /** @param  array<string, mixed>  $with */
+    private function atBridge(LiveRoom $live, string $act, array $with, Person $by): string
+    {
         $now = $this->clock->seconds();
-        // Late by the rule that attendance uses: more than five minutes after the start. In a drop-in room nobody is.
-        $state = $this->bridge->act(
-            $live->way->room,
-            $live->meeting,
-            $act,
-            $person,
-            ! $live->isRehearsal && $live->series !== null && $now > $live->start + 300,
-            $now,
-        );
+        // In a drop-in room nobody is late.
+        $with['late'] =
+            ! $live->isRehearsal && $live->series !== null && $this->attendances->rules()->isLate($now, $live->start);
+        if (in_array($act, ['say', 'mark'], true)) {
+            $with = ['person' => $by->sourced_id, 'name' => $by->name()] + $with;
+        }
+        $state = $this->bridge->act($live->way->room, $live->meeting, $act, $now, $with);
         Cache::forget($live->way->look($live->meeting));
-        if (! $live->isRehearsal && in_array($act, ['send-out', 'end'], true)) {
+        if (! $live->isRehearsal && in_array($act, ['send-out', 'end', 'record'], true)) {
+            $person = (string) ($with['person'] ?? '');
             ($this->audit)(
                 'live',
                 $live->series,
                 $by,
-                $act === 'end' ? 'ended for everybody' : "sent out $person",
+                match ($act) {
+                    'end' => 'ended for everybody',
+                    'record' => empty($with['on']) ? 'recording stopped' : 'recording began; who is here was asked',
+                    default => "sent out $person",
+                },
                 $live->section,
             );
         }
+        $session = $act === 'end' && $live->session !== null ? Session::query()->find($live->session) : null;
+        if ($session !== null && ! $live->isRehearsal) {
+            ($this->read)($session);
+        }
 
-        return match ($act) {
-            'let-in' => 'Let in.',
-            'let-in-all' => 'Everybody is let in.',
-            'send-out' => 'Sent out; they stay out for this session.',
-            'give-floor' => 'The floor is given.',
-            'take-floor' => 'The floor is taken back.',
-            default => $state['inside'] === []
-                ? 'It is over for everybody; nobody is left inside.'
-                : Words::count(count($state['inside']), 'person', 'people').
-                    ' are still inside. End it once more.',
-        };
+        return $act === 'end'
+            ? trans_choice('live.said.end', count($state['inside']))
+            : __("live.said.$act");
+    }
+
+    /** The teacher is inside, and stays at the desk. */
+    private function comeIn(LiveRoom $live, Person $by): string
+    {
+        $this->bridge->admit($live->way->room, $by->sourced_id, $by->name(), true, [
+            'meeting' => $live->meeting,
+            'floor' => $live->way->floor->toArray(),
+            'at' => $this->clock->seconds(),
+            'device' => 'desk',
+        ]);
+        Cache::forget($live->way->look($live->meeting));
+
+        return __('live.said.come-in');
     }
 
     private function rehearse(LiveRoom $live, Person $by): string
     {
         if (! $live->isRehearsal) {
-            throw new DestinationFailure('Invented students come to a rehearsal only.');
+            throw new DestinationFailure(__('live.rehearsal_only'));
         }
         $with = [
             'meeting' => $live->meeting,
             'floor' => $live->way->floor->toArray(),
             'at' => $this->clock->seconds(),
         ];
-        $this->bridge->admit($live->way->room, $by->sourced_id, $by->name(), true, $with);
-        foreach (self::INVENTED as $n => $name) {
-            $this->bridge->admit($live->way->room, "invented-$n", $name, false, ['outside' => $n > 1] + $with);
+        $key = "rehearsal {$live->way->room} $live->meeting";
+        $step = Cache::get($key);
+        if ($step === null || $this->bridge->state($live->way->room, $live->meeting)['inside'] === []) {
+            $this->bridge->admit($live->way->room, $by->sourced_id, $by->name(), true, ['device' => 'desk'] + $with);
+            foreach (self::INVENTED as $n => $name) {
+                $this->bridge->admit($live->way->room, "invented-$n", $name, false, ['outside' => $n > 1] + $with);
+            }
+            Cache::put($key, 0, 7200);
+
+            return __('live.said.rehearse');
+        }
+        foreach (self::PLAYED[$step % count(self::PLAYED)] as [$n, $what]) {
+            try {
+                $this->bridge->act(
+                    $live->way->room,
+                    $live->meeting,
+                    'does',
+                    $this->clock->seconds(),
+                    ['person' => "invented-$n"] + $what,
+                );
+            } catch (DestinationFailure) {
+                // Sent out, or the floor does not let them: that is what is rehearsed.
+            }
+        }
+        Cache::put($key, $step + 1, 7200);
+
+        return __('live.said.rehearse_on');
+    }
+
+    private function note(LiveRoom $live, string $text, Person $by): string
+    {
+        if ($live->session !== null) {
+            DB::table('session_notes')->upsert(
+                [
+                    'session_id' => $live->session,
+                    'text' => mb_substr(trim($text), 0, 4000),
+                    'by_id' => $by->id,
+                    'at' => $this->clock->now(),
+                ],
+                'session_id',
+            );
         }
 
-        return 'Two invented students are inside, four wait outside. Nothing of a rehearsal counts.';
+        return __('live.said.note');
+    }
+
+    /**
+     * A pass for this session, made and sent in one step.
+     *
+     * @param  array<string, mixed>  $with
+     */
+    private function pass(LiveRoom $live, array $with, Person $by): string
+    {
+        $name = trim((string) ($with['name'] ?? ''));
+        if ($name === '' || $live->series === null) {
+            throw new Fault(__('live.pass.name_fault'), 'name');
+        }
+        $day = $live->zone->dateAt($live->start);
+        $pass = ($this->guestPass)($live->series, $name, trim((string) ($with['email'] ?? '')), $day, $day, $by);
+
+        return __($pass->guest_email === null ? 'live.said.pass' : 'live.said.pass_sent', [
+            'name' => $name,
+            'address' => $pass->guest_email,
+            'link' => $pass->address(),
+        ]);
+    }
+
+    private function tellGuardian(LiveRoom $live, string $person): string
+    {
+        $student = Person::query()->where('sourced_id', $person)->first();
+        $session = $live->session === null ? null : Session::query()->with('series')->find($live->session);
+        if ($student === null || $session === null) {
+            throw new Fault(__('live.nobody'), 'form');
+        }
+
+        return trans_choice('live.said.tell-guardian', $this->letters->notHere($session, $student), [
+            'name' => $student->name(),
+        ]);
     }
 }

@@ -18,6 +18,7 @@ final readonly class LiveRoom
     /**
      * @param  Series|null  $series  null for a drop-in room
      * @param  int  $start  UTC seconds
+     * @param  int|null  $session  its id; null for a drop-in room
      * @param  string|null  $hostLink  by which the teacher comes in
      * @param  string  $page  the desk's own address
      * @param  string|null  $other  the rehearsal's address, or from it that of the real one
@@ -35,6 +36,7 @@ final readonly class LiveRoom
         public string $page,
         public ?string $other,
         public bool $isRehearsal,
+        public ?int $session = null,
     ) {
     }
 
@@ -60,6 +62,7 @@ final readonly class LiveRoom
             $pages[$isRehearsal ? 1 : 0],
             $pages[$isRehearsal ? 0 : 1],
             $isRehearsal,
+            $session->id,
         );
     }
 

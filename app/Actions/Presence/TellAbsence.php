@@ -67,10 +67,12 @@ final readonly class TellAbsence
         });
     }
 
-    public function takeBack(int $absence, Person $by): void
+    public function takeBack(int $absence, Person $student, Person $by): void
     {
-        DB::transaction(function () use ($absence, $by): void {
-            $row = DB::table('absences_told')->where('id', $absence)->first();
+        DB::transaction(function () use ($absence, $student, $by): void {
+            $row = DB::table('absences_told')
+                ->where(['id' => $absence, 'person_id' => $student->id])
+                ->first();
             if ($row === null) {
                 return;
             }

@@ -68,6 +68,7 @@ final class SectionFactsQuery
         $shared = $this->shared($of);
         $people = $this->people($ids);
         $belongings = Belongings::ofSeries($of);
+        $recordings = $this->recordings($of);
         $chosen = $this->chosen(array_merge(...array_values($series)));
         $rooms = DropInRoom::query()
             ->whereIn('section_id', $ids)
@@ -101,6 +102,7 @@ final class SectionFactsQuery
                         $shared[$s->id][$id] ?? [],
                         $belongings[$s->id] ?? [],
                         $chosen[$s->id] ?? null,
+                        $recordings[$s->id] ?? [],
                     ),
                     $linked,
                 ),
@@ -299,6 +301,7 @@ final class SectionFactsQuery
      * @param  list<PlannedSession>  $sessions
      * @param  array<string, true>  $elsewhere
      * @param  array<string, Belonging>  $belongings
+     * @param  array<int, string>  $recordings  addresses by the session's start
      * @param  array<string, list<string>>|null  $registered  days by person, where each session is registered for
      */
     private function series(
@@ -308,6 +311,7 @@ final class SectionFactsQuery
         array $elsewhere,
         array $belongings,
         ?array $registered,
+        array $recordings,
     ): SeriesFacts {
         $in = fn (SessionState $state): array => array_values(
             array_filter($sessions, fn (PlannedSession $s): bool => $s->state === $state),
@@ -331,7 +335,40 @@ final class SectionFactsQuery
             $belongings,
             $series->stretches()->sentence(),
             $registered,
+            $recordings,
         );
+    }
+
+    /**
+     * What is released to everybody.
+     *
+     * @param  list<int>  $series
+     * @return array<int, array<int, string>> addresses by series and by the session's start
+     */
+    private function recordings(array $series): array
+    {
+        $out = [];
+        foreach (
+            DB::table('recordings')
+                ->join('sessions', 'sessions.id', '=', 'recordings.session_id')
+                ->whereIntegerInRaw('series_id', $series)
+                ->where('recordings.state', 'released')
+                ->whereNull('deleted_at')
+                ->whereExists(
+                    fn ($q) => $q
+                        ->select(DB::raw(1))
+                        ->from('recording_parts')
+                        ->whereColumn('recording_id', 'recordings.id')
+                        ->whereNotNull('released_at')
+                        ->where('to_all', true),
+                )
+                ->orderBy('recordings.id')
+                ->get(['recordings.id', 'series_id', DB::raw('extract(epoch from starts_at)::bigint as s')]) as $r
+        ) {
+            $out[(int) $r->series_id][(int) $r->s] = route('recording', $r->id);
+        }
+
+        return $out;
     }
 
     private function address(stdClass $link): string

@@ -7,6 +7,7 @@ namespace Nomada\App\Http\Controllers;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Nomada\App\Actions\Recording\KeepConsent;
 use Nomada\App\Actions\Term\DisablePerson;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\View\PersonPage;
@@ -28,6 +29,19 @@ final class PersonController extends Controller
     public function enable(Request $request, string $sourcedId, DisablePerson $disable): RedirectResponse
     {
         return $this->mark($request, $sourcedId, $disable, false);
+    }
+
+    /** Whether somebody agreed to be recorded, as the office has it. */
+    public function recorded(Request $request, string $sourcedId, KeepConsent $keep): RedirectResponse
+    {
+        $given = $request->validate(
+            ['agreed' => ['required', 'in:yes,no,unknown']],
+            ['agreed.*' => __('recordings.consent.fault')],
+        );
+        $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
+        $keep($person, ['yes' => true, 'no' => false, 'unknown' => null][$given['agreed']], $this->person($request));
+
+        return redirect()->route('person', $sourcedId)->with('said', __('recordings.consent.said'));
     }
 
     private function mark(

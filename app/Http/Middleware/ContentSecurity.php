@@ -17,7 +17,7 @@ final class ContentSecurity
 {
     private const POLICY =
         "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src ".
-        "'self'; connect-src 'self'; form-action 'self' %s; base-uri 'none'; frame-ancestors 'none'";
+        "'self'; connect-src 'self'; media-src 'self'; form-action 'self' %s; base-uri 'none'; frame-ancestors 'none'";
 
     public function handle(Request $request, Closure $next): Response
     {

@@ -22,10 +22,14 @@ final class OnlyText
      * The fields that are lists. Any other is one value; a list in its place is left out, as if it had not been sent.
      */
     private const LISTS = [
+        'answers',
         'choice',
         'days',
         'files',
         'labels',
+        'parts',
+        'people',
+        'points',
         'rotation_weekdays',
         'sections',
         'series',

@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\URL;
 use Nomada\Core\Term\Zone;
 
 /**
@@ -33,6 +34,8 @@ use Nomada\Core\Term\Zone;
  * @property string|null $totp_secret the key of the second factor
  * @property Carbon|null $totp_set_at since when it counts
  * @property int $totp_step the last code's
+ * @property bool|null $may_be_recorded whether they agreed, as the office has it; null where nobody has said
+ * @property string|null $recorded_said_on
  * @property Carbon|null $letters_stopped_at since when a guardian wants no letters
  */
 final class Person extends Authenticatable
@@ -54,6 +57,7 @@ final class Person extends Authenticatable
         'totp_secret' => 'encrypted',
         'totp_set_at' => 'datetime',
         'totp_step' => 'integer',
+        'may_be_recorded' => 'boolean',
     ];
 
     /** @return HasMany<Part, $this> */
@@ -66,6 +70,12 @@ final class Person extends Authenticatable
     public function guardians(): BelongsToMany
     {
         return $this->belongsToMany(self::class, 'guardianships', 'student_id', 'guardian_id');
+    }
+
+    /** @return BelongsToMany<Person, $this> */
+    public function wards(): BelongsToMany
+    {
+        return $this->belongsToMany(self::class, 'guardianships', 'guardian_id', 'student_id');
     }
 
     /**
@@ -100,6 +110,12 @@ final class Person extends Authenticatable
                 ->count() > 1;
 
         return $this->sign_in ?? ($isShared ? $this->sourced_id : (string) $this->email);
+    }
+
+    /** Of a guardian: where the children's attendance stands, and an absence is told. */
+    public function childrenPage(): string
+    {
+        return URL::signedRoute('children', ['person' => $this->id]);
     }
 
     public function name(): string

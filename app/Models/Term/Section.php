@@ -23,6 +23,8 @@ use Nomada\App\Support\Clock;
  * @property string $code
  * @property string $year
  * @property int|null $target_minutes contact time that the school owes it
+ * @property array<string, mixed>|null $formula of the participation score; null for the usual one
+ * @property bool $releases_by_itself recordings are released once they are ready
  * @property string|null $feed_secret
  * @property string|null $feed_sum
  * @property Term $term
@@ -35,7 +37,11 @@ final class Section extends Model
     protected $hidden = ['feed_secret', 'feed_sum'];
 
     /** @var array<string, string> */
-    protected $casts = ['feed_secret' => 'encrypted'];
+    protected $casts = [
+        'feed_secret' => 'encrypted',
+        'formula' => 'array',
+        'releases_by_itself' => 'boolean',
+    ];
 
     public function getRouteKeyName(): string
     {

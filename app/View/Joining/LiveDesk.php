@@ -9,51 +9,167 @@ use Nomada\App\Actions\Joining\LiveRoom;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Models\Term\Part;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Browser;
 use Nomada\App\Support\Clock;
+use Nomada\App\View\Joining\Live\DeskPage;
+use Nomada\App\View\Joining\Live\Missing;
+use Nomada\App\View\Joining\Live\SessionLine;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Term\Zone;
 
-/** The teacher's page while a session runs: who is inside, who waits outside, who is missing. */
+/**
+ * Builds the teacher's page while a session runs.
+ *
+ * @phpstan-import-type State from ConferenceBridge
+ */
 final readonly class LiveDesk
 {
-    public function __construct(private ConferenceBridge $bridge, private Clock $clock)
-    {
+    public function __construct(
+        private ConferenceBridge $bridge,
+        private Clock $clock,
+        private Attendances $attendances,
+    ) {
     }
 
-    /** @return array<string, mixed> */
-    public function data(LiveRoom $live): array
+    public function page(LiveRoom $live, Person $for): DeskPage
     {
         $trouble = null;
         try {
-            $state = $this->bridge->state($live->way->room, $live->meeting);
+            $room = $this->bridge->state($live->way->room, $live->meeting);
         } catch (DestinationFailure $e) {
-            $state = ['state' => 'shut', 'host_inside' => false, 'inside' => [], 'outside' => [], 'sent_out' => []];
+            $room = self::unknown();
             $trouble = $e->getMessage();
         }
         $now = $this->clock->seconds();
+        $isReal = ! $live->isRehearsal && $live->series !== null;
+        $here = array_column([...$room['inside'], ...$room['outside']], 'person');
+        $roster = $isReal
+            ? $this->roster($live->series->sectionIds(), $live->zone->dateAt($live->start)->iso())
+            : [];
+        $isOut = fn (Person $p): bool => in_array($p->sourced_id, $room['sent_out'], true);
+        $away = array_filter($roster, fn (Person $p): bool => ! in_array($p->sourced_id, $here, true) && ! $isOut($p));
 
-        return [
-            'live' => $live,
-            'state' => $state,
-            'trouble' => $trouble,
-            'missing' => $live->isRehearsal || $live->series === null
-                    ? []
-                    : $this->missing(
-                        $live->series->sectionIds(),
-                        $live->zone->dateAt($live->start)->iso(),
-                        array_column([...$state['inside'], ...$state['outside']], 'person'),
+        return new DeskPage(
+            $live,
+            $room,
+            $trouble,
+            $isReal ? $this->missing(array_values($away), $live) : [],
+            array_values(array_map(fn (Person $p): string => $p->name(), array_filter($roster, $isOut))),
+            array_values(
+                array_map(
+                    fn (Person $p): string => $p->name(),
+                    array_filter(
+                        $roster,
+                        fn (Person $p): bool => $p->may_be_recorded !== true && in_array($p->sourced_id, $here, true),
                     ),
-            'claims' => $live->isRehearsal ? [] : $this->claims($live->series?->id, $live->zone),
-            'late' => $live->series !== null && $now > $live->start + 300,
-            'rules' => Preset::say($live->way->door, $live->way->floor),
-            'words' => [
-                'shut' => 'nobody is there yet',
-                'waiting' => 'waiting for a teacher',
-                'running' => 'running',
-                'over' => 'over',
-            ][$state['state']] ?? $state['state'],
+                ),
+            ),
+            $isReal ? $this->teachers($live, $for) : [],
+            $live->isRehearsal ? [] : $this->claims($live->series?->id, $live->zone),
+            $isReal && $this->attendances->rules()->isLate($now, $live->start) ? intdiv($now - $live->start, 60) : 0,
+            in_array($for->sourced_id, array_column($room['inside'], 'person'), true),
+            (string) DB::table('session_notes')->where('session_id', $live->session)->value('text'),
+            Preset::say($live->way->door, $live->way->floor),
+            SessionLine::of(
+                $live->zone,
+                $live->start - 60 * $live->way->door->opensBefore,
+                $live->start,
+                $live->end,
+                $room['recording_since'],
+                $now,
+            ),
+        );
+    }
+
+    /** @return State */
+    private static function unknown(): array
+    {
+        return [
+            'version' => 0,
+            'state' => 'shut',
+            'host_inside' => false,
+            'inside' => [],
+            'outside' => [],
+            'sent_out' => [],
+            'may_unmute' => true,
+            'chat_open' => true,
+            'recording_since' => null,
+            'window' => null,
+            'question' => null,
+            'talk' => [],
+            'sheet' => [],
         ];
+    }
+
+    /**
+     * @param  list<int>  $sections
+     * @return list<Person> students on the roster on that day, by family name
+     */
+    private function roster(array $sections, string $day): array
+    {
+        return array_values(
+            Part::query()
+                ->whereIn('section_id', $sections)
+                ->where('role', 'student')
+                ->on($day)
+                ->with('person')
+                ->get()
+                ->unique('person_id')
+                ->sortBy(fn (Part $e): string => $e->person->family_name)
+                ->map(fn (Part $e): Person => $e->person)
+                ->all(),
+        );
+    }
+
+    /**
+     * @param  list<Person>  $away
+     * @return list<Missing>
+     */
+    private function missing(array $away, LiveRoom $live): array
+    {
+        $ids = array_map(fn (Person $p): int => $p->id, $away);
+        $day = $live->zone->dateAt($live->start)->iso();
+        $excused = DB::table('absences_told')
+            ->whereIn('person_id', $ids)
+            ->where('from_day', '<=', $day)
+            ->where('to_day', '>=', $day)
+            ->pluck('person_id', 'person_id');
+        $guarded = DB::table('guardianships')->whereIn('student_id', $ids)->pluck('student_id', 'student_id');
+        $told = DB::table('letters')
+            ->where('kind', 'not-here')
+            ->where('key', 'like', "not here $live->session, %")
+            ->pluck(DB::raw("values->>'student' as student"))
+            ->flip();
+
+        return array_map(
+            fn (Person $p): Missing => new Missing(
+                $p->sourced_id,
+                $p->name(),
+                isset($excused[$p->id]),
+                isset($guarded[$p->id]),
+                isset($told[(string) $p->id]),
+            ),
+            $away,
+        );
+    }
+
+    /** @return list<string> names of who else may host it */
+    private function teachers(LiveRoom $live, Person $for): array
+    {
+        return array_values(
+            Part::query()
+                ->whereIn('section_id', $live->series?->sectionIds() ?? [])
+                ->hosting()
+                ->on($live->zone->dateAt($live->start)->iso())
+                ->where('person_id', '!=', $for->id)
+                ->with('person')
+                ->get()
+                ->unique('person_id')
+                ->map(fn (Part $p): string => $p->person->name())
+                ->all(),
+        );
     }
 
     /**
@@ -82,31 +198,6 @@ final readonly class LiveDesk
                         $zone->clock((int) strtotime((string) $r->asked_at)),
                     ),
                 )
-                ->all(),
-        );
-    }
-
-    /**
-     * @param  list<int>  $sections
-     * @param  string  $day  on which the session is held
-     * @param  list<string>  $here  sourcedIds
-     * @return list<string> names of who is on the roster and not here
-     */
-    private function missing(array $sections, string $day, array $here): array
-    {
-        $roster = Part::query()
-            ->whereIn('section_id', $sections)
-            ->where('role', 'student')
-            ->on($day)
-            ->with('person')
-            ->get()
-            ->unique('person_id')
-            ->sortBy(fn (Part $e): string => $e->person->family_name);
-
-        return array_values(
-            $roster
-                ->filter(fn (Part $e): bool => ! in_array($e->person->sourced_id, $here, true))
-                ->map(fn (Part $e): string => $e->person->name())
                 ->all(),
         );
     }

@@ -68,6 +68,7 @@ final readonly class TodayPage
                         and (r.only_day is null or r.only_day = sessions.day)) as registered",
                 ),
                 'sessions.id',
+                DB::raw('(select 1 from presence_reads p where p.session_id = sessions.id and p.ended_at is not null) as ended'),
                 'preset',
                 'series.door',
                 'sessions.door as own_door',
@@ -93,6 +94,7 @@ final readonly class TodayPage
                         ($s->others > 0 ? " and $s->others more" : ''),
                     'topic' => $s->topic,
                     'id' => $s->sourced_id,
+                    'session' => (int) $s->id,
                     'teacher' => $s->other ?? ($teachers[$s->section_id] ?? ''),
                     'registered' => (int) $s->registered,
                     'doors' => $this->doors(
@@ -101,7 +103,7 @@ final readonly class TodayPage
                         Presets::door($s->preset, $s->door, $presets, $s->own_door),
                         $zone,
                     ),
-                    'isOver' => (int) $s->ends <= $now,
+                    'isOver' => (int) $s->ends <= $now && $s->state === 'planned',
                     'live' => $s->linked && $s->state === 'planned' && (int) $s->ends > $now ? (int) $s->id : null,
                 ],
             )
@@ -112,6 +114,11 @@ final readonly class TodayPage
             'rows' => $rows,
             'zone' => $zone,
             'isToday' => $date->day === $zone->dateAt($now)->day,
+            'mine' => Section::query()
+                ->where('term_id', $term->id)
+                ->servedBy($for)
+                ->orderBy('title')
+                ->get(),
             'closed' => $term->calendar()->closedBecause($date->day),
             'term' => $term,
         ];
@@ -139,6 +146,7 @@ final readonly class TodayPage
             $s->state !== 'planned' => [(string) $s->reason, 'wrong'],
             ! $s->linked => ['no join link', 'wrong'],
             $now >= (int) $s->ends => ['over', 'over'],
+            $s->ended !== null => ['ended for everybody', 'over'],
             $now >= (int) $s->starts => ['running', 'open'],
             $now >= $opens => ['open', 'open'],
             default => ['open at '.$zone->clock($opens), 'shut'],

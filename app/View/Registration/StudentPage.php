@@ -14,6 +14,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Presets;
 use Nomada\App\Support\StandinAddress;
+use Nomada\App\View\Recording\ReleasedRecording;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Term\Zone;
@@ -57,6 +58,7 @@ final readonly class StudentPage
         return [
             'student' => $student,
             'term' => $term,
+            'recordings' => ReleasedRecording::to($student, $ids),
             'zone' => $student->zone(),
             'school' => $term?->calendar()->zone,
             'now' => $this->clock->seconds(),

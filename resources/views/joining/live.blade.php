@@ -1,27 +1,24 @@
-@php use Nomada\App\Support\Words; @endphp
-<x-app :title="'Live: ' . $live->name">
-    <div class="bar">
-        <h1>{{ $live->name }}</h1>
-        <div class="sum">{{ $live->zone->dateAt($live->start)->short() }},
-            {{ $live->zone->clock($live->start) }}–{{ $live->zone->clock($live->end) }} · <b>{{ $words }}</b></div>
-        <div class="end">
-            @if ($live->hostLink)
-                <a class="btn btn-main" href="{{ $live->hostLink }}">Come in as the teacher</a>
-                @endif @if ($live->other)
-                    <a class="btn btn-side" href="{{ $live->other }}">{{ $live->isRehearsal ? 'The real one' : 'Rehearse' }}</a>
-                @endif
+@props(['page'])
+<x-app :title="__('live.title', ['name' => $page->live->name])">
+    @include('joining.live.head')
+    @if ($page->trouble)
+        <p class="fault" role="alert">{{ $page->trouble }}</p>
+    @endif
+    @if ($page->live->isRehearsal)
+        <div class="warn">{{ __('live.rehearsal.why') }}
+            <x-live.act :live="$page->live" act="rehearse" class="btn-main ms-2"
+                :do="__($page->room['inside'] === [] ? 'live.rehearsal.begin' : 'live.rehearsal.go_on')" />
+        </div>
+    @endif
+    <div x-data="live" data-url="{{ url()->full() }}" data-to="{{ $page->live->page }}" data-version="{{ $page->version() }}"
+        data-rehearsal="{{ $page->live->isRehearsal ? 1 : 0 }}" data-token="{{ csrf_token() }}">
+        <p role="status" x-ref="told" hidden></p>
+        <div class="live-desk">
+            @include('joining.live.parts')
+            @include('joining.live.pens')
+            @include('joining.live.note')
+            @include('joining.live.pass')
         </div>
     </div>
-    @if ($trouble)
-        <p class="fault" role="alert">{{ $trouble }}</p>
-    @endif
-    @if ($live->isRehearsal && $state['inside'] === [])
-        <form class="warn" method="post" action="{{ $live->page }}">@csrf<input type="hidden" name="rehearsal" value="1">A
-            rehearsal brings invented students; nothing of it counts. <button class="btn btn-main ms-2" name="act"
-                value="rehearse">Begin the rehearsal</button></form>
-    @endif
-    <p class="mt-2 mb-1 quiet">{{ $rules }}</p>
-    <div x-data="live" data-url="{{ url()->full() }}">
-        <div x-ref="people">@include('joining.live-people')</div>
-    </div>
+    <p class="mt-3 quiet small">{{ __('live.rules', ['rules' => $page->rules]) }}</p>
 </x-app>

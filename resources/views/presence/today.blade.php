@@ -10,6 +10,9 @@
             @endunless
             <a class="pill" href="{{ route('today', ['date' => $date->plus(1)->iso()]) }}">
                 {{ $date->plus(1)->short() }} ›</a>
+            @if ($mine->isNotEmpty())
+                @include('presence.start', ['sections' => $mine])
+            @endif
         </nav>
     </div>
     @if ($rows === [])
@@ -38,7 +41,10 @@
                             {{ $row['doors'][0] }}</td>
                         <td>{{ $row['registered'] }}</td>
                         <td>
-                            @if ($row['live'])
+                            @if ($row['isOver'])
+                                <a href="{{ route('attendance.session', [$row['id'], $row['session']]) }}"
+                                    aria-label="{{ __('presence.student.page') }}: {{ $row['name'] }}, {{ $row['time'] }}">{{ __('presence.student.page') }}</a>
+                            @elseif ($row['live'])
                                 <a href="{{ route('live', $row['live']) }}"
                                     aria-label="Live desk of {{ $row['name'] }}, {{ $row['time'] }}">Live desk</a>
                             @endif

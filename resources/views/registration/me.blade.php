@@ -3,6 +3,9 @@
         <p class="over-title mb-0">{{ $student->name() }} · {{ $zone->place() }}
             time{{ $school && $school->name !== $zone->name ? ', school is in ' . $school->place() : '' }}</p>
         <h1>Coming sessions</h1>
+        @if ($student->role === Nomada\App\Models\Term\Role::Guardian)
+            <p><a class="act main" href="{{ $student->childrenPage() }}">{{ __('presence.children.title') }}</a></p>
+        @endif
         @if ($coming !== [])
             @php $n = $coming[0]; @endphp
             <section class="next-up" aria-label="Next">
@@ -72,6 +75,16 @@
                     @endforeach
                 </ul>
             @endif
+            @if ($recordings !== [])
+                <h2 class="mt-4">{{ __('recordings.mine') }}</h2>
+                <ul class="places">
+                    @foreach ($recordings as $r)
+                        <li><b>{{ $r->name }}</b><span class="quiet">{{ $r->day->short() }}
+                                {{ $r->topic === '' ? '' : "· $r->topic" }}</span><a href="{{ route('recording', $r->id) }}"
+                                aria-label="{{ __('recordings.title', ['name' => $r->name]) }}, {{ $r->day->short() }}">{{ __('presence.session.open') }}</a></li>
+                    @endforeach
+                </ul>
+            @endif
             <h2 class="mt-4">Where else to look</h2>
             <ul class="places">
                 <li><b>My calendar</b><a href="{{ $calendar }}">Open</a></li>
@@ -81,6 +94,9 @@
                             page</a><a href="{{ $p['stream'] }}" aria-label="Class stream of {{ $p['name'] }}">Class stream</a></li>
                 @endforeach
                 <li><b>My calendar in another program</b><x-copy :text="$feed" /></li>
+                @if ($student->role === Nomada\App\Models\Term\Role::Student)
+                    <li><b>{{ __('presence.student.own') }}</b><a href="{{ route('attendance.own') }}">{{ __('presence.session.open') }}</a></li>
+                @endif
                 <li><b>A join code</b><a href="{{ route('join') }}">Type it in</a></li>
             </ul>
         </div>

@@ -17,9 +17,11 @@
             · @foreach ($teachers as $t)
                 {{ $t->person->shortName() }}{{ $t->role === 'teacher' ? '' : " ($t->role)" }}{{ $loop->last ? '' : ', ' }}
             @endforeach · {{ Words::count($status->roster, 'student') }}</div>
-        @can('timetable', $section)
-            <div class="end"><a class="btn btn-side" href="{{ route('section', [$section, 'change' => 'new']) }}">Add a series</a></div>
-        @endcan
+        <div class="end"><a class="pill" href="{{ route('attendance', $section) }}">{{ __('presence.student.page') }}</a>
+            @can('timetable', $section)
+                <a class="btn btn-side" href="{{ route('section', [$section, 'change' => 'new']) }}">Add a series</a>
+            @endcan
+        </div>
     </div>
     <div x-data="board" data-left="{{ $scale['left'] }}" data-week="{{ $scale['week'] }}" data-monday="{{ $scale['monday'] }}">
         <svg class="line mt-2" width="{{ $line->width }}" height="18" role="img" aria-label="Weeks of the term">

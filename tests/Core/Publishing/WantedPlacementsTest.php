@@ -21,6 +21,7 @@ function facts(
     string $link = 'https://x.example/join/series',
     array $own = ['S-1' => 'one', 'S-2' => 'two'],
     int $sequence = 0,
+    array $recordings = [],
 ): SectionFacts {
     $planned = array_values(
         array_filter(
@@ -40,6 +41,7 @@ function facts(
         'BCDFHJKMNP',
         '+34 555',
         '123',
+        recordings: $recordings,
     );
     $readers = array_map(
         fn (string $id, string $secret): Reader => new Reader($id, "Name $id", 'student', [
@@ -129,6 +131,24 @@ test(
             ->toHaveCount(18);
     },
 );
+
+test('a released recording takes the place of the join link in its week', function () {
+    $plan = Scenario::plan([2, 4], '2027-01-12', minutes: 47);
+    [$tue, $thu] = $plan->sessions(Scenario::term());
+    $of = fn (array $recordings): array => wanted(facts($plan, recordings: $recordings))['8MAR/week-1']->fields;
+    expect($of([]))
+        ->toHaveKey('link')
+        ->not->toHaveKey('recordings')
+        ->and($of([$tue->start => 'https://x.example/r/1']))
+        ->toMatchArray(['recordings' => ['Tue 12 Jan, 10:00–10:47 Madrid https://x.example/r/1']])
+        // Thursday is still to come, and wants its link.
+        ->toHaveKey('link')
+        ->and($of([$tue->start => 'https://x.example/r/1', $thu->start => 'https://x.example/r/2']))
+        ->not->toHaveKey('link')
+        ->and(wanted(facts($plan, recordings: [$tue->start => 'x']))['8MAR/week-2']->fields)
+        ->toHaveKey('link')
+        ->not->toHaveKey('recordings');
+});
 
 test('whoever gets something gets only their own link', function () {
     foreach (wanted(facts(Scenario::plan([2], '2027-01-12'))) as $key => $placement) {

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Nomada\App\Http\Controllers\Joining;
 
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
 use Illuminate\View\View;
 use Nomada\App\Actions\Joining\HoldPass;
 use Nomada\App\Actions\Joining\LiveAct;
@@ -20,17 +23,17 @@ use Nomada\App\View\Joining\LiveDesk;
 /** The live desk of a session, its rehearsal with invented students, and that of a drop-in room. */
 final class LiveController extends Controller
 {
-    public function show(Request $request, int $session, LiveDesk $desk): View
+    public function show(Request $request, int $session, LiveDesk $desk): View|Response
     {
         return $this->page($request, $this->session($request, $session, 'look'), $desk);
     }
 
-    public function act(Request $request, int $session, LiveAct $act, HoldPass $hold): RedirectResponse
+    public function act(Request $request, int $session, LiveAct $act, HoldPass $hold): RedirectResponse|JsonResponse
     {
         return $this->done($request, $this->session($request, $session, 'host'), $act, $hold);
     }
 
-    public function dropIn(Request $request, int $room, LiveDesk $desk, Clock $clock): View
+    public function dropIn(Request $request, int $room, LiveDesk $desk, Clock $clock): View|Response
     {
         return $this->page($request, $this->room($room, $clock), $desk);
     }
@@ -41,27 +44,46 @@ final class LiveController extends Controller
         LiveAct $act,
         Clock $clock,
         HoldPass $hold,
-    ): RedirectResponse {
+    ): RedirectResponse|JsonResponse {
         return $this->done($request, $this->room($room, $clock), $act, $hold);
     }
 
-    private function page(Request $request, LiveRoom $live, LiveDesk $desk): View
+    private function page(Request $request, LiveRoom $live, LiveDesk $desk): View|Response
     {
-        return view($request->ajax() ? 'joining.live-people' : 'joining.live', $desk->data($live));
+        $page = $desk->page($live, $this->person($request));
+        if (! $request->ajax()) {
+            return view('joining.live', ['page' => $page]);
+        }
+
+        // Nothing has changed since it looked last.
+        return $request->query('v') === $page->version()
+            ? response()->noContent()
+            : response()
+                ->view('joining.live.parts', ['page' => $page])
+                ->header('X-Version', $page->version());
     }
 
-    private function done(Request $request, LiveRoom $live, LiveAct $act, HoldPass $hold): RedirectResponse
+    private function done(Request $request, LiveRoom $live, LiveAct $act, HoldPass $hold): RedirectResponse|JsonResponse
     {
         $given = $request->validate(
             [
-                'act' => [
-                    'required',
-                    'in:let-in,let-in-all,send-out,give-floor,take-floor,end,rehearse,pass-move,pass-keep',
-                ],
+                'act' => ['required', Rule::in([...LiveAct::BRIDGE, ...LiveAct::OURS, 'pass-move', 'pass-keep'])],
                 'person' => ['nullable', 'string', 'max:120'],
                 'rehearsal' => ['nullable', 'boolean'],
+                'on' => ['nullable', 'boolean'],
+                'line' => ['nullable', 'integer'],
+                'text' => ['nullable', 'string', 'max:4000'],
+                'answers' => ['nullable', 'array', 'max:5'],
+                'answers.*' => ['nullable', 'string', 'max:80'],
+                'name' => ['nullable', 'string', 'max:120'],
+                'email' => ['nullable', 'email', 'max:160'],
+                'kind' => ['nullable', 'in:line,text,point,picture'],
+                'x' => ['nullable', 'numeric'],
+                'y' => ['nullable', 'numeric'],
+                'points' => ['nullable', 'array', 'max:400'],
+                'src' => ['nullable', 'string', 'max:400000'],
             ],
-            ['act.*' => 'Choose what is to be done.'],
+            ['act.*' => __('live.choose'), 'email.*' => __('live.pass.email_fault'), '*' => __('live.too_much')],
         );
         if ($live->series !== null && str_starts_with($given['act'], 'pass-')) {
             $moves = $given['act'] === 'pass-move';
@@ -72,13 +94,21 @@ final class LiveController extends Controller
                 ->with('said', __($moves ? 'live.passes.moved' : 'live.passes.kept', ['name' => $name]));
         }
         try {
-            return redirect()
-                ->to($live->page)
-                ->with(
-                    'said',
-                    $act($live, $given['act'], (string) ($given['person'] ?? ''), $this->person($request)),
-                );
+            $said = $act(
+                $live,
+                $given['act'],
+                array_filter($given, fn (mixed $v): bool => $v !== null),
+                $this->person($request),
+            );
+
+            return $request->ajax()
+                ? response()->json(['said' => $said])
+                : redirect()->to($live->page)->with('said', $said);
         } catch (DestinationFailure $e) {
+            if ($request->ajax()) {
+                return response()->json(['fault' => $e->getMessage()], 422);
+            }
+
             return redirect()
                 ->to($live->page)
                 ->withErrors(['form' => $e->getMessage()]);

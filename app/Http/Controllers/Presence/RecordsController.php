@@ -4,18 +4,48 @@ declare(strict_types=1);
 
 namespace Nomada\App\Http\Controllers\Presence;
 
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Nomada\App\Actions\Presence\KeepRules;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\View\Presence\RecordsPage;
+use Nomada\Core\Fault;
+use Nomada\Core\Presence\AttendanceRules;
+use Nomada\Core\Term\LocalDate;
 
 final class RecordsController extends Controller
 {
     public function __invoke(Request $request, RecordsPage $page): View
     {
-        return view('presence.records', [
-            'rows' => $page->rows($this->term(), $this->person($request)),
-            'term' => $this->term(),
-        ]);
+        try {
+            $day = LocalDate::parse((string) $request->query('date', ''));
+        } catch (Fault) {
+            $day = null;
+        }
+
+        return view('presence.records', ['page' => $page->of($this->term(), $this->person($request), $day)]);
+    }
+
+    /** From when on somebody is late, present, absent; and for how long recordings are kept. */
+    public function rules(Request $request, KeepRules $keep): RedirectResponse
+    {
+        $given = $request->validate(
+            [
+                'late_after' => ['required', 'integer'],
+                'present_from' => ['required', 'integer'],
+                'absent_under' => ['required', 'integer'],
+                'recordings_days' => ['required', 'integer', 'between:1,3650'],
+            ],
+            ['recordings_days.*' => __('presence.rules.days_fault'), '*' => __('presence.rules.fault')],
+        );
+        $keep(
+            $this->term()->school,
+            new AttendanceRules((int) $given['late_after'], (int) $given['present_from'], (int) $given['absent_under']),
+            (int) $given['recordings_days'],
+            $this->person($request),
+        );
+
+        return redirect()->route('records')->with('said', __('presence.rules.said'));
     }
 }

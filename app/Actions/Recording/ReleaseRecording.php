@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Recording;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Joining\Audit;
+use Nomada\App\Actions\Publishing\RefreshPlacements;
+use Nomada\App\Models\Presence\Recording;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Queries\Presence\Attendances;
+use Nomada\App\Support\Clock;
+use Nomada\App\Support\Secrets;
+use Nomada\Core\Fault;
+use Nomada\Core\Recording\RecordingState;
+
+/** Lets students see a recording, part by part, all of them or chosen ones; and takes it back. */
+final readonly class ReleaseRecording
+{
+    public function __construct(
+        private Clock $clock,
+        private Audit $audit,
+        private RefreshPlacements $refresh,
+        private Attendances $attendances,
+    ) {
+    }
+
+    /**
+     * The parts that are named are released, the others are not (any more).
+     *
+     * @param  list<int>  $parts  numbers
+     * @param  list<int>|null  $people  chosen students; null for everybody of the series
+     * @param  string|null  $word  to be typed before it plays; '' for none, null to leave it as it is
+     *
+     * @throws Fault
+     */
+    public function __invoke(Recording $recording, array $parts, ?array $people, ?string $word, ?Person $by): void
+    {
+        if ($parts === []) {
+            throw new Fault('Choose at least one part.', 'parts');
+        }
+        if ($people === []) {
+            throw new Fault('Choose who may see it.', 'people');
+        }
+        DB::transaction(function () use ($recording, $parts, $people, $word, $by): void {
+            $fresh = $this->locked($recording);
+            if (! $fresh->state->isWhole()) {
+                throw new Fault('It is not ready yet; it can be released then.', 'parts');
+            }
+            $known = array_map(
+                intval(...),
+                DB::table('recording_parts')->where('recording_id', $fresh->id)->pluck('n')->all(),
+            );
+            if (array_diff($parts, $known) !== []) {
+                throw new Fault('This recording has other parts by now. Choose again.', 'parts');
+            }
+            DB::table('recording_parts')
+                ->where('recording_id', $fresh->id)
+                ->update(['released_at' => null, 'to_all' => true]);
+            DB::table('recording_parts')
+                ->where('recording_id', $fresh->id)
+                ->whereIn('n', $parts)
+                ->update(['released_at' => $this->clock->now(), 'to_all' => $people === null]);
+            DB::table('recording_readers')->where('recording_id', $fresh->id)->delete();
+            foreach ($people ?? [] as $person) {
+                DB::table('recording_readers')->insert(
+                    array_map(
+                        fn (int $n): array => ['recording_id' => $fresh->id, 'n' => $n, 'person_id' => $person],
+                        $parts,
+                    ),
+                );
+            }
+            $fresh->update([
+                'state' => RecordingState::Released,
+                ...$word === null
+                    ? []
+                    : ['word_sum' => trim($word) === '' ? null : Secrets::sum(mb_strtolower(trim($word)), 'recording')],
+            ]);
+            $this->told(
+                $fresh,
+                $by,
+                (count($parts) === count($known) ? 'the recording' : 'parts '.implode(', ', $parts).' of the recording').
+                    ' released to '.
+                    ($people === null ? 'everybody' : count($people).' students').
+                    ($by === null ? ', by itself' : ''),
+            );
+        });
+    }
+
+    /**
+     * Whom a choice means.
+     *
+     * @param  'absent'|'all'|'chosen'  $whom
+     * @param  list<string>  $chosen  sourcedIds
+     * @return list<int>|null null for everybody
+     *
+     * @throws Fault where nobody was absent
+     */
+    public function whom(Recording $recording, string $whom, array $chosen): ?array
+    {
+        if ($whom === 'all') {
+            return null;
+        }
+        $people = [];
+        $sections = $recording->session->series->sectionIds();
+        foreach ($whom === 'absent' ? $sections : [] as $section) {
+            foreach ($this->attendances->ofSection($section, [$recording->session_id])->cells as $cells) {
+                foreach ($cells as $person => $one) {
+                    if (! $one->status()->came()) {
+                        $people[] = $person;
+                    }
+                }
+            }
+        }
+        if ($whom === 'chosen') {
+            $people = array_map(
+                intval(...),
+                Person::query()
+                    ->whereIn('sourced_id', $chosen)
+                    ->whereIn(
+                        'id',
+                        DB::table('parts')
+                            ->whereIn('section_id', $sections)
+                            ->where('role', 'student')
+                            ->select('person_id'),
+                    )
+                    ->pluck('id')
+                    ->all(),
+            );
+        }
+        if ($people === []) {
+            throw new Fault(
+                $whom === 'absent' ? 'Nobody was absent in this session.' : 'Choose who may see it.',
+                'people',
+            );
+        }
+
+        return array_values(array_unique($people));
+    }
+
+    /** @throws Fault */
+    public function withdraw(Recording $recording, Person $by): void
+    {
+        DB::transaction(function () use ($recording, $by): void {
+            $fresh = $this->locked($recording);
+            if ($fresh->state !== RecordingState::Released) {
+                throw new Fault('It is not released.', 'form');
+            }
+            DB::table('recording_parts')->where('recording_id', $fresh->id)->update(['released_at' => null]);
+            DB::table('recording_readers')->where('recording_id', $fresh->id)->delete();
+            $fresh->update(['state' => RecordingState::Withdrawn]);
+            $this->told($fresh, $by, 'the recording was withdrawn');
+        });
+    }
+
+    /** Where the section says so, and everybody of it has agreed to be recorded. */
+    public function byItself(Recording $recording): void
+    {
+        $section = $recording->session->series->section;
+        if (! $section->releases_by_itself || self::disagree($recording) !== []) {
+            return;
+        }
+        $parts = array_values(
+            array_map(
+                intval(...),
+                DB::table('recording_parts')->where('recording_id', $recording->id)->orderBy('n')->pluck('n')->all(),
+            ),
+        );
+        if ($parts !== []) {
+            $this($recording, $parts, null, null, null);
+        }
+    }
+
+    /**
+     * Students who were inside and have not agreed to be recorded, as the office has it.
+     *
+     * @return list<string> names
+     */
+    public static function disagree(Recording $recording): array
+    {
+        return array_values(
+            Person::query()
+                ->where('role', 'student')
+                ->whereRaw('may_be_recorded is not true')
+                ->whereIn(
+                    'id',
+                    DB::table('presence_events')->where('session_id', $recording->session_id)->select('person_id'),
+                )
+                ->orderBy('family_name')
+                ->get()
+                ->map(fn (Person $p): string => $p->name())
+                ->all(),
+        );
+    }
+
+    private function locked(Recording $recording): Recording
+    {
+        return Recording::query()
+            ->with('session.series.section')
+            ->whereNull('deleted_at')
+            ->lock('for update')
+            ->find($recording->id) ?? throw new Fault('This recording was deleted meanwhile.', 'form');
+    }
+
+    private function told(Recording $recording, ?Person $by, string $words): void
+    {
+        $series = $recording->session->series;
+        ($this->audit)('recording', $series, $by, "{$recording->session->day}: $words");
+        ($this->refresh)($series->sectionIds());
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Console;
+
+use Nomada\App\Actions\Recording\FollowRecordings;
+use Nomada\App\Actions\Recording\KeepTranscript;
+use Nomada\App\Destinations\DestinationFailure;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Support\Clock;
+use Nomada\Core\Fault;
+use Nomada\Core\Interchange\ImportFault;
+use Nomada\Core\Interchange\WebVtt;
+use Nomada\Core\Term\LocalDate;
+
+final class RecordingCommand extends Sections
+{
+    protected $signature = 'nomada:recording
+        {--section=* : sourcedId}
+        {--day= : the day of the session, as 2027-02-09}
+        {--vtt= : a transcript to be kept with its recording}
+        {--json}';
+
+    protected $description = 'Fetches recordings that are ready (every minute); or keeps a transcript and says the parts';
+
+    /** Seconds after its end for which a session's recordings are asked for. */
+    private const UNTIL = 21600;
+
+    public function handle(FollowRecordings $follow, KeepTranscript $keep, Clock $clock): int
+    {
+        return $this->option('vtt') === null ? $this->fetch($follow, $clock) : $this->keep($keep, $clock);
+    }
+
+    private function fetch(FollowRecordings $follow, Clock $clock): int
+    {
+        $now = $clock->seconds();
+        $ready = $failed = 0;
+        Session::query()
+            ->where('state', 'planned')
+            ->where('starts_at', '<=', gmdate('Y-m-d H:i:sP', $now + 900))
+            ->where('ends_at', '>', gmdate('Y-m-d H:i:sP', $now - self::UNTIL))
+            ->with(['series.section.term.school', 'series.section.term.closures', 'series.hostAccount.plan'])
+            ->orderBy('id')
+            ->each(function (Session $session) use ($follow, &$ready, &$failed): void {
+                try {
+                    $ready += $follow($session);
+                } catch (DestinationFailure $e) {
+                    $failed++;
+                    $this->components->warn($e->getMessage());
+                }
+            });
+        $this->option('json') ? $this->asJson(compact('ready', 'failed')) : $this->line("$ready became ready");
+
+        return $failed === 0 ? self::SUCCESS : self::FAILURE;
+    }
+
+    private function keep(KeepTranscript $keep, Clock $clock): int
+    {
+        $path = (string) $this->option('vtt');
+        if (! is_file($path)) {
+            return $this->fails([], "There is no file \"$path\".");
+        }
+        $ids = array_values(array_filter((array) $this->option('section'), is_string(...)));
+        $section = count($ids) === 1 ? Section::query()->where('sourced_id', $ids[0])->first() : null;
+        if ($section === null) {
+            return $this->fails([], 'Name one section: --section=ID.');
+        }
+        try {
+            $day = LocalDate::parse((string) $this->option('day'));
+        } catch (Fault $e) {
+            return $this->fails([], $e->getMessage());
+        }
+        $session = Session::query()
+            ->whereIn('series_id', $section->series()->pluck('series.id'))
+            ->where('day', $day->iso())
+            ->where('state', 'planned')
+            ->where('starts_at', '<=', $clock->now())
+            ->orderBy('starts_at')
+            ->first();
+        if ($session === null) {
+            return $this->fails([], "{$section->name()} has held no session on {$day->short()}.");
+        }
+        $transcript = new WebVtt(basename($path), (string) file_get_contents($path));
+        if ($transcript->faults !== []) {
+            return $this->fails($transcript->faults, null);
+        }
+        $parts = array_map(
+            fn (array $p): array => ['from' => $p[0] / 1000, 'to' => $p[1] / 1000],
+            $keep($keep->recordingOf($session), $transcript),
+        );
+        if ($this->option('json')) {
+            $this->asJson($parts);
+        } else {
+            $this->table(['From', 'To'], array_map(fn (array $p): array => [$p['from'], $p['to']], $parts));
+        }
+
+        return self::SUCCESS;
+    }
+
+    /** @param  list<ImportFault>  $faults */
+    private function fails(array $faults, ?string $words): int
+    {
+        if ($this->option('json')) {
+            $this->asJson(['faults' => $faults === [] ? [['expected' => $words]] : $faults]);
+        } else {
+            $this->components->error($words ?? 'Nothing was kept:');
+            foreach ($faults as $fault) {
+                $this->line($fault->sentence());
+            }
+        }
+
+        return self::FAILURE;
+    }
+}

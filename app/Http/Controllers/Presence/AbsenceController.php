@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Controllers\Presence;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+use Nomada\App\Actions\Presence\TellAbsence;
+use Nomada\App\Actions\Presence\WriteMissed;
+use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Queries\Presence\Attendances;
+use Nomada\App\Support\Clock;
+use Nomada\App\View\Presence\Attendance\ChildrenPage;
+use Nomada\App\View\Presence\Attendance\MissedPage;
+use Nomada\App\View\Presence\Attendance\StudentPage;
+use Nomada\Core\Fault;
+use Nomada\Core\Term\LocalDate;
+
+/** Who was away: one student over all sections, a day's absences, and what guardians see and tell of their children. */
+final class AbsenceController extends Controller
+{
+    public function student(Request $request, string $sourcedId, Attendances $attendances, Clock $clock): View
+    {
+        $student = $this->pupil($sourcedId);
+
+        return view('presence.student', [
+            'page' => StudentPage::of($student, $attendances, $clock, $this->shared($request, $student)),
+            'mayTell' => $this->person($request)->isCoordinator(),
+        ]);
+    }
+
+    /** A student's own. */
+    public function own(Request $request, Attendances $attendances, Clock $clock): View
+    {
+        return view('presence.own', ['page' => StudentPage::of($this->person($request), $attendances, $clock)]);
+    }
+
+    public function tell(Request $request, string $sourcedId, TellAbsence $tell): RedirectResponse
+    {
+        $student = $this->pupil($sourcedId);
+        $this->told($request, $tell, $student, $this->person($request), true);
+
+        return redirect()
+            ->route('attendance.student', $sourcedId)
+            ->with('said', __('presence.absence.said', ['name' => $student->name()]));
+    }
+
+    public function takeBack(Request $request, string $sourcedId, int $absence, TellAbsence $tell): RedirectResponse
+    {
+        $tell->takeBack($absence, $this->pupil($sourcedId), $this->person($request));
+
+        return redirect()->route('attendance.student', $sourcedId)->with('said', __('presence.absence.taken_back'));
+    }
+
+    public function missed(Request $request, MissedPage $page, Clock $clock): View
+    {
+        return view('presence.missed', [
+            'page' => $page->of($this->term(), $this->person($request), $this->day($request, $clock)),
+        ]);
+    }
+
+    public function write(Request $request, MissedPage $page, WriteMissed $write, Clock $clock): RedirectResponse
+    {
+        $found = $page->of($this->term(), $this->person($request), $this->day($request, $clock));
+        $n = $write($found->day, $found->students(), $this->person($request));
+
+        return redirect()
+            ->route('missed', ['date' => $found->day->iso()])
+            ->with('said', trans_choice('presence.missed.said', $n));
+    }
+
+    /** A guardian's page, by the link in a letter. */
+    public function children(int $person, Attendances $attendances, Clock $clock): View
+    {
+        return view('presence.children', ['page' => ChildrenPage::of($this->guardian($person), $attendances, $clock)]);
+    }
+
+    public function tellForChild(Request $request, int $person, TellAbsence $tell): RedirectResponse
+    {
+        $guardian = $this->guardian($person);
+        $child = $guardian->wards()->where('sourced_id', (string) $request->input('who'))->firstOrFail();
+        $this->told($request, $tell, $child, $guardian, false);
+
+        return redirect()
+            ->to($guardian->childrenPage())
+            ->with('said', __('presence.absence.said', ['name' => $child->name()]));
+    }
+
+    private function told(Request $request, TellAbsence $tell, Person $student, Person $by, bool $mayBePast): void
+    {
+        $given = $request->validate(
+            [
+                'from_day' => ['required', 'string'],
+                'last' => ['nullable', 'string'],
+                'why' => ['nullable', 'string', 'max:300'],
+            ],
+            ['from_day.*' => __('presence.absence.from_fault'), '*' => __('presence.absence.fault')],
+        );
+        $from = LocalDate::parse($given['from_day']);
+        $tell(
+            $student,
+            $from,
+            isset($given['last']) ? LocalDate::parse($given['last']) : $from,
+            (string) ($given['why'] ?? ''),
+            $by,
+            $mayBePast,
+        );
+    }
+
+    private function day(Request $request, Clock $clock): LocalDate
+    {
+        try {
+            return LocalDate::parse((string) $request->input('date', $clock->schoolDay()->iso()));
+        } catch (Fault) {
+            return $clock->schoolDay();
+        }
+    }
+
+    private function pupil(string $sourcedId): Person
+    {
+        return Person::query()->where('sourced_id', $sourcedId)->where('role', 'student')->firstOrFail();
+    }
+
+    private function guardian(int $person): Person
+    {
+        return Person::query()->where('role', 'guardian')->findOrFail($person);
+    }
+
+    /** @return list<int>|null sections that whoever looks and the student have in common; null for a coordinator */
+    private function shared(Request $request, Person $student): ?array
+    {
+        $for = $this->person($request);
+        if ($for->isCoordinator()) {
+            return null;
+        }
+        $shared = Section::query()
+            ->seenBy($for)
+            ->whereHas('parts', fn ($q) => $q->where('person_id', $student->id)->where('role', 'student'))
+            ->get();
+        abort_if($shared->isEmpty(), 404);
+
+        return array_values($shared->modelKeys());
+    }
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Controllers\Presence;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+use Nomada\App\Actions\Recording\KeepTranscript;
+use Nomada\App\Actions\Recording\PlayRecording;
+use Nomada\App\Actions\Recording\ReleaseRecording;
+use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Models\Presence\Recording;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\View\Recording\PlayerPage;
+use Nomada\App\View\Recording\SearchPage;
+use Nomada\Core\Fault;
+use Nomada\Core\Interchange\WebVtt;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Recordings: the player, what it plays, and who may see it. Each answer asks whether whoever asks may. */
+final class RecordingController extends Controller
+{
+    public function show(Request $request, int $recording, PlayRecording $play): View
+    {
+        $found = $this->find($recording);
+        $parts = $play->parts($found, $this->person($request));
+        if ($play->asksWord($found, $request, $this->person($request))) {
+            return view('presence.recording-word', ['recording' => $found]);
+        }
+
+        return view('presence.recording', [
+            'page' => PlayerPage::of($found, $parts, $this->person($request), $play->serves($found, $this->person($request))),
+        ]);
+    }
+
+    public function word(Request $request, int $recording, PlayRecording $play): RedirectResponse
+    {
+        $play->open($this->find($recording), $request, (string) $request->input('word'), $this->person($request));
+
+        return redirect()->route('recording', $recording);
+    }
+
+    /** The sound of one part: by a link that is one person's, and for a while. */
+    public function part(Request $request, int $recording, int $part, PlayRecording $play): Response
+    {
+        return $play->sound($this->find($recording), $part, $request, $this->person($request));
+    }
+
+    public function transcript(Request $request, int $recording, int $part, PlayRecording $play): Response
+    {
+        return $play->transcript($this->find($recording), $part, $request, $this->person($request));
+    }
+
+    public function place(Request $request, int $recording, PlayRecording $play): Response
+    {
+        $play->keep($this->find($recording), $this->person($request), $request->integer('at'));
+
+        return response()->noContent();
+    }
+
+    public function release(Request $request, int $recording, ReleaseRecording $release): RedirectResponse
+    {
+        $found = $this->served($recording);
+        $given = $request->validate(
+            [
+                'parts' => ['nullable', 'array', 'max:100'],
+                'parts.*' => ['integer'],
+                'whom' => ['required', 'in:all,absent,chosen'],
+                'people' => ['nullable', 'array', 'max:500'],
+                'people.*' => ['string', 'max:80'],
+                'word' => ['nullable', 'string', 'max:60'],
+            ],
+            ['*' => __('recordings.release.fault')],
+        );
+        $release(
+            $found,
+            array_values(array_map(intval(...), $given['parts'] ?? [])),
+            $release->whom($found, $given['whom'], array_values($given['people'] ?? [])),
+            (string) ($given['word'] ?? ''),
+            $this->person($request),
+        );
+
+        return redirect()->route('recording', $recording)->with('said', __('recordings.release.said'));
+    }
+
+    public function withdraw(Request $request, int $recording, ReleaseRecording $release): RedirectResponse
+    {
+        $release->withdraw($this->served($recording), $this->person($request));
+
+        return redirect()->route('recording', $recording)->with('said', __('recordings.release.withdrawn'));
+    }
+
+    public function keepTranscript(Request $request, int $recording, KeepTranscript $keep): RedirectResponse
+    {
+        $found = $this->served($recording);
+        $given = $request->validate(
+            ['transcript' => ['required', 'file', 'max:4096']],
+            ['transcript.*' => __('recordings.transcript.file_fault')],
+        );
+        $vtt = new WebVtt(
+            mb_scrub($given['transcript']->getClientOriginalName()),
+            (string) $given['transcript']->get(),
+        );
+        if ($vtt->faults !== []) {
+            throw new Fault(
+                implode(' ', array_map(fn ($f): string => $f->sentence(), array_slice($vtt->faults, 0, 5))),
+                'transcript',
+            );
+        }
+        $parts = $keep($found, $vtt);
+
+        return redirect()
+            ->route('recording', $recording)
+            ->with('said', trans_choice('recordings.transcript.said', count($parts)));
+    }
+
+    /** Over all transcripts of a section, as far as whoever looks may see them. */
+    public function search(Request $request, Section $section, SearchPage $page): View
+    {
+        return view('presence.search', [
+            'page' => $page->of($section, $this->person($request), (string) $request->query('q', '')),
+        ]);
+    }
+
+    private function find(int $recording): Recording
+    {
+        return Recording::query()
+            ->whereNull('deleted_at')
+            ->with(['session.series.section.term.school', 'session.series.section.term.closures'])
+            ->findOrFail($recording);
+    }
+
+    private function served(int $recording): Recording
+    {
+        $found = $this->find($recording);
+        $this->authorize('host', $found->session);
+
+        return $found;
+    }
+}

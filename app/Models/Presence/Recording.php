@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Models\Presence;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use Nomada\App\Models\Timetable\Session;
+use Nomada\Core\Recording\RecordingState;
+
+/**
+ * What was recorded of a session: its sound in the framework's disk `recordings`, its transcript and parts in tables.
+ *
+ * @property int $id
+ * @property int $session_id
+ * @property RecordingState $state
+ * @property string|null $bridge_id
+ * @property Carbon $started_at
+ * @property Carbon|null $stopped_at
+ * @property Carbon|null $ready_at
+ * @property string|null $trouble
+ * @property int|null $milliseconds
+ * @property string|null $file
+ * @property string $type
+ * @property bool $has_transcript
+ * @property string|null $word_sum
+ * @property string|null $keeps_until
+ * @property Carbon|null $deleted_at
+ * @property Session $session
+ */
+final class Recording extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = ['id'];
+
+    protected $hidden = ['word_sum'];
+
+    /** @var array<string, string> */
+    protected $casts = [
+        'state' => RecordingState::class,
+        'started_at' => 'datetime',
+        'stopped_at' => 'datetime',
+        'ready_at' => 'datetime',
+        'deleted_at' => 'datetime',
+        'has_transcript' => 'boolean',
+    ];
+
+    /** @return BelongsTo<Session, $this> */
+    public function session(): BelongsTo
+    {
+        return $this->belongsTo(Session::class);
+    }
+}

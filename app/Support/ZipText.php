@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Support;
+
+use Symfony\Component\HttpFoundation\Response;
+use ZipArchive;
+
+/** Some text files as one zip. */
+final class ZipText
+{
+    /** @param  array<string, string>  $files  contents by name */
+    public static function respond(string $name, array $files): Response
+    {
+        $path =
+            tempnam(sys_get_temp_dir(), 'nomada') ?:
+            throw new \RuntimeException('No file can be made in '.sys_get_temp_dir());
+        try {
+            $zip = new ZipArchive();
+            $zip->open($path, ZipArchive::OVERWRITE);
+            foreach ($files as $file => $text) {
+                $zip->addFromString($file, $text);
+            }
+            $zip->close();
+
+            return new Response((string) file_get_contents($path), 200, [
+                'Content-Type' => 'application/zip',
+                'Content-Disposition' => 'attachment; filename="'.
+                    preg_replace('/[^a-z0-9-]+/', '-', mb_strtolower($name)).
+                    '.zip"',
+                'X-Content-Type-Options' => 'nosniff',
+            ]);
+        } finally {
+            unlink($path);
+        }
+    }
+}

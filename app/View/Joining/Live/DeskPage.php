@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Joining\Live;
+
+use Nomada\App\Actions\Joining\LiveRoom;
+use Nomada\App\Destinations\ConferenceBridge;
+use Nomada\App\View\Joining\PassClaim;
+
+/**
+ * The teacher's page while a session runs.
+ *
+ * @phpstan-import-type State from ConferenceBridge
+ */
+final readonly class DeskPage
+{
+    /**
+     * @param  State  $room  as the bridge says it
+     * @param  string|null  $trouble  in the bridge's own words
+     * @param  list<Missing>  $missing  on the roster, and not here
+     * @param  list<string>  $sentOut  names
+     * @param  list<string>  $disagree  names of students who have not agreed to be recorded
+     * @param  list<string>  $teachers  names of the others who may host it
+     * @param  list<PassClaim>  $claims
+     * @param  int  $late  minutes by which whoever comes in now is late; 0 for nobody
+     * @param  bool  $isHere  the teacher who looks is inside
+     */
+    public function __construct(
+        public LiveRoom $live,
+        public array $room,
+        public ?string $trouble,
+        public array $missing,
+        public array $sentOut,
+        public array $disagree,
+        public array $teachers,
+        public array $claims,
+        public int $late,
+        public bool $isHere,
+        public string $note,
+        public string $rules,
+        public SessionLine $line,
+    ) {
+    }
+
+    /** How many students are inside; teachers are not counted. */
+    public function students(): int
+    {
+        return count(array_filter($this->room['inside'], fn (array $p): bool => ! $p['host']));
+    }
+
+    /** Until when what is shown is true: the same as long as nothing has changed. */
+    public function version(): string
+    {
+        return $this->room['version'].'-'.count($this->claims).'-'.count($this->missing).'-'.intdiv($this->line->now, 60);
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Joining\Live;
+
+/** Somebody on the roster who is not here. */
+final readonly class Missing
+{
+    public function __construct(
+        public string $sourcedId,
+        public string $name,
+        public bool $isExcused,
+        public bool $hasGuardian,
+        public bool $isTold,
+    ) {
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Presence\Attendance;
+
+use Nomada\App\Queries\Presence\HeldSession;
+use Nomada\App\Queries\Presence\Pupil;
+use Nomada\Core\Presence\Running;
+use Nomada\Core\Presence\Status;
+
+/** What one student missed on a day. */
+final readonly class MissedRow
+{
+    /**
+     * @param  list<array{HeldSession, string, string, Status}>  $missed  with the section's name and id
+     * @param  int  $running  absences one after the other in one of these sections, up to now
+     */
+    public function __construct(
+        public Pupil $pupil,
+        public array $missed,
+        public int $running,
+        public int $guardians,
+        public bool $isWritten,
+    ) {
+    }
+
+    public function isSnag(): bool
+    {
+        return $this->running >= Running::SNAG;
+    }
+
+    /** Absences that nobody has told. */
+    public function isUntold(): bool
+    {
+        return array_filter($this->missed, fn (array $m): bool => $m[3] === Status::Absent) !== [];
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Presence;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Presence\ReadList;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\Clock;
+use Nomada\App\Support\KeptText;
+use Nomada\App\Support\SheetText;
+use Nomada\Core\Fault;
+use Nomada\Core\Interchange\PresenceList;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Zone;
+
+/** Builds the preview of a list, with the columns that were chosen, or remembered, or known by their names. */
+final readonly class ListPage
+{
+    public function __construct(private ReadList $lists, private Clock $clock)
+    {
+    }
+
+    /**
+     * @param  array<string, string>  $chosen  heads by what they are
+     *
+     * @throws Fault where the file cannot be read, or the section has no session on that day
+     */
+    public function of(Section $section, KeptText $kept, array $chosen): ListPreview
+    {
+        $text = SheetText::of($kept->text);
+        $heads = PresenceList::heads($text);
+        $columns = $chosen;
+        if ($columns === []) {
+            $remembered = DB::table('presence_columns')->where('heads', self::sum($heads))->value('columns');
+            $columns =
+                $remembered === null
+                    ? PresenceList::known($heads)
+                    : array_map(strval(...), (array) json_decode($remembered, true));
+        }
+        $columns = array_filter($columns, fn (string $head): bool => in_array($head, $heads, true));
+        $day = LocalDate::parse($kept->with['day'] ?? '');
+        $zone = Zone::named($kept->with['zone'] ?? $section->term->school->time_zone);
+        $look =
+            PresenceList::wrong($columns) === null
+                ? $this->lists->look($section, $day, $kept->name, $text, $columns, $zone)
+                : null;
+        $near = [];
+        foreach ($look === null ? [] : $look->open as [, $ids]) {
+            array_push($near, ...$ids);
+        }
+
+        return new ListPreview(
+            $section,
+            $kept->key,
+            $kept->name,
+            $day,
+            $zone,
+            $heads,
+            $columns,
+            PresenceList::wrong($columns),
+            $look,
+            Person::query()
+                ->whereIn(
+                    'id',
+                    $section->parts()->whereIn('role', ['student', 'teacher', 'co-teacher'])->select('person_id'),
+                )
+                ->orWhereIn('sourced_id', $near)
+                ->orderBy('family_name')
+                ->get()
+                ->mapWithKeys(fn (Person $p): array => [$p->sourced_id => $p->name()])
+                ->all(),
+        );
+    }
+
+    public function remember(ListPreview $preview): void
+    {
+        DB::table('presence_columns')->upsert(
+            [
+                'heads' => self::sum($preview->heads),
+                'columns' => json_encode($preview->columns),
+                'kept_at' => $this->clock->now(),
+            ],
+            'heads',
+        );
+    }
+
+    /** @param  list<string>  $heads */
+    private static function sum(array $heads): string
+    {
+        return hash('sha256', implode("\n", $heads));
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Presence\Records;
+
+/** One session of the past. */
+final readonly class SessionRecord
+{
+    /**
+     * @param  bool  $isHeld  not lost, and not cancelled
+     * @param  int|null  $came  null where nobody knows who was there
+     * @param  string|null  $state  the recording's
+     */
+    public function __construct(
+        public int $id,
+        public string $section,
+        public string $name,
+        public string $topic,
+        public string $time,
+        public bool $isHeld,
+        public string $reason,
+        public bool $isRunning,
+        public bool $makesUp,
+        public ?int $came,
+        public int $late,
+        public int $absent,
+        public int $excused,
+        public int $guests,
+        public ?int $recording,
+        public ?string $state,
+        public ?string $trouble,
+    ) {
+    }
+
+    /** What is left to do: a key of words; null where nothing is. */
+    public function left(): ?string
+    {
+        return match (true) {
+            ! $this->isHeld || $this->isRunning => null,
+            $this->came === null => 'presence',
+            $this->state === 'ready' => 'release',
+            $this->state === 'failed' => 'failed',
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,29 @@
+@props(['page'])
+<x-app :title="__('presence.section.title', ['name' => $page->section->name()])">
+    <x-page-head :title="$page->section->name()" :sum="trans_choice('presence.section.sessions', count($page->columns)) .
+        ($page->share() === null ? '' : ' · ' . __('presence.section.share', ['share' => $page->share()])) .
+        ($page->ahead === [] ? '' : ' · ' . trans_choice('presence.section.ahead', count($page->ahead)))">
+        @if ($page->untold > 0)
+            <b class="todo">{{ trans_choice('presence.section.untold', $page->untold) }}</b>
+        @endif
+        <a class="pill" href="{{ route('section', $page->section) }}">{{ __('presence.section.timetable') }}</a>
+        <a class="pill" href="{{ route('recordings.search', $page->section) }}">{{ __('presence.section.search') }}</a>
+        @can('serve', $page->section)
+            <a class="pill" href="{{ route('presence-lists', $page->section) }}">{{ __('presence.section.list') }}</a>
+        @endcan
+        <a class="pill" href="{{ route('attendance.export', [$page->section, 'csv']) }}">CSV</a>
+        <a class="pill" href="{{ route('attendance.export', [$page->section, 'xlsx']) }}">XLSX</a>
+        <a class="pill" href="{{ route('attendance.export', [$page->section, 'gradebook']) }}">{{ __('presence.section.gradebook') }}</a>
+    </x-page-head>
+    @if ($page->columns === [])
+        <x-empty :title="__('presence.section.none')">{{ __('presence.section.none_hint') }}</x-empty>
+    @elseif ($page->rows === [])
+        <x-empty :title="__('presence.section.nobody')">{{ __('presence.section.nobody_hint') }}</x-empty>
+    @else
+        @include('presence.attendance.table')
+        <p class="quiet small mt-2">{{ __('presence.section.legend') }}</p>
+        @can('serve', $page->section)
+            @include('presence.attendance.formula')
+        @endcan
+    @endif
+</x-app>

@@ -1,0 +1,32 @@
+{{-- One student. row: PupilRow; page: SectionPage --}}
+<tr>
+    <th scope="row"><a href="{{ route('attendance.student', $row->pupil->sourcedId) }}">{{ $row->pupil->name }}</a>
+        @if ($row->isSnag())
+            <b class="bad small">{{ __('presence.section.running', ['count' => $row->running]) }}</b>
+        @endif
+    </th>
+    @foreach ($row->cells as $cell)
+        @if ($cell === null)
+            <td></td>
+        @else
+            <td @class(['s-' . $cell->status()->value, 'corrected' => $cell->correction !== null])
+                title="{{ $cell->correction === null ? '' : __('presence.section.corrected', ['why' => $cell->correction->why]) }}">
+                <span aria-hidden="true">{{ __('presence.short.' . $cell->status()->value, ['late' => $cell->late, 'minutes' => $cell->minutes()]) }}</span><span
+                    class="visually-hidden">{{ __('presence.long.' . $cell->status()->value, ['late' => $cell->late, 'minutes' => $cell->minutes()]) }}</span>
+            </td>
+        @endif
+    @endforeach
+    @foreach ($page->ahead as $day)
+        <td class="ahead" aria-label="{{ __('presence.section.not_held') }}"></td>
+    @endforeach
+    <td class="num">{{ __('presence.section.of', ['came' => $row->came(), 'all' => $row->held()]) }}</td>
+    <td class="num">{{ $row->counts['late'] ?: '' }}</td>
+    <td class="num">{{ $row->counts['absent'] ?: '' }}</td>
+    <td class="num">{{ Nomada\App\Support\Words::minutes($row->minutes) }}</td>
+    <td class="num">
+        <details class="more">
+            <summary @class(['corrected' => $row->score->changed !== null])>{{ number_format($row->score->points(), 1) }}</summary>
+            @include('presence.attendance.score')
+        </details>
+    </td>
+</tr>

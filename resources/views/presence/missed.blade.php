@@ -1,0 +1,51 @@
+@props(['page'])
+<x-app :title="__('presence.missed.title', ['day' => $page->day->short()])">
+    <x-page-head :title="__('presence.missed.title', ['day' => $page->day->short()])" :sum="trans_choice('presence.missed.sum', count($page->rows))">
+        <a class="pill" href="{{ route('missed', ['date' => $page->day->plus(-1)->iso()]) }}">‹ {{ $page->day->plus(-1)->short() }}</a>
+        <a class="pill" href="{{ route('missed', ['date' => $page->day->plus(1)->iso()]) }}">{{ $page->day->plus(1)->short() }} ›</a>
+    </x-page-head>
+    @if ($page->rows === [])
+        <x-empty :title="__('presence.missed.none')">{{ __('presence.missed.none_hint') }}</x-empty>
+    @else
+        @if ($page->students() !== [])
+            <p class="mt-2"><x-act :to="route('missed.write')" :with="['date' => $page->day->iso()]" class="btn-main" :do="trans_choice('presence.missed.write', count($page->students()))" />
+                <span class="quiet ms-2">{{ __('presence.missed.write_hint') }}</span>
+            </p>
+        @endif
+        <table class="table-plain">
+            <thead>
+                <tr>
+                    <th scope="col">{{ __('presence.missed.student') }}</th>
+                    <th scope="col">{{ __('presence.missed.what') }}</th>
+                    <th scope="col">{{ __('presence.missed.guardians') }}</th>
+                </tr>
+            </thead>
+            <tbody>
+                @foreach ($page->rows as $row)
+                    <tr>
+                        <th scope="row"><a href="{{ route('attendance.student', $row->pupil->sourcedId) }}">{{ $row->pupil->name }}</a>
+                            @if ($row->isSnag())
+                                <b class="bad small">{{ __('presence.section.running', ['count' => $row->running]) }}</b>
+                            @endif
+                        </th>
+                        <td>
+                            @foreach ($row->missed as [$session, $name, $section, $status])
+                                <a class="me-3"
+                                    href="{{ route('attendance.session', [$section, $session->id]) }}">{{ $page->zone->clock($session->start) }}
+                                    {{ $name }}</a>
+                                @if ($status->value === 'excused')
+                                    <small class="quiet">{{ __('presence.status.excused') }}</small>
+                                @endif
+                            @endforeach
+                        </td>
+                        <td>{{ $row->isWritten
+                            ? __('presence.missed.written')
+                            : ($row->guardians === 0
+                                ? __('presence.missed.no_guardian')
+                                : $row->guardians) }}</td>
+                    </tr>
+                @endforeach
+            </tbody>
+        </table>
+    @endif
+</x-app>

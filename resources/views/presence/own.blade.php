@@ -1,0 +1,8 @@
+@props(['page'])
+<x-app :title="__('presence.student.own')">
+    <div class="phone">
+        <h1>{{ __('presence.student.own') }}</h1>
+        <x-presence-student :page="$page" />
+        <p class="mt-3"><a href="{{ route('me') }}">‹</a></p>
+    </div>
+</x-app>

@@ -1,0 +1,28 @@
+@props(['page'])
+<x-app :title="$page->section->name() . ', ' . $page->held->day->short()">
+    <x-page-head :title="$page->section->name()" :sum="$page->held->day->short() .
+        ', ' .
+        $page->zone->clock($page->held->start) .
+        '–' .
+        $page->zone->clock($page->held->planned) .
+        ($page->held->topic === '' ? '' : ' · ' . $page->held->topic)">
+        @if ($page->before !== null)
+            <a class="pill" href="{{ route('attendance.session', [$page->section, $page->before]) }}"
+                aria-label="{{ __('pagination.previous') }}">‹</a>
+        @endif
+        @if ($page->after !== null)
+            <a class="pill" href="{{ route('attendance.session', [$page->section, $page->after]) }}"
+                aria-label="{{ __('pagination.next') }}">›</a>
+        @endif
+        <a class="pill" href="{{ route('attendance', $page->section) }}">{{ __('presence.session.back') }}</a>
+    </x-page-head>
+    <div class="columns">
+        <section>
+            @include('presence.session.drawing')
+        </section>
+        <div>
+            @include('presence.session.told')
+            @include('presence.session.beside')
+        </div>
+    </div>
+</x-app>

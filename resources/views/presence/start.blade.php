@@ -1,0 +1,21 @@
+{{-- A session that begins now, outside the timetable. sections: those that whoever looks teaches --}}
+<details class="more" @if ($errors->hasAny(['section', 'minutes', 'start'])) open @endif>
+    <summary class="pill">{{ __('presence.start.title') }}</summary>
+    <form class="drop" method="post" action="{{ route('today.start') }}">@csrf
+        <p class="quiet small mb-2">{{ __('presence.start.hint') }}</p>
+        <label class="form-label" for="start-section">{{ __('presence.start.section') }}</label>
+        <select class="form-select mb-2" id="start-section" name="section">
+            @foreach ($sections as $one)
+                <option value="{{ $one->sourced_id }}" @selected(old('section') === $one->sourced_id)>{{ $one->name() }}</option>
+            @endforeach
+        </select>
+        <label class="form-label" for="start-minutes">{{ __('presence.start.minutes') }}</label>
+        <input class="form-control mb-2" id="start-minutes" name="minutes" inputmode="numeric" value="{{ old('minutes', 45) }}">
+        @foreach (['section', 'minutes', 'start', 'day', 'move_day', 'move_start'] as $field)
+            @error($field)
+                <div class="invalid" role="alert">{{ $message }}</div>
+            @enderror
+        @endforeach
+        <button class="btn btn-main">{{ __('presence.start.go') }}</button>
+    </form>
+</details>
