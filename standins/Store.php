@@ -9,6 +9,9 @@ use PDO;
 /** The stand-ins' own tables, in a schema of their own, made on the first request. */
 final class Store
 {
+    /** Of the tables: whatever changes them counts it up, so that what was made before is brought there. */
+    private const SHAPE = 3;
+
     private PDO $pdo;
 
     public function __construct()
@@ -35,7 +38,7 @@ final class Store
             "set client_min_messages = warning; set time zone 'UTC'; set synchronous_commit = off; set search_path to ".
                 "$schema",
         );
-        if (($this->one("select to_regclass('$schema.recordings') as t")['t'] ?? null) === null) {
+        if (($this->one("select to_regclass('$schema.shape_".self::SHAPE."') as t")['t'] ?? null) === null) {
             $this->make((string) $schema);
         }
     }
@@ -177,6 +180,7 @@ final class Store
                 n integer not null,
                 primary key (service, second)
             );
+            create table if not exists $schema.shape_".self::SHAPE." ();
             commit;");
     }
 

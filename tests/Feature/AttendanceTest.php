@@ -6,6 +6,10 @@ use Nomada\App\Models\Timetable\Session;
 use Nomada\Core\Interchange\Csv;
 use PhpOffice\PhpSpreadsheet\IOFactory;
 
+beforeEach(function () {
+    $this->standins = $this->standins();
+});
+
 /** S-1 was there, S-2 came late, S-3 stayed away; Tuesday 9 February. */
 function heldLesson($test, string $day = '2027-02-09', string $who = 'S-1', string $late = 'S-2'): int
 {
