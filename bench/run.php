@@ -5,6 +5,7 @@ declare(strict_types=1);
 // bin/bench [NAME ...]: runs the benchmarks, each with a peer beside ours in the same run, and prints ratios and peak
 // memory.
 
+use Nomada\Bench\Attendance;
 use Nomada\Bench\Clashes;
 use Nomada\Bench\Closing;
 use Nomada\Bench\Doors;
@@ -12,6 +13,7 @@ use Nomada\Bench\Expand;
 use Nomada\Bench\FreeTimes;
 use Nomada\Bench\Links;
 use Nomada\Bench\Matches;
+use Nomada\Bench\Transcripts;
 
 error_reporting(E_ALL & ~E_DEPRECATED);
 ini_set('memory_limit', '2G');
@@ -25,6 +27,8 @@ $all = [
     'links' => Links::class,
     'door' => Doors::class,
     'closing' => Closing::class,
+    'attendance' => Attendance::class,
+    'parts' => Transcripts::class,
 ];
 $names = array_slice($argv, 1) ?: array_keys($all);
 $good = true;

@@ -73,7 +73,7 @@ final readonly class RouteView
                 'words' => $n->today === 1 ? '1 session' : ($n->today ?: 'no').' sessions',
                 'state' => 'done',
             ],
-            ['name' => 'records', 'title' => 'Records', 'words' => $n->held.' held', 'state' => 'done'],
+            $stop('Records', $n->to_release, 'to release', $n->held.' held'),
         ];
     }
 
@@ -134,7 +134,9 @@ final readonly class RouteView
             (select count(*) from sessions x join own on own.id = x.series_id
                 where state = 'planned' and day = ?) as today,
             (select count(*) from sessions x join own on own.id = x.series_id
-                where state = 'planned' and ends_at <= to_timestamp($now)) as held",
+                where state = 'planned' and ends_at <= to_timestamp($now)) as held,
+            (select count(*) from recordings r join sessions x on x.id = r.session_id join own on own.id = x.series_id
+                where r.state = 'ready' and r.deleted_at is null) as to_release",
             [$term, $today->iso(), $today->iso()],
         );
 

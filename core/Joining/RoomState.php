@@ -12,6 +12,7 @@ final readonly class RoomState
      * @param  int  $inside  everybody inside, hosts too: a hosting plan's seats are for all
      * @param  int|null  $seats  null where there is no limit
      * @param  bool  $isInside  the visitor is inside already, on another device
+     * @param  int|null  $recordingSince  UTC seconds; null where nothing is recorded
      * @param  bool  $isSentOut  the visitor was sent out of this session
      */
     public function __construct(
@@ -21,6 +22,7 @@ final readonly class RoomState
         public ?int $seats = null,
         public bool $isInside = false,
         public bool $isSentOut = false,
+        public ?int $recordingSince = null,
     ) {
     }
 }

@@ -34,9 +34,10 @@ final class Parts
             return $length === 0 ? [] : [[0, $length]];
         }
         $out = [];
+        $places = self::places($spoken, $length);
         foreach (self::stretches($spoken, $length) as [$from, $to]) {
             $within = [];
-            foreach (self::places($spoken, $length) as [$at, $worth]) {
+            foreach ($places as [$at, $worth]) {
                 if ($at > $from && $at < $to) {
                     $within[] = [$at - $from, $worth];
                 }
@@ -92,7 +93,9 @@ final class Parts
      */
     private static function spoken(array $cues): array
     {
-        usort($cues, fn (Cue $a, Cue $b): int => [$a->from, $a->to] <=> [$b->from, $b->to]);
+        if (! self::isSorted($cues)) {
+            usort($cues, fn (Cue $a, Cue $b): int => [$a->from, $a->to] <=> [$b->from, $b->to]);
+        }
         $out = [];
         $open = null;
         foreach ($cues as $cue) {
@@ -110,6 +113,20 @@ final class Parts
         return $open === null ? $out : [...$out, $open];
     }
 
+    /** @param  list<Cue>  $cues */
+    private static function isSorted(array $cues): bool
+    {
+        $before = 0;
+        foreach ($cues as $cue) {
+            if ($cue->from < $before) {
+                return false;
+            }
+            $before = $cue->from;
+        }
+
+        return true;
+    }
+
     /**
      * Where it can be cut, ascending, and how long the pause is there. In the middle of a pause by preference.
      *
@@ -122,21 +139,25 @@ final class Parts
         $end = 0;
         foreach ([...$spoken, [$length, $length]] as [$from, $to]) {
             $pause = $from - $end;
-            if ($end > 0 || $pause > 0) {
-                $middle = $end + intdiv($pause, 2);
-                $at = [$end => true, $middle => true, $from => true];
-                for ($step = $end + self::STEP; $step < $from; $step += self::STEP) {
-                    $at[$step] = true;
-                }
-                ksort($at);
-                foreach (array_keys($at) as $place) {
-                    if ($place > 0 && $place < $length) {
-                        $out[] = [$place, 2 * $pause + ($place === $middle ? 1 : 0)];
-                    }
+            $middle = $end + intdiv($pause, 2);
+            foreach ($pause > self::STEP ? self::within($end, $middle, $from) : [$end, $middle, $from] as $place) {
+                // The same place twice is found where a pause is very short.
+                if ($place > 0 && $place < $length && $place !== ($last ?? null)) {
+                    $out[] = [$place, 2 * $pause + ($place === $middle ? 1 : 0)];
+                    $last = $place;
                 }
             }
             $end = $to;
         }
+
+        return $out;
+    }
+
+    /** @return list<int> places in a long pause, ascending */
+    private static function within(int $end, int $middle, int $from): array
+    {
+        $out = [...range($end, $from, self::STEP), $middle, $from];
+        sort($out);
 
         return $out;
     }

@@ -70,6 +70,10 @@ final class Browser
             '--no-first-run',
             '--force-prefers-reduced-motion',
             '--lang=en-GB',
+            // A microphone that beeps and a camera that shows a pattern.
+            '--use-fake-device-for-media-stream',
+            '--use-fake-ui-for-media-stream',
+            '--autoplay-policy=no-user-gesture-required',
             '--user-data-dir='.sys_get_temp_dir()."/chromium-$port",
         ]);
         $capabilities = DesiredCapabilities::chrome();

@@ -95,6 +95,7 @@ test(
             ->click('.act.main')
             ->see('2 people are inside')
             ->see('Leave')
+            ->press('What you may do')
             ->see('Show a screen: no');
         $b->open('/me')
             ->click('.clock summary')
@@ -278,6 +279,12 @@ test('axe finds nothing, in light and dark, nothing is wider than its window, an
     ['/registration', 'A-01', [1280, 800]],
     ['/today', 'A-01', [1280, 800]],
     ['/records', 'A-01', [1280, 800]],
+    ['/records/missed', 'A-01', [1280, 800]],
+    ['/records/sections/8MAR', 'A-01', [1280, 800]],
+    ['/records/sections/8MAR/lists', 'A-01', [1280, 800]],
+    ['/records/people/S-8-001', 'A-01', [1280, 800]],
+    ['/records/sections/8MAR', 'T-02', [390, 844]],
+    ['/me/attendance', 'S-8-001', [390, 844]],
     ['/people/S-8-001', 'A-01', [1280, 800]],
     ['/', 'T-02', [390, 844]],
     ['/today', 'T-02', [390, 844]],

@@ -158,6 +158,7 @@ test('a recording is kept for as long as the school says', function () {
 });
 
 test('a released recording stands on the course page instead of the join link', function () {
+    $this->standins();
     $recording = recorded($this);
     Artisan::call('nomada:links', ['--section' => ['MAR']]);
     $wanted = fn (): string => (string) json_encode(

@@ -44,6 +44,20 @@ final class RunningCopy
         Artisan::call('nomada:demo', ['--fresh' => true]);
     }
 
+    /** Moves the copy's clock on Tuesday 9 February, on Madrid's. */
+    public function clock(string $time): void
+    {
+        app(\Nomada\App\Support\Clock::class)->set((int) strtotime("2027-02-09 $time Europe/Madrid"));
+    }
+
+    /** Waits for what goes on behind the pages, for a quarter of a minute at most. */
+    public function wait(callable $is): void
+    {
+        for ($until = microtime(true) + 15; ! $is(); usleep(100_000)) {
+            microtime(true) < $until || throw new \RuntimeException('It did not come');
+        }
+    }
+
     public function standins(): StandinServer
     {
         return StandinServer::at("http://127.0.0.1:$this->standinsPort", (string) config('nomada.standins.token'));
@@ -122,6 +136,7 @@ final class RunningCopy
             'NOMADA_PAUSES' => '0.2,0.5',
             'LOG_LEVEL' => 'error',
             'NOMADA_WORKERS' => '2',
+            'STANDINS_PROCESSING' => '1',
         ];
     }
 }

@@ -324,7 +324,7 @@ final readonly class DoorPage
         // Before the answer: what changes between the two is seen at the next look, rather than never.
         $version = $this->version($link, $person?->id);
         $facts = $link instanceof DropInRoom ? null : DoorFacts::of($link->series_id, $person?->id, $now);
-        [$answer, , , $school] =
+        [$answer, $way, $meeting, $school] =
             $link instanceof DropInRoom || $facts === null
                 ? $this->answer($link, $secret, $person)
                 : $this->atSeries($link, $person, $now, true, $facts, $pass);
@@ -373,6 +373,10 @@ final readonly class DoorPage
                 'byPhone' => $answer->reply->opens() || in_array($answer->reply, self::BY_PHONE, true),
                 'words' => $words->of($answer),
                 'known' => $known,
+                // Whoever comes in is told before.
+                'recorded' => $answer->reply->opens()
+                    ? $this->look->at($way, $meeting, '')->recordingSince
+                    : null,
                 'enter' => route('door.enter', $secret),
                 'asks' => $answer->reply === DoorReply::PassElsewhere ? route('door.ask', $secret) : null,
                 'asked' => $pass->asked,

@@ -44,6 +44,7 @@ final readonly class RoomLook
             $way->seats,
             in_array($person, $inside, true),
             in_array($person, $state['sent_out'], true),
+            $state['recording_since'] ?? null,
         );
     }
 }

@@ -25,6 +25,9 @@
         </svg>
     @endif
     @if ($isOpen)
+        @if ($recorded !== null)
+            <p class="todo">{{ __('door.recorded') }}</p>
+        @endif
         <form method="post" action="{{ $enter }}">@csrf<button class="act main">{{ $words[2] }}</button></form>
     @elseif ($words[2] !== '')
         <span class="act off" aria-disabled="true">{{ $words[2] }}</span><a class="act" href="{{ url()->current() }}">Look

@@ -10,6 +10,8 @@ use Illuminate\View\View;
 use Nomada\App\Actions\Presence\TellAbsence;
 use Nomada\App\Actions\Presence\WriteMissed;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\Requests\AbsenceRequest;
+use Nomada\App\Http\Requests\DayRequest;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Presence\Attendances;
@@ -17,8 +19,6 @@ use Nomada\App\Support\Clock;
 use Nomada\App\View\Presence\Attendance\ChildrenPage;
 use Nomada\App\View\Presence\Attendance\MissedPage;
 use Nomada\App\View\Presence\Attendance\StudentPage;
-use Nomada\Core\Fault;
-use Nomada\Core\Term\LocalDate;
 
 /** Who was away: one student over all sections, a day's absences, and what guardians see and tell of their children. */
 final class AbsenceController extends Controller
@@ -39,7 +39,7 @@ final class AbsenceController extends Controller
         return view('presence.own', ['page' => StudentPage::of($this->person($request), $attendances, $clock)]);
     }
 
-    public function tell(Request $request, string $sourcedId, TellAbsence $tell): RedirectResponse
+    public function tell(AbsenceRequest $request, string $sourcedId, TellAbsence $tell): RedirectResponse
     {
         $student = $this->pupil($sourcedId);
         $this->told($request, $tell, $student, $this->person($request), true);
@@ -56,16 +56,16 @@ final class AbsenceController extends Controller
         return redirect()->route('attendance.student', $sourcedId)->with('said', __('presence.absence.taken_back'));
     }
 
-    public function missed(Request $request, MissedPage $page, Clock $clock): View
+    public function missed(DayRequest $request, MissedPage $page, Clock $clock): View
     {
         return view('presence.missed', [
-            'page' => $page->of($this->term(), $this->person($request), $this->day($request, $clock)),
+            'page' => $page->of($this->term(), $this->person($request), $request->day() ?? $clock->schoolDay()),
         ]);
     }
 
-    public function write(Request $request, MissedPage $page, WriteMissed $write, Clock $clock): RedirectResponse
+    public function write(DayRequest $request, MissedPage $page, WriteMissed $write, Clock $clock): RedirectResponse
     {
-        $found = $page->of($this->term(), $this->person($request), $this->day($request, $clock));
+        $found = $page->of($this->term(), $this->person($request), $request->day() ?? $clock->schoolDay());
         $n = $write($found->day, $found->students(), $this->person($request));
 
         return redirect()
@@ -79,7 +79,7 @@ final class AbsenceController extends Controller
         return view('presence.children', ['page' => ChildrenPage::of($this->guardian($person), $attendances, $clock)]);
     }
 
-    public function tellForChild(Request $request, int $person, TellAbsence $tell): RedirectResponse
+    public function tellForChild(AbsenceRequest $request, int $person, TellAbsence $tell): RedirectResponse
     {
         $guardian = $this->guardian($person);
         $child = $guardian->wards()->where('sourced_id', (string) $request->input('who'))->firstOrFail();
@@ -90,34 +90,14 @@ final class AbsenceController extends Controller
             ->with('said', __('presence.absence.said', ['name' => $child->name()]));
     }
 
-    private function told(Request $request, TellAbsence $tell, Person $student, Person $by, bool $mayBePast): void
-    {
-        $given = $request->validate(
-            [
-                'from_day' => ['required', 'string'],
-                'last' => ['nullable', 'string'],
-                'why' => ['nullable', 'string', 'max:300'],
-            ],
-            ['from_day.*' => __('presence.absence.from_fault'), '*' => __('presence.absence.fault')],
-        );
-        $from = LocalDate::parse($given['from_day']);
-        $tell(
-            $student,
-            $from,
-            isset($given['last']) ? LocalDate::parse($given['last']) : $from,
-            (string) ($given['why'] ?? ''),
-            $by,
-            $mayBePast,
-        );
-    }
-
-    private function day(Request $request, Clock $clock): LocalDate
-    {
-        try {
-            return LocalDate::parse((string) $request->input('date', $clock->schoolDay()->iso()));
-        } catch (Fault) {
-            return $clock->schoolDay();
-        }
+    private function told(
+        AbsenceRequest $request,
+        TellAbsence $tell,
+        Person $student,
+        Person $by,
+        bool $mayBePast,
+    ): void {
+        $tell($student, $request->first(), $request->last(), $request->why(), $by, $mayBePast);
     }
 
     private function pupil(string $sourcedId): Person

@@ -9,22 +9,17 @@ use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Actions\Presence\KeepRules;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\Requests\DayRequest;
 use Nomada\App\View\Presence\RecordsPage;
-use Nomada\Core\Fault;
 use Nomada\Core\Presence\AttendanceRules;
-use Nomada\Core\Term\LocalDate;
 
 final class RecordsController extends Controller
 {
-    public function __invoke(Request $request, RecordsPage $page): View
+    public function __invoke(DayRequest $request, RecordsPage $page): View
     {
-        try {
-            $day = LocalDate::parse((string) $request->query('date', ''));
-        } catch (Fault) {
-            $day = null;
-        }
-
-        return view('presence.records', ['page' => $page->of($this->term(), $this->person($request), $day)]);
+        return view('presence.records', [
+            'page' => $page->of($this->term(), $this->person($request), $request->day()),
+        ]);
     }
 
     /** From when on somebody is late, present, absent; and for how long recordings are kept. */
