@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Exception\UnknownErrorException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -306,13 +307,7 @@ final class Browser
     public function see(string $words, string $css = 'body', ?float $patience = null): self
     {
         $this->wait(
-            function () use ($words, $css): bool {
-                try {
-                    return str_contains($this->text($css), $words);
-                } catch (StaleElementReferenceException) {
-                    return false;
-                }
-            },
+            fn (): bool => str_contains($this->text($css), $words),
             "seeing \"$words\"",
             $patience,
         );
@@ -400,11 +395,21 @@ final class Browser
         $this->driver->takeScreenshot($file);
     }
 
+    /** Whether it is so; a page that is written anew under the look is looked at again. */
+    private static function holds(callable $is): bool
+    {
+        try {
+            return $is();
+        } catch (StaleElementReferenceException|UnknownErrorException) {
+            return false;
+        }
+    }
+
     /** @param  callable(): bool  $is */
     public function wait(callable $is, string $for, ?float $patience = null): void
     {
         $until = microtime(true) + ($patience ?? $this->patience);
-        while (! $is()) {
+        while (! self::holds($is)) {
             if (microtime(true) > $until) {
                 throw new RuntimeException(
                     "Waited $this->patience s for $for, at {$this->path()}:\n".mb_substr($this->text(), 0, 1500),
