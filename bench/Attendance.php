@@ -145,7 +145,7 @@ final class Attendance
         foreach ($sessions as $s => $people) {
             foreach ($people as $p => $told) {
                 foreach ($told as [$at, $isJoin, $device]) {
-                    $rows[] = ($s * 100 + $p)."\t$at\t".($isJoin ? 't' : 'f')."\t$device";
+                    $rows[] = $s * 100 + $p."\t$at\t".($isJoin ? 't' : 'f')."\t$device";
                 }
             }
         }

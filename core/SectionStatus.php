@@ -13,6 +13,7 @@ final readonly class SectionStatus
      * @param  int  $series  how many it has, $linked of them with a join link
      * @param  int  $roster  students enrolled, $registered of them for every series
      * @param  list<string>  $clashes  what is said of each clash that nobody has accepted
+     * @param  int  $absentRunning  students who have missed three sessions or more one after the other
      * @param  array<string, array{add: int, change: int, remove: int, leave: int, trouble: int}>  $places  by Place
      */
     public function __construct(
@@ -22,6 +23,7 @@ final readonly class SectionStatus
         public int $registered,
         public array $places,
         public array $clashes = [],
+        public int $absentRunning = 0,
     ) {
     }
 
@@ -40,6 +42,16 @@ final readonly class SectionStatus
         }
         foreach ($this->clashes as $words) {
             $out[] = new Snag('clash', true, $words, 'timetable');
+        }
+        if ($this->absentRunning > 0) {
+            $out[] = new Snag(
+                'absences',
+                false,
+                $this->absentRunning.
+                    ($this->absentRunning === 1 ? ' student' : ' students').
+                    ' absent three times running',
+                'records',
+            );
         }
         if (
             $this->stands() &&

@@ -8,9 +8,9 @@ namespace Nomada\Core;
 final readonly class Snag
 {
     /**
-     * @param  string  $kind  no-series, no-link, not-registered, refused, changed, not-published
+     * @param  string  $kind  no-series, no-link, not-registered, refused, changed, not-published, absences
      * @param  bool  $isWrong  something is wrong, not only still to do
-     * @param  string  $where  the stop at which it is mended: timetable, joining, registration, publishing
+     * @param  string  $where  the stop at which it is mended: timetable, joining, registration, publishing, records
      */
     public function __construct(
         public string $kind,

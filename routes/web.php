@@ -180,7 +180,9 @@ Route::middleware('auth')->group(function (): void {
         ->middleware('throttle:code')
         ->name('recording.word');
     Route::post('/recordings/{recording}/place', [RecordingController::class, 'place'])->name('recording.place');
-    Route::get('/recordings/{recording}/parts/{part}', [RecordingController::class, 'part'])->name('recording.part');
+    Route::get('/recordings/{recording}/parts/{part}', [RecordingController::class, 'part'])->name(
+        'recording.part',
+    );
     Route::get('/recordings/{recording}/parts/{part}/words.vtt', [RecordingController::class, 'transcript'])->name(
         'recording.transcript',
     );
@@ -303,7 +305,9 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/records/missed', [AbsenceController::class, 'missed'])->name('missed');
         Route::post('/records/missed', [AbsenceController::class, 'write'])->name('missed.write');
         // One student's: the sections that whoever looks has in common with them.
-        Route::get('/records/people/{sourcedId}', [AbsenceController::class, 'student'])->name('attendance.student');
+        Route::get('/records/people/{sourcedId}', [AbsenceController::class, 'student'])->name(
+            'attendance.student',
+        );
         Route::get('/records/sections/{section}', [AttendanceController::class, 'section'])
             ->middleware('can:view,section')
             ->name('attendance');
@@ -315,7 +319,9 @@ Route::middleware('auth')->group(function (): void {
             ->name('attendance.session');
         Route::middleware('can:serve,section')->group(function (): void {
             $sessions = '/records/sections/{section}/sessions/{session}';
-            Route::post("$sessions/corrections", [AttendanceController::class, 'correct'])->name('attendance.correct');
+            Route::post("$sessions/corrections", [AttendanceController::class, 'correct'])->name(
+                'attendance.correct',
+            );
             Route::delete("$sessions/corrections/{who}", [AttendanceController::class, 'asComputed'])->name(
                 'attendance.as-computed',
             );
@@ -325,6 +331,9 @@ Route::middleware('auth')->group(function (): void {
             );
             Route::put('/records/sections/{section}/scores/{who}', [AttendanceController::class, 'score'])->name(
                 'attendance.score',
+            );
+            Route::put('/records/sections/{section}/release', [AttendanceController::class, 'byItself'])->name(
+                'attendance.by-itself',
             );
             Route::get('/records/sections/{section}/lists', [PresenceListController::class, 'ask'])->name(
                 'presence-lists',
@@ -462,10 +471,13 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::middleware('can:coordinate')->group(function (): void {
-        Route::post('/records/people/{sourcedId}/absences', [AbsenceController::class, 'tell'])->name('absences.tell');
-        Route::delete('/records/people/{sourcedId}/absences/{absence}', [AbsenceController::class, 'takeBack'])->name(
-            'absences.take-back',
+        Route::post('/records/people/{sourcedId}/absences', [AbsenceController::class, 'tell'])->name(
+            'absences.tell',
         );
+        Route::delete('/records/people/{sourcedId}/absences/{absence}', [
+            AbsenceController::class,
+            'takeBack',
+        ])->name('absences.take-back');
         Route::put('/people/{sourcedId}/recorded', [PersonController::class, 'recorded'])->name('person.recorded');
         Route::put('/records/rules', [RecordsController::class, 'rules'])->name('records.rules');
         Route::post('/term/imports/{import}/undoing', [ImportController::class, 'undo'])->name('import.undo');

@@ -45,8 +45,7 @@ final readonly class Bridge
             $sub === 'recordings' && $of === '' => Answer::json(200, ['recordings' => $meeting->recordings()]),
             $sub === 'recordings' => $this->recording($room, $of, $parts[4] ?? ''),
             $request->wantsPage() => throw new Refusal(403, 'Come in by your own link.'),
-            ($request->query['v'] ?? '') !== '' &&
-                $request->query['v'] === (string) $meeting->version() => new Answer(304, ''),
+            ($request->query['v'] ?? '') !== '' && $request->query['v'] === (string) $meeting->version() => new Answer(304, ''),
             default => Answer::json(200, ['id' => $room['id'], 'title' => $room['title']] + $meeting->state()),
         };
     }
@@ -163,10 +162,10 @@ final readonly class Bridge
     private function recording(array $room, string $id, string $what): Answer
     {
         $one =
-            $this->store->one(
-                'select * from recordings where room = ? and id = ? and done_at <= now()',
-                [$room['id'], $id],
-            ) ?? throw new Refusal(404, 'There is no such recording, or it is not ready.');
+            $this->store->one('select * from recordings where room = ? and id = ? and done_at <= now()', [
+                $room['id'],
+                $id,
+            ]) ?? throw new Refusal(404, 'There is no such recording, or it is not ready.');
         $ms = 1000 * max(1, (int) $one['stopped'] - (int) $one['started']);
 
         return match ($what) {

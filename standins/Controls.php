@@ -71,7 +71,10 @@ final readonly class Controls
     public function answer(Request $request, string $service): Answer
     {
         if ($service === 'reset' && $request->method === 'POST') {
-            $this->store->run('truncate rooms, seats, meetings, events, talk, marks, recordings, documents, posts, controls, hits, letters');
+            $this->store->run(
+                'truncate rooms, seats, meetings, events, talk, marks, recordings, documents, posts, controls, hits, '
+                    .'letters',
+            );
 
             return Answer::json(200, ['reset' => true]);
         }

@@ -54,7 +54,10 @@ final readonly class Meeting
     /** @return array<string, mixed>|null */
     private function row(): ?array
     {
-        return $this->store->one('select * from meetings where room = ? and meeting = ?', [$this->room, $this->key]);
+        return $this->store->one('select * from meetings where room = ? and meeting = ?', [
+            $this->room,
+            $this->key,
+        ]);
     }
 
     public function event(string $person, string $name, string $what, int $at, string $device = ''): void
@@ -226,11 +229,14 @@ final readonly class Meeting
                 $whom,
             ),
             'may-unmute' => $set('may_unmute', $on ? 't' : 'f'),
-            'lower-hand' => $this->store->run("update seats set hand = null where room = ? and meeting = ?$one", $whom),
-            'take-line' => $this->store->run('update talk set gone = true where room = ? and meeting = ? and id = ?', [
-                ...$of,
-                (int) ($given['line'] ?? 0),
-            ]),
+            'lower-hand' => $this->store->run(
+                "update seats set hand = null where room = ? and meeting = ?$one",
+                $whom,
+            ),
+            'take-line' => $this->store->run(
+                'update talk set gone = true where room = ? and meeting = ? and id = ?',
+                [...$of, (int) ($given['line'] ?? 0)],
+            ),
             'chat' => $set('chat_open', $on ? 't' : 'f'),
             'ask' => $this->ask($given),
             'clear-question' => $this->clear(),
@@ -281,7 +287,10 @@ final readonly class Meeting
         if ($text === '' || count($answers) < 2 || count($answers) > 5) {
             throw new Refusal(400, 'A quick question has a text and two to five answers.');
         }
-        $this->store->run('update seats set answer = null where room = ? and meeting = ?', [$this->room, $this->key]);
+        $this->store->run('update seats set answer = null where room = ? and meeting = ?', [
+            $this->room,
+            $this->key,
+        ]);
         $this->store->run('update meetings set question = ? where room = ? and meeting = ?', [
             json_encode(['text' => $text, 'answers' => $answers]),
             $this->room,
@@ -300,7 +309,10 @@ final readonly class Meeting
             );
             $this->say('event', '', '', "Quick question: $asked[text] ".implode(', ', $sums));
         }
-        $this->store->run('update seats set answer = null where room = ? and meeting = ?', [$this->room, $this->key]);
+        $this->store->run('update seats set answer = null where room = ? and meeting = ?', [
+            $this->room,
+            $this->key,
+        ]);
         $this->store->run('update meetings set question = null where room = ? and meeting = ?', [
             $this->room,
             $this->key,
@@ -406,10 +418,11 @@ final readonly class Meeting
 
     private function nextHand(): int
     {
-        return 1 + (int) ($this->store->one('select max(hand) as n from seats where room = ? and meeting = ?', [
-            $this->room,
-            $this->key,
-        ])['n'] ?? 0);
+        return 1 +
+            (int) ($this->store->one('select max(hand) as n from seats where room = ? and meeting = ?', [
+                $this->room,
+                $this->key,
+            ])['n'] ?? 0);
     }
 
     /** @param  array<string, mixed>  $seat */
@@ -482,11 +495,10 @@ final readonly class Meeting
             default => throw new Refusal(400, 'The sheet knows line, text, point and picture.'),
         };
         if ($kind === 'point') {
-            $this->store->run("delete from marks where room = ? and meeting = ? and kind = 'point' and person = ?", [
-                $this->room,
-                $this->key,
-                $person,
-            ]);
+            $this->store->run(
+                "delete from marks where room = ? and meeting = ? and kind = 'point' and person = ?",
+                [$this->room, $this->key, $person],
+            );
         }
         $this->store->run('insert into marks (room, meeting, person, name, kind, data) values (?, ?, ?, ?, ?, ?)', [
             $this->room,
@@ -505,7 +517,9 @@ final readonly class Meeting
             strlen($src) < 400_000 &&
             preg_match('#^data:image/(png|jpeg|webp|gif);base64,[A-Za-z0-9+/]+=*$#D', $src) === 1;
 
-        return $isOne ? (string) $src : throw new Refusal(400, 'A picture is PNG, JPEG, WebP or GIF, up to 290 kB.');
+        return $isOne
+            ? (string) $src
+            : throw new Refusal(400, 'A picture is PNG, JPEG, WebP or GIF, up to 290 kB.');
     }
 
     private function wipe(): void
@@ -523,7 +537,8 @@ final readonly class Meeting
     }
 
     /**
-     * Whether somebody may do something at this moment: by the floor's rules, as a host, or because the floor was given.
+     * Whether somebody may do something at this moment: by the floor's rules, as a host, or because the floor was
+     * given.
      *
      * @param  array<string, mixed>  $seat
      */

@@ -169,12 +169,24 @@ final readonly class RoomPage
                 ),
             );
         }
-        $html = '<div class="room" data-base="'.$base.'" data-seat="'.$seat['seat'].'" data-version="'.
-            $meeting->version().'">'.self::devices();
+        $html =
+            '<div class="room" data-base="'.
+            $base.
+            '" data-seat="'.
+            $seat['seat'].
+            '" data-version="'.
+            $meeting->version().
+            '">'.
+            self::devices();
         foreach ($this->parts($seat, $meeting) as $name => $part) {
-            $html .= "<section id=\"$name\" aria-live=\"".($name === 'talk' ? 'polite' : 'off')."\">$part</section>";
+            $html .=
+                "<section id=\"$name\" aria-live=\"".($name === 'talk' ? 'polite' : 'off')."\">$part</section>";
         }
-        $page = Page::of((string) $room['title'], $html.self::tools($base, $seat).'</div>'.$leave, 'Conference bridge');
+        $page = Page::of(
+            (string) $room['title'],
+            $html.self::tools($base, $seat).'</div>'.$leave,
+            'Conference bridge',
+        );
 
         return Answer::page(str_replace('</body>', '<script src="/room.js"></script></body>', $page));
     }
@@ -229,19 +241,25 @@ final readonly class RoomPage
     private function who(array $seat, array $state, Meeting $meeting): string
     {
         $people = $state['inside'];
-        $html = '<h2>Who is here</h2><p class="big">'.
+        $html =
+            '<h2>Who is here</h2><p class="big">'.
             (count($people) === 1 ? '1 person is inside' : count($people).' people are inside').
             '</p><ul class="people">';
         foreach ($people as $one) {
             $html .=
-                '<li>'.($one['hand'] === null ? '' : '<b class="hand">'.$one['hand'].'</b> ').
+                '<li>'.
+                ($one['hand'] === null ? '' : '<b class="hand">'.$one['hand'].'</b> ').
                 Page::text((string) $one['name']).
                 ($one['host'] ? ' <em>teacher</em>' : ($one['floor'] ? ' <em>has the floor</em>' : '')).
-                ' <em>'.($one['mic'] ? 'speaks' : 'mic off').($one['camera'] ? ', camera on' : '').'</em></li>';
+                ' <em>'.
+                ($one['mic'] ? 'speaks' : 'mic off').
+                ($one['camera'] ? ', camera on' : '').
+                '</em></li>';
         }
         $html .= '</ul>';
         $speaks = $meeting->may($seat, 'speak') && ($state['may_unmute'] || $seat['host'] || $seat['floor']);
-        $html .= '<div class="acts">'.
+        $html .=
+            '<div class="acts">'.
             ($speaks || $seat['mic']
                 ? self::act($seat, 'mic', $seat['mic'] ? 'Microphone off' : 'Microphone on', ! $seat['mic'], 'm')
                 : '<p>Your microphone is off; the teacher gives you the floor.</p>').
@@ -293,11 +311,25 @@ final readonly class RoomPage
         ?int $choice = null,
         bool $isChosen = false,
     ): string {
-        return '<form method="post" action="/bridge/rooms/'.$seat['room'].'/do?seat='.$seat['seat'].
-            '" class="act"><input type="hidden" name="do" value="'.$do.'"><input type="hidden" name="on" value="'.
-            ($on ? '1' : '').'">'.($choice === null ? '' : "<input type=\"hidden\" name=\"choice\" value=\"$choice\">").
-            '<button data-key="'.$key.'" aria-keyshortcuts="'.$key.'"'.($isChosen ? ' aria-pressed="true"' : '').'>'.
-            Page::text($label).'</button></form>';
+        return '<form method="post" action="/bridge/rooms/'.
+            $seat['room'].
+            '/do?seat='.
+            $seat['seat'].
+            '" class="act"><input type="hidden" name="do" value="'.
+            $do.
+            '"><input type="hidden" name="on" value="'.
+            ($on ? '1' : '').
+            '">'.
+            ($choice === null ? '' : "<input type=\"hidden\" name=\"choice\" value=\"$choice\">").
+            '<button data-key="'.
+            $key.
+            '" aria-keyshortcuts="'.
+            $key.
+            '"'.
+            ($isChosen ? ' aria-pressed="true"' : '').
+            '>'.
+            Page::text($label).
+            '</button></form>';
     }
 
     /**
@@ -307,30 +339,43 @@ final readonly class RoomPage
     private static function sheet(array $seat, array $state, Meeting $meeting): string
     {
         $mayDraw = $meeting->may($seat, 'draw');
-        $html = '<h2>The sheet</h2>'.
+        $html =
+            '<h2>The sheet</h2>'.
             ($state['recording_since'] === null
                 ? ''
                 : '<p class="recorded">This is recorded. Whoever does not want to be in it keeps microphone and '.
                     'camera off, and tells the teacher.</p>').
             ($state['window'] === null
                 ? ''
-                : '<p class="window">'.Page::text((string) $state['window']['name']).' shows a window: <b>'.
-                    Page::text((string) $state['window']['title']).'</b></p>').
-            '<svg viewBox="0 0 800 560" role="img" aria-label="'.Page::text(self::said($state['sheet'])).'"'.
-            ($mayDraw ? ' data-draws="1"' : '').'>';
+                : '<p class="window">'.
+                    Page::text((string) $state['window']['name']).
+                    ' shows a window: <b>'.
+                    Page::text((string) $state['window']['title']).
+                    '</b></p>').
+            '<svg viewBox="0 0 800 560" role="img" aria-label="'.
+            Page::text(self::said($state['sheet'])).
+            '"'.
+            ($mayDraw ? ' data-draws="1"' : '').
+            '>';
         foreach ($state['sheet'] as $mark) {
             $html .= self::markOf($mark);
         }
         $html .= '</svg>';
         if ($mayDraw) {
-            $html .= '<div class="acts" id="pens"><button type="button" data-pen="line">Draw</button>'.
+            $html .=
+                '<div class="acts" id="pens"><button type="button" data-pen="line">Draw</button>'.
                 '<button type="button" data-pen="text">Write</button>'.
                 '<button type="button" data-pen="point">Point</button>'.
                 '<label class="inline">Put up a picture <input type="file" id="picture" accept="image/*"></label>'.
-                '</div>'.self::act($seat, 'wipe', 'Wipe the sheet', true, 'w');
+                '</div>'.
+                self::act($seat, 'wipe', 'Wipe the sheet', true, 'w');
         }
         if ($meeting->may($seat, 'screen')) {
-            $html .= '<form method="post" action="/bridge/rooms/'.$seat['room'].'/do?seat='.$seat['seat'].
+            $html .=
+                '<form method="post" action="/bridge/rooms/'.
+                $seat['room'].
+                '/do?seat='.
+                $seat['seat'].
                 '" class="act"><input type="hidden" name="do" value="window"><label>Show a window '.
                 '<input name="title" maxlength="80" placeholder="its title; empty shows none"></label>'.
                 '<button>Show</button></form>';
@@ -356,10 +401,26 @@ final readonly class RoomPage
         return match ($mark['kind']) {
             'line' => '<polyline class="mark" points="'.
                 implode(' ', array_map(fn (array $p): string => (float) $p[0].','.(float) $p[1], $d['points'])).
-                '"><title>'.$name.'</title></polyline>',
-            'text' => '<text x="'.(float) $d['x'].'" y="'.(float) $d['y'].'">'.Page::text($d['text']).'</text>',
-            'point' => '<g class="point"><circle cx="'.(float) $d['x'].'" cy="'.(float) $d['y'].
-                '" r="7"/><text x="'.((float) $d['x'] + 12).'" y="'.((float) $d['y'] + 5).'">'.$name.
+                '"><title>'.
+                $name.
+                '</title></polyline>',
+            'text' => '<text x="'.
+                (float) $d['x'].
+                '" y="'.
+                (float) $d['y'].
+                '">'.
+                Page::text($d['text']).
+                '</text>',
+            'point' => '<g class="point"><circle cx="'.
+                (float) $d['x'].
+                '" cy="'.
+                (float) $d['y'].
+                '" r="7"/><text x="'.
+                ((float) $d['x'] + 12).
+                '" y="'.
+                ((float) $d['y'] + 5).
+                '">'.
+                $name.
                 ' points here</text></g>',
             default => '<image href="'.Page::text($d['src']).'" x="0" y="0" width="800" height="560"/>',
         };
@@ -372,7 +433,10 @@ final readonly class RoomPage
         foreach ($state['talk'] as $line) {
             $name = Page::text((string) $line['name']);
             $text = $line['gone'] ? '<i>taken away by the teacher</i>' : Page::text((string) $line['text']);
-            $html .= '<li class="'.$line['kind'].'">'.
+            $html .=
+                '<li class="'.
+                $line['kind'].
+                '">'.
                 match ($line['kind']) {
                     'event' => trim("$name $text"),
                     'private' => "$name to the teacher: $text",
@@ -400,7 +464,8 @@ final readonly class RoomPage
             ] as $power => $label
         ) {
             $isMuted = $power === 'speak' && ($rules['muted_on_entry'] ?? false) && ! $seat['host'];
-            $html .= "<li>$label: ".
+            $html .=
+                "<li>$label: ".
                 ($meeting->may($seat, $power)
                     ? 'yes'.($isMuted ? ', the microphone is off at first' : '')
                     : 'no').

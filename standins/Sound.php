@@ -39,9 +39,9 @@ final class Sound
     {
         $seed = crc32($id);
         $next = function (int $from, int $to) use (&$seed): int {
-            $seed = ($seed * 1103515245 + 12345) & 0x7fffffff;
+            $seed = ($seed * 1103515245 + 12345) & 0x7FFFFFFF;
 
-            return $from + ($seed >> 8) % ($to - $from + 1);
+            return $from + (($seed >> 8) % ($to - $from + 1));
         };
         $at = $next(500, 4000);
         $out = [];

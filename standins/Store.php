@@ -45,7 +45,8 @@ final class Store
 
     private function make(string $schema): void
     {
-        $this->pdo->exec("
+        $this->pdo->exec(
+            "
             begin;
             select pg_advisory_xact_lock(7302);
             create schema if not exists $schema;
@@ -180,8 +181,11 @@ final class Store
                 n integer not null,
                 primary key (service, second)
             );
-            create table if not exists $schema.shape_".self::SHAPE." ();
-            commit;");
+            create table if not exists $schema.shape_".
+                self::SHAPE.
+                ' ();
+            commit;',
+        );
     }
 
     /**

@@ -38,8 +38,8 @@ function mailbox($test, string $who): array
 {
     return array_map(
         fn (string $m): Nomada\Standins\MimeMessage => new Nomada\Standins\MimeMessage($m),
-        Tests\Support\StandinServer::shared()->get(
-            '/post/people/'.rawurlencode(personCalled($who)->email),
-        )['letters'],
+        Tests\Support\StandinServer::shared()->get('/post/people/'.rawurlencode(personCalled($who)->email))[
+            'letters'
+        ],
     );
 }

@@ -92,7 +92,7 @@ final class DemoCommand extends Command
             try {
                 if ($ours) {
                     [$command, $env] = Services::standins($port);
-                $services->start('standins', $command, $env + ['STANDINS_PROCESSING' => '1']);
+                    $services->start('standins', $command, $env + ['STANDINS_PROCESSING' => '1']);
                     Services::waitFor($port);
                 }
                 $this->bringForward($start, $carryOut, $register);

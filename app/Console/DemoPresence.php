@@ -159,7 +159,11 @@ final readonly class DemoPresence
     private function corrections(Person $by): void
     {
         $correct = app(CorrectAttendance::class);
-        $words = ['Sat beside her brother, on his device', 'Came in by phone', 'The line was down for the whole harbour'];
+        $words = [
+            'Sat beside her brother, on his device',
+            'Came in by phone',
+            'The line was down for the whole harbour',
+        ];
         $absent = DB::table('sessions')
             ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
             ->join('session_sums', 'session_sums.session_id', '=', 'sessions.id')
@@ -199,8 +203,12 @@ final readonly class DemoPresence
             }
             $core = $session->toCore();
             $way = Doorway::ofSeries($session->series, $core);
-            $this->bridge->act($way->room, Doorway::meeting($core->start), 'record', $core->start + 180, ['on' => true]);
-            $this->bridge->act($way->room, Doorway::meeting($core->start), 'record', $core->end - 90, ['on' => false]);
+            $this->bridge->act($way->room, Doorway::meeting($core->start), 'record', $core->start + 180, [
+                'on' => true,
+            ]);
+            $this->bridge->act($way->room, Doorway::meeting($core->start), 'record', $core->end - 90, [
+                'on' => false,
+            ]);
         }
         // The demo's stand-ins need a second for it.
         usleep(1_300_000);

@@ -76,7 +76,9 @@ final class HttpConferenceBridge implements ConferenceBridge
         return [
             'sound' => $sound->body(),
             'type' => $sound->header('Content-Type'),
-            'transcript' => $this->service()->send('GET', "$path/transcript")->body(),
+            'transcript' => $this->service()
+                ->send('GET', "$path/transcript")
+                ->body(),
         ];
     }
 

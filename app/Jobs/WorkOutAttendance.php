@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Presence\WorkOutSums;
 
 /** Works out what every session came to, after the school's thresholds or its rosters have changed. */
-final class WorkOutAttendance implements ShouldQueue, ShouldBeUnique
+final class WorkOutAttendance implements ShouldBeUnique, ShouldQueue
 {
     use Dispatchable;
     use InteractsWithQueue;

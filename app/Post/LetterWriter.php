@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nomada\App\Post;
 
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\URL;
 use LogicException;
 use Nomada\App\Actions\Publishing\SectionFactsQuery;
 use Nomada\App\Models\Account\AccountPass;
@@ -165,15 +164,13 @@ final readonly class LetterWriter
             'class' => $first->series->section->name(),
             'when' => $at($first),
             'missed' => $sessions
-                ->map(
-                    function (Session $s) use ($at, $released): string {
-                        $topic = $s->title ?? $s->topic;
+                ->map(function (Session $s) use ($at, $released): string {
+                    $topic = $s->title ?? $s->topic;
 
-                        return "{$s->series->section->name()}, {$at($s)}".
-                            ($topic === null ? '' : ": $topic").
-                            (isset($released[$s->id]) ? '. It was recorded; the recording can be seen now.' : '');
-                    },
-                )
+                    return "{$s->series->section->name()}, {$at($s)}".
+                        ($topic === null ? '' : ": $topic").
+                        (isset($released[$s->id]) ? '. It was recorded; the recording can be seen now.' : '');
+                })
                 ->implode("\n"),
             'page' => $guardian->childrenPage(),
         ]);

@@ -26,9 +26,7 @@ final class ZipText
 
             return new Response((string) file_get_contents($path), 200, [
                 'Content-Type' => 'application/zip',
-                'Content-Disposition' => 'attachment; filename="'.
-                    preg_replace('/[^a-z0-9-]+/', '-', mb_strtolower($name)).
-                    '.zip"',
+                'Content-Disposition' => 'attachment; filename="'.preg_replace('/[^a-z0-9-]+/', '-', mb_strtolower($name)).'.zip"',
                 'X-Content-Type-Options' => 'nosniff',
             ]);
         } finally {

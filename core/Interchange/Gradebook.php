@@ -39,7 +39,17 @@ final class Gradebook
             ],
         ];
         foreach ($results as $one) {
-            $rows[] = ["$item-$one->person", '', '', $item, $one->person, 'fully graded', $one->points, $last, $one->comment];
+            $rows[] = [
+                "$item-$one->person",
+                '',
+                '',
+                $item,
+                $one->person,
+                'fully graded',
+                $one->points,
+                $last,
+                $one->comment,
+            ];
         }
 
         return [

@@ -36,6 +36,7 @@ final readonly class WavFile
             if ($name === 'data' && $format !== null && strlen($format) === 16) {
                 $rate = self::number($format, 8);
                 $block = ord($format[12]) + 256 * ord($format[13]);
+
                 // 1: plain samples. Anything else cannot be cut by counting.
                 return ord($format[0]) === 1 && $rate > 0 && $block > 0
                     ? new self($format, $rate, $block, $at + 8, min($length, $size - $at - 8))

@@ -17,7 +17,9 @@ return new class extends Migration {
                 -- Whether they agreed to be recorded, as the office has it; null where nobody has said.
                 alter table people add column may_be_recorded boolean, add column recorded_said_on date;
                 alter table sections add column formula jsonb,
-                    add column releases_by_itself boolean not null default false;
+                    add column releases_by_itself boolean not null default false,
+                    -- Students who have missed three sessions or more one after the other, up to now.
+                    add column absent_running integer not null default 0;
 
                 -- What is about a session has no foreign key to it: a deleted series is put back with its sessions'
                 -- own ids, and what was told of them is still there.
@@ -173,7 +175,7 @@ return new class extends Migration {
             'drop table recording_places, recording_readers, recording_parts, recording_cues, recordings,
                 changed_scores, session_notes, room_counts, session_sums, absences_told, attendance_corrections, presence_columns,
                 presence_reads, presence_events;
-            alter table sections drop column formula, drop column releases_by_itself;
+            alter table sections drop column formula, drop column releases_by_itself, drop column absent_running;
             alter table people drop column may_be_recorded, drop column recorded_said_on;
             alter table schools drop column attendance, drop column recordings_days',
         );

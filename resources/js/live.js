@@ -23,7 +23,9 @@ export const live = () => ({
     busy() {
         const parts = this.$refs.parts;
         return (
-            this.points.length > 0 || parts.contains(document.activeElement) || parts.querySelector('details.more[open]')
+            this.points.length > 0 ||
+            parts.contains(document.activeElement) ||
+            parts.querySelector('details.more[open]')
         );
     },
     async again() {

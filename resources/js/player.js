@@ -63,8 +63,7 @@ export const player = () => ({
         const ms = this.$refs.media.currentTime * 1000;
         let said = '';
         this.$refs.transcript.querySelectorAll('.cue').forEach(cue => {
-            const isNow =
-                cue.dataset.n === this.part && Number(cue.dataset.from) <= ms && ms < Number(cue.dataset.to);
+            const isNow = cue.dataset.n === this.part && Number(cue.dataset.from) <= ms && ms < Number(cue.dataset.to);
             if (isNow) said = cue.querySelector('span').textContent;
             if (isNow && !cue.classList.contains('now')) {
                 const box = this.$refs.transcript;

@@ -49,7 +49,8 @@
             </ul>
             @if ($isStudent && auth()->user()->isCoordinator())
                 <h2 class="mt-3">{{ __('recordings.consent.title') }}</h2>
-                <form class="d-flex gap-2 align-items-center" method="post" action="{{ route('person.recorded', $who->sourced_id) }}">@csrf
+                <form class="d-flex gap-2 align-items-center" method="post" action="{{ route('person.recorded', $who->sourced_id) }}">
+                    @csrf
                     @method('put')
                     <select class="form-select w-auto" name="agreed" aria-label="{{ __('recordings.consent.title') }}">
                         @foreach (['yes' => true, 'no' => false, 'unknown' => null] as $word => $value)
@@ -58,7 +59,8 @@
                     </select>
                     <button class="btn btn-side">{{ __('recordings.consent.keep') }}</button>
                     @if ($who->recorded_said_on !== null)
-                        <span class="quiet">{{ __('recordings.consent.since', ['day' => Nomada\App\View\DateText::of($who->recorded_said_on)]) }}</span>
+                        <span
+                            class="quiet">{{ __('recordings.consent.since', ['day' => Nomada\App\View\DateText::of($who->recorded_said_on)]) }}</span>
                     @endif
                 </form>
             @endif

@@ -306,11 +306,7 @@ final class Browser
     /** Waits until the page shows these words. */
     public function see(string $words, string $css = 'body', ?float $patience = null): self
     {
-        $this->wait(
-            fn (): bool => str_contains($this->text($css), $words),
-            "seeing \"$words\"",
-            $patience,
-        );
+        $this->wait(fn (): bool => str_contains($this->text($css), $words), "seeing \"$words\"", $patience);
 
         return $this;
     }

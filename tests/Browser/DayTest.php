@@ -24,121 +24,178 @@ function dayBegins(RunningCopy $copy): Session
 /** Comes in by the own page, and is past the devices. */
 function comesIn(Browser $b, string $how): Browser
 {
-    return $b->press('Come in')->see('It starts')->press('Come in')->see('Microphone, loudspeaker and camera')->press($how)->see('The talk');
+    return $b
+        ->press('Come in')
+        ->see('It starts')
+        ->press('Come in')
+        ->see('Microphone, loudspeaker and camera')
+        ->press($how)
+        ->see('The talk');
 }
 
-test('a whole lesson: a teacher and two students in three browsers, then attendance and the recording', function () {
-    $copy = RunningCopy::shared();
-    $session = dayBegins($copy);
-    $teacher = browser()->fresh($copy->url())->signInAsDemo('T-02');
-    $galia = Browser::start();
-    $farid = Browser::start();
-    try {
-        $teacher->open("/live/$session->id")->see('22 have not come')->press('Come in as the teacher');
-        $teacher->see('You are inside; the others can come in.');
-        // The devices are tried before anybody hears: Chromium's own microphone beeps.
-        $galia->fresh($copy->url())->signInAsDemo('S-8-001')->size(390, 844)->press('Come in')->see('It starts')->press('Come in');
-        $galia->see('Before anybody hears you')->press('Try')->see('The microphone hears you.');
-        expect($galia->script('return document.querySelectorAll("#mics option").length'))->toBeGreaterThan(0);
-        $galia->press('All works')->see('2 people are inside');
-        expect($galia->scrollsSideways())->toBeFalse();
-        $farid
-            ->fresh($copy->url())
-            ->signIn((string) DB::table('people')->where('sourced_id', 'S-8-002')->value('email'), 'carnival-tide-27');
-        comesIn($farid, 'Come in without a camera')->see('3 people are inside');
-        // Hands in their order, the floor, the microphone.
-        $farid->press('Raise your hand')->see('Take your hand down');
-        $galia->press('Raise your hand')->see('Take your hand down');
-        $teacher->see('2 inside');
-        $teacher->wait(
-            fn (): bool => preg_match('/1 Farid Soutiño.*2 Galia Zabalo/s', $teacher->text('.a-who')) === 1,
-            'both hands in their order',
-        );
-        $teacher->press('more Farid')->press('Give the floor Farid')->see('The floor is given.');
-        $farid->see('has the floor')->press('Microphone on')->see('Microphone off');
-        $teacher->see('speaks');
-        // A quick question, answered and counted.
-        $teacher->press('Ask a quick question')->fill('text', 'Is the tide rising?');
-        $teacher->click('details[open] .btn-main')->see('The question is asked.');
-        $galia->see('Is the tide rising?')->press('yes');
-        $farid->see('Is the tide rising?')->press('no');
-        $teacher->see('2 have answered')->press('Clear it')->see('Quick question: Is the tide rising? 1 yes, 1 no');
-        // The talk: to everybody, and to the teacher alone; a line is taken away.
-        $galia->fill('text', 'my loudspeaker is faint')->script('document.querySelector("[name=to]").value = "teacher"');
-        $galia->press('Send');
-        $teacher->see('only you read this');
-        $farid->fill('text', 'is it the grey part?')->press('Send')->see('Farid Soutiño: is it the grey part?');
-        expect($farid->text())->not->toContain('faint');
-        $teacher->see('is it the grey part?')->press('Take away is it the grey part?')->see('The line is taken away.');
-        $galia->see('taken away by the teacher');
-        // The sheet, and recording, which everybody is told.
-        $teacher->find('#sheet-text')->sendKeys('high water 12:40');
-        $teacher->press('Put it at the middle');
-        $galia->wait(
-            fn (): bool => str_contains((string) $galia->script('return document.querySelector("#sheet svg").textContent'), 'high water'),
-            'the sheet',
-        );
-        $copy->clock('10:01');
-        $teacher->press('Record…')->see('have not agreed')->press('Everybody was asked')->see('Everybody is told.');
-        $galia->see('This is recorded.');
-        expect($teacher->accessibilityFaults())->toBe([])->and($galia->accessibilityFaults())->toBe([]);
-        // The end shuts the door behind.
-        $copy->clock('10:47');
-        $teacher->press('End for everybody')->press('End it for everybody')->see('nobody is left inside');
-        $galia->see('It is over');
-        $farid->see('It is over');
-    } finally {
-        $farid->end();
-    }
+test(
+    'a whole lesson: a teacher and two students in three browsers, then attendance and the recording',
+    function () {
+        $copy = RunningCopy::shared();
+        $session = dayBegins($copy);
+        $teacher = browser()->fresh($copy->url())->signInAsDemo('T-02');
+        $galia = Browser::start();
+        $farid = Browser::start();
+        try {
+            $teacher
+                ->open("/live/$session->id")
+                ->see('22 have not come')
+                ->press('Come in as the teacher');
+            $teacher->see('You are inside; the others can come in.');
+            // The devices are tried before anybody hears: Chromium's own microphone beeps.
+            $galia
+                ->fresh($copy->url())
+                ->signInAsDemo('S-8-001')
+                ->size(390, 844)
+                ->press('Come in')
+                ->see('It starts')
+                ->press('Come in');
+            $galia->see('Before anybody hears you')->press('Try')->see('The microphone hears you.');
+            expect($galia->script('return document.querySelectorAll("#mics option").length'))->toBeGreaterThan(0);
+            $galia->press('All works')->see('2 people are inside');
+            expect($galia->scrollsSideways())->toBeFalse();
+            $farid
+                ->fresh($copy->url())
+                ->signIn(
+                    (string) DB::table('people')->where('sourced_id', 'S-8-002')->value('email'),
+                    'carnival-tide-27',
+                );
+            comesIn($farid, 'Come in without a camera')->see('3 people are inside');
+            // Hands in their order, the floor, the microphone.
+            $farid->press('Raise your hand')->see('Take your hand down');
+            $galia->press('Raise your hand')->see('Take your hand down');
+            $teacher->see('2 inside');
+            $teacher->wait(
+                fn (): bool => preg_match('/1 Farid Soutiño.*2 Galia Zabalo/s', $teacher->text('.a-who')) === 1,
+                'both hands in their order',
+            );
+            $teacher->press('more Farid')->press('Give the floor Farid')->see('The floor is given.');
+            $farid->see('has the floor')->press('Microphone on')->see('Microphone off');
+            $teacher->see('speaks');
+            // A quick question, answered and counted.
+            $teacher->press('Ask a quick question')->fill('text', 'Is the tide rising?');
+            $teacher->click('details[open] .btn-main')->see('The question is asked.');
+            $galia->see('Is the tide rising?')->press('yes');
+            $farid->see('Is the tide rising?')->press('no');
+            $teacher
+                ->see('2 have answered')
+                ->press('Clear it')
+                ->see('Quick question: Is the tide rising? 1 yes, 1 no');
+            // The talk: to everybody, and to the teacher alone; a line is taken away.
+            $galia
+                ->fill('text', 'my loudspeaker is faint')
+                ->script('document.querySelector("[name=to]").value = "teacher"');
+            $galia->press('Send');
+            $teacher->see('only you read this');
+            $farid->fill('text', 'is it the grey part?')->press('Send')->see('Farid Soutiño: is it the grey part?');
+            expect($farid->text())->not->toContain('faint');
+            $teacher
+                ->see('is it the grey part?')
+                ->press('Take away is it the grey part?')
+                ->see('The line is taken away.');
+            $galia->see('taken away by the teacher');
+            // The sheet, and recording, which everybody is told.
+            $teacher->find('#sheet-text')->sendKeys('high water 12:40');
+            $teacher->press('Put it at the middle');
+            $galia->wait(
+                fn (): bool => str_contains(
+                    (string) $galia->script('return document.querySelector("#sheet svg").textContent'),
+                    'high water',
+                ),
+                'the sheet',
+            );
+            $copy->clock('10:01');
+            $teacher
+                ->press('Record…')
+                ->see('have not agreed')
+                ->press('Everybody was asked')
+                ->see('Everybody is told.');
+            $galia->see('This is recorded.');
+            expect($teacher->accessibilityFaults())->toBe([])->and($galia->accessibilityFaults())->toBe([]);
+            // The end shuts the door behind.
+            $copy->clock('10:47');
+            $teacher->press('End for everybody')->press('End it for everybody')->see('nobody is left inside');
+            $galia->see('It is over');
+            $farid->see('It is over');
+        } finally {
+            $farid->end();
+        }
 
-    // Attendance follows by itself; a correction stands beside it.
-    try {
-        $teacher->open("/records/sections/8MAR/sessions/$session->id")->see('2 of 22 came')->see('20 absent');
-        $teacher->press('Correct…')->script('document.querySelector("#who").value = "S-8-003"');
-        $teacher->script('document.querySelector("#status").value = "present"');
-        $teacher->fill('why', 'came by phone')->press('Keep it beside')->see('corrected: came by phone')->see('3 of 22 came');
-        expect($teacher->accessibilityFaults())->toBe([]);
-        // The recording: nothing for the student before it is released, and then its parts and its words.
-        $galia->open('/me')->see('Coming sessions');
-        expect($galia->text())->not->toContain('Recordings');
-        $copy->wait(function (): bool {
-            Artisan::call('nomada:recording');
+        // Attendance follows by itself; a correction stands beside it.
+        try {
+            $teacher
+                ->open("/records/sections/8MAR/sessions/$session->id")
+                ->see('2 of 22 came')
+                ->see('20 absent');
+            $teacher->press('Correct…')->script('document.querySelector("#who").value = "S-8-003"');
+            $teacher->script('document.querySelector("#status").value = "present"');
+            $teacher
+                ->fill('why', 'came by phone')
+                ->press('Keep it beside')
+                ->see('corrected: came by phone')
+                ->see('3 of 22 came');
+            expect($teacher->accessibilityFaults())->toBe([]);
+            // The recording: nothing for the student before it is released, and then its parts and its words.
+            $galia->open('/me')->see('Coming sessions');
+            expect($galia->text())->not->toContain('Recordings');
+            $copy->wait(function (): bool {
+                Artisan::call('nomada:recording');
 
-            return DB::table('recordings')->where('state', 'ready')->exists();
-        });
-        $recording = (int) DB::table('recordings')->value('id');
-        $teacher->open('/records')->see('1 recording to release')->press('Release the recording');
-        $teacher->waitForPath('#/recordings/#')->see('Part 1')->press('Release')->see('Released.');
-        expect($teacher->accessibilityFaults())->toBe([]);
-        $galia->open('/me')->see('Recordings')->press('Recording of Y8 Marine Science, Tue 9 Feb')->see('Transcript');
-        $galia->wait(
-            fn (): bool => $galia->script('return document.querySelector("audio").duration > 60') === true,
-            'the sound',
-        );
-        // A line of the transcript leads to its moment, and the place is kept.
-        $galia->script('document.querySelectorAll(".cue button")[20].click()');
-        $galia->wait(fn (): bool => $galia->count('.cue.now') === 1, 'the transcript to follow');
-        $galia->script('document.querySelector("audio").pause()');
-        $copy->wait(fn (): bool => DB::table('recording_places')->where('recording_id', $recording)->exists());
-        expect($galia->accessibilityFaults())->toBe([])->and($galia->scrollsSideways())->toBeFalse();
-        $galia->open('/sections/8MAR/recordings?q=harbour')->see('places');
-        $teacher->open("/recordings/$recording")->press('Withdraw it')->see('Withdrawn');
-        $galia->open('/me')->see('Coming sessions');
-        expect($galia->text())->not->toContain('Recordings');
-    } finally {
-        $galia->end();
-    }
-});
+                return DB::table('recordings')->where('state', 'ready')->exists();
+            });
+            $recording = (int) DB::table('recordings')->value('id');
+            $teacher->open('/records')->see('1 recording to release')->press('Release the recording');
+            $teacher->waitForPath('#/recordings/#')->see('Part 1')->press('Release')->see('Released.');
+            expect($teacher->accessibilityFaults())->toBe([]);
+            $galia
+                ->open('/me')
+                ->see('Recordings')
+                ->press('Recording of Y8 Marine Science, Tue 9 Feb')
+                ->see('Transcript');
+            $galia->wait(
+                fn (): bool => $galia->script('return document.querySelector("audio").duration > 60') === true,
+                'the sound',
+            );
+            // A line of the transcript leads to its moment, and the place is kept.
+            $galia->script('document.querySelectorAll(".cue button")[20].click()');
+            $galia->wait(fn (): bool => $galia->count('.cue.now') === 1, 'the transcript to follow');
+            $galia->script('document.querySelector("audio").pause()');
+            $copy->wait(fn (): bool => DB::table('recording_places')->where('recording_id', $recording)->exists());
+            expect($galia->accessibilityFaults())->toBe([])->and($galia->scrollsSideways())->toBeFalse();
+            $galia->open('/sections/8MAR/recordings?q=harbour')->see('places');
+            $teacher
+                ->open("/recordings/$recording")
+                ->press('Withdraw it')
+                ->see('Withdrawn');
+            $galia->open('/me')->see('Coming sessions');
+            expect($galia->text())->not->toContain('Recordings');
+        } finally {
+            $galia->end();
+        }
+    },
+);
 
 test('the rehearsal shows all of it with invented students', function () {
     $copy = RunningCopy::shared();
     $session = dayBegins($copy);
     $b = browser()->fresh($copy->url())->signInAsDemo('T-02');
-    $b->open("/live/$session->id")->press('Rehearse')->press('Begin the rehearsal')->see('4 outside')->see('2 inside');
+    $b->open("/live/$session->id")
+        ->press('Rehearse')
+        ->press('Begin the rehearsal')
+        ->see('4 outside')
+        ->see('2 inside');
     $b->press('Let them go on')->see('Is the harbour the grey part?')->see('1 Alba Ferrán', '.a-who');
     $b->press('Let all in')->see('Everybody is let in.')->see('6 inside');
     $b->press('more Alba')->press('Give the floor Alba')->see('has the floor');
-    $b->press('Ask a quick question')->fill('text', 'Ready?')->click('details[open] .btn-main')->see('The question is asked.');
+    $b->press('Ask a quick question')
+        ->fill('text', 'Ready?')
+        ->click('details[open] .btn-main')
+        ->see('The question is asked.');
     $b->press('Let them go on')->press('Let them go on')->see('2 have answered');
     expect($b->accessibilityFaults())->toBe([]);
     $b->press('The real one')->see('22 have not come');

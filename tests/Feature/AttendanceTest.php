@@ -20,7 +20,8 @@ function heldLesson($test, string $day = '2027-02-09', string $who = 'S-1', stri
     $file = sys_get_temp_dir().'/held-'.bin2hex(random_bytes(4)).'.csv';
     file_put_contents(
         $file,
-        "person,at,what\n$who,{$day}T10:00:00+01:00,join\n".($late === '' ? '' : "$late,{$day}T10:08:00+01:00,join\n"),
+        "person,at,what\n$who,{$day}T10:00:00+01:00,join\n".
+            ($late === '' ? '' : "$late,{$day}T10:08:00+01:00,join\n"),
     );
     Artisan::call('nomada:presence', ['file' => $file, '--section' => ['MAR'], '--day' => $day]);
 
@@ -53,9 +54,19 @@ test('a correction stands beside what was computed, with who and why, and can be
         ->post("$path/corrections", ['who' => 'S-3', 'status' => 'present', 'why' => ' '])
         ->assertSessionHasErrors('why');
     $this->post("$path/corrections", ['who' => 'S-4', 'status' => 'present', 'why' => 'x'])->assertNotFound();
-    $this->post("$path/corrections", ['who' => 'S-3', 'status' => 'here', 'why' => 'x'])->assertSessionHasErrors('status');
-    $this->post("$path/corrections", ['who' => 'S-3', 'status' => 'present', 'minutes' => 40, 'why' => 'came by phone']);
-    $this->get($path)->assertSee('corrected: came by phone')->assertSee('Nadir Haddad')->assertSee('computed: absent, 0 min');
+    $this->post("$path/corrections", ['who' => 'S-3', 'status' => 'here', 'why' => 'x'])->assertSessionHasErrors(
+        'status',
+    );
+    $this->post("$path/corrections", [
+        'who' => 'S-3',
+        'status' => 'present',
+        'minutes' => 40,
+        'why' => 'came by phone',
+    ]);
+    $this->get($path)
+        ->assertSee('corrected: came by phone')
+        ->assertSee('Nadir Haddad')
+        ->assertSee('computed: absent, 0 min');
     Artisan::call('nomada:attendance', ['--section' => ['MAR'], '--day' => '2027-02-09', '--json' => true]);
     $own = array_column((array) json_decode(Artisan::output(), true), null, 'person')['S-3'];
     expect([$own['status'], $own['minutes'], $own['corrected']])
@@ -65,9 +76,15 @@ test('a correction stands beside what was computed, with who and why, and can be
     $this->delete("$path/corrections/S-3")->assertSessionHasNoErrors();
     expect(DB::table('session_sums')->value('absent'))->toBe(1);
     // Nobody was late for what has not begun.
-    $ahead = Session::query()->whereRelation('series.section', 'sourced_id', 'MAR')->where('day', '2027-02-11')->value('id');
-    $this->post("/records/sections/MAR/sessions/$ahead/corrections", ['who' => 'S-3', 'status' => 'absent', 'why' => 'x'])
-        ->assertSessionHasErrors('status');
+    $ahead = Session::query()
+        ->whereRelation('series.section', 'sourced_id', 'MAR')
+        ->where('day', '2027-02-11')
+        ->value('id');
+    $this->post("/records/sections/MAR/sessions/$ahead/corrections", [
+        'who' => 'S-3',
+        'status' => 'absent',
+        'why' => 'x',
+    ])->assertSessionHasErrors('status');
 });
 
 test('an absence that was told is excused, by the office or by a guardian\'s own link', function () {
@@ -85,7 +102,9 @@ test('an absence that was told is excused, by the office or by a guardian\'s own
     $tell = html_entity_decode($m[1]);
     $this->post($tell, ['who' => 'S-3', 'from_day' => '11 Feb'])->assertNotFound();
     $this->post($tell, ['who' => 'S-1', 'from_day' => '8 Feb'])->assertSessionHasErrors('from_day');
-    $this->post($tell, ['who' => 'S-1', 'from_day' => '12 Feb', 'last' => '11 Feb'])->assertSessionHasErrors('to_day');
+    $this->post($tell, ['who' => 'S-1', 'from_day' => '12 Feb', 'last' => '11 Feb'])->assertSessionHasErrors(
+        'to_day',
+    );
     $this->post($tell, ['who' => 'S-1', 'from_day' => '11 Feb', 'last' => '12 Feb'])->assertSessionHas('said');
     $this->get(str_replace('signature=', 'signature=0', $page))->assertForbidden();
     expect(DB::table('absences_told')->value('from_day'))->toBe('2027-02-11');
@@ -98,7 +117,10 @@ test('who was away on a day, and one letter to each guardian', function () {
         ->assertSeeInOrder(['Galia Zabalo', 'Teo Kallas'])
         ->assertSee('Write to the guardians of 1 student');
     $this->post('/records/missed', ['date' => '9 Feb'])->assertSessionHas('said', '1 letter goes out.');
-    $this->post('/records/missed', ['date' => '9 Feb'])->assertSessionHas('said', 'Everybody was written to already.');
+    $this->post('/records/missed', ['date' => '9 Feb'])->assertSessionHas(
+        'said',
+        'Everybody was written to already.',
+    );
     postGoes();
     $letter = mailbox($this, 'G-1')[0]->text();
     expect($letter)
@@ -117,12 +139,16 @@ test('three absences running are a snag', function () {
     }
     $this->as('T-2')->get('/records/sections/MAR')->assertSee('3 absences running');
     $this->get('/records/missed?date=2027-02-09')->assertSeeInOrder(['Teo Kallas', '3 absences running']);
+    // Two of three have missed all of them.
+    $this->as('A-1')->get('/?show=snags')->assertSee('2 students absent three times running');
 });
 
 test('the school sets what counts, and every sum follows', function () {
     heldLesson($this);
     $rules = ['late_after' => 10, 'present_from' => 75, 'absent_under' => 10, 'recordings_days' => 30];
-    $this->as('A-1')->put('/records/rules', ['absent_under' => 80] + $rules)->assertSessionHasErrors('absent_under');
+    $this->as('A-1')
+        ->put('/records/rules', ['absent_under' => 80] + $rules)
+        ->assertSessionHasErrors('absent_under');
     $this->put('/records/rules', $rules)->assertSessionHasNoErrors();
     app()->call([new Nomada\App\Jobs\WorkOutAttendance(), 'handle']);
     expect((array) DB::table('session_sums')->first(['present', 'late']))->toBe(['present' => 2, 'late' => 0]);
@@ -136,7 +162,11 @@ test('the table goes out as CSV, as a workbook with a sheet a session, and as a 
         'status' => 'excused',
         'why' => '=1+1',
     ]);
-    $csv = new Csv('a.csv', $this->get('/records/sections/MAR/as/csv')->assertOk()->getContent(), ['Day', 'Id', 'Status']);
+    $csv = new Csv('a.csv', $this->get('/records/sections/MAR/as/csv')->assertOk()->getContent(), [
+        'Day',
+        'Id',
+        'Status',
+    ]);
     expect($csv->faults)
         ->toBe([])
         ->and(count($csv->rows))
@@ -174,12 +204,29 @@ test('a score is made by the section\'s own formula, and changed only with a rea
         'answers' => 2,
         'hands' => 1,
     ]);
-    $formula = ['maximum' => 20, 'weight_present' => 1, 'cap_present' => 100, 'weight_answers' => 1, 'cap_answers' => 4];
-    $this->as('T-2')->put('/records/sections/MAR/formula', ['maximum' => 0] + $formula)->assertSessionHasErrors('maximum');
+    $formula = [
+        'maximum' => 20,
+        'weight_present' => 1,
+        'cap_present' => 100,
+        'weight_answers' => 1,
+        'cap_answers' => 4,
+    ];
+    $this->as('T-2')
+        ->put('/records/sections/MAR/formula', ['maximum' => 0] + $formula)
+        ->assertSessionHasErrors('maximum');
     $this->put('/records/sections/MAR/formula', $formula)->assertSessionHasNoErrors();
     // All of ten for having come, half of ten for two of four answers.
-    $this->get('/records/sections/MAR')->assertSeeInOrder(['Teo Kallas', '0.0', 'Rui Mestre', '15.0', 'Galia Zabalo', '10.0']);
-    $this->put('/records/sections/MAR/scores/S-3', ['points' => 21, 'why' => 'x'])->assertSessionHasErrors('points');
+    $this->get('/records/sections/MAR')->assertSeeInOrder([
+        'Teo Kallas',
+        '0.0',
+        'Rui Mestre',
+        '15.0',
+        'Galia Zabalo',
+        '10.0',
+    ]);
+    $this->put('/records/sections/MAR/scores/S-3', ['points' => 21, 'why' => 'x'])->assertSessionHasErrors(
+        'points',
+    );
     $this->put('/records/sections/MAR/scores/S-3', ['points' => 5, 'why' => ''])->assertSessionHasErrors('why');
     $this->put('/records/sections/MAR/scores/S-3', ['points' => 5, 'why' => 'wrote it down']);
     $this->get('/records/sections/MAR')->assertSee('changed: wrote it down');
@@ -203,7 +250,10 @@ test('a list is brought on screen: its columns matched once, its people side by 
     $at = $upload();
     $this->get($at)->assertSee('Say which column has the person');
     $chosen = "$at?as_person=Who&as_came=In&as_left=Out";
-    $this->get($chosen)->assertSee('4 events')->assertSee('1 person is certain')->assertSeeInOrder(['Rui', 'Rui Mestre', 'Vera']);
+    $this->get($chosen)
+        ->assertSee('4 events')
+        ->assertSee('1 person is certain')
+        ->assertSeeInOrder(['Rui', 'Rui Mestre', 'Vera']);
     $this->post($chosen, ['choice' => ['S-2', '']])->assertSessionHas('said', '4 new events are kept.');
     $this->get('/records/sections/MAR')->assertSee('67 % came');
     expect(DB::table('session_sums')->value('guests'))->toBe(1);
@@ -211,7 +261,10 @@ test('a list is brought on screen: its columns matched once, its people side by 
     $again = $upload();
     $this->get($again)->assertSee('4 events');
     $this->post($again, ['choice' => ['S-2', '']])->assertSessionHas('said', 'Nothing of it is new.');
-    $this->post('/records/sections/MAR/lists', ['date' => '9 Feb', 'zone' => 'Nowhere'])->assertSessionHasErrors(['list', 'zone']);
+    $this->post('/records/sections/MAR/lists', ['date' => '9 Feb', 'zone' => 'Nowhere'])->assertSessionHasErrors([
+        'list',
+        'zone',
+    ]);
 });
 
 test('presence is read from the room: who came and left, what they did, and when it was ended', function () {
@@ -219,21 +272,38 @@ test('presence is read from the room: who came and left, what they did, and when
     Artisan::call('nomada:links', ['--section' => ['MAR']]);
     Artisan::call('nomada:register', ['--section' => ['MAR']]);
     momentAt('2027-02-09', '09:56');
-    $session = Session::query()->whereRelation('series.section', 'sourced_id', 'MAR')->where('day', '2027-02-09')->firstOrFail();
+    $session = Session::query()
+        ->whereRelation('series.section', 'sourced_id', 'MAR')
+        ->where('day', '2027-02-09')
+        ->firstOrFail();
     $live = "/live/$session->id";
-    $this->as('T-2')->post($live, ['act' => 'come-in'])->assertSessionHas('said', 'You are inside; the others can come in.');
-    $link = Nomada\App\Models\Joining\JoinLink::query()->inForce()->where('kind', 'personal')->whereRelation('person', 'sourced_id', 'S-1')->firstOrFail();
+    $this->as('T-2')
+        ->post($live, ['act' => 'come-in'])
+        ->assertSessionHas('said', 'You are inside; the others can come in.');
+    $link = Nomada\App\Models\Joining\JoinLink::query()
+        ->inForce()
+        ->where('kind', 'personal')
+        ->whereRelation('person', 'sourced_id', 'S-1')
+        ->firstOrFail();
     cache()->flush();
     $this->as('S-1')->post("/join/$link->secret");
     momentAt('2027-02-09', '10:30');
-    $this->as('T-2')->post($live, ['act' => 'end'])->assertSessionHas('said', 'It is over for everybody; nobody is left inside.');
+    $this->as('T-2')
+        ->post($live, ['act' => 'end'])
+        ->assertSessionHas('said', 'It is over for everybody; nobody is left inside.');
     $page = $this->get("/records/sections/MAR/sessions/$session->id");
-    $page->assertSee('the bridge&#039;s 4 events', false)->assertSee('Ended for everybody at 10:30')->assertSee('1 of 3 came');
+    $page
+        ->assertSee('the bridge&#039;s 4 events', false)
+        ->assertSee('Ended for everybody at 10:30')
+        ->assertSee('1 of 3 came');
     Artisan::call('nomada:attendance', ['--section' => ['MAR'], '--day' => '2027-02-09', '--json' => true]);
     $own = array_column((array) json_decode(Artisan::output(), true), null, 'person');
     // It was held for 30 minutes, and she was there for all of them.
     expect([$own['S-1']['status'], $own['S-1']['minutes']])->toBe(['present', 30]);
-    $this->post("/records/sections/MAR/sessions/$session->id/reading")->assertSessionHas('said', 'The bridge told nothing new.');
+    $this->post("/records/sections/MAR/sessions/$session->id/reading")->assertSessionHas(
+        'said',
+        'The bridge told nothing new.',
+    );
     $this->get('/today')->assertSee('ended for everybody');
 });
 
@@ -248,18 +318,24 @@ test('a student reads their own attendance only', function () {
 test('a lesson outside the timetable starts in two clicks, and ends like any other', function () {
     $this->school();
     momentAt('2027-02-10', '13:00');
-    $this->as('T-2')->post('/today/start', ['section' => 'MAR', 'minutes' => 30])->assertSessionHasErrors('section');
+    $this->as('T-2')
+        ->post('/today/start', ['section' => 'MAR', 'minutes' => 30])
+        ->assertSessionHasErrors('section');
     Artisan::call('nomada:links', ['--section' => ['MAR']]);
-    $this->as('T-1')->post('/today/start', ['section' => 'MAR', 'minutes' => 30])->assertForbidden();
-    $this->as('T-2')->post('/today/start', ['section' => 'MAR', 'minutes' => 3])->assertSessionHasErrors('minutes');
+    $this->as('T-1')
+        ->post('/today/start', ['section' => 'MAR', 'minutes' => 30])
+        ->assertForbidden();
+    $this->as('T-2')
+        ->post('/today/start', ['section' => 'MAR', 'minutes' => 3])
+        ->assertSessionHasErrors('minutes');
     $at = $this->post('/today/start', ['section' => 'MAR', 'minutes' => 30])->headers->get('Location');
     expect($at)->toContain('/live/');
     $session = Session::query()->findOrFail((int) basename((string) $at));
-    expect([$session->day, $session->starts_at->timestamp, $session->ends_at->timestamp - $session->starts_at->timestamp])->toBe([
-        '2027-02-10',
-        strtotime('2027-02-10 13:01 Europe/Madrid'),
-        1800,
-    ]);
+    expect([
+        $session->day,
+        $session->starts_at->timestamp,
+        $session->ends_at->timestamp - $session->starts_at->timestamp,
+    ])->toBe(['2027-02-10', strtotime('2027-02-10 13:01 Europe/Madrid'), 1800]);
     $this->get((string) $at)->assertOk()->assertSee('Come in as the teacher');
 });
 
@@ -267,17 +343,36 @@ test('at the desk the guardian is told, a pass is sent, a note is kept', functio
     $this->school();
     Artisan::call('nomada:links', ['--section' => ['MAR']]);
     momentAt('2027-02-09', '10:10');
-    $id = Session::query()->whereRelation('series.section', 'sourced_id', 'MAR')->where('day', '2027-02-09')->value('id');
-    $this->as('T-2')->get("/live/$id")->assertSee('3 have not come')->assertSeeInOrder(['Teo Kallas', 'no guardian known', 'Galia Zabalo', 'Tell the guardian']);
-    $this->post("/live/$id", ['act' => 'tell-guardian', 'person' => 'S-1'])->assertSessionHas('said', '1 guardian of Galia Zabalo is told.');
+    $id = Session::query()
+        ->whereRelation('series.section', 'sourced_id', 'MAR')
+        ->where('day', '2027-02-09')
+        ->value('id');
+    $this->as('T-2')
+        ->get("/live/$id")
+        ->assertSee('3 have not come')
+        ->assertSeeInOrder(['Teo Kallas', 'no guardian known', 'Galia Zabalo', 'Tell the guardian']);
+    $this->post("/live/$id", ['act' => 'tell-guardian', 'person' => 'S-1'])->assertSessionHas(
+        'said',
+        '1 guardian of Galia Zabalo is told.',
+    );
     $this->get("/live/$id")->assertSee('guardian told');
     postGoes();
-    expect(mailbox($this, 'G-1')[0]->text())->toContain('Galia Zabalo has not come to Y8 Marine Science')->toContain('Tue 9 Feb 10:00');
+    expect(mailbox($this, 'G-1')[0]->text())
+        ->toContain('Galia Zabalo has not come to Y8 Marine Science')
+        ->toContain('Tue 9 Feb 10:00');
     $this->post("/live/$id", ['act' => 'pass', 'name' => ''])->assertSessionHasErrors('name');
-    $this->post("/live/$id", ['act' => 'pass', 'name' => 'Vera Ocampo', 'email' => 'vera@home.example'])
-        ->assertSessionHas('said', 'The pass of Vera Ocampo is on its way to vera@home.example.');
-    $this->post("/live/$id", ['act' => 'note', 'text' => 'Went as far as page 12'])->assertSessionHas('said', 'Kept.');
+    $this->post("/live/$id", [
+        'act' => 'pass',
+        'name' => 'Vera Ocampo',
+        'email' => 'vera@home.example',
+    ])->assertSessionHas('said', 'The pass of Vera Ocampo is on its way to vera@home.example.');
+    $this->post("/live/$id", ['act' => 'note', 'text' => 'Went as far as page 12'])->assertSessionHas(
+        'said',
+        'Kept.',
+    );
     $this->get("/live/$id")->assertSee('Went as far as page 12');
     $this->post("/live/$id", ['act' => 'dance'])->assertSessionHasErrors('act');
-    $this->as('T-1')->post("/live/$id", ['act' => 'note', 'text' => 'x'])->assertForbidden();
+    $this->as('T-1')
+        ->post("/live/$id", ['act' => 'note', 'text' => 'x'])
+        ->assertForbidden();
 });

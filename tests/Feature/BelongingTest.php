@@ -62,7 +62,12 @@ function knock(string $who): DoorReply
 {
     $link = JoinLink::query()->inForce()->where('kind', 'series')->firstOrFail();
 
-    return app(DoorPage::class)->answer($link, (string) $link->secret, personCalled($who), askBridge: false)[0]->reply;
+    return app(DoorPage::class)->answer(
+        $link,
+        (string) $link->secret,
+        personCalled($who),
+        askBridge: false,
+    )[0]->reply;
 }
 
 /** The days that a person's calendar has, as the calendar server gets it. */

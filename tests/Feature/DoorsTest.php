@@ -158,10 +158,14 @@ test('a rehearsal brings invented students, and counts for nothing', function ()
         ->assertSee('Alba Ferrán')
         ->assertSee('4 outside');
     $this->post($live, ['act' => 'let-in-all', 'rehearsal' => 1]);
-    $this->get("$live?rehearsal=1")->assertDontSee(' outside')->assertSee('7 people inside');
+    $this->get("$live?rehearsal=1")
+        ->assertDontSee(' outside')
+        ->assertSee('7 people inside');
     // They raise their hands and write, a step at a time.
     $this->post($live, ['act' => 'rehearse', 'rehearsal' => 1])->assertSessionHas('said', 'They went on.');
-    $this->get("$live?rehearsal=1")->assertSee('aria-label="Hand 1"', false)->assertSee('Is the harbour the grey part?');
+    $this->get("$live?rehearsal=1")
+        ->assertSee('aria-label="Hand 1"', false)
+        ->assertSee('Is the harbour the grey part?');
     $this->get($live)->assertDontSee('Alba Ferrán');
 });
 

@@ -32,10 +32,16 @@ function recorded($test): Recording
     ]);
     Storage::disk(FollowRecordings::DISK)->put(
         'one.wav',
-        'RIFF'.pack('V', 36 + strlen($samples)).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, 1000, 1000, 1, 8).'data'.
-            pack('V', strlen($samples)).$samples,
+        'RIFF'.
+            pack('V', 36 + strlen($samples)).
+            'WAVEfmt '.
+            pack('VvvVVvv', 16, 1, 1, 1000, 1000, 1, 8).
+            'data'.
+            pack('V', strlen($samples)).
+            $samples,
     );
-    $vtt = "WEBVTT\n\n00:00.000 --> 11:00.000\n<v Nadir Haddad>The tide rises\n\n11:10.000 --> 25:00.000\nand it falls\n";
+    $vtt =
+        "WEBVTT\n\n00:00.000 --> 11:00.000\n<v Nadir Haddad>The tide rises\n\n11:10.000 --> 25:00.000\nand it falls\n";
     file_put_contents(sys_get_temp_dir().'/one.vtt', $vtt);
     Artisan::call('nomada:recording', [
         '--section' => ['MAR'],
@@ -92,7 +98,9 @@ test('a recording is released part by part, and withdrawn again', function () {
     $this->as('S-1')->get(str_replace('/parts/1', '/parts/2', $sound))->assertForbidden();
     $this->as('S-4')->get($path)->assertNotFound();
     $this->as('S-1')->get('/me')->assertSee('Recordings')->assertSee($path);
-    $this->as('T-2')->delete("$path/release")->assertSessionHasNoErrors();
+    $this->as('T-2')
+        ->delete("$path/release")
+        ->assertSessionHasNoErrors();
     $this->as('S-1')->get($path)->assertNotFound();
     $this->get($sound)->assertNotFound();
     $this->get('/me')->assertDontSee($path);
@@ -110,10 +118,7 @@ test('to those who were absent, with a word', function () {
         ->assertSessionHasNoErrors();
     // S-3 is the only one who was not inside.
     $this->as('S-1')->get($path)->assertNotFound();
-    $this->as('S-3')
-        ->get($path)
-        ->assertSee('The word that your teacher gave you')
-        ->assertDontSee('The tide rises');
+    $this->as('S-3')->get($path)->assertSee('The word that your teacher gave you')->assertDontSee('The tide rises');
     $this->post("$path/word", ['word' => 'beach'])->assertSessionHasErrors('word');
     $this->post("$path/word", ['word' => 'harbour'])->assertSessionHasNoErrors();
     $this->get($path)->assertSee('The tide rises')->assertSee('and it falls');
@@ -122,7 +127,10 @@ test('to those who were absent, with a word', function () {
 
 test('transcripts are searched, as far as whoever searches may see them', function () {
     $recording = recorded($this);
-    $this->as('T-2')->get('/sections/MAR/recordings?q=tide')->assertSee('1 place')->assertSee('Nadir Haddad: The tide rises');
+    $this->as('T-2')
+        ->get('/sections/MAR/recordings?q=tide')
+        ->assertSee('1 place')
+        ->assertSee('Nadir Haddad: The tide rises');
     $this->as('S-1')->get('/sections/MAR/recordings?q=tide')->assertSee('Nobody said that');
     $this->as('T-2')->put("/recordings/$recording->id/release", ['whom' => 'all', 'parts' => [2]]);
     $this->as('S-1')->get('/sections/MAR/recordings?q=tide')->assertSee('Nobody said that');
@@ -132,12 +140,38 @@ test('transcripts are searched, as far as whoever searches may see them', functi
 
 test('the place is kept, and a transcript with a fault is not', function () {
     $recording = recorded($this);
-    $this->as('T-2')->post("/recordings/$recording->id/place", ['at' => 700_000])->assertNoContent();
+    $this->as('T-2')
+        ->post("/recordings/$recording->id/place", ['at' => 700_000])
+        ->assertNoContent();
     $this->get("/recordings/$recording->id")->assertSee('data-place="700000"', false);
     $this->post("/recordings/$recording->id/transcript", [
-        'transcript' => Illuminate\Http\UploadedFile::fake()->createWithContent('b.vtt', "WEBVTT\n\n1:00 --> 2:00\nno\n"),
-    ])->assertSessionHasErrors(['transcript' => 'b.vtt, line 3: Times were expected as 00:00:01.000 --> 00:00:04.000. Found "1:00 --> 2:00".']);
+        'transcript' => Illuminate\Http\UploadedFile::fake()->createWithContent(
+            'b.vtt',
+            "WEBVTT\n\n1:00 --> 2:00\nno\n",
+        ),
+    ])->assertSessionHasErrors([
+        'transcript' => 'b.vtt, line 3: Times were expected as 00:00:01.000 --> 00:00:04.000. Found "1:00 --> 2:00".',
+    ]);
     expect(DB::table('recording_cues')->count())->toBe(2);
+});
+
+test('where the section says so, a recording is released by itself, if everybody inside has agreed', function () {
+    $recording = recorded($this);
+    $this->as('T-2')
+        ->put('/records/sections/MAR/release', ['on' => 1])
+        ->assertSessionHas('said');
+    $release = app(Nomada\App\Actions\Recording\ReleaseRecording::class);
+    $release->byItself($recording->fresh());
+    expect($recording->fresh()->state)->toBe(RecordingState::Ready);
+    DB::table('people')
+        ->whereIn('sourced_id', ['S-1', 'S-2'])
+        ->update(['may_be_recorded' => true]);
+    $release->byItself($recording->fresh());
+    expect($recording->fresh()->state)->toBe(RecordingState::Released);
+    $this->as('S-1')
+        ->get("/recordings/$recording->id")
+        ->assertSee('The tide rises')
+        ->assertSee('and it falls');
 });
 
 test('a recording is kept for as long as the school says', function () {
@@ -148,7 +182,9 @@ test('a recording is kept for as long as the school says', function () {
     expect(Recording::query()->whereNotNull('deleted_at')->count())->toBe(0);
     momentAt('2027-03-02', '12:00');
     Artisan::call('nomada:tidy');
-    $this->as('S-1')->get("/recordings/$recording->id")->assertNotFound();
+    $this->as('S-1')
+        ->get("/recordings/$recording->id")
+        ->assertNotFound();
     expect(Storage::disk(FollowRecordings::DISK)->exists('one.wav'))
         ->toBeFalse()
         ->and(DB::table('recording_cues')->count())

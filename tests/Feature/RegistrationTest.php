@@ -9,7 +9,6 @@ use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
-use Nomada\App\Post\PostOffice;
 use Nomada\Core\Registration\Verdict;
 use Nomada\Standins\MimeMessage;
 

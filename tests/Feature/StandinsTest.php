@@ -90,7 +90,11 @@ test('a second device of a person takes over, and leaving leaves', function () {
         ->toBe(403);
     // An address belongs to the first browser that opened it.
     $leaves = str_replace('?', '/leave?', $this->standins->url.$second);
-    expect(Http::withHeaders(['Accept' => 'text/html'])->get($this->standins->url.$second)->status())
+    expect(
+        Http::withHeaders(['Accept' => 'text/html'])
+            ->get($this->standins->url.$second)
+            ->status(),
+    )
         ->toBe(403)
         ->and(Http::post($leaves)->status())
         ->toBe(403);
@@ -101,14 +105,21 @@ test('a second device of a person takes over, and leaving leaves', function () {
 
 test('what goes on in a room: microphones, hands, talk, sheet, a question, a recording', function () {
     $room = ($this->ask)('POST', '/bridge/rooms', '{"title":"Marine"}', ['Idempotency-Key' => 'k'])->json('id');
-    $floor = ['speak' => 'everyone', 'chat' => 'everyone', 'draw' => 'host', 'muted_on_entry' => true, 'speakers' => 1];
+    $floor = [
+        'speak' => 'everyone',
+        'chat' => 'everyone',
+        'draw' => 'host',
+        'muted_on_entry' => true,
+        'speakers' => 1,
+    ];
     $seat = fn (string $who, bool $host): string => $this->standins->url.
         ($this->ask)(
             'POST',
             "/bridge/rooms/$room/people",
             json_encode(
-                ['person' => $who, 'name' => "Name $who", 'host' => $host, 'meeting' => 'm', 'at' => 1_000_000] +
-                    ['floor' => $floor],
+                ['person' => $who, 'name' => "Name $who", 'host' => $host, 'meeting' => 'm', 'at' => 1_000_000] + [
+                    'floor' => $floor,
+                ],
             ),
         )->json('path');
     [$teacher, $galia, $rui] = [$seat('T-1', true), $seat('S-1', false), $seat('S-2', false)];
@@ -119,10 +130,17 @@ test('what goes on in a room: microphones, hands, talk, sheet, a question, a rec
         "/bridge/rooms/$room/acts",
         json_encode($with + ['act' => $act, 'meeting' => 'm', 'at' => 1_000_060]),
     );
-    $of = fn (string $who): array => array_column($act('lower-hand', ['person' => 'nobody'])->json('inside'), null, 'person')[$who];
+    $of = fn (string $who): array => array_column(
+        $act('lower-hand', ['person' => 'nobody'])->json('inside'),
+        null,
+        'person',
+    )[$who];
 
     // Microphones: one at a time, and none where the teacher keeps them off, but for whoever has the floor.
-    expect([$does($galia, ['do' => 'mic', 'on' => true]), $does($rui, ['do' => 'mic', 'on' => true])])->toBe([200, 409]);
+    expect([$does($galia, ['do' => 'mic', 'on' => true]), $does($rui, ['do' => 'mic', 'on' => true])])->toBe([
+        200,
+        409,
+    ]);
     $act('mute');
     expect($of('S-1')['mic'])->toBeFalse();
     $act('may-unmute', ['on' => false]);
@@ -143,12 +161,17 @@ test('what goes on in a room: microphones, hands, talk, sheet, a question, a rec
         ->not->toContain('faint')
         ->and($this->standins->page($teacher))
         ->toContain('Name S-1 to the teacher: my loudspeaker is faint');
-    $line = array_values(array_filter($act('chat', ['on' => false])->json('talk'), fn (array $l): bool => $l['kind'] === 'line'))[0];
+    $line = array_values(
+        array_filter($act('chat', ['on' => false])->json('talk'), fn (array $l): bool => $l['kind'] === 'line'),
+    )[0];
     $act('take-line', ['line' => $line['id']]);
     expect($this->standins->page($rui))
         ->toContain('taken away by the teacher')
         ->not->toContain('grey')
-        ->and([$does($galia, ['do' => 'say', 'text' => 'x']), $does($galia, ['do' => 'say', 'text' => 'y', 'to' => 'teacher'])])
+        ->and([
+            $does($galia, ['do' => 'say', 'text' => 'x']),
+            $does($galia, ['do' => 'say', 'text' => 'y', 'to' => 'teacher']),
+        ])
         ->toBe([403, 200]);
     // A quick question: counted once a person, cleared by the teacher.
     expect($act('ask', ['text' => 'Rising?', 'answers' => ['yes']])->status())->toBe(400);
@@ -164,20 +187,28 @@ test('what goes on in a room: microphones, hands, talk, sheet, a question, a rec
         ->toContain('Quick question: Rising? 0 yes, 2 no');
     // The sheet is the host's, or whoever's who has the floor.
     $mark = ['do' => 'mark', 'kind' => 'text', 'x' => 10, 'y' => 20, 'text' => 'high water'];
-    expect([$does($galia, $mark), $does($rui, $mark), $does($rui, ['do' => 'mark', 'kind' => 'picture', 'src' => 'x'])])
+    expect([
+        $does($galia, $mark),
+        $does($rui, $mark),
+        $does($rui, ['do' => 'mark', 'kind' => 'picture', 'src' => 'x']),
+    ])
         ->toBe([403, 200, 400])
         ->and($this->standins->page($galia))
         ->toContain('high water');
     // Whoever looks again with the version of now is told that nothing has changed.
     $version = $act('wipe')->json('version');
     $look = str_replace('?', '/look?', $galia);
-    $looks = fn (int $v): int => Http::withOptions(['cookies' => $this->standins->cookies])->get("$look&v=$v")->status();
+    $looks = fn (int $v): int => Http::withOptions(['cookies' => $this->standins->cookies])
+        ->get("$look&v=$v")
+        ->status();
     expect([$looks($version), $looks($version - 1)])->toBe([304, 200]);
     // A recording: told, stopped at the end at the latest, and ready after a while; its sound is as long as it took.
     $act('record', ['on' => true, 'at' => 1_000_100]);
     expect($this->standins->page($galia))->toContain('This is recorded');
     $act('end', ['at' => 1_000_160]);
-    $recordings = fn (): array => ($this->ask)('GET', "/bridge/rooms/$room/recordings?meeting=m")->json('recordings');
+    $recordings = fn (): array => ($this->ask)('GET', "/bridge/rooms/$room/recordings?meeting=m")->json(
+        'recordings',
+    );
     [$one] = $recordings();
     expect([$one['started'], $one['stopped'], $one['state']])
         ->toBe([1_000_100, 1_000_160, 'processing'])
@@ -194,7 +225,10 @@ test('what goes on in a room: microphones, hands, talk, sheet, a question, a rec
         ->toBe([1 => 60 * 3000])
         ->and(strlen($sound))
         ->toBe(44 + 60 * 3000);
-    $vtt = new Nomada\Core\Interchange\WebVtt('t', ($this->ask)('GET', "/bridge/rooms/$room/recordings/$one[id]/transcript")->body());
+    $vtt = new Nomada\Core\Interchange\WebVtt(
+        't',
+        ($this->ask)('GET', "/bridge/rooms/$room/recordings/$one[id]/transcript")->body(),
+    );
     expect($vtt->faults)->toBe([])->and(end($vtt->cues)->to)->toBeLessThanOrEqual(60_000);
     // What each did is told, and private lines are no lines.
     $told = ($this->ask)('GET', "/bridge/rooms/$room/events?meeting=m&after=0")->json();

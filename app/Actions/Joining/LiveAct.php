@@ -58,8 +58,15 @@ final readonly class LiveAct
     /** What they do there, one step after the other: who, what, and with what. */
     private const PLAYED = [
         [[0, ['do' => 'hand', 'on' => true]], [1, ['do' => 'say', 'text' => 'Is the harbour the grey part?']]],
-        [[1, ['do' => 'hand', 'on' => true]], [0, ['do' => 'say', 'text' => 'I hear you very faintly', 'to' => 'teacher']]],
-        [[0, ['do' => 'answer', 'choice' => 0]], [1, ['do' => 'answer', 'choice' => 1]], [0, ['do' => 'mic', 'on' => true]]],
+        [
+            [1, ['do' => 'hand', 'on' => true]],
+            [0, ['do' => 'say', 'text' => 'I hear you very faintly', 'to' => 'teacher']],
+        ],
+        [
+            [0, ['do' => 'answer', 'choice' => 0]],
+            [1, ['do' => 'answer', 'choice' => 1]],
+            [0, ['do' => 'mic', 'on' => true]],
+        ],
     ];
 
     public function __construct(
@@ -102,7 +109,9 @@ final readonly class LiveAct
         $now = $this->clock->seconds();
         // In a drop-in room nobody is late.
         $with['late'] =
-            ! $live->isRehearsal && $live->series !== null && $this->attendances->rules()->isLate($now, $live->start);
+            ! $live->isRehearsal &&
+            $live->series !== null &&
+            $this->attendances->rules()->isLate($now, $live->start);
         if (in_array($act, ['say', 'mark'], true)) {
             $with = ['person' => $by->sourced_id, 'name' => $by->name()] + $with;
         }
@@ -127,9 +136,7 @@ final readonly class LiveAct
             ($this->read)($session);
         }
 
-        return $act === 'end'
-            ? trans_choice('live.said.end', count($state['inside']))
-            : __("live.said.$act");
+        return $act === 'end' ? trans_choice('live.said.end', count($state['inside'])) : __("live.said.$act");
     }
 
     /** The teacher is inside, and stays at the desk. */
@@ -159,7 +166,13 @@ final readonly class LiveAct
         $key = "rehearsal {$live->way->room} $live->meeting";
         $step = Cache::get($key);
         if ($step === null || $this->bridge->state($live->way->room, $live->meeting)['inside'] === []) {
-            $this->bridge->admit($live->way->room, $by->sourced_id, $by->name(), true, ['device' => 'desk'] + $with);
+            $this->bridge->admit(
+                $live->way->room,
+                $by->sourced_id,
+                $by->name(),
+                true,
+                ['device' => 'desk'] + $with,
+            );
             foreach (self::INVENTED as $n => $name) {
                 $this->bridge->admit($live->way->room, "invented-$n", $name, false, ['outside' => $n > 1] + $with);
             }

@@ -11,7 +11,9 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\School;
 use Nomada\Core\Presence\AttendanceRules;
 
-/** The school's thresholds, and for how long it keeps recordings. What sessions came to is worked out again behind it. */
+/**
+ * The school's thresholds, and for how long it keeps recordings. What sessions came to is worked out again behind it.
+ */
 final readonly class KeepRules
 {
     public function __construct(private Audit $audit)

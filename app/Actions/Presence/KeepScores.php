@@ -28,8 +28,14 @@ final readonly class KeepScores
     }
 
     /** @throws Fault */
-    public function change(Section $section, Formula $formula, Person $student, float $points, string $why, Person $by): void
-    {
+    public function change(
+        Section $section,
+        Formula $formula,
+        Person $student,
+        float $points,
+        string $why,
+        Person $by,
+    ): void {
         if ($points < 0 || $points > $formula->maximum) {
             throw new Fault("Between 0 and $formula->maximum.", 'points');
         }
@@ -55,7 +61,9 @@ final readonly class KeepScores
     /** Back to what the formula says. */
     public function takeBack(Section $section, Person $student, Person $by): void
     {
-        DB::table('changed_scores')->where(['section_id' => $section->id, 'person_id' => $student->id])->delete();
+        DB::table('changed_scores')
+            ->where(['section_id' => $section->id, 'person_id' => $student->id])
+            ->delete();
         ($this->audit)('person', null, $by, "the score of {$student->name()} follows the formula again", $section);
     }
 }

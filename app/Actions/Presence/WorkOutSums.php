@@ -6,6 +6,11 @@ namespace Nomada\App\Actions\Presence;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Queries\Presence\Attendances;
+use Nomada\App\Queries\Presence\AttendanceTable;
+use Nomada\App\Queries\Presence\Pupil;
+use Nomada\Core\Presence\Attendance;
+use Nomada\Core\Presence\Running;
+use Nomada\Core\Presence\Status;
 
 /** Keeps what each session came to, for pages that show hundreds of them. */
 final readonly class WorkOutSums
@@ -34,13 +39,26 @@ final readonly class WorkOutSums
         $this->section($section, null);
     }
 
+    /** How many students have missed so many of the last sessions that somebody should ask. */
+    private static function running(AttendanceTable $table): int
+    {
+        $missing = fn (Pupil $p): bool => Running::absences(
+            array_map(fn (Attendance $a): Status => $a->status(), $table->whole($p)),
+        ) >= Running::SNAG;
+
+        return count(array_filter($table->pupils, $missing));
+    }
+
     /** @param  list<int>|null  $sessions */
     private function section(int $section, ?array $sessions): void
     {
-        $table = $this->attendances->ofSection($section, $sessions);
+        $table = $this->attendances->ofSection($section);
+        DB::table('sections')
+            ->where('id', $section)
+            ->update(['absent_running' => self::running($table)]);
         $rows = [];
         foreach ($table->sessions as $session) {
-            if ($session->isTold) {
+            if ($session->isTold && ($sessions === null || in_array($session->id, $sessions, true))) {
                 $rows[] =
                     [
                         'session_id' => $session->id,

@@ -12,7 +12,9 @@ use Nomada\App\Models\Presence\Recording;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Recording\RecordingState;
 
-/** Deletes what has been kept for as long as the school says: sound, transcript, parts. That it was there stays known. */
+/**
+ * Deletes what has been kept for as long as the school says: sound, transcript, parts. That it was there stays known.
+ */
 final readonly class DeleteRecordings
 {
     public function __construct(private Clock $clock, private Audit $audit, private RefreshPlacements $refresh)

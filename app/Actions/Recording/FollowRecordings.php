@@ -98,7 +98,8 @@ final readonly class FollowRecordings
                 'type' => $got['type'],
                 'keeps_until' => gmdate(
                     'Y-m-d',
-                    $this->clock->seconds() + 86400 * (int) DB::table('schools')->orderBy('id')->value('recordings_days'),
+                    $this->clock->seconds() +
+                        86400 * (int) DB::table('schools')->orderBy('id')->value('recordings_days'),
                 ),
             ]);
             if ($transcript->faults === []) {

@@ -44,7 +44,10 @@ final readonly class KeepTranscript
             }
             $recording->update([
                 'has_transcript' => true,
-                'milliseconds' => max((int) $recording->milliseconds, $parts === [] ? 0 : $parts[count($parts) - 1][1]),
+                'milliseconds' => max(
+                    (int) $recording->milliseconds,
+                    $parts === [] ? 0 : $parts[count($parts) - 1][1],
+                ),
             ]);
             $isReleased = DB::table('recording_parts')
                 ->where('recording_id', $recording->id)

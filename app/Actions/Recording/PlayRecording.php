@@ -20,8 +20,8 @@ use stdClass;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Who may see what of a recording, and its sound and words for them. Whoever hosts the session sees all of it; a student
- * the parts that are released to everybody or to them, of sessions that were theirs.
+ * Who may see what of a recording, and its sound and words for them. Whoever hosts the session sees all of it; a
+ * student the parts that are released to everybody or to them, of sessions that were theirs.
  */
 final readonly class PlayRecording
 {
@@ -102,11 +102,9 @@ final readonly class PlayRecording
     {
         [$from, $to] = $this->part($recording, $part, $request, $for);
 
-        return new Response(
-            WebVtt::write($this->cues($recording, $from, $to), $from, $to),
-            200,
-            ['Content-Type' => 'text/vtt; charset=utf-8'],
-        );
+        return new Response(WebVtt::write($this->cues($recording, $from, $to), $from, $to), 200, [
+            'Content-Type' => 'text/vtt; charset=utf-8',
+        ]);
     }
 
     /** @return list<Cue> */
@@ -119,9 +117,7 @@ final readonly class PlayRecording
                 ->where('from_ms', '<', $to)
                 ->orderBy('n')
                 ->get()
-                ->map(
-                    fn (stdClass $c): Cue => new Cue((int) $c->from_ms, (int) $c->to_ms, $c->said, $c->speaker),
-                )
+                ->map(fn (stdClass $c): Cue => new Cue((int) $c->from_ms, (int) $c->to_ms, $c->said, $c->speaker))
                 ->all(),
         );
     }
@@ -168,17 +164,14 @@ final readonly class PlayRecording
      *
      * @param  resource  $stream
      */
-    private function range(
-        Request $request,
-        $stream,
-        string $head,
-        int $at,
-        int $length,
-        string $type,
-    ): Response {
+    private function range(Request $request, $stream, string $head, int $at, int $length, string $type): Response
+    {
         $whole = strlen($head) + $length;
         [$from, $to, $status] = [0, $whole - 1, 200];
-        if (preg_match('/^bytes=(\d*)-(\d*)$/', (string) $request->header('Range'), $m) === 1 && $m[0] !== 'bytes=-') {
+        if (
+            preg_match('/^bytes=(\d*)-(\d*)$/', (string) $request->header('Range'), $m) === 1 &&
+            $m[0] !== 'bytes=-'
+        ) {
             $from = $m[1] === '' ? max(0, $whole - (int) $m[2]) : (int) $m[1];
             $to = $m[1] === '' || $m[2] === '' ? $whole - 1 : min($whole - 1, (int) $m[2]);
             if ($from > $to) {

@@ -9,6 +9,7 @@ use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Models\Presence\Recording;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Secrets;
@@ -75,12 +76,16 @@ final readonly class ReleaseRecording
                 'state' => RecordingState::Released,
                 ...$word === null
                     ? []
-                    : ['word_sum' => trim($word) === '' ? null : Secrets::sum(mb_strtolower(trim($word)), 'recording')],
+                    : [
+                        'word_sum' => trim($word) === '' ? null : Secrets::sum(mb_strtolower(trim($word)), 'recording'),
+                    ],
             ]);
             $this->told(
                 $fresh,
                 $by,
-                (count($parts) === count($known) ? 'the recording' : 'parts '.implode(', ', $parts).' of the recording').
+                (count($parts) === count($known)
+                    ? 'the recording'
+                    : 'parts '.implode(', ', $parts).' of the recording').
                     ' released to '.
                     ($people === null ? 'everybody' : count($people).' students').
                     ($by === null ? ', by itself' : ''),
@@ -147,10 +152,27 @@ final readonly class ReleaseRecording
             if ($fresh->state !== RecordingState::Released) {
                 throw new Fault('It is not released.', 'form');
             }
-            DB::table('recording_parts')->where('recording_id', $fresh->id)->update(['released_at' => null]);
+            DB::table('recording_parts')
+                ->where('recording_id', $fresh->id)
+                ->update(['released_at' => null]);
             DB::table('recording_readers')->where('recording_id', $fresh->id)->delete();
             $fresh->update(['state' => RecordingState::Withdrawn]);
             $this->told($fresh, $by, 'the recording was withdrawn');
+        });
+    }
+
+    /** From now on a section's recordings are released once they are ready, or by hand. */
+    public function section(Section $section, bool $byItself, Person $by): void
+    {
+        DB::transaction(function () use ($section, $byItself, $by): void {
+            $section->update(['releases_by_itself' => $byItself]);
+            ($this->audit)(
+                'recording',
+                null,
+                $by,
+                $byItself ? 'recordings are released by themselves' : 'recordings are released by hand',
+                $section,
+            );
         });
     }
 
@@ -164,7 +186,11 @@ final readonly class ReleaseRecording
         $parts = array_values(
             array_map(
                 intval(...),
-                DB::table('recording_parts')->where('recording_id', $recording->id)->orderBy('n')->pluck('n')->all(),
+                DB::table('recording_parts')
+                    ->where('recording_id', $recording->id)
+                    ->orderBy('n')
+                    ->pluck('n')
+                    ->all(),
             ),
         );
         if ($parts !== []) {

@@ -25,12 +25,16 @@ final readonly class StartNow
     {
         $series = $section
             ->series()
-            ->whereIn('series.id', JoinLink::query()->inForce()->where('kind', LinkKind::Series)->select('series_id'))
+            ->whereIn(
+                'series.id',
+                JoinLink::query()->inForce()->where('kind', LinkKind::Series)->select('series_id'),
+            )
             ->first();
         if ($series === null) {
             throw new Fault("{$section->name()} has no join link yet. Make it first.", 'section');
         }
         [$day, $minute] = $section->term->calendar()->zone->wall($this->clock->seconds());
+
         // The next whole minute: what has begun already cannot be planned.
         return $this->change->add($series, new LocalDate($day), $minute + 1, $minutes, null, $by);
     }

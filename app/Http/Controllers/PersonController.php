@@ -39,7 +39,11 @@ final class PersonController extends Controller
             ['agreed.*' => __('recordings.consent.fault')],
         );
         $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
-        $keep($person, ['yes' => true, 'no' => false, 'unknown' => null][$given['agreed']], $this->person($request));
+        $keep(
+            $person,
+            ['yes' => true, 'no' => false, 'unknown' => null][$given['agreed']],
+            $this->person($request),
+        );
 
         return redirect()->route('person', $sourcedId)->with('said', __('recordings.consent.said'));
     }

@@ -374,9 +374,7 @@ final readonly class DoorPage
                 'words' => $words->of($answer),
                 'known' => $known,
                 // Whoever comes in is told before.
-                'recorded' => $answer->reply->opens()
-                    ? $this->look->at($way, $meeting, '')->recordingSince
-                    : null,
+                'recorded' => $answer->reply->opens() ? $this->look->at($way, $meeting, '')->recordingSince : null,
                 'enter' => route('door.enter', $secret),
                 'asks' => $answer->reply === DoorReply::PassElsewhere ? route('door.ask', $secret) : null,
                 'asked' => $pass->asked,

@@ -62,13 +62,16 @@ final readonly class LiveDesk
                     fn (Person $p): string => $p->name(),
                     array_filter(
                         $roster,
-                        fn (Person $p): bool => $p->may_be_recorded !== true && in_array($p->sourced_id, $here, true),
+                        fn (Person $p): bool => $p->may_be_recorded !== true &&
+                            in_array($p->sourced_id, $here, true),
                     ),
                 ),
             ),
             $isReal ? $this->teachers($live, $for) : [],
             $live->isRehearsal ? [] : $this->claims($live->series?->id, $live->zone),
-            $isReal && $this->attendances->rules()->isLate($now, $live->start) ? intdiv($now - $live->start, 60) : 0,
+            $isReal && $this->attendances->rules()->isLate($now, $live->start)
+                ? intdiv($now - $live->start, 60)
+                : 0,
             in_array($for->sourced_id, array_column($room['inside'], 'person'), true),
             (string) DB::table('session_notes')->where('session_id', $live->session)->value('text'),
             Preset::say($live->way->door, $live->way->floor),

@@ -65,7 +65,10 @@ final readonly class ListPage
             Person::query()
                 ->whereIn(
                     'id',
-                    $section->parts()->whereIn('role', ['student', 'teacher', 'co-teacher'])->select('person_id'),
+                    $section
+                        ->parts()
+                        ->whereIn('role', ['student', 'teacher', 'co-teacher'])
+                        ->select('person_id'),
                 )
                 ->orWhereIn('sourced_id', $near)
                 ->orderBy('family_name')

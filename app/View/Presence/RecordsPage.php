@@ -78,12 +78,14 @@ final readonly class RecordsPage
         return DB::table('sections')
             ->join('series_sections', 'section_id', '=', 'sections.id')
             ->join('sessions', 'sessions.series_id', '=', 'series_sections.series_id')
-            ->leftJoin('session_sums as u', fn ($j) => $j
-                ->on('u.session_id', '=', 'sessions.id')
-                ->on('u.section_id', '=', 'sections.id'))
-            ->leftJoin('recordings as r', fn ($j) => $j
-                ->on('r.session_id', '=', 'sessions.id')
-                ->whereNull('r.deleted_at'))
+            ->leftJoin(
+                'session_sums as u',
+                fn ($j) => $j->on('u.session_id', '=', 'sessions.id')->on('u.section_id', '=', 'sections.id'),
+            )
+            ->leftJoin(
+                'recordings as r',
+                fn ($j) => $j->on('r.session_id', '=', 'sessions.id')->whereNull('r.deleted_at'),
+            )
             ->whereIn('sections.id', $sections)
             ->where('sessions.state', 'planned')
             ->where('ends_at', '<=', gmdate('Y-m-d H:i:sP', $this->clock->seconds()))
@@ -113,9 +115,10 @@ final readonly class RecordsPage
             DB::table('sessions')
                 ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
                 ->join('sections', 'sections.id', '=', 'series_sections.section_id')
-                ->leftJoin('session_sums as u', fn ($j) => $j
-                    ->on('u.session_id', '=', 'sessions.id')
-                    ->on('u.section_id', '=', 'sections.id'))
+                ->leftJoin(
+                    'session_sums as u',
+                    fn ($j) => $j->on('u.session_id', '=', 'sessions.id')->on('u.section_id', '=', 'sections.id'),
+                )
                 ->whereIn('sections.id', $sections)
                 ->where('day', $day->iso())
                 ->where('starts_at', '<=', gmdate('Y-m-d H:i:sP', $now))

@@ -68,7 +68,10 @@ final readonly class TodayPage
                         and (r.only_day is null or r.only_day = sessions.day)) as registered",
                 ),
                 'sessions.id',
-                DB::raw('(select 1 from presence_reads p where p.session_id = sessions.id and p.ended_at is not null) as ended'),
+                DB::raw(
+                    '(select 1 from presence_reads p where p.session_id = sessions.id and p.ended_at is not null)
+                        as ended',
+                ),
                 'preset',
                 'series.door',
                 'sessions.door as own_door',
@@ -114,11 +117,7 @@ final readonly class TodayPage
             'rows' => $rows,
             'zone' => $zone,
             'isToday' => $date->day === $zone->dateAt($now)->day,
-            'mine' => Section::query()
-                ->where('term_id', $term->id)
-                ->servedBy($for)
-                ->orderBy('title')
-                ->get(),
+            'mine' => Section::query()->where('term_id', $term->id)->servedBy($for)->orderBy('title')->get(),
             'closed' => $term->calendar()->closedBecause($date->day),
             'term' => $term,
         ];

@@ -53,11 +53,15 @@ final readonly class PlayerPage
             ->where('recording_id', $recording->id)
             ->get(['n', 'released_at', 'to_all'])
             ->keyBy('n');
-        $address = fn (string $route, int $n): string => URL::temporarySignedRoute($route, now()->addSeconds(self::GOOD_FOR), [
-            'recording' => $recording->id,
-            'part' => $n,
-            'for' => $for->id,
-        ]);
+        $address = fn (string $route, int $n): string => URL::temporarySignedRoute(
+            $route,
+            now()->addSeconds(self::GOOD_FOR),
+            [
+                'recording' => $recording->id,
+                'part' => $n,
+                'for' => $for->id,
+            ],
+        );
 
         return new self(
             $recording,

@@ -12,8 +12,12 @@ use stdClass;
 /** A recording of which a student may see something. */
 final readonly class ReleasedRecording
 {
-    private function __construct(public int $id, public string $name, public LocalDate $day, public string $topic)
-    {
+    private function __construct(
+        public int $id,
+        public string $name,
+        public LocalDate $day,
+        public string $topic,
+    ) {
     }
 
     /**

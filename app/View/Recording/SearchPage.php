@@ -39,18 +39,21 @@ final readonly class SearchPage
                     ->whereRaw("words @@ websearch_to_tsquery('simple', ?)", [$words])
                     ->when(
                         ! $serves,
-                        fn ($q) => $q->whereNotNull('released_at')->where(
-                            fn ($w) => $w
-                                ->where('to_all', true)
-                                ->orWhereExists(
-                                    fn ($e) => $e
-                                        ->select(DB::raw(1))
-                                        ->from('recording_readers')
-                                        ->whereColumn('recording_readers.recording_id', 'recordings.id')
-                                        ->whereColumn('recording_readers.n', 'recording_parts.n')
-                                        ->where('recording_readers.person_id', $for->id),
-                                ),
-                        )->whereNull('word_sum'),
+                        fn ($q) => $q
+                            ->whereNotNull('released_at')
+                            ->where(
+                                fn ($w) => $w
+                                    ->where('to_all', true)
+                                    ->orWhereExists(
+                                        fn ($e) => $e
+                                            ->select(DB::raw(1))
+                                            ->from('recording_readers')
+                                            ->whereColumn('recording_readers.recording_id', 'recordings.id')
+                                            ->whereColumn('recording_readers.n', 'recording_parts.n')
+                                            ->where('recording_readers.person_id', $for->id),
+                                    ),
+                            )
+                            ->whereNull('word_sum'),
                     )
                     ->orderByDesc('starts_at')
                     ->orderBy('recording_cues.from_ms')

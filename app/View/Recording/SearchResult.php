@@ -10,7 +10,11 @@ use Nomada\App\Models\Term\Section;
 final readonly class SearchResult
 {
     /** @param  list<SearchHit>  $hits  of the last sessions first */
-    public function __construct(public Section $section, public string $words, public array $hits, public bool $isMore)
-    {
+    public function __construct(
+        public Section $section,
+        public string $words,
+        public array $hits,
+        public bool $isMore,
+    ) {
     }
 }

@@ -84,6 +84,7 @@ final readonly class BoardQuery
                     $n === 0 ? 0 : intdiv($registered[$id] ?? 0, $n),
                     $places[$id] ?? [],
                     $clashes[$id]['words'] ?? [],
+                    $section->absent_running,
                 ),
             );
         }

@@ -6,11 +6,14 @@
     @endif
     <div class="d-flex gap-2 flex-wrap align-items-end">
         <div><label class="form-label" for="from-{{ $who }}">{{ __('presence.absence.from') }}</label>
-            <input class="form-control" id="from-{{ $who }}" name="from_day" value="{{ old('from_day') }}" required size="12"></div>
+            <input class="form-control" id="from-{{ $who }}" name="from_day" value="{{ old('from_day') }}" required size="12">
+        </div>
         <div><label class="form-label" for="to-{{ $who }}">{{ __('presence.absence.to') }}</label>
-            <input class="form-control" id="to-{{ $who }}" name="last" value="{{ old('last') }}" size="12"></div>
+            <input class="form-control" id="to-{{ $who }}" name="last" value="{{ old('last') }}" size="12">
+        </div>
         <div class="flex-grow-1"><label class="form-label" for="why-{{ $who }}">{{ __('presence.absence.why') }}</label>
-            <input class="form-control" id="why-{{ $who }}" name="why" maxlength="300" value="{{ old('why') }}"></div>
+            <input class="form-control" id="why-{{ $who }}" name="why" maxlength="300" value="{{ old('why') }}">
+        </div>
         <button class="btn btn-side">{{ __('presence.absence.go') }}</button>
     </div>
     @foreach (['from_day', 'to_day', 'last', 'why'] as $field)

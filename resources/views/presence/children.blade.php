@@ -10,8 +10,10 @@
         <h3 class="mt-3">{{ __('presence.absence.tell') }}</h3>
         @foreach ($child->told as $one)
             @if (!$one->isOver)
-                <p class="mb-1">{{ $one->from->day === $one->to->day ? $one->from->short() : __('presence.absence.until', ['from' => $one->from->short(), 'to' => $one->to->short()]) }}
-                    <span class="quiet">{{ $one->why }}</span></p>
+                <p class="mb-1">
+                    {{ $one->from->day === $one->to->day ? $one->from->short() : __('presence.absence.until', ['from' => $one->from->short(), 'to' => $one->to->short()]) }}
+                    <span class="quiet">{{ $one->why }}</span>
+                </p>
             @endif
         @endforeach
         <x-absence-form :to="$page->tell()" :who="$child->student->sourced_id" />

@@ -22,8 +22,10 @@
                         <h2>{{ __('presence.list.open') }}</h2>
                         <p class="quiet">{{ __('presence.list.open_hint') }}</p>
                         @foreach (array_keys($page->look->open) as $i => $who)
-                            <p class="d-flex gap-3 align-items-center"><label class="w-50" for="c-{{ $i }}"><b>{{ $who }}</b>
-                                    <small class="quiet">{{ __('presence.list.line', ['line' => $page->look->open[$who][0]]) }}</small></label>
+                            <p class="d-flex gap-3 align-items-center"><label class="w-50"
+                                    for="c-{{ $i }}"><b>{{ $who }}</b>
+                                    <small
+                                        class="quiet">{{ __('presence.list.line', ['line' => $page->look->open[$who][0]]) }}</small></label>
                                 <select class="form-select" id="c-{{ $i }}" name="choice[{{ $i }}]">
                                     @foreach ($page->look->open[$who][1] as $near)
                                         <option value="{{ $near }}">{{ $page->people[$near] ?? $near }}</option>

@@ -12,9 +12,11 @@
         @enderror
         <div class="d-flex gap-3 my-2">
             <div><label class="form-label" for="date">{{ __('presence.list.day') }}</label>
-                <x-date name="date" :value="old('date')" /></div>
+                <x-date name="date" :value="old('date')" />
+            </div>
             <div><label class="form-label" for="zone">{{ __('presence.list.zone') }}</label>
-                <input class="form-control" id="zone" name="zone" value="{{ old('zone', $section->term->school->time_zone) }}"></div>
+                <input class="form-control" id="zone" name="zone" value="{{ old('zone', $section->term->school->time_zone) }}">
+            </div>
         </div>
         @foreach (['date', 'zone', 'day'] as $field)
             @error($field)

@@ -38,11 +38,8 @@
                                 @endif
                             @endforeach
                         </td>
-                        <td>{{ $row->isWritten
-                            ? __('presence.missed.written')
-                            : ($row->guardians === 0
-                                ? __('presence.missed.no_guardian')
-                                : $row->guardians) }}</td>
+                        <td>{{ $row->isWritten ? __('presence.missed.written') : ($row->guardians === 0 ? __('presence.missed.no_guardian') : $row->guardians) }}
+                        </td>
                     </tr>
                 @endforeach
             </tbody>

@@ -1,7 +1,10 @@
 @props(['page'])
 <x-app :title="__('recordings.title', ['name' => $page->name])">
     <x-page-head :title="$page->name" :sum="$page->day->short() . ($page->topic === '' ? '' : ' · ' . $page->topic)">
-        <span @class(['ok' => $page->recording->state->value === 'released', 'quiet' => true])>
+        <span @class([
+            'ok' => $page->recording->state->value === 'released',
+            'quiet' => true,
+        ])>
             {{ $page->serves ? __('recordings.states.' . $page->recording->state->value) : '' }}</span>
         <a class="pill" href="{{ route('recordings.search', $page->section) }}">{{ __('presence.section.search') }}</a>
     </x-page-head>

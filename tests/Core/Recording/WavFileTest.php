@@ -5,8 +5,14 @@ use Nomada\Core\Recording\WavFile;
 function wav(string $samples, int $channels = 1, int $format = 1, string $before = ''): string
 {
     $block = 2 * $channels;
-    $body = 'WAVE'.$before.'fmt '.pack('VvvVVvv', 16, $format, $channels, 100, 100 * $block, $block, 16).'data'.
-        pack('V', strlen($samples)).$samples;
+    $body =
+        'WAVE'.
+        $before.
+        'fmt '.
+        pack('VvvVVvv', 16, $format, $channels, 100, 100 * $block, $block, 16).
+        'data'.
+        pack('V', strlen($samples)).
+        $samples;
 
     return 'RIFF'.pack('V', strlen($body)).$body;
 }

@@ -63,8 +63,12 @@ final class LiveController extends Controller
                 ->header('X-Version', $page->version());
     }
 
-    private function done(Request $request, LiveRoom $live, LiveAct $act, HoldPass $hold): RedirectResponse|JsonResponse
-    {
+    private function done(
+        Request $request,
+        LiveRoom $live,
+        LiveAct $act,
+        HoldPass $hold,
+    ): RedirectResponse|JsonResponse {
         $given = $request->validate(
             [
                 'act' => ['required', Rule::in([...LiveAct::BRIDGE, ...LiveAct::OURS, 'pass-move', 'pass-keep'])],

@@ -76,7 +76,9 @@ final class AbsenceController extends Controller
     /** A guardian's page, by the link in a letter. */
     public function children(int $person, Attendances $attendances, Clock $clock): View
     {
-        return view('presence.children', ['page' => ChildrenPage::of($this->guardian($person), $attendances, $clock)]);
+        return view('presence.children', [
+            'page' => ChildrenPage::of($this->guardian($person), $attendances, $clock),
+        ]);
     }
 
     public function tellForChild(AbsenceRequest $request, int $person, TellAbsence $tell): RedirectResponse

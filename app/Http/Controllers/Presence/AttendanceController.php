@@ -11,6 +11,7 @@ use Illuminate\View\View;
 use Nomada\App\Actions\Presence\CorrectAttendance;
 use Nomada\App\Actions\Presence\KeepScores;
 use Nomada\App\Actions\Presence\ReadPresence;
+use Nomada\App\Actions\Recording\ReleaseRecording;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Person;
@@ -96,7 +97,10 @@ final class AttendanceController extends Controller
 
     public function read(Section $section, int $session, ReadPresence $read): RedirectResponse
     {
-        $found = $this->of($section, $session)->load(['series.section.term.school', 'series.section.term.closures']);
+        $found = $this->of($section, $session)->load([
+            'series.section.term.school',
+            'series.section.term.closures',
+        ]);
         try {
             $new = $read($found);
         } catch (DestinationFailure $e) {
@@ -105,11 +109,7 @@ final class AttendanceController extends Controller
                 ->withErrors(['form' => $e->getMessage()]);
         }
 
-        return $this->to(
-            'attendance.session',
-            [$section, $session],
-            trans_choice('presence.read.said', $new),
-        );
+        return $this->to('attendance.session', [$section, $session], trans_choice('presence.read.said', $new));
     }
 
     public function formula(Request $request, Section $section, KeepScores $keep): RedirectResponse
@@ -134,6 +134,14 @@ final class AttendanceController extends Controller
         );
 
         return $this->to('attendance', [$section], __('presence.score.kept'));
+    }
+
+    /** Whether recordings of the section are released once they are ready. */
+    public function byItself(Request $request, Section $section, ReleaseRecording $release): RedirectResponse
+    {
+        $release->section($section, $request->boolean('on'), $this->person($request));
+
+        return $this->to('attendance', [$section], __('recordings.by_itself.said'));
     }
 
     public function score(

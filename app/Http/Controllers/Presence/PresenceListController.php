@@ -80,9 +80,7 @@ final class PresenceListController extends Controller
         $page->remember($found);
         $kept->forget();
 
-        return redirect()
-            ->route('attendance', $section)
-            ->with('said', trans_choice('presence.list.said', $new));
+        return redirect()->route('attendance', $section)->with('said', trans_choice('presence.list.said', $new));
     }
 
     /** @return array<string, string> heads by what they are, as chosen in the address */

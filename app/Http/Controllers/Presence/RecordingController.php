@@ -31,7 +31,12 @@ final class RecordingController extends Controller
         }
 
         return view('presence.recording', [
-            'page' => PlayerPage::of($found, $parts, $this->person($request), $play->serves($found, $this->person($request))),
+            'page' => PlayerPage::of(
+                $found,
+                $parts,
+                $this->person($request),
+                $play->serves($found, $this->person($request)),
+            ),
         ]);
     }
 

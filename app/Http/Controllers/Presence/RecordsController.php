@@ -36,7 +36,11 @@ final class RecordsController extends Controller
         );
         $keep(
             $this->term()->school,
-            new AttendanceRules((int) $given['late_after'], (int) $given['present_from'], (int) $given['absent_under']),
+            new AttendanceRules(
+                (int) $given['late_after'],
+                (int) $given['present_from'],
+                (int) $given['absent_under'],
+            ),
             (int) $given['recordings_days'],
             $this->person($request),
         );

@@ -52,6 +52,12 @@ final readonly class DeskPage
     /** Until when what is shown is true: the same as long as nothing has changed. */
     public function version(): string
     {
-        return $this->room['version'].'-'.count($this->claims).'-'.count($this->missing).'-'.intdiv($this->line->now, 60);
+        return $this->room['version'].
+            '-'.
+            count($this->claims).
+            '-'.
+            count($this->missing).
+            '-'.
+            intdiv($this->line->now, 60);
     }
 }

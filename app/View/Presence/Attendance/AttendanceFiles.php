@@ -29,7 +29,9 @@ final readonly class AttendanceFiles
         $table = $this->attendances->ofSection($section->id);
 
         return match ($as) {
-            'csv' => (new SheetFile("attendance $section->sourced_id", self::head(), self::lines($table)))->respond('csv'),
+            'csv' => (new SheetFile("attendance $section->sourced_id", self::head(), self::lines($table)))->respond(
+                'csv',
+            ),
             'xlsx' => $this->workbook($section, $table)->respond('xlsx'),
             'gradebook' => ZipText::respond("gradebook-$section->sourced_id", $this->gradebook($section, $table)),
             default => abort(404),
@@ -39,10 +41,17 @@ final readonly class AttendanceFiles
     /** @return list<string> */
     private static function head(): array
     {
-        return array_map(
-            fn (string $c): string => __("presence.columns.$c"),
-            ['day', 'id', 'name', 'status', 'minutes', 'late', 'left', 'away', 'corrected'],
-        );
+        return array_map(fn (string $c): string => __("presence.columns.$c"), [
+            'day',
+            'id',
+            'name',
+            'status',
+            'minutes',
+            'late',
+            'left',
+            'away',
+            'corrected',
+        ]);
     }
 
     /** @return list<list<string|int|null>> */
@@ -82,7 +91,13 @@ final readonly class AttendanceFiles
                 $counts[$one->status()->value]++;
                 $minutes += $one->minutes();
             }
-            $sums[] = [$pupil->sourcedId, $pupil->name, ...array_values($counts), $minutes, $scores[$pupil->id]->points()];
+            $sums[] = [
+                $pupil->sourcedId,
+                $pupil->name,
+                ...array_values($counts),
+                $minutes,
+                $scores[$pupil->id]->points(),
+            ];
         }
         $sheets = [];
         foreach ($table->sessions as $session) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Presence\Attendance;
 
-use Nomada\App\Queries\Presence\HeldSession;
 use Nomada\Core\Presence\Status;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;

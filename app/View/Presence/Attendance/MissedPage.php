@@ -24,13 +24,16 @@ final readonly class MissedPage
     {
         $sessions = DB::table('sessions')
             ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
-            ->join('session_sums', fn ($j) => $j
-                ->on('session_sums.session_id', '=', 'sessions.id')
-                ->on('session_sums.section_id', '=', 'series_sections.section_id'))
-            ->whereIn('series_sections.section_id', Section::query()
-                ->where('term_id', $term->id)
-                ->servedBy($for)
-                ->select('id'))
+            ->join(
+                'session_sums',
+                fn ($j) => $j
+                    ->on('session_sums.session_id', '=', 'sessions.id')
+                    ->on('session_sums.section_id', '=', 'series_sections.section_id'),
+            )
+            ->whereIn(
+                'series_sections.section_id',
+                Section::query()->where('term_id', $term->id)->servedBy($for)->select('id'),
+            )
             ->where('day', $day->iso())
             ->whereRaw('absent + excused > 0')
             ->get(['sessions.id', 'series_sections.section_id']);
@@ -80,10 +83,13 @@ final readonly class MissedPage
                 isset($written[$id]),
             );
         }
-        usort($rows, fn (MissedRow $a, MissedRow $b): int => [-$a->running, $a->pupil->name] <=> [
-            -$b->running,
-            $b->pupil->name,
-        ]);
+        usort(
+            $rows,
+            fn (MissedRow $a, MissedRow $b): int => [-$a->running, $a->pupil->name] <=> [
+                -$b->running,
+                $b->pupil->name,
+            ],
+        );
 
         return new MissedDay($day, $rows, $term->calendar()->zone);
     }

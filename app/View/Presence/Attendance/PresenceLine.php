@@ -11,11 +11,8 @@ use Nomada\Core\Presence\Attendance;
 final readonly class PresenceLine
 {
     /** @param  list<array{int, int}>  $segments  from and to, positions */
-    private function __construct(
-        public Pupil $pupil,
-        public ?Attendance $attendance,
-        public array $segments,
-    ) {
+    private function __construct(public Pupil $pupil, public ?Attendance $attendance, public array $segments)
+    {
     }
 
     public static function of(Pupil $pupil, ?Attendance $attendance, TimeAxis $axis): self

@@ -28,7 +28,9 @@ final readonly class SessionColumn
 
     public function came(): int
     {
-        return $this->sums[Status::Present->value] + $this->sums[Status::Late->value] + $this->sums[Status::Partial->value];
+        return $this->sums[Status::Present->value] +
+            $this->sums[Status::Late->value] +
+            $this->sums[Status::Partial->value];
     }
 
     public function all(): int

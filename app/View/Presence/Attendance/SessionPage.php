@@ -68,7 +68,9 @@ final readonly class SessionPage
             ->whereNull('deleted_at')
             ->orderByDesc('id')
             ->first();
-        $read = DB::table('presence_reads')->where('session_id', $session->id)->first(['ended_at']);
+        $read = DB::table('presence_reads')
+            ->where('session_id', $session->id)
+            ->first(['ended_at']);
         $events = DB::table('presence_events')
             ->where('session_id', $session->id)
             ->selectRaw("count(*) as n, coalesce(string_agg(distinct source, ' '), '') as source")

@@ -68,7 +68,13 @@ final readonly class StudentPage
         usort($sections, fn (StudentSection $a, StudentSection $b): int => $a->name <=> $b->name);
         usort($missed, fn (array $a, array $b): int => $b[0]->start <=> $a[0]->start);
 
-        return new self($student, $student->zone(), $sections, self::told($student, $clock), array_slice($missed, 0, 40));
+        return new self(
+            $student,
+            $student->zone(),
+            $sections,
+            self::told($student, $clock),
+            array_slice($missed, 0, 40),
+        );
     }
 
     /** @return list<ToldAbsence> the coming ones, and the last of the past */

@@ -11,7 +11,6 @@
         <a class="btn btn-plain py-0" href="{{ $page->live->hostLink }}">{{ __('live.own_window') }}</a>
     @endif
     @if ($page->live->other)
-        <a class="btn btn-side py-0"
-            href="{{ $page->live->other }}">{{ __($page->live->isRehearsal ? 'live.real' : 'live.rehearse') }}</a>
+        <a class="btn btn-side py-0" href="{{ $page->live->other }}">{{ __($page->live->isRehearsal ? 'live.real' : 'live.rehearse') }}</a>
     @endif
 </x-page-head>

@@ -11,7 +11,8 @@
     @if ($page->live->session !== null && !$page->live->isRehearsal)
         <form method="post" action="{{ $page->live->page }}">@csrf
             <input type="hidden" name="act" value="note">
-            <label class="form-label" for="note">{{ __('live.note.title') }} <small class="quiet">{{ __('live.note.hint') }}</small></label>
+            <label class="form-label" for="note">{{ __('live.note.title') }} <small
+                    class="quiet">{{ __('live.note.hint') }}</small></label>
             <textarea class="form-control mb-1" id="note" name="text" rows="3" maxlength="4000">{{ $page->note }}</textarea>
             <button class="btn btn-side">{{ __('live.note.keep') }}</button>
         </form>

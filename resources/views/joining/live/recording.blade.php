@@ -6,7 +6,10 @@
         <summary class="btn btn-side py-0">{{ __('live.record.begin') }}</summary>
         <div class="drop">
             <p>{{ __('live.record.ask') }}</p>
-            <p @class(['todo' => $page->disagree !== [], 'quiet' => $page->disagree === []])>
+            <p @class([
+                'todo' => $page->disagree !== [],
+                'quiet' => $page->disagree === [],
+            ])>
                 {{ $page->disagree === []
                     ? __('live.record.agree')
                     : trans_choice('live.record.disagree', count($page->disagree), ['names' => implode(', ', $page->disagree)]) }}

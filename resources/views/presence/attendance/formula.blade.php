@@ -5,7 +5,8 @@
         <p class="quiet mb-2">{{ __('presence.score.hint') }}</p>
         <p><label for="maximum">{{ __('presence.score.maximum') }}</label>
             <input class="form-control n d-inline-block" id="maximum" name="maximum" inputmode="numeric"
-                value="{{ old('maximum', $page->formula->maximum) }}"></p>
+                value="{{ old('maximum', $page->formula->maximum) }}">
+        </p>
         <table class="table-plain w-auto">
             <thead>
                 <tr>

@@ -9,9 +9,13 @@
         @if ($cell === null)
             <td></td>
         @else
-            <td @class(['s-' . $cell->status()->value, 'corrected' => $cell->correction !== null])
+            <td @class([
+                's-' . $cell->status()->value,
+                'corrected' => $cell->correction !== null,
+            ])
                 title="{{ $cell->correction === null ? '' : __('presence.section.corrected', ['why' => $cell->correction->why]) }}">
-                <span aria-hidden="true">{{ __('presence.short.' . $cell->status()->value, ['late' => $cell->late, 'minutes' => $cell->minutes()]) }}</span><span
+                <span
+                    aria-hidden="true">{{ __('presence.short.' . $cell->status()->value, ['late' => $cell->late, 'minutes' => $cell->minutes()]) }}</span><span
                     class="visually-hidden">{{ __('presence.long.' . $cell->status()->value, ['late' => $cell->late, 'minutes' => $cell->minutes()]) }}</span>
             </td>
         @endif

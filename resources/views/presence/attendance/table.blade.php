@@ -5,8 +5,7 @@
             <tr>
                 <th scope="col">{{ __('presence.section.student') }}</th>
                 @foreach ($page->columns as $column)
-                    <th scope="col" class="day"><a
-                            href="{{ route('attendance.session', [$page->section, $column->session]) }}"
+                    <th scope="col" class="day"><a href="{{ route('attendance.session', [$page->section, $column->session]) }}"
                             title="{{ $column->topic }}">{{ $column->day->dayMonth() }}</a></th>
                 @endforeach
                 @foreach ($page->ahead as $day)

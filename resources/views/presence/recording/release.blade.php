@@ -1,6 +1,9 @@
 {{-- Who may see it, for whoever hosts the session. page: PlayerPage --}}
 <x-card :title="__('recordings.release.title')">
-    <p @class(['todo' => $page->disagree !== [], 'quiet' => $page->disagree === []])>
+    <p @class([
+        'todo' => $page->disagree !== [],
+        'quiet' => $page->disagree === [],
+    ])>
         {{ $page->disagree === []
             ? __('recordings.release.agree')
             : trans_choice('recordings.release.disagree', count($page->disagree), ['names' => implode(', ', $page->disagree)]) }}
@@ -37,8 +40,7 @@
             class="btn btn-main">{{ __($page->recording->state->value === 'released' ? 'recordings.release.again' : 'recordings.release.go') }}</button>
     </form>
     @if ($page->recording->state->value === 'released')
-        <p class="mt-2 mb-0"><x-act :to="route('recording.withdraw', $page->recording->id)" method="delete" class="btn-wrong"
-                :do="__('recordings.release.withdraw')" /></p>
+        <p class="mt-2 mb-0"><x-act :to="route('recording.withdraw', $page->recording->id)" method="delete" class="btn-wrong" :do="__('recordings.release.withdraw')" /></p>
     @endif
     @if ($page->recording->keeps_until !== null)
         <p class="quiet small mt-2 mb-0">

@@ -35,7 +35,10 @@
         </td>
         <td>
             @if ($one->state !== null)
-                <a @class(['ok' => $one->state === 'released', 'bad' => $one->state === 'failed'])
+                <a @class([
+                    'ok' => $one->state === 'released',
+                    'bad' => $one->state === 'failed',
+                ])
                     href="{{ route('recording', $one->recording) }}">{{ __("recordings.states.$one->state") }}</a>
                 {{ $one->trouble }}
             @endif
@@ -43,8 +46,8 @@
         <td>
             @if ($one->left() !== null)
                 <a class="todo"
-                    href="{{ $one->left() === 'release' ? route('recording', $one->recording) : route('attendance.session', [$one->section, $one->id]) }}">{{ __(
-                        'presence.records.to_do.' . $one->left()) }}<span class="visually-hidden"> {{ $one->name }}</span></a>
+                    href="{{ $one->left() === 'release' ? route('recording', $one->recording) : route('attendance.session', [$one->section, $one->id]) }}">{{ __('presence.records.to_do.' . $one->left()) }}<span
+                        class="visually-hidden"> {{ $one->name }}</span></a>
             @endif
         </td>
     @endif

@@ -11,8 +11,7 @@
 @if ($page->sums['absent'] > 0)
     <x-card :title="__('presence.session.missed')">
         <p class="quiet">{{ __('presence.session.missed_hint') }}</p>
-        <p class="mb-0"><a
-                href="{{ route('missed', ['date' => $page->held->day->iso()]) }}">{{ __('presence.session.to_missed') }}</a></p>
+        <p class="mb-0"><a href="{{ route('missed', ['date' => $page->held->day->iso()]) }}">{{ __('presence.session.to_missed') }}</a></p>
     </x-card>
 @endif
 @if ($page->note !== '')

@@ -18,9 +18,11 @@
             </select>
         </div>
         <div><label class="form-label" for="minutes">{{ __('presence.correct.minutes') }}</label>
-            <input class="form-control n" id="minutes" name="minutes" inputmode="numeric" value="{{ old('minutes') }}"></div>
+            <input class="form-control n" id="minutes" name="minutes" inputmode="numeric" value="{{ old('minutes') }}">
+        </div>
         <div class="flex-grow-1"><label class="form-label" for="why">{{ __('presence.correct.why') }}</label>
-            <input class="form-control" id="why" name="why" maxlength="300" value="{{ old('why') }}"></div>
+            <input class="form-control" id="why" name="why" maxlength="300" value="{{ old('why') }}">
+        </div>
         <button class="btn btn-side">{{ __('presence.correct.save') }}</button>
     </form>
     @foreach (['who', 'status', 'minutes', 'why'] as $field)
@@ -35,8 +37,7 @@
             {{ __('presence.section.corrected', ['why' => $line->attendance->correction->why]) }}
             <span class="quiet">{{ $line->attendance->correction->by }} ·
                 {{ __('presence.session.computed', ['status' => __('presence.status.' . $line->attendance->computed->value), 'minutes' => intdiv($line->attendance->seconds, 60)]) }}</span>
-            <x-act :to="route('attendance.as-computed', [$page->section, $page->session->id, $line->pupil->sourcedId])" method="delete"
-                class="btn-plain py-0" :do="__('presence.session.take_back')" :about="$line->pupil->name" />
+            <x-act :to="route('attendance.as-computed', [$page->section, $page->session->id, $line->pupil->sourcedId])" method="delete" class="btn-plain py-0" :do="__('presence.session.take_back')" :about="$line->pupil->name" />
         </p>
     @endif
 @endforeach

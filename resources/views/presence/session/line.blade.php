@@ -9,11 +9,19 @@
     @foreach ($line->segments as $n => [$from, $to])
         <line @class(['inside', 's-' . $line->attendance->status()->value]) x1="{{ $from }}" y1="{{ $y }}" x2="{{ $to }}"
             y2="{{ $y }}" />
-        <circle @class(['came', 's-' . $line->attendance->status()->value => $n === 0]) cx="{{ $from }}" cy="{{ $y }}" r="4" />
+        <circle @class([
+            'came',
+            's-' . $line->attendance->status()->value => $n === 0,
+        ]) cx="{{ $from }}" cy="{{ $y }}" r="4" />
         <circle class="left" cx="{{ $to }}" cy="{{ $y }}" r="4" />
     @endforeach
-    <text class="minutes" x="704" y="{{ $y + 4 }}">{{ __('presence.session.min', ['minutes' => $line->attendance->minutes()]) }}</text>
-    <text @class(['status', 's-' . $line->attendance->status()->value, 'corrected' => $line->attendance->correction !== null]) x="716"
+    <text class="minutes" x="704"
+        y="{{ $y + 4 }}">{{ __('presence.session.min', ['minutes' => $line->attendance->minutes()]) }}</text>
+    <text @class([
+        'status',
+        's-' . $line->attendance->status()->value,
+        'corrected' => $line->attendance->correction !== null,
+    ]) x="716"
         y="{{ $y + 4 }}">{{ __('presence.long.' . $line->attendance->status()->value, [
             'late' => $line->attendance->late,
             'minutes' => $line->attendance->minutes(),
