@@ -7,8 +7,6 @@ return [
     'section' => ['/sections/8MAR', 'A-01', '1280x800', false, ''],
     'publish-plan' => ['/publishing', 'A-01', '1280x800', false, "button[data-section='9MAT-B']"],
     'timetable-week' => ['/timetable?week=7', 'A-01', '1280x800', false, ''],
-    'timetable-session' => ['/timetable?week=7', 'A-01', '1280x800', false, '[data-name="Y8 History"];~aside;[data-take];~.reach small'],
-    'make-ups' => ['/term/make-ups', 'A-01', '1280x800', false, ''],
     'licences' => ['/timetable/licences', 'A-01', '1280x800', false, ''],
     'clashes' => ['/timetable/clashes', 'A-01', '1280x800', false, ''],
     'term' => ['/term/closing?first=2+Mar&last=3+Mar&reason=Storm', 'A-01', '1280x800', false, ''],
@@ -16,11 +14,13 @@ return [
     'registration-desk' => ['/registration/desk', 'A-01', '1280x800', false, ''],
     // The music workshop, which is open to whoever registers; on a fresh demo it is the ninth series.
     'register' => ['/register/9', 'S-8-001', '390x844', false, ''],
-    'mailbox' => ['/me', 'S-8-001', '390x844', false, "a[href*='/post/people/'];~article"],
-    'live-desk' => ['/today', 'T-02', '1280x800', false, "td a[href*='/live/'];.bar .end a[href*=rehearsal];.warn button;~.said"],
+    // The teacher comes in for the lesson of ten o'clock, and then looks at its rehearsal; a student comes in after that.
+    'live-desk' => ['/today', 'T-02', '1280x800', false, "td a[href*='/live/'];.bar .end .btn-main;~.said;.bar .end a[href*=rehearsal];.warn button;~.said;.warn button;~.a-who b.todo"],
+    'room' => ['/me', 'S-8-001', '390x844', false, '.next-up .act.main;.act.main;#no-camera;~.talk li'],
     'today' => ['/today', 'A-01', '1280x800', false, ''],
     'student' => ['/me', 'S-8-001', '390x844', false, ''],
-    'door-early' => ['/me', 'S-8-001', '390x844', false, '.coming li:nth-child(1) a'],
-    // Last, since it publishes: on a fresh demo it is caught half way.
-    'publish-run' => ['/publishing', 'A-01', '1280x800', false, '.tray .btn-main;~.lane:nth-child(2) progress:not([value="0"])'],
+    'attendance' => ['/records/sections/8MAR', 'A-01', '1280x800', false, ''],
+    'session-presence' => ['/records/sections/8MAR', 'A-01', '1280x800', false, 'thead th.day:nth-child(9) a'],
+    'records' => ['/records?date=2027-02-08', 'A-01', '1280x800', false, ''],
+    'recording' => ['/records?date=2027-02-04', 'A-01', '1280x800', false, "a[href*='/recordings/'].quiet, td a[href*='/recordings/']"],
 ];
