@@ -17,9 +17,7 @@ return new class extends Migration {
                 -- Whether they agreed to be recorded, as the office has it; null where nobody has said.
                 alter table people add column may_be_recorded boolean, add column recorded_said_on date;
                 alter table sections add column formula jsonb,
-                    add column releases_by_itself boolean not null default false,
-                    -- Students who have missed three sessions or more one after the other, up to now.
-                    add column absent_running integer not null default 0;
+                    add column releases_by_itself boolean not null default false;
 
                 -- What is about a session has no foreign key to it: a deleted series is put back with its sessions'
                 -- own ids, and what was told of them is still there.
@@ -84,6 +82,13 @@ return new class extends Migration {
                     excused integer not null,
                     guests integer not null,
                     primary key (session_id, section_id)
+                );
+                -- Students who have missed three sessions of a section or more one after the other, up to now.
+                create table absent_runs (
+                    section_id bigint not null references sections on delete cascade,
+                    person_id bigint not null references people on delete cascade,
+                    n integer not null,
+                    primary key (section_id, person_id)
                 );
                 -- What somebody did in a room: answered quick questions, raised the hand, wrote to everybody.
                 create table room_counts (
@@ -173,9 +178,9 @@ return new class extends Migration {
     {
         DB::unprepared(
             'drop table recording_places, recording_readers, recording_parts, recording_cues, recordings,
-                changed_scores, session_notes, room_counts, session_sums, absences_told, attendance_corrections, presence_columns,
+                changed_scores, session_notes, room_counts, absent_runs, session_sums, absences_told, attendance_corrections, presence_columns,
                 presence_reads, presence_events;
-            alter table sections drop column formula, drop column releases_by_itself, drop column absent_running;
+            alter table sections drop column formula, drop column releases_by_itself;
             alter table people drop column may_be_recorded, drop column recorded_said_on;
             alter table schools drop column attendance, drop column recordings_days',
         );

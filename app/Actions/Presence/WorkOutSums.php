@@ -7,7 +7,6 @@ namespace Nomada\App\Actions\Presence;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Queries\Presence\AttendanceTable;
-use Nomada\App\Queries\Presence\Pupil;
 use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\Running;
 use Nomada\Core\Presence\Status;
@@ -39,23 +38,28 @@ final readonly class WorkOutSums
         $this->section($section, null);
     }
 
-    /** How many students have missed so many of the last sessions that somebody should ask. */
-    private static function running(AttendanceTable $table): int
+    /** Keeps who has missed so many of the last sessions that somebody should ask. */
+    private function runs(int $section, AttendanceTable $table): void
     {
-        $missing = fn (Pupil $p): bool => Running::absences(
-            array_map(fn (Attendance $a): Status => $a->status(), $table->whole($p)),
-        ) >= Running::SNAG;
-
-        return count(array_filter($table->pupils, $missing));
+        $rows = [];
+        foreach ($table->pupils as $pupil) {
+            $n = Running::absences(array_map(fn (Attendance $a): Status => $a->status(), $table->whole($pupil)));
+            if ($n >= Running::SNAG) {
+                $rows[] = ['section_id' => $section, 'person_id' => $pupil->id, 'n' => $n];
+            }
+        }
+        DB::table('absent_runs')
+            ->where('section_id', $section)
+            ->whereNotIn('person_id', array_column($rows, 'person_id'))
+            ->delete();
+        DB::table('absent_runs')->upsert($rows, ['section_id', 'person_id']);
     }
 
     /** @param  list<int>|null  $sessions */
     private function section(int $section, ?array $sessions): void
     {
         $table = $this->attendances->ofSection($section);
-        DB::table('sections')
-            ->where('id', $section)
-            ->update(['absent_running' => self::running($table)]);
+        $this->runs($section, $table);
         $rows = [];
         foreach ($table->sessions as $session) {
             if ($session->isTold && ($sessions === null || in_array($session->id, $sessions, true))) {

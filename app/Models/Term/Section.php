@@ -24,7 +24,6 @@ use Nomada\App\Support\Clock;
  * @property string $year
  * @property int|null $target_minutes contact time that the school owes it
  * @property array<string, mixed>|null $formula of the participation score; null for the usual one
- * @property int $absent_running students who have missed three sessions or more one after the other
  * @property bool $releases_by_itself recordings are released once they are ready
  * @property string|null $feed_secret
  * @property string|null $feed_sum

@@ -31,70 +31,104 @@ final readonly class Attendances
      */
     public function ofSection(int $section, ?array $only = null): AttendanceTable
     {
+        return $this->ofSections([$section], $only)[$section];
+    }
+
+    /**
+     * Many sections' in as many questions as one's.
+     *
+     * @param  list<int>  $sections
+     * @param  list<int>|null  $only  ids of sessions; null for all
+     * @return array<int, AttendanceTable> by section
+     */
+    public function ofSections(array $sections, ?array $only = null): array
+    {
+        $meets = [];
+        foreach (
+            DB::table('series_sections')->whereIntegerInRaw('section_id', $sections)->get(['section_id', 'series_id']) as $r
+        ) {
+            $meets[(int) $r->section_id][(int) $r->series_id] = true;
+        }
         $sessions = $this->sessions(
-            DB::table('series_sections')->where('section_id', $section)->pluck('series_id'),
+            collect(array_keys(array_replace([], ...array_values($meets)))),
             $only,
         );
         $told = $this->told($sessions);
-        $parts = DB::table('parts')
-            ->join('people', 'people.id', '=', 'person_id')
-            ->where('section_id', $section)
-            ->where('parts.role', 'student')
-            ->orderBy('family_name')
-            ->orderBy('given_name')
-            ->orderBy('people.id')
-            ->get([
-                'people.id',
-                'people.sourced_id',
-                'given_name',
-                'family_name',
-                'parts.begins_on',
-                'parts.ends_on',
-            ]);
-        $pupils = $days = [];
-        foreach ($parts as $p) {
-            $pupils[(int) $p->id] = new Pupil((int) $p->id, $p->sourced_id, trim("$p->given_name $p->family_name"));
-            $days[(int) $p->id][] = [(string) $p->begins_on, $p->ends_on === null ? '9999' : (string) $p->ends_on];
-        }
-        $isOn = function (int $person, string $day) use ($days): bool {
-            foreach ($days[$person] as [$from, $to]) {
-                if ($day >= $from && $day <= $to) {
-                    return true;
-                }
-            }
-
-            return false;
-        };
         $corrections = $this->corrections($sessions);
-        $excused = $this->excused(array_keys($pupils));
+        $guests = $this->guests($sessions);
+        [$pupils, $days] = $this->pupils($sections);
+        $excused = $this->excused(array_keys(array_replace([], ...array_values($pupils))));
         $rules = $this->rules();
-        $cells = [];
-        foreach ($sessions as $session) {
-            if (! $session->isTold) {
-                continue;
-            }
-            $day = $session->day->iso();
-            foreach ($pupils as $pupil) {
-                if ($isOn($pupil->id, $day)) {
-                    $cells[$session->id][$pupil->id] = Attendance::of(
-                        $told[$session->id][$pupil->id] ?? [],
-                        $session->start,
-                        $session->end,
-                        $rules,
-                    )->with(
-                        $corrections[$session->id][$pupil->id] ?? null,
-                        self::isTold($excused, $pupil->id, $day),
-                    );
+        $out = [];
+        foreach ($sections as $section) {
+            $own = array_values(
+                array_filter($sessions, fn (HeldSession $s): bool => isset($meets[$section][$s->series])),
+            );
+            $cells = [];
+            foreach ($own as $session) {
+                $day = $session->day->iso();
+                foreach ($session->isTold ? $pupils[$section] ?? [] : [] as $pupil) {
+                    if (self::isWithin($days[$section][$pupil->id], $day)) {
+                        $cells[$session->id][$pupil->id] = Attendance::of(
+                            $told[$session->id][$pupil->id] ?? [],
+                            $session->start,
+                            $session->end,
+                            $rules,
+                        )->with(
+                            $corrections[$session->id][$pupil->id] ?? null,
+                            self::isWithin($excused[$pupil->id] ?? [], $day),
+                        );
+                    }
                 }
             }
+            $shown = array_filter(
+                $pupils[$section] ?? [],
+                fn (Pupil $p): bool => $only === null ||
+                    array_filter($cells, fn (array $c): bool => isset($c[$p->id])) !== [],
+            );
+            $out[$section] = new AttendanceTable($own, array_values($shown), $cells, $guests);
         }
-        $shown = array_filter(
-            $pupils,
-            fn (Pupil $p): bool => $only === null ||
-                array_filter($cells, fn (array $c): bool => isset($c[$p->id])) !== [],
-        );
 
-        return new AttendanceTable($sessions, array_values($shown), $cells, $this->guests($sessions));
+        return $out;
+    }
+
+    /**
+     * Everybody who is or was on the rosters, and on which days.
+     *
+     * @param  list<int>  $sections
+     * @return array{array<int, array<int, Pupil>>, array<int, array<int, list<array{string, string}>>>} by section and
+     *   person
+     */
+    private function pupils(array $sections): array
+    {
+        $pupils = $days = [];
+        foreach (
+            DB::table('parts')
+                ->join('people', 'people.id', '=', 'person_id')
+                ->whereIntegerInRaw('section_id', $sections)
+                ->where('parts.role', 'student')
+                ->orderBy('family_name')
+                ->orderBy('given_name')
+                ->orderBy('people.id')
+                ->get([
+                    'section_id',
+                    'people.id',
+                    'people.sourced_id',
+                    'given_name',
+                    'family_name',
+                    'parts.begins_on',
+                    'parts.ends_on',
+                ]) as $p
+        ) {
+            $pupils[(int) $p->section_id][(int) $p->id] ??= new Pupil(
+                (int) $p->id,
+                $p->sourced_id,
+                trim("$p->given_name $p->family_name"),
+            );
+            $days[(int) $p->section_id][(int) $p->id][] = [(string) $p->begins_on, (string) ($p->ends_on ?? '9999')];
+        }
+
+        return [$pupils, $days];
     }
 
     /**
@@ -130,7 +164,7 @@ final readonly class Attendances
                         $session->start,
                         $session->end,
                         $rules,
-                    )->with($corrections[$session->id][$person] ?? null, self::isTold($excused, $person, $day)),
+                    )->with($corrections[$session->id][$person] ?? null, self::isWithin($excused[$person] ?? [], $day)),
                     (int) $part->section_id,
                 ];
             }
@@ -268,10 +302,10 @@ final readonly class Attendances
         return $out;
     }
 
-    /** @param  array<int, list<array{string, string}>>  $excused */
-    private static function isTold(array $excused, int $person, string $day): bool
+    /** @param  list<array{string, string}>  $spans  first and last days, ISO */
+    private static function isWithin(array $spans, string $day): bool
     {
-        foreach ($excused[$person] ?? [] as [$from, $to]) {
+        foreach ($spans as [$from, $to]) {
             if ($day >= $from && $day <= $to) {
                 return true;
             }

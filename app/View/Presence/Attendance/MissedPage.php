@@ -9,7 +9,6 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\Presence\Attendances;
-use Nomada\Core\Presence\Running;
 use Nomada\Core\Presence\Status;
 use Nomada\Core\Term\LocalDate;
 
@@ -39,31 +38,30 @@ final readonly class MissedPage
             ->get(['sessions.id', 'series_sections.section_id']);
         $sections = Section::query()->whereIn('id', $sessions->pluck('section_id'))->get()->keyBy('id');
         $lines = [];
-        foreach ($sessions->groupBy('section_id') as $section => $rows) {
-            $table = $this->attendances->ofSection((int) $section);
-            $own = array_map(intval(...), $rows->pluck('id')->all());
+        $tables = $this->attendances->ofSections(
+            array_values(array_map(intval(...), $sections->modelKeys())),
+            array_values(array_unique(array_map(intval(...), $sessions->pluck('id')->all()))),
+        );
+        foreach ($tables as $section => $table) {
             foreach ($table->sessions as $session) {
-                if (! in_array($session->id, $own, true) || $session->isRunning) {
-                    continue;
-                }
-                foreach ($table->pupils as $pupil) {
+                foreach ($session->isRunning ? [] : $table->pupils as $pupil) {
                     $status = $table->of($session, $pupil)?->status();
                     if ($status === Status::Absent || $status === Status::Excused) {
                         $lines[$pupil->id]['name'] = $pupil;
                         $lines[$pupil->id]['missed'][] = [
                             $session,
-                            $sections[(int) $section]?->name() ?? '',
-                            $sections[(int) $section]->sourced_id ?? '',
+                            $sections[$section]?->name() ?? '',
+                            $sections[$section]->sourced_id ?? '',
                             $status,
                         ];
-                        $lines[$pupil->id]['running'] = max(
-                            $lines[$pupil->id]['running'] ?? 0,
-                            Running::absences(array_map(fn ($a): Status => $a->status(), $table->whole($pupil))),
-                        );
                     }
                 }
             }
         }
+        $runs = DB::table('absent_runs')
+            ->whereIntegerInRaw('section_id', array_keys($tables))
+            ->groupBy('person_id')
+            ->pluck(DB::raw('max(n) as n'), 'person_id');
         $guardians = DB::table('guardianships')
             ->whereIn('student_id', array_keys($lines))
             ->groupBy('student_id')
@@ -78,7 +76,7 @@ final readonly class MissedPage
             $rows[] = new MissedRow(
                 $line['name'],
                 $line['missed'],
-                $line['running'],
+                (int) ($runs[$id] ?? 0),
                 (int) ($guardians[$id] ?? 0),
                 isset($written[$id]),
             );
