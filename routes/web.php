@@ -329,7 +329,7 @@ Route::middleware('auth')->group(function (): void {
             Route::put('/records/sections/{section}/formula', [AttendanceController::class, 'formula'])->name(
                 'attendance.formula',
             );
-            Route::put('/records/sections/{section}/scores/{who}', [AttendanceController::class, 'score'])->name(
+            Route::put('/records/sections/{section}/scores', [AttendanceController::class, 'score'])->name(
                 'attendance.score',
             );
             Route::put('/records/sections/{section}/release', [AttendanceController::class, 'byItself'])->name(

@@ -83,6 +83,14 @@ return new class extends Migration {
                     guests integer not null,
                     primary key (session_id, section_id)
                 );
+                -- Who missed a session, told beforehand or not; worked out together with its sums.
+                create table session_absences (
+                    session_id bigint not null,
+                    section_id bigint not null references sections on delete cascade,
+                    person_id bigint not null references people on delete cascade,
+                    is_excused boolean not null,
+                    primary key (session_id, section_id, person_id)
+                );
                 -- Students who have missed three sessions of a section or more one after the other, up to now.
                 create table absent_runs (
                     section_id bigint not null references sections on delete cascade,
@@ -178,7 +186,7 @@ return new class extends Migration {
     {
         DB::unprepared(
             'drop table recording_places, recording_readers, recording_parts, recording_cues, recordings,
-                changed_scores, session_notes, room_counts, absent_runs, session_sums, absences_told, attendance_corrections, presence_columns,
+                changed_scores, session_notes, room_counts, absent_runs, session_absences, session_sums, absences_told, attendance_corrections, presence_columns,
                 presence_reads, presence_events;
             alter table sections drop column formula, drop column releases_by_itself;
             alter table people drop column may_be_recorded, drop column recorded_said_on;

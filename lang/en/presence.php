@@ -186,11 +186,11 @@ return [
         'save' => 'Save',
         'kept' => 'Every score is made anew.',
         'changed' => 'Changed.',
-        'change' => 'Change the score of :name',
+        'made_of' => 'What each score is made of, and change one…',
+        'reason' => 'Changed',
         'points' => 'Points; empty follows the formula',
         'number_fault' => 'Numbers are expected.',
         'because' => 'changed: :why',
-        'parts' => 'made of :parts',
     ],
     'student' => [
         'title' => 'Attendance of :name',

@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Presence;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Queries\Presence\AttendanceTable;
+use Nomada\App\Queries\Presence\HeldSession;
 use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\Running;
 use Nomada\Core\Presence\Status;
@@ -38,6 +39,24 @@ final readonly class WorkOutSums
         $this->section($section, null);
     }
 
+    /** @return list<array{session_id: int, section_id: int, person_id: int, is_excused: bool}> */
+    private static function away(int $section, HeldSession $session, AttendanceTable $table): array
+    {
+        $out = [];
+        foreach ($table->cells[$session->id] ?? [] as $person => $one) {
+            if (! $one->status()->came()) {
+                $out[] = [
+                    'session_id' => $session->id,
+                    'section_id' => $section,
+                    'person_id' => $person,
+                    'is_excused' => $one->status() === Status::Excused,
+                ];
+            }
+        }
+
+        return $out;
+    }
+
     /** Keeps who has missed so many of the last sessions that somebody should ask. */
     private function runs(int $section, AttendanceTable $table): void
     {
@@ -60,7 +79,7 @@ final readonly class WorkOutSums
     {
         $table = $this->attendances->ofSection($section);
         $this->runs($section, $table);
-        $rows = [];
+        $rows = $away = [];
         foreach ($table->sessions as $session) {
             if ($session->isTold && ($sessions === null || in_array($session->id, $sessions, true))) {
                 $rows[] =
@@ -69,10 +88,18 @@ final readonly class WorkOutSums
                         'section_id' => $section,
                         'guests' => $table->guests[$session->id] ?? 0,
                     ] + $table->sums($session);
+                array_push($away, ...self::away($section, $session, $table));
             }
         }
         foreach (array_chunk($rows, 500) as $chunk) {
             DB::table('session_sums')->upsert($chunk, ['session_id', 'section_id']);
+            DB::table('session_absences')
+                ->where('section_id', $section)
+                ->whereIntegerInRaw('session_id', array_column($chunk, 'session_id'))
+                ->delete();
+        }
+        foreach (array_chunk($away, 1000) as $chunk) {
+            DB::table('session_absences')->upsert($chunk, ['session_id', 'section_id', 'person_id']);
         }
     }
 }

@@ -39,9 +39,10 @@ final readonly class Attendances
      *
      * @param  list<int>  $sections
      * @param  list<int>|null  $only  ids of sessions; null for all
+     * @param  bool  $guests  whether guests are counted too
      * @return array<int, AttendanceTable> by section
      */
-    public function ofSections(array $sections, ?array $only = null): array
+    public function ofSections(array $sections, ?array $only = null, bool $guests = true): array
     {
         $meets = [];
         foreach (
@@ -55,7 +56,7 @@ final readonly class Attendances
         );
         $told = $this->told($sessions);
         $corrections = $this->corrections($sessions);
-        $guests = $this->guests($sessions);
+        $inside = $guests ? $this->guests($sessions) : [];
         [$pupils, $days] = $this->pupils($sections);
         $excused = $this->excused(array_keys(array_replace([], ...array_values($pupils))));
         $rules = $this->rules();
@@ -86,7 +87,7 @@ final readonly class Attendances
                 fn (Pupil $p): bool => $only === null ||
                     array_filter($cells, fn (array $c): bool => isset($c[$p->id])) !== [],
             );
-            $out[$section] = new AttendanceTable($own, array_values($shown), $cells, $guests);
+            $out[$section] = new AttendanceTable($own, array_values($shown), $cells, $inside);
         }
 
         return $out;

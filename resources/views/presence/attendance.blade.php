@@ -23,6 +23,7 @@
         @include('presence.attendance.table')
         <p class="quiet small mt-2">{{ __('presence.section.legend') }}</p>
         @can('serve', $page->section)
+            @include('presence.attendance.score')
             @include('presence.attendance.formula')
             <p class="mt-2">{{ __($page->section->releases_by_itself ? 'recordings.by_itself.on' : 'recordings.by_itself.off') }}
                 <x-act :to="route('attendance.by-itself', $page->section)" method="put" class="btn-plain py-0" :with="['on' => $page->section->releases_by_itself ? 0 : 1]" :do="__($page->section->releases_by_itself ? 'recordings.by_itself.turn_off' : 'recordings.by_itself.turn_on')" />

@@ -1,4 +1,4 @@
-@props(['page'])
+@props(['page', 'n'])
 <x-app :title="__('presence.missed.title', ['day' => $page->day->short()])">
     <x-page-head :title="__('presence.missed.title', ['day' => $page->day->short()])" :sum="trans_choice('presence.missed.sum', count($page->rows))">
         <a class="pill" href="{{ route('missed', ['date' => $page->day->plus(-1)->iso()]) }}">‹ {{ $page->day->plus(-1)->short() }}</a>
@@ -21,7 +21,7 @@
                 </tr>
             </thead>
             <tbody>
-                @foreach ($page->rows as $row)
+                @foreach ($page->page($n) as $row)
                     <tr>
                         <th scope="row"><a href="{{ route('attendance.student', $row->pupil->sourcedId) }}">{{ $row->pupil->name }}</a>
                             @if ($row->isSnag())
@@ -29,11 +29,10 @@
                             @endif
                         </th>
                         <td>
-                            @foreach ($row->missed as [$session, $name, $section, $status])
+                            @foreach ($row->missed as $one)
                                 <a class="me-3"
-                                    href="{{ route('attendance.session', [$section, $session->id]) }}">{{ $page->zone->clock($session->start) }}
-                                    {{ $name }}</a>
-                                @if ($status->value === 'excused')
+                                    href="{{ route('attendance.session', [$one->section, $one->id]) }}">{{ $one->time }} {{ $one->name }}</a>
+                                @if ($one->isExcused)
                                     <small class="quiet">{{ __('presence.status.excused') }}</small>
                                 @endif
                             @endforeach
@@ -44,5 +43,13 @@
                 @endforeach
             </tbody>
         </table>
+        @if ($page->pages() > 1)
+            <p class="mt-2">
+                @for ($i = 1; $i <= $page->pages(); $i++)
+                    <a @class(['pill', 'on' => $i === $n]) href="{{ route('missed', ['date' => $page->day->iso(), 'page' => $i]) }}"
+                        aria-label="{{ __('account.people.page', ['page' => $i, 'pages' => $page->pages()]) }}">{{ $i }}</a>
+                @endfor
+            </p>
+        @endif
     @endif
 </x-app>

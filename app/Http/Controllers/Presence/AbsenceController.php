@@ -60,6 +60,7 @@ final class AbsenceController extends Controller
     {
         return view('presence.missed', [
             'page' => $page->of($this->term(), $this->person($request), $request->day() ?? $clock->schoolDay()),
+            'n' => max(1, $request->integer('page', 1)),
         ]);
     }
 

@@ -147,15 +147,22 @@ final class AttendanceController extends Controller
     public function score(
         Request $request,
         Section $section,
-        string $who,
         KeepScores $keep,
         Scores $scores,
     ): RedirectResponse {
         $given = $request->validate(
-            ['points' => ['nullable', 'numeric'], 'why' => ['nullable', 'string', 'max:300']],
-            ['points.*' => __('presence.score.number_fault'), 'why.*' => __('presence.correct.why_fault')],
+            [
+                'who' => ['required', 'string', 'max:80'],
+                'points' => ['nullable', 'numeric'],
+                'why' => ['nullable', 'string', 'max:300'],
+            ],
+            [
+                'who.*' => __('presence.correct.who_fault'),
+                'points.*' => __('presence.score.number_fault'),
+                'why.*' => __('presence.correct.why_fault'),
+            ],
         );
-        $pupil = $this->pupil($section, $who);
+        $pupil = $this->pupil($section, $given['who']);
         if (! isset($given['points'])) {
             $keep->takeBack($section, $pupil, $this->person($request));
         } else {

@@ -4,16 +4,28 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Presence\Attendance;
 
-use Nomada\Core\Presence\Status;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Term\Zone;
 
 /** A day's absences. */
 final readonly class MissedDay
 {
     /** @param  list<MissedRow>  $rows  those that are absent most often running first */
-    public function __construct(public LocalDate $day, public array $rows, public Zone $zone)
+    public function __construct(public LocalDate $day, public array $rows)
     {
+    }
+
+    /** Students on one page. */
+    private const PAGE = 150;
+
+    public function pages(): int
+    {
+        return max(1, (int) ceil(count($this->rows) / self::PAGE));
+    }
+
+    /** @return list<MissedRow> */
+    public function page(int $n): array
+    {
+        return array_slice($this->rows, self::PAGE * (max(1, min($this->pages(), $n)) - 1), self::PAGE);
     }
 
     /**
@@ -27,8 +39,8 @@ final readonly class MissedDay
         foreach ($this->rows as $row) {
             if ($row->guardians > 0 && ! $row->isWritten && $row->isUntold()) {
                 $out[$row->pupil->id] = array_map(
-                    fn (array $m): int => $m[0]->id,
-                    array_values(array_filter($row->missed, fn (array $m): bool => $m[3] === Status::Absent)),
+                    fn (MissedSession $m): int => $m->id,
+                    array_values(array_filter($row->missed, fn (MissedSession $m): bool => ! $m->isExcused)),
                 );
             }
         }

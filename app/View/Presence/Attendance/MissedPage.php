@@ -8,62 +8,47 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
-use Nomada\App\Queries\Presence\Attendances;
-use Nomada\Core\Presence\Status;
+use Nomada\App\Queries\Presence\Pupil;
+use Nomada\App\Support\Clock;
 use Nomada\Core\Term\LocalDate;
+use stdClass;
 
-/** Who missed something on a day, over all sections. */
+/** Who missed something on a day, over all sections, from what was worked out of each session. */
 final readonly class MissedPage
 {
-    public function __construct(private Attendances $attendances)
+    public function __construct(private Clock $clock)
     {
     }
 
     public function of(Term $term, Person $for, LocalDate $day): MissedDay
     {
-        $sessions = DB::table('sessions')
-            ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
-            ->join(
-                'session_sums',
-                fn ($j) => $j
-                    ->on('session_sums.session_id', '=', 'sessions.id')
-                    ->on('session_sums.section_id', '=', 'series_sections.section_id'),
-            )
-            ->whereIn(
-                'series_sections.section_id',
-                Section::query()->where('term_id', $term->id)->servedBy($for)->select('id'),
-            )
+        $zone = $term->calendar()->zone;
+        $missed = DB::table('session_absences as a')
+            ->join('sessions', 'sessions.id', '=', 'a.session_id')
+            ->join('sections', 'sections.id', '=', 'a.section_id')
+            ->join('people', 'people.id', '=', 'a.person_id')
+            ->whereIn('a.section_id', Section::query()->where('term_id', $term->id)->servedBy($for)->select('id'))
             ->where('day', $day->iso())
-            ->whereRaw('absent + excused > 0')
-            ->get(['sessions.id', 'series_sections.section_id']);
-        $sections = Section::query()->whereIn('id', $sessions->pluck('section_id'))->get()->keyBy('id');
-        $lines = [];
-        $tables = $this->attendances->ofSections(
-            array_values(array_map(intval(...), $sections->modelKeys())),
-            array_values(array_unique(array_map(intval(...), $sessions->pluck('id')->all()))),
-        );
-        foreach ($tables as $section => $table) {
-            foreach ($table->sessions as $session) {
-                foreach ($session->isRunning ? [] : $table->pupils as $pupil) {
-                    $status = $table->of($session, $pupil)?->status();
-                    if ($status === Status::Absent || $status === Status::Excused) {
-                        $lines[$pupil->id]['name'] = $pupil;
-                        $lines[$pupil->id]['missed'][] = [
-                            $session,
-                            $sections[$section]?->name() ?? '',
-                            $sections[$section]->sourced_id ?? '',
-                            $status,
-                        ];
-                    }
-                }
-            }
-        }
-        $runs = DB::table('absent_runs')
-            ->whereIntegerInRaw('section_id', array_keys($tables))
-            ->groupBy('person_id')
-            ->pluck(DB::raw('max(n) as n'), 'person_id');
+            // What still runs is not missed yet.
+            ->where('ends_at', '<=', $this->clock->now())
+            ->orderBy('starts_at')
+            ->orderBy('sections.id')
+            ->get([
+                'a.session_id',
+                'a.person_id',
+                'is_excused',
+                'people.sourced_id as person',
+                'given_name',
+                'family_name',
+                'sections.sourced_id as section',
+                'sections.title',
+                'sections.year',
+                DB::raw('extract(epoch from starts_at)::bigint as s'),
+            ])
+            ->groupBy('person_id');
+        $people = $missed->keys()->all();
         $guardians = DB::table('guardianships')
-            ->whereIn('student_id', array_keys($lines))
+            ->whereIntegerInRaw('student_id', $people)
             ->groupBy('student_id')
             ->pluck(DB::raw('count(*) as n'), 'student_id');
         $written = DB::table('letters')
@@ -71,11 +56,28 @@ final readonly class MissedPage
             ->where('key', 'like', "missed {$day->iso()}, %")
             ->pluck(DB::raw("(values->>'student')::bigint as student"))
             ->flip();
+        $runs = DB::table('absent_runs')
+            ->whereIn('section_id', Section::query()->where('term_id', $term->id)->servedBy($for)->select('id'))
+            ->groupBy('person_id')
+            ->pluck(DB::raw('max(n) as n'), 'person_id');
         $rows = [];
-        foreach ($lines as $id => $line) {
+        foreach ($missed as $id => $lines) {
+            $first = $lines->firstOrFail();
             $rows[] = new MissedRow(
-                $line['name'],
-                $line['missed'],
+                new Pupil((int) $id, $first->person, trim("$first->given_name $first->family_name")),
+                array_values(
+                    $lines
+                        ->map(
+                            fn (stdClass $r): MissedSession => new MissedSession(
+                                (int) $r->session_id,
+                                $r->section,
+                                ($r->year === '' ? '' : "Y$r->year ").$r->title,
+                                $zone->clock((int) $r->s),
+                                (bool) $r->is_excused,
+                            ),
+                        )
+                        ->all(),
+                ),
                 (int) ($runs[$id] ?? 0),
                 (int) ($guardians[$id] ?? 0),
                 isset($written[$id]),
@@ -89,6 +91,6 @@ final readonly class MissedPage
             ],
         );
 
-        return new MissedDay($day, $rows, $term->calendar()->zone);
+        return new MissedDay($day, $rows);
     }
 }

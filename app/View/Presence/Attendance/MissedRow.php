@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Presence\Attendance;
 
-use Nomada\App\Queries\Presence\HeldSession;
 use Nomada\App\Queries\Presence\Pupil;
 use Nomada\Core\Presence\Running;
-use Nomada\Core\Presence\Status;
 
 /** What one student missed on a day. */
 final readonly class MissedRow
 {
     /**
-     * @param  list<array{HeldSession, string, string, Status}>  $missed  with the section's name and id
+     * @param  list<MissedSession>  $missed  in the order of time
      * @param  int  $running  absences one after the other in one of these sections, up to now
      */
     public function __construct(
@@ -33,6 +31,6 @@ final readonly class MissedRow
     /** Absences that nobody has told. */
     public function isUntold(): bool
     {
-        return array_filter($this->missed, fn (array $m): bool => $m[3] === Status::Absent) !== [];
+        return array_filter($this->missed, fn (MissedSession $m): bool => ! $m->isExcused) !== [];
     }
 }

@@ -1,5 +1,5 @@
 {{-- The section's own formula. page: SectionPage --}}
-<details class="mt-3" @if ($errors->any()) open @endif>
+<details class="mt-3" @if ($errors->hasAny(['maximum', 'present', 'punctual', 'answers', 'hands', 'lines'])) open @endif>
     <summary>{{ __('presence.score.formula') }}</summary>
     <form class="mt-2" method="post" action="{{ route('attendance.formula', $page->section) }}">@csrf @method('put')
         <p class="quiet mb-2">{{ __('presence.score.hint') }}</p>
@@ -33,7 +33,7 @@
                 @endforeach
             </tbody>
         </table>
-        @foreach (['maximum', 'points', 'why'] as $field)
+        @foreach (['maximum'] as $field)
             @error($field)
                 <div class="invalid" role="alert">{{ $message }}</div>
             @enderror

@@ -20,17 +20,15 @@
             </td>
         @endif
     @endforeach
-    @foreach ($page->ahead as $day)
-        <td class="ahead" aria-label="{{ __('presence.section.not_held') }}"></td>
-    @endforeach
+    @if ($page->ahead !== [])
+        <td class="ahead" colspan="{{ count($page->ahead) }}"><span class="visually-hidden">{{ __('presence.section.not_held') }}</span></td>
+    @endif
     <td class="num">{{ __('presence.section.of', ['came' => $row->came(), 'all' => $row->held()]) }}</td>
     <td class="num">{{ $row->counts['late'] ?: '' }}</td>
     <td class="num">{{ $row->counts['absent'] ?: '' }}</td>
     <td class="num">{{ Nomada\App\Support\Words::minutes($row->minutes) }}</td>
-    <td class="num">
-        <details class="more">
-            <summary @class(['corrected' => $row->score->changed !== null])>{{ number_format($row->score->points(), 1) }}</summary>
-            @include('presence.attendance.score')
-        </details>
+    <td @class(['num', 'corrected' => $row->score->changed !== null])
+        title="{{ $row->score->changed === null ? '' : __('presence.score.because', ['why' => $row->score->why]) . ' · ' . $row->score->by }}">
+        {{ number_format($row->score->points(), 1) }}
     </td>
 </tr>
