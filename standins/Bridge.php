@@ -45,7 +45,7 @@ final readonly class Bridge
             $sub === 'recordings' && $of === '' => Answer::json(200, ['recordings' => $meeting->recordings()]),
             $sub === 'recordings' => $this->recording($room, $of, $parts[4] ?? ''),
             $request->wantsPage() => throw new Refusal(403, 'Come in by your own link.'),
-            ($request->query['v'] ?? '') !== '' && $request->query['v'] === (string) $meeting->version() => new Answer(304, ''),
+            ($request->query['v'] ?? '') === (string) $meeting->version() => new Answer(304, ''),
             default => Answer::json(200, ['id' => $room['id'], 'title' => $room['title']] + $meeting->state()),
         };
     }

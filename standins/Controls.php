@@ -72,8 +72,8 @@ final readonly class Controls
     {
         if ($service === 'reset' && $request->method === 'POST') {
             $this->store->run(
-                'truncate rooms, seats, meetings, events, talk, marks, recordings, documents, posts, controls, hits, '
-                    .'letters',
+                'truncate rooms, seats, meetings, events, talk, marks, recordings, documents, posts, controls, hits, '.
+                    'letters',
             );
 
             return Answer::json(200, ['reset' => true]);

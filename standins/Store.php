@@ -108,7 +108,7 @@ final class Store
                 text text not null,
                 gone boolean not null default false
             );
-            create index if not exists talk_of_a_meeting on $schema.talk (room, meeting, id);
+            create index if not exists talk_of_a_meeting on $schema.talk (meeting, room, id);
             create table if not exists $schema.marks (
                 id bigserial primary key,
                 room text not null,
@@ -118,7 +118,7 @@ final class Store
                 kind text not null,
                 data jsonb not null
             );
-            create index if not exists marks_of_a_meeting on $schema.marks (room, meeting, id);
+            create index if not exists marks_of_a_meeting on $schema.marks (meeting, room, id);
             create table if not exists $schema.recordings (
                 id text primary key,
                 room text not null,
@@ -137,7 +137,7 @@ final class Store
                 at bigint not null
             );
             alter table $schema.events add column if not exists device text not null default '';
-            create index if not exists events_of_a_meeting on $schema.events (room, meeting, id);
+            create index if not exists events_of_a_meeting on $schema.events (meeting, room, id);
             create table if not exists $schema.letters (
                 id bigserial primary key,
                 key text not null,

@@ -17,6 +17,7 @@ final class ZipText
             tempnam(sys_get_temp_dir(), 'nomada') ?:
             throw new \RuntimeException('No file can be made in '.sys_get_temp_dir());
         try {
+            $plain = preg_replace('/[^a-z0-9-]+/', '-', mb_strtolower($name));
             $zip = new ZipArchive();
             $zip->open($path, ZipArchive::OVERWRITE);
             foreach ($files as $file => $text) {
@@ -26,7 +27,7 @@ final class ZipText
 
             return new Response((string) file_get_contents($path), 200, [
                 'Content-Type' => 'application/zip',
-                'Content-Disposition' => 'attachment; filename="'.preg_replace('/[^a-z0-9-]+/', '-', mb_strtolower($name)).'.zip"',
+                'Content-Disposition' => "attachment; filename=\"$plain.zip\"",
                 'X-Content-Type-Options' => 'nosniff',
             ]);
         } finally {

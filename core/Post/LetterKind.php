@@ -208,8 +208,8 @@ enum LetterKind: string
             self::NotHere => new Template(
                 $this,
                 '{child} has not come to {class}',
-                "Hello {name},\n\n{child} has not come to {class} at {school}, which began at {when}. Perhaps "
-                    .'something '.
+                "Hello {name},\n\n{child} has not come to {class} at {school}, which began at {when}. Perhaps ".
+                    'something '.
                     "keeps {child} from coming in; the school helps.\n\nIs {child} away? Tell it here, and it counts ".
                     'as excused: {page}',
             ),

@@ -174,8 +174,8 @@ return [
         'weight' => 'Weight',
         'cap' => 'Full from',
         'part' => 'Part',
-        'hint' => 'Each part counts as far as it is full; an empty weight leaves it out. Lines to the teacher alone never '
-                .'count.',
+        'hint' => 'Each part counts as far as it is full; an empty weight leaves it out. Lines to the teacher alone never '.
+            'count.',
         'measures' => [
             'present' => 'came, % of the sessions',
             'punctual' => 'was on time, % of the sessions',

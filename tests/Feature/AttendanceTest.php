@@ -224,10 +224,16 @@ test('a score is made by the section\'s own formula, and changed only with a rea
         'Galia Zabalo',
         '10.0',
     ]);
-    $this->put('/records/sections/MAR/scores', ['who' => 'S-3', 'points' => 21, 'why' => 'x'])->assertSessionHasErrors(
-        'points',
-    );
-    $this->put('/records/sections/MAR/scores', ['who' => 'S-3', 'points' => 5, 'why' => ''])->assertSessionHasErrors('why');
+    $this->put('/records/sections/MAR/scores', [
+        'who' => 'S-3',
+        'points' => 21,
+        'why' => 'x',
+    ])->assertSessionHasErrors('points');
+    $this->put('/records/sections/MAR/scores', [
+        'who' => 'S-3',
+        'points' => 5,
+        'why' => '',
+    ])->assertSessionHasErrors('why');
     $this->put('/records/sections/MAR/scores', ['who' => 'S-3', 'points' => 5, 'why' => 'wrote it down']);
     $this->get('/records/sections/MAR')->assertSee('changed: wrote it down');
     $this->put('/records/sections/MAR/scores', ['who' => 'S-3', 'points' => '']);

@@ -117,7 +117,7 @@ test('what goes on in a room: microphones, hands, talk, sheet, a question, a rec
             'POST',
             "/bridge/rooms/$room/people",
             json_encode(
-                ['person' => $who, 'name' => "Name $who", 'host' => $host, 'meeting' => 'm', 'at' => 1_000_000] + [
+                ['meeting' => 'm', 'person' => $who, 'name' => "Name $who", 'host' => $host, 'at' => 1_000_000] + [
                     'floor' => $floor,
                 ],
             ),

@@ -46,14 +46,13 @@ final readonly class Attendances
     {
         $meets = [];
         foreach (
-            DB::table('series_sections')->whereIntegerInRaw('section_id', $sections)->get(['section_id', 'series_id']) as $r
+            DB::table('series_sections')
+                ->whereIntegerInRaw('section_id', $sections)
+                ->get(['section_id', 'series_id']) as $r
         ) {
             $meets[(int) $r->section_id][(int) $r->series_id] = true;
         }
-        $sessions = $this->sessions(
-            collect(array_keys(array_replace([], ...array_values($meets)))),
-            $only,
-        );
+        $sessions = $this->sessions(collect(array_keys(array_replace([], ...array_values($meets)))), $only);
         $told = $this->told($sessions);
         $corrections = $this->corrections($sessions);
         $inside = $guests ? $this->guests($sessions) : [];
@@ -126,7 +125,10 @@ final readonly class Attendances
                 $p->sourced_id,
                 trim("$p->given_name $p->family_name"),
             );
-            $days[(int) $p->section_id][(int) $p->id][] = [(string) $p->begins_on, (string) ($p->ends_on ?? '9999')];
+            $days[(int) $p->section_id][(int) $p->id][] = [
+                (string) $p->begins_on,
+                (string) ($p->ends_on ?? '9999'),
+            ];
         }
 
         return [$pupils, $days];
@@ -165,7 +167,10 @@ final readonly class Attendances
                         $session->start,
                         $session->end,
                         $rules,
-                    )->with($corrections[$session->id][$person] ?? null, self::isWithin($excused[$person] ?? [], $day)),
+                    )->with(
+                        $corrections[$session->id][$person] ?? null,
+                        self::isWithin($excused[$person] ?? [], $day),
+                    ),
                     (int) $part->section_id,
                 ];
             }

@@ -62,9 +62,7 @@ final readonly class BoardQuery
             ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
             ->groupBy('section_id')
             ->pluck(DB::raw('count(*) as n'), 'section_id');
-        $runs = DB::table('absent_runs')
-            ->groupBy('section_id')
-            ->pluck(DB::raw('count(*) as n'), 'section_id');
+        $runs = DB::table('absent_runs')->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');
         $places = $this->plan->counts($ids);
         $out = [];
         foreach ($sections->sortBy(fn (Section $s): string => $s->order()) as $section) {

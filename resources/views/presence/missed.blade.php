@@ -30,8 +30,8 @@
                         </th>
                         <td>
                             @foreach ($row->missed as $one)
-                                <a class="me-3"
-                                    href="{{ route('attendance.session', [$one->section, $one->id]) }}">{{ $one->time }} {{ $one->name }}</a>
+                                <a class="me-3" href="{{ route('attendance.session', [$one->section, $one->id]) }}">{{ $one->time }}
+                                    {{ $one->name }}</a>
                                 @if ($one->isExcused)
                                     <small class="quiet">{{ __('presence.status.excused') }}</small>
                                 @endif

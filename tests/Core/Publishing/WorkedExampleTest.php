@@ -41,7 +41,7 @@ function atTen(string $day, ?Particulars $own = null, SessionState $state = Sess
  */
 function example(array $with = [], int $opensBefore = 10, string $joinPage = 'https://x.example/join'): SectionFacts
 {
-    $day = fn(string $iso): int => LocalDate::parse($iso)->day;
+    $day = fn (string $iso): int => LocalDate::parse($iso)->day;
     $plan = Scenario::plan([2, 4], '2027-01-12', minutes: 47);
     $parts = [
         'T-2' => new Belonging(2, [new Part(PartRole::Teacher, null, null)]),
@@ -130,7 +130,7 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
 function standing(SectionFacts $facts): array
 {
     return array_map(
-        fn(Placement $p): array => [
+        fn (Placement $p): array => [
             'place' => $p->place->value,
             'key' => $p->key,
             'label' => $p->label,
@@ -150,8 +150,8 @@ test('what stands where, of a section with all that a section can have', functio
             'person' => null,
             'of' => [7 => 'Marine Science', 8 => 'Practical'],
             'title' => 'Next session',
-            'meets' =>
-                'Tue Thu 10:00–10:47 Madrid (Marine Science); Wed 10:00–10:47, from 20 Jan Thu 10:00–10:47 Madrid (Practical)',
+            'meets' => 'Tue Thu 10:00–10:47 Madrid (Marine Science); Wed 10:00–10:47, from 20 Jan Thu 10:00–10:47 Madrid '
+                    .'(Practical)',
             'doors' => 'The doors open 10 minutes before the start.',
             'link 7' => 'https://x.example/join/series',
             'code 7' => 'BCDF-HJKM-NP at https://x.example/join',
@@ -161,7 +161,8 @@ test('what stands where, of a section with all that a section can have', functio
                 '2027-01-12T09:47:00Z Tue 12 Jan, 10:00–10:47 Madrid · Marine Science',
                 '2027-01-13T09:47:00Z Wed 13 Jan, 10:00–10:47 Madrid · Practical',
                 '2027-01-14T09:47:00Z Thu 14 Jan, 10:00–10:47 Madrid: Tides, with V. Ocampo · Marine Science',
-                '2027-01-20T09:47:00Z Wed 20 Jan, 10:00–10:47 Madrid: Catching up, makes up Tue 19 Jan. Bring a chart · Marine Science',
+                '2027-01-20T09:47:00Z Wed 20 Jan, 10:00–10:47 Madrid: Catching up, makes up Tue 19 Jan. Bring a chart '
+                    .'· Marine Science',
             ],
         ],
         [
@@ -305,15 +306,14 @@ test('what stands where, of a section with all that a section can have', functio
             'person' => null,
             'of' => [7 => 'Marine Science', 8 => 'Practical'],
             'title' => 'Y8 Marine Science: how to come in',
-            'meets' =>
-                'Tue Thu 10:00–10:47 Madrid (Marine Science); Wed 10:00–10:47, from 20 Jan Thu 10:00–10:47 Madrid (Practical)',
+            'meets' => 'Tue Thu 10:00–10:47 Madrid (Marine Science); Wed 10:00–10:47, from 20 Jan Thu 10:00–10:47 Madrid '
+                    .'(Practical)',
             'doors' => 'The doors open 10 minutes before the start.',
             'link 7' => 'https://x.example/join/series',
             'code 7' => 'BCDF-HJKM-NP at https://x.example/join',
             'phone 7' => '+34 555, PIN 123',
             'link 8' => 'on your own page, while the doors are open',
-            'text' =>
-                'Your own link stands in your calendar and on your page. Do not pass it on: it lets in only you.',
+            'text' => 'Your own link stands in your calendar and on your page. Do not pass it on: it lets in only you.',
         ],
     ]);
 });
@@ -321,7 +321,7 @@ test('what stands where, of a section with all that a section can have', functio
 test('the calendar object says what its reader needs, and nothing of anybody else', function () {
     $bodies = array_column(
         array_map(
-            fn(Placement $p): array => [$p->key, strtr($p->body(), ["\r\n " => ''])],
+            fn (Placement $p): array => [$p->key, strtr($p->body(), ["\r\n " => ''])],
             WantedPlacements::of(example()),
         ),
         1,
@@ -330,9 +330,9 @@ test('the calendar object says what its reader needs, and nothing of anybody els
     $doors = 'The doors open 10 minutes before the start.';
     expect($bodies['T-2/uid-7'])
         ->toContain(
-            'DESCRIPTION:Come in: https://x.example/join/host\nJoin code: BCDF-HJKM-NP at https://x.example/join\n' .
-                "By phone: +34 555\\, PIN 123\\n$doors\\nYou are a teacher of this section.\\n" .
-                'Wed 20 Jan: Catching up\, makes up Tue 19 Jan. Bring a chart' .
+            'DESCRIPTION:Come in: https://x.example/join/host\nJoin code: BCDF-HJKM-NP at https://x.example/join\n'.
+                "By phone: +34 555\\, PIN 123\\n$doors\\nYou are a teacher of this section.\\n".
+                'Wed 20 Jan: Catching up\, makes up Tue 19 Jan. Bring a chart'.
                 "\r\n",
         )
         ->toContain("SUMMARY:Y8 Marine Science: Marine Science\r\n")
@@ -346,7 +346,8 @@ test('the calendar object says what its reader needs, and nothing of anybody els
         ->not->toContain('Tides')
         ->and($bodies['O-1/uid-8'])
         ->toContain(
-            "DESCRIPTION:Come in on your own page\\, while the doors are open.\\n$doors\\nYou are an observer of this section.\r\n",
+            "DESCRIPTION:Come in on your own page\\, while the doors are open.\\n$doors\\nYou are an observer of this "
+                ."section.\r\n",
         )
         ->not->toContain('URL')
         ->and($bodies['8MAR/pinned'])
@@ -354,8 +355,8 @@ test('the calendar object says what its reader needs, and nothing of anybody els
 });
 
 test('a feed has the reader\'s own links and sessions; without links none stands in it', function () {
-    $feed = fn(?string $who, bool $links = true): array => array_map(
-        fn(EventSeries $e): array => [$e->uid, $e->url, count($e->sessions)],
+    $feed = fn (?string $who, bool $links = true): array => array_map(
+        fn (EventSeries $e): array => [$e->uid, $e->url, count($e->sessions)],
         WantedPlacements::feed(example(), $who, $links),
     );
     expect($feed(null))
@@ -369,8 +370,8 @@ test('a feed has the reader\'s own links and sessions; without links none stands
 });
 
 test('whatever an event is made of changes what it is known by', function (SectionFacts $other) {
-    $of = fn(SectionFacts $f): array => array_column(
-        array_map(fn(Placement $p): array => [$p->key, $p->fingerprint()], WantedPlacements::of($f)),
+    $of = fn (SectionFacts $f): array => array_column(
+        array_map(fn (Placement $p): array => [$p->key, $p->fingerprint()], WantedPlacements::of($f)),
         1,
         0,
     );
@@ -379,19 +380,19 @@ test('whatever an event is made of changes what it is known by', function (Secti
         expect($after[$key])->not->toBe($before[$key], $key);
     }
 })->with([
-    'the doors' => [fn() => example(opensBefore: 5)],
-    'where a code is typed' => [fn() => example(joinPage: 'https://y.example/join')],
-    'the sequence' => [fn() => example(['sequence' => 3])],
-    'when it was changed' => [fn() => example(['changedAt' => 1_800_000_001])],
-    'the code' => [fn() => example(['joinCode' => 'BCDFHJKMNQ'])],
-    'the number' => [fn() => example(['dialIn' => '+34 559'])],
-    'the PIN' => [fn() => example(['pin' => '124'])],
-    'the minutes' => [fn() => example(['plan' => Scenario::plan([2, 4], '2027-01-12', minutes: 48)])],
-    'the start' => [fn() => example(['plan' => Scenario::plan([2, 4], '2027-01-12', minute: 605, minutes: 47)])],
-    'the weekdays' => [fn() => example(['plan' => Scenario::plan([2, 5], '2027-01-12', minutes: 47)])],
-    'whether it is hidden' => [fn() => example(['hiddenOutside' => true])],
+    'the doors' => [fn () => example(opensBefore: 5)],
+    'where a code is typed' => [fn () => example(joinPage: 'https://y.example/join')],
+    'the sequence' => [fn () => example(['sequence' => 3])],
+    'when it was changed' => [fn () => example(['changedAt' => 1_800_000_001])],
+    'the code' => [fn () => example(['joinCode' => 'BCDFHJKMNQ'])],
+    'the number' => [fn () => example(['dialIn' => '+34 559'])],
+    'the PIN' => [fn () => example(['pin' => '124'])],
+    'the minutes' => [fn () => example(['plan' => Scenario::plan([2, 4], '2027-01-12', minutes: 48)])],
+    'the start' => [fn () => example(['plan' => Scenario::plan([2, 4], '2027-01-12', minute: 605, minutes: 47)])],
+    'the weekdays' => [fn () => example(['plan' => Scenario::plan([2, 5], '2027-01-12', minutes: 47)])],
+    'whether it is hidden' => [fn () => example(['hiddenOutside' => true])],
     'a topic' => [
-        fn() => example([
+        fn () => example([
             'sessions' => [
                 atTen('2027-01-12', new Particulars(topic: 'Kelp')),
                 ...array_slice(example()->series[0]->sessions, 1),

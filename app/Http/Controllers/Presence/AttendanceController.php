@@ -144,12 +144,8 @@ final class AttendanceController extends Controller
         return $this->to('attendance', [$section], __('recordings.by_itself.said'));
     }
 
-    public function score(
-        Request $request,
-        Section $section,
-        KeepScores $keep,
-        Scores $scores,
-    ): RedirectResponse {
+    public function score(Request $request, Section $section, KeepScores $keep, Scores $scores): RedirectResponse
+    {
         $given = $request->validate(
             [
                 'who' => ['required', 'string', 'max:80'],

@@ -11,9 +11,11 @@
             </select>
         </div>
         <div><label class="form-label" for="points">{{ __('presence.score.points') }}</label>
-            <input class="form-control n" id="points" name="points" inputmode="decimal" value="{{ old('points') }}"></div>
+            <input class="form-control n" id="points" name="points" inputmode="decimal" value="{{ old('points') }}">
+        </div>
         <div class="flex-grow-1"><label class="form-label" for="score-why">{{ __('presence.correct.why') }}</label>
-            <input class="form-control" id="score-why" name="why" maxlength="300" value="{{ old('why') }}"></div>
+            <input class="form-control" id="score-why" name="why" maxlength="300" value="{{ old('why') }}">
+        </div>
         <button class="btn btn-side">{{ __('presence.score.save') }}</button>
     </form>
     @foreach (['points', 'why', 'who'] as $field)
@@ -40,7 +42,8 @@
                         <td class="num">{{ number_format($row->score->parts[$part->measure->value], 1) }}</td>
                     @endforeach
                     <td class="num"><b>{{ number_format($row->score->points(), 1) }}</b></td>
-                    <td>{{ $row->score->changed === null ? '' : __('presence.score.because', ['why' => $row->score->why]) . ' · ' . $row->score->by }}</td>
+                    <td>{{ $row->score->changed === null ? '' : __('presence.score.because', ['why' => $row->score->why]) . ' · ' . $row->score->by }}
+                    </td>
                 </tr>
             @endforeach
         </tbody>
