@@ -1,7 +1,7 @@
 <?php
 
-// What blade-formatter leaves alone: PHP in braces or in a directive's brackets that runs past the margin. It is broken
-// between two of its tokens, where white space means nothing. Usage: php build/wrap-blade.php FILE ...
+// What blade-formatter leaves alone: PHP in braces or in a directive's brackets, and components' tags, that run past the
+// margin. They are broken between two tokens, or two attributes, where white space means nothing. Usage: php build/wrap-blade.php FILE ...
 
 const MARGIN = 140;
 
@@ -41,6 +41,14 @@ foreach (array_slice($argv, 1) as $file) {
     foreach ($spans as $span) {
         [$code, $at] = end($span);
         array_push($breaks, ...breaks($code, $at));
+    }
+    // Between the attributes of a component's tag.
+    preg_match_all('/<x-[\w.:-]+(?:\s+[:@\w.-]+(?:="[^"]*")?)+/su', $text, $tags, PREG_OFFSET_CAPTURE);
+    foreach ($tags[0] as [$tag, $at]) {
+        preg_match_all('/\s+\K[:@\w.-]+(?:="[^"]*")?/su', $tag, $attributes, PREG_OFFSET_CAPTURE);
+        foreach ($attributes[0] as [, $in]) {
+            $breaks[] = $at + $in;
+        }
     }
     sort($breaks);
     $done = '';

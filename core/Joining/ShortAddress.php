@@ -71,9 +71,7 @@ final class ShortAddress
             (string) preg_replace(
                 '/[^a-z0-9]+/',
                 '-',
-                mb_strtolower(
-                    str_replace(['ß', 'ø', 'Ø', 'ł', 'Ł', 'æ'], ['ss', 'o', 'o', 'l', 'l', 'ae'], $plain),
-                ),
+                str_replace(['ß', 'ø', 'ł', 'æ'], ['ss', 'o', 'l', 'ae'], mb_strtolower($plain)),
             ),
             '-',
         );

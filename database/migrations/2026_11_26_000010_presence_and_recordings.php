@@ -186,8 +186,8 @@ return new class extends Migration {
     {
         DB::unprepared(
             'drop table recording_places, recording_readers, recording_parts, recording_cues, recordings,
-                changed_scores, session_notes, room_counts, absent_runs, session_absences, session_sums, absences_told, attendance_corrections, presence_columns,
-                presence_reads, presence_events;
+                changed_scores, session_notes, room_counts, absent_runs, session_absences, session_sums,
+                absences_told, attendance_corrections, presence_columns, presence_reads, presence_events;
             alter table sections drop column formula, drop column releases_by_itself;
             alter table people drop column may_be_recorded, drop column recorded_said_on;
             alter table schools drop column attendance, drop column recordings_days',

@@ -32,7 +32,8 @@ return [
     'rehearse' => 'Rehearse',
     'real' => 'The real one',
     'rehearsal' => [
-        'why' => 'A rehearsal brings invented students, who come late, raise their hands and write. Nothing of it counts.',
+        'why' => 'A rehearsal brings invented students, who come late, raise their hands and write. '.
+            'Nothing of it counts.',
         'begin' => 'Begin the rehearsal',
         'go_on' => 'Let them go on',
     ],

@@ -109,7 +109,8 @@ return [
         'unknown_long' => 'nobody knows who was there',
         'corrected' => 'corrected: :why',
         'not_held' => 'not held yet',
-        'legend' => '• present, +8 late by 8 min, 20′ partial with 20 min, abs absent, exc excused; underlined is corrected.',
+        'legend' => '• present, +8 late by 8 min, 20′ partial with 20 min, abs absent, exc excused; '.
+            'underlined is corrected.',
         'list' => 'Read a list…',
         'search' => 'Search transcripts',
         'gradebook' => 'Gradebook',
@@ -174,8 +175,8 @@ return [
         'weight' => 'Weight',
         'cap' => 'Full from',
         'part' => 'Part',
-        'hint' => 'Each part counts as far as it is full; an empty weight leaves it out. Lines to the teacher alone never '.
-            'count.',
+        'hint' => 'Each part counts as far as it is full; an empty weight leaves it out. '.
+            'Lines to the teacher alone never count.',
         'measures' => [
             'present' => 'came, % of the sessions',
             'punctual' => 'was on time, % of the sessions',
@@ -264,7 +265,8 @@ return [
             'device' => 'Device',
         ],
         'again' => 'Read it so',
-        'faults' => '{1}1 fault: nothing is kept until it is mended.|[2,*]:count faults: nothing is kept until they are mended.',
+        'faults' => '{1}1 fault: nothing is kept until it is mended.|'.
+            '[2,*]:count faults: nothing is kept until they are mended.',
         'open' => 'Who is this?',
         'open_hint' => 'The list knows them as on the left; choose whom that is.',
         'guest' => 'a guest',

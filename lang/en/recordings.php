@@ -58,10 +58,10 @@ return [
         'fault' => 'Choose parts, and who may see them.',
         'said' => 'Released. The course page shows it from the next publish run on.',
         'withdrawn' => 'Withdrawn: no student sees it any more.',
-        'disagree' => '{1}1 student inside has not agreed to be recorded, as the office has it: :names. Listen before you '.
-            'release it.|'.
-            '[2,*]:count students inside have not agreed to be recorded, as the office has it: :names. Listen before '.
-            'you release it.',
+        'disagree' => '{1}1 student inside has not agreed to be recorded, as the office has it: :names. '.
+            'Listen before you release it.|'.
+            '[2,*]:count students inside have not agreed to be recorded, as the office has it: :names. '.
+            'Listen before you release it.',
         'agree' => 'Everybody who was inside has agreed, as the office has it.',
         'kept' => 'Kept until :day.',
     ],

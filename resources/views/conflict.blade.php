@@ -29,7 +29,8 @@
                         @endif
                     </td>
                     <td @class(['todo' => $row->byMe])>
-                        {{ $row->mine === '' ? __($row->byMe && $row->field === 'plan' ? 'conflict.as_typed' : 'conflict.empty') : $row->mine }}
+                        {{ $row->mine === '' ? __($row->byMe && $row->field === 'plan' ? 'conflict.as_typed' : 'conflict.empty')
+                            : $row->mine }}
                         @if ($row->byMe)
                             <small>{{ __('conflict.changed') }}</small>
                         @endif

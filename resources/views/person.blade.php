@@ -54,13 +54,15 @@
                     @method('put')
                     <select class="form-select w-auto" name="agreed" aria-label="{{ __('recordings.consent.title') }}">
                         @foreach (['yes' => true, 'no' => false, 'unknown' => null] as $word => $value)
-                            <option value="{{ $word }}" @selected($who->may_be_recorded === $value)>{{ __("recordings.consent.$word") }}</option>
+                            <option value="{{ $word }}" @selected($who->may_be_recorded === $value)>{{ __(
+                                "recordings.consent.$word") }}</option>
                         @endforeach
                     </select>
                     <button class="btn btn-side">{{ __('recordings.consent.keep') }}</button>
                     @if ($who->recorded_said_on !== null)
                         <span
-                            class="quiet">{{ __('recordings.consent.since', ['day' => Nomada\App\View\DateText::of($who->recorded_said_on)]) }}</span>
+                            class="quiet">{{ __('recordings.consent.since', ['day' => Nomada\App\View\DateText::of(
+                                $who->recorded_said_on)]) }}</span>
                     @endif
                 </form>
             @endif

@@ -11,7 +11,8 @@
             @csrf
             <p class="small">The demo's clock stands still until you move it.</p>
             <div class="steps">
-                @foreach (['-1440' => '− 1 day', '-60' => '− 1 h', '-10' => '− 10 min', '1440' => '+ 1 day', '60' => '+ 1 h', '10' => '+ 10 min'] as $step => $label)
+                @foreach (['-1440' => '− 1 day', '-60' => '− 1 h', '-10' => '− 10 min', '1440' => '+ 1 day', '60' => '+ 1 h', '10' =>
+                    '+ 10 min'] as $step => $label)
                     <button class="btn btn-side" name="step" value="{{ $step }}">{{ $label }}</button>
                 @endforeach
             </div>

@@ -4,8 +4,8 @@
     <div class="drop">
         <a href="{{ route('clashes') }}">Clashes</a><a href="{{ route('contact-time') }}">Contact time</a>
         @can('coordinate')
-            <a href="{{ route('licences') }}">Licences</a><a href="{{ route('make-ups') }}">To be made up</a><a href="{{ route(
-                'events') }}">Read
+            <a href="{{ route('licences') }}">Licences</a><a href="{{ route('make-ups') }}">To be made up</a><a
+                href="{{ route('events') }}">Read
                 calendars…</a>
         @endcan
         @if ($name === 'timetable')

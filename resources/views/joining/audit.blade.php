@@ -10,8 +10,8 @@
         <nav class="end" aria-label="Show">
             @foreach (['' => 'All', 'door' => 'Doors', 'link' => 'Links', 'registration' => 'Registrations', 'live' => 'Live', 'code' =>
                 'Codes', 'person' => 'People'] as $k => $label)
-                <a @class(['pill', 'on' => $kind === $k]) href="{{ route('audit', array_filter(['kind' => $k, 'q' =>
-                    $q])) }}">{{ $label }}</a>
+                <a @class(['pill', 'on' => $kind === $k])
+                    href="{{ route('audit', array_filter(['kind' => $k, 'q' => $q])) }}">{{ $label }}</a>
             @endforeach
             <a class="pill" href="{{ route('audit.export', array_filter(['kind' => $kind, 'q' => $q])) }}">
                 CSV</a><a class="pill" href="{{ route('joining') }}">Joining</a>

@@ -74,7 +74,8 @@
                 </dd>
             @endif
             <dt>Not working?</dt>
-            <dd>{{ $byPhone ? 'Come in by phone' : 'Look at the class stream' }}{{ $teacher === '' ? '' : ", or write to $teacher " . ($byPhone ? 'through the class stream' : 'there') }}
+            <dd>{{ $byPhone ? 'Come in by phone' : 'Look at the class stream' }}{{ $teacher === '' ? '' : ", or write to $teacher " . (
+                $byPhone ? 'through the class stream' : 'there') }}
             </dd>
         </dl>
     @endif

@@ -15,10 +15,10 @@
         </div>
         <nav class="end" aria-label="Show"><a @class(['pill', 'on' => $show === '']) href="{{ route('joining') }}">All {{ $all }}</a><a
                 @class(['pill', 'on' => $show === 'missing']) href="{{ route('joining', ['show' => 'missing']) }}">Without link
-                {{ $counts['missing'] }}</a><a @class(['pill', 'on' => $show === 'open']) href="{{ route('joining', ['show' =>
-                    'open']) }}">More open
-                {{ $counts['open'] }}</a><a @class(['pill', 'on' => $show === 'hidden']) href="{{ route('joining', ['show' =>
-                    'hidden']) }}">Hidden
+                {{ $counts['missing'] }}</a><a @class(['pill', 'on' => $show === 'open'])
+                href="{{ route('joining', ['show' => 'open']) }}">More open
+                {{ $counts['open'] }}</a><a @class(['pill', 'on' => $show === 'hidden'])
+                href="{{ route('joining', ['show' => 'hidden']) }}">Hidden
                 {{ $counts['hidden'] }}</a>
             <span class="mx-1"></span><a class="pill" href="{{ route('drop-ins') }}">Drop-in rooms</a>
             @can('coordinate')

@@ -6,7 +6,8 @@
     @endif
     @if ($page->live->isRehearsal)
         <div class="warn">{{ __('live.rehearsal.why') }}
-            <x-live.act :live="$page->live" act="rehearse" class="btn-main ms-2" :do="__($page->room['inside'] === [] ? 'live.rehearsal.begin' : 'live.rehearsal.go_on')" />
+            <x-live.act :live="$page->live" act="rehearse" class="btn-main ms-2"
+                :do="__($page->room['inside'] === [] ? 'live.rehearsal.begin' : 'live.rehearsal.go_on')" />
         </div>
     @endif
     <div x-data="live" data-url="{{ url()->full() }}" data-to="{{ $page->live->page }}" data-version="{{ $page->version() }}"

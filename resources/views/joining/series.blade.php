@@ -49,8 +49,8 @@
                                 <x-copy :text="$link->address()" />
                             </dd>
                             <dt>Join code</dt>
-                            <dd class="mono">{{ JoinCode::show(
-                                (string) $link->join_code) }} <x-copy :text="JoinCode::show((string) $link->join_code)" /></dd>
+                            <dd class="mono">{{ JoinCode::show((string) $link->join_code) }} <x-copy
+                                    :text="JoinCode::show((string) $link->join_code)" /></dd>
                             <dt>By phone</dt>
                             <dd>{{ $link->dial_in }}, PIN {{ $link->pin }}</dd>
                             @if ($host && $may)

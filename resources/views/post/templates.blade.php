@@ -27,7 +27,8 @@
                         <div class="invalid" role="alert">{{ $message }}</div>
                     @enderror
                     <label for="text">Text</label>
-                    <textarea class="form-control" id="text" name="text" rows="13" maxlength="8000">{{ old('text', $template->text) }}</textarea>
+                    <textarea class="form-control" id="text" name="text" rows="13" maxlength="8000">{{ old('text',
+                        $template->text) }}</textarea>
                     @error('text')
                         <div class="invalid" role="alert">{{ $message }}</div>
                     @enderror

@@ -11,7 +11,8 @@
         @foreach ($child->told as $one)
             @if (!$one->isOver)
                 <p class="mb-1">
-                    {{ $one->from->day === $one->to->day ? $one->from->short() : __('presence.absence.until', ['from' => $one->from->short(), 'to' => $one->to->short()]) }}
+                    {{ $one->from->day === $one->to->day ? $one->from->short() : __('presence.absence.until', ['from' => $one->from->short(
+                        ), 'to' => $one->to->short()]) }}
                     <span class="quiet">{{ $one->why }}</span>
                 </p>
             @endif

@@ -1,6 +1,7 @@
 @props(['page', 'n'])
 <x-app :title="__('presence.missed.title', ['day' => $page->day->short()])">
-    <x-page-head :title="__('presence.missed.title', ['day' => $page->day->short()])" :sum="trans_choice('presence.missed.sum', count($page->rows))">
+    <x-page-head :title="__('presence.missed.title', ['day' => $page->day->short()])">
+        <x-slot:sum>{{ trans_choice('presence.missed.sum', count($page->rows)) }}</x-slot:sum>
         <a class="pill" href="{{ route('missed', ['date' => $page->day->plus(-1)->iso()]) }}">‹ {{ $page->day->plus(-1)->short() }}</a>
         <a class="pill" href="{{ route('missed', ['date' => $page->day->plus(1)->iso()]) }}">{{ $page->day->plus(1)->short() }} ›</a>
     </x-page-head>
@@ -8,7 +9,8 @@
         <x-empty :title="__('presence.missed.none')">{{ __('presence.missed.none_hint') }}</x-empty>
     @else
         @if ($page->students() !== [])
-            <p class="mt-2"><x-act :to="route('missed.write')" :with="['date' => $page->day->iso()]" class="btn-main" :do="trans_choice('presence.missed.write', count($page->students()))" />
+            <p class="mt-2"><x-act :to="route('missed.write')" :with="['date' => $page->day->iso()]" class="btn-main"
+                :do="trans_choice('presence.missed.write', count($page->students()))" />
                 <span class="quiet ms-2">{{ __('presence.missed.write_hint') }}</span>
             </p>
         @endif
@@ -37,7 +39,8 @@
                                 @endif
                             @endforeach
                         </td>
-                        <td>{{ $row->isWritten ? __('presence.missed.written') : ($row->guardians === 0 ? __('presence.missed.no_guardian') : $row->guardians) }}
+                        <td>{{ $row->isWritten ? __('presence.missed.written') : ($row->guardians === 0 ? __('presence.missed.no_guardian')
+                            : $row->guardians) }}
                         </td>
                     </tr>
                 @endforeach

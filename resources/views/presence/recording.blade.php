@@ -1,6 +1,7 @@
 @props(['page'])
 <x-app :title="__('recordings.title', ['name' => $page->name])">
-    <x-page-head :title="$page->name" :sum="$page->day->short() . ($page->topic === '' ? '' : ' · ' . $page->topic)">
+    <x-page-head :title="$page->name">
+        <x-slot:sum>{{ $page->day->short() }} {{ $page->topic === '' ? '' : '· ' . $page->topic }}</x-slot:sum>
         <span @class([
             'ok' => $page->recording->state->value === 'released',
             'quiet' => true,

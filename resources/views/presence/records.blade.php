@@ -1,6 +1,7 @@
 @props(['page'])
 <x-app :title="__('presence.records.title')">
-    <x-page-head :title="__('presence.records.title')" :sum="$page->share() === null ? '' : __('presence.records.share', ['share' => $page->share()])">
+    <x-page-head :title="__('presence.records.title')">
+        <x-slot:sum>{{ $page->share() === null ? '' : __('presence.records.share', ['share' => $page->share()]) }}</x-slot:sum>
         @if ($page->toRelease() > 0)
             <b class="todo">{{ trans_choice('presence.records.to_release', $page->toRelease()) }}</b>
         @endif

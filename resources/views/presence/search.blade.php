@@ -1,6 +1,8 @@
 @props(['page'])
 <x-app :title="__('recordings.search.title', ['name' => $page->section->name()])">
-    <x-page-head :title="__('recordings.search.title', ['name' => $page->section->name()])" :sum="$page->words === '' ? '' : trans_choice('recordings.search.sum', count($page->hits))" />
+    <x-page-head :title="__('recordings.search.title', ['name' => $page->section->name()])">
+        <x-slot:sum>{{ $page->words === '' ? '' : trans_choice('recordings.search.sum', count($page->hits)) }}</x-slot:sum>
+    </x-page-head>
     <form class="d-flex gap-2 my-3 narrow-form" method="get" role="search">
         <label class="visually-hidden" for="q">{{ __('recordings.search.label') }}</label>
         <input class="form-control" id="q" name="q" value="{{ $page->words }}" placeholder="{{ __('recordings.search.label') }}">

@@ -1,11 +1,9 @@
 @props(['page'])
 <x-app :title="$page->section->name() . ', ' . $page->held->day->short()">
-    <x-page-head :title="$page->section->name()" :sum="$page->held->day->short() .
-        ', ' .
-        $page->zone->clock($page->held->start) .
-        '–' .
-        $page->zone->clock($page->held->planned) .
-        ($page->held->topic === '' ? '' : ' · ' . $page->held->topic)">
+    <x-page-head :title="$page->section->name()">
+        <x-slot:sum>{{ $page->held->day->short() }},
+            {{ $page->zone->clock($page->held->start) }}–{{ $page->zone->clock($page->held->planned) }}
+            {{ $page->held->topic === '' ? '' : '· ' . $page->held->topic }}</x-slot:sum>
         @if ($page->before !== null)
             <a class="pill" href="{{ route('attendance.session', [$page->section, $page->before]) }}"
                 aria-label="{{ __('pagination.previous') }}">‹</a>

@@ -8,11 +8,13 @@
         <x-card :title="__('presence.absence.title')">
             <ul class="places">
                 @forelse ($page->told as $one)
-                    <li><b>{{ $one->from->day === $one->to->day ? $one->from->short() : __('presence.absence.until', ['from' => $one->from->short(), 'to' => $one->to->short()]) }}</b>
+                    <li><b>{{ $one->from->day === $one->to->day ? $one->from->short() : __('presence.absence.until', ['from' =>
+                        $one->from->short(), 'to' => $one->to->short()]) }}</b>
                         <span class="quiet">{{ $one->why }}
                             {{ $one->by === '' ? '' : __('presence.absence.by', ['name' => $one->by]) }}</span>
                         @if ($mayTell)
-                            <x-act :to="route('absences.take-back', [$page->student->sourced_id, $one->id])" method="delete" class="btn-plain py-0" :do="__('presence.absence.take_back')" :about="$one->from->short()" />
+                            <x-act :to="route('absences.take-back', [$page->student->sourced_id, $one->id])" method="delete"
+                                class="btn-plain py-0" :do="__('presence.absence.take_back')" :about="$one->from->short()" />
                         @endif
                     </li>
                 @empty

@@ -28,12 +28,14 @@
                     @foreach ($alike->take(6) as $some)
                         <details @if ($verb !== 'leave' && $loop->first) open @endif>
                             <summary><x-shape :is="['leave' => 'past'][$verb] ?? $verb" />
-                                <b>{{ ['add' => 'Add', 'change' => 'Change', 'remove' => 'Remove', 'leave' => 'Leave as it is'][$verb] }}</b>
+                                <b>{{ ['add' => 'Add', 'change' => 'Change', 'remove' => 'Remove', 'leave' => 'Leave as it is'][
+                                    $verb] }}</b>
                                 {{ $some->count() === 1
                                     ? $some[0]['label']
                                     : ($place === Place::Calendar
                                         ? Words::count($some->count(), 'calendar')
-                                        : Words::count($some->count(), 'item') . ', ' . $some[0]['label'] . ' to ' . $some->last()['label']) }}
+                                        : Words::count($some->count(), 'item') . ', ' . $some[0]['label'] . ' to ' . $some->last()[
+                                            'label']) }}
                             </summary>
                             @if ($verb === 'change')
                                 <dl>
@@ -60,14 +62,17 @@
                                             @if ($place === Place::Calendar && $field === 'link')
                                                 each person's own
                                             @elseif (is_array($value))
-                                                {{ implode("\n", array_slice(array_map(fn($l) => preg_replace('/^\d{4}-\S+Z /', '', $l), $value), 0, 4)) }}{{ count($value) > 4 ? "\nand " . (count($value) - 4) . ' more' : '' }}@else{{ $value }}
+                                                {{ implode("\n", array_slice(array_map(fn($l) => preg_replace('/^\d{4}-\S+Z /', '', $l),
+                                                    $value), 0, 4)) }}{{ count($value) > 4 ? "\nand " . (count($value) - 4) . ' more'
+                                                    : '' }}@else{{ $value }}
                                             @endif
                                         </dd>
                                     @endforeach
                                 </dl>
                                 @if ($some->count() > 1)
                                     <p class="more small">The others say the same of their own week or person:
-                                        {{ $some->slice(1, 5)->pluck('label')->implode(', ') }}{{ $some->count() > 6 ? ' and ' . ($some->count() - 6) . ' more' : '' }}.
+                                        {{ $some->slice(1, 5)->pluck('label')->implode(', ') }}{{ $some->count() > 6 ? ' and ' . (
+                                            $some->count() - 6) . ' more' : '' }}.
                                     </p>
                                 @endif
                             @endif

@@ -12,7 +12,8 @@
             @if ($show === 'chosen')
                 <a class="pill on" href="{{ route('publishing', ['show' => 'chosen']) }}">Chosen {{ count($rows) }}</a>
             @endif
-            <a @class(['pill', 'on' => !in_array($show, ['chosen', 'all'], true)]) href="{{ route('publishing') }}">What differs {{ $differs }}</a>
+            <a @class(['pill', 'on' => !in_array($show, ['chosen', 'all'], true)]) href="{{ route(
+                'publishing') }}">What differs {{ $differs }}</a>
             <a @class(['pill', 'on' => $show === 'all']) href="{{ route('publishing', ['show' => 'all']) }}">All {{ $all }}</a>
             <a class="pill" href="{{ route('runs') }}">Past runs</a>
         </nav>
@@ -37,7 +38,8 @@
                                 $parts = array_filter(['add' => $t['add'], 'change' => $t['change'], 'remove' => $t['remove']]);
                             @endphp
                             <th scope="col">
-                                {{ $place->title() }}<small>{{ $parts === [] ? 'nothing to do' : implode(' · ', array_map(fn($v, $n) => "$n $v", array_keys($parts), $parts)) }}</small>
+                                {{ $place->title() }}<small>{{ $parts === [] ? 'nothing to do' : implode(' · ', array_map(fn($v, $n) =>
+                                    "$n $v", array_keys($parts), $parts)) }}</small>
                             </th>
                         @endforeach
                     </tr>

@@ -74,7 +74,8 @@
                 <td class="num">{{ $s->all }}</td>
                 <td class="num">{{ $s->done }}</td>
                 <td class="{{ $s->failed > 0 ? 'bad' : ($s->done < $s->all ? 'quiet' : 'good') }}">
-                    {{ $s->failed > 0 ? "$s->failed failed" : ($s->done < $s->all ? 'waiting' : ($run->kind === 'links' ? 'linked' : 'published')) }}
+                    {{ $s->failed > 0 ? "$s->failed failed" : ($s->done < $s->all ? 'waiting' : ($run->kind === 'links' ? 'linked'
+                        : 'published')) }}
                 </td>
             </tr>
         @endforeach

@@ -48,8 +48,8 @@
                 <nav aria-label="Verdict"><a @class(['pill', 'on' => $verdict === '']) href="{{ route('desk') }}">All {{ $all }}</a>
                     @foreach (Verdict::cases() as $v)
                         @if (($counts[$v->value] ?? 0) > 0)
-                            <a @class(['pill', 'on' => $verdict === $v->value]) href="{{ route('desk', ['verdict' =>
-                                $v->value]) }}">{{ ucfirst($v->words()) }}
+                            <a @class(['pill', 'on' => $verdict === $v->value])
+                                href="{{ route('desk', ['verdict' => $v->value]) }}">{{ ucfirst($v->words()) }}
                                 {{ $counts[$v->value] }}</a>
                         @endif
                     @endforeach

@@ -21,9 +21,11 @@
                     <p class="quiet mb-0">The link appears here at {{ $zone->clock($n['doors']) }}.</p>
                 @elseif (isset($links[$n['series']]))
                     <a class="act main"
-                        href="{{ $links[$n['series']] }}">{{ $n['isOpen'] ? 'Come in' : 'To the door, open at ' . $zone->clock($n['doors']) }}</a>
+                        href="{{ $links[$n['series']] }}">{{ $n['isOpen'] ? 'Come in' : 'To the door, open at ' . $zone->clock($n[
+                            'doors']) }}</a>
                 @else<p class="todo mb-0">You are not registered yet.
-                        {{ in_array($n['series'], array_column($registrations, 'series'), true) ? 'Register below.' : 'Your school does that.' }}
+                        {{ in_array($n['series'], array_column($registrations, 'series'), true) ? 'Register below.'
+                            : 'Your school does that.' }}
                     </p>
                 @endif
             </section>
@@ -79,7 +81,8 @@
                     @foreach ($recordings as $r)
                         <li><b>{{ $r->name }}</b><span class="quiet">{{ $r->day->short() }}
                                 {{ $r->topic === '' ? '' : "· $r->topic" }}</span><a href="{{ route('recording', $r->id) }}"
-                                aria-label="{{ __('recordings.title', ['name' => $r->name]) }}, {{ $r->day->short() }}">{{ __('presence.session.open') }}</a>
+                                aria-label="{{ __('recordings.title', ['name' => $r->name]) }}, {{ $r->day->short() }}">{{ __(
+                                    'presence.session.open') }}</a>
                         </li>
                     @endforeach
                 </ul>

@@ -88,7 +88,8 @@
                         <legend>Which sessions</legend>
                         @foreach ($days as $d)
                             <div class="form-check"><input class="form-check-input" type="checkbox" id="day-{{ $d['day'] }}"
-                                    name="days[]" value="{{ $d['day'] }}" @checked(in_array($d['day'], (array) old('days', []), true))><label class="form-check-label"
+                                    name="days[]" value="{{ $d['day'] }}" @checked(in_array($d['day'], (array) old('days', []),
+                                        true))><label class="form-check-label"
                                     for="day-{{ $d['day'] }}">{{ $d['words'] }}{{ $d['topic'] ? ' · ' . $d['topic'] : '' }}</label>
                             </div>
                         @endforeach

@@ -6,7 +6,8 @@
     <div class="bar">
         <h1>Registration</h1>
         <div class="sum">{{ Words::count($all, 'series', 'series') }} · <span
-                @class(['todo' => $left > 0])>{{ $left === 0 ? 'every roster is registered' : Words::count($left, 'roster') . ' not fully registered' }}</span>
+                @class(['todo' => $left > 0])>{{ $left === 0 ? 'every roster is registered' : Words::count($left, 'roster')
+                    . ' not fully registered' }}</span>
         </div>
         @include('registration.tabs', ['at' => 'rosters'])
     </div>
@@ -42,7 +43,8 @@
                             <td><input class="form-check-input" type="checkbox" name="sections[]" value="{{ $row->section }}"
                                     data-name="{{ $row->name }}" aria-label="Choose {{ $row->name }}"></td>
                             <td><a
-                                    href="{{ $base . '/' . rawurlencode($row->section) }}"><b>{{ $row->name }}</b></a>{{ $row->title === '' ? '' : ': ' . $row->title }}
+                                    href="{{ $base . '/' . rawurlencode($row->section) }}"><b>{{ $row->name }}</b></a>{{ $row->title === ''
+                                        ? '' : ': ' . $row->title }}
                             </td>
                             <td class="num">{{ $row->roster }}</td>
                             <td class="num">{{ $row->registered }}</td>
@@ -53,7 +55,8 @@
                                 @endif
                             </td>
                             <td><a
-                                    href="{{ $base . '/' . rawurlencode($row->section) . '/series/' . $row->id . '/joining#registering' }}">{{ $row->registering ?? 'follows the roster' }}</a>
+                                    href="{{ $base . '/' . rawurlencode($row->section) . '/series/' . $row->id
+                                        . '/joining#registering' }}">{{ $row->registering ?? 'follows the roster' }}</a>
                             </td>
                         </tr>
                     @endforeach

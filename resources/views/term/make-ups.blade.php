@@ -37,7 +37,8 @@
                         <tr>
                             <td class="nowrap"><b>{{ $row['date']->short() }}</b><br><small>{{ $s->reason }}</small></td>
                             <td><a
-                                    href="{{ route('section', [$s->series->section, 'session' => $id]) }}"><b>{{ $s->series->section->name() }}</b></a>
+                                    href="{{ route('section', [$s->series->section, 'session' => $id]) }}"><b>{{ $s->series->section->name(
+                                        ) }}</b></a>
                                 @if ($s->series->title !== $s->series->section->title)
                                     <br><small>{{ $s->series->title }}</small>
                                 @endif
@@ -51,13 +52,17 @@
                                         <label class="offer"><input class="form-check-input" type="radio"
                                                 name="take[{{ $id }}]"
                                                 value="{{ $day->iso() }} {{ $f->start }} {{ $f->minutes }} {{ $f->students }}"
-                                                @checked($loop->first && $f->clear === $f->sessions && $f->students === 0)><span><b>{{ $day->short() }}
-                                                    {{ TypedTime::format($f->start) }}–{{ TypedTime::format($f->start + $f->minutes) }}</b><small
-                                                class="d-block {{ $f->clear === $f->sessions && $f->students === 0 ? 'good' : 'quiet' }}">{{ $f->cost() }}</small></span></label>@empty<span
+                                                @checked($loop->first && $f->clear === $f->sessions
+                                                    && $f->students === 0)><span><b>{{ $day->short() }}
+                                                    {{ TypedTime::format($f->start) }}–{{ TypedTime::format($f->start
+                                                        + $f->minutes) }}</b><small
+                                                class="d-block {{ $f->clear === $f->sessions && $f->students === 0 ? 'good'
+                                                    : 'quiet' }}">{{ $f->cost() }}</small></span></label>@empty<span
                                             class="quiet">No day is left for it.</span>
                                     @endforelse
                                     <label class="offer"><input class="form-check-input" type="radio" name="take[{{ $id }}]"
-                                            value="" @checked(!isset($row['free'][0]) || $row['free'][0]->clear < 1 || $row['free'][0]->students > 0)> <span class="quiet">not now</span></label>
+                                            value="" @checked(!isset($row['free'][0]) || $row['free'][0]->clear < 1 || $row['free'][
+                                                0]->students > 0)> <span class="quiet">not now</span></label>
                                 </fieldset>
                             </td>
                         </tr>

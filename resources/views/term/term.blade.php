@@ -60,7 +60,8 @@
                                     <td class="out">–</td>
                                 @elseif ($day['reason'] !== null)
                                     <td @class(['shut', 'today' => $day['date']->day === $today]) data-day="{{ $day['date']->iso() }}">
-                                        <span>{{ $day['date']->parts()[2] }}{{ $day['reason'] === \Nomada\Core\Term\Term::WEEKEND ? '' : ' · ' . $day['reason'] }}</span>
+                                        <span>{{ $day['date']->parts()[2] }}{{ $day['reason'] === \Nomada\Core\Term\Term::WEEKEND ? ''
+                                            : ' · ' . $day['reason'] }}</span>
                                     </td>
                                 @else<td @class([
                                     'today' => $day['date']->day === $today,
@@ -74,7 +75,8 @@
                                                     @endif
                                             </span>
                                             <span
-                                                class="quiet">{{ $day['planned'] === 0 ? 'none' : Words::count($day['planned'], 'session') }}</span></a>
+                                                class="quiet">{{ $day['planned'] === 0 ? 'none' : Words::count($day['planned'],
+                                                    'session') }}</span></a>
                                     </td>
                                 @endif
                             @endforeach
@@ -128,7 +130,8 @@
                         <b>{{ $closure->reason }}</b><br>{{ $first->short() }}{{ $last->day > $first->day ? ' to ' . $last->short() : '' }}
                         <span class="quiet">·
                             {{ $l
-                                ? Words::count((int) $l->sessions, 'session') . ' of ' . Words::count((int) $l->sections, 'section') . ' lost'
+                                ? Words::count((int) $l->sessions, 'session') . ' of ' . Words::count((int) $l->sections, 'section')
+                                    . ' lost'
                                 : 'no session lost' }}</span>
                         @if ($may)
                             <form class="d-inline" method="post" action="{{ route('closures.destroy', $closure) }}">@csrf
@@ -164,7 +167,8 @@
                 @forelse ($term->dayPlans as $plan)
                     <details class="mb-1" @if ((string) old('plan') === (string) $plan->id) open @endif>
                         <summary><b>{{ $plan->name }}</b> <span
-                                class="quiet">{{ Words::count(count($plan->periods), 'period') }}{{ $plan->is_usual ? ', the usual one' : '' }}</span>
+                                class="quiet">{{ Words::count(count($plan->periods), 'period') }}{{ $plan->is_usual ? ', the usual one'
+                                    : '' }}</span>
                         </summary>
                         @if ($may)
                             @include('term.day-plan', ['plan' => $plan])
@@ -202,7 +206,8 @@
                                     <x-date name="short_day" label="Short day" :in="$calendar" />
                                     <select class="form-select" name="short_plan" aria-label="Plan of the short day">
                                         @foreach ($term->dayPlans as $plan)
-                                            <option value="{{ $plan->id }}" @selected((string) old('short_plan') === (string) $plan->id || (!old('short_plan') && !$plan->is_usual))>{{ $plan->name }}</option>
+                                            <option value="{{ $plan->id }}" @selected((string) old('short_plan') === (string) $plan->id || (
+                                                !old('short_plan') && !$plan->is_usual))>{{ $plan->name }}</option>
                                         @endforeach
                                     </select>
                                 </div>
@@ -244,7 +249,8 @@
                                     name="rotation_n" inputmode="numeric" aria-label="How many"
                                     value="{{ old('rotation_n', $rotation->n ?? 2) }}"><label><input type="hidden" name="lettered"
                                         value="0"><input class="form-check-input" type="checkbox" name="lettered" value="1"
-                                        @checked(old('lettered', $rotation === null || $rotation->isLettered))> A, B, C instead of 1, 2, 3</label></div>
+                                        @checked(old('lettered', $rotation === null
+                                            || $rotation->isLettered))> A, B, C instead of 1, 2, 3</label></div>
                             <div class="d-flex gap-2 mb-2 align-items-center"><span class="quiet nowrap">pin</span>
                                 <x-date name="pin_day" label="Day to be pinned" :in="$calendar" />
                                 <span class="quiet">to</span><input class="form-control w-auto" size="3" name="pin_to"

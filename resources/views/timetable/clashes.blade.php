@@ -21,8 +21,8 @@
                 'full' => 'Too full', 'turnaround' => 'Pauses', 'hours' => 'Own hours', 'outside' => 'Outside', 'accepted' =>
                 'Accepted'] as $kind => $label)
                 @continue(!in_array($kind, ['teacher', 'students', 'accepted'], true) && ($kinds[$kind] ?? 0) === 0
-                    && $show !== $kind)<a @class(['pill', 'on' => $show === $kind]) href="{{ route('clashes', ['show' =>
-                    $kind]) }}">{{ $label }}
+                    && $show !== $kind)<a @class(['pill', 'on' => $show === $kind])
+                    href="{{ route('clashes', ['show' => $kind]) }}">{{ $label }}
                     {{ $kinds[$kind] ?? 0 }}</a>
             @endforeach
             <a class="pill" href="{{ route('timetable') }}">Week</a>

@@ -230,8 +230,8 @@
                                 {{ $p->at_once }} at one time ·
                                 {{ Words::count($p->accounts->count(), 'account') }}{{ isset($needs[$p->name]) ? ", {$needs[
                                     $p->name]} so large or larger needed" : '' }}</span>
-                        </summary>@include('timetable.hosting-plan', ['plan' => $p])<form method="post" action="{{ route(
-                            'hosting-plans.destroy', $p) }}">
+                        </summary>@include('timetable.hosting-plan', ['plan' => $p])<form method="post"
+                            action="{{ route('hosting-plans.destroy', $p) }}">
                             @csrf @method('delete')<button class="btn btn-plain py-0">Take it out<span class="visually-hidden">:
                                     {{ $p->name }}</span></button></form>
                     </details>

@@ -79,8 +79,8 @@
                 @endif
             </form>
             <div>
-                <form method="post" action="{{ route('session.tell', [$section, $series, $one]) }}">@csrf <x-drawn
-                        :of="'told:' . $one->id" />
+                <form method="post" action="{{ route('session.tell', [$section, $series,
+                    $one]) }}">@csrf <x-drawn :of="'told:' . $one->id" />
                     @method('put')
                     <h3>Of this one only</h3>
                     <label class="form-label" for="one-teacher">Teacher</label><select class="form-select mb-2" id="one-teacher"

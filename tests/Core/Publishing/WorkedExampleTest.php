@@ -17,6 +17,10 @@ use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
 
+const BOTH_MEET =
+    'Tue Thu 10:00–10:47 Madrid (Marine Science); '.
+    'Wed 10:00–10:47, from 20 Jan Thu 10:00–10:47 Madrid (Practical)';
+
 /** A session of 47 minutes at ten in Madrid. */
 function atTen(string $day, ?Particulars $own = null, SessionState $state = SessionState::Planned): PlannedSession
 {
@@ -150,8 +154,7 @@ test('what stands where, of a section with all that a section can have', functio
             'person' => null,
             'of' => [7 => 'Marine Science', 8 => 'Practical'],
             'title' => 'Next session',
-            'meets' => 'Tue Thu 10:00–10:47 Madrid (Marine Science); Wed 10:00–10:47, from 20 Jan Thu 10:00–10:47 Madrid '
-                    .'(Practical)',
+            'meets' => BOTH_MEET,
             'doors' => 'The doors open 10 minutes before the start.',
             'link 7' => 'https://x.example/join/series',
             'code 7' => 'BCDF-HJKM-NP at https://x.example/join',
@@ -161,8 +164,8 @@ test('what stands where, of a section with all that a section can have', functio
                 '2027-01-12T09:47:00Z Tue 12 Jan, 10:00–10:47 Madrid · Marine Science',
                 '2027-01-13T09:47:00Z Wed 13 Jan, 10:00–10:47 Madrid · Practical',
                 '2027-01-14T09:47:00Z Thu 14 Jan, 10:00–10:47 Madrid: Tides, with V. Ocampo · Marine Science',
-                '2027-01-20T09:47:00Z Wed 20 Jan, 10:00–10:47 Madrid: Catching up, makes up Tue 19 Jan. Bring a chart '
-                    .'· Marine Science',
+                '2027-01-20T09:47:00Z Wed 20 Jan, 10:00–10:47 Madrid: Catching up, makes up Tue 19 Jan. Bring a chart '.
+                '· Marine Science',
             ],
         ],
         [
@@ -306,8 +309,7 @@ test('what stands where, of a section with all that a section can have', functio
             'person' => null,
             'of' => [7 => 'Marine Science', 8 => 'Practical'],
             'title' => 'Y8 Marine Science: how to come in',
-            'meets' => 'Tue Thu 10:00–10:47 Madrid (Marine Science); Wed 10:00–10:47, from 20 Jan Thu 10:00–10:47 Madrid '
-                    .'(Practical)',
+            'meets' => BOTH_MEET,
             'doors' => 'The doors open 10 minutes before the start.',
             'link 7' => 'https://x.example/join/series',
             'code 7' => 'BCDF-HJKM-NP at https://x.example/join',
@@ -346,8 +348,8 @@ test('the calendar object says what its reader needs, and nothing of anybody els
         ->not->toContain('Tides')
         ->and($bodies['O-1/uid-8'])
         ->toContain(
-            "DESCRIPTION:Come in on your own page\\, while the doors are open.\\n$doors\\nYou are an observer of this "
-                ."section.\r\n",
+            "DESCRIPTION:Come in on your own page\\, while the doors are open.\\n$doors\\nYou are an observer of this ".
+                "section.\r\n",
         )
         ->not->toContain('URL')
         ->and($bodies['8MAR/pinned'])

@@ -19,13 +19,15 @@
                     'good' => $one->state === 'ready',
                     'todo' => $one->state === 'ended',
                 ])>
-                    {{ __("account.people.states.$one->state", ['on' => $one->on]) }}{{ $one->hasSecondFactor ? ', ' . __('account.people.factor') : '' }}
+                    {{ __("account.people.states.$one->state", ['on' => $one->on]) }}{{ $one->hasSecondFactor ? ', ' . __(
+                        'account.people.factor') : '' }}
                 </td>
                 <td>{{ $one->seen ?? '–' }}</td>
                 <td>
                     <form method="post" action="{{ route('person.invite', $one->sourcedId) }}">@csrf
                         <button
-                            class="btn btn-plain py-0">{{ __(in_array($one->state, ['none'], true) ? 'account.people.invite' : 'account.people.again') }}<span
+                            class="btn btn-plain py-0">{{ __(in_array($one->state, ['none'], true) ? 'account.people.invite'
+                                : 'account.people.again') }}<span
                                 class="visually-hidden"> {{ $one->name }}</span></button>
                     </form>
                 </td>

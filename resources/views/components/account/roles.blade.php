@@ -15,7 +15,8 @@
         @foreach ($page->roles as $row)
             <tr>
                 <td><a href="{{ route('accounts', ['role' => $row->role->value]) }}"
-                        @if ($row->role === $page->role) aria-current="true" @endif><b>{{ __("account.people.roles.{$row->role->value}") }}</b></a>
+                        @if ($row->role === $page->role) aria-current="true" @endif><b>{{ __(
+                            "account.people.roles.{$row->role->value}") }}</b></a>
                 </td>
                 <td class="num">{{ $row->all }}</td>
                 <td class="num">{{ $row->ready }}</td>

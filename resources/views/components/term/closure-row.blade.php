@@ -17,7 +17,8 @@
                 @class([
                     'todo' => $row->effect->lost > 0,
                     'good' => $row->effect->lost === 0,
-                ])>{{ trans_choice('term.read.lost', $row->effect->lost, ['sections' => trans_choice('term.sections', $row->effect->sections)]) }}</span>
+                ])>{{ trans_choice('term.read.lost', $row->effect->lost, ['sections' => trans_choice('term.sections',
+                    $row->effect->sections)]) }}</span>
         @else
             <span class="quiet">{{ __(Lang::has("term.read.not.$row->why") ? "term.read.not.$row->why" : $row->why) }}</span>
         @endif

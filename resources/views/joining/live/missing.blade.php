@@ -10,7 +10,8 @@
                 @if ($one->isTold)
                     <small class="quiet">{{ __('live.who.told') }}</small>
                 @elseif ($one->hasGuardian)
-                    <x-live.act :live="$page->live" act="tell-guardian" :with="['person' => $one->sourcedId]" :about="$one->name" :do="__('live.who.tell')" />
+                    <x-live.act :live="$page->live" act="tell-guardian" :with="['person' => $one->sourcedId]" :about="$one->name"
+                        :do="__('live.who.tell')" />
                 @else
                     <small class="quiet">{{ __('live.who.no_guardian') }}</small>
                 @endif

@@ -1,7 +1,8 @@
 {{-- What the teacher does on the sheet. page: DeskPage --}}
 <section class="a-pens">
     <div class="d-flex gap-2 flex-wrap align-items-center">
-        <button class="btn btn-side" type="button" data-pen="line" x-on:click="choose" aria-pressed="false">{{ __('live.sheet.draw') }}</button>
+        <button class="btn btn-side" type="button" data-pen="line" x-on:click="choose" aria-pressed="false">{{ __(
+            'live.sheet.draw') }}</button>
         <button class="btn btn-side" type="button" data-pen="text" x-on:click="choose"
             aria-pressed="false">{{ __('live.sheet.write') }}</button>
         <button class="btn btn-side" type="button" data-pen="point" x-on:click="choose"

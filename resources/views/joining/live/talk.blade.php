@@ -11,7 +11,8 @@
                         <i>{{ __('live.talk.private') }}</i>
                     @endif
                     @if (!$line['gone'] && in_array($line['kind'], ['line', 'private'], true))
-                        <x-live.act :live="$page->live" act="take-line" :with="['line' => $line['id']]" :do="__('live.talk.take')" :about="$line['text']" />
+                        <x-live.act :live="$page->live" act="take-line" :with="['line' => $line['id']]" :do="__('live.talk.take')"
+                            :about="$line['text']" />
                     @endif
                 </span>
             </li>
@@ -23,7 +24,8 @@
         @if (!$page->room['chat_open'])
             <p class="todo small mb-1">{{ __('live.talk.stopped') }}</p>
         @endif
-        <x-live.act :live="$page->live" act="chat" :with="['on' => $page->room['chat_open'] ? 0 : 1]" :do="__($page->room['chat_open'] ? 'live.talk.stop' : 'live.talk.open')" />
+        <x-live.act :live="$page->live" act="chat" :with="['on' => $page->room['chat_open'] ? 0 : 1]"
+            :do="__($page->room['chat_open'] ? 'live.talk.stop' : 'live.talk.open')" />
         <x-live.act :live="$page->live" act="lower-hand" :do="__('live.mics.lower_all')" />
     @endif
 </section>

@@ -6,7 +6,8 @@
         <div><label class="form-label" for="score-who">{{ __('presence.section.student') }}</label>
             <select class="form-select" id="score-who" name="who">
                 @foreach ($page->rows as $row)
-                    <option value="{{ $row->pupil->sourcedId }}" @selected(old('who') === $row->pupil->sourcedId)>{{ $row->pupil->name }}</option>
+                    <option value="{{ $row->pupil->sourcedId }}" @selected(old(
+                        'who') === $row->pupil->sourcedId)>{{ $row->pupil->name }}</option>
                 @endforeach
             </select>
         </div>
@@ -42,7 +43,8 @@
                         <td class="num">{{ number_format($row->score->parts[$part->measure->value], 1) }}</td>
                     @endforeach
                     <td class="num"><b>{{ number_format($row->score->points(), 1) }}</b></td>
-                    <td>{{ $row->score->changed === null ? '' : __('presence.score.because', ['why' => $row->score->why]) . ' · ' . $row->score->by }}
+                    <td>{{ $row->score->changed === null ? '' : __('presence.score.because', ['why' => $row->score->why]) . ' · '
+                        . $row->score->by }}
                     </td>
                 </tr>
             @endforeach

@@ -37,10 +37,12 @@
             @enderror
         @endforeach
         <button
-            class="btn btn-main">{{ __($page->recording->state->value === 'released' ? 'recordings.release.again' : 'recordings.release.go') }}</button>
+            class="btn btn-main">{{ __($page->recording->state->value === 'released' ? 'recordings.release.again'
+                : 'recordings.release.go') }}</button>
     </form>
     @if ($page->recording->state->value === 'released')
-        <p class="mt-2 mb-0"><x-act :to="route('recording.withdraw', $page->recording->id)" method="delete" class="btn-wrong" :do="__('recordings.release.withdraw')" /></p>
+        <p class="mt-2 mb-0"><x-act :to="route('recording.withdraw', $page->recording->id)" method="delete" class="btn-wrong"
+            :do="__('recordings.release.withdraw')" /></p>
     @endif
     @if ($page->recording->keeps_until !== null)
         <p class="quiet small mt-2 mb-0">

@@ -9,7 +9,8 @@
         @foreach ($part->cues as $cue)
             <p class="cue" data-n="{{ $part->n }}" data-from="{{ $cue->from }}" data-to="{{ $cue->to }}"><button type="button"
                     class="btn btn-plain py-0 num" x-on:click="jump"
-                    aria-label="{{ __('recordings.transcript.jump', ['at' => Nomada\App\View\Recording\PlayedPart::clock($part->from + $cue->from)]) }}">{{ Nomada\App\View\Recording\PlayedPart::clock($part->from + $cue->from) }}</button>
+                    aria-label="{{ __('recordings.transcript.jump', ['at' => Nomada\App\View\Recording\PlayedPart::clock($part->from
+                        + $cue->from)]) }}">{{ Nomada\App\View\Recording\PlayedPart::clock($part->from + $cue->from) }}</button>
                 <span>{{ $cue->said }}</span>
             </p>
         @endforeach

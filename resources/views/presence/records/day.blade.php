@@ -3,7 +3,8 @@
     <h2>{{ __('presence.records.day', ['day' => $page->day->short()]) }}</h2>
     @if ($page->wait !== null)
         <div class="sum">
-            {{ $page->wait < 60 ? __('presence.records.wait_short') : __('presence.records.wait', ['minutes' => intdiv($page->wait + 59, 60)]) }}
+            {{ $page->wait < 60 ? __('presence.records.wait_short') : __('presence.records.wait', ['minutes' => intdiv($page->wait + 59,
+                60)]) }}
         </div>
     @endif
     <nav class="end" aria-label="{{ __('presence.columns.day') }}">

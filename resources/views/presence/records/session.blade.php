@@ -46,7 +46,8 @@
         <td>
             @if ($one->left() !== null)
                 <a class="todo"
-                    href="{{ $one->left() === 'release' ? route('recording', $one->recording) : route('attendance.session', [$one->section, $one->id]) }}">{{ __('presence.records.to_do.' . $one->left()) }}<span
+                    href="{{ $one->left() === 'release' ? route('recording', $one->recording) : route('attendance.session', [$one->section,
+                        $one->id]) }}">{{ __('presence.records.to_do.' . $one->left()) }}<span
                         class="visually-hidden"> {{ $one->name }}</span></a>
             @endif
         </td>
