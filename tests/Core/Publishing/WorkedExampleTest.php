@@ -131,7 +131,7 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
 }
 
 /** @return list<array<string, mixed>> what stands where, as a reader has it */
-function standing(SectionFacts $facts): array
+function standsThere(SectionFacts $facts): array
 {
     return array_map(
         fn (Placement $p): array => [
@@ -146,7 +146,7 @@ function standing(SectionFacts $facts): array
 }
 
 test('what stands where, of a section with all that a section can have', function () {
-    expect(standing(example()))->toBe([
+    expect(standsThere(example()))->toBe([
         [
             'place' => 'course-page',
             'key' => '8MAR/pinned',
@@ -416,9 +416,9 @@ test('without sessions nothing is wanted but the drop-in rooms', function () {
         'j',
         $facts->rooms,
     );
-    expect(array_column(standing($bare), 'key'))
+    expect(array_column(standsThere($bare), 'key'))
         ->toBe(['8MAR/drop-in-3'])
         // A series that has none is left out beside one that has some.
-        ->and(array_column(standing($facts), 'key'))
+        ->and(array_column(standsThere($facts), 'key'))
         ->toBe(['8MAR/pinned', '8MAR/drop-in-3', '8MAR/week-1', 'T-2/uid-8', 'O-1/uid-8', '8MAR/opening']);
 });
