@@ -100,7 +100,8 @@ final readonly class Floor
     {
         return match ($this->who($power)) {
             Who::Everyone => true,
-            Who::Host => $isHost || $hasFloor,
+            // Whoever is given the floor draws and shows; recording stays the host's.
+            Who::Host => $isHost || ($hasFloor && $power !== 'record'),
             Who::Nobody => $isHost && $power !== 'record',
         };
     }

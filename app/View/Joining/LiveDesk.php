@@ -35,11 +35,11 @@ final readonly class LiveDesk
 
     public function page(LiveRoom $live, Person $for): DeskPage
     {
-        $trouble = null;
+        $room = self::unknown();
+        $trouble = $live->way->room === '' ? (string) trans('live.no_room') : null;
         try {
-            $room = $this->bridge->state($live->way->room, $live->meeting);
+            $room = $live->way->room === '' ? $room : $this->bridge->state($live->way->room, $live->meeting);
         } catch (DestinationFailure $e) {
-            $room = self::unknown();
             $trouble = $e->getMessage();
         }
         $now = $this->clock->seconds();

@@ -205,6 +205,7 @@ test('who may do what at a moment', function (string $power, Who $who, bool $hos
     ['screen', Who::Nobody, true, false, true],
     ['screen', Who::Nobody, false, true, false],
     ['record', Who::Host, true, false, true],
+    ['record', Who::Host, false, true, false],
     ['record', Who::Nobody, true, false, false],
 ]);
 
