@@ -1,6 +1,7 @@
 <?php
 
-// name => [page, whom the sign-in page offers ('' for nobody), size, dark, what is clicked first (CSS, parted by ;), or with ~ waited for]
+// name => [page, whom the sign-in page offers ('' for nobody), size, dark, what is clicked first (CSS, parted by ;), or
+// with ~ waited for]
 return [
     'every-section' => ['/', 'A-01', '1280x800', false, 'tr.row-s:nth-child(9) input;tr.row-s:nth-child(13) input'],
     'account' => ['/account', 'A-01', '1280x800', true, "form[action$='second-factor'] button;~.qr svg"],
@@ -14,13 +15,20 @@ return [
     'registration-desk' => ['/registration/desk', 'A-01', '1280x800', false, ''],
     // The music workshop, which is open to whoever registers; on a fresh demo it is the ninth series.
     'register' => ['/register/9', 'S-8-001', '390x844', false, ''],
-    // The teacher comes in for the lesson of ten o'clock, and then looks at its rehearsal; a student comes in after that.
-    'live-desk' => ['/today', 'T-02', '1280x800', false, "td a[href*='/live/'];.bar .end .btn-main;~.said;.bar .end a[href*=rehearsal];.warn button;~.said;.warn button;~.a-who b.todo"],
+    // The teacher comes in for the lesson of ten, and then looks at its rehearsal; a student comes in after that.
+    'live-desk' => [
+        '/today',
+        'T-02',
+        '1280x800',
+        false,
+        "td a[href*='/live/'];.bar .end .btn-main;~.said;.bar .end a[href*=rehearsal];".
+        '.warn button;~.said;.warn button;~.a-who b.todo',
+    ],
     'room' => ['/me', 'S-8-001', '390x844', false, '.next-up .act.main;.act.main;#no-camera;~.talk li'],
     'today' => ['/today', 'A-01', '1280x800', false, ''],
     'student' => ['/me', 'S-8-001', '390x844', false, ''],
     'attendance' => ['/records/sections/8MAR', 'A-01', '1280x800', false, ''],
     'session-presence' => ['/records/sections/8MAR', 'A-01', '1280x800', false, 'thead th.day:nth-child(9) a'],
     'records' => ['/records?date=2027-02-08', 'A-01', '1280x800', false, ''],
-    'recording' => ['/records?date=2027-02-04', 'A-01', '1280x800', false, "a[href*='/recordings/'].quiet, td a[href*='/recordings/']"],
+    'recording' => ['/records?date=2027-02-04', 'A-01', '1280x800', false, "td a[href*='/recordings/']"],
 ];

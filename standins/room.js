@@ -2,7 +2,7 @@
 // Looks again every two seconds by the version, puts in what has changed, and sends what is done without leaving the
 // page. Without it the page works by forms and reloading.
 const room = document.querySelector('.room');
-const at = (path) => `${room.dataset.base}/${path}?seat=${room.dataset.seat}`;
+const at = path => `${room.dataset.base}/${path}?seat=${room.dataset.seat}`;
 const fault = document.getElementById('fault');
 let version = room.dataset.version;
 let pen = null;
@@ -36,7 +36,7 @@ async function send(what) {
     await look();
 }
 
-document.addEventListener('submit', (event) => {
+document.addEventListener('submit', event => {
     const form = event.target;
     if (!form.action.includes('/do?')) return;
     event.preventDefault();
@@ -44,7 +44,7 @@ document.addEventListener('submit', (event) => {
         if (form.id === 'say') form.reset();
     });
 });
-document.addEventListener('keydown', (event) => {
+document.addEventListener('keydown', event => {
     if (event.target.matches('input, select, textarea') || event.ctrlKey || event.metaKey || event.altKey) return;
     document.querySelector(`[data-key="${CSS.escape(event.key)}"]`)?.click();
 });
@@ -52,7 +52,7 @@ document.addEventListener('keydown', (event) => {
 // The sheet.
 function choosePen(which) {
     pen = which;
-    document.querySelectorAll('[data-pen]').forEach((b) => b.setAttribute('aria-pressed', String(b.dataset.pen === pen)));
+    document.querySelectorAll('[data-pen]').forEach(b => b.setAttribute('aria-pressed', String(b.dataset.pen === pen)));
 }
 function place(svg, event) {
     const box = svg.getBoundingClientRect();
@@ -62,10 +62,10 @@ function place(svg, event) {
     ];
 }
 let points = [];
-document.addEventListener('click', (event) => {
+document.addEventListener('click', event => {
     if (event.target.dataset.pen) choosePen(event.target.dataset.pen);
 });
-document.addEventListener('pointerdown', (event) => {
+document.addEventListener('pointerdown', event => {
     const svg = event.target.closest('svg[data-draws]');
     if (!svg || !pen) return;
     event.preventDefault();
@@ -77,7 +77,7 @@ document.addEventListener('pointerdown', (event) => {
         if (text) send({ do: 'mark', kind: 'text', x, y, text });
     }
 });
-document.addEventListener('pointermove', (event) => {
+document.addEventListener('pointermove', event => {
     const svg = event.target.closest('svg[data-draws]');
     if (svg && points.length > 0) points.push(place(svg, event));
 });
@@ -85,7 +85,7 @@ document.addEventListener('pointerup', () => {
     if (points.length > 1) send({ do: 'mark', kind: 'line', points });
     points = [];
 });
-document.addEventListener('change', (event) => {
+document.addEventListener('change', event => {
     if (event.target.id !== 'picture' || !event.target.files[0]) return;
     const reader = new FileReader();
     reader.onload = () => send({ do: 'mark', kind: 'picture', src: reader.result });
@@ -108,19 +108,26 @@ let listening = null;
 async function tryDevices() {
     stop();
     try {
-        const chosen = (id) => (document.getElementById(id).value ? { deviceId: document.getElementById(id).value } : true);
-        stream = await navigator.mediaDevices.getUserMedia({ audio: chosen('mics'), video: chosen('cameras') }).catch(() =>
-            navigator.mediaDevices.getUserMedia({ audio: true }),
-        );
+        const chosen = id =>
+            document.getElementById(id).value ? { deviceId: document.getElementById(id).value } : true;
+        stream = await navigator.mediaDevices
+            .getUserMedia({ audio: chosen('mics'), video: chosen('cameras') })
+            .catch(() => navigator.mediaDevices.getUserMedia({ audio: true }));
     } catch {
         words.textContent = 'The browser gives no microphone. Allow it beside the address, or go on by listening only.';
         return;
     }
     const all = await navigator.mediaDevices.enumerateDevices();
-    for (const [id, kind] of [['mics', 'audioinput'], ['cameras', 'videoinput'], ['speakers', 'audiooutput']]) {
+    for (const [id, kind] of [
+        ['mics', 'audioinput'],
+        ['cameras', 'videoinput'],
+        ['speakers', 'audiooutput'],
+    ]) {
         const list = document.getElementById(id);
         const kept = list.value;
-        list.replaceChildren(...all.filter((d) => d.kind === kind).map((d, i) => new Option(d.label || `${i + 1}`, d.deviceId)));
+        list.replaceChildren(
+            ...all.filter(d => d.kind === kind).map((d, i) => new Option(d.label || `${i + 1}`, d.deviceId)),
+        );
         if (kept) list.value = kept;
     }
     const see = document.getElementById('see');
@@ -132,18 +139,18 @@ async function tryDevices() {
     const wave = new Uint8Array(analyser.fftSize);
     listening = setInterval(() => {
         analyser.getByteTimeDomainData(wave);
-        const loud = Math.max(...wave.map((v) => Math.abs(v - 128))) / 128;
+        const loud = Math.max(...wave.map(v => Math.abs(v - 128))) / 128;
         document.getElementById('level').value = Math.min(1, loud * 2);
         if (loud > 0.02) words.textContent = 'The microphone hears you.';
     }, 100);
 }
 function stop() {
     clearInterval(listening);
-    stream?.getTracks().forEach((track) => track.stop());
+    stream?.getTracks().forEach(track => track.stop());
     document.getElementById('see').srcObject = null;
 }
 document.getElementById('try').addEventListener('click', tryDevices);
-['mics', 'cameras'].forEach((id) => document.getElementById(id).addEventListener('change', tryDevices));
+['mics', 'cameras'].forEach(id => document.getElementById(id).addEventListener('change', tryDevices));
 document.getElementById('sound').addEventListener('click', async () => {
     const context = new AudioContext();
     const speaker = document.getElementById('speakers').value;

@@ -18,6 +18,8 @@ use Nomada\Core\Term\LocalDate;
 
 final class PresenceCommand extends Sections
 {
+    use SaysFaults;
+
     protected $signature = 'nomada:presence
         {file? : a list of who came and left, CSV or XLSX; without it the bridge is asked}
         {--section=* : sourcedId}
@@ -138,20 +140,5 @@ final class PresenceCommand extends Sections
             : $this->line("$new new events of ".count($look->certain).' people');
 
         return self::SUCCESS;
-    }
-
-    /** @param  list<ImportFault>  $faults */
-    private function fails(array $faults, ?string $words): int
-    {
-        if ($this->option('json')) {
-            $this->asJson(['faults' => $faults === [] ? [['expected' => $words]] : $faults]);
-        } else {
-            $this->components->error($words ?? 'Nothing was kept:');
-            foreach ($faults as $fault) {
-                $this->line($fault->sentence());
-            }
-        }
-
-        return self::FAILURE;
     }
 }

@@ -11,12 +11,13 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
-use Nomada\Core\Interchange\ImportFault;
 use Nomada\Core\Interchange\WebVtt;
 use Nomada\Core\Term\LocalDate;
 
 final class RecordingCommand extends Sections
 {
+    use SaysFaults;
+
     protected $signature = 'nomada:recording
         {--section=* : sourcedId}
         {--day= : the day of the session, as 2027-02-09}
@@ -98,20 +99,5 @@ final class RecordingCommand extends Sections
         }
 
         return self::SUCCESS;
-    }
-
-    /** @param  list<ImportFault>  $faults */
-    private function fails(array $faults, ?string $words): int
-    {
-        if ($this->option('json')) {
-            $this->asJson(['faults' => $faults === [] ? [['expected' => $words]] : $faults]);
-        } else {
-            $this->components->error($words ?? 'Nothing was kept:');
-            foreach ($faults as $fault) {
-                $this->line($fault->sentence());
-            }
-        }
-
-        return self::FAILURE;
     }
 }

@@ -8,6 +8,7 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Nomada\App\Actions\Recording\DeleteRecordings;
+use Nomada\App\Jobs\WorkOutAttendance;
 
 /**
  * What nobody comes back for: uploads between preview and taking, ended sign-ins, links that set no password; and
@@ -27,6 +28,8 @@ final class TidyCommand extends Command
     public function handle(DeleteRecordings $recordings): int
     {
         $recordings();
+        // Rosters change for days that are over, too.
+        WorkOutAttendance::dispatch();
         $path = storage_path('app/texts');
         foreach (is_dir($path) ? File::files($path) : [] as $file) {
             if ($file->getMTime() < time() - self::UPLOADS * 86400) {

@@ -6,8 +6,8 @@
         @endif
         <b>{{ $one['name'] }}</b>
         <small @class(['ok' => $one['mic'], 'quiet' => !$one['mic']])>
-            {{ $one['host'] ? __('live.who.teacher') . ' · ' : '' }}{{ $one['floor'] ? __('live.who.floor') . ' · ' : '' }}{{ __($one['mic']
-                ? 'live.who.speaks' : 'live.who.mic_off') }}{{ $one['camera'] ? ' · ' . __('live.who.camera') : '' }}</small>
+            {{ $one['host'] ? __('live.who.teacher') . ' · ' : '' }}{{ $one['floor'] ? __('live.who.floor') . ' · ' : '' }}
+            {{ __($one['mic'] ? 'live.who.speaks' : 'live.who.mic_off') }}{{ $one['camera'] ? ' · ' . __('live.who.camera') : '' }}</small>
         @if ($one['late'])
             <small class="todo">{{ __('live.who.late') }}</small>
         @endif

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Console;
+
+use Nomada\Core\Interchange\ImportFault;
+
+/** What the commands share that read a file and keep all of it or nothing. They have the option --json. */
+trait SaysFaults
+{
+    /**
+     * Says why nothing was kept: the faults of a file, or a sentence.
+     *
+     * @param  list<ImportFault>  $faults
+     */
+    private function fails(array $faults, ?string $words): int
+    {
+        if ($this->option('json')) {
+            $this->asJson(['faults' => $faults === [] ? [['expected' => $words]] : $faults]);
+        } else {
+            $this->components->error($words ?? 'Nothing was kept:');
+            foreach ($faults as $fault) {
+                $this->line($fault->sentence());
+            }
+        }
+
+        return self::FAILURE;
+    }
+}
