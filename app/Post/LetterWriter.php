@@ -9,6 +9,7 @@ use LogicException;
 use Nomada\App\Actions\Publishing\SectionFactsQuery;
 use Nomada\App\Models\Account\AccountPass;
 use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Presence\Recording;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
@@ -133,22 +134,25 @@ final readonly class LetterWriter
         return new LetterMail($letter, $subject, $text, $school, null);
     }
 
-    /** What a child missed, or has not come to; on the guardian's clock. */
+    /** What a child missed, has not come to, or can see now; on the reader's clock. */
     private function absence(Letter $letter): ?LetterMail
     {
         $student = Person::query()->find((int) ($letter->values['student'] ?? 0));
-        $guardian = $letter->person;
-        $ids = explode(' ', $letter->values['sessions'] ?? ($letter->values['session'] ?? ''));
+        $reader = $letter->person;
         $sessions = Session::query()
-            ->whereIn('id', array_map(intval(...), $ids))
+            ->whereIn('id', $letter->sessions())
             ->with('series.section.term.school')
             ->orderBy('starts_at')
             ->get();
         $first = $sessions->first();
-        if ($student === null || $guardian === null || $first === null) {
+        if ($student === null || $reader === null || $first === null) {
             return null;
         }
-        $zone = $guardian->zone();
+        $recording = Recording::query()->find((int) ($letter->values['recording'] ?? 0));
+        if ($letter->kind === LetterKind::Recording && ($recording === null || ! $recording->isReleasedTo($student))) {
+            return null;
+        }
+        $zone = $reader->zone();
         $at = fn (Session $s): string => $zone->dateAt((int) $s->starts_at->timestamp)->short().
             ' '.
             $zone->clock((int) $s->starts_at->timestamp);
@@ -172,7 +176,11 @@ final readonly class LetterWriter
                         (isset($released[$s->id]) ? '. It was recorded; the recording can be seen now.' : '');
                 })
                 ->implode("\n"),
-            'page' => $guardian->childrenPage(),
+            'page' => match (true) {
+                ! $reader->is($student) => $reader->childrenPage(),
+                $recording === null => route('me'),
+                default => route('recording', $recording->id),
+            },
         ]);
 
         return new LetterMail($letter, $subject, $text, $school, null);

@@ -91,6 +91,42 @@ final readonly class Letters
         ]);
     }
 
+    /**
+     * To somebody who may see a recording of what they missed, and to guardians who were told that it was missed:
+     * once a session.
+     */
+    public function recorded(Session $session, int $recording, Person $student): int
+    {
+        $key = "recording $recording, person $student->id";
+        $values = [
+            'session' => (string) $session->id,
+            'student' => (string) $student->id,
+            'recording' => (string) $recording,
+        ];
+        $n = $this->put($key, LetterKind::Recording, $session->series_id, $student, false, $values, null);
+        $told = Letter::query()
+            ->whereIn('kind', [LetterKind::Missed, LetterKind::NotHere])
+            ->where('values->student', (string) $student->id)
+            ->get()
+            ->filter(fn (Letter $l): bool => in_array($session->id, $l->sessions(), true))
+            ->map(fn (Letter $l): ?Person => $l->person)
+            ->filter()
+            ->unique('id');
+        foreach ($told as $guardian) {
+            $n += $this->put(
+                "$key, guardian $guardian->id",
+                LetterKind::Recording,
+                $session->series_id,
+                $guardian,
+                false,
+                $values,
+                null,
+            );
+        }
+
+        return $n;
+    }
+
     /** @param  array<string, string>  $values */
     private function toGuardians(LetterKind $kind, string $key, ?int $series, Person $student, array $values): int
     {

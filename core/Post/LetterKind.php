@@ -21,6 +21,7 @@ enum LetterKind: string
     case Reset = 'reset';
     case NotHere = 'not-here';
     case Missed = 'missed';
+    case Recording = 'recording';
 
     public function title(): string
     {
@@ -39,6 +40,7 @@ enum LetterKind: string
             self::Reset => 'Forgotten password',
             self::NotHere => 'Not here yet',
             self::Missed => 'What was missed',
+            self::Recording => 'Recording to be seen',
         };
     }
 
@@ -63,9 +65,9 @@ enum LetterKind: string
                 'school' => 'Colegio Marisma',
                 'page' => 'https://nomada.example/children/…',
             ] +
-                ($this === self::NotHere
-                    ? ['class' => 'Y8 Marine Science', 'when' => 'Tue 9 Feb 10:00']
-                    : ['missed' => 'Y8 Marine Science, Tue 9 Feb 10:00: Harbours']);
+                ($this === self::Missed
+                    ? ['missed' => 'Y8 Marine Science, Tue 9 Feb 10:00: Harbours']
+                    : ['class' => 'Y8 Marine Science', 'when' => 'Tue 9 Feb 10:00']);
         }
         $all =
             $this === self::Cancelled
@@ -103,16 +105,16 @@ enum LetterKind: string
         return $this === self::Invitation || $this === self::Reset;
     }
 
-    /** Whether it tells guardians of an absence. */
+    /** Whether it is of an absence: it tells guardians, or brings back what was missed. */
     public function isOfAbsence(): bool
     {
-        return $this === self::NotHere || $this === self::Missed;
+        return in_array($this, [self::NotHere, self::Missed, self::Recording], true);
     }
 
     /** Whether whoever gets it may do without: what tells of somebody else's sessions. */
     public function mayBeStopped(): bool
     {
-        return in_array($this, [self::Guardian, self::Changed, self::Cancelled, self::NotHere, self::Missed], true);
+        return in_array($this, [self::Guardian, self::Changed, self::Cancelled], true) || $this->isOfAbsence();
     }
 
     /** @return list<string> those without which the letter is of no use */
@@ -126,6 +128,7 @@ enum LetterKind: string
             self::Changed => ['change'],
             self::NotHere => ['child'],
             self::Missed => ['child', 'missed'],
+            self::Recording => ['page'],
             default => [],
         };
     }
@@ -218,6 +221,12 @@ enum LetterKind: string
                 'What {child} missed',
                 "Hello {name},\n\n{child} was not there:\n{missed}\n\nAttendance, and telling an absence beforehand: ".
                     '{page}',
+            ),
+            self::Recording => new Template(
+                $this,
+                'The recording of {class}, {when}',
+                "Hello {name},\n\n{child} was not there when {class} met on {when}. It was recorded, and can be ".
+                    'seen now: {page}',
             ),
             self::Guest => new Template(
                 $this,

@@ -276,6 +276,9 @@ return [
         'said' => '{0}Nothing of it is new.|{1}1 new event is kept.|[2,*]:count new events are kept.',
         'line' => 'line :line',
     ],
+    'today' => [
+        'inside' => 'Inside',
+    ],
     'start' => [
         'title' => 'Start a lesson now…',
         'hint' => 'A session outside the timetable, with all of its rules: it ends, and has attendance.',

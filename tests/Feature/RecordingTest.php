@@ -6,6 +6,7 @@ use Illuminate\Support\Facades\Storage;
 use Nomada\App\Actions\Recording\FollowRecordings;
 use Nomada\App\Models\Presence\Recording;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Post\Letters;
 use Nomada\Core\Recording\RecordingState;
 
 beforeEach(fn () => Storage::fake(FollowRecordings::DISK));
@@ -123,6 +124,36 @@ test('to those who were absent, with a word', function () {
     $this->post("$path/word", ['word' => 'harbour'])->assertSessionHasNoErrors();
     $this->get($path)->assertSee('The tide rises')->assertSee('and it falls');
     expect(DB::table('recordings')->value('word_sum'))->not->toContain('arbour');
+    // Whoever was away is written to, once, however often it is released; whoever was inside is not.
+    $this->as('T-2')->put("$path/release", ['whom' => 'all', 'parts' => [1]]);
+    expect(DB::table('letters')->where('kind', 'recording')->pluck('person_id')->all())->toBe([
+        personCalled('S-3')->id,
+    ]);
+});
+
+test('a guardian who was told of an absence is told of the recording, unless it is withdrawn before', function () {
+    $this->standins();
+    $recording = recorded($this);
+    $student = personCalled('S-3');
+    $guardian = personCalled('G-1');
+    DB::table('guardianships')->insert(['student_id' => $student->id, 'guardian_id' => $guardian->id]);
+    app(Letters::class)->missed($student, '2027-02-09', [$recording->session_id]);
+    $release = "/recordings/$recording->id/release";
+    $this->as('T-2')->put($release, ['whom' => 'all', 'parts' => [1]]);
+    expect(DB::table('letters')->where('kind', 'recording')->count())->toBe(2);
+    postGoes();
+    $letters = implode(array_map(fn ($m): string => $m->text(), mailbox($this, 'G-1')));
+    expect($letters)
+        ->toContain("{$student->name()} was not there when Y8 Marine Science met on Tue 9 Feb 10:00")
+        ->toContain('/children/')
+        ->not->toContain("/recordings/$recording->id");
+    expect(mailbox($this, 'S-3')[0]->text())->toContain("/recordings/$recording->id");
+
+    DB::table('letters')->where('kind', 'recording')->delete();
+    $this->put($release, ['whom' => 'all', 'parts' => [1]]);
+    $this->delete($release);
+    postGoes();
+    expect(mailbox($this, 'S-3'))->toHaveCount(1);
 });
 
 test('transcripts are searched, as far as whoever searches may see them', function () {

@@ -10,6 +10,7 @@ use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Models\Presence\Recording;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Post\Letters;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Secrets;
@@ -24,6 +25,7 @@ final readonly class ReleaseRecording
         private Audit $audit,
         private RefreshPlacements $refresh,
         private Attendances $attendances,
+        private Letters $letters,
     ) {
     }
 
@@ -90,6 +92,11 @@ final readonly class ReleaseRecording
                     ($people === null ? 'everybody' : count($people).' students').
                     ($by === null ? ', by itself' : ''),
             );
+            // Whoever was not there reads that it can be seen now.
+            $missed = Person::query()->whereKey($people ?? $this->absent($fresh))->orderBy('id')->get();
+            foreach ($missed as $student) {
+                $this->letters->recorded($fresh->session, $fresh->id, $student);
+            }
         });
     }
 
@@ -107,18 +114,9 @@ final readonly class ReleaseRecording
         if ($whom === 'all') {
             return null;
         }
-        $people = [];
-        $sections = $recording->session->series->sectionIds();
-        foreach ($whom === 'absent' ? $sections : [] as $section) {
-            foreach ($this->attendances->ofSection($section, [$recording->session_id])->cells as $cells) {
-                foreach ($cells as $person => $one) {
-                    if (! $one->status()->came()) {
-                        $people[] = $person;
-                    }
-                }
-            }
-        }
+        $people = $whom === 'absent' ? $this->absent($recording) : [];
         if ($whom === 'chosen') {
+            $sections = $recording->session->series->sectionIds();
             $people = array_map(
                 intval(...),
                 Person::query()
@@ -142,6 +140,23 @@ final readonly class ReleaseRecording
         }
 
         return array_values(array_unique($people));
+    }
+
+    /** @return list<int> students who were not in the session, by id */
+    private function absent(Recording $recording): array
+    {
+        $people = [];
+        foreach ($recording->session->series->sectionIds() as $section) {
+            foreach ($this->attendances->ofSection($section, [$recording->session_id])->cells as $cells) {
+                foreach ($cells as $person => $one) {
+                    if (! $one->status()->came()) {
+                        $people[] = $person;
+                    }
+                }
+            }
+        }
+
+        return $people;
     }
 
     /** @throws Fault */

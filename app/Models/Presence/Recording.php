@@ -7,6 +7,8 @@ namespace Nomada\App\Models\Presence;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\Core\Recording\RecordingState;
 
@@ -52,5 +54,20 @@ final class Recording extends Model
     public function session(): BelongsTo
     {
         return $this->belongsTo(Session::class);
+    }
+
+    /** Whether any part of it is released to everybody, or to this student. */
+    public function isReleasedTo(Person $student): bool
+    {
+        $own = DB::table('recording_readers')
+            ->where(['recording_id' => $this->id, 'person_id' => $student->id])
+            ->select('n');
+
+        return $this->state === RecordingState::Released &&
+            DB::table('recording_parts')
+                ->where('recording_id', $this->id)
+                ->whereNotNull('released_at')
+                ->where(fn ($q) => $q->where('to_all', true)->orWhereIn('n', $own))
+                ->exists();
     }
 }

@@ -53,6 +53,14 @@ final class Letter extends Model
         $query->where('key', 'like', 'registration %');
     }
 
+    /** @return list<int> the sessions that a letter of an absence is about, by id */
+    public function sessions(): array
+    {
+        $ids = $this->values['sessions'] ?? ($this->values['session'] ?? '');
+
+        return $ids === '' ? [] : array_map(intval(...), explode(' ', $ids));
+    }
+
     /** @return BelongsTo<Series, $this> */
     public function series(): BelongsTo
     {

@@ -72,6 +72,12 @@ final readonly class TodayPage
                     '(select 1 from presence_reads p where p.session_id = sessions.id and p.ended_at is not null)
                         as ended',
                 ),
+                // Who is inside at this moment: whose last word is a coming.
+                DB::raw(
+                    '(select count(*) from (select distinct on (who) is_join from presence_events e
+                        where e.session_id = sessions.id order by who, at desc, is_join) as last where is_join)
+                        as inside',
+                ),
                 'preset',
                 'series.door',
                 'sessions.door as own_door',
@@ -100,6 +106,9 @@ final readonly class TodayPage
                     'session' => (int) $s->id,
                     'teacher' => $s->other ?? ($teachers[$s->section_id] ?? ''),
                     'registered' => (int) $s->registered,
+                    'inside' => (int) $s->starts <= $now && $now < (int) $s->ends && $s->ended === null
+                        ? (int) $s->inside
+                        : null,
                     'doors' => $this->doors(
                         $s,
                         $now,

@@ -28,6 +28,7 @@
                     <th scope="col">Teacher</th>
                     <th scope="col">Doors</th>
                     <th scope="col">Registered</th>
+                    <th scope="col">{{ __('presence.today.inside') }}</th>
                     <th scope="col"><span class="visually-hidden">Live</span></th>
                 </tr>
             </thead>
@@ -40,6 +41,7 @@
                         <td class="{{ ['open' => 'good', 'wrong' => 'bad', 'shut' => '', 'over' => ''][$row['doors'][1]] }}">
                             {{ $row['doors'][0] }}</td>
                         <td>{{ $row['registered'] }}</td>
+                        <td>{{ $row['inside'] }}</td>
                         <td>
                             @if ($row['isOver'])
                                 <a href="{{ route('attendance.session', [$row['id'], $row['session']]) }}"
