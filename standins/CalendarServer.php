@@ -30,6 +30,12 @@ final readonly class CalendarServer
         if ($kind !== 'people' || $person === '') {
             throw new Refusal(404, 'The calendar server has a calendar a person.');
         }
+        if ($request->method === 'PROPFIND') {
+            return $this->versions($person, $object, $request->header('depth') === '1');
+        }
+        if ($request->method === 'MKCALENDAR') {
+            throw new Refusal(405, 'Everybody has a calendar here.');
+        }
         if ($object !== '') {
             if ($request->method === 'PUT' && ! str_starts_with($request->body, 'BEGIN:VCALENDAR')) {
                 throw new Refusal(415, 'An iCalendar object was expected.');
@@ -55,6 +61,47 @@ final readonly class CalendarServer
                 'Calendar server',
             ),
         );
+    }
+
+    /** Versions as RFC 4918 writes them: of one object, of a calendar, or of all in it. */
+    private function versions(string $person, string $object, bool $withAll): Answer
+    {
+        $base = '/calendar/people/'.rawurlencode($person).'/';
+        $found = $object === '' ? [[$base, null]] : [];
+        foreach ($this->documents->of($person) as $row) {
+            $name = substr((string) $row['path'], strlen($person) + 1);
+            if ($object === '' ? $withAll : $object === $name) {
+                $found[] = [$base.rawurlencode($name), (string) $row['etag']];
+            }
+        }
+        if ($found === []) {
+            throw new Refusal(404, 'Nothing stands here.');
+        }
+        $x = new \XMLWriter();
+        $x->openMemory();
+        $x->startDocument('1.0', 'UTF-8');
+        $x->startElementNs('d', 'multistatus', 'DAV:');
+        foreach ($found as [$href, $etag]) {
+            $x->startElement('d:response');
+            $x->writeElement('d:href', $href);
+            $x->startElement('d:propstat');
+            $x->startElement('d:prop');
+            $x->startElement('d:resourcetype');
+            if ($etag === null) {
+                $x->writeElement('d:collection');
+            }
+            $x->endElement();
+            if ($etag !== null) {
+                $x->writeElement('d:getetag', $etag);
+            }
+            $x->endElement();
+            $x->writeElement('d:status', 'HTTP/1.1 200 OK');
+            $x->endElement();
+            $x->endElement();
+        }
+        $x->endElement();
+
+        return new Answer(207, $x->outputMemory(), ['Content-Type' => 'application/xml; charset=utf-8']);
     }
 
     /** @param  array<int, mixed>  $objects */

@@ -61,6 +61,9 @@ final readonly class StreamServer
             return new Answer(204);
         }
         if ($request->method === 'PUT') {
+            if ($request->header('if-match') !== '' && $request->header('if-match') !== $row['etag']) {
+                throw new Refusal(412, 'Somebody has changed this post.');
+            }
             $post = (string) json_encode($request->json(), JSON_UNESCAPED_UNICODE);
             $this->store->run('update posts set post = ?, etag = ?, changed_at = now() where id = ?', [
                 $post,
@@ -145,7 +148,7 @@ final readonly class StreamServer
         return array_map(
             fn (array $row): array => [...$row, 'post' => json_decode((string) $row['post'], true)],
             $this->store->all(
-                'select id, post, posted_at, changed_at from posts where section = ? order by posted_at desc',
+                'select id, key, etag, post, posted_at, changed_at from posts where section = ? order by posted_at desc',
                 [$section],
             ),
         );

@@ -11,11 +11,12 @@ final class TakeUpCommand extends Command
 {
     protected $signature = 'nomada:take-up {--idle=300 : seconds for which a run has not moved}';
 
-    protected $description = 'Takes up runs that were left behind';
+    protected $description = 'Takes up runs that were left behind, and begins those whose time has come';
 
     public function handle(StartRun $start): int
     {
-        $this->output->writeln($start->takeUp((int) $this->option('idle')).' lanes taken up.');
+        $begun = $start->due();
+        $this->output->writeln($start->takeUp((int) $this->option('idle'))." lanes taken up, $begun runs begun.");
 
         return self::SUCCESS;
     }

@@ -4,39 +4,161 @@ declare(strict_types=1);
 
 namespace Nomada\App\Destinations;
 
+use Closure;
 use Illuminate\Http\Client\Response;
+use Nomada\App\Destinations\CalDav\CalDavServer;
 use Nomada\App\Models\Publishing\Placement as Standing;
+use Nomada\App\Models\Term\Person;
+use Nomada\Core\Interchange\Calendar\Meaning;
+use Nomada\Core\Interchange\Calendar\ServedEvent;
+use Nomada\Core\Interchange\Calendar\ServedEvents;
 use Nomada\Core\Publishing\Placement;
+use Nomada\Core\Term\Zone;
 
-/**
- * The calendar server: one calendar a person, one iCalendar object a series (PUT, GET and DELETE with ETags, as RFC
- * 4791 has it).
- */
+/** A calendar server: one calendar a person, one iCalendar object a series. */
 final class CalendarDestination implements Destination
 {
+    /** Seconds from now, both ways, of which a person reads what stands there. */
+    private const SPAN = 400 * 86400;
+
+    private ?CalDavServer $server = null;
+
+    /** @var array<string, Person|null> whose calendars have been asked for, by sourcedId */
+    private array $people = [];
+
     public function put(Placement $wanted, Standing $standing): Receipt
     {
         [$person, $uid] = explode('/', $wanted->key, 2);
-        $path = '/people/'.rawurlencode($person).'/'.rawurlencode($uid).'.ics';
-
+        $collection = $this->collection($person);
+        $object = self::object($collection, $uid);
         $body = $wanted->body();
+        $title = fn (): string => $this->person($person)?->name() ?? $person;
+        // A version that we do not know is asked for: an empty If-Match would overwrite whatever is there.
+        $etag = $standing->etag === '' ? $this->server()->version($object) : $standing->etag;
+        $answer = $this->server()->put($collection, $object, $body, self::only($etag), $title);
+        if ($answer->status() === 412) {
+            $answer = $this->again($collection, $object, $body, $etag, $wanted, $title);
+        }
+        $version = $answer->header('ETag');
 
-        return $this->service()->putVersion(
-            $path,
-            $body,
-            $standing->etag,
-            fn (Response $r): bool => $r->body() === $body,
-            'text/calendar',
-        );
+        return new Receipt($object, $version !== '' ? $version : (string) $this->server()->version($object));
     }
 
     public function remove(Standing $standing): void
     {
-        $this->service()->delete((string) $standing->remote);
+        [$person, $uid] = explode('/', $standing->key, 2);
+        $this->server()->delete(self::object($this->collection($person), $uid));
     }
 
-    private function service(): Service
+    public function read(string $space): array
     {
-        return Service::of('calendar server', '/calendar');
+        $out = [];
+        foreach ($this->server()->versions($this->collection($space)) as $href => $etag) {
+            $uid = preg_replace('/\.ics$/', '', rawurldecode(basename($href)));
+            $out["$space/$uid"] = new Found("$space/$uid", $etag);
+        }
+
+        return $out;
+    }
+
+    public function whole(Found $found): Found
+    {
+        [$person, $uid] = explode('/', $found->key, 2);
+        $answer = $this->server()->get(self::object($this->collection($person), $uid));
+
+        return new Found($found->key, $answer?->header('ETag') ?: $found->etag, (string) $answer?->body());
+    }
+
+    public function means(Found $found, Placement $wanted): bool
+    {
+        return Meaning::isSame((string) $found->body, $wanted->body());
+    }
+
+    public function words(Found $found): array
+    {
+        [$person] = explode('/', $found->key, 2);
+        $zone = $this->person($person)?->zone() ?? Zone::named('UTC');
+        $now = time();
+        $events = ServedEvents::of((string) $found->body, $now - self::SPAN, $now + self::SPAN) ?? [];
+        $first = $events[0] ?? null;
+
+        return [
+            FieldWords::of('event') => (string) $first?->summary,
+            FieldWords::of('sessions') => array_map(
+                fn (ServedEvent $e): string => $zone->dateAt($e->start)->short().
+                    ', '.
+                    $zone->clock($e->start).
+                    '–'.
+                    $zone->clock($e->end).
+                    ' '.
+                    $zone->place(),
+                $events,
+            ),
+            FieldWords::of('link') => (string) $first?->link,
+        ];
+    }
+
+    /**
+     * Something else stands there than we thought. Where that is what we mean to put, an earlier try had arrived; where
+     * it is gone, or the server's versions are weak and it is the one that we left, ours is put.
+     *
+     * @param  Closure(): string  $title
+     *
+     * @throws Drifted|DestinationFailure
+     */
+    private function again(
+        string $collection,
+        string $object,
+        string $body,
+        ?string $etag,
+        Placement $wanted,
+        Closure $title,
+    ): Response {
+        $standing = $this->server()->get($object);
+        if ($standing === null) {
+            return $this->server()->put($collection, $object, $body, ['If-None-Match' => '*'], $title);
+        }
+        $version = $standing->header('ETag') ?: (string) $this->server()->version($object);
+        if (Meaning::isSame($standing->body(), $body)) {
+            return $standing;
+        }
+        if ($etag !== null && $version === $etag && str_starts_with($etag, 'W/')) {
+            return $this->server()->put($collection, $object, $body, [], $title);
+        }
+
+        throw new Drifted(
+            (string) __('places.other', ['service' => __('places.services.calendar.in_sentence')]),
+            new Found($wanted->key, $version, $standing->body()),
+        );
+    }
+
+    /** @return array<string, string> */
+    private static function only(?string $etag): array
+    {
+        return $etag === null ? ['If-None-Match' => '*'] : ['If-Match' => $etag];
+    }
+
+    private static function object(string $collection, string $uid): string
+    {
+        return $collection.rawurlencode($uid).'.ics';
+    }
+
+    private function collection(string $person): string
+    {
+        return $this->server()->collection($person, fn (): ?string => $this->person($person)?->email);
+    }
+
+    private function person(string $sourcedId): ?Person
+    {
+        if (! array_key_exists($sourcedId, $this->people)) {
+            $this->people[$sourcedId] = Person::query()->where('sourced_id', $sourcedId)->first();
+        }
+
+        return $this->people[$sourcedId];
+    }
+
+    private function server(): CalDavServer
+    {
+        return $this->server ??= CalDavServer::atPlace();
     }
 }

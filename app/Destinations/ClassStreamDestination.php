@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Nomada\App\Destinations;
 
+use Illuminate\Http\Client\Response;
 use Nomada\App\Models\Publishing\Placement as Standing;
+use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\Placement;
 
 /**
@@ -16,13 +18,14 @@ final class ClassStreamDestination implements Destination
     public function put(Placement $wanted, Standing $standing): Receipt
     {
         [$section] = explode('/', $wanted->key, 2);
-        $body = (string) json_encode(
-            ['title' => $wanted->fields['title'], 'fields' => FieldWords::fields($wanted)],
-            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
-        );
+        $body = self::body($wanted);
         $service = $this->service();
         if ($standing->remote !== null) {
-            $answer = $service->send('PUT', $standing->remote, $body, [], [404]);
+            $condition = (string) $standing->etag === '' ? [] : ['If-Match' => (string) $standing->etag];
+            $answer = $service->send('PUT', $standing->remote, $body, $condition, [404, 412]);
+            if ($answer->status() === 412) {
+                $answer = $this->theirs($service, $standing->remote, $wanted, $answer);
+            }
             if ($answer->status() !== 404) {
                 return new Receipt($standing->remote, $answer->header('ETag'));
             }
@@ -44,8 +47,64 @@ final class ClassStreamDestination implements Destination
         $this->service()->delete((string) $standing->remote);
     }
 
+    /**
+     * What stands there instead of what we left, where an earlier try of ours had arrived.
+     *
+     * @throws Drifted where it is somebody else's
+     */
+    private function theirs(Service $service, string $path, Placement $wanted, Response $refusal): Response
+    {
+        $answer = $service->send('GET', $path, '', [], [404]);
+        $post = json_encode($answer->json('post') ?? [], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        $found = new Found($wanted->key, $answer->header('ETag'), (string) $post);
+        if ($answer->status() !== 404 && ! $this->means($found, $wanted)) {
+            throw new Drifted((string) $refusal->json('error'), $found);
+        }
+
+        return $answer;
+    }
+
+    public function read(string $space): array
+    {
+        $out = [];
+        $answer = $this->service()->send('GET', '/sections/'.rawurlencode($space));
+        foreach ((array) $answer->json('posts') as $post) {
+            $key = (string) ($post['key'] ?? '');
+            $out[$key] = new Found(
+                $key,
+                (string) ($post['etag'] ?? ''),
+                (string) json_encode($post['post'] ?? [], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+            );
+        }
+
+        return $out;
+    }
+
+    public function whole(Found $found): Found
+    {
+        return $found;
+    }
+
+    public function means(Found $found, Placement $wanted): bool
+    {
+        return json_decode((string) $found->body, true) == json_decode(self::body($wanted), true);
+    }
+
+    public function words(Found $found): array
+    {
+        return JsonWords::of($found);
+    }
+
+    private static function body(Placement $wanted): string
+    {
+        return (string) json_encode(
+            ['title' => $wanted->fields['title'], 'fields' => FieldWords::fields($wanted)],
+            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
+    }
+
     private function service(): Service
     {
-        return Service::of('stream server', '/stream');
+        return Service::of(Outside::Stream);
     }
 }

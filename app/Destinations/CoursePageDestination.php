@@ -6,6 +6,7 @@ namespace Nomada\App\Destinations;
 
 use Illuminate\Http\Client\Response;
 use Nomada\App\Models\Publishing\Placement as Standing;
+use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\Placement;
 
 /** The course site: one page a section, on it our items by their keys. */
@@ -13,8 +14,63 @@ final class CoursePageDestination implements Destination
 {
     public function put(Placement $wanted, Standing $standing): Receipt
     {
-        [$section, $item] = explode('/', $wanted->key, 2);
-        $body = (string) json_encode(
+        $body = self::body($wanted);
+
+        return $this->service()->putVersion(
+            self::path($wanted->key),
+            $body,
+            $standing->etag,
+            $wanted->key,
+            fn (Response $r): bool => $r->json() === json_decode($body, true),
+        );
+    }
+
+    public function remove(Standing $standing): void
+    {
+        $this->service()->delete(self::path($standing->key));
+    }
+
+    public function read(string $space): array
+    {
+        $out = [];
+        $answer = $this->service()->send('GET', '/pages/'.rawurlencode($space));
+        foreach ((array) $answer->json('items') as $item) {
+            $key = (string) ($item['item'] ?? '');
+            $body = json_encode(
+                array_intersect_key((array) $item, ['title' => 1, 'block' => 1, 'fields' => 1]),
+                JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+            );
+            $out[$key] = new Found($key, (string) ($item['etag'] ?? ''), (string) $body);
+        }
+
+        return $out;
+    }
+
+    public function whole(Found $found): Found
+    {
+        return $found;
+    }
+
+    public function means(Found $found, Placement $wanted): bool
+    {
+        return json_decode((string) $found->body, true) == json_decode(self::body($wanted), true);
+    }
+
+    public function words(Found $found): array
+    {
+        return JsonWords::of($found);
+    }
+
+    private static function path(string $key): string
+    {
+        [$section, $item] = explode('/', $key, 2);
+
+        return '/pages/'.rawurlencode($section).'/items/'.rawurlencode($item);
+    }
+
+    private static function body(Placement $wanted): string
+    {
+        return (string) json_encode(
             [
                 'title' => $wanted->fields['title'],
                 'block' => $wanted->fields['week'] ?? 'pinned',
@@ -22,23 +78,10 @@ final class CoursePageDestination implements Destination
             ],
             JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         );
-        $path = '/pages/'.rawurlencode($section).'/items/'.rawurlencode($item);
-
-        return $this->service()->putVersion(
-            $path,
-            $body,
-            $standing->etag,
-            fn (Response $r): bool => $r->json() === json_decode($body, true),
-        );
-    }
-
-    public function remove(Standing $standing): void
-    {
-        $this->service()->delete((string) $standing->remote);
     }
 
     private function service(): Service
     {
-        return Service::of('course site', '/course');
+        return Service::of(Outside::Course);
     }
 }

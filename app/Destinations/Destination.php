@@ -8,14 +8,41 @@ use Nomada\App\Models\Publishing\Placement as Standing;
 use Nomada\Core\Publishing\Placement;
 
 /**
- * One place that we publish to. Both verbs are idempotent: doing one again after a crash, or after an answer that got
- * lost, leaves the placement standing exactly once (or not at all).
+ * One place that we publish to. `put` and `remove` are idempotent: doing one again after a crash, or after an answer
+ * that got lost, leaves the placement standing exactly once (or not at all). What stands is read back a space at a time:
+ * a section's page or stream, a person's calendar.
  */
 interface Destination
 {
-    /** @throws DestinationFailure */
+    /**
+     * @throws Drifted where somebody else has put something else there in the meantime
+     * @throws DestinationFailure
+     */
     public function put(Placement $wanted, Standing $standing): Receipt;
 
     /** @throws DestinationFailure */
     public function remove(Standing $standing): void;
+
+    /**
+     * All that stands in one space.
+     *
+     * @param  string  $space  what stands before the slash in the keys of its placements
+     * @return array<string, Found> by key
+     *
+     * @throws DestinationFailure
+     */
+    public function read(string $space): array;
+
+    /**
+     * The same with its content.
+     *
+     * @throws DestinationFailure
+     */
+    public function whole(Found $found): Found;
+
+    /** Whether what stands there means what ought to. */
+    public function means(Found $found, Placement $wanted): bool;
+
+    /** @return array<string, string|list<string>> what a person reads there, under the words that stand there */
+    public function words(Found $found): array;
 }

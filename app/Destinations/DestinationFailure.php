@@ -11,7 +11,7 @@ use RuntimeException;
  * no use,
  * `waitSeconds` how long it asked us to wait.
  */
-final class DestinationFailure extends RuntimeException
+class DestinationFailure extends RuntimeException
 {
     public function __construct(
         string $words,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\App\Destinations;
 
+use Nomada\Core\Publishing\Outside;
+
 /** @phpstan-import-type State from ConferenceBridge */
 final class HttpConferenceBridge implements ConferenceBridge
 {
@@ -26,8 +28,8 @@ final class HttpConferenceBridge implements ConferenceBridge
             ->send('POST', '/rooms/'.rawurlencode($room).'/people', $body)
             ->json('path');
 
-        return is_string($path) && str_starts_with($path, '/')
-            ? config('nomada.standins.url').$path
+        return is_string($path)
+            ? $this->service()->whole($path)
             : throw new DestinationFailure('The conference bridge answered without an address.');
     }
 
@@ -203,6 +205,6 @@ final class HttpConferenceBridge implements ConferenceBridge
 
     private function service(): Service
     {
-        return Service::of('conference bridge', '/bridge');
+        return Service::of(Outside::Bridge);
     }
 }

@@ -22,10 +22,14 @@ final readonly class Pace
     {
     }
 
-    /** Waits for the next free moment, and takes it. */
-    public function wait(): void
+    /**
+     * Waits for the next free moment, and takes it.
+     *
+     * @param  float|null  $atMost  requests a second, where the school has said so and the service does not
+     */
+    public function wait(?float $atMost = null): void
     {
-        $gap = Cache::get("pace $this->service");
+        $gap = Cache::get("pace $this->service") ?? ($atMost === null ? null : 1 / $atMost);
         if (! is_numeric($gap)) {
             return;
         }

@@ -4,23 +4,56 @@ declare(strict_types=1);
 
 namespace Nomada\App\Destinations;
 
+use GuzzleHttp\Promise\PromiseInterface;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\Factory;
+use Illuminate\Http\Client\PendingRequest;
 use Illuminate\Http\Client\Response;
+use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\PlaceSettings;
 
 /** Speaks HTTP to one outside service, and turns everything but success into a failure in the service's own words. */
 final readonly class Service
 {
-    public function __construct(private Factory $http, private string $name, private string $path)
+    public function __construct(private Factory $http, private PlaceSettings $place)
     {
     }
 
-    public static function of(string $name, string $path): self
+    public static function of(Outside $service): self
     {
-        return new self(app(Factory::class), $name, $path);
+        return new self(app(Factory::class), app(Places::class)->of($service));
+    }
+
+    public static function at(PlaceSettings $place): self
+    {
+        return new self(app(Factory::class), $place);
     }
 
     /**
+     * The whole address of a path as the service writes it.
+     *
+     * @throws DestinationFailure where it leads to nowhere on the web
+     */
+    public function whole(string $path): string
+    {
+        if (preg_match('~^https?://~', $path) === 1) {
+            return $path;
+        }
+        if (! str_starts_with($path, '/') || preg_match('~^https?://[^/]+~', $this->place->url, $origin) !== 1) {
+            throw new DestinationFailure((string) __('places.no_address', ['service' => $this->name()]));
+        }
+
+        return $origin[0].$path;
+    }
+
+    /** The name that it has in sentences: "the calendar server". */
+    public function name(): string
+    {
+        return (string) __("places.services.{$this->place->service->value}.in_sentence");
+    }
+
+    /**
+     * @param  string  $path  behind the place's address, or a whole address on it
      * @param  array<string, string>  $headers
      * @param  list<int>  $expects  statuses that the caller handles itself
      *
@@ -34,36 +67,64 @@ final readonly class Service
         array $expects = [],
         string $type = 'application/json',
     ): Response {
-        $request = $this->http
-            ->withToken((string) config('nomada.standins.token'))
-            ->withHeaders($headers)
-            ->connectTimeout(2)
-            ->timeout((float) config('nomada.standins.timeout'));
-        if ($body !== '') {
-            $request = $request->withBody($body, $type);
-        }
-        $pace = new Pace($this->path);
-        $pace->wait();
-        try {
-            $response = $request->send($method, config('nomada.standins.url').$this->path.$path);
-        } catch (ConnectionException $e) {
-            throw new DestinationFailure("The {$this->name} does not answer.", false, null, 0);
+        $url = preg_match('~^https?://~', $path) === 1 ? $path : $this->place->url.$path;
+        $pace = new Pace($this->place->service->value);
+        $pace->wait($this->place->pace);
+        $response = Together::await(
+            fn (): PromiseInterface => $this->request($headers, $body, $type)
+                ->setHandler(Together::handler())
+                ->async()
+                ->send($method, $url),
+            function () use ($headers, $body, $type, $method, $url): mixed {
+                try {
+                    return $this->request($headers, $body, $type)->send($method, $url);
+                } catch (ConnectionException $e) {
+                    return $e;
+                }
+            },
+        );
+        if (! $response instanceof Response) {
+            throw new DestinationFailure(__('places.silent', ['service' => $this->name()]));
         }
         $pace->learn($response->header('RateLimit-Policy'));
         if ($response->successful() || in_array($response->status(), $expects, true)) {
             return $response;
         }
+        throw $this->failure($response);
+    }
+
+    /** What is not a success, in the service's own words where it has any. */
+    public function failure(Response $response): DestinationFailure
+    {
         $words = trim((string) ($response->json('error') ?? strip_tags(substr($response->body(), 0, 200))));
         $status = $response->status();
-        $isFinal = $status >= 400 && $status < 500 && ! in_array($status, [408, 409, 423, 425, 429], true);
         $wait = $response->header('Retry-After');
 
-        throw new DestinationFailure(
-            $words === '' ? "The {$this->name} answered $status." : $words,
-            $isFinal,
+        return new DestinationFailure(
+            $words === ''
+                ? (string) __('places.answered', ['service' => $this->name(), 'status' => $status])
+                : $words,
+            $status >= 400 && $status < 500 && ! in_array($status, [408, 409, 423, 425, 429], true),
             is_numeric($wait) ? (float) $wait : null,
             $status,
         );
+    }
+
+    /** @param  array<string, string>  $headers */
+    private function request(array $headers, string $body, string $type): PendingRequest
+    {
+        $request = $this->http
+            ->withHeaders($headers)
+            // Asked in the same way where it is sent on (RFC 6764, 5): PROPFIND stays PROPFIND.
+            ->withOptions(['allow_redirects' => ['strict' => true, 'max' => 5]])
+            ->connectTimeout(min(5, $this->place->timeout))
+            ->timeout($this->place->timeout);
+        $request =
+            $this->place->user === ''
+                ? ($this->place->password === '' ? $request : $request->withToken($this->place->password))
+                : $request->withBasicAuth($this->place->user, $this->place->password);
+
+        return $body === '' ? $request : $request->withBody($body, $type);
     }
 
     /**
@@ -73,12 +134,13 @@ final readonly class Service
      *
      * @param  callable(Response): bool  $isOurs
      *
-     * @throws DestinationFailure
+     * @throws Drifted|DestinationFailure
      */
     public function putVersion(
         string $path,
         string $body,
         ?string $etag,
+        string $key,
         callable $isOurs,
         string $type = 'application/json',
     ): Receipt {
@@ -92,11 +154,9 @@ final readonly class Service
             } elseif ($isOurs($standing)) {
                 $response = $standing;
             } else {
-                throw new DestinationFailure(
-                    trim((string) ($response->json('error') ?? "The {$this->name} holds another version.")),
-                    true,
-                    null,
-                    412,
+                throw new Drifted(
+                    trim((string) ($response->json('error') ?? __('places.other', ['service' => $this->name()]))),
+                    new Found($key, $standing->header('ETag'), $standing->body()),
                 );
             }
         }

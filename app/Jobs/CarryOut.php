@@ -7,17 +7,19 @@ namespace Nomada\App\Jobs;
 use DateTimeInterface;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Actions\Publishing\CarryOutStep;
+use Nomada\App\Actions\Publishing\CarryOutSteps;
 use Nomada\App\Destinations\DestinationFailure;
+use Nomada\App\Destinations\Drifted;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Publishing\RunStep;
 
 /**
- * Carries out one lane of a run. Each step is locked, done and written down in one transaction: if the worker dies, the
- * step is still waiting, and doing it again finds at the destination what the first try had left there. Failures are
+ * Carries out one lane of a run. Some steps at a time are locked, done and written down in one transaction: if the
+ * worker dies, they are still waiting, and doing them again finds at the destination what the first try had left there. Failures are
  * tried again after growing pauses, then reported; one failure stops nothing else.
  */
 final class CarryOut implements ShouldQueue
@@ -39,6 +41,9 @@ final class CarryOut implements ShouldQueue
 
     private const WORKS_FOR = 15.0;
 
+    /** Steps that are done side by side, and written down together. */
+    private const AT_ONCE = 16;
+
     public function __construct(
         public readonly string $run,
         public readonly int $section,
@@ -51,19 +56,18 @@ final class CarryOut implements ShouldQueue
         return now()->addDay();
     }
 
-    public function handle(CarryOutStep $carryOut): void
+    public function handle(CarryOutSteps $carryOut): void
     {
         $until = microtime(true) + self::WORKS_FOR;
         do {
+            // Somebody may have stopped the run between two steps.
+            if (Run::query()->whereKey($this->run)->whereNull('halted_at')->doesntExist()) {
+                return;
+            }
             $did = DB::transaction(fn (): bool => $this->next($carryOut));
         } while ($did && microtime(true) < $until);
 
-        $left = RunStep::query()->where([
-            'run_id' => $this->run,
-            'section_id' => $this->section,
-            'lane' => $this->lane,
-            'state' => 'waiting',
-        ]);
+        $left = $this->steps();
         if ($left->exists()) {
             $due = $left->min('due_at');
             $this->release(max(0, (int) ceil(($due === null ? 0 : strtotime((string) $due)) - microtime(true))));
@@ -78,46 +82,66 @@ final class CarryOut implements ShouldQueue
         Run::query()
             ->whereKey($run)
             ->whereNull('ended_at')
+            ->whereNull('scope')
             ->whereNotExists(
                 fn ($q) => $q->from('run_steps')->whereColumn('run_id', 'runs.id')->where('state', 'waiting'),
             )
             ->update(['ended_at' => now()]);
     }
 
-    private function next(CarryOutStep $carryOut): bool
+    /** @return Builder<RunStep> those that wait */
+    private function steps(): Builder
     {
-        $step = RunStep::query()
-            ->where([
-                'run_id' => $this->run,
-                'section_id' => $this->section,
-                'lane' => $this->lane,
-                'state' => 'waiting',
-            ])
+        return RunStep::query()->where([
+            'run_id' => $this->run,
+            'section_id' => $this->section,
+            'lane' => $this->lane,
+            'state' => 'waiting',
+        ]);
+    }
+
+    private function next(CarryOutSteps $carryOut): bool
+    {
+        $steps = $this->steps()
             ->where(fn ($q) => $q->whereNull('due_at')->orWhere('due_at', '<=', now()))
             ->orderBy('id')
+            // A link is made one after the other: each takes locks of its own.
+            ->limit($this->lane === 'link' ? 1 : self::AT_ONCE)
             ->lock('for update skip locked')
-            ->first();
-        if ($step === null) {
+            ->get();
+        if ($steps->isEmpty()) {
             return false;
         }
-        try {
-            $carryOut($step);
-            $step->update(['state' => 'done', 'done_at' => now(), 'words' => null]);
-        } catch (DestinationFailure $e) {
-            $pauses = (array) config('nomada.pauses');
-            $pause = $pauses[$step->tries] ?? null;
-            $isFinal = $e->isFinal || $pause === null;
-            $step->update([
-                'tries' => $step->tries + 1,
-                'words' => $e->getMessage(),
-                'state' => $isFinal ? 'failed' : 'waiting',
-                'due_at' => $isFinal
-                    ? null
-                    : now()->addMilliseconds((int) (1000 * max((float) $pause, $e->waitSeconds ?? 0))),
-            ]);
+        $failures = $carryOut($steps, $this->lane);
+        RunStep::query()
+            ->whereKey($steps->reject(fn (RunStep $s): bool => isset($failures[$s->id]))->modelKeys())
+            ->update(['state' => 'done', 'done_at' => now(), 'words' => null]);
+        foreach ($steps as $step) {
+            if (isset($failures[$step->id])) {
+                $this->keep($step, $failures[$step->id]);
+            }
         }
-        $carryOut->endLane($step);
+        $carryOut->endLane($steps->first());
 
         return true;
+    }
+
+    private function keep(RunStep $step, DestinationFailure $why): void
+    {
+        $pauses = (array) config('nomada.pauses');
+        $pause = $pauses[$step->tries] ?? null;
+        $isFinal = $why->isFinal || $pause === null;
+        $step->update([
+            'tries' => $step->tries + 1,
+            'words' => $why->getMessage(),
+            'state' => match (true) {
+                $why instanceof Drifted => 'asked',
+                $isFinal => 'failed',
+                default => 'waiting',
+            },
+            'due_at' => $isFinal
+                ? null
+                : now()->addMilliseconds((int) (1000 * max((float) $pause, $why->waitSeconds ?? 0))),
+        ]);
     }
 }

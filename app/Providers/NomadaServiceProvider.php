@@ -20,6 +20,7 @@ use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\HttpConferenceBridge;
+use Nomada\App\Destinations\Places;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Role;
@@ -53,6 +54,7 @@ final class NomadaServiceProvider extends ServiceProvider
         $this->app->scoped(Clock::class);
         $this->app->alias(Clock::class, ClockInterface::class);
         $this->app->scoped(CurrentTerm::class);
+        $this->app->scoped(Places::class);
         $this->app->bind(ConferenceBridge::class, HttpConferenceBridge::class);
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
@@ -124,9 +125,11 @@ final readonly class RouteView
                 ' from registrations r join own on own.id = r.series_id
                 where '.
                 Registered::on('r', $today).
-                ") as registered,
+                ') as registered,
             (select count(*) from placements p join mine on mine.id = p.section_id
-                where wanted_print is distinct from standing_print) as differing,
+                where '.
+                Placement::DIFFERS.
+                ") as differing,
             (select count(*) from met where not exists (select 1 from placements p
                 where p.section_id = met.section_id and standing_print is not null)) as unpublished,
             (select count(*) from placements p join mine on mine.id = p.section_id

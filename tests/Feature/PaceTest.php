@@ -16,17 +16,17 @@ test('a service says how fast it lets itself be asked, and is asked no faster fr
     $this->standins->behave('bridge', ['per_second' => 50]);
     $bridge = app(ConferenceBridge::class);
     $bridge->makeRoom('key-1', 'A class');
-    expect(cache()->get('pace /bridge'))->toBe(1.02 / 50);
+    expect(cache()->get('pace bridge'))->toBe(1.02 / 50);
     $at = microtime(true);
     for ($n = 0; $n < 21; $n++) {
-        (new Pace('/bridge'))->wait();
+        (new Pace('bridge'))->wait();
     }
     // The first goes at once.
     expect(microtime(true) - $at)->toBeGreaterThan(20 * 0.02);
     // It takes any number again, and is asked without waiting.
     $this->standins->behave('bridge', ['per_second' => 0]);
     $bridge->makeRoom('key-2', 'A class');
-    expect(cache()->get('pace /bridge'))->toBeNull();
+    expect(cache()->get('pace bridge'))->toBeNull();
 });
 
 test('a limit is read as the header fields for rate limits write it, and nothing else is', function (

@@ -56,7 +56,8 @@ abstract class TestCase extends Base
     public function work(): void
     {
         for ($i = 0; $i < 200; $i++) {
-            $this->artisan('queue:work', ['--stop-when-empty' => true, '--tries' => 0, '--sleep' => 0]);
+            // Now, and not when the call's object goes: within a destructor nothing can be done side by side.
+            $this->artisan('queue:work', ['--stop-when-empty' => true, '--tries' => 0, '--sleep' => 0])->run();
             if (\Illuminate\Support\Facades\DB::table('jobs')->doesntExist()) {
                 return;
             }

@@ -17,7 +17,7 @@ final readonly class Audit
     {
     }
 
-    /** @param  'code'|'door'|'link'|'live'|'person'|'recording'|'registration'  $kind */
+    /** @param  'code'|'door'|'link'|'live'|'person'|'place'|'recording'|'registration'  $kind */
     public function __invoke(
         string $kind,
         ?Series $series,

@@ -14,7 +14,7 @@ final class CarryOutRun
 {
     public function __invoke(Run $run): Run
     {
-        while (true) {
+        while (Run::query()->whereKey($run->id)->whereNull('halted_at')->exists()) {
             $lanes = $run
                 ->steps()
                 ->where('state', 'waiting')
@@ -41,7 +41,7 @@ final class CarryOutRun
      * What came of a run.
      *
      * @return array{run: string|null, done: int, failed: list<array{section: string, lane: string, key: string,
-     *   words: string|null}>}
+     *   words: string|null}>, asked: int}  asked: where somebody else has put something else, and a person decides
      */
     public static function result(?Run $run): array
     {
@@ -62,6 +62,7 @@ final class CarryOutRun
                     )
                     ->all(),
             ),
+            'asked' => $run?->steps()->where('state', 'asked')->count() ?? 0,
         ];
     }
 }

@@ -24,7 +24,7 @@ final readonly class PlanQuery
     public const NONE = ['add' => 0, 'change' => 0, 'remove' => 0, 'leave' => 0, 'trouble' => 0];
 
     private const VERB = "case when wanted_print is null then 'remove' when standing_print is null then 'add' when
-        wanted_print = standing_print then 'leave' else 'change' end";
+        wanted_print = standing_print or left_alone then 'leave' else 'change' end";
 
     public function __construct(private SectionFactsQuery $facts)
     {
@@ -66,7 +66,7 @@ final readonly class PlanQuery
     /** How many placements differ from what ought to stand. */
     public function differing(): int
     {
-        return DB::table('placements')->whereRaw('wanted_print is distinct from standing_print')->count();
+        return DB::table('placements')->whereRaw(Placement::DIFFERS)->count();
     }
 
     /**
@@ -85,7 +85,7 @@ final readonly class PlanQuery
         $out = array_fill_keys(array_column(Place::cases(), 'value'), []);
         foreach (Placement::query()->where('section_id', $section)->orderBy('id')->get() as $row) {
             $new = $wanted[$row->place->value][$row->key] ?? null;
-            $verb = $row->verb() ?? Verb::Leave;
+            $verb = $row->left_alone ? Verb::Leave : $row->verb() ?? Verb::Leave;
             $out[$row->place->value][] = [
                 'verb' => $verb->value,
                 'key' => $row->key,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Publishing;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Destinations\Places;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\WantedPlacements;
@@ -16,7 +17,7 @@ use stdClass;
  */
 final readonly class RefreshPlacements
 {
-    public function __construct(private SectionFactsQuery $facts)
+    public function __construct(private SectionFactsQuery $facts, private Places $places)
     {
     }
 
@@ -73,6 +74,7 @@ final readonly class RefreshPlacements
                     [$now, $now, json_encode(array_values($rows), JSON_THROW_ON_ERROR)],
                 );
             }
+            $this->standByThemselves($id);
             if ($gone->isEmpty()) {
                 return;
             }
@@ -84,5 +86,17 @@ final readonly class RefreshPlacements
                 ->whereKey($gone->whereNotNull('standing_print')->pluck('id')->all())
                 ->update(['wanted_print' => null]);
         });
+    }
+
+    /** At a page or feed of ours what ought to stand stands, since it is made of the facts when it is looked at. */
+    private function standByThemselves(int $section): void
+    {
+        $ours = $this->places->ofOurs();
+        if ($ours !== []) {
+            DB::table('placements')
+                ->where('section_id', $section)
+                ->whereIn('place', $ours)
+                ->update(['standing_print' => DB::raw('wanted_print')]);
+        }
     }
 }

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Publishing;
 
+use Closure;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Jobs\CarryOut;
+use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Fault;
+use Nomada\Core\Publishing\Place;
+use Nomada\Core\Publishing\Verb;
 
 /**
  * Begins a run: its steps and the jobs that carry them out are written in one transaction, so that a run is whole or is
@@ -26,26 +32,136 @@ final readonly class StartRun
      *
      * @param  list<int>  $sections
      * @param  bool  $queue  false where the caller carries the run out itself
+     * @param  list<Place>|null  $places  only at these; null for all
      */
-    public function publish(array $sections, ?Person $by, bool $queue = true): ?Run
+    public function publish(array $sections, ?Person $by, bool $queue = true, ?array $places = null): ?Run
     {
-        $steps = DB::table('placements')
-            ->whereIn('section_id', $sections)
-            ->whereRaw('wanted_print is distinct from standing_print')
-            ->orderBy('id')
-            ->get(['section_id', 'place', 'key', 'label', 'wanted_print', 'standing_print'])
-            ->map(
-                fn (object $p): array => [
-                    'section_id' => $p->section_id,
-                    'lane' => $p->place,
-                    'key' => $p->key,
-                    'label' => $p->label,
-                    'verb' => $p->wanted_print === null ? 'remove' : ($p->standing_print === null ? 'add' : 'change'),
-                ],
-            )
-            ->all();
+        return $this->begin(
+            'publish',
+            $this->steps(fn (Builder $q): Builder => $q->whereIntegerInRaw('section_id', $sections), $places),
+            $by,
+            $queue,
+        );
+    }
 
-        return $this->begin('publish', array_values($steps), $by, $queue);
+    /**
+     * Publishes certain placements.
+     *
+     * @param  list<int>  $placements  ids
+     */
+    public function these(array $placements, ?Person $by, bool $queue = true): ?Run
+    {
+        return $this->begin(
+            'publish',
+            $this->steps(fn (Builder $q): Builder => $q->whereIntegerInRaw('id', $placements), null),
+            $by,
+            $queue,
+        );
+    }
+
+    /**
+     * A run that begins later, with what differs then.
+     *
+     * @param  list<int>  $sections
+     * @param  list<Place>|null  $places
+     * @param  int  $at  UTC seconds, on the school's clock
+     *
+     * @throws Fault where that has passed
+     */
+    public function later(array $sections, ?array $places, int $at, Person $by): Run
+    {
+        if ($at <= $this->clock->seconds()) {
+            throw new Fault(__('publishing.later.past'), 'at');
+        }
+
+        return Run::query()->create([
+            'kind' => 'publish',
+            'started_by' => $by->id,
+            'app_time' => Carbon::createFromTimestamp($this->clock->seconds()),
+            'due_at' => Carbon::createFromTimestamp($at),
+            'scope' => [
+                'sections' => $sections,
+                'places' => array_column($places ?? Place::cases(), 'value'),
+            ],
+        ]);
+    }
+
+    /** Begins the runs whose time has come. Returns how many. */
+    public function due(): int
+    {
+        $due = Run::query()
+            ->whereNotNull('scope')
+            ->whereNull('halted_at')
+            ->where('due_at', '<=', Carbon::createFromTimestamp($this->clock->seconds()))
+            ->pluck('id');
+        foreach ($due as $id) {
+            DB::transaction(function () use ($id): void {
+                $run = Run::query()->whereKey($id)->whereNotNull('scope')->lock('for update skip locked')->first();
+                if ($run === null || $run->scope === null) {
+                    return;
+                }
+                $scope = $run->scope;
+                $steps = $this->steps(
+                    fn (Builder $q): Builder => $q->whereIntegerInRaw('section_id', $scope['sections']),
+                    array_map(Place::from(...), $scope['places']),
+                );
+                $run->update(['scope' => null]);
+                $this->fill($run, $steps, true);
+                CarryOut::endIfDone($run->id);
+            });
+        }
+
+        return count($due);
+    }
+
+    /** Nothing more of a run is done until somebody takes it up; what is at work at this moment ends first. */
+    public function halt(Run $run, Person $by): void
+    {
+        $run->newQuery()
+            ->whereKey($run->id)
+            ->whereNull('ended_at')
+            ->whereNull('halted_at')
+            ->update(['halted_at' => now(), 'halted_by' => $by->id]);
+    }
+
+    /** Goes on with a run that was stopped by hand. */
+    public function goOn(Run $run): void
+    {
+        DB::transaction(function () use ($run): void {
+            $run->newQuery()
+                ->whereKey($run->id)
+                ->whereNotNull('halted_at')
+                ->update(['halted_at' => null, 'halted_by' => null]);
+            $this->queueLanes($run);
+        });
+    }
+
+    /**
+     * What differs, as steps.
+     *
+     * @param  Closure(Builder): Builder  $which
+     * @param  list<Place>|null  $places
+     * @return list<array{section_id: int, lane: string, key: string, label: string, verb: string}>
+     */
+    private function steps(Closure $which, ?array $places): array
+    {
+        return array_values(
+            $which(DB::table('placements'))
+                ->when($places !== null, fn ($q) => $q->whereIn('place', $places ?? []))
+                ->whereRaw(Placement::DIFFERS)
+                ->orderBy('id')
+                ->get(['section_id', 'place', 'key', 'label', 'wanted_print', 'standing_print'])
+                ->map(
+                    fn (object $p): array => [
+                        'section_id' => (int) $p->section_id,
+                        'lane' => $p->place,
+                        'key' => $p->key,
+                        'label' => $p->label,
+                        'verb' => (Verb::between($p->wanted_print, $p->standing_print) ?? Verb::Leave)->value,
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -86,21 +202,13 @@ final readonly class StartRun
     public function again(Run $run): int
     {
         return DB::transaction(function () use ($run): int {
-            $lanes = $run
-                ->steps()
-                ->where('state', 'failed')
-                ->reorder()
-                ->distinct()
-                ->get(['section_id', 'lane']);
             $n = $run
                 ->steps()
                 ->where('state', 'failed')
                 ->update(['state' => 'waiting', 'tries' => 0, 'due_at' => null, 'words' => null]);
             if ($n > 0) {
-                $run->update(['ended_at' => null]);
-            }
-            foreach ($lanes as $lane) {
-                CarryOut::dispatch($run->id, $lane->section_id, $lane->lane);
+                $run->update(['ended_at' => null, 'halted_at' => null]);
+                $this->queueLanes($run);
             }
 
             return $n;
@@ -115,23 +223,30 @@ final readonly class StartRun
     {
         $n = 0;
         $idle = now()->subSeconds($idleSeconds);
-        foreach (Run::query()->whereNull('ended_at')->where('updated_at', '<', $idle)->get() as $run) {
-            foreach (
-                $run
-                    ->steps()
-                    ->where('state', 'waiting')
-                    ->reorder()
-                    ->distinct()
-                    ->get(['section_id', 'lane']) as $lane
-            ) {
-                CarryOut::dispatch($run->id, $lane->section_id, $lane->lane);
-                $n++;
-            }
+        $left = Run::query()->whereNull('ended_at')->whereNull('halted_at')->whereNull('scope');
+        foreach ($left->where('updated_at', '<', $idle)->get() as $run) {
+            $n += $this->queueLanes($run);
             $run->touch();
             CarryOut::endIfDone($run->id);
         }
 
         return $n;
+    }
+
+    /** @return int how many */
+    private function queueLanes(Run $run): int
+    {
+        $lanes = $run
+            ->steps()
+            ->where('state', 'waiting')
+            ->reorder()
+            ->distinct()
+            ->get(['section_id', 'lane']);
+        foreach ($lanes as $lane) {
+            CarryOut::dispatch($run->id, $lane->section_id, $lane->lane);
+        }
+
+        return $lanes->count();
     }
 
     /** @param  list<array{section_id: int, lane: string, key: string, label: string, verb: string}>  $steps */
@@ -147,20 +262,26 @@ final readonly class StartRun
                 'started_by' => $by?->id,
                 'app_time' => Carbon::createFromTimestamp($this->clock->seconds()),
             ]);
-            $lanes = [];
-            foreach (array_chunk($steps, 1000) as $chunk) {
-                DB::table('run_steps')->insert(
-                    array_map(fn (array $s): array => [...$s, 'run_id' => $run->id], $chunk),
-                );
-            }
-            foreach ($steps as $step) {
-                $lanes["{$step['section_id']} {$step['lane']}"] = [$step['section_id'], $step['lane']];
-            }
-            foreach ($queue ? $lanes : [] as [$section, $lane]) {
-                CarryOut::dispatch($run->id, $section, $lane);
-            }
+            $this->fill($run, $steps, $queue);
 
             return $run;
         });
+    }
+
+    /** @param  list<array{section_id: int, lane: string, key: string, label: string, verb: string}>  $steps */
+    private function fill(Run $run, array $steps, bool $queue): void
+    {
+        $lanes = [];
+        foreach (array_chunk($steps, 1000) as $chunk) {
+            DB::table('run_steps')->insert(
+                array_map(fn (array $s): array => [...$s, 'run_id' => $run->id], $chunk),
+            );
+        }
+        foreach ($steps as $step) {
+            $lanes["{$step['section_id']} {$step['lane']}"] = [$step['section_id'], $step['lane']];
+        }
+        foreach ($queue ? $lanes : [] as [$section, $lane]) {
+            CarryOut::dispatch($run->id, $section, $lane);
+        }
     }
 }

@@ -27,10 +27,14 @@ use Nomada\Core\Publishing\Verb;
  * @property string|null $etag
  * @property string|null $trouble
  * @property Carbon|null $published_at
+ * @property bool $left_alone what somebody else put there is kept; no run touches it
  * @property Section $section
  */
 final class Placement extends Model
 {
+    /** What a publish run has something to do with; every question about it asks this. */
+    public const DIFFERS = '(not left_alone and wanted_print is distinct from standing_print)';
+
     protected $guarded = ['id'];
 
     /** @var array<string, string> */

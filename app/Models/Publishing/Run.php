@@ -21,6 +21,9 @@ use Nomada\App\Models\Term\Person;
  * @property Carbon $app_time
  * @property Carbon $created_at
  * @property Carbon|null $ended_at
+ * @property Carbon|null $due_at when it begins, on the school's clock, where that is later
+ * @property array{sections: list<int>, places: list<string>}|null $scope what it is to publish once it begins
+ * @property Carbon|null $halted_at
  * @property Person|null $starter
  */
 final class Run extends Model
@@ -30,7 +33,13 @@ final class Run extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['app_time' => 'datetime', 'ended_at' => 'datetime'];
+    protected $casts = [
+        'app_time' => 'datetime',
+        'ended_at' => 'datetime',
+        'due_at' => 'datetime',
+        'halted_at' => 'datetime',
+        'scope' => 'array',
+    ];
 
     /** @return HasMany<RunStep, $this> */
     public function steps(): HasMany

@@ -17,7 +17,7 @@ use Nomada\App\Models\Term\Section;
  * @property string $key
  * @property string $label
  * @property string $verb
- * @property string $state waiting, done or failed
+ * @property string $state waiting, done, failed, or asked where somebody has to decide
  * @property int $tries
  * @property Carbon|null $due_at not to be tried before
  * @property string|null $words what the destination said when it failed

@@ -6,6 +6,7 @@ namespace Nomada\App\View\Joining;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
@@ -129,7 +130,7 @@ final readonly class SeriesDoor
                 ->get([
                     'place',
                     DB::raw('count(*) as n'),
-                    DB::raw('count(*) filter (where wanted_print is distinct from standing_print) as stale'),
+                    DB::raw('count(*) filter (where '.Placement::DIFFERS.') as stale'),
                 ])
                 ->all(),
             'standing' => DB::table('placements')
@@ -138,7 +139,7 @@ final readonly class SeriesDoor
                 ->orderBy('place')
                 ->orderBy('label')
                 ->limit(400)
-                ->get(['place', 'label', DB::raw('wanted_print is distinct from standing_print as stale')])
+                ->get(['place', 'label', DB::raw(Placement::DIFFERS.' as stale')])
                 ->groupBy('place')
                 ->all(),
             'next' => $coming->first(),

@@ -6,6 +6,7 @@ namespace Nomada\App\View\Timetable;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\PlanQuery;
+use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
@@ -111,15 +112,15 @@ final readonly class BoardQuery
             ->get([
                 'section_id',
                 'key',
-                'wanted_print',
                 'standing_print',
+                DB::raw(Placement::DIFFERS.' as differs'),
                 DB::raw('trouble is not null as trouble'),
             ]);
         foreach ($rows as $p) {
             $weeks[$p->section_id][(int) substr((string) strrchr($p->key, '-'), 1)] = match (true) {
                 $p->trouble => 'wrong',
+                ! $p->differs => 'published',
                 $p->standing_print === null => 'planned',
-                $p->standing_print === $p->wanted_print => 'published',
                 default => 'changed',
             };
         }

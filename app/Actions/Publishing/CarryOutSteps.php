@@ -1,0 +1,227 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Publishing;
+
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Crypt;
+use Illuminate\Support\Facades\DB;
+use LogicException;
+use Nomada\App\Actions\Joining\MakeLink;
+use Nomada\App\Destinations\Destination;
+use Nomada\App\Destinations\DestinationFailure;
+use Nomada\App\Destinations\Destinations;
+use Nomada\App\Destinations\Drifted;
+use Nomada\App\Destinations\Receipt;
+use Nomada\App\Destinations\Together;
+use Nomada\App\Models\Publishing\Placement;
+use Nomada\App\Models\Publishing\Run;
+use Nomada\App\Models\Publishing\RunStep;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\Core\Publishing\Place;
+use Nomada\Core\Publishing\Placement as WantedPlacement;
+use Nomada\Core\Publishing\WantedPlacements;
+use Throwable;
+
+/**
+ * Does steps of one lane, as the facts are at this moment and not as they were when the run began: a step whose
+ * placement stands as it ought to by now has nothing to do. While one waits for the destination, the others go on.
+ */
+final class CarryOutSteps
+{
+    /**
+     * The last section's placements: a lane's steps are of one section, and its facts are read once.
+     *
+     * @var array<string, WantedPlacement>
+     */
+    private array $wanted = [];
+
+    private int $of = 0;
+
+    public function __construct(
+        private readonly Destinations $destinations,
+        private readonly SectionFactsQuery $facts,
+        private readonly MakeLink $makeLink,
+        private readonly RefreshPlacements $refresh,
+        private readonly Drifts $drifts,
+    ) {
+    }
+
+    /**
+     * @param  Collection<int, RunStep>  $steps  of one lane of one section
+     * @return array<int, DestinationFailure> by step; those that are not in it are done
+     */
+    public function __invoke(Collection $steps, string $lane): array
+    {
+        return $lane === 'link' ? $this->links($steps) : $this->placements($steps, Place::from($lane));
+    }
+
+    /**
+     * @param  Collection<int, RunStep>  $steps
+     * @return array<int, DestinationFailure>
+     */
+    private function links(Collection $steps): array
+    {
+        $failures = [];
+        foreach ($steps as $step) {
+            try {
+                $series = Series::query()->with('section')->find((int) $step->key);
+                if ($series !== null) {
+                    ($this->makeLink)($series, Run::query()->with('starter')->find($step->run_id)?->starter);
+                }
+            } catch (DestinationFailure $e) {
+                $failures[$step->id] = $e;
+            }
+        }
+
+        return $failures;
+    }
+
+    /**
+     * @param  Collection<int, RunStep>  $steps
+     * @return array<int, DestinationFailure>
+     */
+    private function placements(Collection $steps, Place $place): array
+    {
+        $placements = Placement::query()
+            ->where('place', $place)
+            ->whereIn('key', $steps->pluck('key'))
+            ->whereRaw(Placement::DIFFERS)
+            ->get()
+            ->keyBy('key');
+        $destination = $this->destinations->at($place);
+        $tasks = $wanted = [];
+        foreach ($placements as $key => $placement) {
+            $wanted[$key] = $placement->wanted_print === null ? null : $this->wanted($placement);
+            $tasks[$key] = fn (): ?Receipt => $this->bring($destination, $placement, $wanted[$key]);
+        }
+        $done = $removed = $failures = [];
+        foreach (Together::run($tasks) as $key => $came) {
+            $placement = $placements[$key] ?? throw new LogicException('A task of no placement');
+            if ($came instanceof DestinationFailure) {
+                $failures[] = [$placement, $came];
+            } elseif ($came instanceof Throwable) {
+                throw $came;
+            } elseif ($came === null || $wanted[$key] === null) {
+                $removed[] = $placement->id;
+            } else {
+                $done[] = [
+                    'id' => $placement->id,
+                    'standing_print' => $wanted[$key]->fingerprint(),
+                    'standing' => Crypt::encryptString((string) json_encode($wanted[$key]->fields)),
+                    'remote' => $came->remote,
+                    'etag' => $came->etag,
+                ];
+            }
+        }
+        $this->note($done, $removed);
+        $out = [];
+        foreach ($failures as [$placement, $why]) {
+            $placement->update(['trouble' => $why->getMessage()]);
+            if ($why instanceof Drifted) {
+                $this->drifts->note($placement, $destination->words($why->theirs), $why->theirs->etag);
+            }
+            $out[(int) $steps->firstWhere('key', $placement->key)?->id] = $why;
+        }
+
+        return $out;
+    }
+
+    /**
+     * Writes down what has been done, in one statement for all.
+     *
+     * @param  list<array{id: int, standing_print: string, standing: string, remote: string, etag: string}>  $done
+     * @param  list<int>  $removed
+     */
+    private function note(array $done, array $removed): void
+    {
+        if ($done !== []) {
+            DB::statement(
+                'update placements p set standing_print = t.standing_print, standing = t.standing,
+                    remote = t.remote, etag = t.etag, trouble = null, published_at = ?::timestamptz,
+                    updated_at = ?::timestamptz
+                from json_to_recordset(?::json) as t(id bigint, standing_print text, standing text, remote text,
+                    etag text)
+                where p.id = t.id',
+                [now(), now(), json_encode($done, JSON_THROW_ON_ERROR)],
+            );
+            DB::table('drifts')->whereIntegerInRaw('placement_id', array_column($done, 'id'))->delete();
+        }
+        Placement::query()->whereIntegerInRaw('id', $removed)->delete();
+    }
+
+    /**
+     * After the last waiting step of a lane, in the same transaction: links change what ought to stand, and for a
+     * section of several series that is written down once.
+     */
+    public function endLane(RunStep $step): void
+    {
+        if ($step->lane !== 'link') {
+            return;
+        }
+        // A lane may be queued twice: of two workers that end its last steps at one moment, the second sees what the
+        // first has done.
+        DB::select('select pg_advisory_xact_lock(hashtext(?))', ["links $step->run_id $step->section_id"]);
+        if (
+            ! RunStep::query()
+                ->where([
+                    'run_id' => $step->run_id,
+                    'section_id' => $step->section_id,
+                    'lane' => 'link',
+                    'state' => 'waiting',
+                ])
+                ->exists()
+        ) {
+            $series = RunStep::query()
+                ->where(['run_id' => $step->run_id, 'section_id' => $step->section_id, 'lane' => 'link'])
+                ->pluck('key')
+                ->map(intval(...));
+            ($this->refresh)(
+                array_values(
+                    array_map(
+                        intval(...),
+                        DB::table('series_sections')
+                            ->whereIn('series_id', $series)
+                            ->distinct()
+                            ->pluck('section_id')
+                            ->all(),
+                    ),
+                ),
+            );
+        }
+    }
+
+    /** What stands there now; null where nothing does any more. */
+    private function bring(Destination $destination, Placement $placement, ?WantedPlacement $wanted): ?Receipt
+    {
+        if ($wanted !== null) {
+            return $destination->put($wanted, $placement);
+        }
+        if ($placement->standing_print !== null) {
+            $destination->remove($placement);
+        }
+
+        return null;
+    }
+
+    private function wanted(Placement $placement): ?WantedPlacement
+    {
+        $key = "{$placement->place->value} $placement->key";
+        // What was kept may be older than the placement's fingerprint: the facts changed while the run went on.
+        if (
+            $this->of !== $placement->section_id ||
+            ($this->wanted[$key] ?? null)?->fingerprint() !== $placement->wanted_print
+        ) {
+            $this->wanted = [];
+            foreach ($this->facts->for([$placement->section_id]) as $facts) {
+                foreach (WantedPlacements::of($facts) as $wanted) {
+                    $this->wanted["{$wanted->place->value} $wanted->key"] = $wanted;
+                }
+            }
+            $this->of = $placement->section_id;
+        }
+
+        return $this->wanted[$key] ?? null;
+    }
+}

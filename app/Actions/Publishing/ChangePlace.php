@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Publishing;
+
+use Illuminate\Support\Facades\Crypt;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Joining\Audit;
+use Nomada\App\Destinations\Places;
+use Nomada\App\Models\Term\Person;
+use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\PlaceKind;
+use Nomada\Core\Publishing\PlaceSettings;
+
+/**
+ * Says where a service is from now on. What stood at another server does not stand at the new one: all of it is to be
+ * published there, and what was left at the old one stays there.
+ */
+final readonly class ChangePlace
+{
+    public function __construct(private Places $places, private Audit $audit)
+    {
+    }
+
+    public function __invoke(PlaceSettings $new, Person $by): void
+    {
+        DB::transaction(function () use ($new, $by): void {
+            DB::select('select pg_advisory_xact_lock(hashtext(?))', ["place {$new->service->value}"]);
+            $this->places->forget();
+            $old = $this->places->of($new->service);
+            DB::table('places')->upsert(
+                [
+                    'service' => $new->service->value,
+                    'kind' => $new->kind->value,
+                    'url' => $new->kind === PlaceKind::StandIn ? '' : $new->url,
+                    'user_name' => $new->user,
+                    'password' => $new->password === '' ? null : Crypt::encryptString($new->password),
+                    'pace' => $new->pace,
+                    'timeout' => $new->timeout,
+                    'changed_at' => now(),
+                    'changed_by' => $by->id,
+                ],
+                ['service'],
+            );
+            $this->places->forget();
+            $this->follow($new->service, $old);
+            ($this->audit)('place', null, $by, "{$new->service->value}: {$new->kind->value} $new->url");
+        });
+    }
+
+    /** Asks the environment again. */
+    public function reset(Outside $service, Person $by): void
+    {
+        DB::transaction(function () use ($service, $by): void {
+            $old = $this->places->of($service);
+            DB::table('places')->where('service', $service->value)->delete();
+            $this->places->forget();
+            $this->follow($service, $old);
+            ($this->audit)('place', null, $by, "$service->value: as the environment says");
+        });
+    }
+
+    private function follow(Outside $service, PlaceSettings $old): void
+    {
+        $new = $this->places->of($service);
+        $destination = $service->destination();
+        if ($destination === null || ! $new->isElsewhere($old)) {
+            return;
+        }
+        $of = fn () => DB::table('placements')->where('place', $destination->value);
+        DB::table('drifts')->whereIn('placement_id', $of()->select('id'))->delete();
+        $of()->whereNull('wanted_print')->delete();
+        $of()->update([
+            'standing_print' => $new->kind === PlaceKind::OurPage ? DB::raw('wanted_print') : null,
+            'standing' => null,
+            'remote' => null,
+            'etag' => null,
+            'trouble' => null,
+            'left_alone' => false,
+            'published_at' => null,
+        ]);
+    }
+}

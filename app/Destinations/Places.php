@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Destinations;
+
+use Illuminate\Support\Facades\Crypt;
+use Illuminate\Support\Facades\DB;
+use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\Place;
+use Nomada\Core\Publishing\PlaceKind;
+use Nomada\Core\Publishing\PlaceSettings;
+use stdClass;
+
+/** Where each service is: what the page Places says, else the environment, else our stand-in. */
+final class Places
+{
+    /** @var array<string, stdClass>|null rows of the table by service; read once a request, and once a job */
+    private ?array $rows = null;
+
+    public function of(Outside $service): PlaceSettings
+    {
+        $row = $this->rows()[$service->value] ?? null;
+        $settings = $row === null ? $this->fromEnvironment($service) : self::fromRow($service, $row);
+        if ($settings->kind !== PlaceKind::StandIn) {
+            return $settings;
+        }
+
+        return new PlaceSettings(
+            $service,
+            PlaceKind::StandIn,
+            config('nomada.standins.url').
+                "/$service->value".
+                ($service === Outside::Calendar ? '/people/{sourcedId}' : ''),
+            '',
+            (string) config('nomada.standins.token'),
+            $settings->pace,
+            $row === null ? (float) config('nomada.standins.timeout') : $settings->timeout,
+        );
+    }
+
+    /** @return list<string> destinations that are pages or feeds of ours, by their codes */
+    public function ofOurs(): array
+    {
+        $ours = array_filter(
+            Place::cases(),
+            fn (Place $p): bool => $this->of(Outside::of($p))->kind === PlaceKind::OurPage,
+        );
+
+        return array_values(array_map(fn (Place $p): string => $p->value, $ours));
+    }
+
+    /** Whether the page says it, and not the environment. */
+    public function isKept(Outside $service): bool
+    {
+        return isset($this->rows()[$service->value]);
+    }
+
+    /** After somebody has changed a place. */
+    public function forget(): void
+    {
+        $this->rows = null;
+    }
+
+    private function fromEnvironment(Outside $service): PlaceSettings
+    {
+        $set = (array) config("places.$service->value");
+
+        return PlaceSettings::typed(
+            $service,
+            (string) $set['kind'],
+            (string) $set['url'],
+            (string) $set['user'],
+            (string) $set['password'],
+            (string) $set['pace'],
+            (string) $set['timeout'],
+        );
+    }
+
+    private static function fromRow(Outside $service, stdClass $row): PlaceSettings
+    {
+        return new PlaceSettings(
+            $service,
+            PlaceKind::from($row->kind),
+            $row->url,
+            $row->user_name,
+            $row->password === null ? '' : Crypt::decryptString($row->password),
+            $row->pace === null ? null : (float) $row->pace,
+            (float) $row->timeout,
+        );
+    }
+
+    /** @return array<string, stdClass> */
+    private function rows(): array
+    {
+        return $this->rows ??= DB::table('places')->get()->keyBy('service')->all();
+    }
+}

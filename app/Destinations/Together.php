@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Destinations;
+
+use Closure;
+use Fiber;
+use GuzzleHttp\Handler\CurlMultiHandler;
+use GuzzleHttp\Promise\PromiseInterface;
+use Illuminate\Http\Client\Promises\LazyPromise;
+use Throwable;
+
+/**
+ * Does several things side by side that each wait for a service: while one waits, the others go on. What is done reads
+ * like a plain list of requests; `Service::send` hands its request over, and gets the answer when it is there. Nothing
+ * else is given up in between, so whatever a task does between two requests is done in one go.
+ */
+final class Together
+{
+    private static ?CurlMultiHandler $handler = null;
+
+    /** @var list<Fiber<void, mixed, void, PromiseInterface>> */
+    private static array $own = [];
+
+    /**
+     * @template K of array-key
+     * @template T
+     *
+     * @param  array<K, Closure(): T>  $tasks
+     * @param  int  $atOnce  how many at one time
+     * @return array<K, T|Throwable> what each came to, in the order of the tasks
+     */
+    public static function run(array $tasks, int $atOnce = 8): array
+    {
+        $order = array_keys($tasks);
+        $out = [];
+        $waiting = [];
+        while ($tasks !== [] || $waiting !== []) {
+            while ($tasks !== [] && count($waiting) < $atOnce) {
+                $key = array_key_first($tasks);
+                $task = $tasks[$key];
+                unset($tasks[$key]);
+                $fiber = new Fiber(function () use ($key, $task, &$out): void {
+                    try {
+                        $out[$key] = $task();
+                    } catch (Throwable $e) {
+                        $out[$key] = $e;
+                    }
+                });
+                self::$own[] = $fiber;
+                $waiting = self::goOn($waiting, $fiber, $fiber->start());
+            }
+            $moved = false;
+            foreach ($waiting as $n => [$fiber, $promise]) {
+                if ($promise->getState() === PromiseInterface::PENDING) {
+                    continue;
+                }
+                unset($waiting[$n]);
+                $moved = true;
+                $waiting = self::goOn($waiting, $fiber, $fiber->resume());
+            }
+            if (! $moved && $waiting !== []) {
+                self::handler()->tick();
+            }
+        }
+
+        $inOrder = [];
+        foreach ($order as $key) {
+            $inOrder[$key] = $out[$key];
+        }
+
+        return $inOrder;
+    }
+
+    /**
+     * The answer of a request: beside others where this runs in `run`, by itself otherwise.
+     *
+     * @param  Closure(): PromiseInterface  $beside
+     * @param  Closure(): mixed  $alone
+     */
+    public static function await(Closure $beside, Closure $alone): mixed
+    {
+        if (! in_array(Fiber::getCurrent(), self::$own, true)) {
+            return $alone();
+        }
+        $promise = $beside();
+        // The framework's own begins only when it is told to.
+        $promise = $promise instanceof LazyPromise ? $promise->buildPromise() : $promise;
+        Fiber::suspend($promise);
+
+        return $promise->wait();
+    }
+
+    /** One for the whole process: it keeps connections. */
+    public static function handler(): CurlMultiHandler
+    {
+        return self::$handler ??= new CurlMultiHandler(['select_timeout' => 0.05]);
+    }
+
+    /**
+     * @param  array<int, array{Fiber<void, mixed, void, PromiseInterface>, PromiseInterface}>  $waiting
+     * @param  Fiber<void, mixed, void, PromiseInterface>  $fiber
+     * @return array<int, array{Fiber<void, mixed, void, PromiseInterface>, PromiseInterface}>
+     */
+    private static function goOn(array $waiting, Fiber $fiber, ?PromiseInterface $promise): array
+    {
+        if ($promise === null) {
+            self::$own = array_values(array_filter(self::$own, fn (Fiber $f): bool => $f !== $fiber));
+        } else {
+            $waiting[] = [$fiber, $promise];
+        }
+
+        return $waiting;
+    }
+}
