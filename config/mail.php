@@ -1,19 +1,10 @@
 <?php
 
-// The post office that ships with Nomada; a real one by MAIL_MAILER=smtp and the usual MAIL_… settings.
+// Where the post office is stands in config/places.php (POST_KIND) or on the page Places.
 return [
-    'default' => env('MAIL_MAILER', 'post-office'),
+    'default' => 'post-office',
     'mailers' => [
         'post-office' => ['transport' => 'post-office'],
-        'smtp' => [
-            'transport' => 'smtp',
-            'scheme' => env('MAIL_SCHEME'),
-            'host' => env('MAIL_HOST', '127.0.0.1'),
-            'port' => env('MAIL_PORT', 587),
-            'username' => env('MAIL_USERNAME'),
-            'password' => env('MAIL_PASSWORD'),
-            'timeout' => 10,
-        ],
         'array' => ['transport' => 'array'],
     ],
     'from' => [

@@ -20,7 +20,9 @@ use Nomada\App\Http\Controllers\Presence\PresenceListController;
 use Nomada\App\Http\Controllers\Presence\RecordingController;
 use Nomada\App\Http\Controllers\Presence\RecordsController;
 use Nomada\App\Http\Controllers\Presence\TodayController;
+use Nomada\App\Http\Controllers\Publishing\DriftController;
 use Nomada\App\Http\Controllers\Publishing\FeedController;
+use Nomada\App\Http\Controllers\Publishing\PlacesController;
 use Nomada\App\Http\Controllers\Publishing\PublishingController;
 use Nomada\App\Http\Controllers\Publishing\RunController;
 use Nomada\App\Http\Controllers\Registration\DeskController;
@@ -69,9 +71,11 @@ foreach (
         'day',
         'term',
         'account',
+        'placement',
         'recording',
         'part',
         'absence',
+        'placement',
     ] as $id
 ) {
     Route::pattern($id, '[0-9]{1,18}');
@@ -465,12 +469,26 @@ Route::middleware('auth')->group(function (): void {
             ->middleware('looks')
             ->name('run.progress');
         Route::post('/publishing/runs/{run}/again', [RunController::class, 'again'])->name('run.again');
+        Route::post('/publishing/runs/{run}/halt', [RunController::class, 'halt'])->name('run.halt');
+        Route::post('/publishing/runs/{run}/going-on', [RunController::class, 'goOn'])->name('run.go-on');
+        Route::get('/publishing/runs/{run}.csv', [RunController::class, 'csv'])->name('run.csv');
+        Route::get('/publishing/drift', [DriftController::class, 'show'])->name('drift');
+        Route::post('/publishing/drift/look', [DriftController::class, 'look'])->name('drift.look');
+        Route::post('/publishing/drift/back', [DriftController::class, 'putBack'])->name('drift.back');
+        Route::post('/publishing/drift/kept', [DriftController::class, 'keep'])->name('drift.keep');
+        // Authorised by the placement's section.
+        Route::delete('/publishing/drift/kept/{placement}', [DriftController::class, 'takeBack'])->name('drift.take-back');
         Route::get('/publishing/sections/{section}', [PublishingController::class, 'section'])
             ->middleware('looks')
             ->name('publishing.section');
     });
 
     Route::middleware('can:coordinate')->group(function (): void {
+        Route::get('/publishing/places', [PlacesController::class, 'show'])->name('places');
+        Route::put('/publishing/places/{service}', [PlacesController::class, 'update'])->name('places.update');
+        Route::post('/publishing/places/{service}/trial', [PlacesController::class, 'try'])->name('places.try');
+        Route::delete('/publishing/places/{service}', [PlacesController::class, 'reset'])->name('places.reset');
+        Route::post('/publishing/rooms', [PlacesController::class, 'rooms'])->name('places.rooms');
         Route::post('/records/people/{sourcedId}/absences', [AbsenceController::class, 'tell'])->name(
             'absences.tell',
         );

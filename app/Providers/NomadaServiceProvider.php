@@ -20,6 +20,7 @@ use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\HttpConferenceBridge;
+use Nomada\App\Destinations\KnownRoomsBridge;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Person;
@@ -29,10 +30,12 @@ use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Policies\RunPolicy;
 use Nomada\App\Policies\SectionPolicy;
 use Nomada\App\Policies\SessionPolicy;
-use Nomada\App\Post\PostOfficeTransport;
+use Nomada\App\Post\PlaceTransport;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\CurrentTerm;
 use Nomada\App\Support\KeyMark;
+use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\PlaceKind;
 use PDO;
 use Psr\Clock\ClockInterface;
 
@@ -55,7 +58,13 @@ final class NomadaServiceProvider extends ServiceProvider
         $this->app->alias(Clock::class, ClockInterface::class);
         $this->app->scoped(CurrentTerm::class);
         $this->app->scoped(Places::class);
-        $this->app->bind(ConferenceBridge::class, HttpConferenceBridge::class);
+        $this->app->bind(
+            ConferenceBridge::class,
+            fn (Application $app): ConferenceBridge => $app->make(Places::class)->of(Outside::Bridge)->kind ===
+                PlaceKind::KnownRooms
+                ? new KnownRoomsBridge()
+                : new HttpConferenceBridge(),
+        );
     }
 
     public function boot(): void
@@ -96,7 +105,7 @@ final class NomadaServiceProvider extends ServiceProvider
             'csrf',
             fn (): string => '<?php echo csrf_field(), \Nomada\App\Support\ActKey::field(); ?>',
         );
-        Mail::extend('post-office', fn (): PostOfficeTransport => new PostOfficeTransport());
+        Mail::extend('post-office', fn (): PlaceTransport => new PlaceTransport());
         // What fails is counted by CheckPassword; this only keeps one machine from asking all the time.
         RateLimiter::for('sign-in', fn (Request $r): Limit => Limit::perMinute(120)->by('sign-in '.$r->ip()));
         RateLimiter::for('forgotten', fn (Request $r): Limit => Limit::perMinute(10)->by('forgotten '.$r->ip()));

@@ -37,6 +37,14 @@ return new class() extends Migration {
                     at timestamptz not null,
                     result jsonb not null
                 );
+                -- Rooms of a conference service that we do not speak to: one an account.
+                create table known_rooms (
+                    account varchar(120) primary key,
+                    -- Sealed: whoever has them comes in.
+                    address text not null,
+                    dial_in varchar(60) not null default '',
+                    pin text
+                );
                 create index run_steps_waiting on run_steps (run_id, section_id, lane, id) where state = 'waiting';
                 create index placements_by_person on placements (person) where person is not null;
                 -- Of a run that begins later: what it is to publish, until its steps are made.
@@ -60,6 +68,7 @@ return new class() extends Migration {
                 drop index placements_by_person;
                 drop index run_steps_waiting;
                 drop table looked_at;
+                drop table known_rooms;
                 drop table drifts;
                 alter table placements drop column left_alone;
                 drop table places;

@@ -8,6 +8,11 @@ return [
         'stream' => ['name' => 'Stream server', 'in_sentence' => 'the stream server'],
         'post' => ['name' => 'Post office', 'in_sentence' => 'the post office'],
     ],
+    'rooms' => [
+        'no_account' => 'No account of the licences holds :title yet, so it has no room. See Licences.',
+        'none' => 'No room is known for the account :account. Bring a list on the page Places.',
+        'no_act' => 'The room of this session is of a service that nothing can be asked of.',
+    ],
     'caldav' => [
         'no_home' => 'It does not say where the calendars of this account are (calendar-home-set).',
         'no_dav' => 'It does not answer as a calendar server (RFC 4791) does.',

@@ -15,7 +15,10 @@ export const plan = () => ({
     count() {
         const on = [...this.$root.querySelectorAll("input[name='sections[]']:checked")];
         this.chosen = on.length;
-        this.steps = on.reduce((sum, b) => sum + Number(b.dataset.steps), 0);
+        // Of each section so many steps at each place, in the places' order.
+        const places = [...this.$root.querySelectorAll("input[name='places[]']")].map(p => p.checked);
+        const of = b => b.dataset.steps.split(' ').filter((n, i) => places[i]);
+        this.steps = on.reduce((sum, b) => sum + of(b).reduce((s, n) => s + Number(n), 0), 0);
     },
     chooseAll(e) {
         this.$root.querySelectorAll("input[name='sections[]']").forEach(b => {
@@ -71,5 +74,14 @@ export const progress = () => ({
             /* the server is away: asked again */
         }
         if (this.$root.querySelector('[data-over]') === null) setTimeout(() => this.ask(), 700);
+    },
+});
+
+// Boxes of a list, and one that is for all of them.
+export const choosing = () => ({
+    all(e) {
+        this.$root.querySelectorAll("input[name='chosen[]']").forEach(b => {
+            b.checked = e.target.checked;
+        });
     },
 });

@@ -24,11 +24,13 @@ final class OnlyText
     private const LISTS = [
         'answers',
         'choice',
+        'chosen',
         'days',
         'files',
         'labels',
         'parts',
         'people',
+        'places',
         'points',
         'rotation_weekdays',
         'sections',

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Gate;
 use Nomada\App\Models\Term\Section;
 
 /** Sections chosen on a board, each of which the person may act on. */
-final class ChosenSections extends FormRequest
+class ChosenSections extends FormRequest
 {
     /** Where series were chosen, their sections. */
     protected function prepareForValidation(): void

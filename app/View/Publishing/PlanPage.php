@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Publishing;
 
+use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
@@ -45,7 +46,8 @@ final readonly class PlanPage
                 fn (Place $p): array => $counts[$section->id][$p->value] ?? PlanQuery::NONE,
                 array_combine(array_column(Place::cases(), 'value'), Place::cases()),
             );
-            $n = array_sum(array_map(fn (array $c): int => $c['add'] + $c['change'] + $c['remove'], $places));
+            $steps = array_map(fn (array $c): int => $c['add'] + $c['change'] + $c['remove'], $places);
+            $n = array_sum($steps);
             $stands =
                 array_sum(array_map(fn (array $c): int => $c['leave'] + $c['change'] + $c['remove'], $places)) > 0;
             $differs += $n > 0 ? 1 : 0;
@@ -66,6 +68,8 @@ final readonly class PlanPage
                 'section' => $section,
                 'places' => $places,
                 'differs' => $n,
+                // In the order of the places.
+                'steps' => array_values($steps),
                 'note' => $this->note($section, $places, $n, $stands),
             ];
         }
@@ -79,6 +83,10 @@ final readonly class PlanPage
             'show' => $show,
             'open' => $open,
             'steps' => array_sum(array_map(fn (array $r): int => $r['differs'], $rows)),
+            'drifts' => DB::table('drifts')
+                ->join('placements', 'placements.id', '=', 'placement_id')
+                ->whereIntegerInRaw('section_id', $sections->modelKeys())
+                ->count(),
             'controls' => $this->standins->controls(),
         ];
     }

@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Person;
 use Nomada\Core\Publishing\Place;
+use stdClass;
 
 /** A run as far as it has come. */
 final class RunPage
@@ -25,7 +26,7 @@ final class RunPage
                     array_map(fn (Place $p): string => $p->title(), Place::cases()),
                 ) as $lane => $title
         ) {
-            $lanes[$lane] = ['title' => $title, 'done' => 0, 'failed' => 0, 'waiting' => 0, 'all' => 0];
+            $lanes[$lane] = ['title' => $title, 'done' => 0, 'failed' => 0, 'asked' => 0, 'waiting' => 0, 'all' => 0];
         }
         foreach (
             DB::table('run_steps')
@@ -46,16 +47,58 @@ final class RunPage
             'failed' => array_sum(array_column($lanes, 'failed')),
             'waiting' => $waiting,
             'isOver' => $waiting === 0,
-            'troubles' => $run
-                ->steps()
-                ->whereNotNull('words')
-                ->where('state', '!=', 'done')
-                ->with('section')
-                ->limit(200)
-                ->get(),
+            'asked' => array_sum(array_column($lanes, 'asked')),
+            'troubles' => $this->troubles($run),
             'seconds' => (int) abs(($run->ended_at ?? now())->diffInSeconds($run->created_at)),
             'sections' => $this->sections($run),
         ];
+    }
+
+    /**
+     * What did not go, folded where a destination said the same of many.
+     *
+     * @return list<RunTrouble>
+     */
+    private function troubles(Run $run): array
+    {
+        return array_values(
+            DB::table('run_steps')
+                ->join('sections', 'sections.id', '=', 'section_id')
+                ->where('run_id', $run->id)
+                ->whereNotNull('words')
+                ->where('state', '!=', 'done')
+                ->groupBy('lane', 'state', 'verb', 'words')
+                ->orderByRaw('count(*) desc, min(run_steps.id)')
+                ->limit(100)
+                ->get([
+                    'lane',
+                    'state',
+                    'verb',
+                    'words',
+                    DB::raw('count(*) as n'),
+                    DB::raw('count(distinct section_id) as sections'),
+                    DB::raw('min(label) as label'),
+                    DB::raw('max(tries) as tries'),
+                    DB::raw('(array_agg(sections.sourced_id order by run_steps.id))[1] as sourced_id'),
+                    DB::raw('(array_agg(sections.title order by run_steps.id))[1] as title'),
+                    DB::raw('(array_agg(sections.year order by run_steps.id))[1] as year'),
+                ])
+                ->map(
+                    fn (stdClass $t): RunTrouble => new RunTrouble(
+                        $t->lane,
+                        $t->state,
+                        $t->verb,
+                        $t->words,
+                        (int) $t->n,
+                        (int) $t->sections,
+                        $t->label,
+                        (int) $t->tries,
+                        $t->sourced_id,
+                        ($t->year === '' ? '' : "Y$t->year ").$t->title,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /** @return Collection<int, Run> */
@@ -75,7 +118,7 @@ final class RunPage
             ->toBase();
     }
 
-    /** @return Collection<int, \stdClass> what a run did with each section */
+    /** @return Collection<int, stdClass> what a run did with each section */
     private function sections(Run $run): Collection
     {
         return DB::table('run_steps')
@@ -93,6 +136,7 @@ final class RunPage
                 DB::raw('count(*) as all'),
                 DB::raw("count(*) filter (where state = 'done') as done"),
                 DB::raw("count(*) filter (where state = 'failed') as failed"),
+                DB::raw("count(*) filter (where state = 'asked') as asked"),
             ]);
     }
 }

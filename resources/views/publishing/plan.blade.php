@@ -16,6 +16,14 @@
                 'publishing') }}">What differs {{ $differs }}</a>
             <a @class(['pill', 'on' => $show === 'all']) href="{{ route('publishing', ['show' => 'all']) }}">All {{ $all }}</a>
             <a class="pill" href="{{ route('runs') }}">Past runs</a>
+            @if ($drifts > 0)
+                <a class="pill" href="{{ route('drift') }}"><b class="todo">{{ trans_choice('publishing.drift.link', $drifts) }}</b></a>
+            @else
+                <a class="pill" href="{{ route('drift') }}">{{ __('publishing.drift.title') }}</a>
+            @endif
+            @can('coordinate')
+                <a class="pill" href="{{ route('places') }}">{{ __('publishing.places.title') }}</a>
+            @endcan
         </nav>
     </div>
     @if ($rows === [])
@@ -51,7 +59,7 @@
                             <td>
                                 @if ($mayAll || Gate::check('serve', $s))
                                     <input class="form-check-input" type="checkbox" name="sections[]" value="{{ $s->sourced_id }}"
-                                        data-steps="{{ $row['differs'] }}" @checked($row['differs'] > 0)
+                                        data-steps="{{ implode(' ', $row['steps']) }}" @checked($row['differs'] > 0)
                                         aria-label="Choose {{ $s->name() }}">
                                 @endif
                             </td>
@@ -88,6 +96,13 @@
             @if ($steps > 0)
                 <div class="tray shown" role="region" aria-label="Carry out the plan"><b
                         x-text="words()">{{ Words::count($steps, 'placement') }}</b><span class="names" x-text="of()"></span>
+                    <span class="only">{{ __('publishing.runs.where') }}
+                        @foreach (Place::cases() as $place)
+                            <label><input class="form-check-input" type="checkbox" name="places[]" value="{{ $place->value }}" checked>
+                                {{ $place->title() }}</label>
+                        @endforeach
+                    </span>
+                    @include('publishing.later')
                     <a class="btn btn-side" href="{{ route('board') }}">Back</a><button class="btn btn-main" x-text="label()"
                         x-bind:disabled="none()">Publish</button>
                 </div>

@@ -1,4 +1,4 @@
-@push('head')@if (!$isOver)
+@push('head')@if (!$isOver && $run->halted_at === null)
     <noscript>
         <meta http-equiv="refresh" content="3">
     </noscript>
@@ -10,7 +10,15 @@
             {{ $zone->clock((int) $run->app_time->timestamp) }}
             {{ $zone->place() }}{{ $run->starter ? ' by ' . $run->starter->name() : '' }}
         </div>
-        <div class="end"><a class="pill" href="{{ route('runs') }}">Past runs</a><a class="pill" href="{{ route('board') }}">Every
+        <div class="end">
+            @if ($run->halted_at !== null)
+                <x-act :to="route('run.go-on', $run)" :do="__('publishing.runs.go_on')" class="pill" />
+            @elseif (!$isOver || $run->scope !== null)
+                <x-act :to="route('run.halt', $run)" :do="$run->scope !== null ? __('publishing.later.cancel') : __(
+                    'publishing.runs.halt')" class="pill" />
+            @endif
+            <a class="pill" href="{{ route('run.csv', $run) }}">{{ __('publishing.runs.csv') }}</a>
+            <a class="pill" href="{{ route('runs') }}">Past runs</a><a class="pill" href="{{ route('board') }}">Every
                 section</a></div>
     </div>
     <div x-data="progress" data-url="{{ route('run.progress', $run) }}" id="progress">@include('publishing.run-progress')</div>

@@ -11,6 +11,7 @@ use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Actions\Publishing\StartRun;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\ChosenSections;
+use Nomada\App\Http\Requests\PublishRequest;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\View\Publishing\PlanPage;
 
@@ -50,9 +51,14 @@ final class PublishingController extends Controller
         return view('publishing.plan-section', ['items' => $plan->items($section->id), 'section' => $section]);
     }
 
-    public function store(ChosenSections $request, StartRun $start): RedirectResponse
+    public function store(PublishRequest $request, StartRun $start): RedirectResponse
     {
-        $run = $start->publish(array_values($request->chosen()->pluck('id')->all()), $this->person($request));
+        $sections = array_values(array_map(intval(...), $request->chosen()->pluck('id')->all()));
+        $at = $request->at($this->term()->calendar()->zone);
+        $run =
+            $at === null
+                ? $start->publish($sections, $this->person($request), true, $request->places())
+                : $start->later($sections, $request->places(), $at, $this->person($request));
 
         return $run === null
             ? back()->with('said', 'Everything stands as it should; there was nothing to publish.')

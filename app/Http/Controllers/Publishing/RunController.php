@@ -11,6 +11,8 @@ use Nomada\App\Actions\Publishing\StartRun;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\View\Publishing\RunPage;
+use Nomada\App\View\Publishing\RunRecord;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class RunController extends Controller
 {
@@ -35,6 +37,35 @@ final class RunController extends Controller
         $this->authorize('view', $run);
 
         return view('publishing.run-progress', $page->data($run));
+    }
+
+    /** Nothing more of it is done until somebody goes on. */
+    public function halt(Request $request, Run $run, StartRun $start): RedirectResponse
+    {
+        $this->authorize('view', $run);
+        $start->halt($run, $this->person($request));
+
+        return redirect()->route('run', $run);
+    }
+
+    public function goOn(Run $run, StartRun $start): RedirectResponse
+    {
+        $this->authorize('view', $run);
+        $start->goOn($run);
+
+        return redirect()->route('run', $run);
+    }
+
+    /** What came of each step, as a table. */
+    public function csv(Run $run, RunRecord $record): StreamedResponse
+    {
+        $this->authorize('view', $run);
+
+        return response()->streamDownload(
+            fn () => $record->write($run, fn (string $line) => print $line),
+            "run-$run->id.csv",
+            ['Content-Type' => 'text/csv; charset=utf-8'],
+        );
     }
 
     public function again(Run $run, StartRun $start): RedirectResponse

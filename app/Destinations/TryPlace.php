@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Destinations;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Destinations\CalDav\CalDavServer;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Post\PlaceTransport;
+use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\PlaceKind;
+use Nomada\Core\Publishing\PlaceSettings;
+use Symfony\Component\Mailer\Exception\ExceptionInterface;
+
+/** Speaks to a service once, changes nothing there, and says in plain words what it answered. */
+final readonly class TryPlace
+{
+    public function __invoke(PlaceSettings $place): Trial
+    {
+        try {
+            return match ($place->kind) {
+                PlaceKind::StandIn, PlaceKind::OwnService => $this->service($place),
+                PlaceKind::CalDav => $this->calendars($place),
+                PlaceKind::Smtp => $this->mail($place),
+                PlaceKind::KnownRooms => $this->rooms(),
+                PlaceKind::OurPage => new Trial(true, [(string) __('publishing.places.tried.ours')]),
+            };
+        } catch (DestinationFailure $e) {
+            return new Trial(false, [$e->getMessage()]);
+        }
+    }
+
+    private function service(PlaceSettings $place): Trial
+    {
+        $path = match ($place->service) {
+            Outside::Course => '/pages/nomada-try',
+            Outside::Stream => '/sections/nomada-try',
+            default => '/',
+        };
+        if ($place->service === Outside::Calendar) {
+            return $this->calendars($place);
+        }
+        // What knows nothing of such a page, and says so, has answered.
+        $answer = Service::at($place)->send('GET', $path, '', [], [404]);
+
+        return new Trial(true, [
+            (string) __('publishing.places.tried.answers', ['status' => $answer->status()]),
+        ]);
+    }
+
+    private function calendars(PlaceSettings $place): Trial
+    {
+        $server = new CalDavServer(Service::at($place), $place);
+        if (! $place->isTemplate()) {
+            return new Trial(true, [(string) __('publishing.places.tried.home', ['home' => $server->home()])]);
+        }
+        $person = Person::query()->whereNotNull('email')->whereIn('role', ['student', 'teacher'])->orderBy('id')->first();
+        if ($person === null) {
+            return new Trial(false, [(string) __('publishing.places.tried.nobody')]);
+        }
+        $collection = $server->collection($person->sourced_id, fn (): ?string => $person->email);
+        $isThere = $server->isThere($collection);
+
+        return new Trial(true, [
+            (string) __($isThere ? 'publishing.places.tried.calendar' : 'publishing.places.tried.no_calendar', [
+                'who' => $person->name(),
+                'at' => $collection,
+            ]),
+        ]);
+    }
+
+    private function mail(PlaceSettings $place): Trial
+    {
+        $server = PlaceTransport::smtp($place);
+        try {
+            $server->start();
+            $server->stop();
+        } catch (ExceptionInterface $e) {
+            return new Trial(false, [$e->getMessage()]);
+        }
+
+        return new Trial(true, [
+            (string) __($place->user === '' ? 'publishing.places.tried.mail' : 'publishing.places.tried.mail_as', [
+                'user' => $place->user,
+            ]),
+        ]);
+    }
+
+    private function rooms(): Trial
+    {
+        $n = DB::table('known_rooms')->count();
+
+        return new Trial($n > 0, [trans_choice('publishing.places.tried.rooms', $n)]);
+    }
+}

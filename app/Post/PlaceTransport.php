@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Post;
+
+use Nomada\App\Destinations\Places;
+use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\PlaceKind;
+use Nomada\Core\Publishing\PlaceSettings;
+use Symfony\Component\Mailer\Envelope;
+use Symfony\Component\Mailer\SentMessage;
+use Symfony\Component\Mailer\Transport\Smtp\EsmtpTransport;
+use Symfony\Component\Mailer\Transport\TransportInterface;
+use Symfony\Component\Mime\RawMessage;
+
+/** Sends mail to where the post office is at this moment: workers live longer than a setting. */
+final class PlaceTransport implements TransportInterface
+{
+    private ?PlaceSettings $of = null;
+
+    private ?EsmtpTransport $server = null;
+
+    public function send(RawMessage $message, ?Envelope $envelope = null): ?SentMessage
+    {
+        // Asked anew each time: the mailer is made once a process.
+        $place = app(Places::class)->of(Outside::Post);
+
+        return $place->kind === PlaceKind::Smtp
+            ? $this->server($place)->send($message, $envelope)
+            : (new PostOfficeTransport())->send($message, $envelope);
+    }
+
+    public function __toString(): string
+    {
+        return 'place://post';
+    }
+
+    /** A mail server as the place says: `smtps` is encrypted from the start, `smtp` as soon as it offers to be. */
+    public static function smtp(PlaceSettings $place): EsmtpTransport
+    {
+        $parts = (array) parse_url($place->url);
+        $isEncrypted = ($parts['scheme'] ?? '') === 'smtps';
+        $server = new EsmtpTransport(
+            (string) ($parts['host'] ?? ''),
+            (int) ($parts['port'] ?? ($isEncrypted ? 465 : 587)),
+            $isEncrypted ?: null,
+        );
+        $stream = $server->getStream();
+        if ($stream instanceof \Symfony\Component\Mailer\Transport\Smtp\Stream\SocketStream) {
+            $stream->setTimeout($place->timeout);
+        }
+        if ($place->user !== '') {
+            $server->setUsername($place->user)->setPassword($place->password);
+        }
+
+        return $server;
+    }
+
+    private function server(PlaceSettings $place): EsmtpTransport
+    {
+        if ($this->server === null || $this->of != $place) {
+            $this->of = $place;
+            $this->server = self::smtp($place);
+        }
+
+        return $this->server;
+    }
+}

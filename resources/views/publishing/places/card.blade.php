@@ -1,0 +1,28 @@
+{{-- One service: where it is, what is published there, and changing it. card: PlaceCard --}}
+@props(['card'])
+<x-card :title="__('places.services.' . $card->service()->value . '.name')" id="{{ $card->service()->value }}" class="place">
+    <p class="quiet">{{ __('publishing.places.what.' . $card->service()->value) }}</p>
+    <p class="place-is"><b>{{ __('publishing.places.kinds.' . $card->settings->kind->value) }}</b>
+        @if ($card->url() !== '')
+            <span class="quiet">{{ __('publishing.places.at', ['url' => $card->url()]) }}</span>
+        @endif
+        @unless ($card->isKept)
+            <span class="quiet">· {{ __('publishing.places.environment_is') }}</span>
+        @endunless
+    </p>
+    @if ($card->plan !== null)
+        <p>{{ trans_choice('publishing.places.stands', $card->plan['stands']) }};
+            @if ($card->plan['add'] + $card->plan['change'] + $card->plan['remove'] > 0)
+                <b class="todo">{{ __('publishing.places.to_do', $card->plan) }}</b>
+            @else
+                <span class="ok">{{ __('publishing.places.nothing_to_do') }}</span>
+            @endif
+        </p>
+    @endif
+    @includeWhen(session('trial.service') === $card->service()->value, 'publishing.places.trial')
+    <details @if (session('trial.service') === $card->service()->value || old('of') === $card->service()->value) open @endif>
+        <summary>{{ __('publishing.places.change') }}</summary>
+        @include('publishing.places.form', ['card' => $card])
+    </details>
+    @includeWhen($card->settings->kind->value === 'known-rooms', 'publishing.places.rooms')
+</x-card>
