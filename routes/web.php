@@ -22,6 +22,7 @@ use Nomada\App\Http\Controllers\Presence\RecordsController;
 use Nomada\App\Http\Controllers\Presence\TodayController;
 use Nomada\App\Http\Controllers\Publishing\DriftController;
 use Nomada\App\Http\Controllers\Publishing\FeedController;
+use Nomada\App\Http\Controllers\Publishing\LookController;
 use Nomada\App\Http\Controllers\Publishing\PlacesController;
 use Nomada\App\Http\Controllers\Publishing\PublishingController;
 use Nomada\App\Http\Controllers\Publishing\RunController;
@@ -364,6 +365,7 @@ Route::middleware('auth')->group(function (): void {
         );
         Route::get('/find', FindController::class)->middleware('looks')->name('find');
         Route::get('/people/{sourcedId}', PersonController::class)->name('person');
+        Route::get('/people/{sourcedId}/look', LookController::class)->name('look');
         Route::get('/people/{sourcedId}/calendar.ics', [FeedController::class, 'ofPerson'])->name(
             'person.calendar',
         );
@@ -471,7 +473,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/publishing/runs/{run}/again', [RunController::class, 'again'])->name('run.again');
         Route::post('/publishing/runs/{run}/halt', [RunController::class, 'halt'])->name('run.halt');
         Route::post('/publishing/runs/{run}/going-on', [RunController::class, 'goOn'])->name('run.go-on');
-        Route::get('/publishing/runs/{run}.csv', [RunController::class, 'csv'])->name('run.csv');
+        Route::get('/publishing/runs/{run}/record.csv', [RunController::class, 'csv'])->name('run.csv');
         Route::get('/publishing/drift', [DriftController::class, 'show'])->name('drift');
         Route::post('/publishing/drift/look', [DriftController::class, 'look'])->name('drift.look');
         Route::post('/publishing/drift/back', [DriftController::class, 'putBack'])->name('drift.back');

@@ -51,12 +51,18 @@ final class LetterMail extends Mailable
         );
     }
 
-    public function headers(): Headers
+    /** The Message-ID: of the letter's key, so that a second sending is the same message. */
+    public static function idOf(Letter $letter): string
     {
         $host = substr((string) strrchr((string) config('mail.from.address'), '@'), 1);
 
+        return hash('sha256', $letter->key.config('app.key'))."@$host";
+    }
+
+    public function headers(): Headers
+    {
         return new Headers(
-            messageId: hash('sha256', $this->letter->key.config('app.key'))."@$host",
+            messageId: self::idOf($this->letter),
             text: ['Auto-Submitted' => 'auto-generated'] +
                 ($this->stop() === null
                     ? []

@@ -114,11 +114,7 @@ final class WantedPlacements
             } elseif ($session->state === SessionState::Planned) {
                 $open[$week][$series->id] = true;
             }
-            $weeks[$week][] =
-                self::when($section, $session).
-                self::told($session).
-                (count($section->series) > 1 ? " · $series->title" : '').
-                ($session->state === SessionState::Cancelled ? ": cancelled, $session->reason" : '');
+            $weeks[$week][] = self::line($section, $series, $session);
         }
         ksort($weeks);
         $out = [];
@@ -149,6 +145,15 @@ final class WantedPlacements
         }
 
         return $out;
+    }
+
+    /** What a week's item says of one session; a cancelled one with its reason. */
+    public static function line(SectionFacts $section, SeriesFacts $series, PlannedSession $session): string
+    {
+        return self::when($section, $session).
+            self::told($session).
+            (count($section->series) > 1 ? " · $series->title" : '').
+            ($session->state === SessionState::Cancelled ? ": cancelled, $session->reason" : '');
     }
 
     /**

@@ -6,6 +6,7 @@
                 · <b class="bad">disabled since {{ $disabledSince }}</b>
             @endif
         </div>
+        <a class="pill" href="{{ route('look', $who->sourced_id) }}">{{ __('publishing.look.link', ['name' => $who->given_name]) }}</a>
         @if ($isStudent)
             <a class="pill" href="{{ route('attendance.student', $who->sourced_id) }}">{{ __('presence.student.page') }}</a>
         @endif

@@ -160,7 +160,7 @@ test('a run goes only where it was told to, is stopped and goes on by hand, and 
         ->toBe([])
         ->and($run->refresh()->ended_at)
         ->not->toBeNull();
-    $csv = $this->get("/publishing/runs/$run->id.csv")->streamedContent();
+    $csv = $this->get("/publishing/runs/$run->id/record.csv")->streamedContent();
     expect(substr_count($csv, "\r\n"))
         ->toBe(6)
         ->and($csv)

@@ -72,6 +72,20 @@ const ROUTES = [
     // A guardian's, by the link in a letter; it is signed.
     'children' => ['GET', '/children/1', 403, 403, 403, 403, 403],
     'children.tell' => ['POST', '/children/1', 403, 403, 403, 403, 403],
+    'look' => ['GET', '/people/S-1/look', 200, 200, 404, 403, 401],
+    'places' => ['GET', '/publishing/places', 200, 403, 403, 403, 401],
+    'places.update' => ['PUT', '/publishing/places/course', 422, 403, 403, 403, 401],
+    'places.try' => ['POST', '/publishing/places/course/trial', 422, 403, 403, 403, 401],
+    'places.reset' => ['DELETE', '/publishing/places/course', 302, 403, 403, 403, 401],
+    'places.rooms' => ['POST', '/publishing/rooms', 422, 403, 403, 403, 401],
+    'drift' => ['GET', '/publishing/drift', 200, 200, 200, 403, 401],
+    'drift.look' => ['POST', '/publishing/drift/look', 302, 302, 302, 403, 401],
+    'drift.back' => ['POST', '/publishing/drift/back', 422, 422, 422, 403, 401],
+    'drift.keep' => ['POST', '/publishing/drift/kept', 422, 422, 422, 403, 401],
+    'drift.take-back' => ['DELETE', '/publishing/drift/kept/{placement}', 422, 422, 403, 403, 401],
+    'run.halt' => ['POST', '/publishing/runs/{run}/halt', 302, 403, 403, 403, 401],
+    'run.go-on' => ['POST', '/publishing/runs/{run}/going-on', 302, 403, 403, 403, 401],
+    'run.csv' => ['GET', '/publishing/runs/{run}/record.csv', 200, 403, 403, 403, 401],
     'find' => ['GET', '/find?q=mar', 200, 200, 200, 403, 401],
     'person' => ['GET', '/people/S-1', 200, 200, 404, 403, 401],
     'joining.result' => ['GET', '/joining/acts/{result}', 200, 404, 404, 403, 401],
@@ -331,6 +345,10 @@ test('each role gets what is theirs', function (string $name) {
         '{series}' => (string) $series->id,
         '{session}' => (string) $series->sessions()->value('id'),
         '{run}' => $run->id,
+        '{placement}' => (string) Nomada\App\Models\Publishing\Placement::query()->firstOrCreate(
+            ['place' => 'course-page', 'key' => 'MAR/x'],
+            ['section_id' => $series->section_id, 'label' => 'x'],
+        )->id,
         '{closure}' => (string) Nomada\App\Models\Term\ClosedRange::query()->value('id'),
     ]);
     // The coordinator last: what may be deleted is still there for the others to be refused.
