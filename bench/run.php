@@ -13,6 +13,7 @@ use Nomada\Bench\Expand;
 use Nomada\Bench\FreeTimes;
 use Nomada\Bench\Links;
 use Nomada\Bench\Matches;
+use Nomada\Bench\Publishing;
 use Nomada\Bench\Transcripts;
 
 error_reporting(E_ALL & ~E_DEPRECATED);
@@ -25,6 +26,7 @@ $all = [
     'free-times' => FreeTimes::class,
     'match' => Matches::class,
     'links' => Links::class,
+    'publish' => Publishing::class,
     'door' => Doors::class,
     'closing' => Closing::class,
     'attendance' => Attendance::class,

@@ -14,6 +14,8 @@ final readonly class SectionStatus
      * @param  int  $roster  students enrolled, $registered of them for every series
      * @param  list<string>  $clashes  what is said of each clash that nobody has accepted
      * @param  int  $absentRunning  students who have missed three sessions or more one after the other
+     * @param  int  $changedThere  what somebody else has changed or deleted at a destination, until it is decided
+     * @param  int  $seeOther  people and pages that told something else than the door, when the truth was last told
      * @param  array<string, array{add: int, change: int, remove: int, leave: int, trouble: int}>  $places  by Place
      */
     public function __construct(
@@ -24,6 +26,8 @@ final readonly class SectionStatus
         public array $places,
         public array $clashes = [],
         public int $absentRunning = 0,
+        public int $changedThere = 0,
+        public int $seeOther = 0,
     ) {
     }
 
@@ -59,6 +63,11 @@ final readonly class SectionStatus
             ! in_array('refused', array_map(fn (Snag $s): string => $s->kind, $out), true)
         ) {
             $out[] = new Snag('changed', false, 'Changed, not republished', 'publishing');
+        }
+        if ($this->changedThere > 0) {
+            $out[] = new Snag('changed-there', false, "$this->changedThere changed there by somebody else", 'publishing');
+        } elseif ($this->seeOther > 0 && $this->stands() && $this->differing() === 0) {
+            $out[] = new Snag('truth', false, "$this->seeOther see something else than the door says", 'publishing');
         }
         if ($this->linked < $this->series) {
             $out[] = new Snag('no-link', false, 'No join link', 'joining');

@@ -8,7 +8,8 @@ namespace Nomada\Core;
 final readonly class Snag
 {
     /**
-     * @param  string  $kind  no-series, no-link, not-registered, refused, changed, not-published, absences
+     * @param  string  $kind  no-series, no-link, not-registered, refused, changed, not-published, absences,
+     *   changed-there, truth
      * @param  bool  $isWrong  something is wrong, not only still to do
      * @param  string  $where  the stop at which it is mended: timetable, joining, registration, publishing, records
      */

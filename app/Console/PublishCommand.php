@@ -7,6 +7,7 @@ namespace Nomada\App\Console;
 use Nomada\App\Actions\Publishing\CarryOutRun;
 use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Actions\Publishing\StartRun;
+use Nomada\App\Actions\Publishing\TellTruth;
 use Nomada\Core\Publishing\Place;
 
 final class PublishCommand extends Sections
@@ -17,7 +18,7 @@ final class PublishCommand extends Sections
 
     protected $description = 'Brings every destination to what ought to stand there';
 
-    public function handle(PlanQuery $plan, StartRun $start, CarryOutRun $carryOut): int
+    public function handle(PlanQuery $plan, StartRun $start, CarryOutRun $carryOut, TellTruth $truth): int
     {
         $sections = $this->sections();
         if ($sections === null) {
@@ -42,6 +43,11 @@ final class PublishCommand extends Sections
             foreach ($result['failed'] as $failure) {
                 $this->output->writeln("  {$failure['section']}, {$failure['lane']}: {$failure['words']}");
             }
+            if ($result['asked'] > 0) {
+                $this->output->writeln(trans_choice('publishing.runs.asked', $result['asked']));
+            }
+            $told = $truth(array_values($sections->modelKeys()));
+            $this->output->writeln(trans_choice('publishing.truth.sum', $told->differing()));
         }
 
         return $result['failed'] === [] ? self::SUCCESS : self::FAILURE;

@@ -79,14 +79,17 @@ final class CarryOut implements ShouldQueue
     /** Ends a run that has no waiting step left. */
     public static function endIfDone(string $run): void
     {
-        Run::query()
+        $ended = Run::query()
             ->whereKey($run)
             ->whereNull('ended_at')
             ->whereNull('scope')
             ->whereNotExists(
                 fn ($q) => $q->from('run_steps')->whereColumn('run_id', 'runs.id')->where('state', 'waiting'),
             )
-            ->update(['ended_at' => now()]);
+            ->update(['ended_at' => now(), 'truth' => null]);
+        if ($ended === 1) {
+            TellTruthAfter::dispatch($run);
+        }
     }
 
     /** @return Builder<RunStep> those that wait */

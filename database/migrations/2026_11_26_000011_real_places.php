@@ -50,6 +50,8 @@ return new class() extends Migration {
                 -- Of a run that begins later: what it is to publish, until its steps are made.
                 alter table runs add column due_at timestamptz;
                 alter table runs add column scope jsonb;
+                -- What the truth of its sections came to after it: how many people and pages tell something else.
+                alter table runs add column truth integer;
                 alter table runs add column halted_at timestamptz;
                 alter table runs add column halted_by bigint references people on delete set null;
                 SQL
@@ -63,6 +65,7 @@ return new class() extends Migration {
             <<<'SQL'
                 alter table runs drop column halted_by;
                 alter table runs drop column halted_at;
+                alter table runs drop column truth;
                 alter table runs drop column scope;
                 alter table runs drop column due_at;
                 drop index placements_by_person;

@@ -3,8 +3,8 @@
 return [
     'places' => [
         'title' => 'Places',
-        'sum' => '{0} all five services are the school\'s own|{1} one of five services is our stand-in|[2,*] :count of '.
-            'five services are our stand-ins',
+        'sum' => '{0} all five services are the school\'s own|{1} one of five services is our stand-in|[2,4] :count of '.
+            'five services are our stand-ins|{5} all five services are our stand-ins',
         'kept' => 'Kept. "Try it" says whether it answers.',
         'fault' => 'A short text was expected here.',
         'what' => [
@@ -47,7 +47,9 @@ return [
         'works_not' => 'It does not work yet.',
         'at' => 'at :url',
         'stands' => '{0} nothing stands there|{1} one thing stands there|[2,*] :count things stand there',
-        'to_do' => 'to add :add, to change :change, to remove :remove',
+        'to_add' => ':n to add',
+        'to_change' => ':n to change',
+        'to_remove' => ':n to remove',
         'nothing_to_do' => 'nothing to publish',
         'plan' => 'See the plan',
         'elsewhere' => 'Another address means another server: all is published there anew, and what stands at the old '.
@@ -107,7 +109,7 @@ return [
     'look' => [
         'title' => 'As :name sees it',
         'link' => 'Look as :name',
-        'sum' => 'a week from :from on, on the clock of :place, read back from each place just now',
+        'sum' => 'a week from :from on, on the clock of :place',
         'wrong' => '{1} one session is told otherwise somewhere|[2,*] :count sessions are told otherwise somewhere',
         'all_same' => 'every place says what the door would',
         'person' => 'Their page',

@@ -24,6 +24,7 @@ use Nomada\App\Models\Term\Person;
  * @property Carbon|null $due_at when it begins, on the school's clock, where that is later
  * @property array{sections: list<int>, places: list<string>}|null $scope what it is to publish once it begins
  * @property Carbon|null $halted_at
+ * @property int|null $truth how many readers and pages told something else than the door after it; null until known
  * @property Person|null $starter
  */
 final class Run extends Model

@@ -63,6 +63,12 @@ final readonly class BoardQuery
             ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
             ->groupBy('section_id')
             ->pluck(DB::raw('count(*) as n'), 'section_id');
+        $drifts = DB::table('drifts')
+            ->join('placements', 'placements.id', '=', 'placement_id')
+            ->groupBy('section_id')
+            ->pluck(DB::raw('count(*) as n'), 'section_id');
+        $truth = json_decode((string) DB::table('looked_at')->where('what', 'truth')->value('result'), true);
+        $other = is_array($truth) ? (array) $truth['sections'] : [];
         $runs = DB::table('absent_runs')->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');
         $places = $this->plan->counts($ids);
         $out = [];
@@ -87,6 +93,8 @@ final readonly class BoardQuery
                     $places[$id] ?? [],
                     $clashes[$id]['words'] ?? [],
                     (int) ($runs[$id] ?? 0),
+                    (int) ($drifts[$id] ?? 0),
+                    (int) ($other[$section->sourced_id] ?? 0),
                 ),
             );
         }

@@ -5,7 +5,7 @@
         <a class="pill" href="{{ route('drift') }}">{{ __('publishing.drift.title') }}</a>
         <a class="pill" href="{{ route('publishing') }}">{{ __('publishing.places.plan') }}</a>
     </x-page-head>
-    <div class="places">
+    <div class="outside">
         @foreach ($page->cards as $card)
             @include('publishing.places.card', ['card' => $card])
         @endforeach

@@ -70,14 +70,17 @@
                                 <td>
                                     <div class="five">
                                         @foreach (['add', 'change', 'remove', 'trouble', 'leave'] as $verb)
-                                            <span
-                                                @class(['nil' => $n[$verb] === 0])>{{ Shape::svg(
-                                                    $verb === 'trouble' ? 'wrong' : $verb,
-                                                    [
-                                                        'trouble' => 'refused',
-                                                        'leave' => 'as it should be',
-                                                    ][$verb] ?? $verb,
-                                                ) }}{{ $n[$verb] ?: '–' }}</span>
+                                            <span>
+                                                @if ($n[$verb] > 0)
+                                                    {{ Shape::svg(
+                                                        $verb === 'trouble' ? 'wrong' : $verb,
+                                                        [
+                                                            'trouble' => 'refused',
+                                                            'leave' => 'as it should be',
+                                                        ][$verb] ?? $verb,
+                                                    ) }}{{ $n[$verb] }}
+                                                @endif
+                                            </span>
                                         @endforeach
                                     </div>
                                 </td>

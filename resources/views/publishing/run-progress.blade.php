@@ -20,6 +20,9 @@
         <span class="quiet">in {{ Words::count(max(1, $seconds), 'second') }}.</span>
     @endif
 </p>
+@if ($run->truth !== null && $isOver)
+    <p class="mb-0"><b class="{{ $run->truth === 0 ? 'good' : 'bad' }}">{{ trans_choice('publishing.truth.sum', $run->truth) }}</b></p>
+@endif
 <div class="lanes">
     @foreach ($lanes as $lane)
         <div class="lane">

@@ -262,10 +262,24 @@ test('of a change, before and after are told, of lists only what differs', funct
     ]);
 });
 
+const NOTHING = ['add' => 0, 'change' => 0, 'remove' => 0, 'leave' => 0, 'trouble' => 0];
+
 test('how far a section has come, in snags', function (SectionStatus $status, array $kinds) {
     expect(array_map(fn ($s) => $s->kind, $status->snags()))->toBe($kinds);
 })->with([
     'nothing done' => [new SectionStatus(0, 0, 20, 0, []), ['no-series']],
+    'changed there by somebody else' => [
+        new SectionStatus(1, 1, 2, 2, ['calendar' => ['leave' => 1] + NOTHING], changedThere: 1, seeOther: 4),
+        ['changed-there'],
+    ],
+    'seen otherwise' => [
+        new SectionStatus(1, 1, 2, 2, ['calendar' => ['leave' => 1] + NOTHING], seeOther: 1),
+        ['truth'],
+    ],
+    'seen otherwise, since it is not republished' => [
+        new SectionStatus(1, 1, 2, 2, ['calendar' => ['change' => 1, 'leave' => 1] + NOTHING], seeOther: 1),
+        ['changed'],
+    ],
     'timetabled' => [new SectionStatus(1, 0, 20, 0, []), ['no-link', 'not-registered', 'not-published']],
     'all done' => [
         new SectionStatus(1, 1, 20, 20, [

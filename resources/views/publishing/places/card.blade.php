@@ -1,8 +1,8 @@
 {{-- One service: where it is, what is published there, and changing it. card: PlaceCard --}}
 @props(['card'])
-<x-card :title="__('places.services.' . $card->service()->value . '.name')" id="{{ $card->service()->value }}" class="place">
+<x-card :title="__('places.services.' . $card->service()->value . '.name')" id="{{ $card->service()->value }}" class="outside-card">
     <p class="quiet">{{ __('publishing.places.what.' . $card->service()->value) }}</p>
-    <p class="place-is"><b>{{ __('publishing.places.kinds.' . $card->settings->kind->value) }}</b>
+    <p class="outside-is"><b>{{ __('publishing.places.kinds.' . $card->settings->kind->value) }}</b>
         @if ($card->url() !== '')
             <span class="quiet">{{ __('publishing.places.at', ['url' => $card->url()]) }}</span>
         @endif
@@ -13,7 +13,11 @@
     @if ($card->plan !== null)
         <p>{{ trans_choice('publishing.places.stands', $card->plan['stands']) }};
             @if ($card->plan['add'] + $card->plan['change'] + $card->plan['remove'] > 0)
-                <b class="todo">{{ __('publishing.places.to_do', $card->plan) }}</b>
+                @foreach (['add', 'change', 'remove'] as $verb)
+                    @if ($card->plan[$verb] > 0)
+                        <b class="todo">{{ __("publishing.places.to_$verb", ['n' => $card->plan[$verb]]) }}</b>
+                    @endif
+                @endforeach
             @else
                 <span class="ok">{{ __('publishing.places.nothing_to_do') }}</span>
             @endif

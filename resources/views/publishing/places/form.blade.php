@@ -1,6 +1,6 @@
 {{-- Where a service is. card: PlaceCard --}}
 @props(['card', 'mine' => old('of') === $card->service()->value])
-<form method="post" action="{{ route('places.update', $card->service()) }}" class="place-form">@csrf @method('put')
+<form method="post" action="{{ route('places.update', $card->service()) }}" class="outside-form">@csrf @method('put')
     <input type="hidden" name="of" value="{{ $card->service()->value }}">
     <label class="form-label" for="kind-{{ $card->service()->value }}">{{ __('publishing.places.kind') }}</label>
     <select class="form-select mb-2" id="kind-{{ $card->service()->value }}" name="kind">
@@ -13,7 +13,7 @@
         :hint="trans()->has('publishing.places.url_hint.' . $card->service()->value)
             ? __('publishing.places.url_hint.' . $card->service()->value)
             : __('publishing.places.url_hint.other')" />
-    <div class="place-pairs">
+    <div class="outside-pairs">
         <x-place-field of="{{ $card->service()->value }}" name="user" :label="__('publishing.places.user')" :mine="$mine"
             :value="$card->settings->user" />
         <x-place-field of="{{ $card->service()->value }}" name="password" type="password" :label="__('publishing.places.password')"
