@@ -42,7 +42,7 @@ final class CarryOut implements ShouldQueue
     private const WORKS_FOR = 15.0;
 
     /** Steps that are done side by side, and written down together. */
-    private const AT_ONCE = 16;
+    private const AT_ONCE = 40;
 
     public function __construct(
         public readonly string $run,

@@ -30,6 +30,9 @@ use Throwable;
  */
 final class CarryOutSteps
 {
+    /** Requests of a lane that wait for their answers at one time. */
+    private const SIDE_BY_SIDE = 10;
+
     /**
      * The last section's placements: a lane's steps are of one section, and its facts are read once.
      *
@@ -91,13 +94,13 @@ final class CarryOutSteps
             ->get()
             ->keyBy('key');
         $destination = $this->destinations->at($place);
-        $tasks = $wanted = [];
+        $wanted = $this->wanted($placements);
+        $tasks = [];
         foreach ($placements as $key => $placement) {
-            $wanted[$key] = $placement->wanted_print === null ? null : $this->wanted($placement);
             $tasks[$key] = fn (): ?Receipt => $this->bring($destination, $placement, $wanted[$key]);
         }
         $done = $removed = $failures = [];
-        foreach (Together::run($tasks) as $key => $came) {
+        foreach (Together::run($tasks, self::SIDE_BY_SIDE) as $key => $came) {
             $placement = $placements[$key] ?? throw new LogicException('A task of no placement');
             if ($came instanceof DestinationFailure) {
                 $failures[] = [$placement, $came];
@@ -205,23 +208,35 @@ final class CarryOutSteps
         return null;
     }
 
-    private function wanted(Placement $placement): ?WantedPlacement
+    /**
+     * What ought to stand for placements of one section. What was kept may be older than a fingerprint, since the facts
+     * changed while the run went on: then they are read anew, once.
+     *
+     * @param  Collection<string, Placement>  $placements  by key
+     * @return array<string, WantedPlacement|null> by key
+     */
+    private function wanted(Collection $placements): array
     {
-        $key = "{$placement->place->value} $placement->key";
-        // What was kept may be older than the placement's fingerprint: the facts changed while the run went on.
-        if (
-            $this->of !== $placement->section_id ||
-            ($this->wanted[$key] ?? null)?->fingerprint() !== $placement->wanted_print
-        ) {
+        $section = (int) $placements->first()?->section_id;
+        $isKept = fn (Placement $p): bool => $p->wanted_print === null ||
+            ($this->wanted["{$p->place->value} $p->key"] ?? null)?->fingerprint() === $p->wanted_print;
+        if ($this->of !== $section || ! $placements->every($isKept)) {
             $this->wanted = [];
-            foreach ($this->facts->for([$placement->section_id]) as $facts) {
+            foreach ($this->facts->for([$section]) as $facts) {
                 foreach (WantedPlacements::of($facts) as $wanted) {
                     $this->wanted["{$wanted->place->value} $wanted->key"] = $wanted;
                 }
             }
-            $this->of = $placement->section_id;
+            $this->of = $section;
+        }
+        $out = [];
+        foreach ($placements as $key => $placement) {
+            $out[$key] =
+                $placement->wanted_print === null
+                    ? null
+                    : $this->wanted["{$placement->place->value} $placement->key"] ?? null;
         }
 
-        return $this->wanted[$key] ?? null;
+        return $out;
     }
 }

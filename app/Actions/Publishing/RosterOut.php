@@ -1,0 +1,238 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Publishing;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\Session;
+use Nomada\Core\Interchange\CsvText;
+use Nomada\Core\Interchange\TimetableWriter;
+use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionState;
+use stdClass;
+
+/** What we hold of a term as an import folder: OneRoster 1.1 CSV and timetable.csv, as our own reader reads them. */
+final class RosterOut
+{
+    private const ROLES = ['student' => 'student', 'teacher' => 'teacher', 'coordinator' => 'administrator', 'guardian' => 'guardian'];
+
+    private const PARTS = ['student' => 'student', 'teacher' => 'teacher', 'co-teacher' => 'aide', 'observer' => 'proctor'];
+
+    /** @return array<string, string> files by name */
+    public function __invoke(Term $term): array
+    {
+        $sections = DB::table('sections')
+            ->leftJoin('courses', 'courses.id', '=', 'course_id')
+            ->where('term_id', $term->id)
+            ->orderBy('sections.id')
+            ->get(['sections.*', 'courses.sourced_id as course', 'courses.title as course_title', 'courses.code as course_code']);
+        $ids = array_values(array_map(intval(...), $sections->pluck('id')->all()));
+        $school = $term->school;
+
+        return array_map(CsvText::write(...), [
+            'manifest.csv' => [
+                ['propertyName', 'value'],
+                ['manifest.version', '1.0'],
+                ['oneroster.version', '1.1'],
+                ...array_map(
+                    fn (string $file): array => ["file.$file", 'bulk'],
+                    ['academicSessions', 'classes', 'courses', 'enrollments', 'orgs', 'users'],
+                ),
+            ],
+            'orgs.csv' => [
+                ['sourcedId', 'status', 'dateLastModified', 'name', 'type', 'identifier', 'parentSourcedId', 'metadata.timeZone'],
+                [$school->sourced_id, '', '', $school->name, 'school', $school->sourced_id, '', $school->time_zone],
+            ],
+            'academicSessions.csv' => [
+                ['sourcedId', 'status', 'dateLastModified', 'title', 'type', 'startDate', 'endDate', 'parentSourcedId', 'schoolYear'],
+                [
+                    $term->sourced_id,
+                    '',
+                    '',
+                    $term->title,
+                    'term',
+                    substr((string) $term->starts_on, 0, 10),
+                    substr((string) $term->ends_on, 0, 10),
+                    '',
+                    substr((string) $term->ends_on, 0, 4),
+                ],
+            ],
+            'courses.csv' => [
+                ['sourcedId', 'status', 'dateLastModified', 'schoolYearSourcedId', 'title', 'courseCode', 'grades', 'orgSourcedId'],
+                ...$sections
+                    ->whereNotNull('course')
+                    ->unique('course')
+                    ->map(
+                        fn (stdClass $s): array => [
+                            $s->course,
+                            '',
+                            '',
+                            '',
+                            $s->course_title,
+                            (string) $s->course_code,
+                            self::grade($s->year),
+                            $school->sourced_id,
+                        ],
+                    )
+                    ->values()
+                    ->all(),
+            ],
+            'classes.csv' => [
+                ['sourcedId', 'status', 'dateLastModified', 'title', 'grades', 'courseSourcedId', 'classType', 'location', 'schoolSourcedId', 'termSourcedIds'],
+                ...$sections
+                    ->map(
+                        fn (stdClass $s): array => [
+                            $s->sourced_id,
+                            '',
+                            '',
+                            $s->title,
+                            self::grade($s->year),
+                            (string) $s->course,
+                            'scheduled',
+                            '',
+                            $school->sourced_id,
+                            $term->sourced_id,
+                        ],
+                    )
+                    ->all(),
+            ],
+            'users.csv' => $this->users($ids, $school->sourced_id),
+            'enrollments.csv' => $this->enrolments($ids, $school->sourced_id),
+            'timetable.csv' => $this->timetable($ids),
+        ]);
+    }
+
+    /**
+     * @param  list<int>  $sections
+     * @return list<list<string>>
+     */
+    private function users(array $sections, string $school): array
+    {
+        $guardians = [];
+        foreach (
+            DB::table('guardianships')
+                ->join('people', 'people.id', '=', 'guardian_id')
+                ->orderBy('guardian_id')
+                ->get(['student_id', 'sourced_id']) as $row
+        ) {
+            $guardians[(int) $row->student_id][] = $row->sourced_id;
+        }
+        $of = DB::table('enrolments')->whereIntegerInRaw('section_id', $sections)->select('person_id');
+        $people = DB::table('people')
+            ->where(
+                fn ($q) => $q
+                    ->whereIn('id', $of)
+                    ->orWhereIn(
+                        'id',
+                        DB::table('guardianships')->whereIn('student_id', clone $of)->select('guardian_id'),
+                    )
+                    ->orWhere('role', 'coordinator'),
+            )
+            ->orderBy('id')
+            ->get();
+
+        return [
+            ['sourcedId', 'status', 'dateLastModified', 'enabledUser', 'orgSourcedIds', 'role', 'username', 'givenName', 'familyName', 'identifier', 'email', 'grades', 'agentSourcedIds', 'metadata.timeZone'],
+            ...array_values(
+                $people
+                    ->map(
+                        fn (stdClass $p): array => [
+                            $p->sourced_id,
+                            '',
+                            '',
+                            $p->disabled_on === null ? 'true' : 'false',
+                            $school,
+                            self::ROLES[$p->role] ?? $p->role,
+                            (string) ($p->sign_in ?? $p->email),
+                            $p->given_name,
+                            $p->family_name,
+                            $p->sourced_id,
+                            (string) $p->email,
+                            self::grade($p->year),
+                            implode(',', $guardians[(int) $p->id] ?? []),
+                            $p->time_zone,
+                        ],
+                    )
+                    ->all(),
+            ),
+        ];
+    }
+
+    /**
+     * @param  list<int>  $sections
+     * @return list<list<string>>
+     */
+    private function enrolments(array $sections, string $school): array
+    {
+        $rows = DB::table('enrolments')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->join('people', 'people.id', '=', 'person_id')
+            ->whereIntegerInRaw('section_id', $sections)
+            ->whereIn('enrolments.role', array_keys(self::PARTS))
+            ->orderBy('enrolments.id')
+            ->get(['enrolments.*', 'sections.sourced_id as section', 'people.sourced_id as person']);
+
+        return [
+            ['sourcedId', 'status', 'dateLastModified', 'classSourcedId', 'schoolSourcedId', 'userSourcedId', 'role', 'primary', 'beginDate', 'endDate'],
+            ...array_values(
+                $rows
+                    ->map(
+                        fn (stdClass $r): array => [
+                            (string) ($r->sourced_id ?? "E-$r->section-$r->person-$r->role"),
+                            '',
+                            '',
+                            $r->section,
+                            $school,
+                            $r->person,
+                            self::PARTS[$r->role],
+                            $r->is_primary ? 'true' : 'false',
+                            (string) $r->begins_on,
+                            (string) $r->ends_on,
+                        ],
+                    )
+                    ->all(),
+            ),
+        ];
+    }
+
+    /**
+     * @param  list<int>  $sections
+     * @return list<list<string|int>>
+     */
+    private function timetable(array $sections): array
+    {
+        $out = [TimetableWriter::HEADER];
+        $all = Series::query()->with('section')->whereIntegerInRaw('section_id', $sections)->orderBy('id')->get();
+        $sessions = [];
+        foreach (
+            DB::table('sessions')
+                ->whereIntegerInRaw('series_id', $all->modelKeys())
+                ->where('is_extra', false)
+                ->whereIn('state', [SessionState::Planned, SessionState::Cancelled])
+                ->orderBy('starts_at')
+                ->get(['sessions.*', DB::raw('extract(epoch from starts_at)::bigint as s'), DB::raw('extract(epoch from ends_at)::bigint as e')]) as $row
+        ) {
+            $sessions[(int) $row->series_id][] = Session::core((array) $row, (int) $row->s, (int) $row->e);
+        }
+        foreach ($all as $series) {
+            $own = array_map(
+                fn (PlannedSession $s): PlannedSession => $s,
+                $sessions[$series->id] ?? [],
+            );
+            foreach (TimetableWriter::rows($series->section->sourced_id, $series->title, $series->plan(), $own) as $row) {
+                $out[] = $row;
+            }
+        }
+
+        return $out;
+    }
+
+    /** A year as OneRoster writes grades: two digits where it is a number. */
+    private static function grade(?string $year): string
+    {
+        return ctype_digit((string) $year) ? str_pad((string) $year, 2, '0', STR_PAD_LEFT) : (string) $year;
+    }
+}
