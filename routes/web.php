@@ -127,6 +127,18 @@ Route::get('/feeds/{secret}.ics', FeedController::class)
     ->where('secret', LinkSecret::PATTERN)
     ->middleware('throttle:feed')
     ->name('feed');
+Route::get('/feeds/{secret}.atom', [FeedController::class, 'stream'])
+    ->where('secret', LinkSecret::PATTERN)
+    ->middleware('throttle:feed')
+    ->name('feed.stream');
+Route::get('/feeds/{secret}.ifb', [FeedController::class, 'busy'])
+    ->where('secret', LinkSecret::PATTERN)
+    ->middleware('throttle:feed')
+    ->name('feed.busy');
+Route::get('/feeds/{secret}/page', [FeedController::class, 'page'])
+    ->where('secret', LinkSecret::PATTERN)
+    ->middleware('throttle:page')
+    ->name('feed.page');
 
 // By the link in a guardian's letter: the children's attendance, and where an absence is told.
 Route::middleware(['signed', 'throttle:door'])->group(function (): void {
@@ -372,6 +384,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/sections/{section}/calendar.ics', [FeedController::class, 'ofSection'])->name(
             'section.calendar',
         );
+        Route::get('/sections/{section}/cartridge', [FeedController::class, 'cartridge'])->name('section.cartridge');
 
         Route::get('/sections/{section}', SectionController::class)->name('section');
         // Who may is asked before what was typed is read.
@@ -487,6 +500,7 @@ Route::middleware('auth')->group(function (): void {
 
     Route::middleware('can:coordinate')->group(function (): void {
         Route::get('/publishing/places', [PlacesController::class, 'show'])->name('places');
+        Route::get('/term/roster', [FeedController::class, 'roster'])->name('roster');
         Route::put('/publishing/places/{service}', [PlacesController::class, 'update'])->name('places.update');
         Route::post('/publishing/places/{service}/trial', [PlacesController::class, 'try'])->name('places.try');
         Route::delete('/publishing/places/{service}', [PlacesController::class, 'reset'])->name('places.reset');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Destinations;
 
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Nomada\Core\Publishing\Outside;
@@ -48,6 +49,30 @@ final class Places
         );
 
         return array_values(array_map(fn (Place $p): string => $p->value, $ours));
+    }
+
+    /** Where the door leads to: the origins of the conference bridge, or of every known room, separated by spaces. */
+    public function bridges(): string
+    {
+        try {
+            $bridge = $this->of(Outside::Bridge);
+            $addresses =
+                $bridge->kind === PlaceKind::KnownRooms
+                    ? DB::table('known_rooms')
+                        ->pluck('address')
+                        ->map(fn (string $a): string => Crypt::decryptString($a))
+                        ->all()
+                    : [$bridge->url];
+        } catch (QueryException) {
+            // Without a database there is a page that says so, and no door.
+            return '';
+        }
+        $origins = array_map(
+            fn (string $a): string => preg_match('~^https?://[^/]+~', $a, $m) === 1 ? $m[0] : '',
+            $addresses,
+        );
+
+        return implode(' ', array_unique(array_filter($origins)));
     }
 
     /** Whether the page says it, and not the environment. */

@@ -109,6 +109,8 @@ final class NomadaServiceProvider extends ServiceProvider
         // What fails is counted by CheckPassword; this only keeps one machine from asking all the time.
         RateLimiter::for('sign-in', fn (Request $r): Limit => Limit::perMinute(120)->by('sign-in '.$r->ip()));
         RateLimiter::for('forgotten', fn (Request $r): Limit => Limit::perMinute(10)->by('forgotten '.$r->ip()));
+        // Whole classes look at one page at the beginning of a lesson.
+        RateLimiter::for('page', fn (Request $r): Limit => Limit::perMinute(1200)->by('page '.$r->ip()));
         RateLimiter::for(
             'feed',
             fn (Request $r): Limit => Limit::perMinute(20)->by('feed '.hash('sha256', (string) $r->path())),

@@ -11,13 +11,25 @@ use ZipArchive;
 final class ZipText
 {
     /** @param  array<string, string>  $files  contents by name */
-    public static function respond(string $name, array $files): Response
+    public static function respond(string $name, array $files, string $ending = 'zip'): Response
+    {
+        $content = self::of($files);
+        $plain = preg_replace('/[^a-z0-9-]+/', '-', mb_strtolower($name));
+
+        return new Response($content, 200, [
+            'Content-Type' => 'application/zip',
+            'Content-Disposition' => "attachment; filename=\"$plain.$ending\"",
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
+    }
+
+    /** @param  array<string, string>  $files  contents by name */
+    public static function of(array $files): string
     {
         $path =
             tempnam(sys_get_temp_dir(), 'nomada') ?:
             throw new \RuntimeException('No file can be made in '.sys_get_temp_dir());
         try {
-            $plain = preg_replace('/[^a-z0-9-]+/', '-', mb_strtolower($name));
             $zip = new ZipArchive();
             $zip->open($path, ZipArchive::OVERWRITE);
             foreach ($files as $file => $text) {
@@ -25,11 +37,7 @@ final class ZipText
             }
             $zip->close();
 
-            return new Response((string) file_get_contents($path), 200, [
-                'Content-Type' => 'application/zip',
-                'Content-Disposition' => "attachment; filename=\"$plain.zip\"",
-                'X-Content-Type-Options' => 'nosniff',
-            ]);
+            return (string) file_get_contents($path);
         } finally {
             unlink($path);
         }

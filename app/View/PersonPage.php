@@ -46,6 +46,7 @@ final readonly class PersonPage
             'sections' => $sections,
             'coming' => $coming,
             'feed' => $person->id === $for->id ? PersonFeed::address($person) : null,
+            'busyFeed' => $person->id === $for->id && $person->isStaff() ? PersonFeed::busy($person) : null,
             'isTeacher' => $person->isStaff(),
             'isStudent' => $person->role === Role::Student,
             'post' => $person->id === $for->id ? $this->standins->mailbox($person) : null,

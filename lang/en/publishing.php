@@ -106,6 +106,27 @@ return [
         'link' => '{1} one thing changed there|[2,*] :count things changed there',
         'more' => 'and :n more',
     ],
+    'cartridge' => [
+        'week' => 'Week :week, from :day',
+        'recording' => ':line (recording)',
+        'title' => 'As a course (.imscc)',
+        'usage' => 'One section and a file are needed: --section=ID --to=FILE.',
+        'no_file' => ':to cannot be written. Name another file.',
+    ],
+    'stream' => [
+        'changed' => ':section: changed',
+        'title' => 'Stream (Atom)',
+    ],
+    'own' => [
+        'next' => 'Next session',
+        'none' => 'No more sessions this term.',
+        'week' => 'Week :week',
+        'title' => 'Course page',
+        'hint' => 'The same as a page, to be shown within a course site, and as a stream.',
+        'empty' => 'Nothing is planned yet.',
+    ],
+    'roster' => 'What we hold, as OneRoster CSV (.zip)',
+    'busy' => 'Only when you are busy (.ifb)',
     'look' => [
         'title' => 'As :name sees it',
         'link' => 'Look as :name',

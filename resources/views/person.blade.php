@@ -76,6 +76,9 @@
             @if ($feed)
                 <p class="quiet mb-1">Your calendar at a secret address, with your own links: keep it to yourself.</p>
                 <p><a class="mono" href="{{ $feed }}">{{ Str::limit($feed, 44) }}</a> <x-copy :text="$feed" /></p>
+                @if ($busyFeed !== null)
+                    <p><a href="{{ $busyFeed }}">{{ __('publishing.busy') }}</a></p>
+                @endif
                 <form method="post" action="{{ route('feed.renew') }}">@csrf<button class="btn btn-side">Give it a new address</button>
                 </form>
             @endif

@@ -72,6 +72,11 @@ const ROUTES = [
     // A guardian's, by the link in a letter; it is signed.
     'children' => ['GET', '/children/1', 403, 403, 403, 403, 403],
     'children.tell' => ['POST', '/children/1', 403, 403, 403, 403, 403],
+    'section.cartridge' => ['GET', '/sections/MAR/cartridge', 200, 200, 403, 403, 401],
+    'roster' => ['GET', '/term/roster', 200, 403, 403, 403, 401],
+    'feed.page' => ['GET', '/feeds/AAAAAAAAAAAAAAAAAAAAAAAAAAA/page', 404, 404, 404, 404, 404],
+    'feed.stream' => ['GET', '/feeds/AAAAAAAAAAAAAAAAAAAAAAAAAAA.atom', 404, 404, 404, 404, 404],
+    'feed.busy' => ['GET', '/feeds/AAAAAAAAAAAAAAAAAAAAAAAAAAA.ifb', 404, 404, 404, 404, 404],
     'look' => ['GET', '/people/S-1/look', 200, 200, 404, 403, 401],
     'places' => ['GET', '/publishing/places', 200, 403, 403, 403, 401],
     'places.update' => ['PUT', '/publishing/places/course', 422, 403, 403, 403, 401],

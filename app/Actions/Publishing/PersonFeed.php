@@ -77,6 +77,14 @@ final readonly class PersonFeed
         return route('feed', (string) $person->feed_secret);
     }
 
+    /** Where it is told when somebody is busy, and nothing else of it. */
+    public static function busy(Person $person): string
+    {
+        self::address($person);
+
+        return route('feed.busy', (string) $person->feed_secret);
+    }
+
     /** Another address; the old one finds nothing any more. */
     public static function renew(Person $person): void
     {

@@ -37,4 +37,20 @@ final readonly class SectionFeed
 
         return route('feed', (string) $section->feed_secret);
     }
+
+    /** Where the course page of ours is. */
+    public static function page(Section $section): string
+    {
+        self::address($section);
+
+        return route('feed.page', (string) $section->feed_secret);
+    }
+
+    /** Where the class stream of ours is. */
+    public static function stream(Section $section): string
+    {
+        self::address($section);
+
+        return route('feed.stream', (string) $section->feed_secret);
+    }
 }

@@ -6,6 +6,7 @@ namespace Nomada\App\Http\Middleware;
 
 use Closure;
 use Illuminate\Http\Request;
+use Nomada\App\Destinations\Places;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -17,7 +18,11 @@ final class ContentSecurity
 {
     private const POLICY =
         "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src ".
-        "'self'; connect-src 'self'; media-src 'self'; form-action 'self' %s; base-uri 'none'; frame-ancestors 'none'";
+        "'self'; connect-src 'self'; media-src 'self'; form-action 'self' %s; base-uri 'none'; frame-ancestors %s";
+
+    public function __construct(private readonly Places $places)
+    {
+    }
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -28,7 +33,16 @@ final class ContentSecurity
         }
         /** @var Response $response */
         $response = $next($request);
-        $response->headers->set('Content-Security-Policy', sprintf(self::POLICY, config('nomada.standins.url')));
+        // The course page of ours is made to be shown within others'.
+        $in = trim((string) config('places.embedded_in'));
+        $response->headers->set(
+            'Content-Security-Policy',
+            sprintf(
+                self::POLICY,
+                $this->places->bridges(),
+                $request->routeIs('feed.page') && $in !== '' ? $in : "'none'",
+            ),
+        );
         $response->headers->set('X-Content-Type-Options', 'nosniff');
         $response->headers->set('Referrer-Policy', 'same-origin');
         $response->headers->set('Permissions-Policy', 'geolocation=(), payment=()');
@@ -36,7 +50,7 @@ final class ContentSecurity
             $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
         }
         // A page of somebody's is kept nowhere: not by the browser, not by what stands between. A feed may be.
-        if ($request->hasSession() && ! $request->routeIs('feed')) {
+        if ($request->hasSession() && ! $request->routeIs('feed', 'feed.*')) {
             $response->headers->set('Cache-Control', 'no-store, private');
         }
 

@@ -153,6 +153,8 @@ final readonly class SectionPage
             'registered' => $registered,
             'places' => $this->plan->counts([$section->id])[$section->id] ?? [],
             'feed' => SectionFeed::address($section),
+            'own' => SectionFeed::page($section),
+            'atom' => SectionFeed::stream($section),
             'coursePage' => $this->standins->coursePage($section, $for),
             'stream' => $this->standins->stream($section, $for),
             'editing' => $editing,

@@ -45,20 +45,23 @@ final class FreeBusy
     {
         sort($busy);
         $out = [];
+        $open = null;
         foreach ($busy as [$start, $end]) {
             [$start, $end] = [max($start, $from), min($end, $to)];
             if ($start >= $end) {
                 continue;
             }
-            $last = count($out) - 1;
-            if ($last >= 0 && $start <= $out[$last][1]) {
-                $out[$last][1] = max($out[$last][1], $end);
-            } else {
-                $out[] = [$start, $end];
-            }
-        }
+            if ($open !== null && $start <= $open[1]) {
+                $open[1] = max($open[1], $end);
 
-        return $out;
+                continue;
+            }
+            $out[] = $open;
+            $open = [$start, $end];
+        }
+        $out[] = $open;
+
+        return array_values(array_filter($out));
     }
 
     private static function stamp(int $at): string

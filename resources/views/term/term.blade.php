@@ -26,6 +26,7 @@
             @endif
             @if ($may)
                 <a class="btn btn-side" href="{{ route('import') }}">Import a school…</a>
+                <a class="btn btn-side" href="{{ route('roster') }}">{{ __('publishing.roster') }}</a>
             @endif
         </div>
     </div>

@@ -395,7 +395,14 @@
                 <h2>Calendar feed</h2>
                 <p class="quiet mb-1">A read-only calendar at a secret address: whoever has it sees this section's sessions.</p>
                 <p><a class="mono" href="{{ $feed }}">{{ Str::limit($feed, 44) }}</a> <x-copy :text="$feed" /></p>
-                <p class="mb-0"><a href="{{ route('section.calendar', $section) }}">As a file (.ics)</a></p>
+                <p class="mb-1"><a href="{{ route('section.calendar', $section) }}">As a file (.ics)</a>
+                    @can('serve', $section)
+                        · <a href="{{ route('section.cartridge', $section) }}">{{ __('publishing.cartridge.title') }}</a>
+                    @endcan
+                </p>
+                <p class="quiet mb-1">{{ __('publishing.own.hint') }}</p>
+                <p class="mb-0"><a href="{{ $own }}">{{ __('publishing.own.title') }}</a> <x-copy :text="$own" />
+                    · <a href="{{ $atom }}">{{ __('publishing.stream.title') }}</a></p>
             </section>
         </div>
     </div>

@@ -7,12 +7,21 @@ namespace Nomada\App\Http\Controllers\Publishing;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Nomada\App\Actions\Publishing\PersonBusy;
 use Nomada\App\Actions\Publishing\PersonFeed;
+use Nomada\App\Actions\Publishing\RosterOut;
+use Nomada\App\Actions\Publishing\SectionCartridge;
+use Nomada\App\Actions\Publishing\SectionFactsQuery;
 use Nomada\App\Actions\Publishing\SectionFeed;
+use Nomada\App\Actions\Publishing\SectionStream;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\Clock;
 use Nomada\App\Support\Secrets;
+use Nomada\App\Support\ZipText;
+use Nomada\App\View\Publishing\OwnPage;
+use Symfony\Component\HttpFoundation\Response as SymfonyResponse;
 
 final class FeedController extends Controller
 {
@@ -31,6 +40,63 @@ final class FeedController extends Controller
         $response->isNotModified($request);
 
         return $response;
+    }
+
+    /** The course page of ours; it may be shown within a course site's page. */
+    public function page(string $secret, SectionFactsQuery $facts, Clock $clock): Response
+    {
+        $section = $this->bySecret($secret);
+
+        return response()->view('publishing.own', ['page' => OwnPage::of($section, $facts, $clock)]);
+    }
+
+    /** The class stream of ours. */
+    public function stream(Request $request, string $secret, SectionStream $stream): Response
+    {
+        $section = $this->bySecret($secret);
+        $page = max(1, min(1000, (int) (is_scalar($request->query('page')) ? $request->query('page') : 1)));
+        $text = $stream($section, route('feed.stream', $secret), $page);
+        $response = new Response($text, 200, [
+            'Content-Type' => 'application/atom+xml; charset=utf-8',
+            'Cache-Control' => 'private, max-age=300',
+        ]);
+        $response->setEtag(hash('sha256', $text));
+        $response->isNotModified($request);
+
+        return $response;
+    }
+
+    /** When somebody is busy, and nothing else of it. */
+    public function busy(Request $request, string $secret, PersonBusy $busy): Response
+    {
+        $person = Person::query()->where('feed_sum', Secrets::sum($secret, 'feed'))->firstOrFail();
+
+        return new Response($busy($person), 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8; component=vfreebusy',
+            'Cache-Control' => 'private, max-age=300',
+        ]);
+    }
+
+    /** A section's weeks as a Common Cartridge. */
+    public function cartridge(Section $section, SectionCartridge $cartridge): SymfonyResponse
+    {
+        $this->authorize('serve', $section);
+
+        return ZipText::respond($section->sourced_id, $cartridge($section), 'imscc');
+    }
+
+    /** All that we hold of the term, as an import folder. */
+    public function roster(RosterOut $roster): SymfonyResponse
+    {
+        return ZipText::respond($this->term()->sourced_id, $roster($this->term()));
+    }
+
+    private function bySecret(string $secret): Section
+    {
+        return Section::query()
+            ->with('term.school')
+            ->where('feed_sum', Secrets::sum($secret, 'feed'))
+            ->firstOrFail();
     }
 
     /** A section's sessions as a file. */

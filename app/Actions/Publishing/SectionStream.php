@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Publishing;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Section;
+use Nomada\Core\Interchange\AtomEntry;
+use Nomada\Core\Interchange\AtomFeed;
+use Nomada\Core\Publishing\Place;
+use Nomada\Core\Publishing\WantedPlacements;
+use stdClass;
+
+/** The class stream of ours: how to come in, and every change, newest first, at the section's secret address. */
+final readonly class SectionStream
+{
+    private const A_PAGE = 20;
+
+    public function __construct(private SectionFactsQuery $facts)
+    {
+    }
+
+    /** @param  int  $page  from 1 on */
+    public function __invoke(Section $section, string $address, int $page): string
+    {
+        $facts = $this->facts->for([$section->id])[$section->id];
+        $all = DB::table('series_changes')
+            ->where('section_id', $section->id)
+            ->whereNull('undone_at')
+            ->orderByDesc('at')
+            ->orderByDesc('id');
+        $rows = (clone $all)
+            ->offset(self::A_PAGE * ($page - 1))
+            ->limit(self::A_PAGE + 1)
+            ->get(['id', DB::raw('extract(epoch from at)::bigint as at'), 'words']);
+        $entries = $rows
+            ->take(self::A_PAGE)
+            ->map(
+                fn (stdClass $c): AtomEntry => new AtomEntry(
+                    self::tag($section, "change-$c->id"),
+                    (string) __('publishing.stream.changed', ['section' => $facts->title]),
+                    $c->words,
+                    (int) $c->at,
+                ),
+            )
+            ->all();
+        $isLast = $rows->count() <= self::A_PAGE;
+        foreach ($isLast ? WantedPlacements::of($facts) : [] as $placement) {
+            if ($placement->place === Place::ClassStream) {
+                $entries[] = $this->opening($section, $placement->fields, $placement->of);
+            }
+        }
+
+        return AtomFeed::write(
+            self::tag($section, 'stream'),
+            $facts->title,
+            $facts->teacher === '' ? $section->term->school->name : $facts->teacher,
+            $page === 1 ? $address : "$address?page=$page",
+            array_values($entries),
+            $address,
+            $isLast ? null : "$address?page=".($page + 1),
+        );
+    }
+
+    /**
+     * @param  array<string, string|list<string>>  $fields
+     * @param  array<int, string>  $of
+     */
+    private function opening(Section $section, array $fields, array $of): AtomEntry
+    {
+        $lines = [];
+        foreach ($fields as $code => $value) {
+            if ($code !== 'title') {
+                $lines[] =
+                    \Nomada\App\Destinations\FieldWords::of($code, $of).
+                    ': '.
+                    (is_array($value) ? implode('; ', $value) : $value);
+            }
+        }
+
+        return new AtomEntry(
+            self::tag($section, 'opening'),
+            is_string($fields['title'] ?? null) ? $fields['title'] : '',
+            implode("\n", $lines),
+            (int) strtotime((string) $section->created_at),
+        );
+    }
+
+    /** A tag URI (RFC 4151): ours by our host and the year in which it was. */
+    private static function tag(Section $section, string $what): string
+    {
+        $host = (string) parse_url((string) config('app.url'), PHP_URL_HOST);
+
+        return "tag:$host,2026:sections/".rawurlencode($section->sourced_id)."/$what";
+    }
+}

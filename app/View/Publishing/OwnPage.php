@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Publishing;
+
+use Nomada\App\Actions\Publishing\SectionFactsQuery;
+use Nomada\App\Destinations\FieldWords;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\Clock;
+use Nomada\Core\Publishing\Place;
+use Nomada\Core\Publishing\Placement;
+use Nomada\Core\Publishing\WantedPlacements;
+
+/**
+ * The course page of ours: what ought to stand on a course page, made of the facts whenever somebody looks, so that it
+ * is always right. It can be shown within a course site's own page.
+ */
+final readonly class OwnPage
+{
+    /**
+     * @param  array<string, string|list<string>>  $pinned  by the words that stand there
+     * @param  string|null  $next  the session whose turn it is
+     * @param  list<OwnWeek>  $weeks  from this week on, then the past ones
+     */
+    private function __construct(public string $title, public array $pinned, public ?string $next, public array $weeks)
+    {
+    }
+
+    public static function of(Section $section, SectionFactsQuery $query, Clock $clock): self
+    {
+        $facts = $query->for([$section->id])[$section->id];
+        $now = $clock->seconds();
+        $pinned = [];
+        $next = null;
+        $ahead = $past = [];
+        $current = $facts->term->weekOf($facts->term->zone->dateAt($now)->day);
+        foreach (WantedPlacements::of($facts) as $placement) {
+            if ($placement->place !== Place::CoursePage) {
+                continue;
+            }
+            if (! isset($placement->fields['week'])) {
+                $pinned += self::words($placement, ['title', 'sessions']);
+                $next ??= self::turn((array) ($placement->fields['sessions'] ?? []), $now);
+
+                continue;
+            }
+            $week = new OwnWeek(
+                (int) $placement->fields['week'],
+                (array) $placement->fields['sessions'],
+                self::words($placement, ['title', 'week', 'begins', 'sessions']),
+            );
+            if ($week->number < $current) {
+                array_unshift($past, $week);
+            } else {
+                $ahead[] = $week;
+            }
+        }
+
+        return new self($facts->title, $pinned, $next, [...$ahead, ...$past]);
+    }
+
+    /**
+     * @param  list<string>  $without
+     * @return array<string, string|list<string>>
+     */
+    private static function words(Placement $placement, array $without): array
+    {
+        $out = [];
+        foreach ($placement->fields as $code => $value) {
+            if (! in_array($code, $without, true)) {
+                $out[FieldWords::of($code, $placement->of)] = $value;
+            }
+        }
+
+        return $out;
+    }
+
+    /** @param  array<mixed>  $lines  that begin with the moment at which they give way */
+    private static function turn(array $lines, int $now): ?string
+    {
+        foreach ($lines as $line) {
+            [$until, $text] = explode(' ', (string) $line, 2) + ['', ''];
+            if (strtotime($until) > $now) {
+                return $text;
+            }
+        }
+
+        return null;
+    }
+}
