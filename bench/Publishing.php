@@ -6,10 +6,10 @@ namespace Nomada\Bench;
 
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Actions\Publishing\SectionFactsQuery;
 use Nomada\App\Actions\Publishing\StartRun;
 use Nomada\App\Destinations\FieldWords;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\WantedPlacements;
 

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Nomada\App\Actions;
 
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Actions\Publishing\SectionFactsQuery;
 use Nomada\App\Actions\Timetable\LaySessions;
 use Nomada\App\Actions\Timetable\RefreshClashes;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\Core\Publishing\WantedPlacements;
 use Nomada\Core\Timetable\Clash;
 use stdClass;

@@ -6,7 +6,6 @@ namespace Nomada\App\Post;
 
 use Illuminate\Support\Facades\DB;
 use LogicException;
-use Nomada\App\Actions\Publishing\SectionFactsQuery;
 use Nomada\App\Models\Account\AccountPass;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Presence\Recording;
@@ -19,6 +18,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Belongings;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Interchange\Calendar\EventSeries;

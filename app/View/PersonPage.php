@@ -10,7 +10,6 @@ use Nomada\App\Models\Term\Role;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\StandinAddress;
 use Nomada\App\View\Registration\StudentPage;
 use Nomada\Core\Term\LocalDate;
 

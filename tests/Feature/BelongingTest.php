@@ -315,6 +315,7 @@ test('nobody but the import and whoever gives parts asks enrolments', function (
         'InventedSchool',
         'Part',
         'PartController',
+        'RosterOut',
     ];
     $found = [];
     foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(app_path())) as $file) {

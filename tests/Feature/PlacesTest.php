@@ -227,3 +227,16 @@ test('what is done side by side comes back in order, each with its own answer or
         ->and([$out['a'], $out['c']])
         ->toBe([0, 200]);
 });
+
+test('pages lead to where a place is: a stand-in\'s page, a page of ours, or nowhere', function () {
+    $this->as('S-1')->get('/me')->assertSee('/course/pages/MAR', false)->assertSee('My calendar');
+    $this->as('A-1')->put('/publishing/places/course', ['kind' => 'our-page']);
+    $this->put('/publishing/places/stream', ['kind' => 'own-service', 'url' => 'https://stream.school.example']);
+    $this->put('/publishing/places/calendar', placeForm());
+    $this->as('S-1')
+        ->get('/me')
+        ->assertSee('/page" aria-label="Course page', false)
+        ->assertDontSee('Class stream of')
+        ->assertDontSee('<b>My calendar</b>', false);
+    $this->as('A-1')->get('/sections/MAR')->assertOk();
+});

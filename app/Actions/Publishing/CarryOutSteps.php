@@ -19,6 +19,7 @@ use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Publishing\RunStep;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Placement as WantedPlacement;
 use Nomada\Core\Publishing\WantedPlacements;

@@ -17,6 +17,7 @@ use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
 use Nomada\Core\Publishing\Place;

@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Publishing;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Interchange\Calendar\FreeBusy;
 

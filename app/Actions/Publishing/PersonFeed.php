@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Publishing;
 use Illuminate\Database\Eloquent\Builder;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Joining\LinkSecret;

@@ -6,6 +6,7 @@ namespace Nomada\App\Actions\Publishing;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Placement;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\Core\Publishing\FieldChange;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Verb;

@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Publishing;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Models\Publishing\Placement;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\WantedPlacements;
 use stdClass;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Publishing;
 
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Joining\LinkSecret;

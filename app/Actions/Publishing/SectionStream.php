@@ -6,6 +6,7 @@ namespace Nomada\App\Actions\Publishing;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\Core\Interchange\AtomEntry;
 use Nomada\Core\Interchange\AtomFeed;
 use Nomada\Core\Publishing\Place;

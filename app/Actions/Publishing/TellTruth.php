@@ -11,6 +11,7 @@ use Nomada\App\Destinations\Destinations;
 use Nomada\App\Destinations\Found;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Destinations\Together;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Interchange\Calendar\ServedEvent;
 use Nomada\Core\Interchange\Calendar\ServedEvents;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Publishing;
 
-use Nomada\App\Actions\Publishing\SectionFactsQuery;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Destinations;
 use Nomada\App\Destinations\FieldWords;
@@ -18,6 +17,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Post\LetterMail;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\View\Joining\DoorPage;
 use Nomada\App\View\Joining\DoorWords;
 use Nomada\App\View\Publishing\Look\Look;

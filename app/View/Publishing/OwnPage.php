@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Publishing;
 
-use Nomada\App\Actions\Publishing\SectionFactsQuery;
 use Nomada\App\Destinations\FieldWords;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Placement;

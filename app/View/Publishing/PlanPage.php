@@ -9,7 +9,7 @@ use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
-use Nomada\App\Support\StandinAddress;
+use Nomada\App\View\StandinAddress;
 use Nomada\Core\Publishing\Place;
 
 /** The plan of a publish run over many sections: counts a section and destination, what differs first. */

@@ -13,7 +13,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
-use Nomada\Core\SectionStatus;
+use Nomada\Core\Publishing\SectionStatus;
 use Nomada\Core\Term\LocalDate;
 
 /**

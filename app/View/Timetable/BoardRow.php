@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable;
 
-use Nomada\Core\SectionStatus;
+use Nomada\Core\Publishing\SectionStatus;
 
 /** One section on the board, as plain values: a large board has six hundred, and models are slow to ask. */
 final readonly class BoardRow

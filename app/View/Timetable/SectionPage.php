@@ -20,7 +20,7 @@ use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\StandinAddress;
+use Nomada\App\View\StandinAddress;
 use Nomada\Core\Joining\LinkKind;
 
 /** Everything about one section on one page. */

@@ -89,11 +89,19 @@
             @endif
             <h2 class="mt-4">Where else to look</h2>
             <ul class="places">
-                <li><b>My calendar</b><a href="{{ $calendar }}">Open</a></li>
-                <li><b>My post</b><a href="{{ $post }}">Open</a></li>
+                @if ($calendar !== null)
+                    <li><b>My calendar</b><a href="{{ $calendar }}">Open</a></li>
+                @endif
+                @if ($post !== null)
+                    <li><b>My post</b><a href="{{ $post }}">Open</a></li>
+                @endif
                 @foreach ($places as $p)
-                    <li><b>{{ $p['name'] }}</b><a href="{{ $p['page'] }}" aria-label="Course page of {{ $p['name'] }}">Course
-                            page</a><a href="{{ $p['stream'] }}" aria-label="Class stream of {{ $p['name'] }}">Class stream</a></li>
+                    <li><b>{{ $p['name'] }}</b>@if ($p['page'] !== null)
+                            <a href="{{ $p['page'] }}" aria-label="Course page of {{ $p['name'] }}">Course page</a>
+                            @endif @if ($p['stream'] !== null)
+                                <a href="{{ $p['stream'] }}" aria-label="Class stream of {{ $p['name'] }}">Class stream</a>
+                            @endif
+                    </li>
                 @endforeach
                 <li><b>My calendar in another program</b><x-copy :text="$feed" /></li>
                 @if ($student->role === Nomada\App\Models\Term\Role::Student)

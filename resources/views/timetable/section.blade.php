@@ -378,9 +378,13 @@
                                 <span class="bad">{{ $n['trouble'] }} refused</span>
                             @endif
                             @if ($place === Place::CoursePage)
-                                · <a href="{{ $coursePage }}">open</a>
+                                @if ($coursePage !== null)
+                                    · <a href="{{ $coursePage }}">open</a>
+                                @endif
                             @elseif ($place === Place::ClassStream)
-                                · <a href="{{ $stream }}">open</a>
+                                @if ($stream !== null)
+                                    · <a href="{{ $stream }}">open</a>
+                                @endif
                             @endif
                         </dd>
                     @endforeach

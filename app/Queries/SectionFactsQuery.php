@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Actions\Publishing;
+namespace Nomada\App\Queries;
 
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
@@ -11,7 +11,6 @@ use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
-use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Presets;
 use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Belonging\PartRole;

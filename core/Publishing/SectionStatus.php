@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Nomada\Core;
+namespace Nomada\Core\Publishing;
 
-use Nomada\Core\Publishing\Place;
+use Nomada\Core\Snag;
 
 /** How far a section has come, and from that its snags. Counts only, so that six hundred of them are cheap. */
 final readonly class SectionStatus

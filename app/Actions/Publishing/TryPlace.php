@@ -2,10 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Destinations;
+namespace Nomada\App\Actions\Publishing;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\CalDav\CalDavServer;
+use Nomada\App\Destinations\DestinationFailure;
+use Nomada\App\Destinations\Service;
+use Nomada\App\Destinations\Trial;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Post\PlaceTransport;
 use Nomada\Core\Publishing\Outside;
