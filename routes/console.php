@@ -10,3 +10,4 @@ Schedule::command('nomada:tidy')->dailyAt('03:10')->withoutOverlapping(60);
 Schedule::command('nomada:check')->dailyAt('03:30')->withoutOverlapping(120);
 Schedule::command('nomada:drift')->dailyAt('02:10')->withoutOverlapping(120);
 Schedule::command('nomada:truth')->dailyAt('05:10')->withoutOverlapping(120);
+Schedule::command('nomada:remind')->everyFiveMinutes()->withoutOverlapping(10);

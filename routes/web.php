@@ -25,6 +25,7 @@ use Nomada\App\Http\Controllers\Publishing\FeedController;
 use Nomada\App\Http\Controllers\Publishing\LookController;
 use Nomada\App\Http\Controllers\Publishing\PlacesController;
 use Nomada\App\Http\Controllers\Publishing\PublishingController;
+use Nomada\App\Http\Controllers\Publishing\ReminderController;
 use Nomada\App\Http\Controllers\Publishing\RunController;
 use Nomada\App\Http\Controllers\Registration\DeskController;
 use Nomada\App\Http\Controllers\Registration\LetterController;
@@ -159,6 +160,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/clock', ClockController::class)->name('clock');
     Route::get('/', BoardController::class)->name('board');
     Route::get('/me', MeController::class)->name('me');
+    Route::put('/me/reminder', [ReminderController::class, 'own'])->name('me.remind');
     Route::post('/me/feed', [FeedController::class, 'renew'])->name('feed.renew');
     Route::get('/account', [AccountController::class, 'show'])->name('account');
     Route::put('/account/password', [AccountController::class, 'password'])
@@ -384,6 +386,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/sections/{section}/calendar.ics', [FeedController::class, 'ofSection'])->name(
             'section.calendar',
         );
+        Route::put('/sections/{section}/reminder', [ReminderController::class, 'section'])->name('section.remind');
         Route::get('/sections/{section}/cartridge', [FeedController::class, 'cartridge'])->name('section.cartridge');
 
         Route::get('/sections/{section}', SectionController::class)->name('section');

@@ -25,6 +25,8 @@ use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Interchange\Calendar\Invitee;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Post\LetterKind;
+use Nomada\Core\Publishing\ChangeWords;
+use Nomada\Core\Publishing\SessionChange;
 use Nomada\Core\Publishing\WantedPlacements;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\SessionState;
@@ -63,6 +65,9 @@ final readonly class LetterWriter
         if ($letter->kind === LetterKind::Cancelled) {
             return $this->cancelled($letter);
         }
+        if ($letter->kind === LetterKind::Reminder) {
+            return $this->reminder($letter);
+        }
         $letter->load(['series.section.term.school', 'series.section.term.closures', 'series.sessions', 'person']);
         $pass = isset($letter->values['pass'])
             ? JoinLink::query()->inForce()->find((int) $letter->values['pass'])
@@ -95,6 +100,7 @@ final readonly class LetterWriter
                 'phone' => $phone === null ? 'not set up' : "$phone->dial_in, PIN $phone->pin",
                 'page' => route('register', $letter->series_id),
                 'child' => '',
+                'change' => $this->changes($letter, $series),
                 'until' => $pass?->endsAt() === null
                         ? ''
                         : $section->term
@@ -184,6 +190,53 @@ final readonly class LetterWriter
         ]);
 
         return new LetterMail($letter, $subject, $text, $school, null);
+    }
+
+    /** What was told, on the reader's clock. */
+    private function changes(Letter $letter, Series $series): string
+    {
+        $told = DB::table('tellings')->find((int) ($letter->values['telling'] ?? 0));
+        $zone = $letter->person?->zone() ?? $series->section->term->calendar()->zone;
+        $changes = array_map(SessionChange::from(...), (array) json_decode($told->changes ?? '[]', true));
+
+        return implode("\n", ChangeWords::lines(array_values($changes), $zone));
+    }
+
+    /** Null where all of them have begun, or are not held any more. */
+    private function reminder(Letter $letter): ?LetterMail
+    {
+        $reader = $letter->person;
+        $sessions = Session::query()
+            ->whereIn('id', $letter->sessions())
+            ->where('state', SessionState::Planned)
+            ->with('series.section.term.school')
+            ->orderBy('starts_at')
+            ->get()
+            ->filter(fn (Session $s): bool => (int) $s->starts_at->timestamp > $this->clock->seconds());
+        $first = $sessions->first();
+        if ($reader === null || $first === null) {
+            return null;
+        }
+        $zone = $reader->zone();
+        $lines = $sessions->map(
+            fn (Session $s): string => $s->series->section->name().
+                ', '.
+                $zone->dateAt((int) $s->starts_at->timestamp)->short().
+                ' '.
+                $zone->clock((int) $s->starts_at->timestamp).
+                '–'.
+                $zone->clock((int) $s->ends_at->timestamp),
+        );
+        $school = $first->series->section->term->school->name;
+        [$subject, $text] = Templates::of($letter->kind)->write([
+            'name' => $letter->to_name,
+            'school' => $school,
+            'sessions' => $lines->implode("\n"),
+            'page' => route('me'),
+        ]);
+
+        // A subject has one line.
+        return new LetterMail($letter, strtok($subject, "\n") ?: $subject, $text, $school, null);
     }
 
     private function own(Letter $letter, LinkKind $kind): ?JoinLink

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Post;
 
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use LogicException;
@@ -22,6 +23,7 @@ use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Post\LetterKind;
+use Nomada\Core\Post\QuietHours;
 
 /**
  * Puts letters into the outbox, in the same transaction as what they tell of: none is lost where that was kept, none
@@ -366,6 +368,56 @@ final readonly class Letters
     }
 
     /**
+     * Sessions that are soon.
+     *
+     * @param  list<int>  $sessions  ids
+     */
+    public function reminder(Person $to, array $sessions): int
+    {
+        $ids = implode(' ', $sessions);
+
+        return $this->put(
+            "reminder $ids, ".$this->clock->seconds().", person $to->id",
+            LetterKind::Reminder,
+            null,
+            $to,
+            false,
+            ['sessions' => $ids],
+            null,
+        );
+    }
+
+    /**
+     * Changes that were published: one letter to everybody of the section, whatever of it has changed; by day on their
+     * own clock.
+     */
+    public function told(int $telling, int $section): int
+    {
+        $series = DB::table('series_sections')->where('section_id', $section)->orderBy('series_id')->pluck('series_id');
+        $people = $this->concerned(
+            DB::table('registrations')
+                ->whereIn('series_id', $series)
+                ->whereRaw(Registered::on('registrations', $this->clock->schoolDay()))
+                ->select('person_id'),
+            [$section],
+        );
+        $n = 0;
+        foreach ($series->isEmpty() ? [] : $people as $person) {
+            $n += $this->put(
+                "telling $telling, person $person->id",
+                LetterKind::Changed,
+                (int) $series->first(),
+                $person,
+                false,
+                ['telling' => (string) $telling],
+                null,
+            );
+        }
+
+        return $n;
+    }
+
+    /**
      * Whether nothing of a registration's last decision has gone yet; what has not is taken out. Letters that somebody
      * asked for later are of no decision: one that still waits says nothing of whether the decision's own has gone.
      */
@@ -415,6 +467,7 @@ final readonly class Letters
             $canUndo,
             $values,
             $registration,
+            $kind->keepsQuiet() ? (new QuietHours())->next((int) now()->timestamp, $to->zone()) : null,
         );
     }
 
@@ -429,8 +482,9 @@ final readonly class Letters
         bool $canUndo,
         array $values,
         ?int $registration,
+        ?int $from = null,
     ): int {
-        $at = now()->addSeconds($canUndo ? self::GRACE : 0);
+        $at = $from === null ? now()->addSeconds($canUndo ? self::GRACE : 0) : Carbon::createFromTimestamp($from);
         $made = DB::table('letters')->insertOrIgnore([
             'key' => $key,
             'kind' => $kind->value,

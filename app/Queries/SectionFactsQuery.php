@@ -21,6 +21,8 @@ use Nomada\Core\Publishing\DropInFacts;
 use Nomada\Core\Publishing\Reader;
 use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\SeriesFacts;
+use Nomada\Core\Publishing\SessionChange;
+use Nomada\Core\Publishing\TellingFacts;
 use Nomada\Core\Registration\Registering;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
@@ -68,6 +70,7 @@ final class SectionFactsQuery
         $people = $this->people($ids);
         $belongings = Belongings::ofSeries($of);
         $recordings = $this->recordings($of);
+        $tellings = $this->tellings($ids);
         $chosen = $this->chosen(array_merge(...array_values($series)));
         $rooms = DropInRoom::query()
             ->whereIn('section_id', $ids)
@@ -122,6 +125,7 @@ final class SectionFactsQuery
                         )
                         ->all(),
                 ),
+                $tellings[$id] ?? [],
             );
         }
 
@@ -178,6 +182,21 @@ final class SectionFactsQuery
                 ->get(['series_id', 'kind', 'person_id', 'secret', 'join_code', 'dial_in', 'pin']) as $row
         ) {
             $out[(int) $row->series_id][$row->kind][] = $row;
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<int>  $sections
+     * @return array<int, list<TellingFacts>>
+     */
+    private function tellings(array $sections): array
+    {
+        $out = [];
+        foreach (DB::table('tellings')->whereIn('section_id', $sections)->orderBy('id')->get() as $row) {
+            $changes = array_map(SessionChange::from(...), (array) json_decode($row->changes, true));
+            $out[(int) $row->section_id][] = new TellingFacts((int) $row->id, array_values($changes));
         }
 
         return $out;

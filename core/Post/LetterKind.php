@@ -22,6 +22,7 @@ enum LetterKind: string
     case NotHere = 'not-here';
     case Missed = 'missed';
     case Recording = 'recording';
+    case Reminder = 'reminder';
 
     public function title(): string
     {
@@ -41,6 +42,7 @@ enum LetterKind: string
             self::NotHere => 'Not here yet',
             self::Missed => 'What was missed',
             self::Recording => 'Recording to be seen',
+            self::Reminder => 'Reminder',
         };
     }
 
@@ -68,6 +70,14 @@ enum LetterKind: string
                 ($this === self::Missed
                     ? ['missed' => 'Y8 Marine Science, Tue 9 Feb 10:00: Harbours']
                     : ['class' => 'Y8 Marine Science', 'when' => 'Tue 9 Feb 10:00']);
+        }
+        if ($this === self::Reminder) {
+            return [
+                'name' => 'Ana Quiroga',
+                'school' => 'Colegio Marisma',
+                'sessions' => 'Y8 Marine Science, Tue 9 Feb 09:00–09:47',
+                'page' => 'https://nomada.example/me',
+            ];
         }
         $all =
             $this === self::Cancelled
@@ -117,6 +127,12 @@ enum LetterKind: string
         return in_array($this, [self::Guardian, self::Changed, self::Cancelled], true) || $this->isOfAbsence();
     }
 
+    /** Whether it waits until the morning where it would come at night. */
+    public function keepsQuiet(): bool
+    {
+        return in_array($this, [self::Changed, self::Reminder], true);
+    }
+
     /** @return list<string> those without which the letter is of no use */
     public function needs(): array
     {
@@ -129,6 +145,7 @@ enum LetterKind: string
             self::NotHere => ['child'],
             self::Missed => ['child', 'missed'],
             self::Recording => ['page'],
+            self::Reminder => ['sessions'],
             default => [],
         };
     }
@@ -227,6 +244,11 @@ enum LetterKind: string
                 'The recording of {class}, {when}',
                 "Hello {name},\n\n{child} was not there when {class} met on {when}. It was recorded, and can be ".
                     'seen now: {page}',
+            ),
+            self::Reminder => new Template(
+                $this,
+                'Soon: {sessions}',
+                "Hello {name},\n\nsoon, on your clock:\n{sessions}\n\nYour links, and how to stop such reminders: {page}",
             ),
             self::Guest => new Template(
                 $this,

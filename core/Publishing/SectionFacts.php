@@ -17,6 +17,7 @@ final readonly class SectionFacts
      * @param  list<SeriesFacts>  $series
      * @param  list<Reader>  $readers
      * @param  list<DropInFacts>  $rooms
+     * @param  list<TellingFacts>  $tellings
      */
     public function __construct(
         public string $id,
@@ -28,6 +29,7 @@ final readonly class SectionFacts
         public array $readers,
         public string $joinPage,
         public array $rooms = [],
+        public array $tellings = [],
     ) {
     }
 }

@@ -39,6 +39,7 @@ final class WantedPlacements
             $section->readers,
             $section->joinPage,
             $section->rooms,
+            $section->tellings,
         );
 
         return [
@@ -47,6 +48,7 @@ final class WantedPlacements
             ...self::weeks($section),
             ...self::events($section),
             self::opening($section),
+            ...self::tellings($section),
         ];
     }
 
@@ -273,6 +275,30 @@ final class WantedPlacements
             'Opening post',
             $fields,
             of: self::titles($section),
+        );
+    }
+
+    /**
+     * A post each time that changes were told; on the school's clock.
+     *
+     * @return list<Placement>
+     */
+    private static function tellings(SectionFacts $section): array
+    {
+        $zone = $section->term->zone;
+
+        return array_map(
+            fn (TellingFacts $t): Placement => new Placement(
+                Place::ClassStream,
+                "$section->id/change-$t->id",
+                'Changes, post '.$t->id,
+                [
+                    'title' => "$section->title: changed",
+                    'changes' => ChangeWords::lines($t->changes, $zone, count($section->series) > 1),
+                    'clock' => $zone->place(),
+                ],
+            ),
+            $section->tellings,
         );
     }
 

@@ -37,6 +37,28 @@ return new class() extends Migration {
                     at timestamptz not null,
                     result jsonb not null
                 );
+                -- What a section's students have last been told of it, and each time that they were told of changes.
+                create table told_sections (
+                    section_id bigint primary key references sections on delete cascade,
+                    state jsonb not null,
+                    at timestamptz not null
+                );
+                create table tellings (
+                    id bigserial primary key,
+                    section_id bigint not null references sections on delete cascade,
+                    changes jsonb not null,
+                    at timestamptz not null
+                );
+                create index tellings_of_a_section on tellings (section_id, id);
+                alter table sections add column remind varchar(12) not null default 'none';
+                -- Null: as the section says.
+                alter table people add column remind varchar(12);
+                create table reminded (
+                    session_id bigint not null,
+                    person_id bigint not null references people on delete cascade,
+                    starts_at timestamptz not null,
+                    primary key (session_id, person_id, starts_at)
+                );
                 -- Rooms of a conference service that we do not speak to: one an account.
                 create table known_rooms (
                     account varchar(120) primary key,
@@ -72,6 +94,11 @@ return new class() extends Migration {
                 drop index run_steps_waiting;
                 drop table looked_at;
                 drop table known_rooms;
+                drop table reminded;
+                alter table people drop column remind;
+                alter table sections drop column remind;
+                drop table tellings;
+                drop table told_sections;
                 drop table drifts;
                 alter table placements drop column left_alone;
                 drop table places;

@@ -66,6 +66,8 @@ return [
         'event' => 'Event',
         'time' => 'Time',
         'text' => 'Text',
+        'changes' => 'Changes',
+        'clock' => 'On the clock of',
     ],
     'of_series' => ':field, :series',
 ];

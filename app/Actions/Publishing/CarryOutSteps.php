@@ -49,6 +49,7 @@ final class CarryOutSteps
         private readonly MakeLink $makeLink,
         private readonly RefreshPlacements $refresh,
         private readonly Drifts $drifts,
+        private readonly TellChanges $told,
     ) {
     }
 
@@ -224,6 +225,7 @@ final class CarryOutSteps
         if ($this->of !== $section || ! $placements->every($isKept)) {
             $this->wanted = [];
             foreach ($this->facts->for([$section]) as $facts) {
+                $this->told->first($section, $facts);
                 foreach (WantedPlacements::of($facts) as $wanted) {
                     $this->wanted["{$wanted->place->value} $wanted->key"] = $wanted;
                 }

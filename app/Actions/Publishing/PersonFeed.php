@@ -65,7 +65,12 @@ final readonly class PersonFeed
             }
         }
 
-        return CalendarWriter::write(array_values($events), $person->name(), 'PT1H');
+        return CalendarWriter::write(
+            array_values($events),
+            $person->name(),
+            'PT1H',
+            $withOwnLinks ? $person->reminder()?->alarm() : null,
+        );
     }
 
     /** The feed's secret address, made on the first asking. Only the person sees it. */

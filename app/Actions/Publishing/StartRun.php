@@ -23,7 +23,7 @@ use Nomada\Core\Publishing\Verb;
  */
 final readonly class StartRun
 {
-    public function __construct(private Clock $clock)
+    public function __construct(private Clock $clock, private TellChanges $told)
     {
     }
 
@@ -36,12 +36,18 @@ final readonly class StartRun
      */
     public function publish(array $sections, ?Person $by, bool $queue = true, ?array $places = null): ?Run
     {
-        return $this->begin(
-            'publish',
-            $this->steps(fn (Builder $q): Builder => $q->whereIntegerInRaw('section_id', $sections), $places),
-            $by,
-            $queue,
-        );
+        return DB::transaction(function () use ($sections, $by, $queue, $places): ?Run {
+            if ($places === null || in_array(Place::ClassStream, $places, true)) {
+                ($this->told)($sections);
+            }
+
+            return $this->begin(
+                'publish',
+                $this->steps(fn (Builder $q): Builder => $q->whereIntegerInRaw('section_id', $sections), $places),
+                $by,
+                $queue,
+            );
+        });
     }
 
     /**
@@ -101,6 +107,9 @@ final readonly class StartRun
                     return;
                 }
                 $scope = $run->scope;
+                if (in_array(Place::ClassStream->value, $scope['places'], true)) {
+                    ($this->told)($scope['sections']);
+                }
                 $steps = $this->steps(
                     fn (Builder $q): Builder => $q->whereIntegerInRaw('section_id', $scope['sections']),
                     array_map(Place::from(...), $scope['places']),

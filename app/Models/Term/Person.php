@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\URL;
+use Nomada\Core\Post\Reminder;
 use Nomada\Core\Term\Zone;
 
 /**
@@ -35,6 +36,7 @@ use Nomada\Core\Term\Zone;
  * @property Carbon|null $totp_set_at since when it counts
  * @property int $totp_step the last code's
  * @property bool|null $may_be_recorded whether they agreed, as the office has it; null where nobody has said
+ * @property string|null $remind
  * @property string|null $recorded_said_on
  * @property Carbon|null $letters_stopped_at since when a guardian wants no letters
  */
@@ -110,6 +112,12 @@ final class Person extends Authenticatable
                 ->count() > 1;
 
         return $this->sign_in ?? ($isShared ? $this->sourced_id : (string) $this->email);
+    }
+
+    /** How this person chose to be reminded; null for as each section says. */
+    public function reminder(): ?Reminder
+    {
+        return $this->remind === null ? null : Reminder::from($this->remind);
     }
 
     /** Of a guardian: where the children's attendance stands, and an absence is told. */

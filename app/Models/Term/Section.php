@@ -25,6 +25,7 @@ use Nomada\App\Support\Clock;
  * @property int|null $target_minutes contact time that the school owes it
  * @property array<string, mixed>|null $formula of the participation score; null for the usual one
  * @property bool $releases_by_itself recordings are released once they are ready
+ * @property string $remind how its students are reminded of sessions
  * @property string|null $feed_secret
  * @property string|null $feed_sum
  * @property Term $term

@@ -23,10 +23,32 @@ final class CalendarWriter
 {
     public const PRODUCT = '-//Nomada//Timetable 1//EN';
 
-    /** @param  list<EventSeries>  $series */
-    public static function write(array $series, string $name = '', string $refresh = ''): string
-    {
-        return Quietly::do(fn (): string => self::calendar($series, $name, $refresh)->serialize());
+    /**
+     * @param  list<EventSeries>  $series
+     * @param  int|null  $alarm  minutes before each at which the calendar reminds of it
+     */
+    public static function write(
+        array $series,
+        string $name = '',
+        string $refresh = '',
+        ?int $alarm = null,
+    ): string {
+        return Quietly::do(function () use ($series, $name, $refresh, $alarm): string {
+            $calendar = self::calendar($series, $name, $refresh);
+            foreach ($alarm === null ? [] : $calendar->select('VEVENT') as $event) {
+                if ($event instanceof VEvent) {
+                    $event->add(
+                        $calendar->createComponent('VALARM', [
+                            'ACTION' => 'DISPLAY',
+                            'DESCRIPTION' => (string) $event->__get('SUMMARY'),
+                            'TRIGGER' => "-PT{$alarm}M",
+                        ]),
+                    );
+                }
+            }
+
+            return $calendar->serialize();
+        });
     }
 
     /**

@@ -87,6 +87,15 @@
                     @endforeach
                 </ul>
             @endif
+            <h2 class="mt-4">{{ __('publishing.remind.title') }}</h2>
+            @include('publishing.remind', [
+                'to' => route('me.remind'),
+                'label' => __('publishing.remind.own'),
+                'choices' => Nomada\Core\Post\Reminder::cases(),
+                'value' => $student->remind,
+                'empty' => __('publishing.remind.as_section'),
+            ])
+            <p class="quiet small mb-0">{{ __('publishing.remind.calendar_hint') }}</p>
             <h2 class="mt-4">Where else to look</h2>
             <ul class="places">
                 @if ($calendar !== null)

@@ -395,6 +395,17 @@
                             class="btn {{ $status->differing() > 0 ? 'btn-main' : 'btn-side' }}">Preview publishing…</button></form>
                 @endcan
             </section>
+            @can('serve', $section)
+                <x-card :title="__('publishing.remind.title')">
+                    @include('publishing.remind', [
+                        'to' => route('section.remind', $section),
+                        'label' => __('publishing.remind.section'),
+                        'choices' => Nomada\Core\Post\Reminder::ofSections(),
+                        'value' => $section->remind,
+                    ])
+                    <p class="quiet small mb-0">{{ __('publishing.remind.hint') }}</p>
+                </x-card>
+            @endcan
             <section class="card-s">
                 <h2>Calendar feed</h2>
                 <p class="quiet mb-1">A read-only calendar at a secret address: whoever has it sees this section's sessions.</p>

@@ -6,6 +6,7 @@ namespace Nomada\App\Http\Controllers\Timetable;
 
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Nomada\App\Actions\Publishing\TellChanges;
 use Nomada\App\Actions\Timetable\UndoChange;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Section;
@@ -28,14 +29,15 @@ final class HistoryController extends Controller
     }
 
     /** Writes to everybody of the series what changed. */
-    public function tell(Section $section, int $change, Letters $letters): RedirectResponse
+    public function tell(Section $section, int $change, Letters $letters, TellChanges $told): RedirectResponse
     {
         $found = $this->change($section, $change);
         $series = Series::query()->find($found->series_id);
         if ($series === null && ! isset($found->before['registrations'])) {
             throw new Fault('This series is gone. Tell them of its deletion instead.', 'change');
         }
-        $n = $series === null ? $letters->cancelled($found) : $letters->changed($series, $found);
+        // Once published, all that was not told yet goes together, and is not told again when it is published.
+        $n = $series === null ? $letters->cancelled($found) : $told->now($section->id) ?? $letters->changed($series, $found);
 
         return redirect()
             ->route('section', $section)

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Console;
+
+use Illuminate\Console\Command;
+use Nomada\App\Actions\Registration\Remind;
+
+final class RemindCommand extends Command
+{
+    protected $signature = 'nomada:remind';
+
+    protected $description = 'Writes the reminders of sessions that are due';
+
+    public function handle(Remind $remind): int
+    {
+        $this->output->writeln(trans_choice('publishing.remind.console', $remind()));
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Http\Controllers\Publishing;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Models\Term\Section;
+use Nomada\Core\Post\Reminder;
+
+final class ReminderController extends Controller
+{
+    /** How a section's students are reminded, where they have not chosen otherwise. */
+    public function section(Request $request, Section $section): RedirectResponse
+    {
+        $this->authorize('serve', $section);
+        $given = $request->validate(
+            ['remind' => ['required', Rule::in(array_column(Reminder::ofSections(), 'value'))]],
+            ['remind.*' => __('publishing.remind.fault')],
+        );
+        $section->update($given);
+
+        return back()->with('said', __('publishing.remind.kept'));
+    }
+
+    /** One's own choice; none for as each section says. */
+    public function own(Request $request): RedirectResponse
+    {
+        $given = $request->validate(
+            ['remind' => ['nullable', Rule::enum(Reminder::class)]],
+            ['remind.*' => __('publishing.remind.fault')],
+        );
+        $this->person($request)->update(['remind' => $given['remind'] ?? null]);
+
+        return back()->with('said', __('publishing.remind.kept'));
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+use Nomada\Core\Post\QuietHours;
+use Nomada\Core\Publishing\ChangeKind;
+use Nomada\Core\Publishing\Changes;
+use Nomada\Core\Publishing\SessionChange;
+use Nomada\Core\Publishing\ToldSeries;
+use Nomada\Core\Publishing\ToldSession;
+use Nomada\Core\Term\Zone;
+
+/**
+ * A series of sessions of ten minutes, by key.
+ *
+ * @param  array<string, ToldSession>  $with  instead of, or beside, sessions a, b and c at 1000, 2000 and 3000
+ * @param  list<string>  $without
+ */
+function toldSeries(array $with = [], array $without = [], string $link = 'l', int $opens = 10): array
+{
+    $sessions = [];
+    foreach (['a' => 1000, 'b' => 2000, 'c' => 3000] as $key => $start) {
+        $sessions[$key] = new ToldSession($key, $start, $start + 600);
+    }
+    $sessions = array_diff_key([...$sessions, ...$with], array_flip($without));
+
+    return ['u' => new ToldSeries('u', 'Tides', $link, $opens, $sessions)];
+}
+
+/** @return list<string> */
+function changesOf(array $was, array $is, int $now = 0): array
+{
+    return array_map(
+        fn (SessionChange $c): string => $c->kind->value.' '.($c->was->start ?? '-').' '.($c->is->start ?? '-'),
+        Changes::between($was, $is, $now),
+    );
+}
+
+test('what became of a session', function (array $is, array $changes) {
+    expect(changesOf(toldSeries(), $is))->toBe($changes);
+})->with([
+    'nothing' => [toldSeries(), []],
+    'cancelled' => [toldSeries(['b' => new ToldSession('b', 2000, 2600, true, 'storm')]), ['cancelled 2000 2000']],
+    'moved' => [toldSeries(['b' => new ToldSession('b', 2500, 3100)]), ['moved 2000 2500']],
+    'longer' => [toldSeries(['b' => new ToldSession('b', 2000, 2601)]), ['moved 2000 2000']],
+    'gone' => [toldSeries(without: ['b']), ['gone 2000 -']],
+    'added' => [toldSeries(['x' => new ToldSession('x', 2700, 3300)]), ['added - 2700']],
+    'made up' => [toldSeries(['x' => new ToldSession('x', 2700, 3300, makesUp: '2027-02-09')]), ['makes-up - 2700']],
+    'another teacher' => [toldSeries(['b' => new ToldSession('b', 2000, 2600, teacher: 'N. H.')]), ['other-teacher 2000 2000']],
+    'another title' => [toldSeries(['b' => new ToldSession('b', 2000, 2600, title: 'Boats')]), ['other-title 2000 2000']],
+    'moved, and another teacher: the gravest' => [
+        toldSeries(['b' => new ToldSession('b', 2001, 2600, title: 'x', teacher: 'N. H.')]),
+        ['moved 2000 2001'],
+    ],
+    'a new link and a new door come first' => [
+        toldSeries(['a' => new ToldSession('a', 1000, 1600, true)], link: 'm', opens: 5),
+        ['other-link - -', 'other-door - -', 'cancelled 1000 1000'],
+    ],
+    'a link that was hidden before is none' => [toldSeries(link: ''), []],
+    'no series any more' => [[], ['no-more-series - -']],
+]);
+
+test('what was cancelled is held after all, and what was cancelled and is gone is told to nobody', function () {
+    $cancelled = toldSeries(['b' => new ToldSession('b', 2000, 2600, true)]);
+    expect(changesOf($cancelled, toldSeries()))
+        ->toBe(['held-after-all 2000 2000'])
+        ->and(changesOf($cancelled, toldSeries(without: ['b'])))
+        ->toBe([])
+        ->and(changesOf([], toldSeries()))
+        ->toBe(['new-series - 1000']);
+});
+
+test('what is over is told to nobody any more', function () {
+    $is = toldSeries(['b' => new ToldSession('b', 2000, 2600, true)]);
+    expect(changesOf(toldSeries(), $is, 2599))
+        ->toBe(['cancelled 2000 2000'])
+        ->and(changesOf(toldSeries(), $is, 2600))
+        ->toBe([])
+        // Moved from the past into the future is told.
+        ->and(changesOf(toldSeries(), toldSeries(['a' => new ToldSession('a', 2700, 3300)]), 2650))
+        ->toBe(['moved 1000 2700'])
+        ->and(changesOf(toldSeries(), toldSeries(link: 'm', opens: 5), 3600))
+        ->toBe([])
+        ->and(changesOf(toldSeries(), [], 3600))
+        ->toBe([])
+        ->and(changesOf([], toldSeries(), 3600))
+        ->toBe([]);
+});
+
+test('after random changes, telling them and looking again finds nothing; and what is kept is read back the same', function () {
+    mt_srand(11);
+    for ($n = 0; $n < 200; $n++) {
+        $make = function (): array {
+            $sessions = [];
+            foreach (range('a', 'h') as $i => $key) {
+                if (mt_rand(0, 4) > 0) {
+                    $start = 1000 * ($i + 1) + 10 * mt_rand(0, 2);
+                    $sessions[$key] = new ToldSession($key, $start, $start + 600, mt_rand(0, 3) === 0, 'x', '', mt_rand(0, 3) === 0 ? 'T' : '');
+                }
+            }
+
+            return ['u' => new ToldSeries('u', 'Tides', 'l', mt_rand(5, 6), $sessions)];
+        };
+        [$was, $is] = [$make(), $make()];
+        expect(Changes::between($is, $is, 0))->toBe([]);
+        $changed = array_filter(
+            array_keys($was['u']->sessions + $is['u']->sessions),
+            function (string $k) use ($was, $is): bool {
+                $seen = fn (?ToldSession $s): array => $s === null || $s->isCancelled ? [] : [$s->start, $s->end, $s->teacher, $s->title];
+
+                return $seen($was['u']->sessions[$k] ?? null) !== $seen($is['u']->sessions[$k] ?? null);
+            },
+        );
+        $told = array_filter(Changes::between($was, $is, 0), fn ($c) => $c->kind !== ChangeKind::OtherDoor);
+        expect(count($told))->toBe(count($changed));
+        expect(ToldSeries::from(json_decode((string) json_encode($is['u']->toArray()), true)))->toEqual($is['u']);
+        foreach ($told as $change) {
+            expect(SessionChange::from(json_decode((string) json_encode($change->toArray()), true)))->toEqual($change);
+        }
+    }
+});
+
+test('nobody is written to at night, on their own clock', function (string $at, string $zone, string $next) {
+    $z = Zone::named($zone);
+    expect($z->iso((new QuietHours())->next((int) strtotime($at), $z)))->toStartWith($next);
+})->with([
+    ['2027-02-09T09:00:00Z', 'UTC', '2027-02-09T09:00'],
+    ['2027-02-09T20:59:59Z', 'UTC', '2027-02-09T20:59'],
+    ['2027-02-09T21:00:00Z', 'UTC', '2027-02-10T07:00'],
+    ['2027-02-09T06:59:00Z', 'UTC', '2027-02-09T07:00'],
+    ['2027-02-09T07:00:00Z', 'UTC', '2027-02-09T07:00'],
+    ['2027-02-09T20:30:00Z', 'Europe/Madrid', '2027-02-10T07:00'],
+    ['2027-02-09T05:30:00Z', 'America/Santiago', '2027-02-09T07:00'],
+]);
