@@ -4,17 +4,18 @@
 // with ~ waited for]
 return [
     'every-section' => ['/', 'A-01', '1280x800', false, 'tr.row-s:nth-child(9) input;tr.row-s:nth-child(13) input'],
-    'account' => ['/account', 'A-01', '1280x800', true, "form[action$='second-factor'] button;~.qr svg"],
     'section' => ['/sections/8MAR', 'A-01', '1280x800', false, ''],
     'publish-plan' => ['/publishing', 'A-01', '1280x800', false, "button[data-section='9MAT-B']"],
+    // After somebody has changed a page at the course site and deleted another, and a look.
+    'drift' => ['/publishing/drift', 'A-01', '1280x800', false, ''],
+    'look' => ['/people/S-8-001/look', 'A-01', '1280x800', false, ''],
+    'places' => ['/publishing/places#calendar', 'A-01', '1280x800', false, '#calendar summary'],
     'timetable-week' => ['/timetable?week=7', 'A-01', '1280x800', false, ''],
     'licences' => ['/timetable/licences', 'A-01', '1280x800', false, ''],
     'clashes' => ['/timetable/clashes', 'A-01', '1280x800', false, ''],
     'term' => ['/term/closing?first=2+Mar&last=3+Mar&reason=Storm', 'A-01', '1280x800', false, ''],
     'joining' => ['/joining', 'A-01', '1280x800', false, 'tr.row-c:nth-child(3) input;tr.row-c:nth-child(5) input'],
     'registration-desk' => ['/registration/desk', 'A-01', '1280x800', false, ''],
-    // The music workshop, which is open to whoever registers; on a fresh demo it is the ninth series.
-    'register' => ['/register/9', 'S-8-001', '390x844', false, ''],
     // The teacher comes in for the lesson of ten, and then looks at its rehearsal; a student comes in after that.
     'live-desk' => [
         '/today',
@@ -28,7 +29,6 @@ return [
     'today' => ['/today', 'A-01', '1280x800', false, ''],
     'student' => ['/me', 'S-8-001', '390x844', false, ''],
     'attendance' => ['/records/sections/8MAR', 'A-01', '1280x800', false, ''],
-    'session-presence' => ['/records/sections/8MAR', 'A-01', '1280x800', false, 'thead th.day:nth-child(9) a'],
     'records' => ['/records?date=2027-02-08', 'A-01', '1280x800', false, ''],
     'recording' => ['/records?date=2027-02-04', 'A-01', '1280x800', false, "td a[href*='/recordings/']"],
 ];
