@@ -6,7 +6,9 @@ namespace Nomada\Bench;
 
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Publishing\Drifts;
 use Nomada\App\Actions\Publishing\StartRun;
+use Nomada\App\Actions\Publishing\TellTruth;
 use Nomada\App\Destinations\FieldWords;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\SectionFactsQuery;
@@ -45,6 +47,7 @@ final class Publishing
             }
             $ours = microtime(true) - $at;
             $done = (int) DB::table('run_steps')->where('state', 'done')->count();
+            $this->lookBack($sections);
             $bodies = $this->bodies($sections);
             $served->standins->reset();
             $at = microtime(true);
@@ -66,6 +69,30 @@ final class Publishing
         } finally {
             $served->end();
         }
+    }
+
+    /**
+     * What it takes to read all of it back, for drift and for the truth of seven days.
+     *
+     * @param  list<int>  $sections
+     */
+    private function lookBack(array $sections): void
+    {
+        $at = microtime(true);
+        $truth = app(TellTruth::class)($sections);
+        $took = microtime(true) - $at;
+        $at = microtime(true);
+        $drift = app(Drifts::class)->look($sections, Place::cases());
+        printf(
+            "truth: %d people, %d sessions ahead, %d pages in %.1f s; drift of %d placements in %.1f s; %d MB at most\n",
+            $truth->people,
+            $truth->sessions,
+            $truth->pages,
+            $took,
+            $drift['looked'],
+            microtime(true) - $at,
+            memory_get_peak_usage(true) >> 20,
+        );
     }
 
     /**

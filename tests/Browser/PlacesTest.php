@@ -1,0 +1,68 @@
+<?php
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Http;
+use Tests\Support\Radicale;
+use Tests\Support\RunningCopy;
+
+// Where things stand, who else changed them there, and what a student sees; in the real interface, one after the other.
+
+test('what somebody else changed at the course site is seen side by side, and put back or kept', function () {
+    $copy = RunningCopy::shared();
+    $copy->freshDemo();
+    $standins = $copy->standins();
+    $standins->put('/course/pages/8MAR/items/week-6', '{"title":"Tides club","block":"6","fields":{}}');
+    Http::withToken($standins->token)->delete($standins->url.'/course/pages/8MAR/items/week-7');
+
+    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/publishing/drift');
+    $b->press('Look now')->see('2 were changed there')->see('Tides club')->see('It was deleted there.');
+    $b->open('/sections/8MAR')->see('2 changed there by somebody else');
+    // As the student sees it, what is gone is marked.
+    $b->open('/people/S-8-001/look?date=2027-02-18')->see('not there')->see('told otherwise somewhere');
+
+    $b->open('/publishing/drift')
+        ->click('tbody tr:nth-child(2) input')
+        ->press('Put ours back')
+        ->see('All 1 placement stand as they should')
+        ->see('page says something else than the door would');
+    $b->open('/publishing/drift')->click('tbody tr:nth-child(1) input')->press('Keep theirs')->see('Left alone');
+    $b->open('/people/S-8-001/look?date=2027-02-23')->see('every place says what the door would');
+    expect($b->accessibilityFaults())->toBe([]);
+});
+
+test('a real calendar server is tried, kept and published to', function () {
+    $copy = RunningCopy::shared();
+    $radicale = Radicale::shared();
+    $radicale->empty();
+    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/publishing/places');
+    $b->click('#calendar summary')
+        ->script("document.querySelector('#kind-calendar').value = 'caldav'");
+    $b->script("document.querySelector('#url-calendar').value = arguments[0]", $radicale->url());
+    $b->script("document.querySelector('#user-calendar').value = arguments[0]", Radicale::USER);
+    $b->script("document.querySelector('#password-calendar').value = 'wrong'");
+    $b->click('#calendar .outside-form .btn-side')->see('does not take this name and password', '#calendar');
+    expect($b->accessibilityFaults())->toBe([]);
+    $b->script("document.querySelector('#password-calendar').value = arguments[0]", Radicale::PASSWORD);
+    $b->click('#calendar .outside-form .btn-side')->see('It works.', '#calendar');
+    $b->script("document.querySelector('#password-calendar').value = arguments[0]", Radicale::PASSWORD);
+    $b->click('#calendar .outside-form .btn-main')->see('a calendar server (CalDAV)', '#calendar');
+
+    $b->open('/publishing?show=all')->see('Y8 Marine Science');
+    foreach (DB::table('sections')->where('sourced_id', '!=', '8MAR')->pluck('sourced_id') as $other) {
+        $b->script("const x = document.querySelector('input[value=\"' + arguments[0] + '\"]'); if (x) x.checked = false", $other);
+    }
+    $b->script("document.querySelector('form[x-data=plan] input').dispatchEvent(new Event('change', {bubbles: true}))");
+    $b->click('.tray .btn-main:last-child')->see('stand as they should', patience: 60);
+    expect($radicale->calendar('s-8-001'))->toHaveCount(1);
+});
+
+test('a student chooses how to be reminded, and axe finds nothing there', function () {
+    $copy = RunningCopy::shared();
+    $b = browser()->fresh($copy->url())->signInAsDemo('S-8-001')->size(390, 844)->open('/me');
+    $b->script("document.querySelector('#remind').value = 'hours-2'");
+    $b->press('Keep')->see('Kept.');
+    expect(DB::table('people')->where('sourced_id', 'S-8-001')->value('remind'))
+        ->toBe('hours-2')
+        ->and($b->accessibilityFaults())
+        ->toBe([]);
+});
