@@ -85,7 +85,8 @@ final class ServedSchool
         $this->standins->reset();
         // The school as imported: what an earlier run made is gone with the stand-ins' rooms.
         DB::statement(
-            'truncate join_links, registrations, letters, placements, runs, run_steps, jobs, audit_log cascade',
+            'truncate join_links, registrations, letters, placements, runs, run_steps, jobs, audit_log, tellings,
+                told_sections, drifts cascade',
         );
     }
 

@@ -505,7 +505,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/publishing/places', [PlacesController::class, 'show'])->name('places');
         Route::get('/term/roster', [FeedController::class, 'roster'])->name('roster');
         Route::put('/publishing/places/{service}', [PlacesController::class, 'update'])->name('places.update');
-        Route::post('/publishing/places/{service}/trial', [PlacesController::class, 'try'])->name('places.try');
+        Route::put('/publishing/places/{service}/trial', [PlacesController::class, 'try'])->name('places.try');
         Route::delete('/publishing/places/{service}', [PlacesController::class, 'reset'])->name('places.reset');
         Route::post('/publishing/rooms', [PlacesController::class, 'rooms'])->name('places.rooms');
         Route::post('/records/people/{sourcedId}/absences', [AbsenceController::class, 'tell'])->name(

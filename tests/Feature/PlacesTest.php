@@ -38,11 +38,11 @@ test('a place is tried before it is kept, and what stood elsewhere is to be publ
     Radicale::shared()->empty();
     Artisan::call('nomada:publish');
     $this->as('A-1')->get('/publishing/places')->assertSee('all five services are our stand-ins');
-    $this->post('/publishing/places/calendar/trial', placeForm(['password' => 'wrong']))->assertSessionHas(
+    $this->put('/publishing/places/calendar/trial', placeForm(['password' => 'wrong']))->assertSessionHas(
         'trial',
         fn (array $t) => ! $t['works'] && str_contains($t['words'][0], 'does not take this name and password'),
     );
-    $this->post('/publishing/places/calendar/trial', placeForm())->assertSessionHas('trial.works', true);
+    $this->put('/publishing/places/calendar/trial', placeForm())->assertSessionHas('trial.works', true);
     expect(DB::table('places')->count())->toBe(0);
 
     $this->put('/publishing/places/calendar', placeForm())->assertSessionHasNoErrors();

@@ -37,9 +37,9 @@ test('letters go to a real mail server, each once, with the timetable in it', fu
 
 test('a mail server is tried, and one that is not there is told; what could not go waits', function () {
     $this->as('A-1')
-        ->post('/publishing/places/post/trial', ['kind' => 'smtp', 'url' => $this->mail->url()])
+        ->put('/publishing/places/post/trial', ['kind' => 'smtp', 'url' => $this->mail->url()])
         ->assertSessionHas('trial.works', true);
-    $this->post('/publishing/places/post/trial', ['kind' => 'smtp', 'url' => 'smtp://127.0.0.1:9'])->assertSessionHas(
+    $this->put('/publishing/places/post/trial', ['kind' => 'smtp', 'url' => 'smtp://127.0.0.1:9'])->assertSessionHas(
         'trial.works',
         false,
     );

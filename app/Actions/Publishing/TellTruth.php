@@ -33,8 +33,8 @@ use Throwable;
  * serves, read back from the place itself. Where the version there is the one that we left, and that is what ought to
  * stand, the place serves it; anything else is read and compared session by session.
  *
- * @phpstan-type Expected array{section: string, uid: string, row: stdClass|null, wanted: WantedPlacement|null,
- *   door: list<array{int, int}>, link: string, zone: string}
+ * @phpstan-type Expected array{section: string, uid: string, row: stdClass|null, door: list<array{int, int}>,
+ *   link: string, zone: string}
  */
 final class TellTruth
 {
@@ -193,14 +193,14 @@ final class TellTruth
             $door = $one === null || ! isset($wanted[$key]) ? [] : self::door($one, $person, $from, $to);
             $this->sessions += count($door);
             $row = $rows[$key] ?? null;
-            $isAsItShould =
-                $row !== null && $row->standing_print !== null && $row->standing_print === $row->wanted_print;
+            // Nine thousand people's are kept at one time: nothing that is not asked for.
+            if ($row !== null) {
+                unset($row->key, $row->person, $row->place, $row->section_id);
+            }
             $people[$person][] = [
                 'section' => $facts->id,
                 'uid' => $uid,
                 'row' => $row,
-                // Only what is not known to stand has to be made anew.
-                'wanted' => $isAsItShould ? null : $wanted[$key] ?? null,
                 'door' => $door,
                 'link' => $one === null
                     ? ''

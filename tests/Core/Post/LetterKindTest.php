@@ -1,0 +1,62 @@
+<?php
+
+use Nomada\Core\Post\LetterKind;
+
+/*
+ * What each letter is: may a reader stop it, does it wait for the morning, is it of an account or of an absence, what
+ * may stand in it, and without what is it of no use. One line a kind, so that a change of one is a change of its line.
+ */
+test('what each kind of letter is', function (
+    LetterKind $kind,
+    string $title,
+    string $is,
+    array $may,
+    array $needs,
+) {
+    $flags = array_keys(
+        array_filter([
+            'stopped' => $kind->mayBeStopped(),
+            'quiet' => $kind->keepsQuiet(),
+            'account' => $kind->isOfAccount(),
+            'absence' => $kind->isOfAbsence(),
+        ]),
+    );
+    expect($kind->title())
+        ->toBe($title)
+        ->and(implode(' ', $flags))
+        ->toBe($is)
+        ->and(array_keys($kind->placeholders()))
+        ->toBe($may)
+        ->and($kind->needs())
+        ->toBe($needs)
+        // An example of each stands in the page on which words are edited.
+        ->and(array_filter($kind->placeholders(), fn (string $v): bool => $v === ''))
+        ->toBe([]);
+    // The usual words use what they need, and nothing that is not there.
+    preg_match_all('/\{(\w+)\}/', $kind->usual()->subject.$kind->usual()->text, $m);
+    expect(array_diff($needs, $m[1]))->toBe([])->and(array_diff($m[1], $may))->toBe([]);
+})->with([
+    [LetterKind::Received, 'Registration received', '', ['name', 'class', 'school', 'when', 'page'], []],
+    [LetterKind::Accepted, 'Confirmation', '', ['name', 'class', 'school', 'when', 'link', 'phone'], ['link']],
+    [LetterKind::Declined, 'Decline', '', ['name', 'class', 'school', 'when', 'reason', 'page'], ['reason']],
+    [LetterKind::Elsewhere, 'Sent to another section', '', ['name', 'class', 'school', 'when', 'page'], []],
+    [LetterKind::Replaced, 'Replaced link', '', ['name', 'class', 'school', 'when', 'link', 'phone'], ['link']],
+    [LetterKind::Guest, 'Guest\'s invitation', '', ['name', 'class', 'school', 'when', 'link', 'until'], ['link']],
+    [LetterKind::Guardian, 'Confirmation for guardians', 'stopped', ['name', 'class', 'school', 'when', 'child'], ['child']],
+    [LetterKind::Changed, 'Changed sessions', 'stopped quiet', ['name', 'class', 'school', 'when', 'change'], ['change']],
+    [LetterKind::Cancelled, 'Cancelled series', 'stopped', ['name', 'class', 'school', 'title'], []],
+    [LetterKind::Teacher, 'Host link for teachers', '', ['name', 'class', 'school', 'when', 'link', 'phone'], ['link']],
+    [LetterKind::Invitation, 'Invitation to set a password', 'account', ['name', 'school', 'link', 'until', 'sign_in'], ['link']],
+    [LetterKind::Reset, 'Forgotten password', 'account', ['name', 'school', 'link', 'until', 'sign_in'], ['link']],
+    [LetterKind::NotHere, 'Not here yet', 'stopped absence', ['name', 'child', 'school', 'page', 'class', 'when'], ['child']],
+    [LetterKind::Missed, 'What was missed', 'stopped absence', ['name', 'child', 'school', 'page', 'missed'], ['child', 'missed']],
+    [LetterKind::Recording, 'Recording to be seen', 'stopped absence', ['name', 'child', 'school', 'page', 'class', 'when'], ['page']],
+    [LetterKind::Reminder, 'Reminder', 'quiet', ['name', 'school', 'sessions', 'page'], ['sessions']],
+]);
+
+test('every kind has its line above', function () {
+    $source = (string) file_get_contents(__FILE__);
+    foreach (LetterKind::cases() as $kind) {
+        expect($source)->toContain("[LetterKind::$kind->name,");
+    }
+});
