@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Console;
 
+use Illuminate\Database\QueryException;
 use Nomada\App\Actions\Publishing\CarryOutRun;
 use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Actions\Publishing\StartRun;
@@ -31,7 +32,13 @@ final class PublishCommand extends Sections
             );
         }
         $run = $start->publish(array_values($sections->modelKeys()), null, false);
-        $result = CarryOutRun::result($run === null ? null : $carryOut($run));
+        try {
+            $result = CarryOutRun::result($run === null ? null : $carryOut($run));
+        } catch (QueryException) {
+            $this->components->error((string) __('publishing.runs.away', ['run' => (string) $run?->id]));
+
+            return self::FAILURE;
+        }
         if ($this->option('json')) {
             $this->asJson($result);
         } else {

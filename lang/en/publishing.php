@@ -214,6 +214,8 @@ return [
         'halted' => 'Stopped by hand. What was at work has ended; the rest waits.',
         'go_on' => 'Go on',
         'csv' => 'As CSV',
+        'away' => 'The database went away, and did not come back within a minute. Run :run keeps what was done; the '.
+            'workers go on with it once the database is back, or give this command again.',
         'where' => 'Where',
         'folded' => '{1} one step|[2,*] :count steps',
     ],

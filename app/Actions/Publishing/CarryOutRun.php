@@ -4,17 +4,28 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Publishing;
 
+use Closure;
+use Illuminate\Database\DetectsLostConnections;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
 use Nomada\App\Jobs\CarryOut;
 use Nomada\App\Models\Publishing\Run;
+use PDOException;
+use Throwable;
 
 /**
  * Carries a run out here and now, waiting through its pauses: for the console, which needs no queue worker to be up.
  */
 final class CarryOutRun
 {
+    use DetectsLostConnections;
+
+    /** Seconds for which a database that is away is waited for. */
+    private const PATIENCE = 60.0;
+
     public function __invoke(Run $run): Run
     {
-        while (Run::query()->whereKey($run->id)->whereNull('halted_at')->exists()) {
+        while ($this->through(fn (): bool => $this->goesOn($run))) {
             $lanes = $run
                 ->steps()
                 ->where('state', 'waiting')
@@ -25,7 +36,9 @@ final class CarryOutRun
                 break;
             }
             foreach ($lanes as $lane) {
-                app()->call([new CarryOut($run->id, $lane->section_id, $lane->lane), 'handle']);
+                $this->through(
+                    fn (): mixed => app()->call([new CarryOut($run->id, $lane->section_id, $lane->lane), 'handle']),
+                );
             }
             $due = $run->steps()->where('state', 'waiting')->min('due_at');
             if (is_string($due)) {
@@ -35,6 +48,44 @@ final class CarryOutRun
         CarryOut::endIfDone($run->id);
 
         return $run->refresh();
+    }
+
+    private function goesOn(Run $run): bool
+    {
+        return Run::query()->whereKey($run->id)->whereNull('halted_at')->exists();
+    }
+
+    /**
+     * Does something again while the database is away: what was not written down is still waiting, and doing it again
+     * is idempotent at the destinations.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $do
+     * @return T
+     *
+     * @throws QueryException where it stays away
+     */
+    private function through(Closure $do): mixed
+    {
+        $until = microtime(true) + self::PATIENCE;
+        while (true) {
+            try {
+                return $do();
+            } catch (QueryException|PDOException $e) {
+                if (! $this->isLost($e) || microtime(true) > $until) {
+                    throw $e;
+                }
+                DB::purge();
+                usleep(500_000);
+            }
+        }
+    }
+
+    private function isLost(Throwable $e): bool
+    {
+        // 57P01 to 57P03: the server was shut down, or is starting; 08: the connection broke (PostgreSQL, appendix A).
+        return $this->causedByLostConnection($e) || preg_match('/SQLSTATE\[(57P0[123]|08)/', $e->getMessage()) === 1;
     }
 
     /**

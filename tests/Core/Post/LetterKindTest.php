@@ -60,3 +60,16 @@ test('every kind has its line above', function () {
         expect($source)->toContain("[LetterKind::$kind->name,");
     }
 });
+
+/*
+ * Every usual letter as its reader gets it. A word that is changed on purpose is changed in letters.txt as well: what is
+ * written to a whole school is read once more before it goes.
+ */
+test('the usual letters, word by word', function () {
+    $all = '';
+    foreach (LetterKind::cases() as $kind) {
+        [$subject, $text] = $kind->usual()->write($kind->placeholders());
+        $all .= "== $kind->value\n$subject\n\n$text\n\n";
+    }
+    expect($all)->toBe((string) file_get_contents(__DIR__.'/letters.txt'));
+});

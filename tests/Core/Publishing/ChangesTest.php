@@ -1,12 +1,10 @@
 <?php
 
-use Nomada\Core\Post\QuietHours;
 use Nomada\Core\Publishing\ChangeKind;
 use Nomada\Core\Publishing\Changes;
 use Nomada\Core\Publishing\SessionChange;
 use Nomada\Core\Publishing\ToldSeries;
 use Nomada\Core\Publishing\ToldSession;
-use Nomada\Core\Term\Zone;
 
 /**
  * A series of sessions of ten minutes, by key.
@@ -117,16 +115,3 @@ test('after random changes, telling them and looking again finds nothing; and wh
         }
     }
 });
-
-test('nobody is written to at night, on their own clock', function (string $at, string $zone, string $next) {
-    $z = Zone::named($zone);
-    expect($z->iso((new QuietHours())->next((int) strtotime($at), $z)))->toStartWith($next);
-})->with([
-    ['2027-02-09T09:00:00Z', 'UTC', '2027-02-09T09:00'],
-    ['2027-02-09T20:59:59Z', 'UTC', '2027-02-09T20:59'],
-    ['2027-02-09T21:00:00Z', 'UTC', '2027-02-10T07:00'],
-    ['2027-02-09T06:59:00Z', 'UTC', '2027-02-09T07:00'],
-    ['2027-02-09T07:00:00Z', 'UTC', '2027-02-09T07:00'],
-    ['2027-02-09T20:30:00Z', 'Europe/Madrid', '2027-02-10T07:00'],
-    ['2027-02-09T05:30:00Z', 'America/Santiago', '2027-02-09T07:00'],
-]);
