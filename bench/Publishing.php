@@ -54,8 +54,8 @@ final class Publishing
             $sent = $this->send($served, $bodies);
             $peer = microtime(true) - $at;
             printf(
-                "publish: %d placements, each locked, done and noted once\n  %.1f s (%.0f a second), a bare loop of %d ".
-                    "requests %.1f s (%.0f a second): %.2f times as long\n",
+                "publish: %d placements, each locked, done and noted once\n  %.1f s (%.0f a second), a bare loop of ".
+                    "%d requests %.1f s (%.0f a second): %.2f times as long\n",
                 $done,
                 $ours,
                 $done / $ours,
@@ -91,7 +91,8 @@ final class Publishing
         $at = microtime(true);
         $drift = app(Drifts::class)->look($sections, Place::cases());
         printf(
-            "truth: %d people, %d sessions ahead, %d pages in %.1f s; drift of %d placements in %.1f s; %d MB at most\n",
+            'truth: %d people, %d sessions ahead, %d pages in %.1f s; drift of %d placements in %.1f s; '.
+                "%d MB at most\n",
             $truth->people,
             $truth->sessions,
             $truth->pages,
@@ -158,7 +159,10 @@ final class Publishing
             curl_setopt($curl, CURLOPT_CUSTOMREQUEST, $method === 'POST' ? 'POST' : 'PUT');
             curl_setopt($curl, CURLOPT_POSTFIELDS, $body);
             curl_setopt($curl, CURLOPT_RETURNTRANSFER, true);
-            curl_setopt($curl, CURLOPT_HTTPHEADER, [...$headers, "Authorization: Bearer {$served->standins->token}"]);
+            curl_setopt($curl, CURLOPT_HTTPHEADER, [
+                ...$headers,
+                "Authorization: Bearer {$served->standins->token}",
+            ]);
             curl_multi_add_handle($multi, $curl);
             $busy++;
         };

@@ -387,7 +387,9 @@ Route::middleware('auth')->group(function (): void {
             'section.calendar',
         );
         Route::put('/sections/{section}/reminder', [ReminderController::class, 'section'])->name('section.remind');
-        Route::get('/sections/{section}/cartridge', [FeedController::class, 'cartridge'])->name('section.cartridge');
+        Route::get('/sections/{section}/cartridge', [FeedController::class, 'cartridge'])->name(
+            'section.cartridge',
+        );
 
         Route::get('/sections/{section}', SectionController::class)->name('section');
         // Who may is asked before what was typed is read.
@@ -495,7 +497,9 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/publishing/drift/back', [DriftController::class, 'putBack'])->name('drift.back');
         Route::post('/publishing/drift/kept', [DriftController::class, 'keep'])->name('drift.keep');
         // Authorised by the placement's section.
-        Route::delete('/publishing/drift/kept/{placement}', [DriftController::class, 'takeBack'])->name('drift.take-back');
+        Route::delete('/publishing/drift/kept/{placement}', [DriftController::class, 'takeBack'])->name(
+            'drift.take-back',
+        );
         Route::get('/publishing/sections/{section}', [PublishingController::class, 'section'])
             ->middleware('looks')
             ->name('publishing.section');

@@ -148,7 +148,8 @@ final readonly class StreamServer
         return array_map(
             fn (array $row): array => [...$row, 'post' => json_decode((string) $row['post'], true)],
             $this->store->all(
-                'select id, key, etag, post, posted_at, changed_at from posts where section = ? order by posted_at desc',
+                'select id, key, etag, post, posted_at, changed_at from posts where section = ?
+                    order by posted_at desc',
                 [$section],
             ),
         );

@@ -9,8 +9,8 @@ use Nomada\Core\Publishing\Placement;
 
 /**
  * One place that we publish to. `put` and `remove` are idempotent: doing one again after a crash, or after an answer
- * that got lost, leaves the placement standing exactly once (or not at all). What stands is read back a space at a time:
- * a section's page or stream, a person's calendar.
+ * that got lost, leaves the placement standing exactly once (or not at all). What stands is read back a space at a
+ * time: a section's page or stream, a person's calendar.
  */
 interface Destination
 {

@@ -7,7 +7,9 @@ namespace Nomada\App\Destinations;
 use Nomada\App\Models\Publishing\Placement as Standing;
 use Nomada\Core\Publishing\Placement;
 
-/** A page or feed of ours: nothing is sent and nothing can drift, since it is made of the facts when it is looked at. */
+/**
+ * A page or feed of ours: nothing is sent and nothing can drift, since it is made of the facts when it is looked at.
+ */
 final class OurPageDestination implements Destination
 {
     public function put(Placement $wanted, Standing $standing): Receipt

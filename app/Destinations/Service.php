@@ -83,7 +83,7 @@ final readonly class Service
                 }
             },
         );
-        if (! $response instanceof Response) {
+        if (! ($response instanceof Response)) {
             throw new DestinationFailure(__('places.silent', ['service' => $this->name()]));
         }
         $pace->learn($response->header('RateLimit-Policy'));
@@ -121,7 +121,9 @@ final readonly class Service
             ->timeout($this->place->timeout);
         $request =
             $this->place->user === ''
-                ? ($this->place->password === '' ? $request : $request->withToken($this->place->password))
+                ? ($this->place->password === ''
+                    ? $request
+                    : $request->withToken($this->place->password))
                 : $request->withBasicAuth($this->place->user, $this->place->password);
 
         return $body === '' ? $request : $request->withBody($body, $type);

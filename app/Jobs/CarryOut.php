@@ -19,8 +19,8 @@ use Nomada\App\Models\Publishing\RunStep;
 
 /**
  * Carries out one lane of a run. Some steps at a time are locked, done and written down in one transaction: if the
- * worker dies, they are still waiting, and doing them again finds at the destination what the first try had left there. Failures are
- * tried again after growing pauses, then reported; one failure stops nothing else.
+ * worker dies, they are still waiting, and doing them again finds at the destination what the first try had left there.
+ * Failures are tried again after growing pauses, then reported; one failure stops nothing else.
  */
 final class CarryOut implements ShouldQueue
 {

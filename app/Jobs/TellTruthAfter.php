@@ -32,12 +32,7 @@ final class TellTruthAfter implements ShouldQueue
         if ($run === null || $run->kind !== 'publish' || $run->truth !== null) {
             return;
         }
-        $sections = $run
-            ->steps()
-            ->reorder()
-            ->distinct()
-            ->pluck('section_id')
-            ->all();
+        $sections = $run->steps()->reorder()->distinct()->pluck('section_id')->all();
         $run->update(['truth' => $truth(array_values(array_map(intval(...), $sections)))->differing()]);
     }
 }

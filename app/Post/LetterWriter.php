@@ -155,7 +155,10 @@ final readonly class LetterWriter
             return null;
         }
         $recording = Recording::query()->find((int) ($letter->values['recording'] ?? 0));
-        if ($letter->kind === LetterKind::Recording && ($recording === null || ! $recording->isReleasedTo($student))) {
+        if (
+            $letter->kind === LetterKind::Recording &&
+            ($recording === null || ! $recording->isReleasedTo($student))
+        ) {
             return null;
         }
         $zone = $reader->zone();

@@ -393,7 +393,10 @@ final readonly class Letters
      */
     public function told(int $telling, int $section): int
     {
-        $series = DB::table('series_sections')->where('section_id', $section)->orderBy('series_id')->pluck('series_id');
+        $series = DB::table('series_sections')
+            ->where('section_id', $section)
+            ->orderBy('series_id')
+            ->pluck('series_id');
         $people = $this->concerned(
             DB::table('registrations')
                 ->whereIn('series_id', $series)

@@ -61,7 +61,7 @@ final class NomadaServiceProvider extends ServiceProvider
         $this->app->bind(
             ConferenceBridge::class,
             fn (Application $app): ConferenceBridge => $app->make(Places::class)->of(Outside::Bridge)->kind ===
-                PlaceKind::KnownRooms
+            PlaceKind::KnownRooms
                 ? new KnownRoomsBridge()
                 : new HttpConferenceBridge(),
         );

@@ -13,8 +13,8 @@ use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\PlaceKind;
 
 /**
- * Where somebody looks at a destination: a stand-in's own page (with a pass for exactly this page, and the moment of our
- * clock), or a page or feed of ours. Null where the school's own service is, which we have no page of.
+ * Where somebody looks at a destination: a stand-in's own page (with a pass for exactly this page, and the moment of
+ * our clock), or a page or feed of ours. Null where the school's own service is, which we have no page of.
  */
 final readonly class StandinAddress
 {

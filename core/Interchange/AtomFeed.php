@@ -60,7 +60,11 @@ final class AtomFeed
     /** What XML 1.0 has no characters for is left out. */
     private static function text(string $text): string
     {
-        return (string) preg_replace('/[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u', '', $text);
+        return (string) preg_replace(
+            '/[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u',
+            '',
+            $text,
+        );
     }
 
     private static function stamp(int $at): string

@@ -44,8 +44,13 @@ final class CommonCartridge
      * @param  list<CartridgeFolder>  $folders
      * @param  array<string, CartridgeLink>  $links
      */
-    private static function manifest(string $id, string $title, string $language, array $folders, array $links): string
-    {
+    private static function manifest(
+        string $id,
+        string $title,
+        string $language,
+        array $folders,
+        array $links,
+    ): string {
         $x = self::begin();
         $x->startElementNs(null, 'manifest', self::MANIFEST);
         $x->writeAttribute('identifier', self::identifier("m-$id"));

@@ -42,7 +42,10 @@ final class TimetableWriter
                 $sessions,
             );
         }
-        $until = gmdate('Ymd\THis\Z', $plan->zone->instant($sessions[count($sessions) - 1]->day, $plan->startMinute));
+        $until = gmdate(
+            'Ymd\THis\Z',
+            $plan->zone->instant($sessions[count($sessions) - 1]->day, $plan->startMinute),
+        );
 
         return [$row($sessions[0]->day, $title, "$rule;UNTIL=$until")];
     }

@@ -248,7 +248,8 @@ enum LetterKind: string
             self::Reminder => new Template(
                 $this,
                 'Soon: {sessions}',
-                "Hello {name},\n\nsoon, on your clock:\n{sessions}\n\nYour links, and how to stop such reminders: {page}",
+                "Hello {name},\n\nsoon, on your clock:\n{sessions}\n\nYour links, and how to stop such reminders: "
+                    .'{page}',
             ),
             self::Guest => new Template(
                 $this,

@@ -19,8 +19,13 @@ enum Cause: string
      * @param  string|null  $left  the version that we left there
      * @param  string|null  $there  the version that stands there; null for nothing
      */
-    public static function of(bool $isLeftAlone, ?string $wanted, ?string $standing, ?string $left, ?string $there): self
-    {
+    public static function of(
+        bool $isLeftAlone,
+        ?string $wanted,
+        ?string $standing,
+        ?string $left,
+        ?string $there,
+    ): self {
         return match (true) {
             $isLeftAlone => self::LeftAlone,
             $standing !== null && $there === null => self::DeletedThere,

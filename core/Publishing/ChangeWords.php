@@ -44,7 +44,9 @@ final class ChangeWords
             ChangeKind::OtherTeacher => $change->is?->teacher
                 ? "$is is with {$change->is->teacher}"
                 : "$is is with the usual teacher again",
-            ChangeKind::OtherTitle => $change->is?->title ? "$is: {$change->is->title}" : "$is has no topic any more",
+            ChangeKind::OtherTitle => $change->is?->title
+                ? "$is: {$change->is->title}"
+                : "$is has no topic any more",
             ChangeKind::NewSeries => "$change->series begins on $is",
             ChangeKind::NoMoreSeries => "$change->series is not held any more",
             ChangeKind::OtherLink => 'There is a new link; the old one opens nothing any more',

@@ -84,7 +84,9 @@ final class Changes
             ! $isHeld => $is === null ? ChangeKind::Gone : ChangeKind::Cancelled,
             ! $wasHeld => $was !== null
                 ? ChangeKind::HeldAfterAll
-                : ($is->makesUp !== '' ? ChangeKind::MakesUp : ChangeKind::Added),
+                : ($is->makesUp !== ''
+                    ? ChangeKind::MakesUp
+                    : ChangeKind::Added),
             [$was->start, $was->end] !== [$is->start, $is->end] => ChangeKind::Moved,
             $was->teacher !== $is->teacher => ChangeKind::OtherTeacher,
             $was->title !== $is->title => ChangeKind::OtherTitle,

@@ -65,9 +65,19 @@ final readonly class SectionStatus
             $out[] = new Snag('changed', false, 'Changed, not republished', 'publishing');
         }
         if ($this->changedThere > 0) {
-            $out[] = new Snag('changed-there', false, "$this->changedThere changed there by somebody else", 'publishing');
+            $out[] = new Snag(
+                'changed-there',
+                false,
+                "$this->changedThere changed there by somebody else",
+                'publishing',
+            );
         } elseif ($this->seeOther > 0 && $this->stands() && $this->differing() === 0) {
-            $out[] = new Snag('truth', false, "$this->seeOther see something else than the door says", 'publishing');
+            $out[] = new Snag(
+                'truth',
+                false,
+                "$this->seeOther see something else than the door says",
+                'publishing',
+            );
         }
         if ($this->linked < $this->series) {
             $out[] = new Snag('no-link', false, 'No join link', 'joining');

@@ -29,7 +29,9 @@ final readonly class SessionChange
     /** @param  array<string, mixed>  $plain */
     public static function from(array $plain): self
     {
-        $one = fn (string $key): ?ToldSession => is_array($plain[$key] ?? null) ? ToldSession::from($plain[$key]) : null;
+        $one = fn (string $key): ?ToldSession => is_array($plain[$key] ?? null)
+            ? ToldSession::from($plain[$key])
+            : null;
 
         return new self(
             ChangeKind::from(is_string($plain['kind'] ?? null) ? $plain['kind'] : ''),

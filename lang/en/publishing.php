@@ -3,8 +3,8 @@
 return [
     'places' => [
         'title' => 'Places',
-        'sum' => '{0} all five services are the school\'s own|{1} one of five services is our stand-in|[2,4] :count of '.
-            'five services are our stand-ins|{5} all five services are our stand-ins',
+        'sum' => '{0} all five services are the school\'s own|{1} one of five services is our stand-in|[2,4] '.
+            ':count of five services are our stand-ins|{5} all five services are our stand-ins',
         'kept' => 'Kept. "Try it" says whether it answers.',
         'fault' => 'A short text was expected here.',
         'what' => [
@@ -25,7 +25,8 @@ return [
         'kind' => 'What stands behind it',
         'url' => 'Address',
         'url_hint' => [
-            'calendar' => 'The server\'s address, or one with {sourcedId} or {address} in it for each person\'s calendar.',
+            'calendar' => 'The server\'s address, or one with {sourcedId} or {address} in it for each person\'s '.
+                'calendar.',
             'post' => 'Like smtp://mail.school.example:587; smtps:// is encrypted from the start.',
             'bridge' => 'It speaks what docs/bridge.openapi.yaml states.',
             'other' => 'Where it answers, without a slash at its end.',

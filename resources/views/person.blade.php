@@ -55,8 +55,8 @@
                     @method('put')
                     <select class="form-select w-auto" name="agreed" aria-label="{{ __('recordings.consent.title') }}">
                         @foreach (['yes' => true, 'no' => false, 'unknown' => null] as $word => $value)
-                            <option value="{{ $word }}" @selected($who->may_be_recorded === $value)>{{ __(
-                                "recordings.consent.$word") }}</option>
+                            <option value="{{ $word }}" @selected($who->may_be_recorded === $value)>
+                                {{ __("recordings.consent.$word") }}</option>
                         @endforeach
                     </select>
                     <button class="btn btn-side">{{ __('recordings.consent.keep') }}</button>

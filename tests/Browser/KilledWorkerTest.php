@@ -93,13 +93,17 @@ test('after a worker is killed in the middle of a publish run, every placement s
         // The console's own run goes on through a database that cuts every connection, and says what came of it.
         DB::table('placements')->update(['standing_print' => 'older']);
         // The stand-ins' connections are their own affair.
-        $others = array_column(DB::select('select pid from pg_stat_activity where datname = ?', ['nomada_killed']), 'pid');
+        $others = array_column(
+            DB::select('select pid from pg_stat_activity where datname = ?', ['nomada_killed']),
+            'pid',
+        );
         $console = proc_open(
             [PHP_BINARY, base_path('artisan'), 'nomada:publish', '--json'],
             [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
             $pipes,
             base_path(),
-            ['DB_DATABASE' => 'nomada_killed', 'STANDINS_PORT' => (string) $port, 'CACHE_STORE' => 'file'] + getenv(),
+            ['DB_DATABASE' => 'nomada_killed', 'STANDINS_PORT' => (string) $port, 'CACHE_STORE' => 'file'] +
+                getenv(),
         );
         $older = fn (): int => DB::table('placements')->where('standing_print', 'older')->count();
         until(fn (): bool => $older() < 36, 'the console to begin');

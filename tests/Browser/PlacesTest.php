@@ -39,8 +39,7 @@ test('a real calendar server is tried, kept and published to', function () {
     $radicale = Radicale::shared();
     $radicale->empty();
     $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/publishing/places');
-    $b->click('#calendar summary')
-        ->script("document.querySelector('#kind-calendar').value = 'caldav'");
+    $b->click('#calendar summary')->script("document.querySelector('#kind-calendar').value = 'caldav'");
     $b->script("document.querySelector('#url-calendar').value = arguments[0]", $radicale->url());
     $b->script("document.querySelector('#user-calendar').value = arguments[0]", Radicale::USER);
     $b->script("document.querySelector('#password-calendar').value = 'wrong'");
@@ -53,9 +52,14 @@ test('a real calendar server is tried, kept and published to', function () {
 
     $b->open('/publishing?show=all')->see('Y8 Marine Science');
     foreach (DB::table('sections')->where('sourced_id', '!=', '8MAR')->pluck('sourced_id') as $other) {
-        $b->script("const x = document.querySelector('input[value=\"' + arguments[0] + '\"]'); if (x) x.checked = false", $other);
+        $b->script(
+            "const x = document.querySelector('input[value=\"' + arguments[0] + '\"]'); if (x) x.checked = false",
+            $other,
+        );
     }
-    $b->script("document.querySelector('form[x-data=plan] input').dispatchEvent(new Event('change', {bubbles: true}))");
+    $b->script(
+        "document.querySelector('form[x-data=plan] input').dispatchEvent(new Event('change', {bubbles: true}))",
+    );
     $b->click('.tray > .btn-main')->see('stand as they should', patience: 60);
     expect($radicale->calendar('s-8-001'))->toHaveCount(1);
 });

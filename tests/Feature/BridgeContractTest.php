@@ -40,7 +40,9 @@ function faultsOf(mixed $value, array $schema, string $at = ''): array
         is_bool($value) => 'boolean',
         is_int($value) => 'integer',
         is_string($value) => 'string',
-        is_array($value) && array_is_list($value) && in_array('array', (array) ($schema['type'] ?? []), true) => 'array',
+        is_array($value) &&
+            array_is_list($value) &&
+            in_array('array', (array) ($schema['type'] ?? []), true) => 'array',
         default => 'object',
     };
     $faults = in_array($is, (array) ($schema['type'] ?? [$is]), true) ? [] : ["$at is $is"];
@@ -65,8 +67,14 @@ function faultsOf(mixed $value, array $schema, string $at = ''): array
 }
 
 /** Asks the stand-in, and compares what it answers with what the document says of this path and status. */
-function asksBridge($test, string $path, string $method, string $actual, ?array $body = null, array $headers = []): Response
-{
+function asksBridge(
+    $test,
+    string $path,
+    string $method,
+    string $actual,
+    ?array $body = null,
+    array $headers = [],
+): Response {
     $operation = bridgeContract()['paths'][$path][strtolower($method)];
     $content = $operation['requestBody']['content']['application/json']['schema'] ?? null;
     if ($body !== null) {
@@ -90,7 +98,9 @@ beforeEach(function () {
 });
 
 test('every request of the document is answered as it says', function () {
-    $room = asksBridge($this, '/rooms', 'POST', '/rooms', ['title' => 'Tides'], ['Idempotency-Key' => 'k-1'])->json('id');
+    $room = asksBridge($this, '/rooms', 'POST', '/rooms', ['title' => 'Tides'], ['Idempotency-Key' => 'k-1'])->json(
+        'id',
+    );
     $again = asksBridge($this, '/rooms', 'POST', '/rooms', ['title' => 'Tides'], ['Idempotency-Key' => 'k-1']);
     expect($again->json('id'))->toBe($room);
     $at = 1_800_000_000;
@@ -106,12 +116,29 @@ test('every request of the document is answered as it says', function () {
         $this->server->page($this->server->url.$path);
     }
     asksBridge($this, '/rooms/{room}', 'GET', "/rooms/$room?meeting=m-1");
-    foreach (['may-unmute' => ['on' => true], 'chat' => ['on' => true], 'record' => ['on' => true], 'say' => ['text' => 'Hello'], 'mute' => [], 'end' => []] as $act => $with) {
-        $answer = asksBridge($this, '/rooms/{room}/acts', 'POST', "/rooms/$room/acts", ['act' => $act, 'meeting' => 'm-1', 'at' => $at + 60] + $with);
+    foreach (
+        [
+            'may-unmute' => ['on' => true],
+            'chat' => ['on' => true],
+            'record' => ['on' => true],
+            'say' => ['text' => 'Hello'],
+            'mute' => [],
+            'end' => [],
+        ] as $act => $with
+    ) {
+        $answer = asksBridge(
+            $this,
+            '/rooms/{room}/acts',
+            'POST',
+            "/rooms/$room/acts",
+            ['act' => $act, 'meeting' => 'm-1', 'at' => $at + 60] + $with,
+        );
         expect($answer->status())->toBe(200, "$act: ".$answer->body());
     }
     asksBridge($this, '/rooms/{room}/events', 'GET', "/rooms/$room/events?meeting=m-1&after=0");
-    $recordings = asksBridge($this, '/rooms/{room}/recordings', 'GET', "/rooms/$room/recordings?meeting=m-1")->json('recordings');
+    $recordings = asksBridge($this, '/rooms/{room}/recordings', 'GET', "/rooms/$room/recordings?meeting=m-1")->json(
+        'recordings',
+    );
     expect($recordings)->toHaveCount(1);
 });
 
@@ -121,10 +148,12 @@ test('a refusal has words', function () {
 });
 
 test('the document names every act that we ask for, and no other', function () {
-    $acts = bridgeContract()['paths']['/rooms/{room}/acts']['post']['requestBody']['content']['application/json']['schema'][
-        'properties'
-    ]['act']['enum'];
-    $source = (string) file_get_contents((string) (new ReflectionClass(Nomada\App\Destinations\ConferenceBridge::class))->getFileName());
+    $acts = bridgeContract()['paths']['/rooms/{room}/acts']['post']['requestBody']['content']['application/json'][
+        'schema'
+    ]['properties']['act']['enum'];
+    $source = (string) file_get_contents(
+        (string) (new ReflectionClass(Nomada\App\Destinations\ConferenceBridge::class))->getFileName(),
+    );
     preg_match('/What a host does: ([^.]+)\./', (string) preg_replace('/\s*\n\s*\*\s*/', ' ', $source), $m);
     expect($acts)->toEqualCanonicalizing(array_map(trim(...), explode(',', $m[1])));
 });

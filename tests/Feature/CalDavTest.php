@@ -58,10 +58,16 @@ test('calendars are found from the address alone, made where they are missing, a
         ->toBe(0);
 });
 
-test('a person\'s collection is named by the address of the place, by id or by address', function (string $in, string $of) {
+test('a person\'s collection is named by the address of the place, by id or by address', function (
+    string $in,
+    string $of,
+) {
     $is = (string) personCalled('S-1')->getAttribute($of);
     calendarsAt($this->radicale->url().'/'.Radicale::USER."/$in");
-    expect(publishedAt(['MAR'])['failed'])->toBe([])->and($this->radicale->calendar($is))->toHaveCount(1);
+    expect(publishedAt(['MAR'])['failed'])
+        ->toBe([])
+        ->and($this->radicale->calendar($is))
+        ->toHaveCount(1);
 })->with([['{sourcedId}', 'sourced_id'], ['{address}', 'email']]);
 
 test('what an earlier try has left is ours, however the server has written it', function () {
@@ -100,8 +106,13 @@ test('what somebody else put there is left, and what was deleted there is put ba
 test('what is not wanted any more is taken out', function () {
     calendarsAt($this->radicale->url());
     publishedAt(['MAR']);
-    Placement::query()->where('key', 'like', 'S-1/%')->update(['wanted_print' => null]);
-    expect(publishedAt(['MAR'])['failed'])->toBe([])->and($this->radicale->calendar('s-1'))->toBe([]);
+    Placement::query()
+        ->where('key', 'like', 'S-1/%')
+        ->update(['wanted_print' => null]);
+    expect(publishedAt(['MAR'])['failed'])
+        ->toBe([])
+        ->and($this->radicale->calendar('s-1'))
+        ->toBe([]);
 });
 
 test('a server that says no, is none, or does not answer, is told in words', function (array $with, string $words) {

@@ -32,65 +32,73 @@ function cartridgeOf(string $zip): array
     return $out;
 }
 
-test('a cartridge has what the standard asks for: a manifest, a folder a week, a resource and a file a link', function () {
-    $answer = $this->as('T-2')->get('/sections/MAR/cartridge')->assertOk();
-    expect($answer->headers->get('Content-Disposition'))->toContain('mar.imscc');
-    $files = cartridgeOf($answer->getContent());
-    $manifest = $files['imsmanifest.xml'];
-    $ns = 'http://www.imsglobal.org/xsd/imsccv1p3/imscp_v1p1';
-    $manifest->registerXPathNamespace('m', $ns);
-    $all = fn (string $path): array => array_map(strval(...), (array) $manifest->xpath($path));
-    expect($manifest->getNamespaces()[''])
-        ->toBe($ns)
-        ->and($all('/m:manifest/m:metadata/m:schema'))
-        ->toBe(['IMS Common Cartridge'])
-        ->and($all('/m:manifest/m:metadata/m:schemaversion'))
-        ->toBe(['1.3.0'])
-        ->and($all('//m:organization/@structure'))
-        ->toBe(['rooted-hierarchy'])
-        // One root without a title, a titled folder a week, titled links in them.
-        ->and($all('//m:organization/m:item/m:title'))
-        ->toBe([])
-        ->and($all('//m:organization/m:item/m:item/m:title')[0])
-        ->toBe('Week 1, from Mon 11 Jan')
-        ->and(count($all('//m:organization/m:item/m:item')))
-        ->toBe(13);
-    $refs = $all('//@identifierref');
-    $resources = $all('//m:resource/@identifier');
-    $hrefs = $all('//m:resource/m:file/@href');
-    expect($refs)
-        ->toHaveCount(25)
-        ->and($resources)
-        ->toEqualCanonicalizing($refs)
-        ->and(array_unique($all('//m:resource/@type')))
-        ->toBe(['imswl_xmlv1p3'])
-        ->and(array_diff($hrefs, array_keys($files)))
-        ->toBe([])
-        ->and(count($files))
-        ->toBe(26);
-    $ids = $all('//@identifier');
-    expect(count(array_unique($ids)))->toBe(count($ids))->and(preg_grep('/^[A-Za-z_][\w.-]*$/', $ids, PREG_GREP_INVERT))->toBe([]);
-    $link = $files[$hrefs[0]];
-    expect($link->getName())
-        ->toBe('webLink')
-        ->and($link->getNamespaces()[''])
-        ->toBe('http://www.imsglobal.org/xsd/imsccv1p3/imswl_v1p3')
-        ->and((string) $link->url['href'])
-        ->toContain('/join/');
+test(
+    'a cartridge has what the standard asks for: a manifest, a folder a week, a resource and a file a link',
+    function () {
+        $answer = $this->as('T-2')->get('/sections/MAR/cartridge')->assertOk();
+        expect($answer->headers->get('Content-Disposition'))->toContain('mar.imscc');
+        $files = cartridgeOf($answer->getContent());
+        $manifest = $files['imsmanifest.xml'];
+        $ns = 'http://www.imsglobal.org/xsd/imsccv1p3/imscp_v1p1';
+        $manifest->registerXPathNamespace('m', $ns);
+        $all = fn (string $path): array => array_map(strval(...), (array) $manifest->xpath($path));
+        expect($manifest->getNamespaces()[''])
+            ->toBe($ns)
+            ->and($all('/m:manifest/m:metadata/m:schema'))
+            ->toBe(['IMS Common Cartridge'])
+            ->and($all('/m:manifest/m:metadata/m:schemaversion'))
+            ->toBe(['1.3.0'])
+            ->and($all('//m:organization/@structure'))
+            ->toBe(['rooted-hierarchy'])
+            // One root without a title, a titled folder a week, titled links in them.
+            ->and($all('//m:organization/m:item/m:title'))
+            ->toBe([])
+            ->and($all('//m:organization/m:item/m:item/m:title')[0])
+            ->toBe('Week 1, from Mon 11 Jan')
+            ->and(count($all('//m:organization/m:item/m:item')))
+            ->toBe(13);
+        $refs = $all('//@identifierref');
+        $resources = $all('//m:resource/@identifier');
+        $hrefs = $all('//m:resource/m:file/@href');
+        expect($refs)
+            ->toHaveCount(25)
+            ->and($resources)
+            ->toEqualCanonicalizing($refs)
+            ->and(array_unique($all('//m:resource/@type')))
+            ->toBe(['imswl_xmlv1p3'])
+            ->and(array_diff($hrefs, array_keys($files)))
+            ->toBe([])
+            ->and(count($files))
+            ->toBe(26);
+        $ids = $all('//@identifier');
+        expect(count(array_unique($ids)))
+            ->toBe(count($ids))
+            ->and(preg_grep('/^[A-Za-z_][\w.-]*$/', $ids, PREG_GREP_INVERT))
+            ->toBe([]);
+        $link = $files[$hrefs[0]];
+        expect($link->getName())
+            ->toBe('webLink')
+            ->and($link->getNamespaces()[''])
+            ->toBe('http://www.imsglobal.org/xsd/imsccv1p3/imswl_v1p3')
+            ->and((string) $link->url['href'])
+            ->toContain('/join/');
 
-    $to = sys_get_temp_dir().'/mar.imscc';
-    expect(Artisan::call('nomada:cartridge', ['--section' => ['MAR'], '--to' => $to]))
-        ->toBe(0)
-        ->and(array_keys(cartridgeOf((string) file_get_contents($to))))
-        ->toBe(array_keys($files))
-        ->and(Artisan::call('nomada:cartridge', ['--to' => $to]))
-        ->toBe(1)
-        ->and(Artisan::call('nomada:cartridge', ['--section' => ['MAR'], '--to' => '/nowhere/x']))
-        ->toBe(1);
-});
+        $to = sys_get_temp_dir().'/mar.imscc';
+        expect(Artisan::call('nomada:cartridge', ['--section' => ['MAR'], '--to' => $to]))
+            ->toBe(0)
+            ->and(array_keys(cartridgeOf((string) file_get_contents($to))))
+            ->toBe(array_keys($files))
+            ->and(Artisan::call('nomada:cartridge', ['--to' => $to]))
+            ->toBe(1)
+            ->and(Artisan::call('nomada:cartridge', ['--section' => ['MAR'], '--to' => '/nowhere/x']))
+            ->toBe(1);
+    },
+);
 
 test('what we hold of a term is read back by our own reader as the same', function () {
-    DB::table('series')->where('section_id', $this->section('SPA')->id)->update(['title' => 'Spanish']);
+    DB::table('series')
+        ->where('section_id', $this->section('SPA')->id)
+        ->update(['title' => 'Spanish']);
     $files = app(RosterOut::class)(Term::query()->with('school')->firstOrFail());
     $data = SchoolReader::read($files);
     expect(array_filter($data->faults, fn ($f) => ! $f->isWarning))->toBe([]);
@@ -117,7 +125,10 @@ test('what we hold of a term is read back by our own reader as the same', functi
         expect(count($planned))->toBe(
             DB::table('sessions')
                 ->where('state', 'planned')
-                ->whereIn('series_id', DB::table('series')->where('section_id', $this->section($row['section'])->id)->select('id'))
+                ->whereIn(
+                    'series_id',
+                    DB::table('series')->where('section_id', $this->section($row['section'])->id)->select('id'),
+                )
                 ->count(),
         );
     }
@@ -143,7 +154,9 @@ test('the stream of ours is a feed that any reader can subscribe to, in pages', 
         return $x;
     };
     $first = $read($url);
-    $rel = fn (SimpleXMLElement $x, string $rel): ?string => ($x->xpath("//a:link[@rel='$rel']/@href")[0] ?? null)?->__toString();
+    $rel = fn (SimpleXMLElement $x, string $rel): ?string => (
+        $x->xpath("//a:link[@rel='$rel']/@href")[0] ?? null
+    )?->__toString();
     expect($rel($first, 'self'))
         ->toBe($url)
         ->and($rel($first, 'next'))
@@ -165,30 +178,36 @@ test('the stream of ours is a feed that any reader can subscribe to, in pages', 
         ->toContain('Join link: ');
     $ids = [...$first->xpath('//a:entry/a:id'), ...$second->xpath('//a:entry/a:id')];
     expect(count(array_unique(array_map(strval(...), $ids))))->toBe(22);
-    $this->withHeaders(['If-None-Match' => $this->get($url)->headers->get('ETag')])->get($url)->assertStatus(304);
-    $this->flushHeaders()->get("$url?page=-4")->assertOk();
+    $this->withHeaders(['If-None-Match' => $this->get($url)->headers->get('ETag')])
+        ->get($url)
+        ->assertStatus(304);
+    $this->flushHeaders()
+        ->get("$url?page=-4")
+        ->assertOk();
 });
 
-test('the course page of ours is always right, and is shown only within the pages that the school names', function () {
-    $url = SectionFeed::page($this->section('MAR'));
-    $page = $this->get($url)
-        ->assertOk()
-        ->assertSee('Tue 9 Feb, 10:00–10:47 Madrid')
-        ->assertSee('/join/');
-    expect($page->headers->get('Content-Security-Policy'))->toContain("frame-ancestors 'none'");
-    expect($page->getContent())->not->toContain('<form');
-    config(['places.embedded_in' => 'https://courses.school.example']);
-    expect($this->get($url)->headers->get('Content-Security-Policy'))
-        ->toContain('frame-ancestors https://courses.school.example')
-        ->and($this->as('A-1')->get('/today')->headers->get('Content-Security-Policy'))
-        ->toContain("frame-ancestors 'none'");
-    DB::table('sessions')
-        ->where('series_id', DB::table('series')->where('section_id', $this->section('MAR')->id)->value('id'))
-        ->where('day', '2027-02-09')
-        ->update(['state' => 'cancelled', 'reason' => 'boat trip']);
-    $this->get($url)->assertSee('cancelled, boat trip')->assertSeeInOrder(['Next session', 'Thu 11 Feb']);
-    $this->get(substr_replace($url, 'x', -9, 1))->assertNotFound();
-});
+test(
+    'the course page of ours is always right, and is shown only within the pages that the school names',
+    function () {
+        $url = SectionFeed::page($this->section('MAR'));
+        $page = $this->get($url)->assertOk()->assertSee('Tue 9 Feb, 10:00–10:47 Madrid')->assertSee('/join/');
+        expect($page->headers->get('Content-Security-Policy'))->toContain("frame-ancestors 'none'");
+        expect($page->getContent())->not->toContain('<form');
+        config(['places.embedded_in' => 'https://courses.school.example']);
+        expect($this->get($url)->headers->get('Content-Security-Policy'))
+            ->toContain('frame-ancestors https://courses.school.example')
+            ->and($this->as('A-1')->get('/today')->headers->get('Content-Security-Policy'))
+            ->toContain("frame-ancestors 'none'");
+        DB::table('sessions')
+            ->where('series_id', DB::table('series')->where('section_id', $this->section('MAR')->id)->value('id'))
+            ->where('day', '2027-02-09')
+            ->update(['state' => 'cancelled', 'reason' => 'boat trip']);
+        $this->get($url)
+            ->assertSee('cancelled, boat trip')
+            ->assertSeeInOrder(['Next session', 'Thu 11 Feb']);
+        $this->get(substr_replace($url, 'x', -9, 1))->assertNotFound();
+    },
+);
 
 test('free and busy tells when, and nothing of what', function () {
     $teacher = personCalled('T-2');
@@ -201,7 +220,13 @@ test('free and busy tells when, and nothing of what', function () {
     ]);
     $text = $this->get(PersonFeed::busy($teacher))->assertOk()->getContent();
     $busy = Reader::read($text)->VFREEBUSY;
-    $periods = array_map(strval(...), iterator_to_array($busy->select('FREEBUSY') ? new ArrayIterator($busy->select('FREEBUSY')) : new ArrayIterator([]), false));
+    $periods = array_map(
+        strval(...),
+        iterator_to_array(
+            $busy->select('FREEBUSY') ? new ArrayIterator($busy->select('FREEBUSY')) : new ArrayIterator([]),
+            false,
+        ),
+    );
     // The session from 10:00 to 10:47 in Madrid, and the dentist in the middle of it, are one.
     expect($periods[0])
         ->toBe('20270209T090000Z/20270209T110000Z')

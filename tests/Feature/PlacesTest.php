@@ -64,9 +64,7 @@ test('a place is tried before it is kept, and what stood elsewhere is to be publ
 });
 
 test('what cannot be a place is told beside its field, and nothing is kept', function (array $with, string $field) {
-    $this->as('A-1')
-        ->put('/publishing/places/calendar', placeForm($with))
-        ->assertSessionHasErrors($field);
+    $this->as('A-1')->put('/publishing/places/calendar', placeForm($with))->assertSessionHasErrors($field);
     expect(DB::table('places')->count())->toBe(0);
 })->with([
     [['kind' => 'smtp'], 'kind'],
@@ -89,15 +87,24 @@ test('a page of ours stands by itself: nothing is sent, and nothing can drift', 
 
 test('drift is found, shown side by side, kept or put back, and what is left alone is named', function () {
     Artisan::call('nomada:publish');
-    expect(Artisan::call('nomada:drift'))->toBe(0)->and(DB::table('drifts')->count())->toBe(0);
-    $this->standins->put('/course/pages/MAR/items/week-6', '{"title":"Mine","block":"6","fields":{"Join link":"x"}}');
+    expect(Artisan::call('nomada:drift'))
+        ->toBe(0)
+        ->and(DB::table('drifts')->count())
+        ->toBe(0);
+    $this->standins->put(
+        '/course/pages/MAR/items/week-6',
+        '{"title":"Mine","block":"6","fields":{"Join link":"x"}}',
+    );
     Http::withToken($this->standins->token)->delete($this->standins->url.'/course/pages/MAR/items/week-7');
     $post = $this->standins->get('/stream/sections/MAR')['posts'][0]['id'];
     Http::withToken($this->standins->token)->delete($this->standins->url."/stream/posts/$post");
     $this->as('A-1')
         ->post('/publishing/drift/look')
         ->assertSessionHas('said', 'Looked at 36; 3 were changed there.');
-    $page = $this->get('/publishing/drift')->assertSee('Mine')->assertSee('Live session')->assertSee('It was deleted there');
+    $page = $this->get('/publishing/drift')
+        ->assertSee('Mine')
+        ->assertSee('Live session')
+        ->assertSee('It was deleted there');
     expect(substr_count($page->getContent(), 'It was deleted there'))->toBe(2);
     $this->get('/publishing')->assertSee('3 things changed there');
     // Looked at again, nothing is doubled; and what is as it was left again is nothing to be asked about.
@@ -107,11 +114,15 @@ test('drift is found, shown side by side, kept or put back, and what is left alo
     $ids = fn (string $key) => [Placement::query()->where('key', $key)->value('id')];
     $this->post('/publishing/drift/kept', ['chosen' => $ids('MAR/week-6')])->assertSessionHas('said');
     $this->get('/publishing/drift')->assertSee('Left alone')->assertSee('Week 6');
-    DB::table('placements')->where('key', 'MAR/week-6')->update(['wanted_print' => 'newer']);
+    DB::table('placements')
+        ->where('key', 'MAR/week-6')
+        ->update(['wanted_print' => 'newer']);
     Artisan::call('nomada:publish');
     expect($this->standins->get('/course/pages/MAR')['items'])
         ->toHaveCount(13)
-        ->and(collect($this->standins->get('/course/pages/MAR')['items'])->firstWhere('item', 'MAR/week-6')['title'])
+        ->and(
+            collect($this->standins->get('/course/pages/MAR')['items'])->firstWhere('item', 'MAR/week-6')['title'],
+        )
         ->toBe('Mine');
 
     $this->post('/publishing/drift/back', ['chosen' => [...$ids('MAR/week-7'), ...$ids('MAR/opening')]]);
@@ -170,48 +181,64 @@ test('a run goes only where it was told to, is stopped and goes on by hand, and 
 test('a run that begins later publishes what differs then, once', function () {
     momentAt('2027-02-09', '12:00');
     $later = ['sections' => ['MAR'], 'later' => 1, 'date' => '9 Feb', 'time' => '18:30'];
-    $this->as('A-1')->post('/publishing/runs', ['date' => '9 Feb', 'time' => '11:30'] + $later)->assertSessionHasErrors('at');
+    $this->as('A-1')
+        ->post('/publishing/runs', ['date' => '9 Feb', 'time' => '11:30'] + $later)
+        ->assertSessionHasErrors('at');
     $this->post('/publishing/runs', ['time' => 'later'] + $later)->assertSessionHasErrors('time');
     $this->post('/publishing/runs', ['time' => ''] + $later)->assertSessionHasErrors('time');
     $this->post('/publishing/runs', $later)->assertSessionHasNoErrors();
     $run = Run::query()->where('kind', 'publish')->firstOrFail();
     Artisan::call('nomada:take-up', ['--idle' => 0]);
-    expect($run->refresh()->ended_at)->toBeNull()->and(DB::table('run_steps')->where('lane', '!=', 'link')->count())->toBe(0);
+    expect($run->refresh()->ended_at)
+        ->toBeNull()
+        ->and(DB::table('run_steps')->where('lane', '!=', 'link')->count())
+        ->toBe(0);
     momentAt('2027-02-09', '18:31');
     Artisan::call('nomada:take-up');
     Artisan::call('nomada:take-up');
     $this->work();
-    expect(DB::table('run_steps')->where(['run_id' => $run->id, 'state' => 'done'])->count())
+    expect(
+        DB::table('run_steps')
+            ->where(['run_id' => $run->id, 'state' => 'done'])
+            ->count(),
+    )
         ->toBe(19)
         ->and($run->refresh()->ended_at)
         ->not->toBeNull();
 });
 
-test('known rooms: the room is that of the account which holds the series, and its address is shown to nobody before', function () {
-    DB::table('host_accounts')->delete();
-    $account = DB::table('host_accounts')->insertGetId([
-        'name' => 'Harbour',
-        'hosting_plan_id' => DB::table('hosting_plans')->value('id') ??
-            DB::table('hosting_plans')->insertGetId(['name' => 'Small', 'seats' => 30, 'minutes' => 600]),
-    ]);
-    DB::table('series')->update(['host_account_id' => $account]);
-    $list = fn (string $text) => ['rooms' => UploadedFile::fake()->createWithContent('rooms.csv', $text)];
-    $this->as('A-1')->put('/publishing/places/bridge', ['kind' => 'known-rooms']);
-    $this->post('/publishing/rooms', $list("account,address,dial_in,pin\nNobody,http://x.example,,\n"))
-        ->assertSessionHasErrors('rooms');
-    expect(DB::table('known_rooms')->count())->toBe(0);
-    $this->post('/publishing/rooms', $list("account,address,dial_in,pin\nHarbour,https://rooms.example/7,+34 910,11\n"))
-        ->assertSessionHasNoErrors();
-    expect(DB::table('known_rooms')->value('address'))->not->toContain('rooms.example');
-    $bridge = app(ConferenceBridge::class);
-    $room = $bridge->makeRoom((string) DB::table('series')->value('uid'), 'A class');
-    expect([$room->id, $room->dialIn, $room->pin])
-        ->toBe(['Harbour', '+34 910', '11'])
-        ->and($bridge->admit($room->id, 'S-1', 'Galia', false))
-        ->toBe('https://rooms.example/7')
-        ->and(fn () => $bridge->act($room->id, 'm', 'end', 0))
-        ->toThrow(Nomada\App\Destinations\DestinationFailure::class, 'nothing can be asked of');
-});
+test(
+    'known rooms: the room is that of the account which holds the series, and its address is shown to nobody before',
+    function () {
+        DB::table('host_accounts')->delete();
+        $account = DB::table('host_accounts')->insertGetId([
+            'name' => 'Harbour',
+            'hosting_plan_id' => DB::table('hosting_plans')->value('id') ??
+                DB::table('hosting_plans')->insertGetId(['name' => 'Small', 'seats' => 30, 'minutes' => 600]),
+        ]);
+        DB::table('series')->update(['host_account_id' => $account]);
+        $list = fn (string $text) => ['rooms' => UploadedFile::fake()->createWithContent('rooms.csv', $text)];
+        $this->as('A-1')->put('/publishing/places/bridge', ['kind' => 'known-rooms']);
+        $this->post(
+            '/publishing/rooms',
+            $list("account,address,dial_in,pin\nNobody,http://x.example,,\n"),
+        )->assertSessionHasErrors('rooms');
+        expect(DB::table('known_rooms')->count())->toBe(0);
+        $this->post(
+            '/publishing/rooms',
+            $list("account,address,dial_in,pin\nHarbour,https://rooms.example/7,+34 910,11\n"),
+        )->assertSessionHasNoErrors();
+        expect(DB::table('known_rooms')->value('address'))->not->toContain('rooms.example');
+        $bridge = app(ConferenceBridge::class);
+        $room = $bridge->makeRoom((string) DB::table('series')->value('uid'), 'A class');
+        expect([$room->id, $room->dialIn, $room->pin])
+            ->toBe(['Harbour', '+34 910', '11'])
+            ->and($bridge->admit($room->id, 'S-1', 'Galia', false))
+            ->toBe('https://rooms.example/7')
+            ->and(fn () => $bridge->act($room->id, 'm', 'end', 0))
+            ->toThrow(Nomada\App\Destinations\DestinationFailure::class, 'nothing can be asked of');
+    },
+);
 
 test('what is done side by side comes back in order, each with its own answer or fault', function () {
     $at = [];

@@ -221,7 +221,9 @@ test(
             ->toBe(1)
             ->and([$out['failed'], $out['asked']])
             ->toBe([[], 1])
-            ->and(DB::table('drifts')->join('placements', 'placements.id', '=', 'placement_id')->pluck('key')->all())
+            ->and(
+                DB::table('drifts')->join('placements', 'placements.id', '=', 'placement_id')->pluck('key')->all(),
+            )
             ->toBe(['MAR/week-6'])
             ->and(array_column($this->standins->get('/course/pages/MAR')['items'], 'item'))
             ->toContain('MAR/week-7');

@@ -27,7 +27,9 @@ function remindedPeople(): array
 test('a section reminds its students the evening before, each on their own clock, once', function () {
     momentAt('2027-02-08', '17:59');
     expect(remindedPeople())->toBe([]);
-    $this->as('T-2')->put('/sections/MAR/reminder', ['remind' => 'evening'])->assertSessionHasNoErrors();
+    $this->as('T-2')
+        ->put('/sections/MAR/reminder', ['remind' => 'evening'])
+        ->assertSessionHasNoErrors();
     expect(remindedPeople())->toBe([]);
     // 18:00 in Madrid is 17:00 in the Canaries, where one of them lives.
     momentAt('2027-02-08', '18:01');
@@ -38,12 +40,16 @@ test('a section reminds its students the evening before, each on their own clock
     expect(array_diff($second, $first))->toContain('Galia Zabalo');
     expect(remindedPeople())->toBe($second);
     postGoes();
-    expect(mailbox($this, 'S-1')[0]->text())->toContain('Y8 Marine Science, Tue 9 Feb 09:00–09:47')->not->toContain('/join/');
+    expect(mailbox($this, 'S-1')[0]->text())
+        ->toContain('Y8 Marine Science, Tue 9 Feb 09:00–09:47')
+        ->not->toContain('/join/');
 });
 
 test('a student chooses otherwise: not at all, hours before, or by the calendar', function () {
     DB::table('sections')->update(['remind' => 'evening']);
-    $this->as('S-1')->put('/me/reminder', ['remind' => 'calendar-10'])->assertSessionHasNoErrors();
+    $this->as('S-1')
+        ->put('/me/reminder', ['remind' => 'calendar-10'])
+        ->assertSessionHasNoErrors();
     expect($this->get(PersonFeed::address(personCalled('S-1')))->getContent())
         ->toContain('TRIGGER:-PT10M')
         ->and($this->as('A-1')->get('/people/S-1/calendar.ics')->getContent())
@@ -52,9 +58,13 @@ test('a student chooses otherwise: not at all, hours before, or by the calendar'
     $this->as('S-3')->put('/me/reminder', ['remind' => 'hours-2']);
     $this->as('S-3')->get('/me')->assertSee('two hours before, by letter');
     $this->put('/me/reminder', ['remind' => 'often'])->assertSessionHasErrors('remind');
-    $this->as('T-2')->put('/sections/MAR/reminder', ['remind' => 'calendar-10'])->assertSessionHasErrors('remind');
+    $this->as('T-2')
+        ->put('/sections/MAR/reminder', ['remind' => 'calendar-10'])
+        ->assertSessionHasErrors('remind');
     momentAt('2027-02-08', '20:00');
-    $mar = fn (array $names): array => array_values(array_intersect($names, ['Galia Zabalo', personCalled('S-2')->name(), personCalled('S-3')->name()]));
+    $mar = fn (array $names): array => array_values(
+        array_intersect($names, ['Galia Zabalo', personCalled('S-2')->name(), personCalled('S-3')->name()]),
+    );
     expect($mar(remindedPeople()))->toBe([]);
     momentAt('2027-02-09', '07:59');
     expect($mar(remindedPeople()))->toBe([]);
@@ -68,16 +78,23 @@ test('what is cancelled before the reminder goes is not reminded of; what is mov
     DB::table('sections')->update(['remind' => 'hours-1']);
     momentAt('2027-02-09', '09:05');
     expect(count(remindedPeople()))->toBeGreaterThanOrEqual(3);
-    $session = Session::query()->whereRelation('series.section', 'sourced_id', 'MAR')->where('day', '2027-02-09')->firstOrFail();
+    $session = Session::query()
+        ->whereRelation('series.section', 'sourced_id', 'MAR')
+        ->where('day', '2027-02-09')
+        ->firstOrFail();
     $session->update(['starts_at' => '2027-02-09 12:00+00', 'ends_at' => '2027-02-09 12:47+00']);
     momentAt('2027-02-09', '12:05');
     $n = Letter::query()->where('kind', 'reminder')->where('person_id', personCalled('S-1')->id)->count();
     remindedPeople();
-    expect(Letter::query()->where('kind', 'reminder')->where('person_id', personCalled('S-1')->id)->count())->toBe($n + 1);
+    expect(Letter::query()->where('kind', 'reminder')->where('person_id', personCalled('S-1')->id)->count())->toBe(
+        $n + 1,
+    );
     DB::table('letters')->delete();
     DB::table('reminded')->delete();
     remindedPeople();
     $session->update(['state' => 'cancelled']);
     postGoes();
-    expect(array_filter(mailbox($this, 'S-1'), fn ($m) => str_contains($m->text(), 'soon, on your clock')))->toBe([]);
+    expect(array_filter(mailbox($this, 'S-1'), fn ($m) => str_contains($m->text(), 'soon, on your clock')))->toBe(
+        [],
+    );
 });

@@ -12,7 +12,16 @@ beforeEach(function () {
     $this->mail = MailServer::shared();
     $this->mail->empty();
     $this->school();
-    config(['places.post' => ['kind' => 'smtp', 'url' => $this->mail->url(), 'user' => '', 'password' => '', 'pace' => '', 'timeout' => '']]);
+    config([
+        'places.post' => [
+            'kind' => 'smtp',
+            'url' => $this->mail->url(),
+            'user' => '',
+            'password' => '',
+            'pace' => '',
+            'timeout' => '',
+        ],
+    ]);
     app(Places::class)->forget();
     Artisan::call('nomada:links');
     Artisan::call('nomada:register');
@@ -39,10 +48,10 @@ test('a mail server is tried, and one that is not there is told; what could not 
     $this->as('A-1')
         ->put('/publishing/places/post/trial', ['kind' => 'smtp', 'url' => $this->mail->url()])
         ->assertSessionHas('trial.works', true);
-    $this->put('/publishing/places/post/trial', ['kind' => 'smtp', 'url' => 'smtp://127.0.0.1:9'])->assertSessionHas(
-        'trial.works',
-        false,
-    );
+    $this->put('/publishing/places/post/trial', [
+        'kind' => 'smtp',
+        'url' => 'smtp://127.0.0.1:9',
+    ])->assertSessionHas('trial.works', false);
     config(['places.post.url' => 'smtp://127.0.0.1:9']);
     app(Places::class)->forget();
     app(Nomada\App\Post\Letters::class)->invite(Nomada\App\Models\Timetable\Series::query()->firstOrFail());

@@ -32,66 +32,81 @@ function causesOf(array $truth): array
     return $out;
 }
 
-test('before anything is published nobody sees anything; afterwards everybody sees what the door would say', function () {
-    $before = truthOf(['--section' => ['MAR']]);
-    expect(causesOf($before))->toBe([
-        'not-published missing calendar MAR',
-        'not-published missing class-stream MAR',
-        'not-published missing course-page MAR',
-    ]);
-    $calendar = collect($before['differences'])->firstWhere('place', 'calendar');
-    expect($calendar['people'])
-        ->toEqualCanonicalizing(['S-1', 'S-2', 'S-3', 'T-2'])
-        ->and($calendar['sessions'])
-        ->toBe(['2027-02-09T09:00:00Z', '2027-02-11T09:00:00Z']);
-    Artisan::call('nomada:publish');
-    $after = truthOf();
-    expect($after)->toMatchArray(['people' => 6, 'differences' => []]);
-    // Four of MAR with two sessions each, two of SPA with one or more.
-    expect($after['sessions'])->toBeGreaterThanOrEqual(10);
-    expect(Artisan::call('nomada:truth'))->toBe(0);
-    expect(json_decode(DB::table('looked_at')->where('what', 'truth')->value('result'), true))->toMatchArray([
-        'differing' => 0,
-        'people' => 6,
-    ]);
-});
+test(
+    'before anything is published nobody sees anything; afterwards everybody sees what the door would say',
+    function () {
+        $before = truthOf(['--section' => ['MAR']]);
+        expect(causesOf($before))->toBe([
+            'not-published missing calendar MAR',
+            'not-published missing class-stream MAR',
+            'not-published missing course-page MAR',
+        ]);
+        $calendar = collect($before['differences'])->firstWhere('place', 'calendar');
+        expect($calendar['people'])
+            ->toEqualCanonicalizing(['S-1', 'S-2', 'S-3', 'T-2'])
+            ->and($calendar['sessions'])
+            ->toBe(['2027-02-09T09:00:00Z', '2027-02-11T09:00:00Z']);
+        Artisan::call('nomada:publish');
+        $after = truthOf();
+        expect($after)->toMatchArray(['people' => 6, 'differences' => []]);
+        // Four of MAR with two sessions each, two of SPA with one or more.
+        expect($after['sessions'])->toBeGreaterThanOrEqual(10);
+        expect(Artisan::call('nomada:truth'))->toBe(0);
+        expect(json_decode(DB::table('looked_at')->where('what', 'truth')->value('result'), true))->toMatchArray([
+            'differing' => 0,
+            'people' => 6,
+        ]);
+    },
+);
 
-test('who sees something else, and why: unpublished, changed there, deleted there, left alone, no answer', function () {
-    Artisan::call('nomada:publish');
-    // A session is moved, and not published yet.
-    $session = Session::query()
-        ->whereRelation('series.section', 'sourced_id', 'MAR')
-        ->where('day', '2027-02-09')
-        ->firstOrFail();
-    $this->as('A-1')
-        ->put("/sections/MAR/series/$session->series_id/sessions/$session->id", [
-            'move_day' => '2027-02-10',
-            'move_start' => '12',
-            'move_end' => '12:30',
-        ])
-        ->assertSessionHasNoErrors();
-    $truth = truthOf(['--section' => ['MAR']]);
-    expect(causesOf($truth))->toContain('not-published other-words course-page MAR');
-    Artisan::call('nomada:publish');
-    expect(truthOf()['differences'])->toBe([]);
+test(
+    'who sees something else, and why: unpublished, changed there, deleted there, left alone, no answer',
+    function () {
+        Artisan::call('nomada:publish');
+        // A session is moved, and not published yet.
+        $session = Session::query()
+            ->whereRelation('series.section', 'sourced_id', 'MAR')
+            ->where('day', '2027-02-09')
+            ->firstOrFail();
+        $this->as('A-1')
+            ->put("/sections/MAR/series/$session->series_id/sessions/$session->id", [
+                'move_day' => '2027-02-10',
+                'move_start' => '12',
+                'move_end' => '12:30',
+            ])
+            ->assertSessionHasNoErrors();
+        $truth = truthOf(['--section' => ['MAR']]);
+        expect(causesOf($truth))->toContain('not-published other-words course-page MAR');
+        Artisan::call('nomada:publish');
+        expect(truthOf()['differences'])->toBe([]);
 
-    $uid = Placement::query()->where('key', 'like', 'S-1/%')->where('section_id', $this->section('MAR')->id)->value('key');
-    $path = '/calendar/people/S-1/'.substr($uid, 4).'.ics';
-    $text = $this->standins->text($path);
-    $put = fn (string $body) => Http::withToken($this->standins->token)->withBody($body, 'text/calendar')->put($this->standins->url.$path);
-    $put(preg_replace('/\r\nURL[^\r]*(\r\n [^\r]*)*/', "\r\nURL:https://elsewhere.example", $text));
-    expect(causesOf(truthOf()))->toBe(['changed-there other-link calendar MAR']);
-    $put($text);
-    expect(truthOf()['differences'])->toBe([]);
-    Http::withToken($this->standins->token)->delete($this->standins->url.$path);
-    expect(causesOf(truthOf()))->toBe(['deleted-there missing calendar MAR']);
-    Placement::query()->where('key', $uid)->update(['left_alone' => true]);
-    expect(causesOf(truthOf()))->toBe(['left-alone missing calendar MAR']);
-    Placement::query()->where('key', $uid)->update(['left_alone' => false]);
-    $put($text);
-    $this->standins->behave('stream', ['failures' => 99, 'words' => 'Out of order']);
-    expect(causesOf(truthOf(['--section' => ['MAR']])))->toBe(['no-answer missing class-stream MAR']);
-});
+        $uid = Placement::query()
+            ->where('key', 'like', 'S-1/%')
+            ->where('section_id', $this->section('MAR')->id)
+            ->value('key');
+        $path = '/calendar/people/S-1/'.substr($uid, 4).'.ics';
+        $text = $this->standins->text($path);
+        $put = fn (string $body) => Http::withToken($this->standins->token)
+            ->withBody($body, 'text/calendar')
+            ->put($this->standins->url.$path);
+        $put(preg_replace('/\r\nURL[^\r]*(\r\n [^\r]*)*/', "\r\nURL:https://elsewhere.example", $text));
+        expect(causesOf(truthOf()))->toBe(['changed-there other-link calendar MAR']);
+        $put($text);
+        expect(truthOf()['differences'])->toBe([]);
+        Http::withToken($this->standins->token)->delete($this->standins->url.$path);
+        expect(causesOf(truthOf()))->toBe(['deleted-there missing calendar MAR']);
+        Placement::query()
+            ->where('key', $uid)
+            ->update(['left_alone' => true]);
+        expect(causesOf(truthOf()))->toBe(['left-alone missing calendar MAR']);
+        Placement::query()
+            ->where('key', $uid)
+            ->update(['left_alone' => false]);
+        $put($text);
+        $this->standins->behave('stream', ['failures' => 99, 'words' => 'Out of order']);
+        expect(causesOf(truthOf(['--section' => ['MAR']])))->toBe(['no-answer missing class-stream MAR']);
+    },
+);
 
 test('a place of ours is true by itself', function () {
     foreach (['course', 'calendar', 'stream'] as $place) {
@@ -116,10 +131,17 @@ test('looking as a student: every place read back beside the door, and what diff
         ->assertSee('Tue 9 Feb, 10:00–10:47 Madrid');
     // No secret of the student's is shown to whoever looks.
     expect($page->getContent())->not->toContain('/join/');
-    $this->standins->put('/course/pages/MAR/items/week-5', '{"title":"x","block":"5","fields":{"Sessions":["Tue 9 Feb, 11:00"]}}');
+    $this->standins->put(
+        '/course/pages/MAR/items/week-5',
+        '{"title":"x","block":"5","fields":{"Sessions":["Tue 9 Feb, 11:00"]}}',
+    );
     $this->get($look)->assertSee('otherwise:')->assertSee('Tue 9 Feb, 11:00');
-    $this->get("$look?date=2027-03-01&time=08:00")->assertSee('Tue 2 Mar')->assertDontSee('Tue 9 Feb 10');
-    $this->get("$look?date=2027-02-08&time=x")->assertOk()->assertSee('fault', false);
+    $this->get("$look?date=2027-03-01&time=08:00")
+        ->assertSee('Tue 2 Mar')
+        ->assertDontSee('Tue 9 Feb 10');
+    $this->get("$look?date=2027-02-08&time=x")
+        ->assertOk()
+        ->assertSee('fault', false);
     // Of the sections that a teacher has in common with them only.
     $this->as('T-1')->get($look)->assertNotFound();
     $this->as('T-2')->get($look)->assertOk();

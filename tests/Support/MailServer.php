@@ -35,7 +35,8 @@ final class MailServer
                 'aiosmtpd.handlers.Mailbox',
                 $folder,
             ]);
-            Services::waitFor(self::$shared->port, 20) || throw new RuntimeException('The mail server did not come up');
+            Services::waitFor(self::$shared->port, 20) ||
+                throw new RuntimeException('The mail server did not come up');
             register_shutdown_function(fn () => self::$shared?->end());
         }
 
@@ -50,7 +51,10 @@ final class MailServer
     /** @return list<string> letters as they came */
     public function letters(): array
     {
-        return array_map(fn (string $f): string => (string) file_get_contents($f), glob("$this->folder/new/*") ?: []);
+        return array_map(
+            fn (string $f): string => (string) file_get_contents($f),
+            glob("$this->folder/new/*") ?: [],
+        );
     }
 
     public function empty(): void

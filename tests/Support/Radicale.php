@@ -99,6 +99,8 @@ final class Radicale
 
     public function delete(string $path): void
     {
-        Http::withBasicAuth(self::USER, self::PASSWORD)->delete($this->url().$path)->throw();
+        Http::withBasicAuth(self::USER, self::PASSWORD)
+            ->delete($this->url().$path)
+            ->throw();
     }
 }

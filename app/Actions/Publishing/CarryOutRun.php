@@ -85,7 +85,8 @@ final class CarryOutRun
     private function isLost(Throwable $e): bool
     {
         // 57P01 to 57P03: the server was shut down, or is starting; 08: the connection broke (PostgreSQL, appendix A).
-        return $this->causedByLostConnection($e) || preg_match('/SQLSTATE\[(57P0[123]|08)/', $e->getMessage()) === 1;
+        return $this->causedByLostConnection($e) ||
+            preg_match('/SQLSTATE\[(57P0[123]|08)/', $e->getMessage()) === 1;
     }
 
     /**

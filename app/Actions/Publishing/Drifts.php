@@ -27,8 +27,8 @@ use Throwable;
 
 /**
  * What somebody else has changed or deleted at the destinations, found by reading them back: theirs is kept (and then
- * left alone and named), or ours is put back. A space (a page, a stream, somebody's calendar) is read at once; where the
- * version is the one that we left, nothing else is asked.
+ * left alone and named), or ours is put back. A space (a page, a stream, somebody's calendar) is read at once; where
+ * the version is the one that we left, nothing else is asked.
  */
 final class Drifts
 {
@@ -144,10 +144,7 @@ final class Drifts
     public function putBack(array $placements, Person $by, bool $queue = true): ?Run
     {
         return DB::transaction(function () use ($placements, $by, $queue): ?Run {
-            $rows = DB::table('drifts')
-                ->whereIntegerInRaw('placement_id', $placements)
-                ->lock('for update')
-                ->get();
+            $rows = DB::table('drifts')->whereIntegerInRaw('placement_id', $placements)->lock('for update')->get();
             foreach ($rows as $row) {
                 // Over exactly what was looked at: what is changed once more in the meantime is asked for again.
                 Placement::query()
@@ -223,9 +220,7 @@ final class Drifts
         $read = $standing->reject(
             fn (Placement $p): bool => isset($silent["{$place->value} ".explode('/', $p->key, 2)[0]]),
         );
-        DB::table('drifts')
-            ->whereIntegerInRaw('placement_id', array_diff($read->modelKeys(), $differ))
-            ->delete();
+        DB::table('drifts')->whereIntegerInRaw('placement_id', array_diff($read->modelKeys(), $differ))->delete();
 
         return [count($differ), $silent];
     }

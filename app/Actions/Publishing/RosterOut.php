@@ -17,9 +17,19 @@ use stdClass;
 /** What we hold of a term as an import folder: OneRoster 1.1 CSV and timetable.csv, as our own reader reads them. */
 final class RosterOut
 {
-    private const ROLES = ['student' => 'student', 'teacher' => 'teacher', 'coordinator' => 'administrator', 'guardian' => 'guardian'];
+    private const ROLES = [
+        'student' => 'student',
+        'teacher' => 'teacher',
+        'coordinator' => 'administrator',
+        'guardian' => 'guardian',
+    ];
 
-    private const PARTS = ['student' => 'student', 'teacher' => 'teacher', 'co-teacher' => 'aide', 'observer' => 'proctor'];
+    private const PARTS = [
+        'student' => 'student',
+        'teacher' => 'teacher',
+        'co-teacher' => 'aide',
+        'observer' => 'proctor',
+    ];
 
     /** @return array<string, string> files by name */
     public function __invoke(Term $term): array
@@ -28,7 +38,12 @@ final class RosterOut
             ->leftJoin('courses', 'courses.id', '=', 'course_id')
             ->where('term_id', $term->id)
             ->orderBy('sections.id')
-            ->get(['sections.*', 'courses.sourced_id as course', 'courses.title as course_title', 'courses.code as course_code']);
+            ->get([
+                'sections.*',
+                'courses.sourced_id as course',
+                'courses.title as course_title',
+                'courses.code as course_code',
+            ]);
         $ids = array_values(array_map(intval(...), $sections->pluck('id')->all()));
         $school = $term->school;
 
@@ -37,17 +52,40 @@ final class RosterOut
                 ['propertyName', 'value'],
                 ['manifest.version', '1.0'],
                 ['oneroster.version', '1.1'],
-                ...array_map(
-                    fn (string $file): array => ["file.$file", 'bulk'],
-                    ['academicSessions', 'classes', 'courses', 'enrollments', 'orgs', 'users'],
-                ),
+                ...array_map(fn (string $file): array => ["file.$file", 'bulk'], [
+                    'academicSessions',
+                    'classes',
+                    'courses',
+                    'enrollments',
+                    'orgs',
+                    'users',
+                ]),
             ],
             'orgs.csv' => [
-                ['sourcedId', 'status', 'dateLastModified', 'name', 'type', 'identifier', 'parentSourcedId', 'metadata.timeZone'],
+                [
+                    'sourcedId',
+                    'status',
+                    'dateLastModified',
+                    'name',
+                    'type',
+                    'identifier',
+                    'parentSourcedId',
+                    'metadata.timeZone',
+                ],
                 [$school->sourced_id, '', '', $school->name, 'school', $school->sourced_id, '', $school->time_zone],
             ],
             'academicSessions.csv' => [
-                ['sourcedId', 'status', 'dateLastModified', 'title', 'type', 'startDate', 'endDate', 'parentSourcedId', 'schoolYear'],
+                [
+                    'sourcedId',
+                    'status',
+                    'dateLastModified',
+                    'title',
+                    'type',
+                    'startDate',
+                    'endDate',
+                    'parentSourcedId',
+                    'schoolYear',
+                ],
                 [
                     $term->sourced_id,
                     '',
@@ -61,7 +99,16 @@ final class RosterOut
                 ],
             ],
             'courses.csv' => [
-                ['sourcedId', 'status', 'dateLastModified', 'schoolYearSourcedId', 'title', 'courseCode', 'grades', 'orgSourcedId'],
+                [
+                    'sourcedId',
+                    'status',
+                    'dateLastModified',
+                    'schoolYearSourcedId',
+                    'title',
+                    'courseCode',
+                    'grades',
+                    'orgSourcedId',
+                ],
                 ...$sections
                     ->whereNotNull('course')
                     ->unique('course')
@@ -81,7 +128,18 @@ final class RosterOut
                     ->all(),
             ],
             'classes.csv' => [
-                ['sourcedId', 'status', 'dateLastModified', 'title', 'grades', 'courseSourcedId', 'classType', 'location', 'schoolSourcedId', 'termSourcedIds'],
+                [
+                    'sourcedId',
+                    'status',
+                    'dateLastModified',
+                    'title',
+                    'grades',
+                    'courseSourcedId',
+                    'classType',
+                    'location',
+                    'schoolSourcedId',
+                    'termSourcedIds',
+                ],
                 ...$sections
                     ->map(
                         fn (stdClass $s): array => [
@@ -135,7 +193,22 @@ final class RosterOut
             ->get();
 
         return [
-            ['sourcedId', 'status', 'dateLastModified', 'enabledUser', 'orgSourcedIds', 'role', 'username', 'givenName', 'familyName', 'identifier', 'email', 'grades', 'agentSourcedIds', 'metadata.timeZone'],
+            [
+                'sourcedId',
+                'status',
+                'dateLastModified',
+                'enabledUser',
+                'orgSourcedIds',
+                'role',
+                'username',
+                'givenName',
+                'familyName',
+                'identifier',
+                'email',
+                'grades',
+                'agentSourcedIds',
+                'metadata.timeZone',
+            ],
             ...array_values(
                 $people
                     ->map(
@@ -176,7 +249,18 @@ final class RosterOut
             ->get(['enrolments.*', 'sections.sourced_id as section', 'people.sourced_id as person']);
 
         return [
-            ['sourcedId', 'status', 'dateLastModified', 'classSourcedId', 'schoolSourcedId', 'userSourcedId', 'role', 'primary', 'beginDate', 'endDate'],
+            [
+                'sourcedId',
+                'status',
+                'dateLastModified',
+                'classSourcedId',
+                'schoolSourcedId',
+                'userSourcedId',
+                'role',
+                'primary',
+                'beginDate',
+                'endDate',
+            ],
             ...array_values(
                 $rows
                     ->map(
@@ -213,16 +297,19 @@ final class RosterOut
                 ->where('is_extra', false)
                 ->whereIn('state', [SessionState::Planned, SessionState::Cancelled])
                 ->orderBy('starts_at')
-                ->get(['sessions.*', DB::raw('extract(epoch from starts_at)::bigint as s'), DB::raw('extract(epoch from ends_at)::bigint as e')]) as $row
+                ->get([
+                    'sessions.*',
+                    DB::raw('extract(epoch from starts_at)::bigint as s'),
+                    DB::raw('extract(epoch from ends_at)::bigint as e'),
+                ]) as $row
         ) {
             $sessions[(int) $row->series_id][] = Session::core((array) $row, (int) $row->s, (int) $row->e);
         }
         foreach ($all as $series) {
-            $own = array_map(
-                fn (PlannedSession $s): PlannedSession => $s,
-                $sessions[$series->id] ?? [],
-            );
-            foreach (TimetableWriter::rows($series->section->sourced_id, $series->title, $series->plan(), $own) as $row) {
+            $own = array_map(fn (PlannedSession $s): PlannedSession => $s, $sessions[$series->id] ?? []);
+            foreach (
+                TimetableWriter::rows($series->section->sourced_id, $series->title, $series->plan(), $own) as $row
+            ) {
                 $out[] = $row;
             }
         }

@@ -49,7 +49,9 @@ final readonly class SectionCartridge
                 $weeks[$facts->term->weekOf($session->day)][] = [
                     $session->start,
                     new CartridgeLink(
-                        $recording === null ? $line : (string) __('publishing.cartridge.recording', ['line' => $line]),
+                        $recording === null
+                            ? $line
+                            : (string) __('publishing.cartridge.recording', ['line' => $line]),
                         $address,
                     ),
                 ];

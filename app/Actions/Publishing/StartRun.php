@@ -282,9 +282,7 @@ final readonly class StartRun
     {
         $lanes = [];
         foreach (array_chunk($steps, 1000) as $chunk) {
-            DB::table('run_steps')->insert(
-                array_map(fn (array $s): array => [...$s, 'run_id' => $run->id], $chunk),
-            );
+            DB::table('run_steps')->insert(array_map(fn (array $s): array => [...$s, 'run_id' => $run->id], $chunk));
         }
         foreach ($steps as $step) {
             $lanes["{$step['section_id']} {$step['lane']}"] = [$step['section_id'], $step['lane']];

@@ -93,7 +93,16 @@ final class TellTruth
         foreach (
             DB::table('placements')
                 ->whereIntegerInRaw('section_id', $ids)
-                ->get(['section_id', 'place', 'key', 'person', 'wanted_print', 'standing_print', 'etag', 'left_alone']) as $row
+                ->get([
+                    'section_id',
+                    'place',
+                    'key',
+                    'person',
+                    'wanted_print',
+                    'standing_print',
+                    'etag',
+                    'left_alone',
+                ]) as $row
         ) {
             $rows[(int) $row->section_id][$row->place][$row->key] = $row;
         }
@@ -203,8 +212,8 @@ final class TellTruth
                 'row' => $row,
                 'door' => $door,
                 'link' => $one === null
-                    ? ''
-                    : $readers[$person]->links[$one->id] ?? ($one->hiddenOutside ? '' : $one->link),
+                        ? ''
+                        : $readers[$person]->links[$one->id] ?? ($one->hiddenOutside ? '' : $one->link),
                 'zone' => $facts->term->zone->name,
             ];
         }
@@ -284,7 +293,9 @@ final class TellTruth
             $expected['door'],
         );
         // A session that runs at this moment counts, on both sides.
-        $served = array_values(array_filter($served, fn (ServedEvent $e): bool => $e->end > $from && $e->start < $to));
+        $served = array_values(
+            array_filter($served, fn (ServedEvent $e): bool => $e->end > $from && $e->start < $to),
+        );
         foreach (Truth::ofCalendar($door, $served, Zone::named($expected['zone'])) as $difference) {
             $this->add(
                 self::cause($expected['row'], $found),
@@ -311,7 +322,7 @@ final class TellTruth
     /** @param  list<string>  $people */
     private function silent(mixed $came, Place $place, string $section, array $people): void
     {
-        if (! $came instanceof DestinationFailure && $came instanceof Throwable) {
+        if (! ($came instanceof DestinationFailure) && $came instanceof Throwable) {
             throw $came;
         }
         $this->add(Cause::NoAnswer, Seen::Missing, $place, $section, $people);

@@ -47,9 +47,7 @@ final readonly class TryPlace
         // What knows nothing of such a page, and says so, has answered.
         $answer = Service::at($place)->send('GET', $path, '', [], [404]);
 
-        return new Trial(true, [
-            (string) __('publishing.places.tried.answers', ['status' => $answer->status()]),
-        ]);
+        return new Trial(true, [(string) __('publishing.places.tried.answers', ['status' => $answer->status()])]);
     }
 
     private function calendars(PlaceSettings $place): Trial
@@ -58,7 +56,11 @@ final readonly class TryPlace
         if (! $place->isTemplate()) {
             return new Trial(true, [(string) __('publishing.places.tried.home', ['home' => $server->home()])]);
         }
-        $person = Person::query()->whereNotNull('email')->whereIn('role', ['student', 'teacher'])->orderBy('id')->first();
+        $person = Person::query()
+            ->whereNotNull('email')
+            ->whereIn('role', ['student', 'teacher'])
+            ->orderBy('id')
+            ->first();
         if ($person === null) {
             return new Trial(false, [(string) __('publishing.places.tried.nobody')]);
         }

@@ -93,7 +93,10 @@ final readonly class ReleaseRecording
                     ($by === null ? ', by itself' : ''),
             );
             // Whoever was not there reads that it can be seen now.
-            $missed = Person::query()->whereKey($people ?? $this->absent($fresh))->orderBy('id')->get();
+            $missed = Person::query()
+                ->whereKey($people ?? $this->absent($fresh))
+                ->orderBy('id')
+                ->get();
             foreach ($missed as $student) {
                 $this->letters->recorded($fresh->session, $fresh->id, $student);
             }

@@ -35,10 +35,7 @@ final readonly class Remind
             }
         }
         $n = 0;
-        $people = Person::query()
-            ->whereKey(array_keys($due))
-            ->orderBy('id')
-            ->get();
+        $people = Person::query()->whereKey(array_keys($due))->orderBy('id')->get();
         foreach ($people as $person) {
             $n += DB::transaction(fn (): int => $this->one($person, $due[$person->id]));
         }

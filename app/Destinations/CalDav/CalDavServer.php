@@ -125,8 +125,13 @@ final class CalDavServer
      *
      * @throws DestinationFailure
      */
-    public function put(string $collection, string $object, string $body, array $condition, Closure $title): Response
-    {
+    public function put(
+        string $collection,
+        string $object,
+        string $body,
+        array $condition,
+        Closure $title,
+    ): Response {
         $type = 'text/calendar; charset=utf-8';
         $answer = $this->send('PUT', $object, $body, null, [403, 404, 409, 412], $condition, $type);
         if (! in_array($answer->status(), [403, 404, 409], true)) {
@@ -149,7 +154,10 @@ final class CalDavServer
     /** @throws DestinationFailure */
     public function isThere(string $collection): bool
     {
-        return $this->send('PROPFIND', $collection, self::propfind('<d:resourcetype/>'), 0, [404, 403])->successful();
+        return $this->send('PROPFIND', $collection, self::propfind('<d:resourcetype/>'), 0, [
+            404,
+            403,
+        ])->successful();
     }
 
     /** @throws DestinationFailure */
@@ -236,7 +244,8 @@ final class CalDavServer
         $words = is_string($said) ? $said : (string) __("places.caldav.status.$status");
         if ($named !== null) {
             $key = "places.caldav.precondition.$named";
-            $words .= ' '.(trans()->has($key) ? __($key) : __('places.caldav.precondition.other', ['name' => $named]));
+            $words .=
+                ' '.(trans()->has($key) ? __($key) : __('places.caldav.precondition.other', ['name' => $named]));
         }
 
         throw new DestinationFailure($words, ! in_array($status, [409, 423, 424], true), null, $status);

@@ -34,7 +34,7 @@ final readonly class MultiStatus
         }
         $found = [];
         foreach ($paths->query('d:response', $root) ?: [] as $response) {
-            if (! $response instanceof DOMElement) {
+            if (! ($response instanceof DOMElement)) {
                 continue;
             }
             $href = self::text($paths, 'd:href', $response);

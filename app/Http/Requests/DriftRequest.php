@@ -15,7 +15,10 @@ final class DriftRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['chosen' => ['required', 'array', 'max:2000'], 'chosen.*' => ['integer', 'between:1,9000000000000']];
+        return [
+            'chosen' => ['required', 'array', 'max:2000'],
+            'chosen.*' => ['integer', 'between:1,9000000000000'],
+        ];
     }
 
     /** @return array<string, string> */

@@ -107,8 +107,8 @@ final readonly class TodayPage
                     'teacher' => $s->other ?? ($teachers[$s->section_id] ?? ''),
                     'registered' => (int) $s->registered,
                     'inside' => (int) $s->starts <= $now && $now < (int) $s->ends && $s->ended === null
-                        ? (int) $s->inside
-                        : null,
+                            ? (int) $s->inside
+                            : null,
                     'doors' => $this->doors(
                         $s,
                         $now,

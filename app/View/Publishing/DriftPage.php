@@ -52,10 +52,7 @@ final readonly class DriftPage
             ->orderBy('placements.id')
             ->limit(self::SHOWN)
             ->get(['placement_id', 'what', 'theirs', 'found_at']);
-        $placements = Placement::query()
-            ->whereIntegerInRaw('id', $rows->pluck('placement_id'))
-            ->get()
-            ->keyBy('id');
+        $placements = Placement::query()->whereIntegerInRaw('id', $rows->pluck('placement_id'))->get()->keyBy('id');
         $row = function (Placement $placement, ?stdClass $drift) use ($sections): DriftRow {
             $section = $sections[$placement->section_id] ?? throw new LogicException('Of no section of this page');
             $ours = [];

@@ -116,7 +116,7 @@ final readonly class LookPage
         $post = $came['post'] ?? null;
         unset($came['post']);
         foreach ($came as $one) {
-            if ($one instanceof Throwable && ! $one instanceof DestinationFailure) {
+            if ($one instanceof Throwable && ! ($one instanceof DestinationFailure)) {
                 throw $one;
             }
         }
@@ -150,11 +150,19 @@ final readonly class LookPage
                 continue;
             }
             [$opens, $door] = $this->door($who, $series, $session);
-            $rows[] = new LookRow($session->start, $session->end, $section->id, $this->name($section, $series), $opens, $door, [
-                Place::CoursePage->value => $this->onPage($section, $series, $session, $read),
-                Place::Calendar->value => $this->inCalendar($who, $calendar, $served, $session, $link),
-                Place::ClassStream->value => $this->inStream($section, $read),
-            ]);
+            $rows[] = new LookRow(
+                $session->start,
+                $session->end,
+                $section->id,
+                $this->name($section, $series),
+                $opens,
+                $door,
+                [
+                    Place::CoursePage->value => $this->onPage($section, $series, $session, $read),
+                    Place::Calendar->value => $this->inCalendar($who, $calendar, $served, $session, $link),
+                    Place::ClassStream->value => $this->inStream($section, $read),
+                ],
+            );
         }
         $own = array_column($series->sessionsOf($who->sourced_id), 'start');
         foreach ($served as $event) {
@@ -197,20 +205,32 @@ final readonly class LookPage
         if ($link === null) {
             return [false, (string) __('publishing.look.no_link')];
         }
-        [$answer, , , $school] = $this->doors->answer($link, $link->secret, $who, at: $session->start, askBridge: false);
+        [$answer, , , $school] = $this->doors->answer(
+            $link,
+            $link->secret,
+            $who,
+            at: $session->start,
+            askBridge: false,
+        );
         $zone = $who->zone();
 
         return $answer->reply->opens() && $answer->session?->start === $session->start
             ? [
                 true,
-                (string) __('publishing.look.lets_in', ['time' => $zone->clock($answer->opensAt ?? $session->start)]),
+                (string) __('publishing.look.lets_in', [
+                    'time' => $zone->clock($answer->opensAt ?? $session->start),
+                ]),
             ]
             : [false, (new DoorWords($zone, $school, $session->start))->why($answer)];
     }
 
     /** @param  array<string, array<string, Found>|Throwable|null>  $read */
-    private function onPage(SectionFacts $section, SeriesFacts $series, PlannedSession $session, array $read): LookCell
-    {
+    private function onPage(
+        SectionFacts $section,
+        SeriesFacts $series,
+        PlannedSession $session,
+        array $read,
+    ): LookCell {
         $page = $read["course-page $section->id"] ?? null;
         if (! is_array($page)) {
             return self::unread($page);

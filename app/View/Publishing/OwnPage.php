@@ -23,8 +23,12 @@ final readonly class OwnPage
      * @param  string|null  $next  the session whose turn it is
      * @param  list<OwnWeek>  $weeks  from this week on, then the past ones
      */
-    private function __construct(public string $title, public array $pinned, public ?string $next, public array $weeks)
-    {
+    private function __construct(
+        public string $title,
+        public array $pinned,
+        public ?string $next,
+        public array $weeks,
+    ) {
     }
 
     public static function of(Section $section, SectionFactsQuery $query, Clock $clock): self

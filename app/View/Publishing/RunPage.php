@@ -26,7 +26,14 @@ final class RunPage
                     array_map(fn (Place $p): string => $p->title(), Place::cases()),
                 ) as $lane => $title
         ) {
-            $lanes[$lane] = ['title' => $title, 'done' => 0, 'failed' => 0, 'asked' => 0, 'waiting' => 0, 'all' => 0];
+            $lanes[$lane] = [
+                'title' => $title,
+                'done' => 0,
+                'failed' => 0,
+                'asked' => 0,
+                'waiting' => 0,
+                'all' => 0,
+            ];
         }
         foreach (
             DB::table('run_steps')

@@ -23,16 +23,18 @@ final readonly class RunRecord
             ->select(['run_steps.id', 'sourced_id', 'lane', 'verb', 'key', 'state', 'tries', 'words', 'done_at']);
         foreach ($steps->lazyById(2000, 'run_steps.id', 'id') as $step) {
             $out(
-                CsvText::write([[
-                    $step->sourced_id,
-                    $step->lane,
-                    $step->verb,
-                    $step->key,
-                    $step->state,
-                    (string) $step->tries,
-                    (string) $step->words,
-                    $step->done_at === null ? '' : gmdate('Y-m-d\TH:i:s\Z', (int) strtotime($step->done_at)),
-                ]]),
+                CsvText::write([
+                    [
+                        $step->sourced_id,
+                        $step->lane,
+                        $step->verb,
+                        $step->key,
+                        $step->state,
+                        (string) $step->tries,
+                        (string) $step->words,
+                        $step->done_at === null ? '' : gmdate('Y-m-d\TH:i:s\Z', (int) strtotime($step->done_at)),
+                    ],
+                ]),
             );
         }
     }

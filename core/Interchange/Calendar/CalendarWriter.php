@@ -27,12 +27,8 @@ final class CalendarWriter
      * @param  list<EventSeries>  $series
      * @param  int|null  $alarm  minutes before each at which the calendar reminds of it
      */
-    public static function write(
-        array $series,
-        string $name = '',
-        string $refresh = '',
-        ?int $alarm = null,
-    ): string {
+    public static function write(array $series, string $name = '', string $refresh = '', ?int $alarm = null): string
+    {
         return Quietly::do(function () use ($series, $name, $refresh, $alarm): string {
             $calendar = self::calendar($series, $name, $refresh);
             foreach ($alarm === null ? [] : $calendar->select('VEVENT') as $event) {

@@ -48,7 +48,7 @@ final class Meaning
         return Quietly::do(function () use ($text): ?string {
             try {
                 $calendar = Reader::read($text);
-                if (! $calendar instanceof VCalendar) {
+                if (! ($calendar instanceof VCalendar)) {
                     return null;
                 }
                 $events = [];
@@ -62,7 +62,10 @@ final class Meaning
             }
             sort($events);
 
-            return json_encode($events, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
+            return json_encode(
+                $events,
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
+            );
         });
     }
 
@@ -72,7 +75,7 @@ final class Meaning
         $out = [];
         foreach ($event->children() as $child) {
             if (
-                ! $child instanceof Property ||
+                ! ($child instanceof Property) ||
                 in_array($child->name, self::SILENT, true) ||
                 str_starts_with((string) $child->name, 'X-')
             ) {
@@ -108,7 +111,7 @@ final class Meaning
     {
         $start = $event->DTSTART ?? null;
         $end = $event->DTEND ?? null;
-        if (! $start instanceof Moments) {
+        if (! ($start instanceof Moments)) {
             return '';
         }
         $from = $start->getDateTime();

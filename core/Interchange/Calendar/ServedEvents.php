@@ -24,24 +24,21 @@ final class ServedEvents
         return Quietly::do(function () use ($text, $from, $to): ?array {
             try {
                 $calendar = Reader::read($text);
-                if (! $calendar instanceof VCalendar) {
+                if (! ($calendar instanceof VCalendar)) {
                     return null;
                 }
                 $utc = new DateTimeZone('UTC');
-                $expanded = $calendar->expand(
-                    new DateTimeImmutable("@$from"),
-                    new DateTimeImmutable("@$to"),
-                    $utc,
-                );
+                $expanded = $calendar->expand(new DateTimeImmutable("@$from"), new DateTimeImmutable("@$to"), $utc);
                 $out = [];
                 foreach ($expanded->select('VEVENT') as $event) {
                     [$start, $end] = [$event->DTSTART ?? null, $event->DTEND ?? null];
-                    if (! $start instanceof Moments || (string) ($event->STATUS ?? '') === 'CANCELLED') {
+                    if (! ($start instanceof Moments) || (string) ($event->STATUS ?? '') === 'CANCELLED') {
                         continue;
                     }
                     $at = $start->getDateTime($utc)->getTimestamp();
                     $length =
-                        isset($event->DURATION) && $event->DURATION instanceof \Sabre\VObject\Property\ICalendar\Duration
+                        isset($event->DURATION) &&
+                        $event->DURATION instanceof \Sabre\VObject\Property\ICalendar\Duration
                             ? $start->getDateTime($utc)->add($event->DURATION->getDateInterval())->getTimestamp()
                             : $at;
                     $out[] = new ServedEvent(

@@ -3,13 +3,16 @@
 @switch($cell->state->value)
     @case('same')
         <x-shape is="published" /> <span>{{ $cell->words }}</span>
-        @break
+    @break
+
     @case('none')
         <span class="quiet">–</span>
-        @break
+    @break
+
     @case('ours')
         <x-shape is="published" /> <span class="quiet">{{ __('publishing.look.states.ours') }}</span>
-        @break
+    @break
+
     @default
         <x-shape is="wrong" /> <b class="bad">{{ __('publishing.look.states.' . $cell->state->value) }}</b>
         <span class="d-block">{{ $cell->words }}</span>

@@ -26,8 +26,10 @@
                             <b class="bad small">{{ __('presence.section.running', ['count' => $one->running]) }}</b>
                         @endif
                     </th>
-                    <td>{{ __('presence.section.of', ['came' => $one->counts['present'] + $one->counts['late'] + $one->counts['partial'],
-                        'all' => array_sum($one->counts) - $one->counts['excused']]) }}
+                    <td>{{ __('presence.section.of', [
+                        'came' => $one->counts['present'] + $one->counts['late'] + $one->counts['partial'],
+                        'all' => array_sum($one->counts) - $one->counts['excused'],
+                    ]) }}
                     </td>
                     <td class="num">{{ $one->counts['late'] ?: '' }}</td>
                     <td class="num">{{ $one->counts['absent'] ?: '' }}</td>

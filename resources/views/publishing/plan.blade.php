@@ -17,7 +17,8 @@
             <a @class(['pill', 'on' => $show === 'all']) href="{{ route('publishing', ['show' => 'all']) }}">All {{ $all }}</a>
             <a class="pill" href="{{ route('runs') }}">Past runs</a>
             @if ($drifts > 0)
-                <a class="pill" href="{{ route('drift') }}"><b class="todo">{{ trans_choice('publishing.drift.link', $drifts) }}</b></a>
+                <a class="pill" href="{{ route('drift') }}"><b
+                        class="todo">{{ trans_choice('publishing.drift.link', $drifts) }}</b></a>
             @else
                 <a class="pill" href="{{ route('drift') }}">{{ __('publishing.drift.title') }}</a>
             @endif

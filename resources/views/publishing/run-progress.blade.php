@@ -27,7 +27,8 @@
     @foreach ($lanes as $lane)
         <div class="lane">
             <h2>{{ $lane['title'] }}</h2><progress max="{{ max(1, $lane['all']) }}"
-                value="{{ $lane['all'] === 0 ? 1 : $lane['done'] + $lane['failed'] + $lane['asked'] }}" aria-label="{{ $lane['title'] }}"></progress>
+                value="{{ $lane['all'] === 0 ? 1 : $lane['done'] + $lane['failed'] + $lane['asked'] }}"
+                aria-label="{{ $lane['title'] }}"></progress>
             <span class="quiet">{{ $lane['all'] === 0 ? 'nothing to do' : "{$lane['done']} of {$lane['all']} done" }}</span>
             @if ($lane['failed'] > 0)
                 <span class="bad">{{ $lane['failed'] }} failed</span>
@@ -97,8 +98,15 @@
                 <td class="num">{{ $s->all }}</td>
                 <td class="num">{{ $s->done }}</td>
                 <td class="{{ $s->failed > 0 ? 'bad' : ($s->done < $s->all ? 'quiet' : 'good') }}">
-                    {{ $s->asked > 0 ? trans_choice('publishing.runs.asked', $s->asked) : ($s->failed > 0 ? "$s->failed failed" : ($s->done < $s->all ? 'waiting' : ($run->kind === 'links' ? 'linked'
-                        : 'published'))) }}
+                    {{ $s->asked > 0
+                        ? trans_choice('publishing.runs.asked', $s->asked)
+                        : ($s->failed > 0
+                            ? "$s->failed failed"
+                            : ($s->done < $s->all
+                                ? 'waiting'
+                                : ($run->kind === 'links'
+                                    ? 'linked'
+                                    : 'published'))) }}
                 </td>
             </tr>
         @endforeach

@@ -14,12 +14,13 @@
             @if ($run->halted_at !== null)
                 <x-act :to="route('run.go-on', $run)" :do="__('publishing.runs.go_on')" class="pill" />
             @elseif (!$isOver || $run->scope !== null)
-                <x-act :to="route('run.halt', $run)" :do="$run->scope !== null ? __('publishing.later.cancel') : __(
-                    'publishing.runs.halt')" class="pill" />
+                <x-act :to="route('run.halt', $run)" :do="$run->scope !== null ? __('publishing.later.cancel') : __('publishing.runs.halt')"
+                    class="pill" />
             @endif
             <a class="pill" href="{{ route('run.csv', $run) }}">{{ __('publishing.runs.csv') }}</a>
             <a class="pill" href="{{ route('runs') }}">Past runs</a><a class="pill" href="{{ route('board') }}">Every
-                section</a></div>
+                section</a>
+        </div>
     </div>
     <div x-data="progress" data-url="{{ route('run.progress', $run) }}" id="progress">@include('publishing.run-progress')</div>
 </x-app>

@@ -105,7 +105,8 @@
                     <li><b>My post</b><a href="{{ $post }}">Open</a></li>
                 @endif
                 @foreach ($places as $p)
-                    <li><b>{{ $p['name'] }}</b>@if ($p['page'] !== null)
+                    <li><b>{{ $p['name'] }}</b>
+                        @if ($p['page'] !== null)
                             <a href="{{ $p['page'] }}" aria-label="Course page of {{ $p['name'] }}">Course page</a>
                             @endif @if ($p['stream'] !== null)
                                 <a href="{{ $p['stream'] }}" aria-label="Class stream of {{ $p['name'] }}">Class stream</a>

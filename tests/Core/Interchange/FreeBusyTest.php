@@ -16,7 +16,7 @@ test('busy times are merged, cut to the span and put in order', function (array 
 test('every moment is busy in the merged ones exactly where it was in one of the others', function () {
     mt_srand(9);
     for ($n = 0; $n < 200; $n++) {
-        $busy = array_map(fn () => [$s = mt_rand(0, 60), $s + mt_rand(0, 12)], range(1, 6));
+        $busy = array_map(fn () => [($s = mt_rand(0, 60)), $s + mt_rand(0, 12)], range(1, 6));
         $merged = FreeBusy::merged($busy, 5, 55);
         $in = fn (array $spans, int $at): bool => array_filter($spans, fn ($p) => $p[0] <= $at && $at < $p[1]) !== [];
         for ($at = 0; $at < 80; $at++) {

@@ -44,7 +44,12 @@ test('what is wrong is told with its line, and what follows is read all the same
 test('a transcript in another encoding than UTF-8 is a fault of the whole file', function () {
     // The byte stays in here: a name of a data set with it would break the report of the tests.
     $faults = (new WebVtt('a.vtt', "WEBVTT\n\n00:01.000 --> 00:02.000\n\xE9"))->faults;
-    expect($faults)->toHaveCount(1)->and($faults[0]->line)->toBe(0)->and($faults[0]->sentence())->toContain('UTF-8');
+    expect($faults)
+        ->toHaveCount(1)
+        ->and($faults[0]->line)
+        ->toBe(0)
+        ->and($faults[0]->sentence())
+        ->toContain('UTF-8');
 });
 
 test('what is written is read back the same, and a part of it begins at nought', function () {

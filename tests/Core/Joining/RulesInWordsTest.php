@@ -180,8 +180,8 @@ test('a floor in a sentence', function (Floor $floor, string $words) {
 })->with([
     [
         new Floor(),
-        'Students may speak, use the camera and write in the chat, with the microphone off at first; only when given '
-            .'the '.
+        'Students may speak, use the camera and write in the chat, with the microphone off at first; only when given '.
+        'the '.
         'floor they show a screen and draw.',
     ],
     [new Floor(Who::Nobody, Who::Nobody, Who::Nobody, Who::Nobody, Who::Nobody), 'Students only listen.'],

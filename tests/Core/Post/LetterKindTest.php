@@ -42,15 +42,57 @@ test('what each kind of letter is', function (
     [LetterKind::Elsewhere, 'Sent to another section', '', ['name', 'class', 'school', 'when', 'page'], []],
     [LetterKind::Replaced, 'Replaced link', '', ['name', 'class', 'school', 'when', 'link', 'phone'], ['link']],
     [LetterKind::Guest, 'Guest\'s invitation', '', ['name', 'class', 'school', 'when', 'link', 'until'], ['link']],
-    [LetterKind::Guardian, 'Confirmation for guardians', 'stopped', ['name', 'class', 'school', 'when', 'child'], ['child']],
-    [LetterKind::Changed, 'Changed sessions', 'stopped quiet', ['name', 'class', 'school', 'when', 'change'], ['change']],
+    [
+        LetterKind::Guardian,
+        'Confirmation for guardians',
+        'stopped',
+        ['name', 'class', 'school', 'when', 'child'],
+        ['child'],
+    ],
+    [
+        LetterKind::Changed,
+        'Changed sessions',
+        'stopped quiet',
+        ['name', 'class', 'school', 'when', 'change'],
+        ['change'],
+    ],
     [LetterKind::Cancelled, 'Cancelled series', 'stopped', ['name', 'class', 'school', 'title'], []],
-    [LetterKind::Teacher, 'Host link for teachers', '', ['name', 'class', 'school', 'when', 'link', 'phone'], ['link']],
-    [LetterKind::Invitation, 'Invitation to set a password', 'account', ['name', 'school', 'link', 'until', 'sign_in'], ['link']],
+    [
+        LetterKind::Teacher,
+        'Host link for teachers',
+        '',
+        ['name', 'class', 'school', 'when', 'link', 'phone'],
+        ['link'],
+    ],
+    [
+        LetterKind::Invitation,
+        'Invitation to set a password',
+        'account',
+        ['name', 'school', 'link', 'until', 'sign_in'],
+        ['link'],
+    ],
     [LetterKind::Reset, 'Forgotten password', 'account', ['name', 'school', 'link', 'until', 'sign_in'], ['link']],
-    [LetterKind::NotHere, 'Not here yet', 'stopped absence', ['name', 'child', 'school', 'page', 'class', 'when'], ['child']],
-    [LetterKind::Missed, 'What was missed', 'stopped absence', ['name', 'child', 'school', 'page', 'missed'], ['child', 'missed']],
-    [LetterKind::Recording, 'Recording to be seen', 'stopped absence', ['name', 'child', 'school', 'page', 'class', 'when'], ['page']],
+    [
+        LetterKind::NotHere,
+        'Not here yet',
+        'stopped absence',
+        ['name', 'child', 'school', 'page', 'class', 'when'],
+        ['child'],
+    ],
+    [
+        LetterKind::Missed,
+        'What was missed',
+        'stopped absence',
+        ['name', 'child', 'school', 'page', 'missed'],
+        ['child', 'missed'],
+    ],
+    [
+        LetterKind::Recording,
+        'Recording to be seen',
+        'stopped absence',
+        ['name', 'child', 'school', 'page', 'class', 'when'],
+        ['page'],
+    ],
     [LetterKind::Reminder, 'Reminder', 'quiet', ['name', 'school', 'sessions', 'page'], ['sessions']],
 ]);
 
@@ -62,8 +104,8 @@ test('every kind has its line above', function () {
 });
 
 /*
- * Every usual letter as its reader gets it. A word that is changed on purpose is changed in letters.txt as well: what is
- * written to a whole school is read once more before it goes.
+ * Every usual letter as its reader gets it. A word that is changed on purpose is changed in letters.txt as well: what
+ * is written to a whole school is read once more before it goes.
  */
 test('the usual letters, word by word', function () {
     $all = '';

@@ -30,7 +30,12 @@ test('a night of other hours', function () {
     ]);
 });
 
-test('when, and by what, one is reminded', function (Reminder $reminder, ?string $due, ?int $alarm, bool $ofSections) {
+test('when, and by what, one is reminded', function (
+    Reminder $reminder,
+    ?string $due,
+    ?int $alarm,
+    bool $ofSections,
+) {
     $zone = Zone::named('Europe/Madrid');
     $start = (int) strtotime('2027-02-09T09:00:00Z');
     $at = $reminder->due($start, $zone);

@@ -27,7 +27,11 @@ function toldSeries(array $with = [], array $without = [], string $link = 'l', i
 function changesOf(array $was, array $is, int $now = 0): array
 {
     return array_map(
-        fn (SessionChange $c): string => $c->kind->value.' '.($c->was->start ?? '-').' '.($c->is->start ?? '-'),
+        fn (SessionChange $c): string => $c->kind->value.
+            ' '.
+            ($c->was->start ?? '-').
+            ' '.
+            ($c->is->start ?? '-'),
         Changes::between($was, $is, $now),
     );
 }
@@ -41,9 +45,18 @@ test('what became of a session', function (array $is, array $changes) {
     'longer' => [toldSeries(['b' => new ToldSession('b', 2000, 2601)]), ['moved 2000 2000']],
     'gone' => [toldSeries(without: ['b']), ['gone 2000 -']],
     'added' => [toldSeries(['x' => new ToldSession('x', 2700, 3300)]), ['added - 2700']],
-    'made up' => [toldSeries(['x' => new ToldSession('x', 2700, 3300, makesUp: '2027-02-09')]), ['makes-up - 2700']],
-    'another teacher' => [toldSeries(['b' => new ToldSession('b', 2000, 2600, teacher: 'N. H.')]), ['other-teacher 2000 2000']],
-    'another title' => [toldSeries(['b' => new ToldSession('b', 2000, 2600, title: 'Boats')]), ['other-title 2000 2000']],
+    'made up' => [
+        toldSeries(['x' => new ToldSession('x', 2700, 3300, makesUp: '2027-02-09')]),
+        ['makes-up - 2700'],
+    ],
+    'another teacher' => [
+        toldSeries(['b' => new ToldSession('b', 2000, 2600, teacher: 'N. H.')]),
+        ['other-teacher 2000 2000'],
+    ],
+    'another title' => [
+        toldSeries(['b' => new ToldSession('b', 2000, 2600, title: 'Boats')]),
+        ['other-title 2000 2000'],
+    ],
     'moved, and another teacher: the gravest' => [
         toldSeries(['b' => new ToldSession('b', 2001, 2600, title: 'x', teacher: 'N. H.')]),
         ['moved 2000 2001'],
@@ -83,35 +96,52 @@ test('what is over is told to nobody any more', function () {
         ->toBe([]);
 });
 
-test('after random changes, telling them and looking again finds nothing; and what is kept is read back the same', function () {
-    mt_srand(11);
-    for ($n = 0; $n < 200; $n++) {
-        $make = function (): array {
-            $sessions = [];
-            foreach (range('a', 'h') as $i => $key) {
-                if (mt_rand(0, 4) > 0) {
-                    $start = 1000 * ($i + 1) + 10 * mt_rand(0, 2);
-                    $sessions[$key] = new ToldSession($key, $start, $start + 600, mt_rand(0, 3) === 0, 'x', '', mt_rand(0, 3) === 0 ? 'T' : '');
+test(
+    'after random changes, telling them and looking again finds nothing; and what is kept is read back the same',
+    function () {
+        mt_srand(11);
+        for ($n = 0; $n < 200; $n++) {
+            $make = function (): array {
+                $sessions = [];
+                foreach (range('a', 'h') as $i => $key) {
+                    if (mt_rand(0, 4) > 0) {
+                        $start = 1000 * ($i + 1) + 10 * mt_rand(0, 2);
+                        $sessions[$key] = new ToldSession(
+                            $key,
+                            $start,
+                            $start + 600,
+                            mt_rand(0, 3) === 0,
+                            'x',
+                            '',
+                            mt_rand(0, 3) === 0 ? 'T' : '',
+                        );
+                    }
                 }
-            }
 
-            return ['u' => new ToldSeries('u', 'Tides', 'l', mt_rand(5, 6), $sessions)];
-        };
-        [$was, $is] = [$make(), $make()];
-        expect(Changes::between($is, $is, 0))->toBe([]);
-        $changed = array_filter(
-            array_keys($was['u']->sessions + $is['u']->sessions),
-            function (string $k) use ($was, $is): bool {
-                $seen = fn (?ToldSession $s): array => $s === null || $s->isCancelled ? [] : [$s->start, $s->end, $s->teacher, $s->title];
+                return ['u' => new ToldSeries('u', 'Tides', 'l', mt_rand(5, 6), $sessions)];
+            };
+            [$was, $is] = [$make(), $make()];
+            expect(Changes::between($is, $is, 0))->toBe([]);
+            $changed = array_filter(array_keys($was['u']->sessions + $is['u']->sessions), function (string $k) use (
+                $was,
+                $is,
+            ): bool {
+                $seen = fn (?ToldSession $s): array => $s === null || $s->isCancelled
+                    ? []
+                    : [$s->start, $s->end, $s->teacher, $s->title];
 
                 return $seen($was['u']->sessions[$k] ?? null) !== $seen($is['u']->sessions[$k] ?? null);
-            },
-        );
-        $told = array_filter(Changes::between($was, $is, 0), fn ($c) => $c->kind !== ChangeKind::OtherDoor);
-        expect(count($told))->toBe(count($changed));
-        expect(ToldSeries::from(json_decode((string) json_encode($is['u']->toArray()), true)))->toEqual($is['u']);
-        foreach ($told as $change) {
-            expect(SessionChange::from(json_decode((string) json_encode($change->toArray()), true)))->toEqual($change);
+            });
+            $told = array_filter(Changes::between($was, $is, 0), fn ($c) => $c->kind !== ChangeKind::OtherDoor);
+            expect(count($told))->toBe(count($changed));
+            expect(ToldSeries::from(json_decode((string) json_encode($is['u']->toArray()), true)))->toEqual(
+                $is['u'],
+            );
+            foreach ($told as $change) {
+                expect(SessionChange::from(json_decode((string) json_encode($change->toArray()), true)))->toEqual(
+                    $change,
+                );
+            }
         }
-    }
-});
+    },
+);

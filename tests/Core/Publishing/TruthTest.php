@@ -12,7 +12,10 @@ function doorSessions(array $hours): array
 {
     $base = strtotime('2027-02-09T00:00:00Z');
 
-    return array_map(fn ($h) => new DoorSession($base + (int) (3600 * $h), $base + (int) (3600 * $h) + 2700, 'a'), $hours);
+    return array_map(
+        fn ($h) => new DoorSession($base + (int) (3600 * $h), $base + (int) (3600 * $h) + 2700, 'a'),
+        $hours,
+    );
 }
 
 function servedEvents(array $hours, string $link = 'a', int $seconds = 2700): array
@@ -66,7 +69,9 @@ test('a day is the zone\'s', function () {
 test('against counting: differences tell exactly how many are missing and too many', function () {
     mt_srand(27);
     for ($n = 0; $n < 300; $n++) {
-        $hours = fn (): array => array_values(array_unique(array_map(fn () => 24 * mt_rand(0, 9) + 10, range(1, mt_rand(1, 8)))));
+        $hours = fn (): array => array_values(
+            array_unique(array_map(fn () => 24 * mt_rand(0, 9) + 10, range(1, mt_rand(1, 8)))),
+        );
         [$door, $there] = [$hours(), $hours()];
         $seen = array_count_values(
             seenOf(Truth::ofCalendar(doorSessions($door), servedEvents($there), Zone::named('UTC'))),

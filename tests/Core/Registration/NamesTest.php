@@ -17,7 +17,7 @@ test('the likeness of two texts is that of the published tables', function (stri
     expect(round(JaroWinkler::of($a, $b), 4))->toBe($like);
 })->with([
     ['MARTHA', 'MARHTA', 0.9611],
-    ['DWAYNE', 'DUANE', 0.8400],
+    ['DWAYNE', 'DUANE', 0.84],
     ['DIXON', 'DICKSONX', 0.8133],
     ['JONES', 'JOHNSON', 0.8324],
     ['ABROMS', 'ABRAMS', 0.9222],
@@ -35,7 +35,7 @@ test('the likeness of two texts is that of the published tables', function (stri
     ['ab', 'ba', 0.0],
     ['abc', 'cab', 0.0],
     // Four letters of a common beginning count, a fifth does not.
-    ['abcdx', 'abcdy', 0.9200],
+    ['abcdx', 'abcdy', 0.92],
     ['abcdex', 'abcdey', 0.9333],
     ['abcx', 'abcy', 0.8833],
     // One swap is a transposition of two letters.
@@ -49,10 +49,16 @@ test('the likeness of two texts is that of the published tables', function (stri
 ]);
 
 test('a name has its words in order, without marks, punctuation and case', function (string $typed, array $words) {
-    expect((new PersonName($typed))->words)->toBe($words)->and((new PersonName($typed))->joined)->toBe(implode(' ', $words));
+    expect((new PersonName($typed))->words)
+        ->toBe($words)
+        ->and((new PersonName($typed))->joined)
+        ->toBe(implode(' ', $words));
 })->with([
     ['Zoé  d\'Ávila-Núñez', ['avila', 'd', 'nunez', 'zoe']],
-    ['STRAßE Øre Łuk Ætna Œuvre Đan ðis þor ıl ŋa', ['aetna', 'dan', 'dis', 'il', 'luk', 'na', 'oeuvre', 'ore', 'strasse', 'thor']],
+    [
+        'STRAßE Øre Łuk Ætna Œuvre Đan ðis þor ıl ŋa',
+        ['aetna', 'dan', 'dis', 'il', 'luk', 'na', 'oeuvre', 'ore', 'strasse', 'thor'],
+    ],
     ['Ana, Ana', ['ana', 'ana']],
     ['R2 D2', ['d2', 'r2']],
     ['李 小龍', ['小龍', '李']],
@@ -110,7 +116,11 @@ test('whose an address is', function () {
         ->toBeFalse();
 });
 
-test('what was found is said in words, and what both names have is marked', function (Verdict $verdict, array $with, string $why) {
+test('what was found is said in words, and what both names have is marked', function (
+    Verdict $verdict,
+    array $with,
+    string $why,
+) {
     $registrant = new Registrant(1, 'Quiroga Ana', 'ana@home.example', 7);
     $entry = new RosterEntry(11, 'Ana María Quiroga', 'ana@school.example', 7);
     $finding = new Finding($registrant, $verdict, $entry, ...$with);

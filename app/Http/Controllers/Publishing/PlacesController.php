@@ -23,23 +23,34 @@ final class PlacesController extends Controller
         return view('publishing.places', ['page' => PlacesPage::of($places)]);
     }
 
-    public function update(PlaceRequest $request, Outside $service, Places $places, ChangePlace $change): RedirectResponse
-    {
+    public function update(
+        PlaceRequest $request,
+        Outside $service,
+        Places $places,
+        ChangePlace $change,
+    ): RedirectResponse {
         $change($request->settings($service, $places), $this->person($request));
 
-        return redirect()->to(route('places')."#$service->value")->with('said', __('publishing.places.kept'));
+        return redirect()
+            ->to(route('places')."#$service->value")
+            ->with('said', __('publishing.places.kept'));
     }
 
     public function reset(Request $request, Outside $service, ChangePlace $change): RedirectResponse
     {
         $change->reset($service, $this->person($request));
 
-        return redirect()->to(route('places')."#$service->value")->with('said', __('publishing.places.kept'));
+        return redirect()
+            ->to(route('places')."#$service->value")
+            ->with('said', __('publishing.places.kept'));
     }
 
     public function rooms(Request $request, KeepRooms $keep): RedirectResponse
     {
-        $request->validate(['rooms' => ['required', 'file', 'max:512']], ['rooms.*' => __('publishing.places.rooms_hint')]);
+        $request->validate(
+            ['rooms' => ['required', 'file', 'max:512']],
+            ['rooms.*' => __('publishing.places.rooms_hint')],
+        );
         $file = $request->file('rooms');
         $n = $keep($file->getClientOriginalName(), (string) $file->get(), $this->person($request));
 

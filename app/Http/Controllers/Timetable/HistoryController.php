@@ -37,7 +37,10 @@ final class HistoryController extends Controller
             throw new Fault('This series is gone. Tell them of its deletion instead.', 'change');
         }
         // Once published, all that was not told yet goes together, and is not told again when it is published.
-        $n = $series === null ? $letters->cancelled($found) : $told->now($section->id) ?? $letters->changed($series, $found);
+        $n =
+            $series === null
+                ? $letters->cancelled($found)
+                : $told->now($section->id) ?? $letters->changed($series, $found);
 
         return redirect()
             ->route('section', $section)

@@ -10,7 +10,11 @@ use Nomada\Core\Post\LetterKind;
 final readonly class LookLetter
 {
     /** @param  bool|null  $isThere  in their mailbox; null where the post office cannot be read back */
-    public function __construct(public LetterKind $kind, public string $of, public int $sentAt, public ?bool $isThere)
-    {
+    public function __construct(
+        public LetterKind $kind,
+        public string $of,
+        public int $sentAt,
+        public ?bool $isThere,
+    ) {
     }
 }

@@ -7,7 +7,8 @@
             <tr>
                 <th scope="row"><a href="{{ route('section', $row->section) }}">{{ $row->name }}</a></th>
                 <td>{{ $row->place->title() }}, {{ $row->label }}</td>
-                <td><x-act :to="route('drift.take-back', $row->placement)" :do="__('publishing.drift.take_back')" :about="$row->label" /></td>
+                <td><x-act :to="route('drift.take-back', $row->placement)" :do="__('publishing.drift.take_back')"
+                    :about="$row->label" /></td>
             </tr>
         @endforeach
     </tbody>

@@ -17,7 +17,8 @@
                     <td><input class="form-check-input" type="checkbox" name="chosen[]" value="{{ $row->placement }}"
                             aria-label="{{ __('publishing.drift.choose', ['what' => "$row->name, $row->label"]) }}"></td>
                     <th scope="row"><a href="{{ route('section', $row->section) }}">{{ $row->name }}</a>
-                        <small class="d-block">{{ $row->place->title() }}, {{ $row->label }}</small></th>
+                        <small class="d-block">{{ $row->place->title() }}, {{ $row->label }}</small>
+                    </th>
                     @if ($row->changes === null)
                         <td class="quiet">{{ $row->label }}</td>
                         <td><b class="bad">{{ __('publishing.drift.gone') }}</b></td>

@@ -17,9 +17,11 @@
         <x-place-field of="{{ $card->service()->value }}" name="user" :label="__('publishing.places.user')" :mine="$mine"
             :value="$card->settings->user" />
         <x-place-field of="{{ $card->service()->value }}" name="password" type="password" :label="__('publishing.places.password')"
-            :mine="$mine" :hint="$card->hasPassword() ? __('publishing.places.password_kept') : __('publishing.places.password_hint')" />
+            :mine="$mine"
+            :hint="$card->hasPassword() ? __('publishing.places.password_kept') : __('publishing.places.password_hint')" />
         <x-place-field of="{{ $card->service()->value }}" name="pace" :label="__('publishing.places.pace')" :mine="$mine"
-            :value="$card->settings->pace" :hint="__('publishing.places.pace_hint')" />
+            :value="$card->settings->pace"
+            :hint="__('publishing.places.pace_hint')" />
         <x-place-field of="{{ $card->service()->value }}" name="timeout" :label="__('publishing.places.timeout')" :mine="$mine"
             :value="$card->settings->timeout" />
     </div>
