@@ -99,7 +99,7 @@ test('what each kind of letter is', function (
 test('every kind has its line above', function () {
     $source = (string) file_get_contents(__FILE__);
     foreach (LetterKind::cases() as $kind) {
-        expect($source)->toContain("[LetterKind::$kind->name,");
+        expect($source)->toMatch("~\\bLetterKind::$kind->name,~");
     }
 });
 
