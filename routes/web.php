@@ -23,6 +23,7 @@ use Nomada\App\Http\Controllers\Presence\TodayController;
 use Nomada\App\Http\Controllers\Publishing\DriftController;
 use Nomada\App\Http\Controllers\Publishing\FeedController;
 use Nomada\App\Http\Controllers\Publishing\LookController;
+use Nomada\App\Http\Controllers\Publishing\MaterialController;
 use Nomada\App\Http\Controllers\Publishing\PlacesController;
 use Nomada\App\Http\Controllers\Publishing\PublishingController;
 use Nomada\App\Http\Controllers\Publishing\ReminderController;
@@ -74,6 +75,7 @@ foreach (
         'term',
         'account',
         'placement',
+        'material',
         'recording',
         'part',
         'absence',
@@ -385,6 +387,10 @@ Route::middleware('auth')->group(function (): void {
         );
         Route::get('/sections/{section}/calendar.ics', [FeedController::class, 'ofSection'])->name(
             'section.calendar',
+        );
+        Route::post('/sections/{section}/materials', [MaterialController::class, 'store'])->name('materials.store');
+        Route::delete('/sections/{section}/materials/{material}', [MaterialController::class, 'destroy'])->name(
+            'materials.destroy',
         );
         Route::put('/sections/{section}/reminder', [ReminderController::class, 'section'])->name('section.remind');
         Route::get('/sections/{section}/cartridge', [FeedController::class, 'cartridge'])->name(

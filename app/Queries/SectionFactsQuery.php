@@ -18,12 +18,14 @@ use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Publishing\DropInFacts;
+use Nomada\Core\Publishing\MaterialFacts;
 use Nomada\Core\Publishing\Reader;
 use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\SeriesFacts;
 use Nomada\Core\Publishing\SessionChange;
 use Nomada\Core\Publishing\TellingFacts;
 use Nomada\Core\Registration\Registering;
+use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 use stdClass;
@@ -71,6 +73,7 @@ final class SectionFactsQuery
         $belongings = Belongings::ofSeries($of);
         $recordings = $this->recordings($of);
         $tellings = $this->tellings($ids);
+        $materials = $this->materials($ids);
         $chosen = $this->chosen(array_merge(...array_values($series)));
         $rooms = DropInRoom::query()
             ->whereIn('section_id', $ids)
@@ -126,6 +129,7 @@ final class SectionFactsQuery
                         ->all(),
                 ),
                 $tellings[$id] ?? [],
+                $materials[$id] ?? [],
             );
         }
 
@@ -197,6 +201,33 @@ final class SectionFactsQuery
         foreach (DB::table('tellings')->whereIn('section_id', $sections)->orderBy('id')->get() as $row) {
             $changes = array_map(SessionChange::from(...), (array) json_decode($row->changes, true));
             $out[(int) $row->section_id][] = new TellingFacts((int) $row->id, array_values($changes));
+        }
+
+        return $out;
+    }
+
+    /**
+     * What students need; what was for a session that is gone or cancelled is left out.
+     *
+     * @param  list<int>  $sections
+     * @return array<int, list<MaterialFacts>>
+     */
+    private function materials(array $sections): array
+    {
+        $out = [];
+        foreach (
+            DB::table('materials')
+                ->leftJoin('sessions', 'sessions.id', '=', 'session_id')
+                ->whereIn('section_id', $sections)
+                ->where(fn ($q) => $q->whereNull('session_id')->orWhere('sessions.state', SessionState::Planned))
+                ->orderBy('materials.id')
+                ->get(['section_id', 'materials.title', 'address', 'day']) as $row
+        ) {
+            $out[(int) $row->section_id][] = new MaterialFacts(
+                $row->title,
+                $row->address,
+                $row->day === null ? null : LocalDate::parse($row->day)->day,
+            );
         }
 
         return $out;

@@ -18,6 +18,7 @@ final readonly class SectionFacts
      * @param  list<Reader>  $readers
      * @param  list<DropInFacts>  $rooms
      * @param  list<TellingFacts>  $tellings
+     * @param  list<MaterialFacts>  $materials
      */
     public function __construct(
         public string $id,
@@ -30,6 +31,7 @@ final readonly class SectionFacts
         public string $joinPage,
         public array $rooms = [],
         public array $tellings = [],
+        public array $materials = [],
     ) {
     }
 }

@@ -40,6 +40,7 @@ final class WantedPlacements
             $section->joinPage,
             $section->rooms,
             $section->tellings,
+            $section->materials,
         );
 
         return [
@@ -93,7 +94,7 @@ final class WantedPlacements
             Place::CoursePage,
             "$section->id/pinned",
             'Pinned: next session',
-            $fields + self::ways($section) + ['sessions' => $turns],
+            $fields + self::ways($section) + ['sessions' => $turns] + self::materials($section, null),
             of: self::titles($section),
         );
     }
@@ -137,6 +138,7 @@ final class WantedPlacements
                         : $series->link;
                 }
             }
+            $fields += self::materials($section, $week);
             $out[] = new Placement(
                 Place::CoursePage,
                 "$section->id/week-$week",
@@ -147,6 +149,26 @@ final class WantedPlacements
         }
 
         return $out;
+    }
+
+    /**
+     * The field of what students need in a week, or all the time; none where they need nothing.
+     *
+     * @param  int|null  $week  null for what is for the whole section
+     * @return array<string, list<string>>
+     */
+    private static function materials(SectionFacts $section, ?int $week): array
+    {
+        $own = array_filter(
+            $section->materials,
+            fn (MaterialFacts $m): bool => $week === null
+                ? $m->day === null
+                : $m->day !== null && $section->term->weekOf($m->day) === $week,
+        );
+
+        return $own === []
+            ? []
+            : ['materials' => array_values(array_map(fn (MaterialFacts $m): string => $m->line(), $own))];
     }
 
     /** What a week's item says of one session; a cancelled one with its reason. */

@@ -67,6 +67,7 @@ return [
         'time' => 'Time',
         'text' => 'Text',
         'changes' => 'Changes',
+        'materials' => 'Materials',
         'clock' => 'On the clock of',
     ],
     'of_series' => ':field, :series',

@@ -157,3 +157,7 @@ test('looking as somebody counts its questions, however many sections they have'
     $this->get('/people/S-1/look')->assertOk();
     expect(count(DB::getQueryLog()))->toBeLessThan(60);
 });
+
+test('the roster of a section leads to what each student sees', function () {
+    $this->as('T-2')->get('/sections/MAR')->assertSee('/people/S-1/look', false);
+});

@@ -9,6 +9,7 @@ use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\Core\Interchange\CartridgeFolder;
 use Nomada\Core\Interchange\CartridgeLink;
 use Nomada\Core\Interchange\CommonCartridge;
+use Nomada\Core\Publishing\MaterialFacts;
 use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\WantedPlacements;
 use Nomada\Core\Timetable\SessionState;
@@ -57,8 +58,31 @@ final readonly class SectionCartridge
                 ];
             }
         }
+        foreach ($facts->materials as $material) {
+            if ($material->day !== null) {
+                // Behind the sessions of its day.
+                $weeks[$facts->term->weekOf($material->day)][] = [
+                    $facts->term->zone->instant($material->day, 1439),
+                    new CartridgeLink($material->title, $material->address),
+                ];
+            }
+        }
         ksort($weeks);
-        $out = [];
+        $general = array_filter($facts->materials, fn (MaterialFacts $m): bool => $m->day === null);
+        $out =
+            $general === []
+                ? []
+                : [
+                    new CartridgeFolder(
+                        (string) __('publishing.materials.folder'),
+                        array_values(
+                            array_map(
+                                fn (MaterialFacts $m): CartridgeLink => new CartridgeLink($m->title, $m->address),
+                                $general,
+                            ),
+                        ),
+                    ),
+                ];
         foreach ($weeks as $week => $links) {
             usort($links, fn (array $a, array $b): int => $a[0] <=> $b[0]);
             $out[] = new CartridgeFolder(

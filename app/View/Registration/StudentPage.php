@@ -13,6 +13,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Presets;
+use Nomada\App\View\Publishing\Materials;
 use Nomada\App\View\Recording\ReleasedRecording;
 use Nomada\App\View\StandinAddress;
 use Nomada\App\View\Timetable\Teachers;
@@ -75,6 +76,7 @@ final readonly class StudentPage
                 ->all(),
             'calendar' => $this->standins->calendar($student),
             'post' => $this->standins->mailbox($student),
+            'materials' => Materials::of($ids),
             'registrations' => $this->registrations($student, $ids),
             'feed' => PersonFeed::address($student),
             'rooms' => $this->rooms($student->zone(), $ids),

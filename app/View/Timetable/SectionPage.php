@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Timetable;
 
 use Illuminate\Database\Eloquent\Relations\Relation;
+use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Actions\Publishing\SectionFeed;
 use Nomada\App\Models\Joining\JoinLink;
@@ -20,8 +21,11 @@ use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
+use Nomada\App\View\Publishing\Materials;
 use Nomada\App\View\StandinAddress;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Term\LocalDate;
+use stdClass;
 
 /** Everything about one section on one page. */
 final readonly class SectionPage
@@ -155,6 +159,8 @@ final readonly class SectionPage
             'feed' => SectionFeed::address($section),
             'own' => SectionFeed::page($section),
             'atom' => SectionFeed::stream($section),
+            'materials' => Materials::of([$section->id]),
+            'ahead' => $this->ahead($section),
             'coursePage' => $this->standins->coursePage($section, $for),
             'stream' => $this->standins->stream($section, $for),
             'editing' => $editing,
@@ -184,5 +190,19 @@ final readonly class SectionPage
         );
 
         return $id > 0 ? $sessions->firstWhere('id', $id) : $sessions->firstWhere('day', $day);
+    }
+
+    /** @return array<int, string> the days of the sessions that are to come, by id */
+    private function ahead(Section $section): array
+    {
+        return DB::table('sessions')
+            ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
+            ->where('section_id', $section->id)
+            ->where('state', 'planned')
+            ->whereRaw('ends_at > to_timestamp(?)', [$this->clock->seconds()])
+            ->orderBy('starts_at')
+            ->get(['sessions.id', 'day'])
+            ->mapWithKeys(fn (stdClass $s): array => [(int) $s->id => LocalDate::parse($s->day)->short()])
+            ->all();
     }
 }

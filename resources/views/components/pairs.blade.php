@@ -5,8 +5,9 @@
         <dt>{{ $word }}</dt>
         @foreach ((array) $value as $line)
             <dd>
-                @if (Str::startsWith($line, ['https://', 'http://']))
-                    <a href="{{ $line }}" target="_top">{{ $line }}</a>
+                @if (Str::contains($line, ['https://', 'http://']))
+                    {{ Str::before($line, 'http') }}<a href="http{{ Str::after($line, 'http') }}"
+                        target="_top">http{{ Str::after($line, 'http') }}</a>
                 @else
                     {{ $line }}
                 @endif

@@ -65,6 +65,15 @@
                     @endforeach
                 </ul>
             @endif
+            @if ($materials !== [])
+                <h2 class="mt-4">{{ __('publishing.materials.title') }}</h2>
+                <ul class="places">
+                    @foreach ($materials as $one)
+                        <li><b><a href="{{ $one->address }}" rel="noopener noreferrer">{{ $one->title }}</a></b>
+                            <span class="quiet">{{ $one->section }}{{ $one->day === '' ? '' : ", $one->day" }}</span></li>
+                    @endforeach
+                </ul>
+            @endif
             @if ($registrations !== [])
                 <h2 class="mt-4">Registrations</h2>
                 <ul class="places">

@@ -307,6 +307,9 @@
                                             <small>from {{ LocalDate::parse($e->begins_on)->dayMonth() }}</small>
                                         @endif
                                 </span>
+                                <a class="ms-auto" href="{{ route('look', $e->person->sourced_id) }}"
+                                    aria-label="{{ __('publishing.look.link', ['name' => $e->person->name()]) }}">
+                                    {{ __('publishing.look.go') }}</a>
                         </li>@empty<li class="quiet">Nobody is enrolled.</li>
                         @endforelse
                     </ul>
@@ -396,6 +399,7 @@
                 @endcan
             </section>
             @can('serve', $section)
+                @include('publishing.materials', ['section' => $section, 'materials' => $materials, 'sessions' => $ahead])
                 <x-card :title="__('publishing.remind.title')">
                     @include('publishing.remind', [
                         'to' => route('section.remind', $section),

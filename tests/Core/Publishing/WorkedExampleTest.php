@@ -6,6 +6,7 @@ use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Publishing\DropInFacts;
+use Nomada\Core\Publishing\MaterialFacts;
 use Nomada\Core\Publishing\Placement;
 use Nomada\Core\Publishing\Reader;
 use Nomada\Core\Publishing\SectionFacts;
@@ -421,4 +422,29 @@ test('without sessions nothing is wanted but the drop-in rooms', function () {
         // A series that has none is left out beside one that has some.
         ->and(array_column(standsThere($facts), 'key'))
         ->toBe(['8MAR/pinned', '8MAR/drop-in-3', '8MAR/week-1', 'T-2/uid-8', 'O-1/uid-8', '8MAR/opening']);
+});
+
+test('what is for the whole section stands in the pinned place, what is for a session in its week', function () {
+    $plain = example();
+    $day = $plain->series[0]->sessions[0]->day;
+    $section = new SectionFacts(
+        ...[
+            ...get_object_vars($plain),
+            'materials' => [new MaterialFacts('All', 'https://a'), new MaterialFacts('One', 'https://b', $day)],
+        ],
+    );
+    $with = [];
+    foreach (WantedPlacements::of($section) as $placement) {
+        if (isset($placement->fields['materials'])) {
+            $with[$placement->key] = $placement->fields['materials'];
+        }
+    }
+    $week = $plain->term->weekOf($day);
+    expect($with)->toBe([
+        "$plain->id/pinned" => ['All: https://a'],
+        "$plain->id/week-$week" => [(new LocalDate($day))->short().', One: https://b'],
+    ]);
+    $print = fn (Placement $p): string => $p->fingerprint();
+    $prints = fn (SectionFacts $s): array => array_map($print, WantedPlacements::of($s));
+    expect(count(array_diff($prints($section), $prints($plain))))->toBe(2);
 });

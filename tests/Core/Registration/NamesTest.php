@@ -63,8 +63,11 @@ test('a name has its words in order, without marks, punctuation and case', funct
     ['R2 D2', ['d2', 'r2']],
     ['李 小龍', ['小龍', '李']],
     [' .- ', []],
-    ["Bad\xFF name", ['bad', 'name']],
 ]);
+
+test('bytes that are no text part words', function () {
+    expect((new PersonName("Bad\xFF name"))->words)->toBe(['bad', 'name']);
+});
 
 test('how one name is to another, both ways', function (string $a, string $b, NameRelation $relation, int $score) {
     $one = new PersonName($a);

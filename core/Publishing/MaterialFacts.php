@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Publishing;
+
+use Nomada\Core\Fault;
+use Nomada\Core\Term\LocalDate;
+
+/** A link to something that students need: for the whole section, or for one session. */
+final readonly class MaterialFacts
+{
+    public const LONGEST_TITLE = 120;
+
+    public const LONGEST_ADDRESS = 1000;
+
+    /** @param  int|null  $day  day number of the session that it is for; null for all */
+    public function __construct(public string $title, public string $address, public ?int $day = null)
+    {
+    }
+
+    /**
+     * As somebody has typed it.
+     *
+     * @throws Fault that names the field
+     */
+    public static function typed(string $title, string $address): self
+    {
+        $title = trim($title);
+        $address = trim($address);
+        if ($title === '' || mb_strlen($title) > self::LONGEST_TITLE) {
+            throw new Fault('Give it a title of at most '.self::LONGEST_TITLE.' characters.', 'material_title');
+        }
+        if (
+            filter_var($address, FILTER_VALIDATE_URL) === false ||
+            preg_match('~^https?://~', $address) !== 1 ||
+            strlen($address) > self::LONGEST_ADDRESS
+        ) {
+            throw new Fault('An address that begins with https:// was expected.', 'material_address');
+        }
+
+        return new self($title, $address);
+    }
+
+    /** What is read of it where it stands: title and address, and the day where it is for one. */
+    public function line(): string
+    {
+        return ($this->day === null ? '' : (new LocalDate($this->day))->short().', ')."$this->title: $this->address";
+    }
+}
