@@ -28,8 +28,11 @@ final class CarryOut implements ShouldQueue
     use InteractsWithQueue;
     use Queueable;
 
-    /** Seconds; well under the queue's retry_after, so that no second worker takes up a lane that is still at work. */
-    public int $timeout = 30;
+    /**
+     * Seconds; above what some steps take at a service that answers each at the last moment. A second worker that takes
+     * up the lane meanwhile finds its steps locked, and passes them by.
+     */
+    public int $timeout = 180;
 
     /** A killed worker or a pause is no failure of the job. */
     public int $tries = 0;
@@ -39,10 +42,10 @@ final class CarryOut implements ShouldQueue
 
     public int $backoff = 10;
 
-    private const WORKS_FOR = 15.0;
+    private const WORKS_FOR = 10.0;
 
     /** Steps that are done side by side, and written down together. */
-    private const AT_ONCE = 40;
+    private const AT_ONCE = 20;
 
     public function __construct(
         public readonly string $run,

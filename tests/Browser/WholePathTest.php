@@ -46,7 +46,7 @@ test(
             ->press('Y10 Statistics')
             ->see('Add 27 calendars')
             ->see('each person\'s own');
-        $b->click('.tray .btn-main')->waitForPath('#/publishing/runs/#')->script('location.reload()');
+        $b->click('.tray > .btn-main')->waitForPath('#/publishing/runs/#')->script('location.reload()');
         $b->see('placements stand as they should')->press('Y10 Statistics')->see('27 standing');
         $copy->standins()->behave('calendar', ['slow_ms' => 0]);
 
@@ -124,7 +124,7 @@ test('for all sections at once: links, rosters, publishing', function () {
     $b->click('thead input[type=checkbox]')
         ->press('Preview publishing…')
         ->see('Chosen 24')
-        ->click('.tray .btn-main')
+        ->click('.tray > .btn-main')
         ->see('placements stand as they should', patience: 90)
         ->open('/');
     expect($b->text('.route'))->toContain('all linked')->toContain('all registered')->toContain('all published');
