@@ -54,7 +54,12 @@ test('which kinds are spoken to, and by which schemes', function () {
 });
 
 test('what is typed well is taken, without spaces and a slash at its end', function () {
-    $place = typedPlace(['url' => ' https://calendar.example/dav/ ', 'user' => ' me ', 'pace' => '0.1', 'timeout' => '60']);
+    $place = typedPlace([
+        'url' => ' https://calendar.example/dav/ ',
+        'user' => ' me ',
+        'pace' => '0.1',
+        'timeout' => '60',
+    ]);
     expect([$place->service, $place->kind, $place->url, $place->user, $place->password, $place->pace, $place->timeout])
         ->toBe([Outside::Calendar, PlaceKind::CalDav, 'https://calendar.example/dav', 'me', 'secret', 0.1, 60.0])
         ->and($place->isTemplate())
