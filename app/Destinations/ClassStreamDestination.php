@@ -13,7 +13,7 @@ use Nomada\Core\Publishing\Placement;
  * The stream server: posts to a section. A post has an id of the server's; our key makes a second try find the first
  * one's post.
  */
-final class ClassStreamDestination implements Destination
+final class ClassStreamDestination extends JsonDestination
 {
     public function put(Placement $wanted, Standing $standing): Receipt
     {
@@ -80,22 +80,7 @@ final class ClassStreamDestination implements Destination
         return $out;
     }
 
-    public function whole(Found $found): Found
-    {
-        return $found;
-    }
-
-    public function means(Found $found, Placement $wanted): bool
-    {
-        return json_decode((string) $found->body, true) == json_decode(self::body($wanted), true);
-    }
-
-    public function words(Found $found): array
-    {
-        return JsonWords::of($found);
-    }
-
-    private static function body(Placement $wanted): string
+    protected static function body(Placement $wanted): string
     {
         return (string) json_encode(
             ['title' => $wanted->fields['title'], 'fields' => FieldWords::fields($wanted)],

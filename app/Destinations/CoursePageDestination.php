@@ -10,7 +10,7 @@ use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\Placement;
 
 /** The course site: one page a section, on it our items by their keys. */
-final class CoursePageDestination implements Destination
+final class CoursePageDestination extends JsonDestination
 {
     public function put(Placement $wanted, Standing $standing): Receipt
     {
@@ -46,21 +46,6 @@ final class CoursePageDestination implements Destination
         return $out;
     }
 
-    public function whole(Found $found): Found
-    {
-        return $found;
-    }
-
-    public function means(Found $found, Placement $wanted): bool
-    {
-        return json_decode((string) $found->body, true) == json_decode(self::body($wanted), true);
-    }
-
-    public function words(Found $found): array
-    {
-        return JsonWords::of($found);
-    }
-
     private static function path(string $key): string
     {
         [$section, $item] = explode('/', $key, 2);
@@ -68,7 +53,7 @@ final class CoursePageDestination implements Destination
         return '/pages/'.rawurlencode($section).'/items/'.rawurlencode($item);
     }
 
-    private static function body(Placement $wanted): string
+    protected static function body(Placement $wanted): string
     {
         return (string) json_encode(
             [

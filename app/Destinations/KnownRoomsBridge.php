@@ -35,22 +35,8 @@ final class KnownRoomsBridge implements ConferenceBridge
 
     public function state(string $room, string $meeting): array
     {
-        return [
-            'version' => 0,
-            'state' => 'open',
-            // Whether a teacher is there nobody tells us: the room's own waiting area keeps students out.
-            'host_inside' => true,
-            'inside' => [],
-            'outside' => [],
-            'sent_out' => [],
-            'may_unmute' => true,
-            'chat_open' => true,
-            'recording_since' => null,
-            'window' => null,
-            'question' => null,
-            'talk' => [],
-            'sheet' => [],
-        ];
+        // Whether a teacher is there nobody tells us: the room's own waiting area keeps students out.
+        return UnknownRoom::state('open', true);
     }
 
     public function events(string $room, string $meeting, int $after): array

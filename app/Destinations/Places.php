@@ -7,10 +7,12 @@ namespace Nomada\App\Destinations;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
+use Nomada\Core\Fault;
 use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
+use RuntimeException;
 use stdClass;
 
 /** Where each service is: what the page Places says, else the environment, else our stand-in. */
@@ -87,19 +89,27 @@ final class Places
         $this->rows = null;
     }
 
+    /** @throws RuntimeException that names the setting, where it cannot be used */
     private function fromEnvironment(Outside $service): PlaceSettings
     {
         $set = (array) config("places.$service->value");
 
-        return PlaceSettings::typed(
-            $service,
-            (string) $set['kind'],
-            (string) $set['url'],
-            (string) $set['user'],
-            (string) $set['password'],
-            (string) $set['pace'],
-            (string) $set['timeout'],
-        );
+        try {
+            return PlaceSettings::typed(
+                $service,
+                (string) $set['kind'],
+                (string) $set['url'],
+                (string) $set['user'],
+                (string) $set['password'],
+                (string) $set['pace'],
+                (string) $set['timeout'],
+            );
+        } catch (Fault $e) {
+            // Nobody's form is wrong, and sending them back to it would never end.
+            $setting = strtoupper("{$service->value}_$e->field");
+
+            throw new RuntimeException("The setting $setting cannot be used. {$e->getMessage()}", 0, $e);
+        }
     }
 
     private static function fromRow(Outside $service, stdClass $row): PlaceSettings

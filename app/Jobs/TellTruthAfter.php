@@ -8,6 +8,7 @@ use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
+use Illuminate\Queue\Middleware\WithoutOverlapping;
 use Nomada\App\Actions\Publishing\TellTruth;
 use Nomada\App\Models\Publishing\Run;
 
@@ -24,6 +25,16 @@ final class TellTruthAfter implements ShouldQueue
 
     public function __construct(public readonly string $run)
     {
+    }
+
+    /**
+     * It may take longer than the queue waits before it hands a job to another worker: that one lets it be.
+     *
+     * @return list<WithoutOverlapping>
+     */
+    public function middleware(): array
+    {
+        return [(new WithoutOverlapping($this->run))->dontRelease()->expireAfter($this->timeout)];
     }
 
     public function handle(TellTruth $truth): void

@@ -18,12 +18,18 @@ final class TimetableWriter
     public const HEADER = ['class_sourced_id', 'title', 'dtstart', 'minutes', 'tzid', 'rrule'];
 
     /**
-     * @param  list<PlannedSession>  $sessions  by the plan, ascending: neither moved nor extra ones
+     * @param  list<PlannedSession>  $sessions  each counts by its date of the pattern, wherever it was moved to; an
+     *   extra one has none, and is left out
      * @return list<list<string|int>>
      */
     public static function rows(string $section, string $title, SeriesPlan $plan, array $sessions): array
     {
-        if ($sessions === []) {
+        $days = array_filter(
+            array_map(fn (PlannedSession $s): ?int => $s->slot(), $sessions),
+            fn (?int $day): bool => $day !== null,
+        );
+        sort($days);
+        if ($days === []) {
             return [];
         }
         $time = TypedTime::format($plan->startMinute);
@@ -38,15 +44,15 @@ final class TimetableWriter
         ];
         if ($rule === null) {
             return array_map(
-                fn (PlannedSession $s): array => $row($s->day, "$title, ".(new LocalDate($s->day))->short(), ''),
-                $sessions,
+                fn (int $day): array => $row($day, "$title, ".(new LocalDate($day))->short(), ''),
+                $days,
             );
         }
         $until = gmdate(
             'Ymd\THis\Z',
-            $plan->zone->instant($sessions[count($sessions) - 1]->day, $plan->startMinute),
+            $plan->zone->instant($days[count($days) - 1], $plan->startMinute),
         );
 
-        return [$row($sessions[0]->day, $title, "$rule;UNTIL=$until")];
+        return [$row($days[0], $title, "$rule;UNTIL=$until")];
     }
 }

@@ -127,7 +127,10 @@ test('a server that says no, is none, or does not answer, is told in words', fun
 test('an address that cannot be one is a fault of its field', function (string $kind, string $url, string $field) {
     calendarsAt($url, ['kind' => $kind]);
     expect(fn () => app(Places::class)->of(Outside::Calendar))->toThrow(
-        fn (Nomada\Core\Fault $e) => expect($e->field)->toBe($field),
+        fn (RuntimeException $e) => expect($e->getPrevious()->field)
+            ->toBe($field)
+            ->and($e->getMessage())
+            ->toContain('CALENDAR_'.strtoupper($field)),
     );
 })->with([
     ['caldav', 'calendar.school.example', 'url'],
@@ -135,3 +138,9 @@ test('an address that cannot be one is a fault of its field', function (string $
     ['caldav', 'https://calendar.school.example/{name}/', 'url'],
     ['smtp', 'https://calendar.school.example', 'kind'],
 ]);
+
+test('a setting that cannot be used is no fault of a form: nobody is sent back and back again', function () {
+    config(['places.bridge.kind' => 'nonsense']);
+    app(Places::class)->forget();
+    $this->as('A-1')->get('/today')->assertStatus(500);
+});

@@ -10,7 +10,6 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\Core\Interchange\CsvText;
 use Nomada\Core\Interchange\TimetableWriter;
-use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 use stdClass;
 
@@ -294,7 +293,6 @@ final class RosterOut
         foreach (
             DB::table('sessions')
                 ->whereIntegerInRaw('series_id', $all->modelKeys())
-                ->where('is_extra', false)
                 ->whereIn('state', [SessionState::Planned, SessionState::Cancelled])
                 ->orderBy('starts_at')
                 ->get([
@@ -306,7 +304,7 @@ final class RosterOut
             $sessions[(int) $row->series_id][] = Session::core((array) $row, (int) $row->s, (int) $row->e);
         }
         foreach ($all as $series) {
-            $own = array_map(fn (PlannedSession $s): PlannedSession => $s, $sessions[$series->id] ?? []);
+            $own = $sessions[$series->id] ?? [];
             foreach (
                 TimetableWriter::rows($series->section->sourced_id, $series->title, $series->plan(), $own) as $row
             ) {

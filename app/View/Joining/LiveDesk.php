@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\LiveRoom;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\DestinationFailure;
+use Nomada\App\Destinations\UnknownRoom;
 use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Queries\Presence\Attendances;
@@ -89,21 +90,7 @@ final readonly class LiveDesk
     /** @return State */
     private static function unknown(): array
     {
-        return [
-            'version' => 0,
-            'state' => 'shut',
-            'host_inside' => false,
-            'inside' => [],
-            'outside' => [],
-            'sent_out' => [],
-            'may_unmute' => true,
-            'chat_open' => true,
-            'recording_since' => null,
-            'window' => null,
-            'question' => null,
-            'talk' => [],
-            'sheet' => [],
-        ];
+        return UnknownRoom::state('shut', false);
     }
 
     /**

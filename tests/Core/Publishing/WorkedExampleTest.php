@@ -165,8 +165,8 @@ test('what stands where, of a section with all that a section can have', functio
                 '2027-01-12T09:47:00Z Tue 12 Jan, 10:00–10:47 Madrid · Marine Science',
                 '2027-01-13T09:47:00Z Wed 13 Jan, 10:00–10:47 Madrid · Practical',
                 '2027-01-14T09:47:00Z Thu 14 Jan, 10:00–10:47 Madrid: Tides, with V. Ocampo · Marine Science',
-                '2027-01-20T09:47:00Z Wed 20 Jan, 10:00–10:47 Madrid: Catching up, makes up Tue 19 Jan. Bring a chart '.
-                '· Marine Science',
+                '2027-01-20T09:47:00Z Wed 20 Jan, 10:00–10:47 Madrid: Catching up, makes up Tue 19 Jan. Bring a '.
+                    'chart · Marine Science',
             ],
         ],
         [
