@@ -322,6 +322,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/publishing', [PublishingController::class, 'index'])->name('publishing');
         Route::get('/today', TodayController::class)->name('today');
         Route::post('/today/start', [TodayController::class, 'start'])->name('today.start');
+        Route::get('/sections/{section}/start', [TodayController::class, 'choose'])->name('today.choose');
         Route::get('/records', RecordsController::class)->name('records');
         Route::get('/records/missed', [AbsenceController::class, 'missed'])->name('missed');
         Route::post('/records/missed', [AbsenceController::class, 'write'])->name('missed.write');

@@ -31,6 +31,6 @@ final class SessionPolicy
     {
         $belonging = Belongings::of($person->id, array_values($session->series->sectionIds()));
 
-        return $belonging->on(LocalDate::parse($session->day)->day, $session->teacher_id);
+        return $belonging->on(LocalDate::parse($session->day)->day, $session->teacher_id, $session->chosen);
     }
 }

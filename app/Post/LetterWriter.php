@@ -259,7 +259,7 @@ final readonly class LetterWriter
         $belonging = $whose === null ? null : Belongings::of($whose, $series->sectionIds());
         $isTheirs = fn (Session $s): bool => $belonging === null ||
             ! $belonging->isAny() ||
-            $belonging->on(LocalDate::parse($s->day)->day, $s->teacher_id)->isTheirs();
+            $belonging->on(LocalDate::parse($s->day)->day, $s->teacher_id, $s->chosen)->isTheirs();
         $zone = $letter->person?->zone() ?? $series->section->term->calendar()->zone;
         $ahead = $series->sessions
             ->filter(

@@ -14,6 +14,8 @@ enum Standing
     case Observer;
     /** The section's teacher while somebody else takes the session: may look in. */
     case Absent;
+    /** On the roster, of a session that is for some of its students only. */
+    case NotChosen;
     /** Had a part, which is over. */
     case Left;
     /** Has a part that begins later. */

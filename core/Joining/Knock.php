@@ -52,28 +52,24 @@ final readonly class Knock
                 $this->standing($s) === Standing::Absent,
         );
 
-        return $theirs === []
+        // A stranger stands before all of them, but for those that are for chosen students; a guest before any.
+        $theirs =
+            $theirs === [] && $this->kind !== LinkKind::Guest
+                ? array_filter(
+                    $this->sessions,
+                    fn (PlannedSession $s): bool => $this->standing($s) !== Standing::NotChosen,
+                )
+                : $theirs;
+
+        return $theirs === [] && $this->kind === LinkKind::Guest
             ? $this
-            : new self(
-                $this->kind,
-                array_values($theirs),
-                $this->visitor,
-                $this->holder,
-                $this->isRetired,
-                $this->isHidden,
-                $this->expires,
-                $this->only,
-                $this->room,
-                $this->openHours,
-                $this->belonging,
-                $this->isHeldElsewhere,
-            );
+            : new self(...[...get_object_vars($this), 'sessions' => array_values($theirs)]);
     }
 
     /** What the visitor is to a session. */
     public function standing(PlannedSession $session): Standing
     {
-        return $this->belonging?->on($session->day, $session->own?->teacher) ??
+        return $this->belonging?->on($session->day, $session->own?->teacher, $session->own?->chosen) ??
             ($this->visitor->isHost
                 ? Standing::Host
                 : ($this->visitor->isOnRoster
@@ -93,7 +89,7 @@ final readonly class Knock
             $this->visitor->person,
             $standing === Standing::Host,
             $standing === Standing::Student,
-            in_array($standing, [Standing::Left, Standing::Ahead], true) ? null : $this->visitor->registration,
+            in_array($standing, [Standing::Left, Standing::Ahead, Standing::NotChosen], true) ? null : $this->visitor->registration,
             $this->visitor->isSchool,
             $standing->looks(),
         );

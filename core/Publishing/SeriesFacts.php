@@ -66,7 +66,7 @@ final readonly class SeriesFacts
     public function sessionsOf(string $person): array
     {
         $belonging = $this->belongings[$person] ?? null;
-        $isWhole = $belonging === null || ($belonging->isWhole() && ! $this->isSubstituted());
+        $isWhole = ($belonging === null || $belonging->isWhole()) && ! $this->hasOfItsOwn();
         if ($isWhole && $this->registered === null) {
             return $this->sessions;
         }
@@ -82,7 +82,8 @@ final readonly class SeriesFacts
     /** @param  list<string>  $days  for which the person is registered */
     private function isTheirs(PlannedSession $session, ?Belonging $belonging, array $days): bool
     {
-        $standing = $belonging?->on($session->day, $session->own?->teacher) ?? Standing::Student;
+        $standing = $belonging?->on($session->day, $session->own?->teacher, $session->own?->chosen) ??
+            ($session->isForAll() ? Standing::Student : Standing::NotChosen);
         $isChosen =
             $this->registered === null ||
             $standing !== Standing::Student ||
@@ -91,10 +92,26 @@ final readonly class SeriesFacts
         return $standing->isTheirs() && $isChosen;
     }
 
-    private function isSubstituted(): bool
+    /**
+     * What stands where the whole section reads it: all but those for chosen students.
+     *
+     * @return list<PlannedSession>
+     */
+    public function forAll(bool $withCancelled = false): array
+    {
+        return array_values(
+            array_filter(
+                $withCancelled ? [...$this->sessions, ...$this->cancelled] : $this->sessions,
+                fn (PlannedSession $s): bool => $s->isForAll(),
+            ),
+        );
+    }
+
+    /** Whether any session belongs to others than the rest does. */
+    private function hasOfItsOwn(): bool
     {
         foreach ($this->sessions as $session) {
-            if ($session->own?->teacher !== null) {
+            if ($session->own?->teacher !== null || ! $session->isForAll()) {
                 return true;
             }
         }

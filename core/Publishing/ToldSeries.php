@@ -27,7 +27,7 @@ final readonly class ToldSeries
         $out = [];
         foreach ($section->series as $series) {
             $sessions = [];
-            foreach ([...$series->sessions, ...$series->cancelled] as $session) {
+            foreach ($series->forAll(true) as $session) {
                 $told = ToldSession::of($session);
                 $sessions[$told->key] = $told;
             }

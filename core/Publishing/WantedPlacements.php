@@ -357,7 +357,7 @@ final class WantedPlacements
         string $note = '',
         ?array $sessions = null,
     ): EventSeries {
-        $sessions ??= $series->sessions;
+        $sessions ??= $series->forAll();
         $topics = array_filter(
             array_map(
                 fn (PlannedSession $s): string => ltrim(self::told($s), ': ,.') === ''
@@ -456,6 +456,7 @@ final class WantedPlacements
 
         return ($title === null ? '' : ": $title").
             ($own?->teacherName === null ? '' : ", with {$own->teacherName}").
+            ($session->isForAll() ? '' : ', for chosen students').
             ($own?->makesUp === null ? '' : ', makes up '.(new LocalDate($own->makesUp))->short()).
             ($own?->note === null ? '' : ". $own->note");
     }
@@ -482,9 +483,7 @@ final class WantedPlacements
     {
         $out = [];
         foreach ($section->series as $series) {
-            foreach (
-                $withCancelled ? [...$series->sessions, ...$series->cancelled] : $series->sessions as $session
-            ) {
+            foreach ($series->forAll($withCancelled) as $session) {
                 $out[] = [$series, $session];
             }
         }

@@ -244,6 +244,7 @@ final readonly class Laying
                     : 'moved to '.(new LocalDate($fallen->day))->short()),
             $fallen->isExtra() ? 'extra' : '',
             $own?->teacher !== null ? 'with another teacher' : '',
+            $own?->chosen !== null ? 'for chosen students' : '',
             $own?->title !== null ? "\"$own->title\"" : '',
             $own?->note !== null ? 'with a note' : '',
             $own?->door !== null || $own?->floor !== null ? 'with a door of its own' : '',

@@ -8,7 +8,7 @@ use Nomada\Core\Term\LocalDate;
 
 /**
  * What one session has that its series does not give it: another day or time, a cancellation, another teacher, a title,
- * a note, a door of its own, its topic; or that it is an extra one.
+ * a note, a door of its own, its topic, students whom alone it is for; or that it is an extra one.
  *
  * All of it is decided by somebody and stays decided: on a closed day it waits, and holds again when the day opens.
  */
@@ -25,6 +25,7 @@ final readonly class Particulars
      *   DoorRules::from)
      * @param  array<string, mixed>|null  $floor
      * @param  string|null  $cancelled  why it is cancelled
+     * @param  list<int>|null  $chosen  the students whom it is for, where it is not for the whole roster
      * @param  bool  $keepsTopic  a session that is not held keeps its topic; otherwise the next one takes it
      */
     public function __construct(
@@ -41,6 +42,7 @@ final readonly class Particulars
         public ?array $floor = null,
         public ?string $cancelled = null,
         public bool $keepsTopic = false,
+        public ?array $chosen = null,
     ) {
     }
 
@@ -54,6 +56,7 @@ final readonly class Particulars
             $this->teacher !== null ||
             $this->door !== null ||
             $this->floor !== null ||
+            $this->chosen !== null ||
             $this->cancelled !== null;
     }
 
@@ -72,9 +75,15 @@ final readonly class Particulars
     {
         $date = fn (int $day): string => (new LocalDate($day))->short();
 
+        $whom = match (count($this->chosen ?? [])) {
+            0 => '',
+            1 => ', for 1 student',
+            default => ', for '.count($this->chosen ?? []).' students',
+        };
+
         return match (true) {
-            $this->makesUp !== null => 'makes up '.$date($this->makesUp),
-            $this->isExtra => 'extra',
+            $this->makesUp !== null => 'makes up '.$date($this->makesUp).$whom,
+            $this->isExtra => 'extra'.$whom,
             $this->slot !== null => 'moved from '.$date($this->slot),
             default => '',
         };

@@ -37,6 +37,12 @@ final readonly class PlannedSession
         return $this->own !== null && $this->own->slot !== null;
     }
 
+    /** Whether it is the whole roster's; one for chosen students stands nowhere but with them and their teachers. */
+    public function isForAll(): bool
+    {
+        return $this->own?->chosen === null;
+    }
+
     /** The same, cancelled. */
     public function cancelled(string $reason): self
     {

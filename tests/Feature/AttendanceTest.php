@@ -2,8 +2,13 @@
 
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\Core\Interchange\Csv;
+use Nomada\Core\Publishing\Place;
+use Nomada\Core\Publishing\Placement;
+use Nomada\Core\Publishing\WantedPlacements;
 use PhpOffice\PhpSpreadsheet\IOFactory;
 
 beforeEach(function () {
@@ -343,6 +348,56 @@ test('a lesson outside the timetable starts in two clicks, and ends like any oth
         $session->ends_at->timestamp - $session->starts_at->timestamp,
     ])->toBe(['2027-02-10', strtotime('2027-02-10 13:01 Europe/Madrid'), 1800]);
     $this->get((string) $at)->assertOk()->assertSee('Come in as the teacher');
+});
+
+test('a lesson now for chosen students is theirs alone: door, page, calendar, desk, attendance', function () {
+    $this->school();
+    Artisan::call('nomada:links', ['--section' => ['MAR']]);
+    Artisan::call('nomada:register', ['--section' => ['MAR']]);
+    momentAt('2027-02-10', '13:00');
+    $start = ['section' => 'MAR', 'minutes' => 30];
+    $this->as('T-2')
+        ->post('/today/start', $start + ['whom' => 'some'])
+        ->assertRedirect(route('today.choose', ['MAR', 'minutes' => 30]));
+    $this->get('/sections/MAR/start?minutes=30')->assertOk()->assertSee('Teo Kallas')->assertSee('value="30"', false);
+    foreach ([[], ['S-2', 'S-nobody'], ['T-2']] as $wrong) {
+        $this->post('/today/start', $start + ['choosing' => '1', 'chosen' => $wrong])->assertSessionHasErrors('chosen');
+    }
+    $at = (string) $this->post('/today/start', $start + ['choosing' => '1', 'chosen' => ['S-2']])->headers->get('Location');
+    $session = Session::query()->findOrFail((int) basename($at));
+    expect($session->chosen)->toBe([personCalled('S-2')->id]);
+    $this->get($at)->assertOk()->assertSee('1 has not come')->assertSee('Rui Mestre')->assertDontSee('Galia Zabalo');
+    $this->get('/sections/MAR')->assertSee('extra, for 1 student');
+
+    // The link of the series: his is now, the others' is their next.
+    momentAt('2027-02-10', '13:02');
+    $link = JoinLink::query()->where('series_id', $session->series_id)->where('kind', 'series')->firstOrFail();
+    $this->as('S-2')->get($link->address())->assertSee('12:01');
+    $this->as('S-1')->get($link->address())->assertDontSee(['12:01', '13:01']);
+    $this->as('S-2')->get('/me')->assertSee('12:01');
+    $this->as('S-1')->get('/me')->assertDontSee(['12:01', '13:01']);
+
+    // What is published: in his calendar, in nobody else's, and nowhere that all read.
+    $facts = app(SectionFactsQuery::class)->for([$session->series->section_id])[$session->series->section_id];
+    $series = $facts->series[0];
+    $starts = fn (string $person): array => array_map(fn ($s): int => $s->start, $series->sessionsOf($person));
+    $began = $session->starts_at->timestamp;
+    expect($starts('S-2'))->toContain($began)
+        ->and($starts('S-1'))->not->toContain($began)
+        ->and($starts('T-2'))->toContain($began)
+        ->and(array_map(fn ($s): int => $s->start, $series->forAll()))->not->toContain($began);
+    $stands = fn (Place $place): string => (string) json_encode(
+        array_map(
+            fn (Placement $p): array => $p->fields,
+            array_filter(WantedPlacements::of($facts), fn (Placement $p): bool => $p->place === $place),
+        ),
+    );
+    expect($stands(Place::CoursePage).$stands(Place::ClassStream))
+        ->not->toContain('13:01')
+        ->and($stands(Place::Calendar))->toContain('13:01\u201313:31 Madrid, for chosen students');
+
+    // Undone with the rest of the series' history, and given back whole.
+    expect(DB::table('series_changes')->latest('id')->value('words'))->toEndWith('for 1 chosen student');
 });
 
 test('at the desk the guardian is told, a pass is sent, a note is kept', function () {

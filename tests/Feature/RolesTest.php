@@ -21,6 +21,7 @@ const ROUTES = [
     'publishing' => ['GET', '/publishing', 200, 200, 200, 403, 401],
     'today' => ['GET', '/today', 200, 200, 200, 403, 401],
     'records' => ['GET', '/records', 200, 200, 200, 403, 401],
+    'today.choose' => ['GET', '/sections/MAR/start', 200, 200, 403, 403, 401],
     'today.start' => ['POST', '/today/start', 422, 422, 422, 403, 401],
     'missed' => ['GET', '/records/missed', 200, 200, 200, 403, 401],
     'missed.write' => ['POST', '/records/missed', 302, 302, 302, 403, 401],

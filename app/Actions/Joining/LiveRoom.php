@@ -19,6 +19,7 @@ final readonly class LiveRoom
      * @param  Series|null  $series  null for a drop-in room
      * @param  int  $start  UTC seconds
      * @param  int|null  $session  its id; null for a drop-in room
+     * @param  list<int>|null  $chosen  the students whom it is for; null for the whole roster
      * @param  string|null  $hostLink  by which the teacher comes in
      * @param  string  $page  the desk's own address
      * @param  string|null  $other  the rehearsal's address, or from it that of the real one
@@ -37,6 +38,7 @@ final readonly class LiveRoom
         public ?string $other,
         public bool $isRehearsal,
         public ?int $session = null,
+        public ?array $chosen = null,
     ) {
     }
 
@@ -63,6 +65,7 @@ final readonly class LiveRoom
             $pages[$isRehearsal ? 0 : 1],
             $isRehearsal,
             $session->id,
+            $core->own?->chosen,
         );
     }
 

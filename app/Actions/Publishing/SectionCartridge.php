@@ -39,7 +39,7 @@ final readonly class SectionCartridge
     {
         $weeks = [];
         foreach ($facts->series as $series) {
-            foreach ([...$series->sessions, ...$series->cancelled] as $session) {
+            foreach ($series->forAll(true) as $session) {
                 $recording = $series->recordings[$session->start] ?? null;
                 // What is hidden outside the door's hours stands nowhere; a cancelled session leads nowhere.
                 $address = $recording ?? ($session->state === SessionState::Planned ? $series->link : '');

@@ -77,6 +77,7 @@ final readonly class Remind
             ->whereRaw('starts_at <= to_timestamp(?)', [$now + self::AHEAD])
             ->whereRaw($registered)
             ->whereRaw('(r.only_day is null or r.only_day = sessions.day)')
+            ->whereRaw('(sessions.chosen is null or sessions.chosen @> to_jsonb(r.person_id))')
             ->whereRaw("coalesce(people.remind, sections.remind) in ('evening', 'hours-1', 'hours-2')")
             ->orderBy('starts_at')
             ->select([

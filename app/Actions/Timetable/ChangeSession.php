@@ -11,6 +11,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Locks;
+use Nomada\App\Support\Words;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
@@ -158,6 +159,7 @@ final readonly class ChangeSession
      *
      * @param  int  $start  minutes from midnight on the school's clock
      * @param  Session|null  $madeUp  the lost or cancelled session that it makes up
+     * @param  list<int>|null  $chosen  ids of the students whom it is for; null for the whole roster
      *
      * @throws Fault
      */
@@ -168,8 +170,9 @@ final readonly class ChangeSession
         int $minutes,
         ?Session $madeUp = null,
         ?Person $by = null,
+        ?array $chosen = null,
     ): Session {
-        return DB::transaction(function () use ($series, $day, $start, $minutes, $madeUp, $by): Session {
+        return DB::transaction(function () use ($series, $day, $start, $minutes, $madeUp, $by, $chosen): Session {
             Locks::timetableOf($series->id);
             $series = Series::query()
                 ->with(['section.term.school', 'section.term.closures'])
@@ -198,6 +201,7 @@ final readonly class ChangeSession
                 'state' => SessionState::Planned,
                 'is_extra' => true,
                 'makes_up' => $madeUp?->day,
+                'chosen' => $chosen,
             ]);
             $this->finish(
                 $series,
@@ -207,7 +211,8 @@ final readonly class ChangeSession
                     ' '.
                     TypedTime::format($start).
                     '–'.
-                    TypedTime::format($start + $minutes),
+                    TypedTime::format($start + $minutes).
+                    ($chosen === null ? '' : ' for '.Words::count(count($chosen), 'chosen student')),
                 $before,
             );
 

@@ -216,6 +216,7 @@ final class RefreshClashes
                 'series.id',
                 'section_id',
                 'teacher_id',
+                'chosen',
                 DB::raw('coalesce(sessions.host_account_id, series.host_account_id)'),
             )
             ->orderBy('series.id')
@@ -224,6 +225,7 @@ final class RefreshClashes
                 'series.id',
                 'section_id',
                 'teacher_id',
+                'chosen',
                 DB::raw('coalesce(sessions.host_account_id, series.host_account_id) as account'),
                 DB::raw('min(room) as room'),
                 DB::raw(
@@ -247,12 +249,13 @@ final class RefreshClashes
                 $shared->get($row->id)?->pluck('section_id')->all() ?? [$row->section_id],
             );
             $roster = (int) $row->section_id;
-            if (count($sections) > 1 || $row->teacher_id !== null) {
+            if (count($sections) > 1 || $row->teacher_id !== null || $row->chosen !== null) {
                 $roster = --$key;
                 $rosters[$roster] = $this->together(
                     array_values($sections),
                     $rosters,
                     $row->teacher_id === null ? null : (int) $row->teacher_id,
+                    $row->chosen === null ? null : (array) json_decode($row->chosen, true),
                 );
             }
             $out[] = new Meeting(
@@ -293,18 +296,23 @@ final class RefreshClashes
     }
 
     /**
-     * Everybody of several sections once; where another teacher takes the session, that one instead of theirs.
+     * Everybody of several sections once; where another teacher takes the session, that one instead of theirs; where
+     * it is for chosen students, those of them.
      *
      * @param  list<int>  $sections
      * @param  array<int, list<Attendee>>  $rosters
+     * @param  array<mixed>|null  $chosen  ids
      * @return list<Attendee>
      */
-    private function together(array $sections, array $rosters, ?int $teacher): array
+    private function together(array $sections, array $rosters, ?int $teacher, ?array $chosen): array
     {
         $out = [];
         foreach ($sections as $section) {
             foreach ($rosters[$section] ?? [] as $attendee) {
-                if ($teacher === null || ! $attendee->isTeacher) {
+                $isThere = $attendee->isTeacher
+                    ? $teacher === null
+                    : $chosen === null || in_array($attendee->person, $chosen, true);
+                if ($isThere) {
                     $same = $out["$attendee->person $attendee->isTeacher"] ?? null;
                     // In two of the sections, somebody is there while they are in either.
                     $out["$attendee->person $attendee->isTeacher"] =

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Timetable;
 
 use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Term\LocalDate;
@@ -20,22 +23,64 @@ final readonly class StartNow
     {
     }
 
-    /** @throws Fault where the section has no join link, or the time does not fit */
-    public function __invoke(Section $section, int $minutes, Person $by): Session
+    /**
+     * @param  list<string>|null  $chosen  sourcedIds of the students whom it is for; null for the whole roster
+     *
+     * @throws Fault where the section has no join link, nobody is chosen, or the time does not fit
+     */
+    public function __invoke(Section $section, int $minutes, Person $by, ?array $chosen = null): Session
     {
-        $series = $section
+        $series = $this->series($section) ??
+            throw new Fault((string) __('presence.start.no_link', ['section' => $section->name()]), 'section');
+        [$day, $minute] = $section->term->calendar()->zone->wall($this->clock->seconds());
+        $ids = null;
+        if ($chosen !== null) {
+            $ids = array_values(
+                array_map(
+                    fn (Person $p): int => $p->id,
+                    array_filter(
+                        $this->students($section),
+                        fn (Person $p): bool => in_array($p->sourced_id, $chosen, true),
+                    ),
+                ),
+            );
+            if ($ids === [] || count($ids) !== count(array_unique($chosen))) {
+                throw new Fault((string) __('presence.start.chosen_fault'), 'chosen');
+            }
+        }
+
+        // The next whole minute: what has begun already cannot be planned.
+        return $this->change->add($series, new LocalDate($day), $minute + 1, $minutes, null, $by, $ids);
+    }
+
+    /** @return list<Person> who may be chosen: today's roster of every section that meets in the series, by name */
+    public function students(Section $section): array
+    {
+        $sections = $this->series($section)?->sectionIds() ?? [$section->id];
+
+        return array_values(
+            Part::query()
+                ->whereIn('section_id', $sections)
+                ->where('role', PartRole::Student)
+                ->on($this->clock->schoolDay()->iso())
+                ->with('person')
+                ->get()
+                ->unique('person_id')
+                ->map(fn (Part $p): Person => $p->person)
+                ->sortBy(fn (Person $p): array => [$p->family_name, $p->given_name, $p->id])
+                ->all(),
+        );
+    }
+
+    /** The first of the section's series that has a join link. */
+    private function series(Section $section): ?Series
+    {
+        return $section
             ->series()
             ->whereIn(
                 'series.id',
                 JoinLink::query()->inForce()->where('kind', LinkKind::Series)->select('series_id'),
             )
             ->first();
-        if ($series === null) {
-            throw new Fault("{$section->name()} has no join link yet. Make it first.", 'section');
-        }
-        [$day, $minute] = $section->term->calendar()->zone->wall($this->clock->seconds());
-
-        // The next whole minute: what has begun already cannot be planned.
-        return $this->change->add($series, new LocalDate($day), $minute + 1, $minutes, null, $by);
     }
 }

@@ -35,6 +35,7 @@ use Nomada\Core\Timetable\SessionState;
  * @property array<string, mixed>|null $floor
  * @property string|null $cancelled why it is cancelled; it stays so while its day is closed
  * @property bool $keeps_topic
+ * @property list<int>|null $chosen ids of the students whom it is for; null for the whole roster
  * @property Person|null $teacher
  * @property Series $series
  */
@@ -53,6 +54,7 @@ final class Session extends Model
         'keeps_topic' => 'boolean',
         'door' => 'array',
         'floor' => 'array',
+        'chosen' => 'array',
     ];
 
     /** @return BelongsTo<Series, $this> */
@@ -99,6 +101,7 @@ final class Session extends Model
             self::plain($row['floor'] ?? null),
             $row['cancelled'] ?? null,
             (bool) ($row['keeps_topic'] ?? false),
+            self::chosen($row['chosen'] ?? null),
         );
 
         return new PlannedSession(
@@ -115,6 +118,14 @@ final class Session extends Model
     private static function plain(mixed $json): ?array
     {
         return $json === null ? null : (is_array($json) ? $json : (array) json_decode((string) $json, true));
+    }
+
+    /** @return list<int>|null */
+    private static function chosen(mixed $json): ?array
+    {
+        $ids = self::plain($json);
+
+        return $ids === null ? null : array_values(array_map(intval(...), $ids));
     }
 
     /**
@@ -146,6 +157,7 @@ final class Session extends Model
             'floor' => $own?->floor === null ? null : json_encode($own->floor),
             'cancelled' => $own?->cancelled,
             'keeps_topic' => $own->keepsTopic ?? false,
+            'chosen' => $own?->chosen === null ? null : json_encode($own->chosen),
         ];
     }
 }

@@ -68,7 +68,7 @@ final readonly class Attendances
             foreach ($own as $session) {
                 $day = $session->day->iso();
                 foreach ($session->isTold ? $pupils[$section] ?? [] : [] as $pupil) {
-                    if (self::isWithin($days[$section][$pupil->id], $day)) {
+                    if ($session->isFor($pupil->id) && self::isWithin($days[$section][$pupil->id], $day)) {
                         $cells[$session->id][$pupil->id] = Attendance::of(
                             $told[$session->id][$pupil->id] ?? [],
                             $session->start,
@@ -159,7 +159,7 @@ final readonly class Attendances
                     $day >= (string) $p->begins_on &&
                     ($p->ends_on === null || $day <= $p->ends_on),
             );
-            if ($part !== null && $session->isTold) {
+            if ($part !== null && $session->isTold && $session->isFor($person)) {
                 $out[$session->id] = [
                     $session,
                     Attendance::of(
@@ -209,6 +209,7 @@ final readonly class Attendances
                     'series_id',
                     'day',
                     'teacher_id',
+                    'chosen',
                     DB::raw("coalesce(title, topic, '') as topic"),
                     DB::raw('extract(epoch from starts_at)::bigint as s'),
                     DB::raw('extract(epoch from ends_at)::bigint as e'),
@@ -228,6 +229,9 @@ final readonly class Attendances
                         $r->topic,
                         (bool) $r->told,
                         $now < (int) $r->e && $r->ended === null,
+                        $r->chosen === null
+                            ? null
+                            : array_values(array_map(intval(...), (array) json_decode($r->chosen, true))),
                     ),
                 )
                 ->all(),
@@ -345,6 +349,7 @@ final readonly class Attendances
                 $standing = ($of[$session->series][(string) $r->sourced_id] ?? null)?->on(
                     $session->day->day,
                     $session->substitute,
+                    $session->chosen,
                 );
                 $n += in_array($standing, [Standing::Student, Standing::Host, Standing::Absent], true) ? 0 : 1;
             }

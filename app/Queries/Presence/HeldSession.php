@@ -11,6 +11,7 @@ final readonly class HeldSession
 {
     /**
      * @param  int  $end  UTC seconds at which it ends, was ended for everybody, or now where it still runs
+     * @param  list<int>|null  $chosen  the students whom it is for; null for the whole roster
      * @param  bool  $isTold  whether anything is known of who was there
      * @param  bool  $isRunning  it goes on: nothing is final
      */
@@ -25,6 +26,12 @@ final readonly class HeldSession
         public string $topic,
         public bool $isTold,
         public bool $isRunning,
+        public ?array $chosen = null,
     ) {
+    }
+
+    public function isFor(int $student): bool
+    {
+        return $this->chosen === null || in_array($student, $this->chosen, true);
     }
 }

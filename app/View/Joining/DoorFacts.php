@@ -10,6 +10,7 @@ use Nomada\App\Actions\Joining\Doorway;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Presets;
 use Nomada\Core\Belonging\Belonging;
+use Nomada\Core\Belonging\Standing;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Particulars;
@@ -87,7 +88,7 @@ final readonly class DoorFacts
             ->selectRaw(
                 "(select json_agg(json_build_array(day - date '1970-01-01', extract(epoch from
                     starts_at)::bigint, extract(epoch from ends_at)::bigint, state, reason, moved_from - date
-                    '1970-01-01', is_extra, door, floor, teacher_id,
+                    '1970-01-01', is_extra, door, floor, teacher_id, chosen,
                     (select left(given_name, 1) || '. ' || family_name from people where id = teacher_id)) order by
                         starts_at, day) from sessions where series_id =
                     series.id and ends_at > to_timestamp(?)) as sessions",
@@ -139,7 +140,7 @@ final readonly class DoorFacts
     {
         return array_values(
             array_map(function (array $r): PlannedSession {
-                [$day, $start, $end, $state, $reason, $slot, $isExtra, $door, $floor, $teacher, $name] = $r;
+                [$day, $start, $end, $state, $reason, $slot, $isExtra, $door, $floor, $teacher, $chosen, $name] = $r;
 
                 return new PlannedSession(
                     $day,
@@ -147,7 +148,7 @@ final readonly class DoorFacts
                     $end,
                     SessionState::from($state),
                     $reason,
-                    $slot === null && ! $isExtra && $door === null && $floor === null && $teacher === null
+                    [$slot, $isExtra, $door, $floor, $teacher, $chosen] === [null, false, null, null, null, null]
                         ? null
                         : new Particulars(
                             $slot,
@@ -156,9 +157,29 @@ final readonly class DoorFacts
                             teacherName: $name,
                             door: $door,
                             floor: $floor,
+                            chosen: $chosen,
                         ),
                 );
             }, $rows),
+        );
+    }
+
+    /**
+     * Without those for chosen students of whom whoever stands there is none.
+     *
+     * @return list<PlannedSession>
+     */
+    public function theirs(): array
+    {
+        return array_values(
+            array_filter(
+                $this->sessions,
+                fn (PlannedSession $s): bool => $this->belonging->on(
+                    $s->day,
+                    $s->own?->teacher,
+                    $s->own?->chosen,
+                ) !== Standing::NotChosen,
+            ),
         );
     }
 

@@ -206,7 +206,7 @@ final readonly class DoorPage
     {
         [$today] = $facts->zone->wall($now);
         $at = null;
-        foreach ($facts->sessions as $session) {
+        foreach ($facts->theirs() as $session) {
             $at ??= $session->end > $now || $session->day === $today ? (new LocalDate($session->day))->iso() : null;
         }
         $fits = array_column(
@@ -385,7 +385,7 @@ final readonly class DoorPage
                 'longest' => ($answer->opensAt ?? $now) > $now + self::SOON ? self::SELDOM : self::OFTEN,
                 'register' => $takes ? route('register', $facts->series) : null,
                 'stops' => $words->stops($answer),
-                'next' => $known ? $words->next($facts->sessions ?? [], $answer) : [],
+                'next' => $known ? $words->next($facts?->theirs() ?? [], $answer) : [],
             ];
     }
 }

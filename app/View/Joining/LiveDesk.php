@@ -47,7 +47,7 @@ final readonly class LiveDesk
         $isReal = ! $live->isRehearsal && $live->series !== null;
         $here = array_column([...$room['inside'], ...$room['outside']], 'person');
         $roster = $isReal
-            ? $this->roster($live->series->sectionIds(), $live->zone->dateAt($live->start)->iso())
+            ? $this->roster($live->series->sectionIds(), $live->zone->dateAt($live->start)->iso(), $live->chosen)
             : [];
         $isOut = fn (Person $p): bool => in_array($p->sourced_id, $room['sent_out'], true);
         $away = array_filter($roster, fn (Person $p): bool => ! in_array($p->sourced_id, $here, true) && ! $isOut($p));
@@ -95,14 +95,16 @@ final readonly class LiveDesk
 
     /**
      * @param  list<int>  $sections
+     * @param  list<int>|null  $chosen  whom alone the session is for
      * @return list<Person> students on the roster on that day, by family name
      */
-    private function roster(array $sections, string $day): array
+    private function roster(array $sections, string $day, ?array $chosen): array
     {
         return array_values(
             Part::query()
                 ->whereIn('section_id', $sections)
                 ->where('role', 'student')
+                ->when($chosen !== null, fn ($q) => $q->whereIn('person_id', $chosen ?? []))
                 ->on($day)
                 ->with('person')
                 ->get()

@@ -197,6 +197,10 @@ final readonly class StudentPage
                         "sessions.day between coalesce(begins_on, '-infinity') and coalesce(ends_on, 'infinity')",
                     )
                     ->whereRaw('coalesce(session_id, sessions.id) = sessions.id')
+                    ->whereRaw(
+                        "(parts.role <> 'student' or sessions.chosen is null
+                            or sessions.chosen @> to_jsonb(parts.person_id))",
+                    )
                     // Whose session another teacher takes is absent from it.
                     ->whereRaw("(parts.role <> 'teacher' or sessions.teacher_id is null)"),
             )

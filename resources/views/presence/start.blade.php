@@ -11,6 +11,13 @@
         </select>
         <label class="form-label" for="start-minutes">{{ __('presence.start.minutes') }}</label>
         <input class="form-control mb-2" id="start-minutes" name="minutes" inputmode="numeric" value="{{ old('minutes', 45) }}">
+        <fieldset class="mb-2">
+            <legend class="form-label">{{ __('presence.start.whom') }}</legend>
+            @foreach (['all', 'some'] as $whom)
+                <label class="check"><input type="radio" name="whom" value="{{ $whom }}" @checked(old('whom', 'all') === $whom)>
+                    {{ __("presence.start.$whom") }}</label>
+            @endforeach
+        </fieldset>
         @foreach (['section', 'minutes', 'start', 'day', 'move_day', 'move_start'] as $field)
             @error($field)
                 <div class="invalid" role="alert">{{ $message }}</div>

@@ -93,3 +93,21 @@ test('what each standing may', function () {
         ->and(PartRole::CoTeacher->words())
         ->toBe('a co-teacher');
 });
+
+test('a session for chosen students is those students\' and everybody\'s who hosts or looks', function (
+    ?int $person,
+    array $roles,
+    Standing $is,
+) {
+    $belonging = new Belonging($person, array_map(fn (PartRole $r): Part => new Part($r), $roles));
+
+    expect($belonging->on(5, null, [7, 9]))->toBe($is);
+})->with([
+    'chosen' => [7, [PartRole::Student], Standing::Student],
+    'not chosen' => [8, [PartRole::Student], Standing::NotChosen],
+    'not chosen, and looks at another section' => [8, [PartRole::Student, PartRole::Observer], Standing::Observer],
+    'the teacher' => [8, [PartRole::Teacher], Standing::Host],
+    'let in by hand, without a part' => [8, [], Standing::NotChosen],
+    'named, without a part' => [7, [], Standing::NotChosen],
+    'a guest' => [null, [], Standing::None],
+]);

@@ -10,6 +10,7 @@ use Illuminate\View\View;
 use Nomada\App\Actions\Timetable\StartNow;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\View\Presence\ChoosePage;
 use Nomada\App\View\Presence\TodayPage;
 
 final class TodayController extends Controller
@@ -22,16 +23,39 @@ final class TodayController extends Controller
         );
     }
 
-    /** A session that begins now, outside the timetable. */
+    /** A session that begins now, outside the timetable; for chosen students, they are chosen on a page of its own. */
     public function start(Request $request, StartNow $start): RedirectResponse
     {
         $given = $request->validate(
-            ['section' => ['required', 'string', 'max:80'], 'minutes' => ['required', 'integer', 'between:5,240']],
+            [
+                'section' => ['required', 'string', 'max:80'],
+                'minutes' => ['required', 'integer', 'between:5,240'],
+                'whom' => ['nullable', 'in:all,some'],
+                'chosen' => ['array', 'max:400'],
+                'chosen.*' => ['string', 'max:120'],
+            ],
             ['section.*' => __('presence.start.section_fault'), 'minutes.*' => __('presence.start.minutes_fault')],
         );
         $section = Section::query()->with('term.school')->where('sourced_id', $given['section'])->firstOrFail();
         $this->authorize('serve', $section);
+        $minutes = (int) $given['minutes'];
+        if (($given['whom'] ?? 'all') === 'some') {
+            return redirect()->route('today.choose', [$section, 'minutes' => $minutes]);
+        }
+        $chosen = $request->has('choosing') ? array_values($given['chosen'] ?? []) : null;
 
-        return redirect()->route('live', $start($section, (int) $given['minutes'], $this->person($request))->id);
+        return redirect()->route('live', $start($section, $minutes, $this->person($request), $chosen)->id);
+    }
+
+    /** Whom it is for. */
+    public function choose(Request $request, Section $section, StartNow $start): View
+    {
+        $this->authorize('serve', $section);
+        $minutes = (string) $request->query('minutes', '');
+
+        return view(
+            'presence.choose',
+            ['page' => new ChoosePage($section, $start->students($section), ctype_digit($minutes) ? (int) $minutes : 45)],
+        );
     }
 }

@@ -1,0 +1,34 @@
+@props(['page'])
+<x-app :title="__('presence.choose.title', ['section' => $page->section->name()])">
+    <x-page-head :title="__('presence.choose.title', ['section' => $page->section->name()])">
+        <a class="pill" href="{{ route('today') }}">{{ __('presence.choose.back') }}</a>
+    </x-page-head>
+    <p class="quiet mt-2">{{ __('presence.choose.hint') }}</p>
+    @if ($page->students === [])
+        <x-empty :title="__('presence.choose.nobody')" />
+    @else
+        <form method="post" action="{{ route('today.start') }}">@csrf
+            <input type="hidden" name="section" value="{{ $page->section->sourced_id }}">
+            <input type="hidden" name="choosing" value="1">
+            <fieldset class="choices mb-3">
+                <legend class="form-label">{{ trans_choice('presence.choose.students', count($page->students)) }}</legend>
+                @foreach ($page->students as $student)
+                    <label class="check"><input type="checkbox" name="chosen[]" value="{{ $student->sourced_id }}"
+                            @checked(in_array($student->sourced_id, (array) old('chosen', []), true))>
+                        {{ $student->name() }}</label>
+                @endforeach
+            </fieldset>
+            @foreach (['chosen', 'section', 'minutes', 'day', 'move_day', 'move_start'] as $field)
+                @error($field)
+                    <div class="invalid" role="alert">{{ $message }}</div>
+                @enderror
+            @endforeach
+            <label class="form-label" for="minutes">{{ __('presence.start.minutes') }}</label>
+            <div class="d-flex gap-2">
+                <input class="form-control w-auto" id="minutes" name="minutes" inputmode="numeric" size="4"
+                    value="{{ old('minutes', $page->minutes) }}">
+                <button class="btn btn-main">{{ __('presence.start.go') }}</button>
+            </div>
+        </form>
+    @endif
+</x-app>
