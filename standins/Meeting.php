@@ -10,6 +10,9 @@ namespace Nomada\Standins;
  */
 final readonly class Meeting
 {
+    /** For how many seconds captions stay in the talk. */
+    private const CAPTIONED = 300;
+
     private const INSIDE = "state in ('inside', 'outside', 'sent-out')";
 
     public function __construct(private Store $store, private string $room, private string $key)
@@ -167,6 +170,41 @@ final readonly class Meeting
                 [$this->room, $this->key, $isHost ? 't' : 'f', $viewer ?? ''],
             ),
         );
+    }
+
+    /**
+     * What was said aloud in the last minutes, as lines of the talk: a script that the stand-in plays while a host is
+     * inside.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public function captions(): array
+    {
+        $since = $this->store->one(
+            "select min(came_at) as came from seats where room = ? and meeting = ? and host and state = 'inside'",
+            [$this->room, $this->key],
+        )['came'] ?? null;
+        if ($since === null) {
+            return [];
+        }
+        $now = $this->now();
+        $hour = $now - ($now % 3600);
+        $out = [];
+        foreach (Sound::cues($this->room, 1000 * ($now - $hour)) as $n => [$from, , $text]) {
+            $at = $hour + intdiv($from, 1000);
+            if ($at > $now - self::CAPTIONED) {
+                $out[] = [
+                    'id' => "c$hour-$n",
+                    'at' => $at,
+                    'name' => 'Said',
+                    'kind' => 'caption',
+                    'text' => $text,
+                    'gone' => false,
+                ];
+            }
+        }
+
+        return $out;
     }
 
     /** @return list<array<string, mixed>> */

@@ -36,7 +36,6 @@ final readonly class RoomPage
             $sub === 'leave' && $request->method === 'POST' => $this->leave($room, $seat, $meeting),
             $sub === 'do' && $request->method === 'POST' => $this->do($request, $seat, $meeting),
             $sub === 'look' => $this->look($request, $seat, $meeting),
-            $sub === 'caption' => Answer::json(200, ['text' => $this->caption($room, $meeting)]),
             default => $this->page($request, $room, $seat, $meeting),
         };
 
@@ -123,30 +122,18 @@ final readonly class RoomPage
     /** @param  array<string, mixed>  $seat */
     private function look(Request $request, array $seat, Meeting $meeting): Answer
     {
-        $version = $meeting->version();
-        if (($request->query['v'] ?? '') === (string) $version) {
+        // Whoever has captions sees something new whenever something was said.
+        $captions = ($request->query['captions'] ?? '') === '1' ? $meeting->captions() : [];
+        $version = $meeting->version().'-'.(end($captions)['id'] ?? '');
+        if (($request->query['v'] ?? '') === $version) {
             return new Answer(304, '');
         }
 
         return Answer::json(200, [
             'version' => $version,
             'state' => $seat['state'],
-            'parts' => $seat['state'] === 'inside' ? $this->parts($seat, $meeting) : [],
+            'parts' => $seat['state'] === 'inside' ? $this->parts($seat, $meeting, $captions) : [],
         ]);
-    }
-
-    /** @param  array<string, mixed>  $room */
-    private function caption(array $room, Meeting $meeting): string
-    {
-        $cues = Sound::cues((string) $room['id'], 3_600_000);
-        $at = ($meeting->now() % 3600) * 1000;
-        foreach ($cues as [, $to, $text]) {
-            if ($to >= $at) {
-                return $text;
-            }
-        }
-
-        return '';
     }
 
     /**
@@ -176,7 +163,7 @@ final readonly class RoomPage
             $seat['seat'].
             '" data-version="'.
             $meeting->version().
-            '">'.
+            '-">'.
             self::devices();
         foreach ($this->parts($seat, $meeting) as $name => $part) {
             $html .=
@@ -214,15 +201,20 @@ final readonly class RoomPage
             'value="say"><label for="line">Say something</label><input id="line" name="text" maxlength="500" '.
             'autocomplete="off"><select name="to" aria-label="To whom"><option value="everyone">to everybody</option>'.
             '<option value="teacher">to the teacher only</option></select><button>Send</button></form>'.
-            '<p class="wide"><label class="inline"><input type="checkbox" id="captions"> Captions</label> '.
-            '<span id="caption" aria-live="off"></span></p><p id="fault" class="wide" role="alert"></p>';
+            '<p class="wide"><label class="inline"><input type="checkbox" id="captions"> Captions in the talk</label></p>'.
+            '<p id="fault" class="wide" role="alert"></p>'.
+            '<dialog id="writing" aria-labelledby="writing-words"><form method="dialog">'.
+            '<label for="written" id="writing-words">What is written there?</label>'.
+            '<input id="written" maxlength="120" autocomplete="off">'.
+            '<button value="put">Write it</button> <button value="">Leave it</button></form></dialog>';
     }
 
     /**
      * @param  array<string, mixed>  $seat
+     * @param  list<array<string, mixed>>  $captions  lines of the talk, for whoever asked for them
      * @return array{who: string, sheet: string, talk: string}
      */
-    private function parts(array $seat, Meeting $meeting): array
+    private function parts(array $seat, Meeting $meeting, array $captions = []): array
     {
         $seat = $this->store->one('select * from seats where seat = ?', [$seat['seat']]) ?? $seat;
         $state = $meeting->state((string) $seat['person'], (bool) $seat['host']);
@@ -230,7 +222,7 @@ final readonly class RoomPage
         return [
             'who' => $this->who($seat, $state, $meeting),
             'sheet' => self::sheet($seat, $state, $meeting),
-            'talk' => self::talk($state),
+            'talk' => self::talk($state, $captions),
         ];
     }
 
@@ -352,6 +344,10 @@ final readonly class RoomPage
                     ' shows a window: <b>'.
                     Page::text((string) $state['window']['title']).
                     '</b></p>').
+            ($mayDraw
+                ? '<div id="board" tabindex="0" role="application" aria-label="The sheet, to draw on" '.
+                    'aria-describedby="pen-keys">'
+                : '').
             '<svg viewBox="0 0 800 560" role="img" aria-label="'.
             Page::text(self::said($state['sheet'])).
             '"'.
@@ -363,6 +359,9 @@ final readonly class RoomPage
         $html .= '</svg>';
         if ($mayDraw) {
             $html .=
+                '</div><p id="pen-keys" class="small">By keys: choose what to do below, go to the sheet, move with the '.
+                'arrows (with Shift in large steps), Enter sets a point, Escape ends the line.</p>'.
+                '<p id="pen-at" class="small" role="status"></p>'.
                 '<div class="acts" id="pens"><button type="button" data-pen="line">Draw</button>'.
                 '<button type="button" data-pen="text">Write</button>'.
                 '<button type="button" data-pen="point">Point</button>'.
@@ -426,17 +425,30 @@ final readonly class RoomPage
         };
     }
 
-    /** @param  array<string, mixed>  $state */
-    private static function talk(array $state): string
+    /**
+     * One log of what was said, written, and happened, in the order of time.
+     *
+     * @param  array<string, mixed>  $state
+     * @param  list<array<string, mixed>>  $captions
+     */
+    private static function talk(array $state, array $captions): string
     {
-        $html = '<h2>The talk</h2><ol class="talk">';
-        foreach ($state['talk'] as $line) {
+        $lines = [...$state['talk'], ...$captions];
+        usort($lines, fn (array $a, array $b): int => $a['at'] <=> $b['at']);
+        $html = '<h2>The talk</h2><ol class="talk" tabindex="0" aria-label="What was said and what happened">';
+        foreach ($lines as $line) {
             $name = Page::text((string) $line['name']);
             $text = $line['gone'] ? '<i>taken away by the teacher</i>' : Page::text((string) $line['text']);
             $html .=
                 '<li class="'.
                 $line['kind'].
+                '" data-id="'.
+                $line['id'].
+                '"><time datetime="'.
+                gmdate('Y-m-d\TH:i:s\Z', (int) $line['at']).
                 '">'.
+                gmdate('H:i', (int) $line['at']).
+                ' UTC</time> '.
                 match ($line['kind']) {
                     'event' => trim("$name $text"),
                     'private' => "$name to the teacher: $text",

@@ -42,6 +42,25 @@ final class Intervals
     }
 
     /**
+     * When somebody was there before the start, which counts for nothing and tells who waited. Of that only what was
+     * told: who lost their join was not there early.
+     *
+     * @param  list<Coming>  $told  of one person
+     * @param  int  $from  UTC seconds before which nothing is looked at; $start the session's
+     * @return list<array{int, int}> ascending
+     */
+    public static function early(array $told, int $from, int $start): array
+    {
+        $early = array_values(array_filter($told, fn (Coming $c): bool => $c->at < $start));
+        usort($early, fn (Coming $a, Coming $b): int => [$a->at, ! $a->isJoin] <=> [$b->at, ! $b->isJoin]);
+        while ($early !== [] && ! $early[0]->isJoin) {
+            array_shift($early);
+        }
+
+        return self::of($early, $from, $start);
+    }
+
+    /**
      * @param  array<int, int>  $steps  by second: 1 a join, 2 a leave, 3 both
      * @return list<array{int, int}>
      */

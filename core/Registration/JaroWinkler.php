@@ -12,18 +12,18 @@ final class JaroWinkler
 {
     public static function of(string $a, string $b): float
     {
+        if ($a === '' || $b === '') {
+            return 0.0;
+        }
         if ($a === $b) {
-            return $a === '' ? 0.0 : 1.0;
+            return 1.0;
         }
         // Names without marks are nearly always plain letters, one byte each.
         [$x, $y] =
             preg_match('/[^\x00-\x7f]/', $a.$b) === 1
                 ? [mb_str_split($a), mb_str_split($b)]
                 : [str_split($a), str_split($b)];
-        [$n, $m] = [$a === '' ? 0 : count($x), $b === '' ? 0 : count($y)];
-        if ($n === 0 || $m === 0) {
-            return 0.0;
-        }
+        [$n, $m] = [count($x), count($y)];
         $window = max(0, intdiv(max($n, $m), 2) - 1);
         $taken = [];
         $mine = [];

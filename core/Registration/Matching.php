@@ -110,15 +110,12 @@ final class Matching
     private function score(Registrant $registrant, RosterEntry $entry): int
     {
         $same = $registrant->address !== '' && $registrant->address === $entry->address;
-        $name = $registrant->name->compare($entry->name);
-
-        $score =
-            ($same ? 10 : 0) +
-            ($same
-                ? $name->score() * 10
-                : ($name === NameRelation::Different
-                    ? 0
-                    : $name->score() * 2 + (Address::isSchools($registrant->address, $this->domains) ? 1 : 0)));
+        $like = $registrant->name->compare($entry->name)->score();
+        $score = match (true) {
+            $same => 10 + 10 * $like,
+            $like === 0 => 0,
+            default => 2 * $like + (Address::isSchools($registrant->address, $this->domains) ? 1 : 0),
+        };
 
         return $score === 0 ? 0 : 2 * $score + ($registrant->account === $entry->person ? 1 : 0);
     }

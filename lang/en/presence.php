@@ -126,6 +126,7 @@ return [
         'guests' => '{0}|{1}1 guest or observer|[2,*]:count guests or observers',
         'drawing' => 'When each student was inside, from :from to :to',
         'inside' => 'Inside',
+        'early' => 'waiting before the start; counts for nothing',
         'most' => 'at most :most at :at',
         'starts' => 'starts',
         'ends' => 'ends',

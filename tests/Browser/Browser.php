@@ -304,6 +304,12 @@ final class Browser
     }
 
     /** Waits until the page shows these words. */
+    /** What is written on the sheet of a room. */
+    public function drawn(): string
+    {
+        return (string) $this->script('return document.querySelector("#sheet svg").textContent');
+    }
+
     public function see(string $words, string $css = 'body', ?float $patience = null): self
     {
         $this->wait(fn (): bool => str_contains($this->text($css), $words), "seeing \"$words\"", $patience);

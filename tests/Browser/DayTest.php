@@ -86,6 +86,22 @@ test(
                 ->see('2 have answered')
                 ->press('Clear it')
                 ->see('Quick question: Is the tide rising? 1 yes, 1 no');
+            // Whoever has the floor draws, and needs no mouse for it.
+            $farid->press('Draw')->focus('#board')->keys(
+                'ENTER',
+                'ARROW_RIGHT',
+                'ARROW_DOWN',
+                'ENTER',
+                'ESCAPE',
+            );
+            $galia->wait(
+                fn (): bool => $galia->script('return document.querySelector("#sheet .mark")?.getAttribute("points")') ===
+                    '400,280 410,290',
+                'the line drawn by keys',
+            );
+            $farid->press('Write')->focus('#board')->keys('ENTER')->find('#written')->sendKeys('the bar');
+            $farid->press('Write it');
+            $galia->wait(fn (): bool => str_contains($galia->drawn(), 'the bar'), 'what was written by keys');
             // The talk: to everybody, and to the teacher alone; a line is taken away.
             $galia
                 ->fill('text', 'my loudspeaker is faint')
@@ -102,13 +118,7 @@ test(
             // The sheet, and recording, which everybody is told.
             $teacher->find('#sheet-text')->sendKeys('high water 12:40');
             $teacher->press('Put it at the middle');
-            $galia->wait(
-                fn (): bool => str_contains(
-                    (string) $galia->script('return document.querySelector("#sheet svg").textContent'),
-                    'high water',
-                ),
-                'the sheet',
-            );
+            $galia->wait(fn (): bool => str_contains($galia->drawn(), 'high water'), 'the sheet');
             $copy->clock('10:01');
             $teacher
                 ->press('Record…')
@@ -116,6 +126,10 @@ test(
                 ->press('Everybody was asked')
                 ->see('Everybody is told.');
             $galia->see('This is recorded.');
+            // Captions stand in the talk of whoever wants them.
+            $galia->click('#captions');
+            $galia->wait(fn (): bool => $galia->count('.talk .caption') > 0, 'captions');
+            expect($farid->count('.talk .caption'))->toBe(0);
             expect($teacher->accessibilityFaults())->toBe([])->and($galia->accessibilityFaults())->toBe([]);
             // The end shuts the door behind.
             $copy->clock('10:47');

@@ -13,6 +13,7 @@ use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\AttendanceRules;
 use Nomada\Core\Presence\Coming;
 use Nomada\Core\Presence\Correction;
+use Nomada\Core\Presence\Intervals;
 use Nomada\Core\Presence\Status;
 use Nomada\Core\Term\LocalDate;
 use stdClass;
@@ -235,6 +236,23 @@ final readonly class Attendances
                     ),
                 )
                 ->all(),
+        );
+    }
+
+    /**
+     * Who was there before the start, and when.
+     *
+     * @param  int  $lead  seconds that are looked at
+     * @return array<int, list<array{int, int}>> UTC seconds by person
+     */
+    public function early(HeldSession $session, int $lead): array
+    {
+        return array_filter(
+            array_map(
+                fn (array $told): array => Intervals::early($told, $session->start - $lead, $session->start),
+                $this->told([$session])[$session->id] ?? [],
+            ),
+            fn (array $early): bool => $early !== [],
         );
     }
 

@@ -53,6 +53,20 @@ test('when somebody was inside', function (string $told, array $minutes) {
     'nothing' => ['', []],
 ]);
 
+test('who waited before the start, of what was told only', function (string $told, array $minutes) {
+    $early = array_map(fn (array $i): array => [$i[0] / 60, $i[1] / 60], Intervals::early(told($told), -15 * 60, 0));
+    expect($early)->toEqual($minutes);
+})->with([
+    'until the start' => ['+-8 -40', [[-8, 0]]],
+    'gone and back' => ['+-8 --6 +-2 -40', [[-8, -6], [-2, 0]]],
+    'longer than is looked at' => ['+-40', [[-15, 0]]],
+    'came with the start' => ['+0 -40', []],
+    'a lost join was not early' => ['--3 +1', []],
+    'a lost join, and then one told' => ['--9 +-3', [[-3, 0]]],
+    'in any order' => ['--6 +-8', [[-8, -6]]],
+    'nothing' => ['', []],
+]);
+
 test('attendance of a session', function (
     string $told,
     string $status,

@@ -8,6 +8,7 @@ use Nomada\Core\Registration\NameRelation;
 use Nomada\Core\Registration\PersonName;
 use Nomada\Core\Registration\Registrant;
 use Nomada\Core\Registration\RosterEntry;
+use Nomada\Core\Registration\Verdict;
 
 test('names are compared without marks, in any order', function (string $a, string $b, NameRelation $relation) {
     expect((new PersonName($a))->compare(new PersonName($b)))
@@ -205,4 +206,108 @@ test('certain means certain: whose account it is counts, and brothers and sister
             $roster,
         ),
     )->toBe(['another-account 3', 'certain 3']);
+});
+
+/** One student with nothing but this evidence; what two registrants have of it says who gets them. */
+const EVIDENCE = [
+    'address and name' => ['Galia Zabalo', 'galia@school.example'],
+    'address, part of the name' => ['Galia', 'galia@school.example'],
+    'address, a name with a slip' => ['Galia Zabala', 'galia@school.example'],
+    'address alone' => ['Somebody Else', 'galia@school.example'],
+    'name, from the school' => ['Galia Zabalo', 'other@school.example'],
+    'name' => ['Galia Zabalo', 'g@home.example'],
+    'part of the name, from the school' => ['Galia', 'other@school.example'],
+    'part of the name' => ['Galia', 'g@home.example'],
+    'a slip, from the school' => ['Galia Zabala', 'other@school.example'],
+    'a slip' => ['Galia Zabala', 'g@home.example'],
+];
+
+test('who has more evidence gets the student, whoever came first, and an account only tells equals apart', function () {
+    $roster = [onRoster(1, 'Galia Zabalo', 'galia@school.example')];
+    $levels = array_keys(EVIDENCE);
+    $of = fn (int $id, string $level, ?int $account): Registrant => new Registrant(
+        $id,
+        EVIDENCE[$level][0],
+        EVIDENCE[$level][1],
+        1,
+        7,
+        $account,
+    );
+    $given = function (Registrant $first, Registrant $second) use ($roster): array {
+        return array_map(
+            fn (Finding $f): bool => $f->entry !== null && $f->verdict !== Verdict::AnotherAccount,
+            (new Matching($roster, ['school.example']))->findings([$first, $second]),
+        );
+    };
+    foreach ($levels as $i => $better) {
+        foreach (array_slice($levels, $i + 1) as $worse) {
+            expect($given($of(1, $worse, null), $of(2, $better, null)))->toBe([false, true], "$better before $worse");
+            expect($given($of(1, $worse, 1), $of(2, $better, null)))->toBe([false, true], "$better, account of $worse");
+        }
+        expect($given($of(1, $better, 9), $of(2, $better, 1)))->toBe([false, true], "the account at $better");
+    }
+});
+
+test('a student is found by what is left of a name with slips in it', function (string $typed, string $name) {
+    expect(verdicts([wants(1, $typed, 'x@home.example')], [onRoster(1, $name, 'y@school.example')]))
+        ->toBe(['check-address 1']);
+})->with([
+    'the first three letters' => ['Kallas', 'Kalbas'],
+    'the last three letters' => ['Bernardina', 'Vernardina'],
+    'one whole word' => ['Bo Li', 'Li Bo Anders'],
+    'short words' => ['Bo Li', 'Bo Lin'],
+]);
+
+test('of a student who has a place already, or sits in another section, the evidence is either', function (
+    string $name,
+    string $address,
+    ?int $account,
+    array $finds,
+) {
+    $roster = [
+        onRoster(1, 'Ida Berg', 'ida@school.example', 1, true),
+        onRoster(2, 'Teo Kallas', 'teo@school.example', 2),
+        onRoster(3, 'Rui Mestre', 'rui@school.example', 1),
+        // Of another course: never named.
+        new RosterEntry(4, 'Ana Ferro', 'ana@school.example', 3, 8, false),
+    ];
+    $rival = new Registrant(2, 'Rui Mestre', 'rui@school.example', 1, 7, 3);
+    $finding = (new Matching($roster, ['school.example']))->findings([
+        new Registrant(1, $name, $address, 1, 7, $account),
+        $rival,
+    ])[0];
+    expect([
+        trim($finding->verdict->value.' '.($finding->entry->person ?? '')),
+        $finding->sameAddress,
+        $finding->name->value,
+        $finding->isSchools,
+    ])->toBe($finds);
+})->with([
+    'already, by both' => ['Ida Berg', 'ida@school.example', null, ['already 1', true, 'equal', true]],
+    'already, by the address' => ['Nobody Known', 'ida@school.example', null, ['already 1', true, 'different', true]],
+    'already, by the name' => ['Ida Berg', 'i@home.example', null, ['already 1', false, 'equal', false]],
+    'a slip is not enough' => ['Ida Bergs', 'i@home.example', null, ['unknown', false, 'different', false]],
+    'elsewhere, by both' => ['Teo Kallas', 'teo@school.example', null, ['another-section 2', true, 'equal', true]],
+    'elsewhere, by the address' => ['Who Ever', 'teo@school.example', null, ['another-section 2', true, 'different', true]],
+    'elsewhere, by the name' => ['Teo Kallas', 't@home.example', null, ['another-section 2', false, 'equal', false]],
+    'elsewhere, with a slip' => ['Teo Kalles', 't@home.example', null, ['unknown', false, 'different', false]],
+    'of another course' => ['Ana Ferro', 'ana@school.example', null, ['unknown', false, 'different', true]],
+    'given to another, by both' => ['Rui Mestre', 'rui@school.example', 9, ['another-account 3', true, 'equal', true]],
+    'given to another, by the name' => ['Rui Mestre', 'r@home.example', 9, ['another-account 3', false, 'equal', false]],
+    'given to another, by the address' => [
+        'No Body',
+        'rui@school.example',
+        9,
+        ['another-account 3', true, 'different', true],
+    ],
+    'given to another, with a slip' => ['Rui Mestra', 'r@home.example', 9, ['unknown', false, 'different', false]],
+    'without an account' => ['Rui Mestre', 'r@home.example', null, ['unknown', false, 'different', false]],
+]);
+
+test('a name that is like two students\' is nobody\'s, unless it is liker one of them', function () {
+    $roster = [onRoster(1, 'Ana Ferro', 'a@school.example'), onRoster(2, 'Ana Ferro Rey', 'b@school.example')];
+    expect(verdicts([wants(1, 'Ana Ferro', 'x@home.example')], $roster))
+        ->toBe(['check-address 1'])
+        ->and(verdicts([wants(1, 'Ferro', 'x@home.example')], $roster))
+        ->toBe(['unknown']);
 });

@@ -10,20 +10,31 @@ use Nomada\Core\Presence\Attendance;
 /** One student's line in the drawing of a session. */
 final readonly class PresenceLine
 {
-    /** @param  list<array{int, int}>  $segments  from and to, positions */
-    private function __construct(public Pupil $pupil, public ?Attendance $attendance, public array $segments)
-    {
+    /**
+     * @param  list<array{int, int}>  $segments  from and to, positions
+     * @param  list<array{int, int}>  $early  the same, of the time before the start
+     */
+    private function __construct(
+        public Pupil $pupil,
+        public ?Attendance $attendance,
+        public array $segments,
+        public array $early,
+    ) {
     }
 
-    public static function of(Pupil $pupil, ?Attendance $attendance, TimeAxis $axis): self
+    /** @param  list<array{int, int}>  $early  UTC seconds before the start, while they were there */
+    public static function of(Pupil $pupil, ?Attendance $attendance, array $early, TimeAxis $axis): self
     {
+        $drawn = fn (array $intervals): array => array_map(
+            fn (array $i): array => [$axis->x($i[0]), $axis->x($i[1])],
+            $intervals,
+        );
+
         return new self(
             $pupil,
             $attendance,
-            array_map(
-                fn (array $i): array => [$axis->x($i[0]), $axis->x($i[1])],
-                $attendance === null ? [] : $attendance->inside,
-            ),
+            $drawn($attendance === null ? [] : $attendance->inside),
+            $drawn($attendance === null ? [] : $early),
         );
     }
 }

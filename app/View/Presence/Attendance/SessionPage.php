@@ -19,6 +19,9 @@ use Nomada\Core\Term\Zone;
 /** One session over its time: a line a student from coming to leaving, and how many were inside above it. */
 final readonly class SessionPage
 {
+    /** How much of the time before the start is drawn, in seconds: the usual, and the most where somebody was early. */
+    private const LEAD = [300, 900];
+
     /**
      * @param  list<PresenceLine>  $lines
      * @param  list<array{int, string}>  $ticks  positions and times
@@ -59,7 +62,8 @@ final readonly class SessionPage
             return null;
         }
         $zone = $section->term->calendar()->zone;
-        $axis = new TimeAxis($held->start, $held->planned);
+        $early = $attendances->early($held, self::LEAD[1]);
+        $axis = new TimeAxis($held->start, $held->planned, self::LEAD[$early === [] ? 0 : 1]);
         $curve = Curve::of(
             array_map(fn (Attendance $a): array => $a->inside, array_values($table->cells[$held->id] ?? [])),
         );
@@ -82,7 +86,7 @@ final readonly class SessionPage
             $session,
             $held,
             array_map(
-                fn (Pupil $p): PresenceLine => PresenceLine::of($p, $table->of($held, $p), $axis),
+                fn (Pupil $p): PresenceLine => PresenceLine::of($p, $table->of($held, $p), $early[$p->id] ?? [], $axis),
                 $table->pupils,
             ),
             $axis->ticks($zone),

@@ -25,10 +25,13 @@ final readonly class TimeAxis
 
     private int $to;
 
-    /** @param  int  $start  UTC seconds; $end likewise */
-    public function __construct(int $start, int $end)
+    /**
+     * @param  int  $start  UTC seconds; $end likewise
+     * @param  int  $lead  seconds before the start that are drawn
+     */
+    public function __construct(int $start, int $end, int $lead)
     {
-        $this->from = $start - 300;
+        $this->from = $start - $lead;
         $this->to = $end + 60;
     }
 

@@ -6,6 +6,11 @@
     @if ($line->segments === [])
         <line class="nobody" x1="{{ $page->edges[0] }}" y1="{{ $y }}" x2="{{ $page->edges[1] }}" y2="{{ $y }}" />
     @endif
+    @foreach ($line->early as [$from, $to])
+        <line class="early" x1="{{ $from }}" y1="{{ $y }}" x2="{{ $to }}" y2="{{ $y }}">
+            <title>{{ __('presence.session.early') }}</title>
+        </line>
+    @endforeach
     @foreach ($line->segments as $n => [$from, $to])
         <line @class(['inside', 's-' . $line->attendance->status()->value]) x1="{{ $from }}" y1="{{ $y }}" x2="{{ $to }}"
             y2="{{ $y }}" />
