@@ -287,7 +287,7 @@ return [
         'minutes' => 'Minutes',
         'whom' => 'For whom',
         'all' => 'everybody on the roster',
-        'some' => 'chosen students; you choose them next',
+        'some' => 'chosen students',
         'go' => 'Start it',
         'no_link' => ':section has no join link yet. Make it first.',
         'chosen_fault' => 'Tick at least one student of today’s roster.',

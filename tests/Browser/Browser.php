@@ -221,17 +221,15 @@ final class Browser
 
     public function keys(string ...$keys): self
     {
-        $this->driver
-            ->switchTo()
-            ->activeElement()
-            ->sendKeys(
-                array_map(
-                    fn (string $k): string => defined(WebDriverKeys::class."::$k")
-                        ? constant(WebDriverKeys::class."::$k")
-                        : $k,
-                    $keys,
-                ),
-            );
+        foreach ($keys as $key) {
+            $name = WebDriverKeys::class."::$key";
+            // What has the focus may be written anew between two keys.
+            $this->wait(function () use ($key, $name): bool {
+                $this->driver->switchTo()->activeElement()->sendKeys(defined($name) ? constant($name) : $key);
+
+                return true;
+            }, "a place to type $key");
+        }
 
         return $this;
     }

@@ -10,13 +10,17 @@
         <form method="post" action="{{ route('today.start') }}">@csrf
             <input type="hidden" name="section" value="{{ $page->section->sourced_id }}">
             <input type="hidden" name="choosing" value="1">
-            <fieldset class="choices mb-3">
+            <fieldset class="mb-3">
                 <legend class="form-label">{{ trans_choice('presence.choose.students', count($page->students)) }}</legend>
-                @foreach ($page->students as $student)
-                    <label class="check"><input type="checkbox" name="chosen[]" value="{{ $student->sourced_id }}"
-                            @checked(in_array($student->sourced_id, (array) old('chosen', []), true))>
-                        {{ $student->name() }}</label>
-                @endforeach
+                <div class="choices">
+                    @foreach ($page->students as $student)
+                        <label class="check">
+                            <input class="form-check-input mt-0" type="checkbox" name="chosen[]" value="{{ $student->sourced_id }}"
+                                @checked(in_array($student->sourced_id, (array) old('chosen', []), true))>
+                            {{ $student->name() }}
+                        </label>
+                    @endforeach
+                </div>
             </fieldset>
             @foreach (['chosen', 'section', 'minutes', 'day', 'move_day', 'move_start'] as $field)
                 @error($field)

@@ -14,8 +14,11 @@
         <fieldset class="mb-2">
             <legend class="form-label">{{ __('presence.start.whom') }}</legend>
             @foreach (['all', 'some'] as $whom)
-                <label class="check"><input type="radio" name="whom" value="{{ $whom }}" @checked(old('whom', 'all') === $whom)>
-                    {{ __("presence.start.$whom") }}</label>
+                <label class="check">
+                    <input class="form-check-input mt-0" type="radio" name="whom" value="{{ $whom }}"
+                        @checked(old('whom', 'all') === $whom)>
+                    {{ __("presence.start.$whom") }}
+                </label>
             @endforeach
         </fieldset>
         @foreach (['section', 'minutes', 'start', 'day', 'move_day', 'move_start'] as $field)
