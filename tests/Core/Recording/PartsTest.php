@@ -155,3 +155,33 @@ test('a recording goes only where it can', function () {
         ->and(array_values(array_filter(RecordingState::cases(), fn (RecordingState $s): bool => $s->isWhole())))
         ->toBe([RecordingState::Ready, RecordingState::Released, RecordingState::Withdrawn]);
 });
+
+// Where each part ends, in milliseconds: found by the code once it had passed the test above, kept so that a change of
+// the choice between equals is seen.
+test('the same transcript is cut at the same places', function (int $seed, int $minutes, array $ends) {
+    expect(array_column(Parts::of(spoken($seed, $minutes), $minutes * 60_000), 1))->toBe($ends);
+})->with([
+    'seed 3, 47 minutes' => [3, 47, [1019467, 1670118, 2820000]],
+    'seed 8, 61 minutes' => [8, 61, [376697, 1435035, 2595850, 3660000]],
+    'seed 21, 95 minutes' => [21, 95, [1196869, 2359022, 3440705, 4635759, 5700000]],
+    'seed 40, 130 minutes' => [40, 130, [958359, 2157195, 3171670, 4339752, 5536465, 6662318, 7800000]],
+    'seed 77, 22 minutes' => [77, 22, [836145, 1320000]],
+    'seed 101, 200 minutes' => [101, 200, [1044907, 2232167, 3428776, 4321225, 5185865, 6374002, 7496225, 8680355, 9871824, 10813023, 12000000]],
+]);
+
+test('a part may last exactly as long as it may, and be as short', function () {
+    $talk = fn (int ...$ends): array => array_map(
+        fn (int $from, int $to): Cue => new Cue($from, $to, 'said'),
+        [0, ...array_slice($ends, 0, -1)],
+        $ends,
+    );
+    expect(Parts::of($talk(Parts::MOST, Parts::MOST + Parts::LEAST), Parts::MOST + Parts::LEAST))
+        ->toBe([[0, Parts::MOST], [Parts::MOST, Parts::MOST + Parts::LEAST]])
+        ->and(Parts::of($talk(Parts::LEAST, Parts::MOST + Parts::LEAST), Parts::MOST + Parts::LEAST))
+        ->toBe([[0, Parts::LEAST], [Parts::LEAST, Parts::MOST + Parts::LEAST]])
+        // One millisecond more, and it is one that is never cut.
+        ->and(Parts::of($talk(Parts::LEAST, Parts::MOST + Parts::LEAST + 1), Parts::MOST + Parts::LEAST + 1))
+        ->toBe([[0, Parts::LEAST], [Parts::LEAST, Parts::MOST + Parts::LEAST + 1]])
+        ->and(Parts::of($talk(Parts::LEAST - 1, Parts::MOST + Parts::LEAST), Parts::MOST + Parts::LEAST))
+        ->toBe([[0, Parts::MOST + Parts::LEAST]]);
+});

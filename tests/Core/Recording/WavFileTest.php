@@ -48,3 +48,34 @@ test('what is no file of plain samples is not cut', function (string $file) {
     'no channel' => [wav('abcd', channels: 0)],
     'no samples' => [substr(wav('', before: 'LIST'.pack('V', 2000).str_repeat('x', 2000)), 0, 1500)],
 ]);
+
+test('a file is read to its last byte, and as far as it goes', function () {
+    $file = wav('abcdefgh');
+    $wav = WavFile::read($file, strlen($file));
+    expect([$wav->dataAt, $wav->dataSize, $wav->milliseconds()])
+        ->toBe([44, 8, 40])
+        // Cut off in the middle, as while it is being written.
+        ->and(WavFile::read($file, strlen($file) - 4)->dataSize)
+        ->toBe(4)
+        ->and(WavFile::read(wav(''), 44)->dataSize)
+        ->toBe(0)
+        ->and(WavFile::read(substr(wav(''), 0, 43), 43))
+        ->toBeNull();
+    // What comes before the samples is passed over, with the byte that fills an odd one up.
+    foreach ([4 => 'abcd', 5 => "abcde\0"] as $length => $bytes) {
+        $file = wav('abcdefgh', before: 'LIST'.pack('V', $length).$bytes);
+        expect(WavFile::read($file, strlen($file))->dataAt)->toBe(44 + 8 + strlen($bytes));
+    }
+    // A head of its own is a whole file.
+    [$head, $at, $size] = $wav->part(10, 30);
+    expect([strlen($head), $at, $size, substr($head, 0, 4), substr($head, 8, 8), unpack('V', substr($head, 16, 4))[1]])
+        ->toBe([44, 46, 4, 'RIFF', 'WAVEfmt ', 16])
+        ->and($wav->part(30, 10)[2])
+        ->toBe(0);
+});
+
+test('more channels are cut together', function () {
+    $file = wav(str_repeat('abcd', 100), channels: 2);
+    [, $at, $size] = WavFile::read($file, strlen($file))->part(15, 35);
+    expect([$at, $size])->toBe([44 + 4, 8]);
+});
