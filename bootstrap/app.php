@@ -30,8 +30,9 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(TermInAddress::class);
         $middleware->append(ContentSecurity::class);
         $middleware->web(replace: [LaravelSession::class => StartSession::class]);
-        // A mail program presses it for the reader (RFC 8058), without a page of ours; the address is signed.
-        $middleware->validateCsrfTokens(except: ['letters/*/stop']);
+        // A mail program presses it for the reader (RFC 8058), or a mail server hands an answer on, without a page of
+        // ours; the addresses are signed.
+        $middleware->validateCsrfTokens(except: ['letters/*/stop', 'replies']);
         // Who may is asked first; then dates are read, whether it was done already, and whether somebody else has saved
         // since.
         $middleware->appendToGroup('web', [KeepsSignIn::class, ReadsDates::class, DoesOnce::class, AsDrawn::class]);

@@ -19,6 +19,8 @@ return [
     'calendar' => $of('CALENDAR'),
     'stream' => $of('STREAM'),
     'post' => $of('POST'),
+    // A Maildir in which answers to invitations arrive; none by default.
+    'replies' => (string) env('POST_REPLIES', ''),
     // Whose pages may show ours in a frame (CSP frame-ancestors), separated by spaces; nobody's by default.
     'embedded_in' => (string) env('NOMADA_EMBEDDED_IN', ''),
 ];

@@ -33,6 +33,7 @@ use Nomada\App\Http\Controllers\Registration\LetterController;
 use Nomada\App\Http\Controllers\Registration\MeController;
 use Nomada\App\Http\Controllers\Registration\RegisterController;
 use Nomada\App\Http\Controllers\Registration\RegistrationController;
+use Nomada\App\Http\Controllers\Registration\ReplyController;
 use Nomada\App\Http\Controllers\Registration\RosterController;
 use Nomada\App\Http\Controllers\Registration\TemplateController;
 use Nomada\App\Http\Controllers\SignInController;
@@ -156,6 +157,11 @@ Route::get('/letters/{person}/stop', [LetterController::class, 'stopping'])
 Route::post('/letters/{person}/stop', [LetterController::class, 'stop'])
     ->middleware(['signed', 'throttle:door'])
     ->name('letters.stop.keep');
+
+// Answers to invitations, handed on by a mail server; the address is on Places.
+Route::post('/replies', ReplyController::class)
+    ->middleware(['signed', 'throttle:look'])
+    ->name('replies');
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');

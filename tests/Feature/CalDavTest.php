@@ -1,6 +1,7 @@
 <?php
 
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\CalDav\CalDavServer;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Places;
@@ -101,6 +102,22 @@ test('what somebody else put there is left, and what was deleted there is put ba
     $other->update(['standing_print' => 'older']);
     publishedAt(['MAR']);
     expect($this->radicale->calendar('s-2'))->toHaveCount(1);
+});
+
+test('an answer in somebody\'s own calendar is read back, and is no change of ours', function () {
+    calendarsAt($this->radicale->url());
+    publishedAt(['MAR']);
+    [$name] = array_keys($this->radicale->calendar('s-1'));
+    $body = $this->radicale->calendar('s-1')[$name];
+    $this->radicale->put(
+        '/'.Radicale::USER."/s-1/$name",
+        preg_replace('/^(UID:[^\r\n]*\r?\n)/m', "$1ATTENDEE;PARTSTAT=DECLINED:mailto:galia@school.example\r\n", $body, 1),
+    );
+    Artisan::call('nomada:drift', ['--section' => ['MAR']]);
+    expect(DB::table('answers')->pluck('answer')->all())
+        ->toBe(['declined'])
+        ->and(DB::table('drifts')->count())
+        ->toBe(0);
 });
 
 test('what is not wanted any more is taken out', function () {

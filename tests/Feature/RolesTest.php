@@ -21,6 +21,8 @@ const ROUTES = [
     'publishing' => ['GET', '/publishing', 200, 200, 200, 403, 401],
     'today' => ['GET', '/today', 200, 200, 200, 403, 401],
     'records' => ['GET', '/records', 200, 200, 200, 403, 401],
+    // By its signature alone, whoever brings it; without one it is nobody's.
+    'replies' => ['POST', '/replies', 403, 403, 403, 403, 403],
     'today.choose' => ['GET', '/sections/MAR/start', 200, 200, 403, 403, 401],
     'today.start' => ['POST', '/today/start', 422, 422, 422, 403, 401],
     'missed' => ['GET', '/records/missed', 200, 200, 200, 403, 401],

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Audit;
+use Nomada\App\Actions\Registration\TakeReplies;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Destinations;
 use Nomada\App\Destinations\Found;
@@ -40,6 +41,7 @@ final class Drifts
         private readonly Places $places,
         private readonly SectionFactsQuery $facts,
         private readonly StartRun $start,
+        private readonly TakeReplies $replies,
         private readonly Audit $audit,
         private readonly Clock $clock,
     ) {
@@ -195,7 +197,11 @@ final class Drifts
                 foreach ($own as $placement) {
                     $found = $there[$placement->key] ?? null;
                     if ($found === null || $found->etag !== $placement->etag) {
-                        $other[] = [$placement, $found === null ? null : $destination->whole($found)];
+                        $found = $found === null ? null : $destination->whole($found);
+                        $other[] = [$placement, $found];
+                        if ($found?->body !== null && $placement->place === Place::Calendar) {
+                            $this->replies->standing((string) $space, $found->body);
+                        }
                     }
                 }
 

@@ -22,6 +22,7 @@ use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\App\View\Publishing\Materials;
+use Nomada\App\View\Registration\InvitationAnswers;
 use Nomada\App\View\StandinAddress;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Term\LocalDate;
@@ -155,6 +156,7 @@ final readonly class SectionPage
                 ->sortBy(fn (Part $e): string => $e->person->family_name.' '.$e->person->given_name)
                 ->values(),
             'registered' => $registered,
+            'answers' => InvitationAnswers::of($section->id, $this->clock->today($term->zone)),
             'places' => $this->plan->counts([$section->id])[$section->id] ?? [],
             'feed' => SectionFeed::address($section),
             'own' => SectionFeed::page($section),

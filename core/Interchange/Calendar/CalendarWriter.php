@@ -62,8 +62,8 @@ final class CalendarWriter
                     $event->add('ORGANIZER', "mailto:$to->organizerAddress", ['CN' => $to->organizer]);
                     $event->add('ATTENDEE', "mailto:$to->address", [
                         'CN' => $to->name,
-                        'PARTSTAT' => 'ACCEPTED',
-                        'RSVP' => 'FALSE',
+                        'PARTSTAT' => 'NEEDS-ACTION',
+                        'RSVP' => 'TRUE',
                     ]);
                     $event->add('STATUS', $to->isCancelled ? 'CANCELLED' : 'CONFIRMED');
                 }

@@ -315,6 +315,7 @@
                     </ul>
                 </details>
             </section>
+            @include('registration.answers')
             <section class="card-s">
                 <h2>Teachers and observers</h2>
                 <ul class="roster one-column">

@@ -25,16 +25,11 @@ final readonly class PresenceLine
     /** @param  list<array{int, int}>  $early  UTC seconds before the start, while they were there */
     public static function of(Pupil $pupil, ?Attendance $attendance, array $early, TimeAxis $axis): self
     {
-        $drawn = fn (array $intervals): array => array_map(
-            fn (array $i): array => [$axis->x($i[0]), $axis->x($i[1])],
-            $intervals,
-        );
-
         return new self(
             $pupil,
             $attendance,
-            $drawn($attendance === null ? [] : $attendance->inside),
-            $drawn($attendance === null ? [] : $early),
+            $axis->drawn($attendance === null ? [] : $attendance->inside),
+            $axis->drawn($attendance === null ? [] : $early),
         );
     }
 }

@@ -43,6 +43,15 @@ final readonly class TimeAxis
             (int) round(((self::RIGHT - self::LEFT) * ($within - $this->from)) / max(1, $this->to - $this->from));
     }
 
+    /**
+     * @param  list<array{int, int}>  $intervals  UTC seconds
+     * @return list<array{int, int}> positions
+     */
+    public function drawn(array $intervals): array
+    {
+        return array_map(fn (array $i): array => [$this->x($i[0]), $this->x($i[1])], $intervals);
+    }
+
     /** @return list<array{int, string}> every five minutes, or ten, or thirty, so that they can be read */
     public function ticks(Zone $zone): array
     {

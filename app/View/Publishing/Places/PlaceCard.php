@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Publishing\Places;
 
+use Illuminate\Support\Facades\URL;
 use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
@@ -28,6 +29,12 @@ final readonly class PlaceCard
     public function url(): string
     {
         return $this->settings->kind === PlaceKind::StandIn ? '' : $this->settings->url;
+    }
+
+    /** Where a mail server brings answers to invitations; null for every service but the post. */
+    public function repliesTo(): ?string
+    {
+        return $this->service() === Outside::Post ? URL::signedRoute('replies') : null;
     }
 
     public function hasPassword(): bool

@@ -10,6 +10,11 @@
             <span class="quiet">· {{ __('publishing.places.environment_is') }}</span>
         @endunless
     </p>
+    @if ($card->repliesTo() !== null)
+        <p class="quiet mb-1">{{ __('registration.replies_to') }} <span class="mono">{{ Str::limit($card->repliesTo(), 60) }}</span>
+            <x-copy :text="$card->repliesTo()" />
+        </p>
+    @endif
     @if ($card->plan !== null)
         <p>{{ trans_choice('publishing.places.stands', $card->plan['stands']) }};
             @if ($card->plan['add'] + $card->plan['change'] + $card->plan['remove'] > 0)

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Registration;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\Core\Interchange\Calendar\MailedCalendar;
+use Nomada\Core\Interchange\Calendar\Reply;
+
+/**
+ * Keeps what invited people have answered: by mail (iTIP), or in their own calendars. Of several answers the latest
+ * counts, whatever comes first; the same one again changes nothing. An answer of an address that was never invited says
+ * nothing.
+ */
+final readonly class TakeReplies
+{
+    /** The longest message that is read, in bytes. */
+    public const MOST = 1_000_000;
+
+    /**
+     * @param  string  $message  a whole mail message, or a calendar alone
+     * @return int|null how many answers were new; null where it is no reply
+     */
+    public function message(string $message): ?int
+    {
+        $calendar = str_starts_with(ltrim($message, "\u{FEFF}\r\n "), 'BEGIN:VCALENDAR')
+            ? $message
+            : MailedCalendar::in($message);
+        $replies = $calendar === null ? null : Reply::read($calendar);
+
+        return $replies === null ? null : $this->keep($replies);
+    }
+
+    /** What stands in somebody's calendar. */
+    public function standing(string $person, string $object): int
+    {
+        $address = DB::table('people')->where('sourced_id', $person)->value('email');
+
+        return $address === null ? 0 : $this->keep(Reply::standing($object, $address));
+    }
+
+    /** @param  list<Reply>  $replies */
+    private function keep(array $replies): int
+    {
+        $n = 0;
+        foreach ($replies as $reply) {
+            $n += DB::affectingStatement(
+                'insert into answers (series_id, person_id, session_at, answer, at)
+                    select series.id, people.id, to_timestamp(?), ?, to_timestamp(?) from series, people
+                    where series.uid = ? and lower(people.email) = ? and exists (
+                        select 1 from letters l where l.series_id = series.id and l.person_id = people.id
+                        union all select 1 from registrations r where r.series_id = series.id and r.person_id = people.id
+                        union all select 1 from parts p join series_sections s using (section_id)
+                            where s.series_id = series.id and p.person_id = people.id)
+                    on conflict (series_id, person_id, session_at) do update
+                        set answer = excluded.answer, at = excluded.at
+                        where answers.at < excluded.at',
+                [$reply->session ?? 0, $reply->answer->value, $reply->at, $reply->uid, $reply->address],
+            );
+        }
+
+        return $n;
+    }
+}
