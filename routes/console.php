@@ -7,6 +7,7 @@ Schedule::command('nomada:presence')->everyMinute()->withoutOverlapping(5);
 Schedule::command('nomada:recording')->everyMinute()->withoutOverlapping(5);
 Schedule::command('nomada:post')->everyMinute()->withoutOverlapping(5);
 Schedule::command('nomada:replies')->everyFiveMinutes()->withoutOverlapping(10);
+Schedule::command('nomada:webhooks')->everyMinute()->withoutOverlapping(5);
 Schedule::command('nomada:tidy')->dailyAt('03:10')->withoutOverlapping(60);
 Schedule::command('nomada:check')->dailyAt('03:30')->withoutOverlapping(120);
 Schedule::command('nomada:drift')->dailyAt('02:10')->withoutOverlapping(120);

@@ -28,6 +28,7 @@ use Nomada\App\Http\Controllers\Publishing\PlacesController;
 use Nomada\App\Http\Controllers\Publishing\PublishingController;
 use Nomada\App\Http\Controllers\Publishing\ReminderController;
 use Nomada\App\Http\Controllers\Publishing\RunController;
+use Nomada\App\Http\Controllers\Publishing\WebhookController;
 use Nomada\App\Http\Controllers\Registration\DeskController;
 use Nomada\App\Http\Controllers\Registration\LetterController;
 use Nomada\App\Http\Controllers\Registration\MeController;
@@ -80,7 +81,8 @@ foreach (
         'recording',
         'part',
         'absence',
-        'placement',
+        'webhook',
+        'message',
     ] as $id
 ) {
     Route::pattern($id, '[0-9]{1,18}');
@@ -524,6 +526,15 @@ Route::middleware('auth')->group(function (): void {
         Route::put('/publishing/places/{service}', [PlacesController::class, 'update'])->name('places.update');
         Route::put('/publishing/places/{service}/trial', [PlacesController::class, 'try'])->name('places.try');
         Route::delete('/publishing/places/{service}', [PlacesController::class, 'reset'])->name('places.reset');
+        Route::get('/publishing/webhooks', [WebhookController::class, 'index'])->name('webhooks');
+        Route::post('/publishing/webhooks', [WebhookController::class, 'store'])->name('webhooks.store');
+        Route::post('/publishing/webhooks/{webhook}/trial', [WebhookController::class, 'try'])->name('webhooks.try');
+        Route::delete('/publishing/webhooks/{webhook}', [WebhookController::class, 'destroy'])->name(
+            'webhooks.destroy',
+        );
+        Route::post('/publishing/webhooks/messages/{message}/again', [WebhookController::class, 'again'])->name(
+            'webhooks.again',
+        );
         Route::post('/publishing/rooms', [PlacesController::class, 'rooms'])->name('places.rooms');
         Route::post('/records/people/{sourcedId}/absences', [AbsenceController::class, 'tell'])->name(
             'absences.tell',

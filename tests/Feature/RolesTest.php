@@ -23,6 +23,11 @@ const ROUTES = [
     'records' => ['GET', '/records', 200, 200, 200, 403, 401],
     // By its signature alone, whoever brings it; without one it is nobody's.
     'replies' => ['POST', '/replies', 403, 403, 403, 403, 403],
+    'webhooks' => ['GET', '/publishing/webhooks', 200, 403, 403, 403, 401],
+    'webhooks.store' => ['POST', '/publishing/webhooks', 422, 403, 403, 403, 401],
+    'webhooks.try' => ['POST', '/publishing/webhooks/1/trial', 404, 403, 403, 403, 401],
+    'webhooks.destroy' => ['DELETE', '/publishing/webhooks/1', 404, 403, 403, 403, 401],
+    'webhooks.again' => ['POST', '/publishing/webhooks/messages/1/again', 404, 403, 403, 403, 401],
     'today.choose' => ['GET', '/sections/MAR/start', 200, 200, 403, 403, 401],
     'today.start' => ['POST', '/today/start', 422, 422, 422, 403, 401],
     'missed' => ['GET', '/records/missed', 200, 200, 200, 403, 401],

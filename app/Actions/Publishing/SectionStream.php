@@ -29,6 +29,7 @@ final readonly class SectionStream
         $all = DB::table('series_changes')
             ->where('section_id', $section->id)
             ->whereNull('undone_at')
+            ->where('is_for_some', false)
             ->orderByDesc('at')
             ->orderByDesc('id');
         $rows = (clone $all)

@@ -24,6 +24,7 @@ final readonly class TellChanges
         private SectionFactsQuery $facts,
         private RefreshPlacements $refresh,
         private Letters $letters,
+        private Webhooks $webhooks,
         private Clock $clock,
     ) {
     }
@@ -86,7 +87,7 @@ final readonly class TellChanges
                 }
                 $changes = Changes::between($was, ToldSeries::all($facts), $this->clock->seconds());
                 if ($changes !== []) {
-                    $n += $this->tell($id, $changes);
+                    $n += $this->tell($id, $facts, $changes);
                     $changed[] = $id;
                 }
                 $this->keep($id, $facts);
@@ -102,7 +103,11 @@ final readonly class TellChanges
     /** What a section's students are told of it from now on, where it was never told. */
     public function first(int $section, SectionFacts $facts): void
     {
-        DB::table('told_sections')->insertOrIgnore($this->row($section, $facts));
+        DB::transaction(function () use ($section, $facts): void {
+            if (DB::table('told_sections')->insertOrIgnore($this->row($section, $facts)) > 0) {
+                $this->webhooks->tell(Webhooks::PUBLISHED, ['section' => $facts->id, 'title' => $facts->title]);
+            }
+        });
     }
 
     private function keep(int $section, SectionFacts $facts): void
@@ -124,14 +129,16 @@ final readonly class TellChanges
     }
 
     /** @param  list<SessionChange>  $changes */
-    private function tell(int $section, array $changes): int
+    private function tell(int $section, SectionFacts $facts, array $changes): int
     {
+        $plain = array_map(fn (SessionChange $c): array => $c->toArray(), $changes);
+        $this->webhooks->tell(
+            Webhooks::CHANGED,
+            ['section' => $facts->id, 'title' => $facts->title, 'changes' => $plain],
+        );
         $id = DB::table('tellings')->insertGetId([
             'section_id' => $section,
-            'changes' => json_encode(
-                array_map(fn (SessionChange $c): array => $c->toArray(), $changes),
-                JSON_THROW_ON_ERROR,
-            ),
+            'changes' => json_encode($plain, JSON_THROW_ON_ERROR),
             'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()),
         ]);
 

@@ -214,6 +214,7 @@ final readonly class ChangeSession
                     TypedTime::format($start + $minutes).
                     ($chosen === null ? '' : ' for '.Words::count(count($chosen), 'chosen student')),
                 $before,
+                $chosen !== null,
             );
 
             return $session;
@@ -316,17 +317,17 @@ final readonly class ChangeSession
             $before = $this->history->snapshot($series->id);
             [$columns, $words] = $to($session);
             $columns === null ? $session->delete() : $session->update($columns);
-            $this->finish($series, $by, $words, $before);
+            $this->finish($series, $by, $words, $before, $session->chosen !== null);
         });
     }
 
     /** @param  array<string, list<array<string, mixed>>>  $before */
-    private function finish(Series $series, ?Person $by, string $words, array $before): void
+    private function finish(Series $series, ?Person $by, string $words, array $before, bool $isForSome): void
     {
         if ($series->topics !== []) {
             $this->lay->write($series, $this->lay->standing($series->id));
         }
-        $this->history->record($series, $by, $words, $before);
+        $this->history->record($series, $by, $words, $before, isForSome: $isForSome);
         ($this->follow)($series);
     }
 

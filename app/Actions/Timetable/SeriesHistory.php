@@ -51,9 +51,18 @@ final readonly class SeriesHistory
         return $out;
     }
 
-    /** @param  array<string, list<array<string, mixed>>>  $before */
-    public function record(Series $series, ?Person $by, string $words, array $before, ?int $import = null): void
-    {
+    /**
+     * @param  array<string, list<array<string, mixed>>>  $before
+     * @param  bool  $isForSome  of a session for chosen students, which is told nowhere that the whole section reads
+     */
+    public function record(
+        Series $series,
+        ?Person $by,
+        string $words,
+        array $before,
+        ?int $import = null,
+        bool $isForSome = false,
+    ): void {
         SeriesChange::query()->create([
             'section_id' => $series->section_id,
             'series_id' => $series->id,
@@ -62,6 +71,7 @@ final readonly class SeriesHistory
             'words' => mb_strimwidth($words, 0, 300, '…'),
             'before' => $before,
             'import_id' => $import,
+            'is_for_some' => $isForSome,
         ]);
     }
 
