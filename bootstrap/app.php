@@ -14,6 +14,7 @@ use Nomada\App\Http\Middleware\OneHost;
 use Nomada\App\Http\Middleware\OnlyText;
 use Nomada\App\Http\Middleware\ReadsDates;
 use Nomada\App\Http\Middleware\ServerTiming;
+use Nomada\App\Http\Middleware\SpeaksTheirLanguage;
 use Nomada\App\Http\Middleware\StartSession;
 use Nomada\App\Http\Middleware\TermInAddress;
 use Nomada\Core\Fault;
@@ -26,6 +27,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend(OnlyText::class);
         $middleware->prepend(OneHost::class);
+        $middleware->prepend(SpeaksTheirLanguage::class);
         $middleware->prepend(ServerTiming::class);
         $middleware->prepend(TermInAddress::class);
         $middleware->append(ContentSecurity::class);
@@ -35,7 +37,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->validateCsrfTokens(except: ['letters/*/stop', 'replies']);
         // Who may is asked first; then dates are read, whether it was done already, and whether somebody else has saved
         // since.
-        $middleware->appendToGroup('web', [KeepsSignIn::class, ReadsDates::class, DoesOnce::class, AsDrawn::class]);
+        $middleware->appendToGroup('web', [SpeaksTheirLanguage::class, KeepsSignIn::class, ReadsDates::class, DoesOnce::class, AsDrawn::class]);
         $middleware->appendToPriorityList(AuthenticatesRequests::class, KeepsSignIn::class);
         $middleware->appendToPriorityList(Illuminate\Auth\Middleware\Authorize::class, ReadsDates::class);
         $middleware->appendToPriorityList(ReadsDates::class, DoesOnce::class);

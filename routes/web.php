@@ -170,6 +170,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/clock', ClockController::class)->name('clock');
     Route::get('/', BoardController::class)->name('board');
     Route::get('/me', MeController::class)->name('me');
+    Route::put('/me/language', [MeController::class, 'language'])->name('me.language');
     Route::put('/me/reminder', [ReminderController::class, 'own'])->name('me.remind');
     Route::post('/me/feed', [FeedController::class, 'renew'])->name('feed.renew');
     Route::get('/account', [AccountController::class, 'show'])->name('account');

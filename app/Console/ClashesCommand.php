@@ -6,7 +6,7 @@ namespace Nomada\App\Console;
 
 use Nomada\App\Actions\Timetable\RefreshClashes;
 use Nomada\App\Models\Term\Section;
-use Nomada\App\Support\CurrentTerm;
+use Nomada\App\Queries\CurrentTerm;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Clash;
 use Nomada\Core\Timetable\FoldedDates;

@@ -26,7 +26,6 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\HostingPlan;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Services;
-use Nomada\App\View\Timetable\LicencePage;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\OpenHours;
 use Nomada\Core\Joining\Preset;
@@ -145,7 +144,7 @@ final class DemoCommand extends Command
             $licences->plan($term, $name, $seats, $minutes, 1);
             $licences->accounts(HostingPlan::query()->where('name', $name)->firstOrFail(), $name, $many);
         }
-        $licences->assign($term, app(LicencePage::class));
+        $licences->assign($term);
         DB::table('sections')
             ->where('year', '08')
             ->orWhere('year', '8')

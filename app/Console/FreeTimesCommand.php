@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Nomada\App\Console;
 
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\View\Timetable\FreeTimesQuery;
+use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\FreeTime;
-use Nomada\Core\Timetable\TypedTime;
 
 final class FreeTimesCommand extends Sections
 {

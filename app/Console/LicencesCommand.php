@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Nomada\App\Console;
 
 use Illuminate\Console\Command;
-use Nomada\App\Actions\Timetable\HostAccounts;
+use Nomada\App\Queries\CurrentTerm;
+use Nomada\App\Queries\HostAccounts;
 use Nomada\App\Queries\RunningSeries;
-use Nomada\App\Support\CurrentTerm;
 use Nomada\App\View\Timetable\LicencePage;
 use Nomada\Core\Timetable\Licences;
 

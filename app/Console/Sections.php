@@ -7,7 +7,7 @@ namespace Nomada\App\Console;
 use Illuminate\Console\Command;
 use Illuminate\Database\Eloquent\Collection;
 use Nomada\App\Models\Term\Section;
-use Nomada\App\Support\CurrentTerm;
+use Nomada\App\Queries\CurrentTerm;
 
 /** What the commands that work on sections share: the options --section and --json. */
 abstract class Sections extends Command

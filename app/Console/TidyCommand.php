@@ -7,8 +7,8 @@ namespace Nomada\App\Console;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
+use Nomada\App\Actions\Presence\WorkOutAttendance;
 use Nomada\App\Actions\Recording\DeleteRecordings;
-use Nomada\App\Jobs\WorkOutAttendance;
 
 /**
  * What nobody comes back for: uploads between preview and taking, ended sign-ins, links that set no password; and

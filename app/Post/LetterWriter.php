@@ -19,6 +19,7 @@ use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\SectionFactsQuery;
+use Nomada\App\Queries\Templates;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Interchange\Calendar\EventSeries;

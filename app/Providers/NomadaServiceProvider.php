@@ -31,8 +31,8 @@ use Nomada\App\Policies\RunPolicy;
 use Nomada\App\Policies\SectionPolicy;
 use Nomada\App\Policies\SessionPolicy;
 use Nomada\App\Post\PlaceTransport;
+use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\CurrentTerm;
 use Nomada\App\Support\KeyMark;
 use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\PlaceKind;
@@ -103,7 +103,7 @@ final class NomadaServiceProvider extends ServiceProvider
         // Every form has a key of its own beside its token.
         Blade::directive(
             'csrf',
-            fn (): string => '<?php echo csrf_field(), \Nomada\App\Support\ActKey::field(); ?>',
+            fn (): string => '<?php echo csrf_field(), \Nomada\App\Queries\ActKey::field(); ?>',
         );
         Mail::extend('post-office', fn (): PlaceTransport => new PlaceTransport());
         // What fails is counted by CheckPassword; this only keeps one machine from asking all the time.

@@ -8,16 +8,14 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
-use Nomada\App\Post\Templates;
 use Nomada\App\Support\Locks;
-use Nomada\App\Support\Presets;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Registration\Registering;
+use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SeriesPlan;
-use Nomada\Core\Timetable\TypedTime;
 use stdClass;
 
 /**

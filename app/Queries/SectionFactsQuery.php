@@ -11,7 +11,6 @@ use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
-use Nomada\App\Support\Presets;
 use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Joining\DoorRules;

@@ -7,9 +7,9 @@ namespace Nomada\App\View;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\CurrentTerm;
 use Nomada\App\View\Timetable\ClashList;
 use Nomada\Core\Term\LocalDate;
 

@@ -6,15 +6,16 @@ namespace Nomada\Core\Interchange;
 
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\Calendar\ClosureReader;
+use Nomada\Core\Language\ReaderLanguage;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 
 /**
  * Reads an import folder: OneRoster 1.1 CSV files, and beside them `closures.ics` and `timetable.csv`.
  *
- * The school's zone is the column `metadata.timeZone` of orgs.csv, a person's that of users.csv. A person's year is the
- * column `grades`. A row whose status is `tobedeleted` is read as if it were not there. Every fault is listed; a row
- * that refers to a faulty row is a fault itself.
+ * The school's zone is the column `metadata.timeZone` of orgs.csv, a person's that of users.csv, and their language
+ * `metadata.language`. A person's year is the column `grades`. A row whose status is `tobedeleted` is read as if it were
+ * not there. Every fault is listed; a row that refers to a faulty row is a fault itself.
  */
 final class SchoolReader
 {
@@ -299,6 +300,7 @@ final class SchoolReader
                 'enabled' => $enabled,
                 'year' => ltrim($row->get('grades'), '0'),
                 'time_zone' => $zone,
+                'roster_language' => $this->language($row),
                 'guardians' => $role === 'student'
                         ? array_values(
                             array_filter(array_map(trim(...), explode(',', $row->get('agentSourcedIds')))),
@@ -429,6 +431,27 @@ final class SchoolReader
                 yield $row;
             }
         }
+    }
+
+    /** A tag (BCP 47) as it stands; what is none is told, and the row stays without one. */
+    private function language(CsvRow $row): ?string
+    {
+        $tag = $row->get('metadata.language');
+        if ($tag === '' || ReaderLanguage::isTag($tag)) {
+            return $tag === '' ? null : $tag;
+        }
+        $this->data->add(
+            new ImportFault(
+                $row->file,
+                $row->line,
+                'metadata.language',
+                'A language tag was expected, as in es or pt-BR; it is left out.',
+                $tag,
+                true,
+            ),
+        );
+
+        return null;
     }
 
     /** A fault that leaves a row out: what refers to the row follows from it. */

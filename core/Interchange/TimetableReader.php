@@ -7,12 +7,12 @@ namespace Nomada\Core\Interchange;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
+use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\RecurrenceRule;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SeriesPlan;
-use Nomada\Core\Timetable\TypedTime;
 
 /**
  * Reads timetable.csv, one series a row: class_sourced_id, title, dtstart (local), minutes, tzid, rrule.

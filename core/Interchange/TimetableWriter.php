@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Nomada\Core\Interchange;
 
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
-use Nomada\Core\Timetable\TypedTime;
 
 /**
  * Writes timetable.csv as TimetableReader reads it: one series a row. A rule ends with the last session that is

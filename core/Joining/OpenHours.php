@@ -7,7 +7,7 @@ namespace Nomada\Core\Joining;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
-use Nomada\Core\Timetable\TypedTime;
+use Nomada\Core\Term\TypedTime;
 
 /**
  * The open hours of a drop-in room: spans of weekdays on the school's clock, on open days of the term only. Outside

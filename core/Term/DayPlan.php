@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nomada\Core\Term;
 
 use Nomada\Core\Fault;
-use Nomada\Core\Timetable\TypedTime;
 
 /** A day plan (bell schedule): named periods that do not overlap, in the order of the day. */
 final readonly class DayPlan

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\TypedTime;
 
 /** A time at which a series (or one session) could be, and what it would cost. */
 final readonly class FreeTime

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 use Nomada\Core\Term\Term;
+use Nomada\Core\Term\TypedTime;
 
 /**
  * Reads a plan back in one sentence, so that a slip is heard: "Every second Tuesday and Thursday, 11:15 to 12:00, until

@@ -7,6 +7,7 @@ namespace Nomada\Core\Timetable;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
+use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Term\Zone;
 
 /**

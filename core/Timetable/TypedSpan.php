@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 use Nomada\Core\Fault;
+use Nomada\Core\Term\TypedTime;
 
 /**
  * From when to when, as people type it into two fields: two times ("9", "9:45"), a time and a length ("45 min", "+45"),

@@ -85,3 +85,25 @@ test('data sets hold text only: their values are names of tests, and the report 
     }
     expect($found)->toBe([]);
 });
+
+test('no two rooms need each other, however long the way round', function () {
+    $room = fn (string $name): string => implode('\\', array_slice(explode('\\', $name), 1, 2));
+    $needs = [];
+    foreach (['core', 'app'] as $base) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__."/../../$base")) as $file) {
+            $text = str_ends_with((string) $file, '.php') ? (string) file_get_contents((string) $file) : '';
+            if (preg_match('/^namespace Nomada\\\\(\w+\\\\\w+)/m', $text, $own) === 1) {
+                preg_match_all('/^use (Nomada\\\\\w+\\\\\w+\\\\\w+)/m', $text, $uses);
+                foreach (array_diff(array_map($room, $uses[1]), [$own[1]]) as $other) {
+                    $needs[$own[1]][$other] = true;
+                }
+            }
+        }
+    }
+    // Whoever needs nobody (any more) is taken out, until nobody can be.
+    do {
+        $free = array_filter($needs, fn (array $others): bool => array_intersect_key($others, $needs) === []);
+        $needs = array_diff_key($needs, $free);
+    } while ($free !== []);
+    expect(array_keys($needs))->toBe([]);
+});

@@ -2,7 +2,7 @@
 
 use Illuminate\Support\Facades\Artisan;
 use Nomada\App\Models\Timetable\Session;
-use Nomada\App\View\Timetable\FreeTimesQuery;
+use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\Core\Timetable\FreeTime;
 use Tests\Support\SmallSchool;
 

@@ -475,7 +475,7 @@ test(
         $n = Letter::query()->count();
         // Four students, one guardian, two teachers.
         expect($n)->toBe(7);
-        (new Nomada\App\Jobs\WriteInvitations([$this->section('MAR')->id]))->handle(
+        (new Nomada\App\Post\WriteInvitations([$this->section('MAR')->id]))->handle(
             app(Nomada\App\Post\Letters::class),
         );
         expect(Letter::query()->count())->toBe($n);

@@ -6,16 +6,16 @@ namespace Nomada\App\Actions\Joining;
 
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Actions\Timetable\HostAccounts;
 use Nomada\App\Models\Joining\ActResult;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\HostAccountRow;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Queries\HostAccounts;
+use Nomada\App\Queries\Presets;
 use Nomada\App\Queries\RunningSeries;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Presets;
 use Nomada\App\Support\Words;
 use Nomada\Core\Fault;
 use Nomada\Core\Timetable\Handing;

@@ -7,7 +7,7 @@ namespace Nomada\App\Actions\Joining;
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\Support\Presets;
+use Nomada\App\Queries\Presets;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
 use Nomada\Core\Joining\LinkKind;

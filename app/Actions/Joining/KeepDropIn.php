@@ -12,7 +12,7 @@ use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
-use Nomada\App\Support\Presets;
+use Nomada\App\Queries\Presets;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\JoinCode;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Joining;
 
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Jobs\RefreshSections;
+use Nomada\App\Actions\Publishing\RefreshSections;
 use Nomada\App\Models\Term\Person;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorRules;

@@ -6,7 +6,6 @@ namespace Nomada\App\Actions\Presence;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Audit;
-use Nomada\App\Jobs\WorkOutAttendance;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\School;
 use Nomada\Core\Presence\AttendanceRules;

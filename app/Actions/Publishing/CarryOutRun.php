@@ -8,7 +8,6 @@ use Closure;
 use Illuminate\Database\DetectsLostConnections;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Jobs\CarryOut;
 use Nomada\App\Models\Publishing\Run;
 use PDOException;
 use Throwable;

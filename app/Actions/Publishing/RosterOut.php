@@ -207,6 +207,7 @@ final class RosterOut
                 'grades',
                 'agentSourcedIds',
                 'metadata.timeZone',
+                'metadata.language',
             ],
             ...array_values(
                 $people
@@ -226,6 +227,7 @@ final class RosterOut
                             self::grade($p->year),
                             implode(',', $guardians[(int) $p->id] ?? []),
                             $p->time_zone,
+                            (string) $p->roster_language,
                         ],
                     )
                     ->all(),

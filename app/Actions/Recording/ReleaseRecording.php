@@ -51,6 +51,8 @@ final readonly class ReleaseRecording
             if (! $fresh->state->isWhole()) {
                 throw new Fault('It is not ready yet; it can be released then.', 'parts');
             }
+            // What was for chosen students is released to no others.
+            $people ??= $fresh->session->chosen;
             $known = array_map(
                 intval(...),
                 DB::table('recording_parts')->where('recording_id', $fresh->id)->pluck('n')->all(),

@@ -15,8 +15,8 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Term\TermChange;
 use Nomada\App\Models\Timetable\SeriesChange;
+use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\CurrentTerm;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
 

@@ -15,8 +15,8 @@ use Nomada\App\Support\Words;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
+use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\SessionState;
-use Nomada\Core\Timetable\TypedTime;
 
 /**
  * Changes one session and leaves the rest of its series: cancels it with a reason that students read, takes that back,

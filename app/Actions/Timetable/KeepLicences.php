@@ -9,8 +9,10 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\HostAccountRow;
 use Nomada\App\Models\Timetable\HostingPlan;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\View\Timetable\LicencePage;
+use Nomada\App\Queries\HostAccounts;
+use Nomada\App\Queries\RunningSeries;
 use Nomada\Core\Fault;
+use Nomada\Core\Timetable\Licences;
 
 /** Keeps hosting plans and host accounts, and puts series on accounts. Clashes are searched anew after each change. */
 final readonly class KeepLicences
@@ -111,10 +113,10 @@ final readonly class KeepLicences
      *
      * @return array{placed: int, changed: int, split: int, left: int}
      */
-    public function assign(Term $term, LicencePage $page): array
+    public function assign(Term $term): array
     {
-        return DB::transaction(function () use ($term, $page): array {
-            $assignment = $page->assignment($term);
+        return DB::transaction(function () use ($term): array {
+            $assignment = (new Licences(RunningSeries::of($term)))->assign(array_values(HostAccounts::all()));
             foreach (
                 collect($assignment->accounts)->groupBy(fn (int $account): int => $account, true) as $account => $series
             ) {

@@ -7,7 +7,7 @@ namespace Nomada\App\Actions\Timetable;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
-use Nomada\App\View\Timetable\FreeTimesQuery;
+use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;

@@ -10,12 +10,12 @@ use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\Laying;
 use Nomada\Core\Timetable\Reach;
 use Nomada\Core\Timetable\SessionState;
 use Nomada\Core\Timetable\Shift;
 use Nomada\Core\Timetable\Stretches;
-use Nomada\Core\Timetable\TypedTime;
 
 /** Moves a session to another day or time, alone, with the later ones, or with its whole series. */
 final readonly class MoveSessions

@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Timetable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Queries\HostAccounts;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Attendee;

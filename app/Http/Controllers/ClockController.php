@@ -6,7 +6,7 @@ namespace Nomada\App\Http\Controllers;
 
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Nomada\App\Support\MoveClock;
+use Nomada\App\Actions\MoveClock;
 
 final class ClockController extends Controller
 {

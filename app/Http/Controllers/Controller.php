@@ -8,7 +8,7 @@ use Illuminate\Foundation\Auth\Access\AuthorizesRequests;
 use Illuminate\Http\Request;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
-use Nomada\App\Support\CurrentTerm;
+use Nomada\App\Queries\CurrentTerm;
 
 abstract class Controller
 {

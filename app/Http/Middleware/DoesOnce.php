@@ -9,7 +9,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Support\ActKey;
+use Nomada\App\Queries\ActKey;
 use Symfony\Component\HttpFoundation\Response;
 
 /**

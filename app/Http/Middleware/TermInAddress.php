@@ -8,7 +8,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\URL;
-use Nomada\App\Support\CurrentTerm;
+use Nomada\App\Queries\CurrentTerm;
 use Symfony\Component\HttpFoundation\Response;
 
 /**

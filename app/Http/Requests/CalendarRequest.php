@@ -9,7 +9,7 @@ use Nomada\Core\Fault;
 use Nomada\Core\Term\DayPlan;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Rotation;
-use Nomada\Core\Timetable\TypedTime;
+use Nomada\Core\Term\TypedTime;
 
 /** What is typed on the term page about day plans, short and opened days, rotation and open hours. */
 final class CalendarRequest extends FormRequest

@@ -7,8 +7,8 @@ namespace Nomada\App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Term\Zone;
-use Nomada\Core\Timetable\TypedTime;
 
 /** From when on one looks as somebody; a page that only looks says what was wrong with it, and shows itself. */
 final class LookRequest extends FormRequest

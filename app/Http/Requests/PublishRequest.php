@@ -7,8 +7,8 @@ namespace Nomada\App\Http\Requests;
 use Nomada\Core\Fault;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Term\Zone;
-use Nomada\Core\Timetable\TypedTime;
 
 /** What is to be published: which sections, where, and when. */
 final class PublishRequest extends ChosenSections

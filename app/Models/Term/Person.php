@@ -26,6 +26,8 @@ use Nomada\Core\Term\Zone;
  * @property string|null $sign_in a name of one's own to sign in by
  * @property string $year
  * @property string $time_zone
+ * @property string|null $language what they chose to read; null for as the roster or the browser says
+ * @property string|null $roster_language
  * @property string|null $feed_secret
  * @property string|null $feed_sum
  * @property string|null $disabled_on from when on they have no part and cannot sign in

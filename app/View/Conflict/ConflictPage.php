@@ -6,8 +6,8 @@ namespace Nomada\App\View\Conflict;
 
 use Illuminate\Http\Request;
 use Nomada\App\Models\Term\School;
+use Nomada\App\Queries\ActKey;
 use Nomada\App\Queries\Drawn;
-use Nomada\App\Support\ActKey;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Rotation;
 use Nomada\Core\Term\Zone;

@@ -8,8 +8,8 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Queries\Presets;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Presets;
 
 /**
  * What is more open than it should be, with who accepted it; and every change of doors, links and registrations, newest

@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Doorway;
 use Nomada\App\Queries\Belongings;
-use Nomada\App\Support\Presets;
+use Nomada\App\Queries\Presets;
 use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Belonging\Standing;
 use Nomada\Core\Joining\LinkKind;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Joining;
 
+use Illuminate\Support\Facades\Lang;
+use Nomada\App\Support\Say;
 use Nomada\Core\Joining\DoorAnswer;
 use Nomada\Core\Joining\DoorReply;
 use Nomada\Core\Term\Zone;
@@ -25,150 +27,86 @@ final readonly class DoorWords
         return "$what. $follows";
     }
 
-    /** @return array{string, string, string} what it is, what follows, what the button says */
+    /** @return array{string, string, string} what it is, what follows, what the button says ('' where there is none) */
     public function of(DoorAnswer $answer): array
     {
-        $opens = $answer->opensAt === null ? '' : $this->moment($answer->opensAt);
-        $next =
-            $answer->next === null
-                ? 'There is no further session this term.'
-                : 'The next one is '.$this->moment($answer->next->start).'.';
+        $next = $answer->next === null
+            ? self::say('none_left')
+            : self::say('next', ['moment' => $this->moment($answer->next->start)]);
         $session = $answer->session;
-
-        return match ($answer->reply) {
+        $reply = $answer->reply;
+        [$part, $then] = match ($reply) {
             DoorReply::ComeIn => [
-                'Come in',
-                $answer->looks
-                    ? 'You come in to look: you neither host nor count.'
-                    : ($session === null
-                        ? 'The room is open.'
-                        : ($session->start > $this->now
-                            ? 'It starts '.$this->moment($session->start).'.'
-                            : 'It has begun; come in now.')),
-                'Come in',
+                match (true) {
+                    $answer->looks => 'looks',
+                    $session === null => 'room',
+                    $session->start > $this->now => 'starts',
+                    default => 'begun',
+                },
+                ['moment' => $session === null ? '' : $this->moment($session->start)],
             ],
-            DoorReply::WaitOutside => [
-                'You wait outside first',
-                'Press the button; the teacher sees that you are there and lets you in.',
-                'Wait outside',
-            ],
-            DoorReply::Elsewhere => [
-                'You are already inside on another device',
-                'Come in here, and this device takes over from the other one.',
-                'Come in here instead',
-            ],
-            DoorReply::TooEarly => [
-                'You are early',
-                "The doors open $opens.",
-                'Come in '.
-                ($answer->opensAt === null
-                    ? ''
-                    : $this->day($answer->opensAt).$this->zone->clock($answer->opensAt)),
-            ],
-            DoorReply::NoHost => [
-                'The teacher is not here yet',
-                'The doors are open, and you come in as soon as a teacher is inside. Look again in a minute.',
-                'Come in when the teacher is here',
-            ],
-            DoorReply::Full => [
-                'The room is full',
-                'All its seats are taken. Tell your teacher through the class stream, or come in by phone.',
-                'Full',
-            ],
-            DoorReply::SentOut => [
-                'You were sent out',
-                'For this session you stay out. Talk to your teacher afterwards. '.$next,
-                '',
-            ],
-            DoorReply::PassElsewhere => [
-                'This pass is in use in another browser',
-                'A pass lets in one person. If it is yours and you have changed devices, ask here: the teacher sees '.
-                'both and decides.',
-                '',
-            ],
-            DoorReply::Over => ['This one is over', $next, ''],
-            DoorReply::Left => [
-                'You are no longer in this class',
-                'Thank you for having been there. If that is a mistake, tell your school.',
-                '',
-            ],
-            DoorReply::Ahead => [
-                'You are not in this class yet',
-                'Your part in it begins later; this link opens from then on.',
-                '',
-            ],
-            DoorReply::Moved => [
-                'Moved to another day',
-                $session === null ? $next : 'It is held '.$this->moment($session->start).'.',
-                '',
-            ],
+            DoorReply::Moved => ['then', ['held' => $session === null ? '' : $this->moment($session->start)]],
             DoorReply::Cancelled => [
-                'No class today',
-                'Because: '.($session->reason ?? 'cancelled').'. '.$next,
-                '',
-            ],
-            DoorReply::Replaced => [
-                'This link was replaced',
-                'Your new link stands on your own page, on the course page and in your calendar.',
-                '',
+                'then',
+                [
+                    'because' => self::say('because', [
+                        'reason' => $session->reason ?? self::say('cancelled'),
+                        'next' => $next,
+                    ]),
+                ],
             ],
             DoorReply::Shut => [
-                'The door is shut',
-                $opens === ''
-                    ? 'Your school has hidden this door. You will see it here when it opens.'
-                    : "It opens $opens.",
-                '',
+                $answer->opensAt === null ? 'hidden' : 'then',
+                ['opens' => $answer->opensAt === null ? '' : $this->moment($answer->opensAt)],
             ],
-            DoorReply::Expired => ['This pass is no longer good', 'Ask whoever invited you for a new one.', ''],
-            DoorReply::NotYours => [
-                'This is somebody else\'s link',
-                'A personal link lets in one person only: the account that was registered. Yours stands on your own '.
-                'page.',
-                '',
+            DoorReply::TooEarly => [
+                'then',
+                ['opens' => $answer->opensAt === null ? '' : $this->moment($answer->opensAt)],
             ],
-            DoorReply::NotOnRoster => [
-                'This class is not one of yours',
-                'If it should be, your school can enrol you.',
-                '',
-            ],
-            DoorReply::RegisterFirst => [
-                'You are not registered yet',
-                'You have to be registered for this class first. Where your class takes registrations, do it on its '.
-                'registration page; else ask your teacher.',
-                '',
-            ],
-            DoorReply::Waiting => [
-                'Your registration is waiting',
-                'Somebody compares it with the roster. Come back later.',
-                '',
-            ],
-            DoorReply::Declined => [
-                'You are not registered for this class',
-                'Your registration was declined. Ask your teacher why.',
-                '',
-            ],
+            default => ['then', ['next' => $next]],
         };
+
+        return [
+            self::say("replies.$reply->value.is"),
+            $reply === DoorReply::Moved && $session === null
+                ? $next
+                : self::say("replies.$reply->value.$part", $then),
+            $this->button($answer),
+        ];
     }
 
-    /** `at `, or `on Thu 18 Feb at ` where it is another day. */
-    private function day(int $at): string
+    private function button(DoorAnswer $answer): string
     {
+        $key = "replies.{$answer->reply->value}.do";
+        if ($answer->reply !== DoorReply::TooEarly) {
+            return Lang::has("door.$key") ? self::say($key) : '';
+        }
+        $at = $answer->opensAt ?? $this->now;
         $day = $this->zone->dateAt($at);
+        $isToday = $day->day === $this->zone->dateAt($this->now)->day;
 
-        return $day->day === $this->zone->dateAt($this->now)->day ? 'at ' : "on {$day->short()} at ";
+        return self::say($isToday ? $key : "{$key}_on", ['time' => $this->zone->clock($at), 'day' => Say::day($day)]);
+    }
+
+    /** @param  array<string, string>  $with */
+    private static function say(string $key, array $with = []): string
+    {
+        return (string) __("door.$key", $with);
     }
 
     /** `at 08:50 your time, 09:50 in Madrid`; another day is named first. */
     private function moment(int $at): string
     {
         $day = $this->zone->dateAt($at);
-        $date = $day->day === $this->zone->dateAt($this->now)->day ? '' : $day->short().' ';
+        $isToday = $day->day === $this->zone->dateAt($this->now)->day;
         $differs = $this->zone->offsetAt($at) !== $this->school->offsetAt($at);
 
-        return $date.
-            'at '.
-            $this->zone->clock($at).
-            ($differs ? ' your time, '.$this->school->clock($at).' in '.$this->school->place() : '');
+        return self::say(($isToday ? 'at' : 'day_at').($differs ? '_both' : ''), [
+            'day' => Say::day($day),
+            'time' => $this->zone->clock($at),
+            'school' => $this->school->clock($at),
+            'place' => $this->school->place(),
+        ]);
     }
 
     /**
@@ -195,9 +133,9 @@ final readonly class DoorWords
         $now = $this->now;
         $zone = $this->zone;
         $points = [
-            [$opens, 'doors open', 'open'],
-            [$session->start, 'starts', 'start'],
-            [$session->end, 'over', 'end'],
+            [$opens, 'open'],
+            [$session->start, 'start'],
+            [$session->end, 'end'],
         ];
         $x = [140.0, 232.0, 324.0];
         $nowX = match (true) {
@@ -208,12 +146,12 @@ final readonly class DoorWords
         // On another day the weekdays are named, so that nobody reads 09:50 as this morning's.
         $name = fn (int $at): string => $zone->dateAt($opens)->day === $zone->dateAt($now)->day
             ? ''
-            : substr($zone->dateAt($at)->short(), 0, 4);
+            : strtok(Say::day($zone->dateAt($at)), ' ').' ';
         $out = [
-            ['x' => round($nowX, 1), 'time' => $name($now).$zone->clock($now), 'words' => 'now', 'kind' => 'now'],
+            ['x' => round($nowX, 1), 'time' => $name($now).$zone->clock($now), 'words' => self::say('stops.now'), 'kind' => 'now'],
         ];
-        foreach ($points as $i => [$at, $words, $kind]) {
-            $out[] = ['x' => $x[$i], 'time' => $name($at).$zone->clock($at), 'words' => $words, 'kind' => $kind];
+        foreach ($points as $i => [$at, $kind]) {
+            $out[] = ['x' => $x[$i], 'time' => $name($at).$zone->clock($at), 'words' => self::say("stops.$kind"), 'kind' => $kind];
         }
 
         return $out;
@@ -232,7 +170,7 @@ final readonly class DoorWords
         );
 
         return array_map(
-            fn (PlannedSession $s): string => $this->zone->dateAt($s->start)->short().
+            fn (PlannedSession $s): string => Say::day($this->zone->dateAt($s->start)).
                 ' '.
                 $this->zone->clock($s->start),
             array_slice(array_values($coming), 0, 3),

@@ -8,8 +8,8 @@ use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Queries\Presets;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Presets;
 use Nomada\Core\Joining\JoinCode;
 
 /**

@@ -10,6 +10,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Registration\Registering;
@@ -40,14 +41,16 @@ final readonly class RegisterPage
             ->get();
         $taken = $own->whereIn('state', ['accepted', 'waiting', 'queued']);
         $ahead = $series->sessions->filter(
-            fn (Session $s): bool => $s->state === SessionState::Planned && (int) $s->ends_at->timestamp > $now,
+            fn (Session $s): bool => $s->state === SessionState::Planned &&
+                $s->chosen === null &&
+                (int) $s->ends_at->timestamp > $now,
         );
         $each = $registering !== null && $registering->each;
         $shut =
             $registering === null
-                ? 'This class follows its roster: whoever is enrolled is registered.'
+                ? (string) __('register.follows')
                 : ($ahead->isEmpty()
-                    ? 'No session of this class is left.'
+                    ? (string) __('register.none_left')
                     : $registering->shut($school->dateAt($now)));
         $days = $ahead->unique('day')->filter(fn (Session $s): bool => ! $taken->contains('only_day', $s->day));
 
@@ -68,7 +71,7 @@ final readonly class RegisterPage
                     fn (Registration $r): array => [
                         'id' => $r->id,
                         'state' => $r->state,
-                        'day' => $r->only_day === null ? '' : LocalDate::parse($r->only_day)->short(),
+                        'day' => $r->only_day === null ? '' : Say::day(LocalDate::parse($r->only_day)),
                         'reason' => $r->reason,
                         'place' => $r->state === 'queued' ? $this->place($r) : 0,
                     ],
@@ -89,7 +92,7 @@ final readonly class RegisterPage
                     ->map(
                         fn (Session $s): array => [
                             'day' => $s->day,
-                            'words' => $zone->dateAt((int) $s->starts_at->timestamp)->short().
+                            'words' => Say::day($zone->dateAt((int) $s->starts_at->timestamp)).
                                 ' '.
                                 $zone->clock((int) $s->starts_at->timestamp).
                                 '–'.
@@ -103,7 +106,7 @@ final readonly class RegisterPage
             'when' => $ahead
                 ->take(3)
                 ->map(
-                    fn (Session $s): string => $zone->dateAt((int) $s->starts_at->timestamp)->short().
+                    fn (Session $s): string => Say::day($zone->dateAt((int) $s->starts_at->timestamp)).
                         ' '.
                         $zone->clock((int) $s->starts_at->timestamp).
                         '–'.

@@ -9,7 +9,6 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Registration\RegistrationChecks;
-use Nomada\App\Jobs\CompareQueue;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;

@@ -11,8 +11,9 @@ use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Queries\Presets;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Presets;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Publishing\Materials;
 use Nomada\App\View\Recording\ReleasedRecording;
 use Nomada\App\View\StandinAddress;
@@ -25,7 +26,7 @@ use Nomada\Core\Term\Zone;
  *
  * @phpstan-type Coming array{day: string, time: string, end: string, school: string|null, name: string,
  *   teacher: string, topic: string|null, series: int, state: string, reason: string|null, starts: int, ends: int,
- *   doors: int, isOpen: bool, isHidden: bool}
+ *   doors: int, isToday: bool, isOpen: bool, isHidden: bool}
  */
 final readonly class StudentPage
 {
@@ -106,10 +107,10 @@ final readonly class StudentPage
                 $isOpen = $hours[0] <= $now;
                 $out[] = [
                     'name' => "$room->name, {$room->section->name()}",
-                    'words' => ($isOpen
-                            ? 'open until '
-                            : $zone->dateAt($hours[0])->short().' '.$zone->clock($hours[0]).'–').
-                        $zone->clock($hours[1]),
+                    'words' => $isOpen
+                        ? (string) __('me.open_until', ['time' => $zone->clock($hours[1])])
+                        : Say::day($zone->dateAt($hours[0])).
+                            " {$zone->clock($hours[0])}–{$zone->clock($hours[1])}",
                     'isOpen' => $isOpen,
                     'link' => $room->address(),
                 ];
@@ -153,20 +154,17 @@ final readonly class StudentPage
             $rows
                 ->map(function (\stdClass $r): array {
                     $states = explode(' ', (string) $r->states);
-                    [$words, $tone, $act] = match (true) {
-                        in_array('waiting', $states, true) => ['waiting for a decision', 'todo', 'Look'],
-                        in_array('queued', $states, true) => ['on the waiting list', 'todo', 'Look'],
-                        in_array('accepted', $states, true) => ['registered', 'ok', 'Look'],
-                        in_array('declined', $states, true) => ['declined', 'bad', 'Why'],
-                        default => ['not yet', 'todo', 'Register'],
-                    };
+                    // Of several the one that something is still to be done about.
+                    $state = array_values(
+                        array_intersect(['waiting', 'queued', 'accepted', 'declined'], $states),
+                    )[0] ?? 'none';
 
                     return [
                         'series' => (int) $r->id,
                         'name' => ($r->year === '' ? '' : "Y$r->year ").$r->title,
-                        'words' => $words,
-                        'tone' => $tone,
-                        'act' => $act,
+                        'words' => (string) __("me.states.$state"),
+                        'tone' => ['accepted' => 'ok', 'declined' => 'bad'][$state] ?? 'todo',
+                        'act' => (string) __("me.acts.$state"),
                     ];
                 })
                 ->all(),
@@ -240,7 +238,7 @@ final readonly class StudentPage
                     $differs = $own->offsetAt($starts) !== $school->offsetAt($starts);
 
                     return [
-                        'day' => $own->dateAt($starts)->short(),
+                        'day' => Say::day($own->dateAt($starts)),
                         'time' => $own->clock($starts),
                         'end' => $own->clock($ends),
                         'school' => $differs ? $school->clock($starts).' '.$school->place() : null,
@@ -253,6 +251,7 @@ final readonly class StudentPage
                         'starts' => $starts,
                         'ends' => $ends,
                         'doors' => $starts - $opensBefore,
+                        'isToday' => $own->dateAt($starts)->day === $own->dateAt($now)->day,
                         'isOpen' => $now >= $starts - $opensBefore,
                         'isHidden' => $door->hiddenOutside && $now < $starts - $opensBefore,
                     ];

@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
-use Nomada\App\View\Timetable\FreeTimesQuery;
+use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SessionState;

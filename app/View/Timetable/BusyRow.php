@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\BusyDay;
 

@@ -6,13 +6,11 @@ namespace Nomada\App\View\Timetable;
 
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Actions\Timetable\HostAccounts;
-use Nomada\App\Jobs\WorkOutLicences;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\HostingPlan;
+use Nomada\App\Queries\HostAccounts;
 use Nomada\App\Queries\RunningSeries;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Timetable\Assignment;
 use Nomada\Core\Timetable\FewestAccounts;
 use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\Licences;
@@ -173,11 +171,6 @@ final readonly class LicencePage
                         ', ',
                         array_map(fn (string $plan, int $n): string => "$plan $n", array_keys($fewest), $fewest),
                     );
-    }
-
-    public function assignment(Term $term): Assignment
-    {
-        return (new Licences(RunningSeries::of($term)))->assign(array_values(HostAccounts::all()));
     }
 
     /**

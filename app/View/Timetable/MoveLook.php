@@ -6,14 +6,15 @@ namespace Nomada\App\View\Timetable;
 
 use Nomada\App\Actions\Timetable\MoveSessions;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\FreeTime;
 use Nomada\Core\Timetable\Laying;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\Reach;
 use Nomada\Core\Timetable\SessionState;
-use Nomada\Core\Timetable\TypedTime;
 
 /**
  * What moving a session would do, for each reach: how many move, what falls away, who would be in two places; or why it

@@ -8,6 +8,7 @@ use Nomada\App\Actions\Timetable\LaySessions;
 use Nomada\App\Actions\Timetable\SaveSeries;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Words;
 use Nomada\Core\Term\LocalDate;

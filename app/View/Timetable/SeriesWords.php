@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Nomada\App\View\Timetable;
 
 use Nomada\App\Models\Timetable\Series;
+use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Patterns;
-use Nomada\Core\Timetable\TypedTime;
 use stdClass;
 
 /** A series in words, from the columns of its table. Few patterns are many series' own, so each is read once. */

@@ -9,6 +9,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Role;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;

@@ -1,5 +1,1 @@
-@include('errors.page', [
-    'code' => '5xx',
-    'title' => 'Something broke',
-    'text' => 'This is our mistake, and it is written down. Try again in a moment.',
-])
+@include('errors.page', ['code' => '5xx'])

@@ -1,11 +1,11 @@
 {{-- Every error page: what happened, and what to do next. Needs no session, no database, nobody signed in. --}}
 <!doctype html>
-<html lang="en-GB" data-bs-theme="light">
+<html lang="{{ app()->getLocale() === 'en' ? 'en-GB' : app()->getLocale() }}" data-bs-theme="light">
 
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
-    <title>{{ $title }} · Nomada</title>
+    <title>{{ $title ?? __("errors.pages.$code.title") }} · Nomada</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     <script src="/theme.js"></script>
     @if (is_file(public_path('build/manifest.json')))
@@ -18,8 +18,9 @@
     <main>
         <div class="phone">
             <p class="over-title mb-0">{{ $code }}</p>
-            <h1>{{ $title }}</h1>
-            <p>{{ $text }}</p><a class="act main" href="{{ $to ?? '/' }}">{{ $button ?? 'To the first page' }}</a>
+            <h1>{{ $title ?? __("errors.pages.$code.title") }}</h1>
+            <p>{{ $text ?? __("errors.pages.$code.text") }}</p>
+            <a class="act main" href="{{ $to ?? '/' }}">{{ $button ?? __('errors.first') }}</a>
         </div>
     </main>
 </body>

@@ -21,7 +21,7 @@
                 @endif
             @endforeach
             <circle class="s-now" cx="{{ $stops[0]['x'] }}" cy="44" r="7" /><text class="t t-now"
-                x="{{ max(52, min(302, $stops[0]['x'])) }}" y="24" text-anchor="middle">now {{ $stops[0]['time'] }}</text>
+                x="{{ max(52, min(302, $stops[0]['x'])) }}" y="24" text-anchor="middle">{{ $stops[0]['words'] }} {{ $stops[0]['time'] }}</text>
         </svg>
     @endif
     @if ($isOpen)
@@ -30,18 +30,17 @@
         @endif
         <form method="post" action="{{ $enter }}">@csrf<button class="act main">{{ $words[2] }}</button></form>
     @elseif ($words[2] !== '')
-        <span class="act off" aria-disabled="true">{{ $words[2] }}</span><a class="act" href="{{ url()->current() }}">Look
-            again</a>
+        <span class="act off" aria-disabled="true">{{ $words[2] }}</span><a class="act" href="{{ url()->current() }}">{{ __('door.look') }}</a>
     @else
         @if ($asks)
             <x-door.ask :action="$asks" :asked="$asked" />
         @endif
         @if ($register)
-            <a class="act main" href="{{ $register }}">To the registration page</a>
+            <a class="act main" href="{{ $register }}">{{ __('door.to_registration') }}</a>
         @endif
         @auth
             <a class="act" href="/">
-                To my own page</a>
+                {{ __('door.to_own') }}</a>
         @endauth
     @endif
     @if ($look)
@@ -53,19 +52,19 @@
     @if ($known)
         <dl class="helps">
             @if ($hours)
-                <dt>Open hours</dt>
+                <dt>{{ __('door.helps.hours') }}</dt>
                 <dd>{{ $hours }}</dd>
             @endif
             @if ($phone && $byPhone)
-                <dt>By phone</dt>
-                <dd>{{ $phone }}<br>PIN {{ $pin }}</dd>
+                <dt>{{ __('door.helps.phone') }}</dt>
+                <dd>{{ $phone }}<br>{{ __('door.helps.pin', ['pin' => $pin]) }}</dd>
             @endif
             @if ($code)
-                <dt>Join code</dt>
+                <dt>{{ __('door.helps.code') }}</dt>
                 <dd class="mono">{{ $code }}</dd>
             @endif
             @if ($next !== [])
-                <dt>Next ones</dt>
+                <dt>{{ __('door.helps.next') }}</dt>
                 <dd>
                     @foreach ($next as $n)
                         {{ $n }}
@@ -73,10 +72,8 @@
                     @endforeach
                 </dd>
             @endif
-            <dt>Not working?</dt>
-            <dd>{{ $byPhone ? 'Come in by phone' : 'Look at the class stream' }}{{ $teacher === '' ? '' : ", or write to $teacher " . (
-                $byPhone ? 'through the class stream' : 'there') }}
-            </dd>
+            <dt>{{ __('door.helps.trouble') }}</dt>
+            <dd>{{ __('door.helps.' . ($byPhone ? 'by_phone' : 'by_stream') . ($teacher === '' ? '' : '_or'), ['teacher' => $teacher]) }}</dd>
         </dl>
     @endif
 </div>

@@ -1,7 +1,7 @@
 @php
     $person = auth()->user();
     // A student's pages say what term it is where it matters; the door is asked by hundreds at once.
-    $term = $person->isStaff() ? app(\Nomada\App\Support\CurrentTerm::class)->find() : null;
+    $term = $person->isStaff() ? app(\Nomada\App\Queries\CurrentTerm::class)->find() : null;
     $clock = app(\Nomada\App\Support\Clock::class);
     $zone = $person->isStaff() ? $term?->calendar()->zone ?? $person->zone() : $person->zone();
 @endphp

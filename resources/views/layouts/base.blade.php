@@ -1,5 +1,6 @@
 <!doctype html>
-<html lang="en-GB" data-bs-theme="light">
+<html lang="{{ app()->getLocale() === 'en' ? 'en-GB' : app()->getLocale() }}"
+    dir="{{ \Nomada\Core\Language\ReaderLanguage::direction(app()->getLocale()) }}" data-bs-theme="light">
 
 <head>
     <meta charset="utf-8">

@@ -1,7 +1,7 @@
 @php
     use Nomada\App\Support\Words;
     use Nomada\Core\Term\LocalDate;
-    use Nomada\Core\Timetable\TypedTime;
+    use Nomada\Core\Term\TypedTime;
 @endphp
 <x-app title="To be made up">
     <div class="bar">

@@ -1,7 +1,7 @@
 @php
     use Nomada\App\Support\Words;
     use Nomada\Core\Term\LocalDate;
-    use Nomada\Core\Timetable\TypedTime;
+    use Nomada\Core\Term\TypedTime;
     $may = Gate::check('coordinate');
     $rotation = $calendar->rotation;
     $kind = old('rotation_kind', $rotation === null ? 'none' : ($rotation->byWeek ? 'week' : 'day'));

@@ -133,10 +133,10 @@
                                     @csrf
                                     <x-date name="move_day" label="Day" :in="$term" />
                                     <input class="form-control time" name="move_start" aria-label="Starts at"
-                                        value="{{ old('move_start', \Nomada\Core\Timetable\TypedTime::format(
+                                        value="{{ old('move_start', \Nomada\Core\Term\TypedTime::format(
                                             $series->start_minute)) }}">–<input
                                         class="form-control time" name="move_end" aria-label="Ends at"
-                                        value="{{ old('move_end', \Nomada\Core\Timetable\TypedTime::format($series->start_minute
+                                        value="{{ old('move_end', \Nomada\Core\Term\TypedTime::format($series->start_minute
                                             + $series->minutes)) }}"><button
                                         class="btn btn-side">Add it</button>
                                 </form>

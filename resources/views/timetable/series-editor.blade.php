@@ -1,6 +1,6 @@
 @php
     use Nomada\Core\Timetable\TypedSpan;
-    use Nomada\Core\Timetable\TypedTime;
+    use Nomada\Core\Term\TypedTime;
     use Nomada\Core\Timetable\WeeklyPattern;
     use Nomada\Core\Term\LocalDate;
     $plan = $series?->plan();

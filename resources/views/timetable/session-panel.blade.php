@@ -1,6 +1,6 @@
 @php
     use Nomada\Core\Term\LocalDate;
-    use Nomada\Core\Timetable\TypedTime;
+    use Nomada\Core\Term\TypedTime;
     use Nomada\Core\Timetable\Reach;
     $own = $core->own;
     $back = $back ?? null;

@@ -1,8 +1,8 @@
 <?php
 
 use Nomada\Core\Fault;
+use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\TypedSpan;
-use Nomada\Core\Timetable\TypedTime;
 
 test('from when to when is read as people type it', function (string $start, string $end, string $meant) {
     $span = TypedSpan::read($start, $end);

@@ -8,8 +8,8 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Actions\Account\SetPassword;
+use Nomada\App\Actions\Account\WriteReset;
 use Nomada\App\Http\Controllers\Controller;
-use Nomada\App\Jobs\WriteReset;
 use Nomada\App\Models\Account\AccountPass;
 
 /** The link in a letter by which somebody sets a password; and asking for one. */

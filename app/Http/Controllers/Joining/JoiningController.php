@@ -16,7 +16,7 @@ use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\DoorRequest;
 use Nomada\App\Models\Joining\ActResult;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\Support\Presets;
+use Nomada\App\Queries\Presets;
 use Nomada\App\Support\SheetFile;
 use Nomada\App\View\Joining\AuditPage;
 use Nomada\App\View\Joining\SeriesList;
@@ -40,8 +40,8 @@ final class JoiningController extends Controller
             'rows' => isset($is[$show]) ? array_values(array_filter($rows, $is[$show])) : $rows,
             'all' => count($rows),
             'show' => $show,
-            'presets' => \Nomada\App\Support\Presets::all(),
-            'accounts' => \Nomada\App\Actions\Timetable\HostAccounts::all(),
+            'presets' => \Nomada\App\Queries\Presets::all(),
+            'accounts' => \Nomada\App\Queries\HostAccounts::all(),
             'counts' => array_map(fn (callable $of): int => count(array_filter($rows, $of)), $is),
         ]);
     }

@@ -6,13 +6,27 @@ namespace Nomada\App\Http\Controllers\Registration;
 
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 use Illuminate\View\View;
 use Nomada\App\Http\Controllers\Controller;
-use Nomada\App\Support\CurrentTerm;
+use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\View\Registration\StudentPage;
 
 final class MeController extends Controller
 {
+    /** In which language they read; none for as the roster or the browser says. */
+    public function language(Request $request): RedirectResponse
+    {
+        $given = $request->validate(
+            ['language' => ['nullable', Rule::in((array) config('app.languages'))]],
+            ['language.*' => __('me.language_fault')],
+        );
+        $this->person($request)->update(['language' => $given['language'] ?? null]);
+        app()->setLocale($given['language'] ?? app()->getLocale());
+
+        return back()->with('said', __('me.kept'));
+    }
+
     public function __invoke(Request $request, StudentPage $page, CurrentTerm $term): View|RedirectResponse
     {
         $person = $this->person($request);

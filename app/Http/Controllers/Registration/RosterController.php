@@ -8,7 +8,7 @@ use Illuminate\Http\RedirectResponse;
 use Nomada\App\Actions\Registration\RegisterRosters;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\ChosenSections;
-use Nomada\App\Jobs\WriteInvitations;
+use Nomada\App\Post\WriteInvitations;
 
 final class RosterController extends Controller
 {

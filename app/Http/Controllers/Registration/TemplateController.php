@@ -9,7 +9,7 @@ use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Registration\Letter;
-use Nomada\App\Post\Templates;
+use Nomada\App\Queries\Templates;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Post\Template;
 

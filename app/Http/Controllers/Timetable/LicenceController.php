@@ -102,9 +102,9 @@ final class LicenceController extends Controller
         return $this->done("{$account->name} is taken out; its series have no account now.");
     }
 
-    public function assign(KeepLicences $keep, LicencePage $page): RedirectResponse
+    public function assign(KeepLicences $keep): RedirectResponse
     {
-        $sum = $keep->assign($this->term(), $page);
+        $sum = $keep->assign($this->term());
 
         return $this->done(
             Words::count($sum['placed'], 'series', 'series').

@@ -2,14 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Jobs;
+namespace Nomada\App\Actions\Publishing;
 
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Queue\Middleware\WithoutOverlapping;
-use Nomada\App\Actions\Publishing\TellTruth;
 use Nomada\App\Models\Publishing\Run;
 
 /** After a publish run: whether everybody of its sections sees by now what the door would say; its last line. */

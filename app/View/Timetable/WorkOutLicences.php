@@ -2,12 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Jobs;
+namespace Nomada\App\View\Timetable;
 
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Nomada\App\Models\Term\Term;
-use Nomada\App\View\Timetable\LicencePage;
 
 /**
  * Works out which series runs on which account where that takes longer than a page may. What is found is kept until the

@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Support;
+namespace Nomada\App\Queries;
 
 use Illuminate\Database\Eloquent\Collection;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\Clock;
 
 /**
  * The term that a screen is about: the one that stands in its address (or in the form that was sent from it), else the

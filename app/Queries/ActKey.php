@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Support;
+namespace Nomada\App\Queries;
 
 use Illuminate\Support\HtmlString;
 use Illuminate\Support\Str;

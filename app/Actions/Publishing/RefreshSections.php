@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Jobs;
+namespace Nomada\App\Actions\Publishing;
 
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use Nomada\App\Actions\Publishing\RefreshPlacements;
 
 /**
  * Writes down what ought to stand for sections, after something that many of them go by has changed. Done twice, it

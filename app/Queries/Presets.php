@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Support;
+namespace Nomada\App\Queries;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Timetable\Series;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Actions\Timetable;
+namespace Nomada\App\Queries;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\Core\Timetable\HostAccount;

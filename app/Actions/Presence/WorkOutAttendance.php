@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Jobs;
+namespace Nomada\App\Actions\Presence;
 
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeUnique;
@@ -10,7 +10,6 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Actions\Presence\WorkOutSums;
 
 /** Works out what every session came to, after the school's thresholds or its rosters have changed. */
 final class WorkOutAttendance implements ShouldBeUnique, ShouldQueue

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nomada\Core\Timetable;
+namespace Nomada\Core\Term;
 
 use Nomada\Core\Fault;
 

@@ -1,7 +1,7 @@
 <?php
 
 use Nomada\Core\Fault;
-use Nomada\Core\Timetable\TypedTime;
+use Nomada\Core\Term\TypedTime;
 
 test('times are read as people type them', function (string $typed, string $meant) {
     $time = TypedTime::read($typed);

@@ -2,13 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Jobs;
+namespace Nomada\App\Post;
 
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\Post\Letters;
 
 /**
  * Writes to everybody of sections' series, one section a job. Done again after a worker was killed, nobody is written

@@ -2,10 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\View\Timetable;
+namespace Nomada\App\Queries;
 
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Actions\Timetable\HostAccounts;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;

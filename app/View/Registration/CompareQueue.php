@@ -2,13 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Jobs;
+namespace Nomada\App\View\Registration;
 
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
-use Nomada\App\View\Registration\RegistrationDesk;
 
 /**
  * Compares a long queue of registrants with the rosters, where that takes longer than a page may. What is found is kept

@@ -2,13 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Jobs;
+namespace Nomada\App\Post;
 
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
-use Nomada\App\Post\PostOffice;
 
 /** Sends one letter of the outbox. The scheduler sends again what a killed worker has left. */
 final class SendLetter implements ShouldQueue

@@ -2,13 +2,16 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Support;
+namespace Nomada\App\Actions;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Queries\CurrentTerm;
+use Nomada\App\Queries\Presets;
+use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Timetable\TypedTime;
+use Nomada\Core\Term\TypedTime;
 use stdClass;
 
 /**

@@ -2,12 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Jobs;
+namespace Nomada\App\Actions\Account;
 
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
-use Nomada\App\Actions\Account\InvitePeople;
 
 /**
  * Writes to whoever has asked for a new password, if the school knows them: behind the answer, which is one for all.

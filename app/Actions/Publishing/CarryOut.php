@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Jobs;
+namespace Nomada\App\Actions\Publishing;
 
 use DateTimeInterface;
 use Illuminate\Bus\Queueable;
@@ -11,7 +11,6 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Actions\Publishing\CarryOutSteps;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Drifted;
 use Nomada\App\Models\Publishing\Run;

@@ -1,0 +1,109 @@
+<?php
+
+use Illuminate\Support\Arr;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Joining\JoinLink;
+use Tests\Support\SmallSchool;
+
+/** What is whole in every language that there are words for: all that students, guardians and guests read. */
+const TRANSLATED = ['door', 'me', 'register', 'errors', 'recordings'];
+
+test('every translated file has exactly the keys of the English one, with the same parameters and numbers', function (
+    string $language,
+) {
+    foreach (glob(lang_path("$language/*.php")) as $file) {
+        $name = basename($file);
+        $own = Arr::dot(require $file);
+        $english = Arr::dot(require lang_path("en/$name"));
+        expect(array_keys($own))->toEqualCanonicalizing(array_keys($english), "$language/$name");
+        foreach ($english as $key => $words) {
+            $parts = function (string $text): array {
+                preg_match_all('/(?<![\w:]):[a-z_]+|\{\d+\}|\[\d+,\*\]/', $text, $m);
+                sort($m[0]);
+
+                return array_values(array_unique($m[0]));
+            };
+            expect($parts($own[$key]))->toBe($parts($words), "$language/$name: $key");
+            // What is the same in both is a name, a code, or a sign.
+            expect($own[$key] === $words && str_contains($words, ' ') && strlen($words) > 12)
+                ->toBeFalse("$language/$name: $key is not translated");
+        }
+    }
+    foreach (TRANSLATED as $name) {
+        expect(is_file(lang_path("$language/$name.php")))->toBeTrue("$language/$name.php");
+    }
+})->with(fn (): array => array_values(array_diff((array) require_languages(), ['en'])));
+
+/** @return list<string> */
+function require_languages(): array
+{
+    return array_map(basename(...), glob(dirname(__DIR__, 2).'/lang/*', GLOB_ONLYDIR));
+}
+
+test('a page is in the language that its reader chose, else the roster\'s, else the browser\'s', function () {
+    $this->standins();
+    $this->school();
+    $me = fn (string $accept) => $this->as('S-1')->get('/me', ['Accept-Language' => $accept]);
+    $me('')->assertSee('Coming sessions')->assertSee('lang="en-GB"', false);
+    $me('fr,es-ES;q=0.8')
+        ->assertSee('Próximas sesiones')
+        ->assertSee('lang="es"', false)
+        ->assertSee('dir="ltr"', false)
+        ->assertHeader('Content-Language', 'es');
+    DB::table('people')->where('sourced_id', 'S-1')->update(['roster_language' => 'es-419']);
+    $me('en')->assertSee('Próximas sesiones')->assertSee('mar 9 feb, hoy');
+    $this->put('/me/language', ['language' => 'en'])->assertSessionHas('said', 'Kept.');
+    $me('es')->assertSee('Coming sessions')->assertSee('Tue 9 Feb, today');
+    $this->put('/me/language', ['language' => 'xx'])->assertSessionHasErrors('language');
+    $this->put('/me/language', ['language' => ''])->assertSessionHasNoErrors();
+    expect(DB::table('people')->where('sourced_id', 'S-1')->value('language'))->toBeNull();
+});
+
+test('the door and the registration speak to a student in Spanish, on the student\'s clock', function () {
+    $this->standins();
+    $this->school();
+    Artisan::call('nomada:links');
+    Artisan::call('nomada:register');
+    DB::table('people')->whereIn('sourced_id', ['S-1', 'S-2'])->update(['language' => 'es']);
+    $link = JoinLink::query()
+        ->whereRelation('series.section', 'sourced_id', 'MAR')
+        ->where('kind', 'series')
+        ->firstOrFail();
+    momentAt('2027-02-09', '08:00');
+    $this->as('S-2')
+        ->get($link->address())
+        ->assertSee('Llegas pronto')
+        ->assertSee('La puerta se abre a las 08:50 de tu hora, 09:50 en Madrid.')
+        ->assertSeeInOrder(['se abre', 'empieza', 'termina', '¿No funciona?', 'escribe'])
+        ->assertSee('jue 11 feb');
+    momentAt('2027-02-09', '11:00');
+    $this->get($link->address())->assertSee('Esta ya ha terminado')->assertSee('La próxima es el jue 11 feb a las 09:00');
+    $this->get("/register/$link->series_id")->assertSee('Tienes la inscripción hecha')->assertSee('Sesiones que quedan');
+    // A stranger with a browser that asks for Spanish.
+    auth()->logout();
+    $this->get('/nowhere', ['Accept-Language' => 'es'])->assertNotFound()->assertSee('Aquí no hay nada');
+});
+
+test('the roster\'s language is read, told where it is none, and goes out again', function () {
+    $says = ['sourcedId' => 'metadata.language', 'S-1' => 'es-419', 'S-2' => 'es_ES!'];
+    $users = implode(
+        "\n",
+        array_map(
+            fn (string $line): string => "$line,".($says[strtok($line, ',')] ?? ''),
+            explode("\n", trim(SmallSchool::files()['users.csv'])),
+        ),
+    );
+    $this->school(['users.csv' => $users]);
+    $languages = DB::table('people')->whereNotNull('roster_language')->pluck('roster_language', 'sourced_id')->all();
+    expect($languages)->toBe(['S-1' => 'es-419']);
+    Artisan::call('nomada:import', ['path' => SmallSchool::folder(['users.csv' => $users]), '--json' => true]);
+    expect(Artisan::output())->toContain('A language tag was expected, as in es or pt-BR; it is left out.');
+    $zip = tempnam(sys_get_temp_dir(), 'zip');
+    file_put_contents($zip, $this->as('A-1')->get('/term/roster')->getContent());
+    $archive = new ZipArchive();
+    $archive->open($zip);
+    expect($archive->getFromName('users.csv'))
+        ->toContain('metadata.timeZone,metadata.language')
+        ->toContain('Atlantic/Canary,es-419');
+});
