@@ -15,7 +15,7 @@ final class RemindCommand extends Command
 
     public function handle(Remind $remind): int
     {
-        $this->output->writeln(trans_choice('publishing.remind.console', $remind()));
+        $this->output->writeln(trans_choice('remind.console', $remind()));
 
         return self::SUCCESS;
     }

@@ -7,7 +7,7 @@ use Nomada\App\Models\Joining\JoinLink;
 use Tests\Support\SmallSchool;
 
 /** What is whole in every language that there are words for: all that students, guardians and guests read. */
-const TRANSLATED = ['door', 'me', 'register', 'errors', 'recordings'];
+const TRANSLATED = ['door', 'errors', 'frame', 'me', 'recordings', 'register', 'remind'];
 
 test('every translated file has exactly the keys of the English one, with the same parameters and numbers', function (
     string $language,

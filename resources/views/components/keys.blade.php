@@ -3,7 +3,7 @@
     <div class="modal-dialog">
         <div class="modal-content">
             <div class="modal-body">
-                <h2 id="keys-title" class="mb-3">The keys of this screen</h2>
+                <h2 id="keys-title" class="mb-3">{{ __('frame.keys.title') }}</h2>
                 <dl>
                     @if ($staff)
                         <dt><kbd>/</kbd></dt>
@@ -15,15 +15,15 @@
                     @endif
                     {{ $slot }}
                     <dt><kbd>?</kbd></dt>
-                    <dd>these keys</dd>
+                    <dd>{{ __('frame.keys.these') }}</dd>
                     <dt><kbd>Esc</kbd></dt>
-                    <dd>close</dd>
+                    <dd>{{ __('frame.keys.close') }}</dd>
                 </dl>
                 @if ($staff)
                     <hr>
                     <x-legend />
                 @endif
-                <button type="button" class="btn btn-side" data-bs-dismiss="modal">Close</button>
+                <button type="button" class="btn btn-side" data-bs-dismiss="modal">{{ __('frame.keys.shut') }}</button>
             </div>
         </div>
     </div>

@@ -14,7 +14,7 @@
 </head>
 
 <body>
-    <a class="skip" href="#main">To the content</a>
+    <a class="skip" href="#main">{{ __('frame.to_content') }}</a>
     {{ $slot }}
 </body>
 

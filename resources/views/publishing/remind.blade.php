@@ -8,10 +8,10 @@
         @endif
         @foreach ($choices as $choice)
             <option value="{{ $choice->value }}" @selected($value === $choice->value)>
-                {{ __("publishing.remind.choices.$choice->value") }}</option>
+                {{ __("remind.choices.$choice->value") }}</option>
         @endforeach
     </select>
-    <button class="btn btn-side">{{ __('publishing.remind.keep') }}</button>
+    <button class="btn btn-side">{{ __('remind.keep') }}</button>
     @error('remind')
         <span class="invalid" role="alert">{{ $message }}</span>
     @enderror

@@ -7,7 +7,7 @@
         ]) }}</p>
         <h1>{{ __('me.coming') }}</h1>
         @if ($student->role === Nomada\App\Models\Term\Role::Guardian)
-            <p><a class="act main" href="{{ $student->childrenPage() }}">{{ __('presence.children.title') }}</a></p>
+            <p><a class="act main" href="{{ $student->childrenPage() }}">{{ __('me.children') }}</a></p>
         @endif
         @if ($coming !== [])
             @php $n = $coming[0]; @endphp
@@ -67,7 +67,7 @@
                 </ul>
             @endif
             @if ($materials !== [])
-                <h2 class="mt-4">{{ __('publishing.materials.title') }}</h2>
+                <h2 class="mt-4">{{ __('me.materials') }}</h2>
                 <ul class="places">
                     @foreach ($materials as $one)
                         <li><b><a href="{{ $one->address }}" rel="noopener noreferrer">{{ $one->title }}</a></b>
@@ -91,21 +91,20 @@
                     @foreach ($recordings as $r)
                         <li><b>{{ $r->name }}</b><span class="quiet">{{ Nomada\App\Support\Say::day($r->day) }}
                                 {{ $r->topic === '' ? '' : "· $r->topic" }}</span><a href="{{ route('recording', $r->id) }}"
-                                aria-label="{{ __('recordings.title', ['name' => $r->name]) }}, {{ Nomada\App\Support\Say::day($r->day) }}">{{ __(
-                                    'presence.session.open') }}</a>
+                                aria-label="{{ __('recordings.title', ['name' => $r->name]) }}, {{ Nomada\App\Support\Say::day($r->day) }}">{{ __('me.open') }}</a>
                         </li>
                     @endforeach
                 </ul>
             @endif
-            <h2 class="mt-4">{{ __('publishing.remind.title') }}</h2>
+            <h2 class="mt-4">{{ __('remind.title') }}</h2>
             @include('publishing.remind', [
                 'to' => route('me.remind'),
-                'label' => __('publishing.remind.own'),
+                'label' => __('remind.own'),
                 'choices' => Nomada\Core\Post\Reminder::cases(),
                 'value' => $student->remind,
-                'empty' => __('publishing.remind.as_section'),
+                'empty' => __('remind.as_section'),
             ])
-            <p class="quiet small mb-0">{{ __('publishing.remind.calendar_hint') }}</p>
+            <p class="quiet small mb-0">{{ __('remind.calendar_hint') }}</p>
             <h2 class="mt-4">{{ __('me.language') }}</h2>
             <x-language :of="$student" />
             <h2 class="mt-4">{{ __('me.elsewhere') }}</h2>
@@ -127,7 +126,7 @@
                 @endforeach
                 <li><b>{{ __('me.feed') }}</b><x-copy :text="$feed" /></li>
                 @if ($student->role === Nomada\App\Models\Term\Role::Student)
-                    <li><b>{{ __('presence.student.own') }}</b><a href="{{ route('attendance.own') }}">{{ __('presence.session.open') }}</a>
+                    <li><b>{{ __('me.attendance') }}</b><a href="{{ route('attendance.own') }}">{{ __('me.open') }}</a>
                     </li>
                 @endif
                 <li><b>{{ __('me.code') }}</b><a href="{{ route('join') }}">{{ __('me.type') }}</a></li>

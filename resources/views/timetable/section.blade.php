@@ -401,14 +401,14 @@
             </section>
             @can('serve', $section)
                 @include('publishing.materials', ['section' => $section, 'materials' => $materials, 'sessions' => $ahead])
-                <x-card :title="__('publishing.remind.title')">
+                <x-card :title="__('remind.title')">
                     @include('publishing.remind', [
                         'to' => route('section.remind', $section),
-                        'label' => __('publishing.remind.section'),
+                        'label' => __('remind.section'),
                         'choices' => Nomada\Core\Post\Reminder::ofSections(),
                         'value' => $section->remind,
                     ])
-                    <p class="quiet small mb-0">{{ __('publishing.remind.hint') }}</p>
+                    <p class="quiet small mb-0">{{ __('remind.hint') }}</p>
                 </x-card>
             @endcan
             <section class="card-s">

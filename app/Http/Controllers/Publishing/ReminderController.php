@@ -19,11 +19,11 @@ final class ReminderController extends Controller
         $this->authorize('serve', $section);
         $given = $request->validate(
             ['remind' => ['required', Rule::in(array_column(Reminder::ofSections(), 'value'))]],
-            ['remind.*' => __('publishing.remind.fault')],
+            ['remind.*' => __('remind.fault')],
         );
         $section->update($given);
 
-        return back()->with('said', __('publishing.remind.kept'));
+        return back()->with('said', __('remind.kept'));
     }
 
     /** One's own choice; none for as each section says. */
@@ -31,10 +31,10 @@ final class ReminderController extends Controller
     {
         $given = $request->validate(
             ['remind' => ['nullable', Rule::enum(Reminder::class)]],
-            ['remind.*' => __('publishing.remind.fault')],
+            ['remind.*' => __('remind.fault')],
         );
         $this->person($request)->update(['remind' => $given['remind'] ?? null]);
 
-        return back()->with('said', __('publishing.remind.kept'));
+        return back()->with('said', __('remind.kept'));
     }
 }
