@@ -169,6 +169,9 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::post('/clock', ClockController::class)->name('clock');
     Route::get('/', BoardController::class)->name('board');
+    Route::get('/board/rows', [BoardController::class, 'rows'])
+        ->middleware(['can:staff', 'looks'])
+        ->name('board.rows');
     Route::get('/me', MeController::class)->name('me');
     Route::put('/me/language', [MeController::class, 'language'])->name('me.language');
     Route::put('/me/reminder', [ReminderController::class, 'own'])->name('me.remind');

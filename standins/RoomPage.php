@@ -124,7 +124,7 @@ final readonly class RoomPage
     {
         // Whoever has captions sees something new whenever something was said.
         $captions = ($request->query['captions'] ?? '') === '1' ? $meeting->captions() : [];
-        $version = $meeting->version().'-'.(end($captions)['id'] ?? '');
+        $version = $meeting->version().($captions === [] ? '' : '-'.end($captions)['id']);
         if (($request->query['v'] ?? '') === $version) {
             return new Answer(304, '');
         }
@@ -163,7 +163,7 @@ final readonly class RoomPage
             $seat['seat'].
             '" data-version="'.
             $meeting->version().
-            '-">'.
+            '">'.
             self::devices();
         foreach ($this->parts($seat, $meeting) as $name => $part) {
             $html .=

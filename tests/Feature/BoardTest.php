@@ -108,3 +108,33 @@ test('before a school is imported, the coordinator is shown where to begin', fun
     $this->actingAs($person)->get('/')->assertRedirect('/term/import');
     $this->get('/term/import')->assertOk()->assertSee('import a school');
 });
+
+test('of a large school the first rows are written whole, and the others when they are asked for', function () {
+    $this->school();
+    $of = (array) DB::table('sections')->where('sourced_id', 'MAR')->first();
+    unset($of['id']);
+    DB::table('sections')->insert(
+        array_map(
+            fn (int $n): array => [...$of, 'sourced_id' => "X-$n", 'title' => sprintf('Extra %03d', $n), 'year' => '11'],
+            range(1, 120),
+        ),
+    );
+    $page = $this->as('A-1')->get('/')->assertOk()->getContent();
+    expect(substr_count($page, 'class="row-s"'))
+        ->toBe(123)
+        // Every one can be chosen and found at once.
+        ->and(substr_count($page, 'name="sections[]"'))
+        ->toBe(123)
+        ->and(substr_count($page, 'data-stub'))
+        ->toBe(43)
+        ->and(substr_count($page, 'line-cell"></td>'))
+        ->toBe(43);
+    $asked = fn (array $ids): string => '/board/rows?'.http_build_query(['sections' => $ids]);
+    $rows = $this->get($asked(['X-120', 'X-119', 'nobody']))->assertOk();
+    expect(substr_count($rows->getContent(), 'row-s'))->toBe(2)->and($rows->getContent())->not->toContain('data-stub');
+    $rows->assertSee('Extra 120')->assertSee('no timetable yet');
+    expect(substr_count($this->get($asked(array_map(fn (int $n): string => "X-$n", range(1, 120))))->getContent(), 'row-s'))
+        ->toBe(60);
+    // A teacher's rows are those of their own sections.
+    $this->as('T-2')->get($asked(['MAR', 'SPA']))->assertSee('Marine Science')->assertDontSee('Spanish Language');
+});

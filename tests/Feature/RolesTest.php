@@ -10,6 +10,7 @@ use Nomada\App\Models\Term\Person;
 const ROUTES = [
     // method, path, coordinator, own teacher, another teacher, student, nobody signed in
     'board' => ['GET', '/', 200, 200, 200, 302, 401],
+    'board.rows' => ['GET', '/board/rows?sections[]=MAR', 200, 200, 200, 403, 401],
     'me' => ['GET', '/me', 302, 302, 302, 200, 401],
     'term' => ['GET', '/term', 200, 200, 200, 403, 401],
     'timetable' => ['GET', '/timetable', 200, 200, 200, 403, 401],

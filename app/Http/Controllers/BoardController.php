@@ -28,4 +28,15 @@ final class BoardController extends Controller
             ),
         );
     }
+
+    /** Rows that have come into sight. */
+    public function rows(Request $request, BoardPage $page): View
+    {
+        $sections = array_filter((array) $request->query('sections', []), is_string(...));
+
+        return view(
+            'timetable.board.rows',
+            $page->rows($this->term(), $this->person($request), array_values($sections)),
+        );
+    }
 }

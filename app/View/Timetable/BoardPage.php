@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Timetable;
 
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 
@@ -13,6 +14,12 @@ use Nomada\App\Support\Clock;
  */
 final readonly class BoardPage
 {
+    /** Rows that are written whole at once; the rest is brought when it comes into sight. */
+    private const WHOLE = 80;
+
+    /** Rows that are brought at one time, at most. */
+    public const AT_ONCE = 60;
+
     public function __construct(private BoardQuery $query, private Clock $clock)
     {
     }
@@ -44,6 +51,10 @@ final readonly class BoardPage
         return [
             'term' => $term,
             'groups' => $groups,
+            'whole' => array_fill_keys(
+                array_map(fn (BoardRow $r): int => $r->id, array_slice($rows, 0, self::WHOLE)),
+                true,
+            ),
             'line' => new TermLine($term->calendar()),
             'today' => $day,
             'minute' => $minute,
@@ -57,6 +68,29 @@ final readonly class BoardPage
                 'snags' => count(array_filter($all, $hasSnag)),
                 'unpublished' => count(array_filter($all, $unpublished)),
             ],
+        ];
+    }
+
+    /**
+     * Rows that are asked for by themselves; of sections that the person does not see, none.
+     *
+     * @param  list<string>  $sections  sourcedIds
+     * @return array<string, mixed>
+     */
+    public function rows(Term $term, Person $person, array $sections): array
+    {
+        $ids = Section::query()
+            ->where('term_id', $term->id)
+            ->whereIn('sourced_id', array_slice($sections, 0, self::AT_ONCE))
+            ->pluck('id')
+            ->all();
+        [$day, $minute] = $term->calendar()->zone->wall($this->clock->seconds());
+
+        return [
+            'rows' => $this->query->rows($term, $person, array_values(array_map(intval(...), $ids))),
+            'line' => new TermLine($term->calendar()),
+            'today' => $day,
+            'minute' => $minute,
         ];
     }
 

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable;
 
+use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\SectionStatus;
+use Nomada\Core\Snag;
 
 /** One section on the board, as plain values: a large board has six hundred, and models are slow to ask. */
 final readonly class BoardRow
@@ -21,5 +23,43 @@ final readonly class BoardRow
         public int $sessions,
         public SectionStatus $status,
     ) {
+    }
+
+    public function url(): string
+    {
+        return url('/sections').'/'.rawurlencode($this->sourcedId);
+    }
+
+    /** @return 'none'|'linked'|'unlinked'|'some' */
+    public function linkState(): string
+    {
+        return match (true) {
+            $this->status->series === 0 => 'none',
+            $this->status->linked >= $this->status->series => 'linked',
+            $this->status->linked === 0 => 'unlinked',
+            default => 'some',
+        };
+    }
+
+    public function linkTone(): string
+    {
+        return ['none' => 'quiet', 'linked' => 'ok'][$this->linkState()] ?? 'todo';
+    }
+
+    public function isRegistered(): bool
+    {
+        return $this->status->series === 0 || $this->status->registered >= $this->status->roster;
+    }
+
+    /** @return list<PlaceCell> */
+    public function places(): array
+    {
+        return array_map(fn (Place $p): PlaceCell => PlaceCell::of($p, $this->status), Place::cases());
+    }
+
+    /** @return list<Snag> those that have no column of their own */
+    public function shown(): array
+    {
+        return array_values(array_filter($this->status->snags(), BoardPage::isShown(...)));
     }
 }

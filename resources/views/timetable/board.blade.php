@@ -1,8 +1,6 @@
 @php
     use Nomada\App\Support\Words;
-    use Nomada\App\View\Shape;
     $scale = $line->scale();
-    $base = url('/sections');
 @endphp
 <x-app title="Every section">
     <div class="bar">
@@ -25,7 +23,7 @@
         </nav>
     </div>
     <form method="post" action="{{ route('publishing.choose') }}" x-data="board" data-left="{{ $scale['left'] }}"
-        data-week="{{ $scale['week'] }}" data-monday="{{ $scale['monday'] }}">
+        data-week="{{ $scale['week'] }}" data-monday="{{ $scale['monday'] }}" data-rows="{{ route('board.rows') }}">
         @csrf
         <table class="board">
             <colgroup>
@@ -66,64 +64,9 @@
                             {{ Words::count(count($rows), 'section') }}</th>
                     </tr>
                     @foreach ($rows as $row)
-                        @php
-                            $name = $row->name;
-                            $url = $base . '/' . rawurlencode($row->sourcedId);
-                            $status = $row->status;
-                            $shown = array_values(array_filter($status->snags(), \Nomada\App\View\Timetable\BoardPage::isShown(...)));
-                        @endphp
-                        <tr class="row-s" tabindex="{{ $loop->first && $loop->parent->first ? 0 : -1 }}"
-                            aria-label="{{ $name }}">
-                            <td><input class="form-check-input" type="checkbox" name="sections[]" value="{{ $row->sourcedId }}"
-                                    data-name="{{ $name }}" aria-label="Choose {{ $name }}"></td>
-                            <td class="sec"><a
-                                    href="{{ $url }}">{{ $name }}</a><small>{{ $row->meets === '' ? 'no timetable yet'
-                                        : $row->meets }}{{ $row->teacher === '' ? '' : ' · ' . $row->teacher }}</small>
-                            </td>
-                            <td class="line-cell">{{ $line->draw($row->days, $name, $today, $minute, $url) }}</td>
-                            <td>
-                                @if ($status->series === 0)
-                                    <span class="quiet">–</span>
-                                @elseif ($status->linked >= $status->series)
-                                <span class="ok">linked</span>@else<span
-                                        class="todo">{{ $status->linked === 0 ? 'no link' : "$status->linked of $status->series" }}</span>
-                                @endif
-                            </td>
-                            <td><span
-                                    class="{{ $status->series > 0 && $status->registered < $status->roster ? 'todo'
-                                        : 'ok' }}">{{ $status->registered }}
-                                    of {{ $status->roster }}</span></td>
-                            @foreach (\Nomada\Core\Publishing\Place::cases() as $place)
-                                @php
-                                    $n = $status->places[$place->value] ?? \Nomada\App\Actions\Publishing\PlanQuery::NONE;
-                                    $stands = $n['leave'] + $n['change'] + $n['remove'];
-                                    $is =
-                                        $n['trouble'] > 0
-                                            ? 'wrong'
-                                            : ($stands === 0
-                                                ? 'planned'
-                                                : ($n['add'] + $n['change'] + $n['remove'] > 0
-                                                    ? 'changed'
-                                                    : 'published'));
-                                    $means = [
-                                        'wrong' => 'refused',
-                                        'planned' => 'not published',
-                                        'changed' => 'changed since',
-                                        'published' => 'published',
-                                    ][$is];
-                                @endphp
-                                <td><span class="place">{{ Shape::svg($is, $place->title() . ': ' . $means) }}{{ $stands }}</span>
-                                </td>
-                            @endforeach
-                            <td class="snag">
-                                @isset($shown[0])
-                                    <span class="{{ $shown[0]->isWrong ? 'bad' : 'todo' }}">{{ $shown[0]->words }}</span>
-                                    @if (count($shown) > 1)
-                                        <span class="quiet">+{{ count($shown) - 1 }}</span>
-                                    @endif
-                                @endisset
-                            </td>
-                        </tr>
+                        @include($whole[$row->id] ?? false ? 'timetable.board.row' : 'timetable.board.stub', [
+                            'first' => $loop->first && $loop->parent->first,
+                        ])
                     @endforeach
                 @empty
                     <tr>
