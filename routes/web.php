@@ -38,6 +38,7 @@ use Nomada\App\Http\Controllers\Registration\ReplyController;
 use Nomada\App\Http\Controllers\Registration\RosterController;
 use Nomada\App\Http\Controllers\Registration\TemplateController;
 use Nomada\App\Http\Controllers\SignInController;
+use Nomada\App\Http\Controllers\Term\BeginController;
 use Nomada\App\Http\Controllers\Term\CalendarController;
 use Nomada\App\Http\Controllers\Term\ClosureController;
 use Nomada\App\Http\Controllers\Term\ImportController;
@@ -619,6 +620,9 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/term/closures/{closure}', [ClosureController::class, 'destroy'])->name('closures.destroy');
         Route::post('/timetable/clashes', [ClashController::class, 'accept'])->name('clashes.accept');
         Route::delete('/timetable/clashes', [ClashController::class, 'reopen'])->name('clashes.reopen');
+        Route::get('/begin', [BeginController::class, 'show'])->name('begin');
+        Route::post('/begin', [BeginController::class, 'store'])->name('begin.store');
+        Route::get('/begin/sample', [BeginController::class, 'sample'])->name('begin.sample');
         Route::get('/term/import', [ImportController::class, 'create'])->name('import');
         Route::post('/term/import', [ImportController::class, 'store'])->name('import.store');
         Route::get('/term/import/{key}', [ImportController::class, 'preview'])->name('import.preview');

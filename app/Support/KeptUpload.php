@@ -32,6 +32,19 @@ final readonly class KeptUpload
         return new self($key, $folder);
     }
 
+    /** @param  array<string, string>  $texts  files of an import by their names */
+    public static function texts(array $texts): self
+    {
+        $key = (string) Str::ulid();
+        $folder = storage_path("app/imports/$key");
+        File::ensureDirectoryExists($folder);
+        foreach ($texts as $name => $text) {
+            File::put("$folder/".basename($name), $text);
+        }
+
+        return new self($key, $folder);
+    }
+
     public static function find(string $key): self
     {
         $folder = storage_path("app/imports/$key");

@@ -52,7 +52,18 @@ test('from a new machine to a student who is signed in, in the browser', functio
         expect($b->accessibilityFaults())->toBe([]);
         $b->press('I have them')->see('10 codes on paper are left');
 
-        // The school.
+        // The school: typed on the first page, or brought as files.
+        $b->open('/')->see('Begin with your school');
+        expect($b->accessibilityFaults())->toBe([]);
+        $b->fill('name', 'Sea School')
+            ->fill('zone', 'Europe/Lisbon')
+            ->fill('term', 'Spring')
+            ->fill('term_first', '11 Jan')
+            ->fill('term_last', '23 Apr');
+        $b->find('#sections')->sendKeys('Art, 8, Nadir');
+        $b->press('Look at it')->see('of its teacher both names');
+        $b->find('#sections')->sendKeys(', Haddad, nadir@school.example');
+        $b->press('Look at it')->see('no faults')->see('Sea School');
         $folder = SmallSchool::folder();
         $b->open('/term/import');
         $b->find('#files')->sendKeys(implode("\n", glob("$folder/*.*") ?: []));

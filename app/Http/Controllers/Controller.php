@@ -24,6 +24,6 @@ abstract class Controller
     /** The current term; without one every page but the import says that there is nothing yet. */
     protected function term(): Term
     {
-        return app(CurrentTerm::class)->find() ?? abort(redirect()->route('import'));
+        return app(CurrentTerm::class)->find() ?? abort(redirect()->route('begin'));
     }
 }

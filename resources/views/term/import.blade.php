@@ -40,6 +40,7 @@
             @endif
             <section class="card-s">
                 <h2>What is read</h2>
+                <p><a href="{{ route('begin.sample') }}">{{ __('begin.files.sample') }}</a></p>
                 <dl class="pairs">
                     <dt>OneRoster 1.1</dt>
                     <dd>orgs, academicSessions, courses, classes, users, enrollments (.csv)</dd>
