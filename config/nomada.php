@@ -8,6 +8,8 @@ return [
     // Whether coordinators need a second factor; the demo's people, whose password everybody knows, need none.
     'second_factor' => Setting::yes('NOMADA_SECOND_FACTOR', env('NOMADA_SECOND_FACTOR'), ! $demo),
     'demo_at' => '2027-02-09T09:52:00+01:00',
+    // The largest file that a teacher may bring for a section, in megabytes.
+    'material_megabytes' => max(1, (int) env('NOMADA_MATERIAL_MB', 20)),
     // Known to everybody who starts the demo; `nomada:demo` gives it to the invented people and to nobody else.
     'demo_password' => 'carnival-tide-27',
     'demo_accounts' => ['coordinator' => 'A-01', 'teacher' => 'T-02', 'student' => 'S-8-001'],

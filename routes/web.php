@@ -174,6 +174,10 @@ Route::middleware('auth')->group(function (): void {
         ->middleware(['can:staff', 'looks'])
         ->name('board.rows');
     Route::get('/me', MeController::class)->name('me');
+    // For whoever has a part in its section, which is its own answer.
+    Route::get('/materials/{file}', [MaterialController::class, 'file'])
+        ->where('file', '[0-9A-HJKMNP-TV-Z]{26}')
+        ->name('material');
     Route::put('/me/language', [MeController::class, 'language'])->name('me.language');
     Route::put('/me/reminder', [ReminderController::class, 'own'])->name('me.remind');
     Route::post('/me/feed', [FeedController::class, 'renew'])->name('feed.renew');

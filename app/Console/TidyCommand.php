@@ -8,6 +8,7 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Nomada\App\Actions\Presence\WorkOutAttendance;
+use Nomada\App\Actions\Publishing\KeepMaterials;
 use Nomada\App\Actions\Recording\DeleteRecordings;
 
 /**
@@ -25,9 +26,10 @@ final class TidyCommand extends Command
 
     private const SIGN_INS = 60;
 
-    public function handle(DeleteRecordings $recordings): int
+    public function handle(DeleteRecordings $recordings, KeepMaterials $materials): int
     {
         $recordings();
+        $materials->tidy();
         // Rosters change for days that are over, too.
         WorkOutAttendance::dispatch();
         $path = storage_path('app/texts');

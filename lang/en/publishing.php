@@ -132,6 +132,8 @@ return [
         'none' => 'None yet.',
         'name' => 'Title',
         'address' => 'Address',
+        'file' => 'Or a file, up to :n MB',
+        'file_fault' => 'A file of at most :n MB was expected. Bring a smaller one, or a link to it.',
         'of' => 'For',
         'all' => 'the whole section',
         'add' => 'Add',

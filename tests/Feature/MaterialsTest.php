@@ -1,7 +1,9 @@
 <?php
 
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 use Nomada\App\Actions\Publishing\SectionFeed;
 
 beforeEach(function () {
@@ -92,4 +94,56 @@ test('what people write is escaped, and a section has no more than can be read',
     unset($row['id']);
     DB::table('materials')->insert(array_fill(0, 199, $row));
     $this->as('T-2')->post('/sections/MAR/materials', material())->assertSessionHasErrors('material_title');
+});
+
+test('a file is given to whoever has a part in the section, and to nobody else', function () {
+    Storage::fake('materials');
+    $file = fn (int $kilobytes = 3) => UploadedFile::fake()->create('Tides of February.html', $kilobytes);
+    $this->as('T-2')
+        ->post('/sections/MAR/materials', ['material_title' => '', 'material_file' => $file()])
+        ->assertSessionHasNoErrors();
+    $material = DB::table('materials')->first();
+    $at = parse_url((string) $material->address, PHP_URL_PATH);
+    expect($material->title)->toBe('Tides of February.html')->and(Storage::disk('materials')->files())->toBe([$material->file]);
+    // Saved, never shown within our pages, whatever it says it is.
+    $this->as('S-1')
+        ->get($at)
+        ->assertOk()
+        ->assertHeader('Content-Type', 'application/octet-stream')
+        ->assertHeader('X-Content-Type-Options', 'nosniff')
+        ->assertDownload('Tides of February.html');
+    foreach (['T-2' => 200, 'A-1' => 200, 'G-1' => 200, 'T-1' => 404, 'S-4' => 404] as $person => $status) {
+        $this->as($person)->get($at)->assertStatus($status);
+    }
+    // Whoever has left gets it no more.
+    $this->as('S-3')->get($at)->assertOk();
+    momentAt('2027-02-21', '09:00');
+    $this->as('S-3')->get($at)->assertNotFound();
+    $this->as('S-1')->get('/me')->assertSee('Tides of February.html');
+    $this->as('T-2')->delete("/sections/MAR/materials/$material->id");
+    expect(Storage::disk('materials')->files())->toBe([]);
+    $this->as('S-1')->get($at)->assertNotFound();
+});
+
+test('a file that is too large, or of nobody\'s session, is not kept; what was left lying is taken away', function () {
+    Storage::fake('materials');
+    config(['nomada.material_megabytes' => 1]);
+    $large = UploadedFile::fake()->create('large.pdf', 1025);
+    $this->as('T-2')
+        ->post('/sections/MAR/materials', ['material_file' => $large])
+        ->assertSessionHasErrors('material_file');
+    $small = UploadedFile::fake()->create('small.pdf', 1024);
+    $this->post('/sections/MAR/materials', ['material_file' => $small, 'material_session' => 999999])
+        ->assertSessionHasErrors('material_session');
+    expect(Storage::disk('materials')->files())->toBe([])->and(DB::table('materials')->count())->toBe(0);
+    $this->post('/sections/MAR/materials', ['material_title' => 'Small', 'material_file' => $small]);
+    foreach (['left' => 90000, 'new' => 0] as $name => $age) {
+        Storage::disk('materials')->put($name, 'x');
+        touch(Storage::disk('materials')->path($name), time() - $age);
+    }
+    touch(Storage::disk('materials')->path((string) DB::table('materials')->value('file')), time() - 90000);
+    Artisan::call('nomada:tidy');
+    expect(Storage::disk('materials')->files())
+        ->toHaveCount(2)
+        ->toContain('new', (string) DB::table('materials')->value('file'));
 });

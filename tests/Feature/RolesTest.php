@@ -84,6 +84,7 @@ const ROUTES = [
     'materials.store' => ['POST', '/sections/MAR/materials', 422, 422, 403, 403, 401],
     'materials.destroy' => ['DELETE', '/sections/MAR/materials/1', 404, 404, 403, 403, 401],
     'section.remind' => ['PUT', '/sections/MAR/reminder', 422, 422, 403, 403, 401],
+    'material' => ['GET', '/materials/01ARZ3NDEKTSV4RRFFQ69G5FAV', 404, 404, 404, 404, 401],
     'me.language' => ['PUT', '/me/language', 302, 302, 302, 302, 401],
     'me.remind' => ['PUT', '/me/reminder', 302, 302, 302, 302, 401],
     'section.cartridge' => ['GET', '/sections/MAR/cartridge', 200, 200, 403, 403, 401],

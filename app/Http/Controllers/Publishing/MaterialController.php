@@ -6,37 +6,46 @@ namespace Nomada\App\Http\Controllers\Publishing;
 
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Nomada\App\Actions\Publishing\HandOutMaterial;
 use Nomada\App\Actions\Publishing\KeepMaterials;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Section;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class MaterialController extends Controller
 {
     public function store(Request $request, Section $section, KeepMaterials $keep): RedirectResponse
     {
         $this->authorize('serve', $section);
+        $kilobytes = 1024 * (int) config('nomada.material_megabytes');
         $given = $request->validate(
             [
-                'material_title' => ['required', 'string', 'max:120'],
-                'material_address' => ['required', 'string', 'max:1000'],
+                'material_title' => ['required_without:material_file', 'nullable', 'string', 'max:120'],
+                'material_address' => ['required_without:material_file', 'nullable', 'string', 'max:1000'],
+                'material_file' => ['nullable', 'file', "max:$kilobytes"],
                 'material_session' => ['nullable', 'integer', 'between:1,9000000000000'],
             ],
             [
                 'material_title.*' => __('publishing.materials.title_fault'),
                 'material_address.*' => __('publishing.materials.address_fault'),
+                'material_file.*' => __('publishing.materials.file_fault', ['n' => config('nomada.material_megabytes')]),
                 'material_session.*' => __('publishing.materials.session_fault'),
             ],
         );
-        $session = $given['material_session'] ?? null;
-        $keep->add(
-            $section,
-            $session === null ? null : (int) $session,
-            $given['material_title'],
-            $given['material_address'],
-            $this->person($request),
-        );
+        $session = isset($given['material_session']) ? (int) $given['material_session'] : null;
+        $file = $request->file('material_file');
+        $title = trim((string) ($given['material_title'] ?? ''));
+        $file instanceof UploadedFile
+            ? $keep->addFile($section, $session, $title, $file, $this->person($request))
+            : $keep->add($section, $session, $title, (string) $given['material_address'], $this->person($request));
 
         return back()->with('said', __('publishing.materials.added'));
+    }
+
+    public function file(Request $request, string $file, HandOutMaterial $out): StreamedResponse
+    {
+        return $out($file, $this->person($request));
     }
 
     public function destroy(Request $request, Section $section, int $material, KeepMaterials $keep): RedirectResponse
