@@ -15,6 +15,7 @@ use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term as TermCalendar;
 use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\ShortLabels;
 
 /**
  * A week or a day of the timetable: rows are teachers, sections or years; days run left to right, time inside them. A
@@ -53,6 +54,7 @@ final readonly class WeekPage
         string $typed = '',
         string $clockOf = '',
         int $chosen = 0,
+        WeekFilter $filter = new WeekFilter(),
     ): array {
         $calendar = $term->calendar();
         $now = $this->clock->seconds();
@@ -73,6 +75,10 @@ final readonly class WeekPage
         $sessions = $this->sessions($term, $for, $first, $last);
         $hours = $this->hours($sessions, $calendar->zone);
         $days = $this->days($calendar, $one === null ? $monday : $one, $one === null, $hours, $width);
+        $sections = DB::table('sections')
+            ->where('term_id', $term->id)
+            ->orderBy('sourced_id')
+            ->get(['sourced_id', 'code', 'title', 'year']);
         $rows = $this->rows(
             $sessions,
             $days,
@@ -82,6 +88,16 @@ final readonly class WeekPage
             $now,
             $this->wrong($term, $first, $last),
             $for->isCoordinator(),
+            $filter,
+            ShortLabels::of(
+                $sections
+                    ->mapWithKeys(
+                        fn (\stdClass $s): array => [
+                            (string) $s->sourced_id => ['code' => $s->code, 'title' => $s->title],
+                        ],
+                    )
+                    ->all(),
+            ),
         );
         $person = $clockOf === '' || $one === null ? null : Person::query()->where('sourced_id', $clockOf)->first();
 
@@ -97,7 +113,14 @@ final readonly class WeekPage
             'rows' => $rows,
             'panel' => $panel,
             'chosen' => $chosen,
-            'count' => count(array_unique(array_column($sessions, 'id'))),
+            'count' => count(
+                array_unique(
+                    array_merge([], ...array_values(array_map(
+                        fn (array $r): array => array_column($r['blocks'], 'session'),
+                        $rows,
+                    ))),
+                ),
+            ),
             'clashes' => count(
                 array_unique(
                     array_merge(
@@ -123,6 +146,8 @@ final readonly class WeekPage
                     : $this->theirs($person, $calendar->zone, $one, $days[0], $hours),
             'people' => $one === null ? [] : $this->people($term, $for),
             'clockOf' => $clockOf,
+            'filter' => $filter,
+            'years' => $sections->pluck('year')->unique()->filter()->sort(SORT_NATURAL)->values()->all(),
         ];
     }
 
@@ -196,6 +221,7 @@ final readonly class WeekPage
      * @param  list<Day>  $days
      * @param  array{int, int}  $hours
      * @param  array<string, string>  $wrong
+     * @param  array<string, string>  $labels  by sourcedId
      * @return array<string, array{blocks: list<Block>, lanes: int}>
      */
     private function rows(
@@ -207,6 +233,8 @@ final readonly class WeekPage
         int $now,
         array $wrong,
         bool $mayMove,
+        WeekFilter $filter,
+        array $labels,
     ): array {
         $teachers = Teachers::of(array_map(fn (\stdClass $s): int => $s->section_id, $sessions));
         $names = ShortNames::ofStaff();
@@ -215,6 +243,12 @@ final readonly class WeekPage
             $s->other = $s->teacher_id === null ? null : $names[$s->teacher_id] ?? null;
             $day = $this->dayOf($days, $s->day);
             if ($day === null) {
+                continue;
+            }
+            $clash = $wrong["$s->series_id $s->day"] ?? null;
+            $teacher = $s->other ?? ($teachers[$s->section_id] ?? '');
+            $isShown = $filter->takes($s->year, $teacher, "$s->year $s->title", $s->code);
+            if (! $isShown || ($filter->clashes && $clash === null)) {
                 continue;
             }
             $key = match ($by) {
@@ -242,13 +276,12 @@ final readonly class WeekPage
                     $s->moved_from === null ? null : 'moved',
                 ]),
             );
-            $clash = $wrong["$s->series_id $s->day"] ?? null;
             $isPast = (int) $s->ends <= $now;
             $isMovable = $mayMove && (int) $s->starts > $now;
             $rows[$key][] = [
                 'x' => round($day['x'] + ($minute - $hours[0] * 60) * $day['perMinute'], 1),
                 'width' => round(max(11, $minutes * $day['perMinute']), 1),
-                'code' => $s->code ?: $s->title,
+                'code' => $labels[$s->sourced_id] ?? $s->title,
                 'name' => $name,
                 'section' => $s->sourced_id,
                 'session' => (int) $s->id,

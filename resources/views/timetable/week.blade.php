@@ -8,7 +8,7 @@
     $y = $top;
     $height = $top + array_sum(array_map(fn($r) => WeekPage::ROW * $r['lanes'], $rows)) + 8;
     $last = $days[count($days) - 1]['date'];
-    $here = array_filter(['by' => $by, 'week' => $one ? null : $week, 'day' => $one?->iso(), 'clock' => $clockOf ?: null]);
+    $here = array_filter(['by' => $by, 'week' => $one ? null : $week, 'day' => $one?->iso(), 'clock' => $clockOf ?: null]) + $filter->query();
     $link = route('timetable', $here) . '&session=';
     $h = WeekPage::ROW - 8;
     $step = fn(int $by_) => $one ? new LocalDate($one->day + $by_) : null;
@@ -23,30 +23,32 @@
         <nav class="end" aria-label="Show">
             @if ($one)
                 @if ($term->calendar()->contains($one->day - 1))
-                    <a class="pill" href="{{ route('timetable', ['day' => $step(-1)->iso(), 'by' => $by]) }}"
+                    <a class="pill" href="{{ route('timetable', ['day' => $step(-1)->iso(), 'by' => $by] + $filter->query()) }}"
                         aria-label="The day before">‹</a>
                 @endif
                 @if ($term->calendar()->contains($one->day + 1))
-                    <a class="pill" href="{{ route('timetable', ['day' => $step(1)->iso(), 'by' => $by]) }}"
+                    <a class="pill" href="{{ route('timetable', ['day' => $step(1)->iso(), 'by' => $by] + $filter->query()) }}"
                         aria-label="The day after">›</a>
                 @endif
             @else
                 @if ($week > 1)
-                    <a class="pill" href="{{ route('timetable', ['week' => $week - 1, 'by' => $by]) }}">‹ {{ $week - 1 }}</a>
+                    <a class="pill" href="{{ route('timetable', ['week' => $week - 1, 'by' => $by] + $filter->query()) }}">‹ {{ $week - 1 }}</a>
                 @endif
                 @if ($week < $weeks)
-                    <a class="pill" href="{{ route('timetable', ['week' => $week + 1, 'by' => $by]) }}">{{ $week + 1 }} ›</a>
+                    <a class="pill" href="{{ route('timetable', ['week' => $week + 1, 'by' => $by] + $filter->query()) }}">{{ $week + 1 }} ›</a>
                 @endif
             @endif
-            <a @class(['pill', 'on' => !$one]) href="{{ route('timetable', ['week' => $week, 'by' => $by]) }}">Week</a>
+            <a @class(['pill', 'on' => !$one]) href="{{ route('timetable', ['week' => $week, 'by' => $by] + $filter->query()) }}">Week</a>
             <a @class(['pill', 'on' => (bool) $one])
                 href="{{ route('timetable', ['day' => ($one ?? new LocalDate(max($monday->day, min($last->day, $today))))->iso(), 'by' =>
-                    $by]) }}">Day</a>
+                    $by] + $filter->query()) }}">Day</a>
             <span class="mx-1"></span>
             @foreach (['teacher', 'section', 'year'] as $b)
                 <a @class(['pill', 'on' => $by === $b]) href="{{ route('timetable', ['by' => $b] + $here) }}">By {{ $b }}</a>
             @endforeach
-            <span class="mx-1"></span><x-timetable-more />
+            <span class="mx-1"></span>
+            @include('timetable.week.filter', ['keep' => array_diff_key($here, $filter->query())])
+            <x-timetable-more />
         </nav>
     </div>
     @if ($one)
@@ -69,7 +71,11 @@
         @endif
     @endforeach
     <div @class(['beside' => $panel !== null])>
-        @if ($rows === [])
+        @if ($rows === [] && $filter->isAny())
+            <x-empty :title="__('week.none')">{{ __('week.none_hint') }}
+                <a href="{{ route('timetable', array_diff_key($here, $filter->query())) }}">{{ __('week.whole') }}</a>
+            </x-empty>
+        @elseif ($rows === [])
             <div class="empty">
                 <h2>No session {{ $one ? 'on this day' : 'this week' }}</h2>
                 {{ collect($days)->whereNotNull('reason')->pluck('reason')->unique()->implode(', ') ?: 'Nothing is planned.' }}
@@ -146,7 +152,7 @@
                                         11, ($b['width'] - 10) / 5.4), '…') }}</text>@else<text
                                         class="short" x="{{ $cx }}" y="{{ $cy }}"
                                         transform="rotate(-90 {{ $cx }} {{ $cy }})"
-                                        text-anchor="middle">{{ mb_substr($b['code'], 0, 6) }}</text>
+                                        text-anchor="middle" @if (mb_strlen($b['code']) > 6) textLength="{{ $h - 3 }}" lengthAdjust="spacingAndGlyphs" @endif>{{ mb_substr($b['code'], 0, 8) }}</text>
                                     @endif @if ($b['wrong'] !== null)
                                         <path class="cross" d="M{{ $bx + $b['width'] / 2 - 3.5 }} {{ $by_ - 4 }}l7 7m0-7l-7 7" />
                                     @elseif ($b['kind'] !== '')

@@ -7,6 +7,7 @@ namespace Nomada\App\Http\Controllers\Timetable;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\View\Timetable\WeekFilter;
 use Nomada\App\View\Timetable\WeekPage;
 
 final class TimetableController extends Controller
@@ -23,6 +24,7 @@ final class TimetableController extends Controller
                 (string) $request->query('day', ''),
                 (string) $request->query('clock', ''),
                 $request->integer('session'),
+                WeekFilter::of($request),
             ),
         );
     }
