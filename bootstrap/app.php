@@ -37,7 +37,13 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->validateCsrfTokens(except: ['letters/*/stop', 'replies']);
         // Who may is asked first; then dates are read, whether it was done already, and whether somebody else has saved
         // since.
-        $middleware->appendToGroup('web', [SpeaksTheirLanguage::class, KeepsSignIn::class, ReadsDates::class, DoesOnce::class, AsDrawn::class]);
+        $middleware->appendToGroup('web', [
+            SpeaksTheirLanguage::class,
+            KeepsSignIn::class,
+            ReadsDates::class,
+            DoesOnce::class,
+            AsDrawn::class,
+        ]);
         $middleware->appendToPriorityList(AuthenticatesRequests::class, KeepsSignIn::class);
         $middleware->appendToPriorityList(Illuminate\Auth\Middleware\Authorize::class, ReadsDates::class);
         $middleware->appendToPriorityList(ReadsDates::class, DoesOnce::class);

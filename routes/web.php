@@ -537,7 +537,9 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/publishing/places/{service}', [PlacesController::class, 'reset'])->name('places.reset');
         Route::get('/publishing/webhooks', [WebhookController::class, 'index'])->name('webhooks');
         Route::post('/publishing/webhooks', [WebhookController::class, 'store'])->name('webhooks.store');
-        Route::post('/publishing/webhooks/{webhook}/trial', [WebhookController::class, 'try'])->name('webhooks.try');
+        Route::post('/publishing/webhooks/{webhook}/trial', [WebhookController::class, 'try'])->name(
+            'webhooks.try',
+        );
         Route::delete('/publishing/webhooks/{webhook}', [WebhookController::class, 'destroy'])->name(
             'webhooks.destroy',
         );

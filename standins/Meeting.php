@@ -180,10 +180,11 @@ final readonly class Meeting
      */
     public function captions(): array
     {
-        $since = $this->store->one(
-            "select min(came_at) as came from seats where room = ? and meeting = ? and host and state = 'inside'",
-            [$this->room, $this->key],
-        )['came'] ?? null;
+        $since =
+            $this->store->one(
+                "select min(came_at) as came from seats where room = ? and meeting = ? and host and state = 'inside'",
+                [$this->room, $this->key],
+            )['came'] ?? null;
         if ($since === null) {
             return [];
         }

@@ -201,7 +201,8 @@ final readonly class RoomPage
             'value="say"><label for="line">Say something</label><input id="line" name="text" maxlength="500" '.
             'autocomplete="off"><select name="to" aria-label="To whom"><option value="everyone">to everybody</option>'.
             '<option value="teacher">to the teacher only</option></select><button>Send</button></form>'.
-            '<p class="wide"><label class="inline"><input type="checkbox" id="captions"> Captions in the talk</label></p>'.
+            '<p class="wide"><label class="inline"><input type="checkbox" id="captions"> Captions in the '
+                .'talk</label></p>'.
             '<p id="fault" class="wide" role="alert"></p>'.
             '<dialog id="writing" aria-labelledby="writing-words"><form method="dialog">'.
             '<label for="written" id="writing-words">What is written there?</label>'.
@@ -359,8 +360,8 @@ final readonly class RoomPage
         $html .= '</svg>';
         if ($mayDraw) {
             $html .=
-                '</div><p id="pen-keys" class="small">By keys: choose what to do below, go to the sheet, move with the '.
-                'arrows (with Shift in large steps), Enter sets a point, Escape ends the line.</p>'.
+                '</div><p id="pen-keys" class="small">By keys: choose what to do below, go to the sheet, move with '.
+                'the arrows (with Shift in large steps), Enter sets a point, Escape ends the line.</p>'.
                 '<p id="pen-at" class="small" role="status"></p>'.
                 '<div class="acts" id="pens"><button type="button" data-pen="line">Draw</button>'.
                 '<button type="button" data-pen="text">Write</button>'.

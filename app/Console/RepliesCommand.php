@@ -30,7 +30,9 @@ final class RepliesCommand extends Command
         }
         $seen = ['read' => 0, 'answers' => 0, 'other' => 0];
         foreach (array_diff(scandir("$folder/new") ?: [], ['.', '..']) as $name) {
-            $taken = $take->message((string) file_get_contents("$folder/new/$name", false, null, 0, TakeReplies::MOST));
+            $taken = $take->message(
+                (string) file_get_contents("$folder/new/$name", false, null, 0, TakeReplies::MOST),
+            );
             $seen['read']++;
             $seen[$taken === null ? 'other' : 'answers'] += $taken ?? 1;
             rename("$folder/new/$name", "$folder/cur/$name:2,S");

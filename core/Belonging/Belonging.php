@@ -67,7 +67,10 @@ final readonly class Belonging
         return $chosen === null || in_array($person, $chosen, true);
     }
 
-    /** Whether every session without a substitute, and for the whole roster, is theirs, so that none has to be looked at on its own. */
+    /**
+     * Whether every session without a substitute, and for the whole roster, is theirs, so that none has to be looked at
+     * on its own.
+     */
     public function isWhole(): bool
     {
         foreach ($this->parts as $part) {

@@ -16,7 +16,8 @@ use Nomada\Core\Timetable\SeriesPlan;
  * @phpstan-type SectionRow array{sourced_id: string, title: string, code: string, year: string, course: string,
  *   term: string}
  * @phpstan-type PersonRow array{sourced_id: string, role: string, given_name: string, family_name: string,
- *   email: string|null, year: string, time_zone: string, roster_language: string|null, guardians: list<string>, enabled: bool|null}
+ *   email: string|null, year: string, time_zone: string, roster_language: string|null, guardians: list<string>,
+ *   enabled: bool|null}
  * @phpstan-type EnrolmentRow array{sourced_id: string, section: string, person: string, role: string, primary: bool,
  *   begins_on: ?string, ends_on: ?string}
  * @phpstan-type ClosureRow array{uid: string, first: string, last: string, reason: string, hours: ?string}

@@ -14,8 +14,8 @@ use Nomada\Core\Term\Zone;
  * Reads an import folder: OneRoster 1.1 CSV files, and beside them `closures.ics` and `timetable.csv`.
  *
  * The school's zone is the column `metadata.timeZone` of orgs.csv, a person's that of users.csv, and their language
- * `metadata.language`. A person's year is the column `grades`. A row whose status is `tobedeleted` is read as if it were
- * not there. Every fault is listed; a row that refers to a faulty row is a fault itself.
+ * `metadata.language`. A person's year is the column `grades`. A row whose status is `tobedeleted` is read as if it
+ * were not there. Every fault is listed; a row that refers to a faulty row is a fault itself.
  */
 final class SchoolReader
 {

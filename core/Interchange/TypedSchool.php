@@ -9,9 +9,9 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 
 /**
- * A school as somebody types it for the first time: its name, zone and term, its sections and its students, a line each,
- * as they come out of a sheet (parted by tabs, semicolons or commas). What comes of it are the files that an import
- * reads, so that everything is checked and shown as in any import.
+ * A school as somebody types it for the first time: its name, zone and term, its sections and its students, a line
+ * each, as they come out of a sheet (parted by tabs, semicolons or commas). What comes of it are the files that an
+ * import reads, so that everything is checked and shown as in any import.
  */
 final class TypedSchool
 {
@@ -43,7 +43,16 @@ final class TypedSchool
                 ['sourcedId', 'status', 'role', 'givenName', 'familyName', 'email', 'grades', 'agentSourcedIds'],
             ],
             'enrollments.csv' => [
-                ['sourcedId', 'status', 'classSourcedId', 'userSourcedId', 'role', 'primary', 'beginDate', 'endDate'],
+                [
+                    'sourcedId',
+                    'status',
+                    'classSourcedId',
+                    'userSourcedId',
+                    'role',
+                    'primary',
+                    'beginDate',
+                    'endDate',
+                ],
             ],
         ];
     }
@@ -78,7 +87,10 @@ final class TypedSchool
             $made->section($n, $cells);
         }
         if ($made->sections === []) {
-            throw new Fault('Write at least one section, as in: Marine Science, 8, Nadir, Haddad, n.haddad@…', 'sections');
+            throw new Fault(
+                'Write at least one section, as in: Marine Science, 8, Nadir, Haddad, n.haddad@…',
+                'sections',
+            );
         }
         foreach (self::lines($students, 'students') as $n => $cells) {
             $made->student($n, $cells);
@@ -129,9 +141,14 @@ final class TypedSchool
         }
         $in = $named === '' ? $this->sections["of $year"] ?? [] : [];
         foreach ($named === '' ? [] : array_map(trim(...), explode('|', $named)) as $title) {
-            $found = $this->sections[mb_strtolower("$title $year")] ?? $this->sections[mb_strtolower("$title ")] ?? null;
+            $found =
+                $this->sections[mb_strtolower("$title $year")] ??
+                ($this->sections[mb_strtolower("$title ")] ?? null);
             if ($found === null) {
-                throw new Fault("Line $n of the students names a section that is not above: $title, year $year.", 'students');
+                throw new Fault(
+                    "Line $n of the students names a section that is not above: $title, year $year.",
+                    'students',
+                );
             }
             array_push($in, ...$found);
         }

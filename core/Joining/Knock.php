@@ -89,7 +89,9 @@ final readonly class Knock
             $this->visitor->person,
             $standing === Standing::Host,
             $standing === Standing::Student,
-            in_array($standing, [Standing::Left, Standing::Ahead, Standing::NotChosen], true) ? null : $this->visitor->registration,
+            in_array($standing, [Standing::Left, Standing::Ahead, Standing::NotChosen], true)
+                ? null
+                : $this->visitor->registration,
             $this->visitor->isSchool,
             $standing->looks(),
         );

@@ -6,8 +6,8 @@ namespace Nomada\Core\Language;
 
 /**
  * The language in which somebody reads: what they chose, else what the roster says of them, else what their browser
- * asks for, else the school's. A tag is looked up as RFC 4647, 3.4 says: `es-419` is read as `es` where there is none of
- * its own.
+ * asks for, else the school's. A tag is looked up as RFC 4647, 3.4 says: `es-419` is read as `es` where there is none
+ * of its own.
  */
 final class ReaderLanguage
 {
@@ -46,7 +46,13 @@ final class ReaderLanguage
     {
         $weights = [];
         foreach (array_slice(explode(',', $header), 0, 20) as $part) {
-            if (preg_match('/^\s*([a-z0-9-]{1,35})\s*(?:;\s*q\s*=\s*(0(?:\.\d{0,3})?|1(?:\.0{0,3})?))?\s*$/i', $part, $m) === 1) {
+            if (
+                preg_match(
+                    '/^\s*([a-z0-9-]{1,35})\s*(?:;\s*q\s*=\s*(0(?:\.\d{0,3})?|1(?:\.0{0,3})?))?\s*$/i',
+                    $part,
+                    $m,
+                ) === 1
+            ) {
                 $weights[$m[1]] ??= (float) ($m[2] ?? 1);
             }
         }

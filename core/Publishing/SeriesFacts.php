@@ -82,7 +82,8 @@ final readonly class SeriesFacts
     /** @param  list<string>  $days  for which the person is registered */
     private function isTheirs(PlannedSession $session, ?Belonging $belonging, array $days): bool
     {
-        $standing = $belonging?->on($session->day, $session->own?->teacher, $session->own?->chosen) ??
+        $standing =
+            $belonging?->on($session->day, $session->own?->teacher, $session->own?->chosen) ??
             ($session->isForAll() ? Standing::Student : Standing::NotChosen);
         $isChosen =
             $this->registered === null ||

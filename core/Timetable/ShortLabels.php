@@ -29,10 +29,13 @@ final class ShortLabels
         }
         $out = [];
         foreach ($same as $code => $ids) {
-            $ends = count($ids) === 1
-                ? ['']
-                : self::apart(array_map(fn (string $id): string => self::lastOf($sections[$id]['title'], ' '), $ids)) ??
-                    (self::apart(array_map(fn (string $id): string => self::lastOf($id, '-'), $ids)) ??
+            $ends =
+                count($ids) === 1
+                    ? ['']
+                    : self::apart(
+                        array_map(fn (string $id): string => self::lastOf($sections[$id]['title'], ' '), $ids),
+                    ) ??
+                        (self::apart(array_map(fn (string $id): string => self::lastOf($id, '-'), $ids)) ??
                         range(1, count($ids)));
             foreach ($ids as $n => $id) {
                 $out[$id] = trim("$code {$ends[$n]}");

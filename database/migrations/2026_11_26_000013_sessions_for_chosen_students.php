@@ -3,7 +3,7 @@
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-return new class() extends Migration {
+return new class extends Migration {
     public function up(): void
     {
         // Ids of the students whom a session is for; null where it is for everybody on the rosters. Kept with the row,

@@ -3,7 +3,7 @@
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-return new class() extends Migration {
+return new class extends Migration {
     public function up(): void
     {
         // What somebody chose to read, and what the roster says of them: tags of BCP 47; null where nothing is said.

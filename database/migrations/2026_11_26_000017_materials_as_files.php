@@ -3,7 +3,7 @@
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-return new class() extends Migration {
+return new class extends Migration {
     public function up(): void
     {
         // A file that we hold ourselves: its name on the disk, and the name that whoever brought it gave it.

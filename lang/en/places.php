@@ -73,8 +73,9 @@ return [
     'of_series' => ':field, :series',
     'webhooks' => [
         'title' => 'Other programs that are told',
-        'hint' => 'Whenever a section is published for the first time, or its changes are told, a signed message goes to'
-            .' each address, as the open specification Standard Webhooks says.',
+        'hint' => 'Whenever a section is published for the first time, or its changes are told, a signed '.
+        'message goes to'.
+            ' each address, as the open specification Standard Webhooks says.',
         'add' => 'Tell another program',
         'address' => 'Its address',
         'address_hint' => 'https://…; on this machine http:// too.',

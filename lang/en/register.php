@@ -15,7 +15,8 @@ return [
     'own_link' => 'Your own link lets in nobody else. Keep it, or come from your own page.',
     'door' => 'To the door',
     'waits' => 'Somebody compares it with the roster. You get a letter when that is done, and can look here any time.',
-    'queued' => 'All seats are taken. You are number :place on the waiting list, and move up when a seat is given back.',
+    'queued' => 'All seats are taken. You are number :place on the waiting list, and move up when a seat is '.
+    'given back.',
     'because' => 'Because: :reason',
     'withdraw' => 'I do not come after all',
     'take_back' => 'Take back',
@@ -25,7 +26,8 @@ return [
         'queued' => 'number :place on the waiting list',
         'declined' => 'declined: :reason',
     ],
-    'seats' => '{0}All seats are taken; you would come on the waiting list.|{1}1 seat is left.|[2,*]:count seats are left.',
+    'seats' => '{0}All seats are taken; you would come on the waiting list.|{1}1 seat is left.|[2,*]:count '.
+    'seats are left.',
     'name' => 'Your name',
     'email' => 'Your e-mail address',
     'which' => 'Which sessions',

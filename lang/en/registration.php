@@ -23,6 +23,7 @@ return [
         ],
         'single' => '{1}not to one session|[2,*]not to :count sessions',
     ],
-    'replies_to' => 'Answers to invitations are read out of the Maildir that POST_REPLIES names, or handed on by the mail'
-        .' server to this address:',
+    'replies_to' => 'Answers to invitations are read out of the Maildir that POST_REPLIES names, or handed on '.
+    'by the mail'.
+        ' server to this address:',
 ];

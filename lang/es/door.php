@@ -60,7 +60,8 @@ return [
         ],
         'pass-elsewhere' => [
             'is' => 'Este pase se usa en otro navegador',
-            'then' => 'Con un pase entra una sola persona. Si es tuyo y has cambiado de dispositivo, pídelo aquí: quien '.
+            'then' => 'Con un pase entra una sola persona. Si es tuyo y has cambiado de dispositivo, pídelo '.
+            'aquí: quien '.
                 'da la clase ve los dos y decide.',
         ],
         'over' => ['is' => 'Esta ya ha terminado', 'then' => ':next'],

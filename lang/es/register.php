@@ -34,7 +34,8 @@ return [
     'checked' => [
         'now' => 'Qué se comprueba: tu nombre y tu dirección se comparan con la lista de esta clase. Si coinciden, la '.
             'inscripción queda hecha al momento. Si no, alguien lo revisa antes. En los dos casos recibes una carta.',
-        'soon' => 'Qué se comprueba: tu nombre y tu dirección se comparan con la lista de esta clase. Si coinciden, la '.
+        'soon' => 'Qué se comprueba: tu nombre y tu dirección se comparan con la lista de esta clase. Si '.
+        'coinciden, la '.
             'inscripción queda hecha pronto. Si no, alguien lo revisa antes. En los dos casos recibes una carta.',
     ],
     'go' => 'Inscribirme',

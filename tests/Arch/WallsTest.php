@@ -75,16 +75,19 @@ test('no page brings anything from elsewhere or runs anything inline', function 
     }
 });
 
-test('data sets hold text only: their values are names of tests, and the report of the tests is UTF-8', function () {
-    $found = [];
-    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__))) as $file) {
-        if (str_ends_with((string) $file, '.php')) {
-            $rows = preg_grep('/^ {4}\[.*\\\\x[89a-f][0-9a-f]/i', (array) file((string) $file));
-            $found = [...$found, ...array_map(fn (string $row): string => "$file: $row", (array) $rows)];
+test(
+    'data sets hold text only: their values are names of tests, and the report of the tests is UTF-8',
+    function () {
+        $found = [];
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__))) as $file) {
+            if (str_ends_with((string) $file, '.php')) {
+                $rows = preg_grep('/^ {4}\[.*\\\\x[89a-f][0-9a-f]/i', (array) file((string) $file));
+                $found = [...$found, ...array_map(fn (string $row): string => "$file: $row", (array) $rows)];
+            }
         }
-    }
-    expect($found)->toBe([]);
-});
+        expect($found)->toBe([]);
+    },
+);
 
 test('no two rooms need each other, however long the way round', function () {
     $room = fn (string $name): string => implode('\\', array_slice(explode('\\', $name), 1, 2));

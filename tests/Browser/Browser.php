@@ -225,7 +225,10 @@ final class Browser
             $name = WebDriverKeys::class."::$key";
             // What has the focus may be written anew between two keys.
             $this->wait(function () use ($key, $name): bool {
-                $this->driver->switchTo()->activeElement()->sendKeys(defined($name) ? constant($name) : $key);
+                $this->driver
+                    ->switchTo()
+                    ->activeElement()
+                    ->sendKeys(defined($name) ? constant($name) : $key);
 
                 return true;
             }, "a place to type $key");

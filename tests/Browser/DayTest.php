@@ -87,16 +87,11 @@ test(
                 ->press('Clear it')
                 ->see('Quick question: Is the tide rising? 1 yes, 1 no');
             // Whoever has the floor draws, and needs no mouse for it.
-            $farid->press('Draw')->focus('#board')->keys(
-                'ENTER',
-                'ARROW_RIGHT',
-                'ARROW_DOWN',
-                'ENTER',
-                'ESCAPE',
-            );
+            $farid->press('Draw')->focus('#board')->keys('ENTER', 'ARROW_RIGHT', 'ARROW_DOWN', 'ENTER', 'ESCAPE');
             $galia->wait(
-                fn (): bool => $galia->script('return document.querySelector("#sheet .mark")?.getAttribute("points")') ===
-                    '400,280 410,290',
+                fn (): bool => $galia->script(
+                    'return document.querySelector("#sheet .mark")?.getAttribute("points")',
+                ) === '400,280 410,290',
                 'the line drawn by keys',
             );
             $farid->press('Write')->focus('#board')->keys('ENTER')->find('#written')->sendKeys('the bar');

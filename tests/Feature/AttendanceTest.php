@@ -359,33 +359,52 @@ test('a lesson now for chosen students is theirs alone: door, page, calendar, de
     $this->as('T-2')
         ->post('/today/start', $start + ['whom' => 'some'])
         ->assertRedirect(route('today.choose', ['MAR', 'minutes' => 30]));
-    $this->get('/sections/MAR/start?minutes=30')->assertOk()->assertSee('Teo Kallas')->assertSee('value="30"', false);
+    $this->get('/sections/MAR/start?minutes=30')
+        ->assertOk()
+        ->assertSee('Teo Kallas')
+        ->assertSee('value="30"', false);
     foreach ([[], ['S-2', 'S-nobody'], ['T-2']] as $wrong) {
-        $this->post('/today/start', $start + ['choosing' => '1', 'chosen' => $wrong])->assertSessionHasErrors('chosen');
+        $this->post('/today/start', $start + ['choosing' => '1', 'chosen' => $wrong])->assertSessionHasErrors(
+            'chosen',
+        );
     }
-    $at = (string) $this->post('/today/start', $start + ['choosing' => '1', 'chosen' => ['S-2']])->headers->get('Location');
+    $at = (string) $this->post('/today/start', $start + ['choosing' => '1', 'chosen' => ['S-2']])->headers->get(
+        'Location',
+    );
     $session = Session::query()->findOrFail((int) basename($at));
     expect($session->chosen)->toBe([personCalled('S-2')->id]);
-    $this->get($at)->assertOk()->assertSee('1 has not come')->assertSee('Rui Mestre')->assertDontSee('Galia Zabalo');
+    $this->get($at)
+        ->assertOk()
+        ->assertSee('1 has not come')
+        ->assertSee('Rui Mestre')
+        ->assertDontSee('Galia Zabalo');
     $this->get('/sections/MAR')->assertSee('extra, for 1 student');
 
     // The link of the series: his is now, the others' is their next.
     momentAt('2027-02-10', '13:02');
     $link = JoinLink::query()->where('series_id', $session->series_id)->where('kind', 'series')->firstOrFail();
     $this->as('S-2')->get($link->address())->assertSee('12:01');
-    $this->as('S-1')->get($link->address())->assertDontSee(['12:01', '13:01']);
+    $this->as('S-1')
+        ->get($link->address())
+        ->assertDontSee(['12:01', '13:01']);
     $this->as('S-2')->get('/me')->assertSee('12:01');
-    $this->as('S-1')->get('/me')->assertDontSee(['12:01', '13:01']);
+    $this->as('S-1')
+        ->get('/me')
+        ->assertDontSee(['12:01', '13:01']);
 
     // What is published: in his calendar, in nobody else's, and nowhere that all read.
     $facts = app(SectionFactsQuery::class)->for([$session->series->section_id])[$session->series->section_id];
     $series = $facts->series[0];
     $starts = fn (string $person): array => array_map(fn ($s): int => $s->start, $series->sessionsOf($person));
     $began = $session->starts_at->timestamp;
-    expect($starts('S-2'))->toContain($began)
-        ->and($starts('S-1'))->not->toContain($began)
-        ->and($starts('T-2'))->toContain($began)
-        ->and(array_map(fn ($s): int => $s->start, $series->forAll()))->not->toContain($began);
+    expect($starts('S-2'))
+        ->toContain($began)
+        ->and($starts('S-1'))
+        ->not->toContain($began)
+        ->and($starts('T-2'))
+        ->toContain($began)
+        ->and(array_map(fn ($s): int => $s->start, $series->forAll()))
+        ->not->toContain($began);
     $stands = fn (Place $place): string => (string) json_encode(
         array_map(
             fn (Placement $p): array => $p->fields,
@@ -394,7 +413,8 @@ test('a lesson now for chosen students is theirs alone: door, page, calendar, de
     );
     expect($stands(Place::CoursePage).$stands(Place::ClassStream))
         ->not->toContain('13:01')
-        ->and($stands(Place::Calendar))->toContain('13:01\u201313:31 Madrid, for chosen students');
+        ->and($stands(Place::Calendar))
+        ->toContain('13:01\u201313:31 Madrid, for chosen students');
 
     // Undone with the rest of the series' history, and given back whole.
     expect(DB::table('series_changes')->latest('id')->value('words'))->toEndWith('for 1 chosen student');

@@ -35,7 +35,9 @@ const FIRST_SCHOOL = [
 test('an empty school begins by what is typed: looked at, and saved', function () {
     firstCoordinator($this)->get('/')->assertRedirect('/begin');
     $this->get('/begin')->assertOk()->assertSee('Sections and their teachers')->assertSee('Europe/Lisbon');
-    $preview = $this->post('/begin', FIRST_SCHOOL)->assertSessionHasNoErrors()->headers->get('Location');
+    $preview = $this->post('/begin', FIRST_SCHOOL)
+        ->assertSessionHasNoErrors()
+        ->headers->get('Location');
     $this->get((string) $preview)->assertOk()->assertSee('no faults');
     expect(DB::table('sections')->count())->toBe(0);
     $this->post((string) $preview)->assertRedirect('/term');

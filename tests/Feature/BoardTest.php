@@ -115,7 +115,12 @@ test('of a large school the first rows are written whole, and the others when th
     unset($of['id']);
     DB::table('sections')->insert(
         array_map(
-            fn (int $n): array => [...$of, 'sourced_id' => "X-$n", 'title' => sprintf('Extra %03d', $n), 'year' => '11'],
+            fn (int $n): array => [
+                ...$of,
+                'sourced_id' => "X-$n",
+                'title' => sprintf('Extra %03d', $n),
+                'year' => '11',
+            ],
             range(1, 120),
         ),
     );
@@ -131,10 +136,17 @@ test('of a large school the first rows are written whole, and the others when th
         ->toBe(43);
     $asked = fn (array $ids): string => '/board/rows?'.http_build_query(['sections' => $ids]);
     $rows = $this->get($asked(['X-120', 'X-119', 'nobody']))->assertOk();
-    expect(substr_count($rows->getContent(), 'row-s'))->toBe(2)->and($rows->getContent())->not->toContain('data-stub');
+    expect(substr_count($rows->getContent(), 'row-s'))
+        ->toBe(2)
+        ->and($rows->getContent())
+        ->not->toContain('data-stub');
     $rows->assertSee('Extra 120')->assertSee('no timetable yet');
-    expect(substr_count($this->get($asked(array_map(fn (int $n): string => "X-$n", range(1, 120))))->getContent(), 'row-s'))
-        ->toBe(60);
+    expect(
+        substr_count(
+            $this->get($asked(array_map(fn (int $n): string => "X-$n", range(1, 120))))->getContent(),
+            'row-s',
+        ),
+    )->toBe(60);
     // A teacher's rows are those of their own sections.
     $this->as('T-2')->get($asked(['MAR', 'SPA']))->assertSee('Marine Science')->assertDontSee('Spanish Language');
 });

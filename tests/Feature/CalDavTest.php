@@ -111,7 +111,12 @@ test('an answer in somebody\'s own calendar is read back, and is no change of ou
     $body = $this->radicale->calendar('s-1')[$name];
     $this->radicale->put(
         '/'.Radicale::USER."/s-1/$name",
-        preg_replace('/^(UID:[^\r\n]*\r?\n)/m', "$1ATTENDEE;PARTSTAT=DECLINED:mailto:galia@school.example\r\n", $body, 1),
+        preg_replace(
+            '/^(UID:[^\r\n]*\r?\n)/m',
+            "$1ATTENDEE;PARTSTAT=DECLINED:mailto:galia@school.example\r\n",
+            $body,
+            1,
+        ),
     );
     Artisan::call('nomada:drift', ['--section' => ['MAR']]);
     expect(DB::table('answers')->pluck('answer')->all())

@@ -143,20 +143,28 @@ test(
     },
 );
 
-test('of a week some teachers, sections, courses or years are shown, or only what clashes, as the address says', function () {
-    $this->standins();
-    $this->school();
-    $week = fn (string $query) => $this->as('A-1')->get("/timetable?week=7&by=section&$query")->assertOk();
-    $week('')->assertSee('Y8 Marine Science')->assertSee('Y7 Spanish Language')->assertSee('Show…');
-    $week('year=8')->assertSee('Y8 Marine Science')->assertDontSee('Y7 Spanish Language')->assertSee('Shown: Y8 ▾');
-    $week('words=HAD')->assertSee('Y8 Marine Science')->assertDontSee('Y7 Spanish Language');
-    // Every word, from its beginning, in any order, whatever its marks.
-    $week('words=lang+7')->assertSee('Y7 Spanish Language')->assertDontSee('Y8 Marine Science');
-    $week('words=sp%C3%A2n')->assertSee('Y7 Spanish Language');
-    $week('words=anguage')->assertSee('Nothing of that in this week')->assertSee('Show all');
-    $week('words=had&year=7')->assertSee('Nothing of that in this week');
-    $week('clashes=1')->assertSee('Nothing of that in this week');
-    // It stays when the week is turned.
-    $week('year=8')->assertSee('/timetable?week=8&amp;by=section&amp;year=8', false);
-    $week('words=<b>x')->assertSee('value="&lt;b&gt;x"', false);
-});
+test(
+    'of a week some teachers, sections, courses or years are shown, or only what clashes, as the address says',
+    function () {
+        $this->standins();
+        $this->school();
+        $week = fn (string $query) => $this->as('A-1')
+            ->get("/timetable?week=7&by=section&$query")
+            ->assertOk();
+        $week('')->assertSee('Y8 Marine Science')->assertSee('Y7 Spanish Language')->assertSee('Show…');
+        $week('year=8')
+            ->assertSee('Y8 Marine Science')
+            ->assertDontSee('Y7 Spanish Language')
+            ->assertSee('Shown: Y8 ▾');
+        $week('words=HAD')->assertSee('Y8 Marine Science')->assertDontSee('Y7 Spanish Language');
+        // Every word, from its beginning, in any order, whatever its marks.
+        $week('words=lang+7')->assertSee('Y7 Spanish Language')->assertDontSee('Y8 Marine Science');
+        $week('words=sp%C3%A2n')->assertSee('Y7 Spanish Language');
+        $week('words=anguage')->assertSee('Nothing of that in this week')->assertSee('Show all');
+        $week('words=had&year=7')->assertSee('Nothing of that in this week');
+        $week('clashes=1')->assertSee('Nothing of that in this week');
+        // It stays when the week is turned.
+        $week('year=8')->assertSee('/timetable?week=8&amp;by=section&amp;year=8', false);
+        $week('words=<b>x')->assertSee('value="&lt;b&gt;x"', false);
+    },
+);

@@ -9,31 +9,33 @@ use Tests\Support\SmallSchool;
 /** What is whole in every language that there are words for: all that students, guardians and guests read. */
 const TRANSLATED = ['door', 'errors', 'frame', 'me', 'recordings', 'register', 'remind'];
 
-test('every translated file has exactly the keys of the English one, with the same parameters and numbers', function (
-    string $language,
-) {
-    foreach (glob(lang_path("$language/*.php")) as $file) {
-        $name = basename($file);
-        $own = Arr::dot(require $file);
-        $english = Arr::dot(require lang_path("en/$name"));
-        expect(array_keys($own))->toEqualCanonicalizing(array_keys($english), "$language/$name");
-        foreach ($english as $key => $words) {
-            $parts = function (string $text): array {
-                preg_match_all('/(?<![\w:]):[a-z_]+|\{\d+\}|\[\d+,\*\]/', $text, $m);
-                sort($m[0]);
+test(
+    'every translated file has exactly the keys of the English one, with the same parameters and numbers',
+    function (string $language) {
+        foreach (glob(lang_path("$language/*.php")) as $file) {
+            $name = basename($file);
+            $own = Arr::dot(require $file);
+            $english = Arr::dot(require lang_path("en/$name"));
+            expect(array_keys($own))->toEqualCanonicalizing(array_keys($english), "$language/$name");
+            foreach ($english as $key => $words) {
+                $parts = function (string $text): array {
+                    preg_match_all('/(?<![\w:]):[a-z_]+|\{\d+\}|\[\d+,\*\]/', $text, $m);
+                    sort($m[0]);
 
-                return array_values(array_unique($m[0]));
-            };
-            expect($parts($own[$key]))->toBe($parts($words), "$language/$name: $key");
-            // What is the same in both is a name, a code, or a sign.
-            expect($own[$key] === $words && str_contains($words, ' ') && strlen($words) > 12)
-                ->toBeFalse("$language/$name: $key is not translated");
+                    return array_values(array_unique($m[0]));
+                };
+                expect($parts($own[$key]))->toBe($parts($words), "$language/$name: $key");
+                // What is the same in both is a name, a code, or a sign.
+                expect($own[$key] === $words && str_contains($words, ' ') && strlen($words) > 12)->toBeFalse(
+                    "$language/$name: $key is not translated",
+                );
+            }
         }
-    }
-    foreach (TRANSLATED as $name) {
-        expect(is_file(lang_path("$language/$name.php")))->toBeTrue("$language/$name.php");
-    }
-})->with(fn (): array => array_values(array_diff((array) require_languages(), ['en'])));
+        foreach (TRANSLATED as $name) {
+            expect(is_file(lang_path("$language/$name.php")))->toBeTrue("$language/$name.php");
+        }
+    },
+)->with(fn (): array => array_values(array_diff((array) require_languages(), ['en'])));
 
 /** @return list<string> */
 function require_languages(): array
@@ -51,7 +53,9 @@ test('a page is in the language that its reader chose, else the roster\'s, else 
         ->assertSee('lang="es"', false)
         ->assertSee('dir="ltr"', false)
         ->assertHeader('Content-Language', 'es');
-    DB::table('people')->where('sourced_id', 'S-1')->update(['roster_language' => 'es-419']);
+    DB::table('people')
+        ->where('sourced_id', 'S-1')
+        ->update(['roster_language' => 'es-419']);
     $me('en')->assertSee('Próximas sesiones')->assertSee('mar 9 feb, hoy');
     $this->put('/me/language', ['language' => 'en'])->assertSessionHas('said', 'Kept.');
     $me('es')->assertSee('Coming sessions')->assertSee('Tue 9 Feb, today');
@@ -65,7 +69,9 @@ test('the door and the registration speak to a student in Spanish, on the studen
     $this->school();
     Artisan::call('nomada:links');
     Artisan::call('nomada:register');
-    DB::table('people')->whereIn('sourced_id', ['S-1', 'S-2'])->update(['language' => 'es']);
+    DB::table('people')
+        ->whereIn('sourced_id', ['S-1', 'S-2'])
+        ->update(['language' => 'es']);
     $link = JoinLink::query()
         ->whereRelation('series.section', 'sourced_id', 'MAR')
         ->where('kind', 'series')
@@ -78,11 +84,17 @@ test('the door and the registration speak to a student in Spanish, on the studen
         ->assertSeeInOrder(['se abre', 'empieza', 'termina', '¿No funciona?', 'escribe'])
         ->assertSee('jue 11 feb');
     momentAt('2027-02-09', '11:00');
-    $this->get($link->address())->assertSee('Esta ya ha terminado')->assertSee('La próxima es el jue 11 feb a las 09:00');
-    $this->get("/register/$link->series_id")->assertSee('Tienes la inscripción hecha')->assertSee('Sesiones que quedan');
+    $this->get($link->address())
+        ->assertSee('Esta ya ha terminado')
+        ->assertSee('La próxima es el jue 11 feb a las 09:00');
+    $this->get("/register/$link->series_id")
+        ->assertSee('Tienes la inscripción hecha')
+        ->assertSee('Sesiones que quedan');
     // A stranger with a browser that asks for Spanish.
     auth()->logout();
-    $this->get('/nowhere', ['Accept-Language' => 'es'])->assertNotFound()->assertSee('Aquí no hay nada');
+    $this->get('/nowhere', ['Accept-Language' => 'es'])
+        ->assertNotFound()
+        ->assertSee('Aquí no hay nada');
 });
 
 test('the roster\'s language is read, told where it is none, and goes out again', function () {
@@ -95,7 +107,10 @@ test('the roster\'s language is read, told where it is none, and goes out again'
         ),
     );
     $this->school(['users.csv' => $users]);
-    $languages = DB::table('people')->whereNotNull('roster_language')->pluck('roster_language', 'sourced_id')->all();
+    $languages = DB::table('people')
+        ->whereNotNull('roster_language')
+        ->pluck('roster_language', 'sourced_id')
+        ->all();
     expect($languages)->toBe(['S-1' => 'es-419']);
     Artisan::call('nomada:import', ['path' => SmallSchool::folder(['users.csv' => $users]), '--json' => true]);
     expect(Artisan::output())->toContain('A language tag was expected, as in es or pt-BR; it is left out.');

@@ -47,7 +47,9 @@ test('what students need stands on the course page, in the cartridge, on our pag
         ->toBe(['Tue 9 Feb, Chart of the harbour: https://charts.example/7'])
         ->and(isset($items['MAR/week-6']['fields']['Materials']))
         ->toBeFalse();
-    $this->as('S-1')->get('/me')->assertSeeInOrder(['Tide tables', 'Chart of the harbour', 'Tue 9 Feb']);
+    $this->as('S-1')
+        ->get('/me')
+        ->assertSeeInOrder(['Tide tables', 'Chart of the harbour', 'Tue 9 Feb']);
     $this->get(SectionFeed::page($this->section('MAR')))->assertSee('href="https://charts.example/7"', false);
     $zip = $this->as('T-2')->get('/sections/MAR/cartridge')->getContent();
     $path = tempnam(sys_get_temp_dir(), 'cc');
@@ -63,20 +65,24 @@ test('what is for a cancelled session stands nowhere, and what is taken out neit
     $this->as('T-2')->post('/sections/MAR/materials', material(['material_session' => $this->session]));
     $page = fn (): string => (string) $this->get(SectionFeed::page($this->section('MAR')))->getContent();
     expect($page())->toContain('Tide tables');
-    DB::table('sessions')->where('id', $this->session)->update(['state' => 'cancelled', 'reason' => 'storm']);
+    DB::table('sessions')
+        ->where('id', $this->session)
+        ->update(['state' => 'cancelled', 'reason' => 'storm']);
     expect($page())->not->toContain('Tide tables');
-    DB::table('sessions')->where('id', $this->session)->update(['state' => 'planned', 'reason' => null]);
+    DB::table('sessions')
+        ->where('id', $this->session)
+        ->update(['state' => 'planned', 'reason' => null]);
     $id = DB::table('materials')->value('id');
-    $this->as('T-1')->delete("/sections/MAR/materials/$id")->assertForbidden();
+    $this->as('T-1')
+        ->delete("/sections/MAR/materials/$id")
+        ->assertForbidden();
     $this->as('T-2')->delete("/sections/MAR/materials/$id");
     expect($page())->not->toContain('Tide tables');
     $this->delete("/sections/MAR/materials/$id")->assertNotFound();
 });
 
 test('what cannot be is told beside its field, and nothing is kept', function (array $with, string $field) {
-    $this->as('T-2')
-        ->post('/sections/MAR/materials', material($with))
-        ->assertSessionHasErrors($field);
+    $this->as('T-2')->post('/sections/MAR/materials', material($with))->assertSessionHasErrors($field);
     expect(DB::table('materials')->count())->toBe(0);
 })->with([
     [['material_title' => ' '], 'material_title'],
@@ -104,7 +110,10 @@ test('a file is given to whoever has a part in the section, and to nobody else',
         ->assertSessionHasNoErrors();
     $material = DB::table('materials')->first();
     $at = parse_url((string) $material->address, PHP_URL_PATH);
-    expect($material->title)->toBe('Tides of February.html')->and(Storage::disk('materials')->files())->toBe([$material->file]);
+    expect($material->title)
+        ->toBe('Tides of February.html')
+        ->and(Storage::disk('materials')->files())
+        ->toBe([$material->file]);
     // Saved, never shown within our pages, whatever it says it is.
     $this->as('S-1')
         ->get($at)
@@ -125,25 +134,33 @@ test('a file is given to whoever has a part in the section, and to nobody else',
     $this->as('S-1')->get($at)->assertNotFound();
 });
 
-test('a file that is too large, or of nobody\'s session, is not kept; what was left lying is taken away', function () {
-    Storage::fake('materials');
-    config(['nomada.material_megabytes' => 1]);
-    $large = UploadedFile::fake()->create('large.pdf', 1025);
-    $this->as('T-2')
-        ->post('/sections/MAR/materials', ['material_file' => $large])
-        ->assertSessionHasErrors('material_file');
-    $small = UploadedFile::fake()->create('small.pdf', 1024);
-    $this->post('/sections/MAR/materials', ['material_file' => $small, 'material_session' => 999999])
-        ->assertSessionHasErrors('material_session');
-    expect(Storage::disk('materials')->files())->toBe([])->and(DB::table('materials')->count())->toBe(0);
-    $this->post('/sections/MAR/materials', ['material_title' => 'Small', 'material_file' => $small]);
-    foreach (['left' => 90000, 'new' => 0] as $name => $age) {
-        Storage::disk('materials')->put($name, 'x');
-        touch(Storage::disk('materials')->path($name), time() - $age);
-    }
-    touch(Storage::disk('materials')->path((string) DB::table('materials')->value('file')), time() - 90000);
-    Artisan::call('nomada:tidy');
-    expect(Storage::disk('materials')->files())
-        ->toHaveCount(2)
-        ->toContain('new', (string) DB::table('materials')->value('file'));
-});
+test(
+    'a file that is too large, or of nobody\'s session, is not kept; what was left lying is taken away',
+    function () {
+        Storage::fake('materials');
+        config(['nomada.material_megabytes' => 1]);
+        $large = UploadedFile::fake()->create('large.pdf', 1025);
+        $this->as('T-2')
+            ->post('/sections/MAR/materials', ['material_file' => $large])
+            ->assertSessionHasErrors('material_file');
+        $small = UploadedFile::fake()->create('small.pdf', 1024);
+        $this->post('/sections/MAR/materials', [
+            'material_file' => $small,
+            'material_session' => 999999,
+        ])->assertSessionHasErrors('material_session');
+        expect(Storage::disk('materials')->files())
+            ->toBe([])
+            ->and(DB::table('materials')->count())
+            ->toBe(0);
+        $this->post('/sections/MAR/materials', ['material_title' => 'Small', 'material_file' => $small]);
+        foreach (['left' => 90000, 'new' => 0] as $name => $age) {
+            Storage::disk('materials')->put($name, 'x');
+            touch(Storage::disk('materials')->path($name), time() - $age);
+        }
+        touch(Storage::disk('materials')->path((string) DB::table('materials')->value('file')), time() - 90000);
+        Artisan::call('nomada:tidy');
+        expect(Storage::disk('materials')->files())
+            ->toHaveCount(2)
+            ->toContain('new', (string) DB::table('materials')->value('file'));
+    },
+);

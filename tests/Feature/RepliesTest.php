@@ -25,13 +25,22 @@ function answered(string $address, string $partstat, string $at = '20270209T0900
 
     return "From: <$address>\r\nTo: office@school.example\r\nMIME-Version: 1.0\r\nContent-Type: multipart/mixed; ".
         "boundary=b\r\n\r\n--b\r\nContent-Type: text/plain\r\n\r\nYes\r\n--b\r\nContent-Type: text/calendar; ".
-        "method=REPLY\r\n\r\nBEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nMETHOD:REPLY\r\nBEGIN:VEVENT\r\nUID:$uid\r\n".
-        "DTSTAMP:$at\r\n{$event}ATTENDEE;PARTSTAT=$partstat:mailto:$address\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n--b--\r\n";
+        "method=REPLY\r\n\r\nBEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nMETHOD:REPLY\r\nBEGIN:VEVENT\r\n".
+        "UID:$uid\r\nDTSTAMP:$at\r\n{$event}".
+        "ATTENDEE;PARTSTAT=$partstat:mailto:$address\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n--b--\r\n";
 }
 
 test('answers come by mail, the latest counts, and the section says who has and who has not', function () {
     $to = URL::signedRoute('replies');
-    $post = fn (string $message) => $this->call('POST', $to, [], [], [], ['CONTENT_TYPE' => 'message/rfc822'], $message);
+    $post = fn (string $message) => $this->call(
+        'POST',
+        $to,
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'message/rfc822'],
+        $message,
+    );
     $this->as('T-2')->get('/sections/MAR')->assertSee('3 have not answered')->assertSee('of 3 invited');
     $post(answered('GALIA@school.example', 'ACCEPTED'))->assertOk()->assertSee('One new answer.');
     $post(answered('galia@school.example', 'ACCEPTED'))->assertOk()->assertSee('Known already.');

@@ -35,7 +35,8 @@ test('another program is told of what is published and of what has changed, sign
         $at = (int) $r->header('webhook-timestamp')[0];
         $id = $r->header('webhook-id')[0];
 
-        return $r->header('webhook-signature')[0] === Webhook::headers($secret, $id, $at, $r->body())['webhook-signature'] &&
+        return $r->header('webhook-signature')[0] ===
+            Webhook::headers($secret, $id, $at, $r->body())['webhook-signature'] &&
             abs($at - time()) < 30 &&
             $r->data()['type'] === 'section.changed' &&
             $r->data()['data'] == ['section' => 'MAR', 'title' => 'Marine — ñ'];
@@ -43,11 +44,20 @@ test('another program is told of what is published and of what has changed, sign
     // Sent again it keeps its id; by itself it is not sent again.
     expect(app(Webhooks::class)->send())->toBe(['arrived' => 0, 'failed' => 0]);
     $message = DB::table('webhook_messages')->first();
-    $this->as('A-1')->post("/publishing/webhooks/messages/$message->id/again")->assertRedirect('/publishing/webhooks');
+    $this->as('A-1')
+        ->post("/publishing/webhooks/messages/$message->id/again")
+        ->assertRedirect('/publishing/webhooks');
     Http::assertSentCount(2);
     expect(DB::table('webhook_messages')->pluck('key')->all())->toBe([$message->key]);
     $this->get('/publishing/webhooks')
-        ->assertSeeInOrder(['What was sent', 'section.changed', 'Marine — ñ', 'arrived', 'It answered 204.', 'Send again'])
+        ->assertSeeInOrder([
+            'What was sent',
+            'section.changed',
+            'Marine — ñ',
+            'arrived',
+            'It answered 204.',
+            'Send again',
+        ])
         ->assertDontSee($secret);
 });
 
@@ -60,7 +70,9 @@ test('publishing tells, in the same act: the first time, and then of each change
     $kinds = fn (): array => DB::table('webhook_messages')->orderBy('id')->pluck('kind')->all();
     expect($kinds())->toBe(['section.published']);
     $session = DB::table('sessions')->where('day', '2027-02-11')->first();
-    $this->as('A-1')->post("/sections/MAR/series/$session->series_id/sessions/$session->id/cancellation", ['reason' => 'Fair']);
+    $this->as('A-1')->post("/sections/MAR/series/$session->series_id/sessions/$session->id/cancellation", [
+        'reason' => 'Fair',
+    ]);
     Artisan::call('nomada:publish', ['--section' => ['MAR']]);
     expect($kinds())->toBe(['section.published', 'section.changed']);
     $told = json_decode(DB::table('webhook_messages')->orderByDesc('id')->value('body'), true);
@@ -88,12 +100,7 @@ test('what does not arrive is tried again, later and later, until it is given up
         $this->travelTo($due ?? $before);
         $this->travel(1)->seconds();
     }
-    expect($waits[0])
-        ->toBe(5)
-        ->and($waits[8])
-        ->toBe(86400)
-        ->and($waits[9])
-        ->toBeNull();
+    expect($waits[0])->toBe(5)->and($waits[8])->toBe(86400)->and($waits[9])->toBeNull();
     $this->travelBack();
     $this->as('A-1')->get('/publishing/webhooks')->assertSee('one never arrived')->assertSee('10 tries.');
 });
@@ -110,7 +117,9 @@ test('who answers that they are gone is told no more, and neither is who was tak
         ->and(DB::table('webhook_messages')->where('answer', 'It did not answer.')->count())
         ->toBe(2);
     $other = DB::table('webhooks')->max('id');
-    $this->as('A-1')->delete("/publishing/webhooks/$other")->assertSessionHas('said');
+    $this->as('A-1')
+        ->delete("/publishing/webhooks/$other")
+        ->assertSessionHas('said');
     expect(DB::table('webhook_messages')->whereNotNull('due_at')->count())->toBe(0);
     $this->delete("/publishing/webhooks/$other")->assertNotFound();
     $this->post("/publishing/webhooks/$other/trial")->assertNotFound();
@@ -129,5 +138,7 @@ test('a wrong address is told beside its field, a trial is sent at once, and ten
     for ($n = 1; $n < 10; $n++) {
         webhookAt($this, "https://desk$n.school.example/");
     }
-    $this->post('/publishing/webhooks', ['address' => 'https://one.more.example/'])->assertSessionHasErrors('address');
+    $this->post('/publishing/webhooks', ['address' => 'https://one.more.example/'])->assertSessionHasErrors(
+        'address',
+    );
 });

@@ -25,7 +25,9 @@ final readonly class HandOutMaterial
 
     public function __invoke(string $file, Person $for): StreamedResponse
     {
-        $material = DB::table('materials')->where('file', $file)->first(['section_id', 'file', 'file_name']);
+        $material = DB::table('materials')
+            ->where('file', $file)
+            ->first(['section_id', 'file', 'file_name']);
         abort_if($material === null || ! $this->isTheirs((int) $material->section_id, $for), 404);
         $disk = Storage::disk(KeepMaterials::DISK);
         abort_unless($disk->exists($material->file), 404);
@@ -42,7 +44,9 @@ final readonly class HandOutMaterial
             return true;
         }
         $today = $this->clock->schoolDay()->day;
-        foreach ([$for->id, ...DB::table('guardianships')->where('guardian_id', $for->id)->pluck('student_id')] as $person) {
+        foreach (
+            [$for->id, ...DB::table('guardianships')->where('guardian_id', $for->id)->pluck('student_id')] as $person
+        ) {
             $standing = Belongings::of((int) $person, [$section])->on($today);
             if (in_array($standing, [Standing::Student, Standing::Ahead], true)) {
                 return true;

@@ -58,8 +58,13 @@ final readonly class KeepMaterials
     }
 
     /** @param  array{file?: string, file_name?: string}  $file */
-    private function keep(Section $section, ?int $session, MaterialFacts $material, Person $by, array $file = []): void
-    {
+    private function keep(
+        Section $section,
+        ?int $session,
+        MaterialFacts $material,
+        Person $by,
+        array $file = [],
+    ): void {
         DB::transaction(function () use ($section, $session, $material, $by, $file): void {
             $isTheirs =
                 $session === null ||
@@ -72,7 +77,10 @@ final readonly class KeepMaterials
                 throw new Fault('Choose one of this section\'s sessions.', 'material_session');
             }
             if (DB::table('materials')->where('section_id', $section->id)->count() >= self::MOST) {
-                throw new Fault('A section has at most '.self::MOST.' of them; take some out first.', 'material_title');
+                throw new Fault(
+                    'A section has at most '.self::MOST.' of them; take some out first.',
+                    'material_title',
+                );
             }
             DB::table('materials')->insert([
                 'section_id' => $section->id,
@@ -91,7 +99,9 @@ final readonly class KeepMaterials
     public function remove(Section $section, int $material, Person $by): void
     {
         $file = DB::transaction(function () use ($section, $material, $by): ?string {
-            $row = DB::table('materials')->where(['id' => $material, 'section_id' => $section->id])->first();
+            $row = DB::table('materials')
+                ->where(['id' => $material, 'section_id' => $section->id])
+                ->first();
             abort_if($row === null, 404);
             DB::table('materials')->delete($material);
             ($this->audit)('place', null, $by, "material taken out: $row->title", $section);

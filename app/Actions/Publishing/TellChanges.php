@@ -132,10 +132,11 @@ final readonly class TellChanges
     private function tell(int $section, SectionFacts $facts, array $changes): int
     {
         $plain = array_map(fn (SessionChange $c): array => $c->toArray(), $changes);
-        $this->webhooks->tell(
-            Webhooks::CHANGED,
-            ['section' => $facts->id, 'title' => $facts->title, 'changes' => $plain],
-        );
+        $this->webhooks->tell(Webhooks::CHANGED, [
+            'section' => $facts->id,
+            'title' => $facts->title,
+            'changes' => $plain,
+        ]);
         $id = DB::table('tellings')->insertGetId([
             'section_id' => $section,
             'changes' => json_encode($plain, JSON_THROW_ON_ERROR),

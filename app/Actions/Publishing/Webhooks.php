@@ -144,7 +144,10 @@ final readonly class Webhooks
                 ->withHeaders($headers)
                 ->withBody($message->body, 'application/json')
                 ->post($message->address);
-            [$status, $words] = [$answer->status(), (string) __('places.webhooks.answered', ['status' => $answer->status()])];
+            [$status, $words] = [
+                $answer->status(),
+                (string) __('places.webhooks.answered', ['status' => $answer->status()]),
+            ];
         } catch (ConnectionException) {
             [$status, $words] = [0, (string) __('places.webhooks.silent')];
         }
@@ -186,7 +189,11 @@ final readonly class Webhooks
 
     private function end(int $webhook): void
     {
-        DB::table('webhooks')->where('id', $webhook)->update(['stopped_at' => now()]);
-        DB::table('webhook_messages')->where('webhook_id', $webhook)->update(['due_at' => null]);
+        DB::table('webhooks')
+            ->where('id', $webhook)
+            ->update(['stopped_at' => now()]);
+        DB::table('webhook_messages')
+            ->where('webhook_id', $webhook)
+            ->update(['due_at' => null]);
     }
 }

@@ -50,7 +50,8 @@ final readonly class TakeReplies
                     select series.id, people.id, to_timestamp(?), ?, to_timestamp(?) from series, people
                     where series.uid = ? and lower(people.email) = ? and exists (
                         select 1 from letters l where l.series_id = series.id and l.person_id = people.id
-                        union all select 1 from registrations r where r.series_id = series.id and r.person_id = people.id
+                        union all select 1 from registrations r where r.series_id = series.id and r.person_id =
+                            people.id
                         union all select 1 from parts p join series_sections s using (section_id)
                             where s.series_id = series.id and p.person_id = people.id)
                     on conflict (series_id, person_id, session_at) do update

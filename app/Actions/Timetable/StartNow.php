@@ -30,7 +30,8 @@ final readonly class StartNow
      */
     public function __invoke(Section $section, int $minutes, Person $by, ?array $chosen = null): Session
     {
-        $series = $this->series($section) ??
+        $series =
+            $this->series($section) ??
             throw new Fault((string) __('presence.start.no_link', ['section' => $section->name()]), 'section');
         [$day, $minute] = $section->term->calendar()->zone->wall($this->clock->seconds());
         $ids = null;

@@ -140,7 +140,20 @@ final readonly class DoorFacts
     {
         return array_values(
             array_map(function (array $r): PlannedSession {
-                [$day, $start, $end, $state, $reason, $slot, $isExtra, $door, $floor, $teacher, $chosen, $name] = $r;
+                [
+                    $day,
+                    $start,
+                    $end,
+                    $state,
+                    $reason,
+                    $slot,
+                    $isExtra,
+                    $door,
+                    $floor,
+                    $teacher,
+                    $chosen,
+                    $name,
+                ] = $r;
 
                 return new PlannedSession(
                     $day,

@@ -30,9 +30,10 @@ final readonly class DoorWords
     /** @return array{string, string, string} what it is, what follows, what the button says ('' where there is none) */
     public function of(DoorAnswer $answer): array
     {
-        $next = $answer->next === null
-            ? self::say('none_left')
-            : self::say('next', ['moment' => $this->moment($answer->next->start)]);
+        $next =
+            $answer->next === null
+                ? self::say('none_left')
+                : self::say('next', ['moment' => $this->moment($answer->next->start)]);
         $session = $answer->session;
         $reply = $answer->reply;
         [$part, $then] = match ($reply) {
@@ -85,7 +86,10 @@ final readonly class DoorWords
         $day = $this->zone->dateAt($at);
         $isToday = $day->day === $this->zone->dateAt($this->now)->day;
 
-        return self::say($isToday ? $key : "{$key}_on", ['time' => $this->zone->clock($at), 'day' => Say::day($day)]);
+        return self::say($isToday ? $key : "{$key}_on", [
+            'time' => $this->zone->clock($at),
+            'day' => Say::day($day),
+        ]);
     }
 
     /** @param  array<string, string>  $with */
@@ -132,11 +136,7 @@ final readonly class DoorWords
         }
         $now = $this->now;
         $zone = $this->zone;
-        $points = [
-            [$opens, 'open'],
-            [$session->start, 'start'],
-            [$session->end, 'end'],
-        ];
+        $points = [[$opens, 'open'], [$session->start, 'start'], [$session->end, 'end']];
         $x = [140.0, 232.0, 324.0];
         $nowX = match (true) {
             $now < $opens => max(24.0, 140.0 - max(44.0, min(112.0, (($opens - $now) / 60) * 1.2))),
@@ -148,10 +148,20 @@ final readonly class DoorWords
             ? ''
             : strtok(Say::day($zone->dateAt($at)), ' ').' ';
         $out = [
-            ['x' => round($nowX, 1), 'time' => $name($now).$zone->clock($now), 'words' => self::say('stops.now'), 'kind' => 'now'],
+            [
+                'x' => round($nowX, 1),
+                'time' => $name($now).$zone->clock($now),
+                'words' => self::say('stops.now'),
+                'kind' => 'now',
+            ],
         ];
         foreach ($points as $i => [$at, $kind]) {
-            $out[] = ['x' => $x[$i], 'time' => $name($at).$zone->clock($at), 'words' => self::say("stops.$kind"), 'kind' => $kind];
+            $out[] = [
+                'x' => $x[$i],
+                'time' => $name($at).$zone->clock($at),
+                'words' => self::say("stops.$kind"),
+                'kind' => $kind,
+            ];
         }
 
         return $out;

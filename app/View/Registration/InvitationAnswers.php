@@ -55,7 +55,8 @@ final readonly class InvitationAnswers
         $names[Answer::Accepted->value] = [];
         foreach ($rows as $row) {
             $key = [3 => 'declined', 2 => 'tentative', 1 => 'accepted'][(int) $row->answered] ?? self::OPEN;
-            $names[$key][] = $row->name.
+            $names[$key][] =
+                $row->name.
                 ($row->singles > 0
                     ? ' ('.trans_choice('registration.answers.single', (int) $row->singles).')'
                     : '');

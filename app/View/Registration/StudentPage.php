@@ -155,9 +155,9 @@ final readonly class StudentPage
                 ->map(function (\stdClass $r): array {
                     $states = explode(' ', (string) $r->states);
                     // Of several the one that something is still to be done about.
-                    $state = array_values(
-                        array_intersect(['waiting', 'queued', 'accepted', 'declined'], $states),
-                    )[0] ?? 'none';
+                    $state =
+                        array_values(array_intersect(['waiting', 'queued', 'accepted', 'declined'], $states))[0] ??
+                        'none';
 
                     return [
                         'series' => (int) $r->id,

@@ -10,8 +10,11 @@ use Nomada\Core\Registration\PersonName;
 /** What of a week is shown, as its address says: some teachers, sections or courses, a year, only what clashes. */
 final readonly class WeekFilter
 {
-    public function __construct(public string $words = '', public string $year = '', public bool $clashes = false)
-    {
+    public function __construct(
+        public string $words = '',
+        public string $year = '',
+        public bool $clashes = false,
+    ) {
     }
 
     public static function of(Request $request): self

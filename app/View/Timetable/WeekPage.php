@@ -115,10 +115,12 @@ final readonly class WeekPage
             'chosen' => $chosen,
             'count' => count(
                 array_unique(
-                    array_merge([], ...array_values(array_map(
-                        fn (array $r): array => array_column($r['blocks'], 'session'),
-                        $rows,
-                    ))),
+                    array_merge(
+                        [],
+                        ...array_values(
+                            array_map(fn (array $r): array => array_column($r['blocks'], 'session'), $rows),
+                        ),
+                    ),
                 ),
             ),
             'clashes' => count(
@@ -147,7 +149,13 @@ final readonly class WeekPage
             'people' => $one === null ? [] : $this->people($term, $for),
             'clockOf' => $clockOf,
             'filter' => $filter,
-            'years' => $sections->pluck('year')->unique()->filter()->sort(SORT_NATURAL)->values()->all(),
+            'years' => $sections
+                ->pluck('year')
+                ->unique()
+                ->filter()
+                ->sort(SORT_NATURAL)
+                ->values()
+                ->all(),
         ];
     }
 

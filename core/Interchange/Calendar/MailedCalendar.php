@@ -39,7 +39,8 @@ final class MailedCalendar
 
     private static function among(string $body, string $boundary, int $depth): ?string
     {
-        $parts = preg_split('/(?:^|\r?\n)--'.preg_quote($boundary, '/').'(?:--)?[ \t]*(?:\r?\n|$)/', $body) ?: [];
+        $parts =
+            preg_split('/(?:^|\r?\n)--'.preg_quote($boundary, '/').'(?:--)?[ \t]*(?:\r?\n|$)/', $body) ?: [];
         // Before the first boundary stands what programs without parts show.
         foreach (array_slice($parts, 1) as $part) {
             $found = self::find($part, $depth);

@@ -5,7 +5,8 @@
     <select class="form-select w-auto" id="language" name="language">
         <option value="">{{ __('me.as_browser') }}</option>
         @foreach (config('app.languages') as $tag)
-            <option value="{{ $tag }}" lang="{{ $tag }}" @selected($of->language === $tag)>{{ Nomada\App\Support\Say::language($tag) }}
+            <option value="{{ $tag }}" lang="{{ $tag }}" @selected($of->language === $tag)>
+                {{ Nomada\App\Support\Say::language($tag) }}
             </option>
         @endforeach
     </select>

@@ -21,7 +21,8 @@
                 @endif
             @endforeach
             <circle class="s-now" cx="{{ $stops[0]['x'] }}" cy="44" r="7" /><text class="t t-now"
-                x="{{ max(52, min(302, $stops[0]['x'])) }}" y="24" text-anchor="middle">{{ $stops[0]['words'] }} {{ $stops[0]['time'] }}</text>
+                x="{{ max(52, min(302, $stops[0]['x'])) }}" y="24" text-anchor="middle">{{ $stops[0]['words'] }}
+                {{ $stops[0]['time'] }}</text>
         </svg>
     @endif
     @if ($isOpen)
@@ -30,7 +31,8 @@
         @endif
         <form method="post" action="{{ $enter }}">@csrf<button class="act main">{{ $words[2] }}</button></form>
     @elseif ($words[2] !== '')
-        <span class="act off" aria-disabled="true">{{ $words[2] }}</span><a class="act" href="{{ url()->current() }}">{{ __('door.look') }}</a>
+        <span class="act off" aria-disabled="true">{{ $words[2] }}</span>
+        <a class="act" href="{{ url()->current() }}">{{ __('door.look') }}</a>
     @else
         @if ($asks)
             <x-door.ask :action="$asks" :asked="$asked" />
@@ -73,7 +75,9 @@
                 </dd>
             @endif
             <dt>{{ __('door.helps.trouble') }}</dt>
-            <dd>{{ __('door.helps.' . ($byPhone ? 'by_phone' : 'by_stream') . ($teacher === '' ? '' : '_or'), ['teacher' => $teacher]) }}</dd>
+            <dd>{{ __('door.helps.' . ($byPhone ? 'by_phone' : 'by_stream') . ($teacher === '' ? '' : '_or'), [
+                'teacher' => $teacher,
+            ]) }}</dd>
         </dl>
     @endif
 </div>

@@ -20,14 +20,16 @@
         <details class="who">
             <summary>{{ $person->shortName() }} ▾</summary>
             <div class="drop">
-                <p><b>{{ $person->name() }}</b><br><span class="quiet">{{ __("frame.roles.{$person->role->value}") }} · {{ $person->email }}</span></p>
+                <p><b>{{ $person->name() }}</b><br><span class="quiet">{{ __("frame.roles.{$person->role->value}") }} ·
+                        {{ $person->email }}</span></p>
                 <p class="mb-2"><a href="{{ route('account') }}">{{ __('frame.account') }}</a>
                     @if ($person->isCoordinator())
                         <br><a href="{{ route('accounts') }}">{{ __('account.people.open') }}</a>
                     @endif
                 </p>
                 <button class="btn btn-side" type="button" x-data="theme" x-on:click="turn">{{ __('frame.scheme') }}</button>
-                <form method="post" action="{{ route('sign-out') }}" class="d-inline">@csrf<button class="btn btn-side">{{ __('frame.sign_out') }}</button>
+                <form method="post" action="{{ route('sign-out') }}" class="d-inline">@csrf<button
+                        class="btn btn-side">{{ __('frame.sign_out') }}</button>
                 </form>
             </div>
         </details>

@@ -20,7 +20,8 @@
             <input class="form-control mb-1" id="material-title" name="material_title" value="{{ old('material_title') }}">
             <label class="form-label" for="material-address">{{ __('publishing.materials.address') }}</label>
             <input class="form-control mb-1" id="material-address" name="material_address" value="{{ old('material_address') }}">
-            <label class="form-label" for="material-file">{{ __('publishing.materials.file', ['n' => config('nomada.material_megabytes')]) }}</label>
+            <label class="form-label"
+                for="material-file">{{ __('publishing.materials.file', ['n' => config('nomada.material_megabytes')]) }}</label>
             <input class="form-control mb-1" type="file" id="material-file" name="material_file">
             <label class="form-label" for="material-session">{{ __('publishing.materials.of') }}</label>
             <select class="form-select mb-2" id="material-session" name="material_session">

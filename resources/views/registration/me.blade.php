@@ -1,10 +1,12 @@
 <x-app :title="__('me.title')">
     <div class="phone">
-        <p class="over-title mb-0">{{ __($school && $school->name !== $zone->name ? 'me.clock_school' : 'me.clock', [
-            'name' => $student->name(),
-            'place' => $zone->place(),
-            'school' => (string) $school?->place(),
-        ]) }}</p>
+        <p class="over-title mb-0">
+            {{ __($school && $school->name !== $zone->name ? 'me.clock_school' : 'me.clock', [
+                'name' => $student->name(),
+                'place' => $zone->place(),
+                'school' => (string) $school?->place(),
+            ]) }}
+        </p>
         <h1>{{ __('me.coming') }}</h1>
         @if ($student->role === Nomada\App\Models\Term\Role::Guardian)
             <p><a class="act main" href="{{ $student->childrenPage() }}">{{ __('me.children') }}</a></p>
@@ -24,9 +26,11 @@
                     <p class="quiet mb-0">{{ __('me.link_at', ['time' => $zone->clock($n['doors'])]) }}</p>
                 @elseif (isset($links[$n['series']]))
                     <a class="act main"
-                        href="{{ $links[$n['series']] }}">{{ $n['isOpen'] ? __('me.come_in') : __('me.door_at', ['time' => $zone->clock($n['doors'])]) }}</a>
+                        href="{{ $links[$n['series']] }}">{{ $n['isOpen'] ? __('me.come_in') : __('me.door_at', ['time' => $zone->clock($n[
+                            'doors'])]) }}</a>
                 @else<p class="todo mb-0">{{ __('me.not_registered') }}
-                        {{ __(in_array($n['series'], array_column($registrations, 'series'), true) ? 'me.register_below' : 'me.school_does') }}
+                        {{ __(in_array($n['series'], array_column($registrations, 'series'), true) ? 'me.register_below'
+                            : 'me.school_does') }}
                     </p>
                 @endif
             </section>
@@ -44,7 +48,8 @@
                         <span class="bad">{{ __('me.is_cancelled') }}</span>
                     @elseif (isset($links[$c['series']]) && !$c['isHidden'])
                         <a href="{{ $links[$c['series']] }}"
-                        aria-label="{{ __('me.door_of', ['name' => $c['name'], 'day' => $c['day']]) }}">{{ __('me.door') }}</a>@else<span></span>
+                        aria-label="{{ __('me.door_of', ['name' => $c['name'], 'day' => $c['day']]) }}">{{ __(
+                            'me.door') }}</a>@else<span></span>
                     @endif
                 </li>
                 @empty
@@ -62,7 +67,8 @@
                 <ul class="places">
                     @foreach ($rooms as $r)
                         <li><b>{{ $r['name'] }}</b><span class="{{ $r['isOpen'] ? 'ok' : 'quiet' }}">{{ $r['words'] }}</span><a
-                                href="{{ $r['link'] }}" aria-label="{{ __('me.room_of', ['name' => $r['name']]) }}">{{ __('me.door') }}</a></li>
+                                href="{{ $r['link'] }}"
+                                aria-label="{{ __('me.room_of', ['name' => $r['name']]) }}">{{ __('me.door') }}</a></li>
                     @endforeach
                 </ul>
             @endif
@@ -71,7 +77,8 @@
                 <ul class="places">
                     @foreach ($materials as $one)
                         <li><b><a href="{{ $one->address }}" rel="noopener noreferrer">{{ $one->title }}</a></b>
-                            <span class="quiet">{{ $one->section }}{{ $one->day === '' ? '' : ", $one->day" }}</span></li>
+                            <span class="quiet">{{ $one->section }}{{ $one->day === '' ? '' : ", $one->day" }}</span>
+                        </li>
                     @endforeach
                 </ul>
             @endif
@@ -91,7 +98,8 @@
                     @foreach ($recordings as $r)
                         <li><b>{{ $r->name }}</b><span class="quiet">{{ Nomada\App\Support\Say::day($r->day) }}
                                 {{ $r->topic === '' ? '' : "· $r->topic" }}</span><a href="{{ route('recording', $r->id) }}"
-                                aria-label="{{ __('recordings.title', ['name' => $r->name]) }}, {{ Nomada\App\Support\Say::day($r->day) }}">{{ __('me.open') }}</a>
+                                aria-label="{{ __('recordings.title', ['name' => $r->name]) }}, {{ Nomada\App\Support\Say::day(
+                                    $r->day) }}">{{ __('me.open') }}</a>
                         </li>
                     @endforeach
                 </ul>
@@ -120,7 +128,8 @@
                         @if ($p['page'] !== null)
                             <a href="{{ $p['page'] }}" aria-label="{{ __('me.page_of', ['name' => $p['name']]) }}">{{ __('me.page') }}</a>
                             @endif @if ($p['stream'] !== null)
-                                <a href="{{ $p['stream'] }}" aria-label="{{ __('me.stream_of', ['name' => $p['name']]) }}">{{ __('me.stream') }}</a>
+                                <a href="{{ $p['stream'] }}"
+                                    aria-label="{{ __('me.stream_of', ['name' => $p['name']]) }}">{{ __('me.stream') }}</a>
                             @endif
                     </li>
                 @endforeach

@@ -25,10 +25,13 @@
                 @foreach ($own as $o)
                     @if ($o['state'] !== 'withdrawn')
                         <li><span class="t">{{ $o['day'] }}</span><span class="n"><span
-                                    class="{{ ['accepted' => 'ok', 'declined' => 'bad'][$o['state']] ?? 'todo' }}">{{ __("register.states.{$o['state']}", ['place' => $o['place'], 'reason' => (string) $o['reason']]) }}</span></span>
+                                    class="{{ ['accepted' => 'ok', 'declined' => 'bad'][$o['state']] ?? 'todo' }}">{{ __(
+                                        "register.states.{$o['state']}", ['place' => $o['place'], 'reason' => (string) $o[
+                                        'reason']]) }}</span></span>
                             @if ($o['state'] !== 'declined')
                                 <form method="post" action="{{ route('register.destroy', [$series, $o['id']]) }}">@csrf
-                                    @method('delete')<button class="btn btn-plain">{{ __('register.take_back') }}<span class="visually-hidden">
+                                    @method('delete')<button class="btn btn-plain">{{ __('register.take_back') }}<span
+                                            class="visually-hidden">
                                         {{ $o['day'] }}</span></button></form>@else<span></span>
                             @endif
                         </li>
@@ -46,15 +49,15 @@
                 </p>
             @endif
             <form method="post" action="{{ route('register.store', $series) }}" class="mt-3">@csrf
-                <label for="typed_name">{{ __('register.name') }}</label><input class="form-control mb-2" id="typed_name" name="typed_name" maxlength="160"
-                    autocomplete="name" required value="{{ old('typed_name', $person->name()) }}"
+                <label for="typed_name">{{ __('register.name') }}</label><input class="form-control mb-2" id="typed_name" name="typed_name"
+                    maxlength="160" autocomplete="name" required value="{{ old('typed_name', $person->name()) }}"
                     @error('typed_name') aria-invalid="true" @enderror>
                 @error('typed_name')
                     <div class="invalid" role="alert">{{ $message }}</div>
                 @enderror
-                <label for="typed_email">{{ __('register.email') }}</label><input class="form-control mb-2" id="typed_email" name="typed_email"
-                    type="email" maxlength="160" autocomplete="email" required value="{{ old('typed_email', $person->email) }}"
-                    @error('typed_email') aria-invalid="true" @enderror>
+                <label for="typed_email">{{ __('register.email') }}</label><input class="form-control mb-2" id="typed_email"
+                    name="typed_email" type="email" maxlength="160" autocomplete="email" required
+                    value="{{ old('typed_email', $person->email) }}" @error('typed_email') aria-invalid="true" @enderror>
                 @error('typed_email')
                     <div class="invalid" role="alert">{{ $message }}</div>
                 @enderror

@@ -27,7 +27,8 @@
                 <p>{{ __('begin.files.hint') }}</p>
                 <p><a class="btn btn-side" href="{{ route('import') }}">{{ __('begin.files.import') }}</a></p>
                 <p class="mb-0"><a href="{{ route('begin.sample') }}">{{ __('begin.files.sample') }}</a><br>
-                    <span class="quiet small">{{ __('begin.files.sample_hint') }}</span></p>
+                    <span class="quiet small">{{ __('begin.files.sample_hint') }}</span>
+                </p>
             </x-card>
             <x-card :title="__('begin.demo.title')">
                 <p class="mb-0">{{ __('begin.demo.hint') }}</p>

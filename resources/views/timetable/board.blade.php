@@ -14,11 +14,11 @@
                 <a @class(['pill', 'on' => $year === $y])
                     href="{{ route('board', array_filter(['year' => $y, 'show' => $show])) }}">Y{{ $y }}</a>
             @endforeach
-            <a @class(['pill', 'on' => $show === 'snags'])
-                href="{{ route('board', array_filter(['show' => 'snags', 'year' => $year])) }}">Has snags
+            <a @class(['pill', 'on' => $show === 'snags']) href="{{ route('board', array_filter(['show' => 'snags', 'year' =>
+                $year])) }}">Has snags
                 {{ $totals['snags'] }}</a>
-            <a @class(['pill', 'on' => $show === 'unpublished'])
-                href="{{ route('board', array_filter(['show' => 'unpublished', 'year' => $year])) }}">Not
+            <a @class(['pill', 'on' => $show === 'unpublished']) href="{{ route('board', array_filter(['show' => 'unpublished', 'year' =>
+                $year])) }}">Not
                 published {{ $totals['unpublished'] }}</a>
         </nav>
     </div>

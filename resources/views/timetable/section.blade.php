@@ -133,8 +133,7 @@
                                     @csrf
                                     <x-date name="move_day" label="Day" :in="$term" />
                                     <input class="form-control time" name="move_start" aria-label="Starts at"
-                                        value="{{ old('move_start', \Nomada\Core\Term\TypedTime::format(
-                                            $series->start_minute)) }}">–<input
+                                        value="{{ old('move_start', \Nomada\Core\Term\TypedTime::format($series->start_minute)) }}">–<input
                                         class="form-control time" name="move_end" aria-label="Ends at"
                                         value="{{ old('move_end', \Nomada\Core\Term\TypedTime::format($series->start_minute
                                             + $series->minutes)) }}"><button
@@ -201,8 +200,8 @@
                     <h2>History</h2>
                     <ul class="history">
                         @foreach ($changes as $change)
-                            <li @class(['is-undone' => $change->undone_at])><span
-                                    class="nowrap">{{ $zone->dateAt($change->at->timestamp)->short() }}
+                            <li @class(['is-undone' => $change->undone_at])><span class="nowrap">{{ $zone->dateAt(
+                                $change->at->timestamp)->short() }}
                                     {{ $zone->clock($change->at->timestamp) }}</span><span>{{ $change->person?->shortName()
                                         ?? 'import' }}</span><span>{{ $change->words }}
                                     @if ($change->undone_at)

@@ -8,7 +8,8 @@
     $y = $top;
     $height = $top + array_sum(array_map(fn($r) => WeekPage::ROW * $r['lanes'], $rows)) + 8;
     $last = $days[count($days) - 1]['date'];
-    $here = array_filter(['by' => $by, 'week' => $one ? null : $week, 'day' => $one?->iso(), 'clock' => $clockOf ?: null]) + $filter->query();
+    $here =
+        array_filter(['by' => $by, 'week' => $one ? null : $week, 'day' => $one?->iso(), 'clock' => $clockOf ?: null]) + $filter->query();
     $link = route('timetable', $here) . '&session=';
     $h = WeekPage::ROW - 8;
     $step = fn(int $by_) => $one ? new LocalDate($one->day + $by_) : null;
@@ -32,16 +33,20 @@
                 @endif
             @else
                 @if ($week > 1)
-                    <a class="pill" href="{{ route('timetable', ['week' => $week - 1, 'by' => $by] + $filter->query()) }}">‹ {{ $week - 1 }}</a>
+                    <a class="pill" href="{{ route('timetable', ['week' => $week - 1, 'by' => $by] + $filter->query()) }}">‹
+                        {{ $week - 1 }}</a>
                 @endif
                 @if ($week < $weeks)
-                    <a class="pill" href="{{ route('timetable', ['week' => $week + 1, 'by' => $by] + $filter->query()) }}">{{ $week + 1 }} ›</a>
+                    <a class="pill"
+                        href="{{ route('timetable', ['week' => $week + 1, 'by' => $by] + $filter->query()) }}">{{ $week + 1 }} ›</a>
                 @endif
             @endif
             <a @class(['pill', 'on' => !$one]) href="{{ route('timetable', ['week' => $week, 'by' => $by] + $filter->query()) }}">Week</a>
             <a @class(['pill', 'on' => (bool) $one])
-                href="{{ route('timetable', ['day' => ($one ?? new LocalDate(max($monday->day, min($last->day, $today))))->iso(), 'by' =>
-                    $by] + $filter->query()) }}">Day</a>
+                href="{{ route(
+                    'timetable',
+                    ['day' => ($one ?? new LocalDate(max($monday->day, min($last->day, $today))))->iso(), 'by' => $by] + $filter->query(),
+                ) }}">Day</a>
             <span class="mx-1"></span>
             @foreach (['teacher', 'section', 'year'] as $b)
                 <a @class(['pill', 'on' => $by === $b]) href="{{ route('timetable', ['by' => $b] + $here) }}">By {{ $b }}</a>
@@ -151,8 +156,10 @@
                                     y="{{ $by_ + 31 }}">{{ Str::limit($b['times'] . ($b['note'] === '' ? '' : " {$b['note']}"), (int) max(
                                         11, ($b['width'] - 10) / 5.4), '…') }}</text>@else<text
                                         class="short" x="{{ $cx }}" y="{{ $cy }}"
-                                        transform="rotate(-90 {{ $cx }} {{ $cy }})"
-                                        text-anchor="middle" @if (mb_strlen($b['code']) > 6) textLength="{{ $h - 3 }}" lengthAdjust="spacingAndGlyphs" @endif>{{ mb_substr($b['code'], 0, 8) }}</text>
+                                        transform="rotate(-90 {{ $cx }} {{ $cy }})" text-anchor="middle"
+                                        @if (mb_strlen($b[
+                                            'code']) > 6) textLength="{{ $h - 3 }}" lengthAdjust="spacingAndGlyphs" @endif>{{ mb_substr($b[
+                                            'code'], 0, 8) }}</text>
                                     @endif @if ($b['wrong'] !== null)
                                         <path class="cross" d="M{{ $bx + $b['width'] / 2 - 3.5 }} {{ $by_ - 4 }}l7 7m0-7l-7 7" />
                                     @elseif ($b['kind'] !== '')

@@ -4,9 +4,14 @@ use Nomada\Core\Interchange\Calendar\MailedCalendar;
 use Nomada\Core\Interchange\Calendar\Reply;
 
 /** An iTIP reply; `event` are further lines of its one event. */
-function reply(string $partstat, string $event = '', string $method = 'REPLY', string $who = 'Galia@School.example'): string
-{
-    return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//y//EN\r\nMETHOD:$method\r\nBEGIN:VEVENT\r\nUID:s-1@nomada\r\n".
+function reply(
+    string $partstat,
+    string $event = '',
+    string $method = 'REPLY',
+    string $who = 'Galia@School.example',
+): string {
+    return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//y//EN\r\nMETHOD:$method\r\nBEGIN:VEVENT\r\n"
+        ."UID:s-1@nomada\r\n".
         "DTSTAMP:20270209T080000Z\r\n{$event}ATTENDEE;CN=Galia;PARTSTAT=$partstat:MAILTO:$who\r\n".
         "END:VEVENT\r\nEND:VCALENDAR\r\n";
 }
@@ -16,7 +21,10 @@ function plainly(?array $replies): ?array
 {
     return $replies === null
         ? null
-        : array_map(fn (Reply $r): array => [$r->uid, $r->address, $r->answer->value, $r->session, $r->at], $replies);
+        : array_map(
+            fn (Reply $r): array => [$r->uid, $r->address, $r->answer->value, $r->session, $r->at],
+            $replies,
+        );
 }
 
 test('an answer is read as it was given', function (string $text, ?array $replies) {
@@ -65,8 +73,14 @@ test('the calendar of a message is found wherever it lies', function (string $me
         "--c\r\nContent-Type: text/calendar\r\n\r\nBEGIN\r\nEND\r\n--c--\r\n--a+b--\r\n",
         "BEGIN\r\nEND",
     ],
-    'no calendar' => ["Content-Type: multipart/mixed; boundary=a\n\n--a\nContent-Type: text/html\n\n<p>\n--a--\n", null],
-    'a boundary that is not there' => ["Content-Type: multipart/mixed; boundary=a\n\nContent-Type: text/calendar\n", null],
+    'no calendar' => [
+        "Content-Type: multipart/mixed; boundary=a\n\n--a\nContent-Type: text/html\n\n<p>\n--a--\n",
+        null,
+    ],
+    'a boundary that is not there' => [
+        "Content-Type: multipart/mixed; boundary=a\n\nContent-Type: text/calendar\n",
+        null,
+    ],
     'parts without end' => [
         implode(
             '',

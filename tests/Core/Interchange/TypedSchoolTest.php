@@ -14,9 +14,11 @@ function typedSchool(array $with = []): array
         'term' => 'Spring',
         'first' => '2027-01-11',
         'last' => '2027-04-23',
-        'sections' => "Marine Science\t8\tNadir\tHaddad\tnadir@school.example\n\nMarine Science;9;Nadir;Haddad;Nadir@school.example\n".
+        'sections' => "Marine Science\t8\tNadir\tHaddad\tnadir@school.example\n\nMarine "
+                ."Science;9;Nadir;Haddad;Nadir@school.example\n".
             "\"Art, drawn\",8,Inés,Belmar,\nClub",
-        'students' => "Galia\tZabalo\tgalia@school.example\t8\nRui, Mestre, , 9\nTeo,Kallas,teo@school.example,8,\"Art, drawn|Club\"",
+        'students' => "Galia\tZabalo\tgalia@school.example\t8\nRui, Mestre, , 9\n".
+            'Teo,Kallas,teo@school.example,8,"Art, drawn|Club"',
     ];
 
     return TypedSchool::files(
@@ -72,7 +74,11 @@ test('what is wrong is said beside its field, with its line', function (array $w
     'no section' => [['sections' => " \n"], 'sections', 'Write at least one section'],
     'half a teacher' => [['sections' => "Art,8\nMaths,8,Nadir"], 'sections', 'Line 2 of the sections needs'],
     'no title' => [['sections' => ',8'], 'sections', 'Line 1 of the sections needs'],
-    'twice' => [['sections' => "Art,8\n\nart,8"], 'sections', 'Line 3 of the sections is there twice: art, year 8.'],
+    'twice' => [
+        ['sections' => "Art,8\n\nart,8"],
+        'sections',
+        'Line 3 of the sections is there twice: art, year 8.',
+    ],
     'half a student' => [['students' => "A,B\nGalia"], 'students', 'Line 2 of the students needs both'],
     'a section that is not there' => [
         ['students' => 'A,B,,8,Physics'],

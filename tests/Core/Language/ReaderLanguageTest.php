@@ -36,6 +36,11 @@ test('what a browser asks for, in its order', function (string $header, array $a
 test('from which side it is read, and what can be a tag', function () {
     expect(array_map(ReaderLanguage::direction(...), ['en', 'es-MX', 'ar', 'HE-il', 'fa']))
         ->toBe(['ltr', 'ltr', 'rtl', 'rtl', 'rtl'])
-        ->and(array_filter(['es', 'es-419', 'zh-Hant-TW', 'i', 'es_ES', 'es-', 'español'], ReaderLanguage::isTag(...)))
+        ->and(
+            array_filter(
+                ['es', 'es-419', 'zh-Hant-TW', 'i', 'es_ES', 'es-', 'español'],
+                ReaderLanguage::isTag(...),
+            ),
+        )
         ->toBe(['es', 'es-419', 'zh-Hant-TW']);
 });

@@ -44,7 +44,12 @@ test('what it was and what it is, on the reader\'s clock', function (
         [ChangeKind::Gone, $tue, null, 'Tue 9 Feb, 09:00–09:47 is not held'],
         [ChangeKind::HeldAfterAll, $tue, $wed, 'Wed 10 Feb, 11:00–11:47 is held after all'],
         [ChangeKind::Moved, $tue, $wed, 'Tue 9 Feb, 09:00–09:47 is now Wed 10 Feb, 11:00–11:47'],
-        [ChangeKind::MakesUp, null, $with(['makesUp' => '2027-02-04']), 'Tue 9 Feb, 09:00–09:47 makes up Thu 4 Feb'],
+        [
+            ChangeKind::MakesUp,
+            null,
+            $with(['makesUp' => '2027-02-04']),
+            'Tue 9 Feb, 09:00–09:47 makes up Thu 4 Feb',
+        ],
         [ChangeKind::Added, null, $tue, 'Tue 9 Feb, 09:00–09:47 is new'],
         [ChangeKind::OtherTeacher, $tue, $with(['teacher' => 'N. H.']), 'Tue 9 Feb, 09:00–09:47 is with N. H.'],
         [ChangeKind::OtherTeacher, $tue, $tue, 'Tue 9 Feb, 09:00–09:47 is with the usual teacher again'],

@@ -72,7 +72,11 @@ function eventOf(SectionFacts $facts): array
     return ['', ''];
 }
 
-test('whatever changes what an event says changes its fingerprint', function (array $series, array $section, array $plan) {
+test('whatever changes what an event says changes its fingerprint', function (
+    array $series,
+    array $section,
+    array $plan,
+) {
     [$print, $body] = eventOf(essenceOf());
     [$otherPrint, $otherBody] = eventOf(essenceOf($series, $section, $plan));
     expect($otherBody)->not->toBe($body)->and($otherPrint)->not->toBe($print);
@@ -87,8 +91,16 @@ test('whatever changes what an event says changes its fingerprint', function (ar
     'title of the section' => [[], ['title' => 'Y8 Boats'], []],
     'doors' => [[], ['door' => new DoorRules(opensBefore: 12)], []],
     'page of the codes' => [[], ['joinPage' => 'https://y.example/join'], []],
-    'own link' => [[], ['readers' => [new Reader('S-1', 'Name S-1', 'student', [7 => 'https://x.example/two'])]], []],
-    'role' => [[], ['readers' => [new Reader('S-1', 'Name S-1', 'observer', [7 => 'https://x.example/join/one'])]], []],
+    'own link' => [
+        [],
+        ['readers' => [new Reader('S-1', 'Name S-1', 'student', [7 => 'https://x.example/two'])]],
+        [],
+    ],
+    'role' => [
+        [],
+        ['readers' => [new Reader('S-1', 'Name S-1', 'observer', [7 => 'https://x.example/join/one'])]],
+        [],
+    ],
     'length' => [[], [], ['minutes' => 48]],
     'start' => [[], [], ['minute' => 601]],
 ]);
@@ -114,55 +126,67 @@ test('whatever one session has of its own does too', function (Particulars $own,
     'another time' => [new Particulars(), 3600],
 ]);
 
-test('a session for chosen students stands with them and with those who teach, and nowhere that all read', function () {
-    $plan = Scenario::plan([2, 4], '2027-01-12', minutes: 47);
-    $sessions = array_slice($plan->sessions(Scenario::term()), 0, 3);
-    $s = $sessions[1];
-    $sessions[1] = new PlannedSession($s->day, $s->start, $s->end, $s->state, null, new Particulars(chosen: [1]));
-    $facts = essenceOf(
-        [
-            'sessions' => $sessions,
-            'belongings' => [
-                'S-1' => new Belonging(1, [new Part(PartRole::Student)]),
-                'S-2' => new Belonging(2, [new Part(PartRole::Student)]),
-                'T-1' => new Belonging(3, [new Part(PartRole::Teacher)]),
+test(
+    'a session for chosen students stands with them and with those who teach, and nowhere that all read',
+    function () {
+        $plan = Scenario::plan([2, 4], '2027-01-12', minutes: 47);
+        $sessions = array_slice($plan->sessions(Scenario::term()), 0, 3);
+        $s = $sessions[1];
+        $sessions[1] = new PlannedSession(
+            $s->day,
+            $s->start,
+            $s->end,
+            $s->state,
+            null,
+            new Particulars(chosen: [1]),
+        );
+        $facts = essenceOf(
+            [
+                'sessions' => $sessions,
+                'belongings' => [
+                    'S-1' => new Belonging(1, [new Part(PartRole::Student)]),
+                    'S-2' => new Belonging(2, [new Part(PartRole::Student)]),
+                    'T-1' => new Belonging(3, [new Part(PartRole::Teacher)]),
+                ],
             ],
-        ],
-        [
-            'readers' => array_map(
-                fn (string $id): Reader => new Reader($id, $id, $id === 'T-1' ? 'teacher' : 'student', []),
-                ['S-1', 'S-2', 'T-1', 'S-3'],
-            ),
-        ],
-    );
-    $n = [];
-    $all = [];
-    foreach (WantedPlacements::of($facts) as $p) {
-        if ($p->place === Place::Calendar) {
-            $n[$p->person] = count((array) $p->fields['sessions']);
-        } else {
-            $all[] = json_encode($p->fields);
+            [
+                'readers' => array_map(
+                    fn (string $id): Reader => new Reader($id, $id, $id === 'T-1' ? 'teacher' : 'student', []),
+                    ['S-1', 'S-2', 'T-1', 'S-3'],
+                ),
+            ],
+        );
+        $n = [];
+        $all = [];
+        foreach (WantedPlacements::of($facts) as $p) {
+            if ($p->place === Place::Calendar) {
+                $n[$p->person] = count((array) $p->fields['sessions']);
+            } else {
+                $all[] = json_encode($p->fields);
+            }
         }
-    }
-    // S-3 was let in by hand and has no part.
-    expect($n)
-        ->toBe(['S-1' => 3, 'S-2' => 2, 'T-1' => 3, 'S-3' => 2])
-        ->and(implode('', $all))
-        ->not->toContain('Thu 14 Jan')
-        ->and(count($facts->series[0]->forAll()))
-        ->toBe(2)
-        ->and(count($facts->series[0]->forAll(true)))
-        ->toBe(2)
-        ->and(count(WantedPlacements::feed($facts)[0]->sessions))
-        ->toBe(2);
-});
+        // S-3 was let in by hand and has no part.
+        expect($n)
+            ->toBe(['S-1' => 3, 'S-2' => 2, 'T-1' => 3, 'S-3' => 2])
+            ->and(implode('', $all))
+            ->not->toContain('Thu 14 Jan')
+            ->and(count($facts->series[0]->forAll()))
+            ->toBe(2)
+            ->and(count($facts->series[0]->forAll(true)))
+            ->toBe(2)
+            ->and(count(WantedPlacements::feed($facts)[0]->sessions))
+            ->toBe(2);
+    },
+);
 
 test('each telling is a post of its own, on the school\'s clock', function () {
     $at = strtotime('2027-02-09 10:00 Europe/Madrid');
     $change = new SessionChange(ChangeKind::Cancelled, 'Marine Science', new ToldSession('k', $at, $at + 2820));
     $posts = array_values(
         array_filter(
-            WantedPlacements::of(essenceOf([], ['tellings' => [new TellingFacts(4, [$change]), new TellingFacts(9, [])]])),
+            WantedPlacements::of(
+                essenceOf([], ['tellings' => [new TellingFacts(4, [$change]), new TellingFacts(9, [])]]),
+            ),
             fn (Placement $p): bool => str_contains($p->key, '/change-'),
         ),
     );

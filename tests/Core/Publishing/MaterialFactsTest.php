@@ -23,7 +23,10 @@ test('a material is a title and an address of the web, of bounded length', funct
 ]);
 
 test('what is typed well is taken as it is, without the spaces around it', function () {
-    $one = MaterialFacts::typed(' '.str_repeat('é', 120).' ', ' https://x.example/'.str_repeat('a', 982).' ');
+    $one = MaterialFacts::typed(
+        ' '.str_repeat('é', 120).' ',
+        ' https://x.example/'.str_repeat('a', 982).' ',
+    );
     expect([mb_strlen($one->title), strlen($one->address), $one->day])->toBe([120, 1000, null]);
     expect(MaterialFacts::typed('Map', 'http://x.example/m')->line())->toBe('Map: http://x.example/m');
     expect((new MaterialFacts('Map', 'http://x', LocalDate::parse('2027-01-14')->day))->line())->toBe(

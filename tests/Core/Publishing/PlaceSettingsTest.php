@@ -60,7 +60,15 @@ test('what is typed well is taken, without spaces and a slash at its end', funct
         'pace' => '0.1',
         'timeout' => '60',
     ]);
-    expect([$place->service, $place->kind, $place->url, $place->user, $place->password, $place->pace, $place->timeout])
+    expect([
+        $place->service,
+        $place->kind,
+        $place->url,
+        $place->user,
+        $place->password,
+        $place->pace,
+        $place->timeout,
+    ])
         ->toBe([Outside::Calendar, PlaceKind::CalDav, 'https://calendar.example/dav', 'me', 'secret', 0.1, 60.0])
         ->and($place->isTemplate())
         ->toBeFalse()

@@ -166,7 +166,7 @@ test('what stands where, of a section with all that a section can have', functio
                 '2027-01-13T09:47:00Z Wed 13 Jan, 10:00–10:47 Madrid · Practical',
                 '2027-01-14T09:47:00Z Thu 14 Jan, 10:00–10:47 Madrid: Tides, with V. Ocampo · Marine Science',
                 '2027-01-20T09:47:00Z Wed 20 Jan, 10:00–10:47 Madrid: Catching up, makes up Tue 19 Jan. Bring a '.
-                    'chart · Marine Science',
+                'chart · Marine Science',
             ],
         ],
         [

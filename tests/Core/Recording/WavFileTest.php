@@ -68,7 +68,14 @@ test('a file is read to its last byte, and as far as it goes', function () {
     }
     // A head of its own is a whole file.
     [$head, $at, $size] = $wav->part(10, 30);
-    expect([strlen($head), $at, $size, substr($head, 0, 4), substr($head, 8, 8), unpack('V', substr($head, 16, 4))[1]])
+    expect([
+        strlen($head),
+        $at,
+        $size,
+        substr($head, 0, 4),
+        substr($head, 8, 8),
+        unpack('V', substr($head, 16, 4))[1],
+    ])
         ->toBe([44, 46, 4, 'RIFF', 'WAVEfmt ', 16])
         ->and($wav->part(30, 10)[2])
         ->toBe(0);

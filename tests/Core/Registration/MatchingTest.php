@@ -222,35 +222,45 @@ const EVIDENCE = [
     'a slip' => ['Galia Zabala', 'g@home.example'],
 ];
 
-test('who has more evidence gets the student, whoever came first, and an account only tells equals apart', function () {
-    $roster = [onRoster(1, 'Galia Zabalo', 'galia@school.example')];
-    $levels = array_keys(EVIDENCE);
-    $of = fn (int $id, string $level, ?int $account): Registrant => new Registrant(
-        $id,
-        EVIDENCE[$level][0],
-        EVIDENCE[$level][1],
-        1,
-        7,
-        $account,
-    );
-    $given = function (Registrant $first, Registrant $second) use ($roster): array {
-        return array_map(
-            fn (Finding $f): bool => $f->entry !== null && $f->verdict !== Verdict::AnotherAccount,
-            (new Matching($roster, ['school.example']))->findings([$first, $second]),
+test(
+    'who has more evidence gets the student, whoever came first, and an account only tells equals apart',
+    function () {
+        $roster = [onRoster(1, 'Galia Zabalo', 'galia@school.example')];
+        $levels = array_keys(EVIDENCE);
+        $of = fn (int $id, string $level, ?int $account): Registrant => new Registrant(
+            $id,
+            EVIDENCE[$level][0],
+            EVIDENCE[$level][1],
+            1,
+            7,
+            $account,
         );
-    };
-    foreach ($levels as $i => $better) {
-        foreach (array_slice($levels, $i + 1) as $worse) {
-            expect($given($of(1, $worse, null), $of(2, $better, null)))->toBe([false, true], "$better before $worse");
-            expect($given($of(1, $worse, 1), $of(2, $better, null)))->toBe([false, true], "$better, account of $worse");
+        $given = function (Registrant $first, Registrant $second) use ($roster): array {
+            return array_map(
+                fn (Finding $f): bool => $f->entry !== null && $f->verdict !== Verdict::AnotherAccount,
+                (new Matching($roster, ['school.example']))->findings([$first, $second]),
+            );
+        };
+        foreach ($levels as $i => $better) {
+            foreach (array_slice($levels, $i + 1) as $worse) {
+                expect($given($of(1, $worse, null), $of(2, $better, null)))->toBe(
+                    [false, true],
+                    "$better before $worse",
+                );
+                expect($given($of(1, $worse, 1), $of(2, $better, null)))->toBe(
+                    [false, true],
+                    "$better, account of $worse",
+                );
+            }
+            expect($given($of(1, $better, 9), $of(2, $better, 1)))->toBe([false, true], "the account at $better");
         }
-        expect($given($of(1, $better, 9), $of(2, $better, 1)))->toBe([false, true], "the account at $better");
-    }
-});
+    },
+);
 
 test('a student is found by what is left of a name with slips in it', function (string $typed, string $name) {
-    expect(verdicts([wants(1, $typed, 'x@home.example')], [onRoster(1, $name, 'y@school.example')]))
-        ->toBe(['check-address 1']);
+    expect(verdicts([wants(1, $typed, 'x@home.example')], [onRoster(1, $name, 'y@school.example')]))->toBe([
+        'check-address 1',
+    ]);
 })->with([
     'the first three letters' => ['Kallas', 'Kalbas'],
     'the last three letters' => ['Bernardina', 'Vernardina'],
@@ -284,16 +294,41 @@ test('of a student who has a place already, or sits in another section, the evid
     ])->toBe($finds);
 })->with([
     'already, by both' => ['Ida Berg', 'ida@school.example', null, ['already 1', true, 'equal', true]],
-    'already, by the address' => ['Nobody Known', 'ida@school.example', null, ['already 1', true, 'different', true]],
+    'already, by the address' => [
+        'Nobody Known',
+        'ida@school.example',
+        null,
+        ['already 1', true, 'different', true],
+    ],
     'already, by the name' => ['Ida Berg', 'i@home.example', null, ['already 1', false, 'equal', false]],
     'a slip is not enough' => ['Ida Bergs', 'i@home.example', null, ['unknown', false, 'different', false]],
     'elsewhere, by both' => ['Teo Kallas', 'teo@school.example', null, ['another-section 2', true, 'equal', true]],
-    'elsewhere, by the address' => ['Who Ever', 'teo@school.example', null, ['another-section 2', true, 'different', true]],
-    'elsewhere, by the name' => ['Teo Kallas', 't@home.example', null, ['another-section 2', false, 'equal', false]],
+    'elsewhere, by the address' => [
+        'Who Ever',
+        'teo@school.example',
+        null,
+        ['another-section 2', true, 'different', true],
+    ],
+    'elsewhere, by the name' => [
+        'Teo Kallas',
+        't@home.example',
+        null,
+        ['another-section 2', false, 'equal', false],
+    ],
     'elsewhere, with a slip' => ['Teo Kalles', 't@home.example', null, ['unknown', false, 'different', false]],
     'of another course' => ['Ana Ferro', 'ana@school.example', null, ['unknown', false, 'different', true]],
-    'given to another, by both' => ['Rui Mestre', 'rui@school.example', 9, ['another-account 3', true, 'equal', true]],
-    'given to another, by the name' => ['Rui Mestre', 'r@home.example', 9, ['another-account 3', false, 'equal', false]],
+    'given to another, by both' => [
+        'Rui Mestre',
+        'rui@school.example',
+        9,
+        ['another-account 3', true, 'equal', true],
+    ],
+    'given to another, by the name' => [
+        'Rui Mestre',
+        'r@home.example',
+        9,
+        ['another-account 3', false, 'equal', false],
+    ],
     'given to another, by the address' => [
         'No Body',
         'rui@school.example',

@@ -41,7 +41,11 @@ test('the last value that is right, and the first that is not', function (
         fn () => new Period('1', 5, 5),
         'periods: The period 1 ends before',
     ],
-    'until midnight' => [fn () => new Period('1', 0, 1440), fn () => new Period('1', 0, 1441), 'periods: The period 1'],
+    'until midnight' => [
+        fn () => new Period('1', 0, 1440),
+        fn () => new Period('1', 0, 1441),
+        'periods: The period 1',
+    ],
     'from midnight' => [fn () => new Period('1', 0, 9), fn () => new Period('1', -1, 9), 'periods: The period 1'],
     'the name of a day plan' => [
         fn () => new DayPlan(str_repeat('ñ', 60), [new Period('1', 0, 1)]),
@@ -73,7 +77,11 @@ test('the last value that is right, and the first that is not', function (
         fn () => LocalDate::of(2200, 1, 1),
         ': There is no date 2200-01-01.',
     ],
-    'a leap day' => [fn () => LocalDate::parse(' 2028-02-29 '), fn () => LocalDate::parse('2027-02-29'), ': There is'],
+    'a leap day' => [
+        fn () => LocalDate::parse(' 2028-02-29 '),
+        fn () => LocalDate::parse('2027-02-29'),
+        ': There is',
+    ],
     'a rotation of two' => [
         fn () => new Rotation(false, 2, true),
         fn () => new Rotation(false, 1, true),
@@ -109,7 +117,11 @@ test('the last value that is right, and the first that is not', function (
         fn () => new Term('T', new LocalDate(20000), new LocalDate(20401), Zone::named('UTC')),
         ': The term "T" is longer',
     ],
-    'a zone' => [fn () => Zone::named(' Europe/Madrid '), fn () => Zone::named('Europe/Nowhere'), ': "Europe/Nowhere"'],
+    'a zone' => [
+        fn () => Zone::named(' Europe/Madrid '),
+        fn () => Zone::named('Europe/Nowhere'),
+        ': "Europe/Nowhere"',
+    ],
     'the first month' => [
         fn () => TypedDate::read('18/1', ...springTerm()),
         fn () => TypedDate::read('18/0', ...springTerm()),
@@ -173,7 +185,10 @@ test('years, weeks and eras are those of PHP\'s own calendar, before 1970 too', 
         $at = new DateTimeImmutable("$iso UTC");
         $day = intdiv($at->getTimestamp(), 86400);
         [$year, $month, $of] = array_map(intval(...), sscanf($iso, '%d-%d-%d'));
-        expect(LocalDate::toDay($year, $month, $of))->toBe($day)->and(LocalDate::partsOf($day))->toBe([$year, $month, $of]);
+        expect(LocalDate::toDay($year, $month, $of))
+            ->toBe($day)
+            ->and(LocalDate::partsOf($day))
+            ->toBe([$year, $month, $of]);
     }
 });
 
@@ -218,12 +233,16 @@ test('minutes beyond the day are of the day before or after, over the change too
 test('the changes of the clock carry what was before them', function () {
     $from = strtotime('2027-03-01 UTC');
     $changes = Zone::named('Europe/Madrid')->changes($from, strtotime('2027-11-30 UTC'));
-    expect(array_map(fn (array $c): array => [gmdate('m-d H:i', $c['at']), ...array_slice(array_values($c), 1)], $changes))
-        ->toBe([
-            ['03-01 00:00', 3600, 3600, 'CET', false],
-            ['03-28 01:00', 7200, 3600, 'CEST', true],
-            ['10-31 01:00', 3600, 7200, 'CET', false],
-        ]);
+    expect(
+        array_map(
+            fn (array $c): array => [gmdate('m-d H:i', $c['at']), ...array_slice(array_values($c), 1)],
+            $changes,
+        ),
+    )->toBe([
+        ['03-01 00:00', 3600, 3600, 'CET', false],
+        ['03-28 01:00', 7200, 3600, 'CEST', true],
+        ['10-31 01:00', 3600, 7200, 'CET', false],
+    ]);
 });
 
 test('a term answers at its edges', function () {

@@ -4,9 +4,7 @@ use Nomada\Core\Timetable\ShortLabels;
 
 test('sections are told apart in few letters', function (array $sections, array $labels) {
     expect(
-        ShortLabels::of(
-            array_map(fn (array $s): array => ['code' => $s[0], 'title' => $s[1]], $sections),
-        ),
+        ShortLabels::of(array_map(fn (array $s): array => ['code' => $s[0], 'title' => $s[1]], $sections)),
     )->toEqual($labels);
 })->with([
     'each has its own code' => [

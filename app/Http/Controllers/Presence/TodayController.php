@@ -53,9 +53,12 @@ final class TodayController extends Controller
         $this->authorize('serve', $section);
         $minutes = (string) $request->query('minutes', '');
 
-        return view(
-            'presence.choose',
-            ['page' => new ChoosePage($section, $start->students($section), ctype_digit($minutes) ? (int) $minutes : 45)],
-        );
+        return view('presence.choose', [
+            'page' => new ChoosePage(
+                $section,
+                $start->students($section),
+                ctype_digit($minutes) ? (int) $minutes : 45,
+            ),
+        ]);
     }
 }

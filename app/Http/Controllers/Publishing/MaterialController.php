@@ -29,7 +29,9 @@ final class MaterialController extends Controller
             [
                 'material_title.*' => __('publishing.materials.title_fault'),
                 'material_address.*' => __('publishing.materials.address_fault'),
-                'material_file.*' => __('publishing.materials.file_fault', ['n' => config('nomada.material_megabytes')]),
+                'material_file.*' => __('publishing.materials.file_fault', [
+                    'n' => config('nomada.material_megabytes'),
+                ]),
                 'material_session.*' => __('publishing.materials.session_fault'),
             ],
         );
@@ -48,8 +50,12 @@ final class MaterialController extends Controller
         return $out($file, $this->person($request));
     }
 
-    public function destroy(Request $request, Section $section, int $material, KeepMaterials $keep): RedirectResponse
-    {
+    public function destroy(
+        Request $request,
+        Section $section,
+        int $material,
+        KeepMaterials $keep,
+    ): RedirectResponse {
         $this->authorize('serve', $section);
         $keep->remove($section, $material, $this->person($request));
 

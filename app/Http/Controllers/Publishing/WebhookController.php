@@ -45,8 +45,6 @@ final class WebhookController extends Controller
     {
         $webhooks->stop($webhook, $this->person($request));
 
-        return redirect()
-            ->route('webhooks')
-            ->with('said', __('places.webhooks.stopped'));
+        return redirect()->route('webhooks')->with('said', __('places.webhooks.stopped'));
     }
 }

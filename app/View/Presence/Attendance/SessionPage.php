@@ -86,7 +86,12 @@ final readonly class SessionPage
             $session,
             $held,
             array_map(
-                fn (Pupil $p): PresenceLine => PresenceLine::of($p, $table->of($held, $p), $early[$p->id] ?? [], $axis),
+                fn (Pupil $p): PresenceLine => PresenceLine::of(
+                    $p,
+                    $table->of($held, $p),
+                    $early[$p->id] ?? [],
+                    $axis,
+                ),
                 $table->pupils,
             ),
             $axis->ticks($zone),

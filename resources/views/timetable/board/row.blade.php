@@ -3,15 +3,21 @@
 <tr class="row-s" tabindex="{{ $first ? 0 : -1 }}" aria-label="{{ $row->name }}">
     @include('timetable.board.name')
     <td class="line-cell">{{ $line->draw($row->days, $row->name, $today, $minute, $row->url()) }}</td>
-    <td><span class="{{ $row->linkTone() }}">{{ __("board.link.{$row->linkState()}", ['n' => $row->status->linked, 'of' =>
-        $row->status->series]) }}</span></td>
-    <td><span class="{{ $row->isRegistered() ? 'ok' : 'todo' }}">{{ __('board.registered', [
-        'n' => $row->status->registered,
-        'of' => $row->status->roster,
-    ]) }}</span></td>
+    <td><span
+            class="{{ $row->linkTone() }}">{{ __("board.link.{$row->linkState()}", ['n' => $row->status->linked, 'of' =>
+                $row->status->series]) }}</span>
+    </td>
+    <td><span
+            class="{{ $row->isRegistered() ? 'ok' : 'todo' }}">{{ __('board.registered', [
+                'n' => $row->status->registered,
+                'of' => $row->status->roster,
+            ]) }}</span>
+    </td>
     @foreach ($row->places() as $place)
-        <td><span class="place">{{ Nomada\App\View\Shape::svg($place->is, $place->title . ': ' . __("board.is.$place->is")) }}{{
-            $place->stands }}</span></td>
+        <td><span
+                class="place">{{ Nomada\App\View\Shape::svg($place->is, $place->title . ': ' . __(
+                    "board.is.$place->is")) }}{{ $place->stands }}</span>
+        </td>
     @endforeach
     <td class="snag">
         @foreach (array_slice($row->shown(), 0, 1) as $snag)

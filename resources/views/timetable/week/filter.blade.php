@@ -1,13 +1,17 @@
 {{-- What of the week is shown. filter: WeekFilter; years; keep: what else stands in the address --}}
 @props(['filter', 'years', 'keep'])
 <details class="more">
-    <summary @class(['pill', 'on' => $filter->isAny()])>{{ $filter->isAny()
-        ? __('week.shown', ['what' => implode(', ', array_filter([
-            $filter->words,
-            $filter->year === '' ? '' : "Y$filter->year",
-            $filter->clashes ? __('week.clashes') : '',
-        ]))])
-        : __('week.show') }}</summary>
+    <summary @class(['pill', 'on' => $filter->isAny()])>
+        {{ $filter->isAny()
+            ? __('week.shown', [
+                'what' => implode(
+                    ', ',
+                    array_filter([$filter->words, $filter->year === '' ? '' : "Y$filter->year", $filter->clashes ? __('week.clashes')
+                        : '']),
+                ),
+            ])
+            : __('week.show') }}
+    </summary>
     <form class="drop" method="get" action="{{ route('timetable') }}">
         @foreach ($keep as $name => $value)
             <input type="hidden" name="{{ $name }}" value="{{ $value }}">
