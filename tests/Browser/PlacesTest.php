@@ -28,7 +28,8 @@ test('what somebody else changed at the course site is seen side by side, and pu
         ->click('tbody tr:nth-child(2) input')
         ->press('Put ours back')
         ->see('All 1 placement stand as they should')
-        ->see('page says something else than the door would');
+        // A job of its own, behind the letters that are on their way.
+        ->see('page says something else than the door would', patience: 45);
     $b->open('/publishing/drift')->click('tbody tr:nth-child(1) input')->press('Keep theirs')->see('Left alone');
     $b->open('/people/S-8-001/look?date=2027-02-23')->see('every place says what the door would');
     expect($b->accessibilityFaults())->toBe([]);

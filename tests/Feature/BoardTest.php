@@ -105,7 +105,7 @@ test('before a school is imported, the coordinator is shown where to begin', fun
     Term::query()->delete();
     app()->forgetScopedInstances();
 
-    $this->actingAs($person)->get('/')->assertRedirect('/term/import');
+    $this->actingAs($person)->get('/')->assertRedirect('/begin');
     $this->get('/term/import')->assertOk()->assertSee('import a school');
 });
 
