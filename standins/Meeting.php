@@ -189,11 +189,13 @@ final readonly class Meeting
             return [];
         }
         $now = $this->now();
+        // Nobody speaks before the teacher is there; both on the room's clock.
+        $from = max($now - self::CAPTIONED, (int) strtotime((string) $since) + $now - time());
         $hour = $now - ($now % 3600);
         $out = [];
         foreach (Sound::cues($this->room, 1000 * ($now - $hour)) as $n => [$from, , $text]) {
             $at = $hour + intdiv($from, 1000);
-            if ($at > $now - self::CAPTIONED) {
+            if ($at >= $from) {
                 $out[] = [
                     'id' => "c$hour-$n",
                     'at' => $at,

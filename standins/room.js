@@ -61,7 +61,11 @@ function renewTalk(part, html) {
 // Times on the reader's own clock.
 function showTimes(within) {
     within.querySelectorAll('time').forEach(time => {
-        time.textContent = new Date(time.dateTime).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+        time.textContent = new Date(time.dateTime).toLocaleTimeString([], {
+            hour: '2-digit',
+            minute: '2-digit',
+            hourCycle: 'h23',
+        });
     });
 }
 
