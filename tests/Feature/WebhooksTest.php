@@ -134,6 +134,10 @@ test('a wrong address is told beside its field, a trial is sent at once, and ten
     webhookAt($this);
     Http::fake(['*' => Http::response('', 200)]);
     $this->post('/publishing/webhooks/'.DB::table('webhooks')->value('id').'/trial');
+    // Whoever waits for it waits for nothing else that is due.
+    app(Webhooks::class)->tell(Webhooks::CHANGED, []);
+    $this->post('/publishing/webhooks/'.DB::table('webhooks')->value('id').'/trial');
+    expect(DB::table('webhook_messages')->whereNotNull('due_at')->pluck('kind')->all())->toBe([Webhooks::CHANGED]);
     Http::assertSent(fn (Request $r): bool => $r->data() == ['type' => 'nomada.trial', 'data' => []] + $r->data());
     for ($n = 1; $n < 10; $n++) {
         webhookAt($this, "https://desk$n.school.example/");

@@ -89,8 +89,7 @@ final readonly class Webhooks
     public function try(int $webhook): void
     {
         abort_if(DB::table('webhooks')->where('id', $webhook)->whereNull('stopped_at')->doesntExist(), 404);
-        $this->write($webhook, self::TRIAL, []);
-        $this->send();
+        $this->send($this->write($webhook, self::TRIAL, []));
     }
 
     /** Sends a message once more, whatever became of it; under its own id, so that its receiver knows it. */
@@ -101,24 +100,26 @@ final readonly class Webhooks
             ->whereIn('webhook_id', DB::table('webhooks')->whereNull('stopped_at')->select('id'))
             ->update(['due_at' => now(), 'arrived_at' => null, 'tries' => 0]);
         abort_if($n === 0, 404);
-        $this->send();
+        $this->send($message);
     }
 
     /**
      * Sends what is due. Each message is held while it is sent, so that two that send at once take different ones; one
      * that dies on the way leaves it due.
      *
+     * @param  int|null  $only  one message, for somebody who waits for it; not what else is due behind it
      * @return array{arrived: int, failed: int}
      */
-    public function send(): array
+    public function send(?int $only = null): array
     {
         $sent = ['arrived' => 0, 'failed' => 0];
         for ($n = 0; $n < self::AT_ONCE; $n++) {
-            $arrived = DB::transaction(function (): ?bool {
+            $arrived = DB::transaction(function () use ($only): ?bool {
                 $message = DB::table('webhook_messages as m')
                     ->join('webhooks as w', 'w.id', '=', 'm.webhook_id')
                     ->whereNull('stopped_at')
                     ->where('due_at', '<=', now())
+                    ->when($only !== null, fn ($q) => $q->where('m.id', $only))
                     ->orderBy('due_at')
                     ->orderBy('m.id')
                     ->lock('for update of m skip locked')
@@ -172,9 +173,9 @@ final readonly class Webhooks
     }
 
     /** @param  array<string, mixed>  $data */
-    private function write(int $webhook, string $kind, array $data): void
+    private function write(int $webhook, string $kind, array $data): int
     {
-        DB::table('webhook_messages')->insert([
+        return DB::table('webhook_messages')->insertGetId([
             'webhook_id' => $webhook,
             'key' => 'msg_'.bin2hex(random_bytes(12)),
             'kind' => $kind,

@@ -51,7 +51,7 @@ final readonly class ReleaseRecording
             if (! $fresh->state->isWhole()) {
                 throw new Fault('It is not ready yet; it can be released then.', 'parts');
             }
-            // What was for chosen students is released to no others.
+            // Everybody, of a session for chosen students, is those.
             $people ??= $fresh->session->chosen;
             $known = array_map(
                 intval(...),

@@ -57,7 +57,11 @@ final readonly class RegisterPage
         $isFree = $each ? $days->isNotEmpty() : $taken->isEmpty();
         $canRegister = $shut === null && $person->can('study') && $isFree;
 
+        $first = $own->first();
+
         return [
+            // The one registration for all sessions, where there is one that holds.
+            'once' => $each || $first === null || $first->state === 'withdrawn' ? null : $this->line($first),
             'series' => $series,
             'section' => $series->section,
             'teacher' => Teachers::of([$series->section_id])[$series->section_id] ?? '',
@@ -66,17 +70,7 @@ final readonly class RegisterPage
             'registering' => $registering,
             'each' => $each,
             'shut' => $shut,
-            'own' => $own
-                ->map(
-                    fn (Registration $r): array => [
-                        'id' => $r->id,
-                        'state' => $r->state,
-                        'day' => $r->only_day === null ? '' : Say::day(LocalDate::parse($r->only_day)),
-                        'reason' => $r->reason,
-                        'place' => $r->state === 'queued' ? $this->place($r) : 0,
-                    ],
-                )
-                ->all(),
+            'own' => $own->map($this->line(...))->all(),
             'link' => $own->contains('state', 'accepted')
                 ? JoinLink::query()
                     ->inForce()
@@ -122,6 +116,18 @@ final readonly class RegisterPage
                         $registering->seats -
                             \Nomada\App\Actions\Registration\DecideRegistration::held($series->id, null),
                     ),
+        ];
+    }
+
+    /** @return array{id: int, state: string, day: string, reason: string|null, place: int} */
+    private function line(Registration $r): array
+    {
+        return [
+            'id' => $r->id,
+            'state' => $r->state,
+            'day' => $r->only_day === null ? '' : Say::day(LocalDate::parse($r->only_day)),
+            'reason' => $r->reason,
+            'place' => $r->state === 'queued' ? $this->place($r) : 0,
         ];
     }
 

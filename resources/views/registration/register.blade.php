@@ -1,4 +1,3 @@
-@php $once = !$each && $own !== [] && $own[0]['state'] !== 'withdrawn' ? $own[0] : null; @endphp
 <x-app :title="__('register.title', ['section' => $section->name()])">
     <div class="phone">
         <p class="over-title mb-0">{{ $section->name() }}{{ $teacher === '' ? '' : ' · ' . $teacher }}</p>
