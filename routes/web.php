@@ -28,6 +28,7 @@ use Nomada\App\Http\Controllers\Publishing\PlacesController;
 use Nomada\App\Http\Controllers\Publishing\PublishingController;
 use Nomada\App\Http\Controllers\Publishing\ReminderController;
 use Nomada\App\Http\Controllers\Publishing\RunController;
+use Nomada\App\Http\Controllers\Publishing\ShowingController;
 use Nomada\App\Http\Controllers\Publishing\WebhookController;
 use Nomada\App\Http\Controllers\Registration\DeskController;
 use Nomada\App\Http\Controllers\Registration\LetterController;
@@ -531,6 +532,15 @@ Route::middleware('auth')->group(function (): void {
 
     Route::middleware('can:coordinate')->group(function (): void {
         Route::get('/publishing/places', [PlacesController::class, 'show'])->name('places');
+        Route::get('/publishing/showing', [ShowingController::class, 'school'])->name('showing');
+        Route::put('/publishing/showing', [ShowingController::class, 'keepSchool'])->name('showing.keep');
+        Route::get('/publishing/showing/{section}', [ShowingController::class, 'section'])->name('showing.section');
+        Route::put('/publishing/showing/{section}', [ShowingController::class, 'keepSection'])->name(
+            'showing.section.keep',
+        );
+        Route::delete('/publishing/showing/{section}', [ShowingController::class, 'reset'])->name(
+            'showing.section.reset',
+        );
         Route::get('/term/roster', [FeedController::class, 'roster'])->name('roster');
         Route::put('/publishing/places/{service}', [PlacesController::class, 'update'])->name('places.update');
         Route::put('/publishing/places/{service}/trial', [PlacesController::class, 'try'])->name('places.try');
@@ -564,8 +574,10 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/people/{sourcedId}/disabled', [PersonController::class, 'disable'])->name('person.disabled');
         Route::delete('/people/{sourcedId}/disabled', [PersonController::class, 'enable'])->name('person.enabled');
         Route::get('/registration/letters', [TemplateController::class, 'show'])->name('letters');
-        Route::put('/registration/letters/{kind}', [TemplateController::class, 'update'])->name('letters.update');
-        Route::delete('/registration/letters/{kind}', [TemplateController::class, 'destroy'])->name(
+        Route::put('/registration/letters/{kind}/{language}', [TemplateController::class, 'update'])->name(
+            'letters.update',
+        );
+        Route::delete('/registration/letters/{kind}/{language}', [TemplateController::class, 'destroy'])->name(
             'letters.destroy',
         );
         Route::get('/joining/presets', [JoiningController::class, 'presets'])->name('presets');

@@ -39,44 +39,84 @@ final readonly class CourseSite
             : Answer::json(200, ['section' => $section, 'items' => $items]);
     }
 
-    /** @param  list<array<string, mixed>>  $items */
-    private function page(Request $request, array $items): Answer
+    /** @param  list<array<string, mixed>>  $plain */
+    private function page(Request $request, array $plain): Answer
     {
-        usort(
-            $items,
-            fn (array $a, array $b): int => [$a['block'] === 'pinned' ? 0 : 1, (int) $a['block']] <=> [
-                $b['block'] === 'pinned' ? 0 : 1,
-                (int) $b['block'],
-            ],
+        $items = array_filter(
+            array_map(fn (array $one): Posted => new Posted($one), $plain),
+            fn (Posted $one): bool => $one->isShown($request->at()),
         );
         $html = $items === [] ? '<p>Nothing has been put on this page yet.</p>' : '';
-        foreach ($items as $item) {
-            $fields = (array) $item['fields'];
-            unset($fields['Title'], $fields['Week'], $fields['Begins']);
-            if ($item['block'] === 'pinned') {
-                $fields =
-                    (isset($fields['Sessions'])
-                        ? ['Next' => $this->turn((array) $fields['Sessions'], $request->at())]
-                        : []) + array_diff_key($fields, ['Sessions' => 1]);
-                $html .=
-                    '<section class="pinned"><h2>'.
-                    Page::text((string) $item['title']).
-                    '</h2>'.
-                    Page::fields($fields).
-                    '</section>';
+        $past = '';
+        foreach ($this->inOrder(array_values($items)) as $item) {
+            $begins = $item->field('begins');
+            $isPast =
+                is_string($begins) &&
+                strtotime($begins) + 7 * 86400 < $request->at() &&
+                ! str_starts_with($item->setting('position'), 'after ');
+            if ($isPast) {
+                $past .= $this->item($item, $request->at());
             } else {
-                $html .=
-                    '<section><h2>Week '.
-                    Page::text((string) $item['block']).
-                    '</h2><h3>'.
-                    Page::text((string) $item['title']).
-                    '</h3>'.
-                    Page::fields($fields).
-                    '</section>';
+                $html .= $this->item($item, $request->at());
             }
         }
+        $html .= $past === '' ? '' : "<h2>Past</h2>$past";
 
         return Answer::page(Page::of($request->query['title'] ?? 'Course page', $html, 'Course site'));
+    }
+
+    /**
+     * On top what stands there, then a block a week; what stands after an item follows it, wherever that stands.
+     *
+     * @param  list<Posted>  $items
+     * @return list<Posted>
+     */
+    private function inOrder(array $items): array
+    {
+        $ids = array_map(fn (Posted $one): string => $one->item(), $items);
+        $rank = fn (Posted $one): array => [
+            $one->block() === 'pinned' ? 0 : 1,
+            $one->setting('position') === 'top' ? 0 : 1,
+            (int) $one->block(),
+        ];
+        usort($items, fn (Posted $a, Posted $b): int => $rank($a) <=> $rank($b));
+        $out = $following = [];
+        foreach ($items as $one) {
+            $after = substr((string) strstr($one->setting('position'), ' '), 1);
+            // What it stood after is gone: then it stands where it would without.
+            if ($after !== '' && $after !== $one->item() && in_array($after, $ids, true)) {
+                $following[$after][] = $one;
+            } else {
+                $out[] = $one;
+            }
+        }
+        $all = [];
+        foreach ($out as $one) {
+            $all = [...$all, $one, ...$following[$one->item()] ?? []];
+        }
+
+        return $all;
+    }
+
+    private function item(Posted $item, int $at): string
+    {
+        if ($item->block() !== 'pinned') {
+            return '<section><h2>Week '.
+                Page::text($item->block()).
+                '</h2><h3>'.
+                Page::text($item->title()).
+                '</h3>'.
+                Page::fields($item->without('title', 'week', 'begins')).
+                '</section>';
+        }
+        $turns = $item->field('sessions');
+        $next = is_array($turns) ? ['Next' => $this->turn($turns, $at)] : [];
+
+        return '<section class="pinned"><h2>'.
+            Page::text($item->title()).
+            '</h2>'.
+            Page::fields($next + $item->without('title', 'sessions')).
+            '</section>';
     }
 
     /**

@@ -7,6 +7,12 @@ namespace Nomada\Standins;
 /** The stream server: posts to a section, by an idempotency key, readable as a page and as Atom (RFC 4287). */
 final readonly class StreamServer
 {
+    private const ANSWERS = [
+        'nobody' => '<p>Nobody can answer.</p>',
+        'answers' => '<p>Students can answer.</p>',
+        'posts' => '<p>Students can answer, and post.</p>',
+    ];
+
     public function __construct(private Store $store)
     {
     }
@@ -84,18 +90,23 @@ final readonly class StreamServer
     private function page(Request $request, string $section): Answer
     {
         $html = '';
+        $reader = $request->query['reader'] ?? '';
         foreach ($this->posts($section) as $row) {
-            $post = (array) $row['post'];
-            $fields = (array) ($post['fields'] ?? []);
-            $text = (string) ($fields['Text'] ?? '');
-            unset($fields['Title'], $fields['Text']);
+            $post = new Posted((array) $row['post']);
+            $for = $post->readers();
+            if ($reader !== '' && $for !== null && ! in_array($reader, $for, true)) {
+                continue;
+            }
+            $text = $post->field('text');
             $html .=
                 '<article><h2>'.
-                Page::text((string) ($post['title'] ?? '')).
+                Page::text($post->title()).
                 '</h2><p>'.
-                Page::text($text).
+                Page::text(is_string($text) ? $text : '').
                 '</p>'.
-                Page::fields($fields).
+                Page::fields($post->without('title', 'text')).
+                ($for === null ? '' : '<p>For '.count($for).' students.</p>').
+                (self::ANSWERS[$post->setting('answers')] ?? '').
                 '</article>';
         }
 

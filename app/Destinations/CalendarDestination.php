@@ -83,8 +83,8 @@ final class CalendarDestination implements Destination
         $first = $events[0] ?? null;
 
         return [
-            FieldWords::of('event') => (string) $first?->summary,
-            FieldWords::of('sessions') => array_map(
+            'event' => (string) $first?->summary,
+            'sessions' => array_map(
                 fn (ServedEvent $e): string => $zone->dateAt($e->start)->short().
                     ', '.
                     $zone->clock($e->start).
@@ -94,7 +94,7 @@ final class CalendarDestination implements Destination
                     $zone->place(),
                 $events,
             ),
-            FieldWords::of('link') => (string) $first?->link,
+            'link' => (string) $first?->link,
         ];
     }
 

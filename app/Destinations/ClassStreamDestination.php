@@ -83,7 +83,7 @@ final class ClassStreamDestination extends JsonDestination
     protected static function body(Placement $wanted): string
     {
         return (string) json_encode(
-            ['title' => $wanted->fields['title'], 'fields' => FieldWords::fields($wanted)],
+            FieldWords::body($wanted),
             JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         );
     }

@@ -37,7 +37,7 @@ final class CoursePageDestination extends JsonDestination
         foreach ((array) $answer->json('items') as $item) {
             $key = (string) ($item['item'] ?? '');
             $body = json_encode(
-                array_intersect_key((array) $item, ['title' => 1, 'block' => 1, 'fields' => 1]),
+                array_diff_key((array) $item, ['item' => 1, 'etag' => 1]),
                 JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
             );
             $out[$key] = new Found($key, (string) ($item['etag'] ?? ''), (string) $body);
@@ -56,11 +56,7 @@ final class CoursePageDestination extends JsonDestination
     protected static function body(Placement $wanted): string
     {
         return (string) json_encode(
-            [
-                'title' => $wanted->fields['title'],
-                'block' => $wanted->fields['week'] ?? 'pinned',
-                'fields' => FieldWords::fields($wanted),
-            ],
+            FieldWords::body($wanted) + ['block' => $wanted->fields['week'] ?? 'pinned'],
             JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         );
     }

@@ -43,6 +43,6 @@ interface Destination
     /** Whether what stands there means what ought to. */
     public function means(Found $found, Placement $wanted): bool;
 
-    /** @return array<string, string|list<string>> what a person reads there, under the words that stand there */
+    /** @return array<string, string|list<string>> what a person reads there, by the fields' codes */
     public function words(Found $found): array;
 }

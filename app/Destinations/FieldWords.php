@@ -4,32 +4,83 @@ declare(strict_types=1);
 
 namespace Nomada\App\Destinations;
 
+use Illuminate\Support\Facades\Lang;
+use Nomada\Core\Publishing\FieldChange;
 use Nomada\Core\Publishing\Placement;
 
-/** What the fields of a placement are called where people read them. */
+/** What the fields of a placement are called where people read them, and what those say that are for the place. */
 final class FieldWords
 {
     /**
      * @param  string  $code  "link", or "link 12" of one of several series
      * @param  array<int, string>  $of  the series' titles by id
+     * @param  string|null  $language  of whoever reads the page where null
      */
-    public static function of(string $code, array $of = []): string
+    public static function of(string $code, array $of = [], ?string $language = null): string
     {
         [$field, $series] = explode(' ', $code) + ['', ''];
         $title = $of[(int) $series] ?? null;
-        $words = (string) __("places.fields.$field");
+        // What somebody else has put there has names of its own.
+        $words = Lang::has("published.fields.$field") ? (string) __("published.fields.$field", [], $language) : $code;
 
-        return $title === null ? $words : (string) __('places.of_series', ['field' => $words, 'series' => $title]);
+        return $title === null
+            ? $words
+            : (string) __('published.of_series', ['field' => $words, 'series' => $title], $language);
     }
 
-    /** @return array<string, string|list<string>> the fields under their words */
+    /**
+     * What a field says to people: those for the place hold codes.
+     *
+     * @param  string|list<string>  $value
+     * @return string|list<string>
+     */
+    public static function value(string $code, string|array $value): string|array
+    {
+        if ($code === 'for') {
+            return (string) __('published.settings.for', ['n' => count((array) $value)]);
+        }
+        if (is_array($value) || ! in_array($code, ['position', 'answers'], true)) {
+            return $value;
+        }
+        [$kind, $item] = explode(' ', $value, 2) + ['', ''];
+
+        return (string) __("published.settings.$code.$kind", ['item' => $item]);
+    }
+
+    /** What a field said before, or says after a change. */
+    public static function changed(FieldChange $change, string $text): string
+    {
+        $value = $text === '' ? '' : self::value($change->field, $change->field === 'for' ? explode("\n", $text) : $text);
+
+        return is_string($value) ? $value : $text;
+    }
+
+    /** @return array<string, string|list<string>> what is read, under its words in the placement's language */
     public static function fields(Placement $placement): array
     {
         $out = [];
-        foreach ($placement->fields as $code => $value) {
-            $out[self::of($code, $placement->of)] = $value;
+        foreach ($placement->read() as $code => $value) {
+            $out[self::of($code, $placement->of, $placement->language)] = $value;
         }
 
         return $out;
+    }
+
+    /**
+     * What is sent of a placement as JSON: what is read under its words, the codes of these in the same order, and
+     * what the place does with it.
+     *
+     * @return array<string, mixed>
+     */
+    public static function body(Placement $placement): array
+    {
+        $settings = $placement->settings();
+
+        return [
+            'title' => $placement->fields['title'],
+            'language' => $placement->language,
+            'codes' => array_keys($placement->read()),
+            'fields' => self::fields($placement),
+        ] + ($settings === [] ? [] : ['settings' => $settings]);
     }
 }

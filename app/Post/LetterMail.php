@@ -13,6 +13,7 @@ use Illuminate\Mail\Mailables\Headers;
 use Illuminate\Support\Facades\URL;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Term\Role;
+use Nomada\App\Queries\Templates;
 
 /** One letter as a MIME message: HTML and text, the timetable attached, to one person only. */
 final class LetterMail extends Mailable
@@ -47,6 +48,7 @@ final class LetterMail extends Mailable
                 'words' => $this->text,
                 'paragraphs' => preg_split('/\n{2,}/', $this->text) ?: [],
                 'stop' => $this->stop(),
+                'language' => Templates::languageOf($this->letter->person),
             ],
         );
     }

@@ -25,11 +25,14 @@ use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Interchange\Calendar\Invitee;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Language\Phrases;
 use Nomada\Core\Post\LetterKind;
+use Nomada\Core\Post\Template;
 use Nomada\Core\Publishing\ChangeWords;
 use Nomada\Core\Publishing\SessionChange;
 use Nomada\Core\Publishing\WantedPlacements;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SessionState;
 
 /**
@@ -84,7 +87,7 @@ final readonly class LetterWriter
         $section = $series->section;
         $school = $section->term->school;
         $phone = $this->own($letter, LinkKind::Series);
-        [$subject, $text] = Templates::of($letter->kind)->write(
+        [$subject, $text] = $this->template($letter)->write(
             $letter->values + [
                 'name' => $letter->to_name,
                 'class' => $section->name(),
@@ -98,16 +101,20 @@ final readonly class LetterWriter
                         : $registration->daysAlike(),
                 ),
                 'link' => (string) $link?->address(),
-                'phone' => $phone === null ? 'not set up' : "$phone->dial_in, PIN $phone->pin",
+                'phone' => $phone === null
+                        ? $this->say($letter, 'no_phone')
+                        : $this->phrases($letter)->say('phone', [
+                            'number' => (string) $phone->dial_in,
+                            'pin' => (string) $phone->pin,
+                        ]),
                 'page' => route('register', $letter->series_id),
                 'child' => '',
                 'change' => $this->changes($letter, $series),
                 'until' => $pass?->endsAt() === null
                         ? ''
-                        : $section->term
-                            ->calendar()
-                            ->zone->dateAt((int) $pass->endsAt() - 1)
-                            ->short(),
+                        : $this->phrases($letter)->day(
+                            $section->term->calendar()->zone->dateAt((int) $pass->endsAt() - 1),
+                        ),
             ],
         );
 
@@ -130,11 +137,11 @@ final readonly class LetterWriter
         $person = $pass->person;
         $school = (string) School::query()->orderBy('id')->value('name');
         $until = (int) $pass->expires_at->timestamp;
-        [$subject, $text] = Templates::of($letter->kind)->write([
+        [$subject, $text] = $this->template($letter)->write([
             'name' => $letter->to_name,
             'school' => $school,
             'link' => $pass->address(),
-            'until' => $person->zone()->dateAt($until)->short().' '.$person->zone()->clock($until),
+            'until' => $this->at($letter, $person->zone(), $until),
             'sign_in' => $person->signsInBy(),
         ]);
 
@@ -163,27 +170,25 @@ final readonly class LetterWriter
             return null;
         }
         $zone = $reader->zone();
-        $at = fn (Session $s): string => $zone->dateAt((int) $s->starts_at->timestamp)->short().
-            ' '.
-            $zone->clock((int) $s->starts_at->timestamp);
+        $at = fn (Session $s): string => $this->at($letter, $zone, (int) $s->starts_at->timestamp);
         $released = DB::table('recordings')
             ->whereIn('session_id', $sessions->modelKeys())
             ->where('state', 'released')
             ->pluck('id', 'session_id');
         $school = $first->series->section->term->school->name;
-        [$subject, $text] = Templates::of($letter->kind)->write([
+        [$subject, $text] = $this->template($letter)->write([
             'name' => $letter->to_name,
             'child' => $student->name(),
             'school' => $school,
             'class' => $first->series->section->name(),
             'when' => $at($first),
             'missed' => $sessions
-                ->map(function (Session $s) use ($at, $released): string {
+                ->map(function (Session $s) use ($at, $released, $letter): string {
                     $topic = $s->title ?? $s->topic;
 
                     return "{$s->series->section->name()}, {$at($s)}".
                         ($topic === null ? '' : ": $topic").
-                        (isset($released[$s->id]) ? '. It was recorded; the recording can be seen now.' : '');
+                        (isset($released[$s->id]) ? $this->say($letter, 'recorded') : '');
                 })
                 ->implode("\n"),
             'page' => match (true) {
@@ -203,7 +208,7 @@ final readonly class LetterWriter
         $zone = $letter->person?->zone() ?? $series->section->term->calendar()->zone;
         $changes = array_map(SessionChange::from(...), (array) json_decode($told->changes ?? '[]', true));
 
-        return implode("\n", ChangeWords::lines(array_values($changes), $zone));
+        return implode("\n", (new ChangeWords($this->phrases($letter)))->lines(array_values($changes), $zone));
     }
 
     /** Null where all of them have begun, or are not held any more. */
@@ -225,14 +230,12 @@ final readonly class LetterWriter
         $lines = $sessions->map(
             fn (Session $s): string => $s->series->section->name().
                 ', '.
-                $zone->dateAt((int) $s->starts_at->timestamp)->short().
-                ' '.
-                $zone->clock((int) $s->starts_at->timestamp).
+                $this->at($letter, $zone, (int) $s->starts_at->timestamp).
                 '–'.
                 $zone->clock((int) $s->ends_at->timestamp),
         );
         $school = $first->series->section->term->school->name;
-        [$subject, $text] = Templates::of($letter->kind)->write([
+        [$subject, $text] = $this->template($letter)->write([
             'name' => $letter->to_name,
             'school' => $school,
             'sessions' => $lines->implode("\n"),
@@ -241,6 +244,29 @@ final readonly class LetterWriter
 
         // A subject has one line.
         return new LetterMail($letter, strtok($subject, "\n") ?: $subject, $text, $school, null);
+    }
+
+    /** In the language of whoever gets it; a guest's is not known, and is the school's. */
+    private function template(Letter $letter): Template
+    {
+        return Templates::of($letter->kind, Templates::languageOf($letter->person));
+    }
+
+    private function phrases(Letter $letter): Phrases
+    {
+        return Templates::phrases(Templates::languageOf($letter->person));
+    }
+
+    /** "Thu 18 Feb 09:00", in the letter's language. */
+    private function at(Letter $letter, Zone $zone, int $instant): string
+    {
+        return $this->phrases($letter)->day($zone->dateAt($instant)).' '.$zone->clock($instant);
+    }
+
+    /** @param  array<string, string>  $with */
+    private function say(Letter $letter, string $part, array $with = []): string
+    {
+        return (string) __("letters.parts.$part", $with, Templates::languageOf($letter->person));
     }
 
     private function own(Letter $letter, LinkKind $kind): ?JoinLink
@@ -272,18 +298,17 @@ final readonly class LetterWriter
             ->take(max(3, count($days)));
 
         return $ahead->isEmpty()
-            ? 'none is left'
-            : $ahead
-                ->map(
-                    fn (Session $s): string => $zone->dateAt((int) $s->starts_at->timestamp)->short().
-                        ' '.
-                        $zone->clock((int) $s->starts_at->timestamp).
-                        '–'.
-                        $zone->clock((int) $s->ends_at->timestamp),
-                )
-                ->implode('; ').
-                    ' in '.
-                    $zone->place();
+            ? $this->say($letter, 'none_left')
+            : $this->say($letter, 'when', [
+                'sessions' => $ahead
+                    ->map(
+                        fn (Session $s): string => $this->at($letter, $zone, (int) $s->starts_at->timestamp).
+                            '–'.
+                            $zone->clock((int) $s->ends_at->timestamp),
+                    )
+                    ->implode('; '),
+                'place' => $zone->place(),
+            ]);
     }
 
     /** The timetable as an iTIP message; null where the letter is of no timetable. */
@@ -309,7 +334,12 @@ final readonly class LetterWriter
         $facts = $this->facts->for([$series->section_id], true)[$series->section_id];
         // Guardians get no link of the child's; everybody else has their own in it.
         $events = array_filter(
-            WantedPlacements::feed($facts, ($student ?? $letter->person)?->sourced_id, $student === null),
+            WantedPlacements::feed(
+                $facts,
+                ($student ?? $letter->person)?->sourced_id,
+                $student === null,
+                Templates::languageOf($letter->person),
+            ),
             fn (EventSeries $e): bool => $e->uid === $series->uid,
         );
         // Under the calendar's own UID and with all of their sessions, so that the two are one event there.
@@ -378,7 +408,7 @@ final readonly class LetterWriter
             $section->sourced_id,
         );
         $school = $section->term->school->name;
-        [$subject, $text] = Templates::of($letter->kind)->write(
+        [$subject, $text] = $this->template($letter)->write(
             $letter->values + [
                 'name' => $letter->to_name,
                 'class' => $section->name(),

@@ -11,7 +11,6 @@ use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
-use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Registration\Registering;
 use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Term\Zone;
@@ -24,7 +23,7 @@ use stdClass;
  *
  * Subjects: `series:ID` (title and plan), `told:ID` and `place:ID` (of a session), `door:ID` and `door:ID:SESSION` (of
  * a series, and of one session), `registering:ID` (how students get into a series), `preset:KEY`,
- * `letter:KIND`, `hours:ID` and `rotation:ID` (of a term).
+ * `letter:KIND:LANGUAGE`, `hours:ID` and `rotation:ID` (of a term).
  */
 final class Drawn
 {
@@ -51,7 +50,7 @@ final class Drawn
             'told', 'place' => self::session($kind, (int) $id),
             'door' => self::door((int) $id, $more === '' ? null : (int) $more),
             'preset' => self::preset($id),
-            'letter' => self::letter($id),
+            'letter' => self::letter($id, $more),
             'registering' => self::registering((int) $id),
             'hours', 'rotation' => self::term($kind, (int) $id),
             default => null,
@@ -82,7 +81,7 @@ final class Drawn
      */
     public static function last(string $subject): ?array
     {
-        [$kind, $id] = explode(':', $subject.':');
+        [$kind, $id, $more] = explode(':', $subject.'::');
         $series = in_array($kind, ['told', 'place'], true)
             ? (int) DB::table('sessions')->where('id', (int) $id)->value('series_id')
             : (int) $id;
@@ -91,13 +90,14 @@ final class Drawn
             'door', 'registering' => self::line('audit_log', 'series_id', $series),
             'hours', 'rotation' => self::line('term_changes', 'term_id', (int) $id),
             'preset' => self::line('audit_log', 'kind', 'door'),
-            'letter' => DB::table('letter_templates')
+            'letter' => DB::table('templates')
                 ->leftJoin('people', 'people.id', '=', 'updated_by')
                 ->where('kind', $id)
+                ->where('templates.language', $more)
                 ->first([
                     'given_name',
                     'family_name',
-                    DB::raw('extract(epoch from letter_templates.updated_at)::bigint as at'),
+                    DB::raw('extract(epoch from templates.updated_at)::bigint as at'),
                     DB::raw("'' as words"),
                 ]),
             default => null,
@@ -208,13 +208,13 @@ final class Drawn
     }
 
     /** @return array<string, string>|null */
-    private static function letter(string $kind): ?array
+    private static function letter(string $kind, string $language): ?array
     {
-        $known = LetterKind::tryFrom($kind);
-        if ($known === null) {
+        $known = Templates::kind($kind);
+        if ($known === null || ! in_array($language, Templates::languages(), true)) {
             return null;
         }
-        $template = Templates::of($known);
+        $template = Templates::of($known, $language);
 
         return ['subject' => $template->subject, 'text' => $template->text];
     }

@@ -18,6 +18,7 @@ use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Publishing\DropInFacts;
 use Nomada\Core\Publishing\MaterialFacts;
+use Nomada\Core\Publishing\PublishedWords;
 use Nomada\Core\Publishing\Reader;
 use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\SeriesFacts;
@@ -34,6 +35,9 @@ final class SectionFactsQuery
 {
     /** @var array<string, Preset>|null */
     private ?array $presets = null;
+
+    /** @var array<string, PublishedWords>|null */
+    private ?array $words = null;
 
     /**
      * @param  list<int>  $ids
@@ -74,6 +78,9 @@ final class SectionFactsQuery
         $tellings = $this->tellings($ids);
         $materials = $this->materials($ids);
         $chosen = $this->chosen(array_merge(...array_values($series)));
+        $showings = Showings::of($ids);
+        $words = $this->words ??= Templates::published();
+        $school = (string) DB::table('schools')->orderBy('id')->value('name');
         $rooms = DropInRoom::query()
             ->whereIn('section_id', $ids)
             ->where('is_hidden', false)
@@ -129,6 +136,9 @@ final class SectionFactsQuery
                 ),
                 $tellings[$id] ?? [],
                 $materials[$id] ?? [],
+                $words,
+                $showings[$id],
+                $school,
             );
         }
 
@@ -258,6 +268,8 @@ final class SectionFactsQuery
                     'people.sourced_id',
                     'given_name',
                     'family_name',
+                    'people.language',
+                    'roster_language',
                 ]) as $row
         ) {
             $out[(int) $row->section_id][] = $row;
@@ -381,7 +393,7 @@ final class SectionFactsQuery
             $elsewhere,
             $this->rules($series)->hiddenOutside,
             $belongings,
-            $series->stretches()->sentence(),
+            $series->stretches(),
             $registered,
             $recordings,
         );
@@ -450,6 +462,7 @@ final class SectionFactsQuery
                 "$person->given_name $person->family_name",
                 $person->role,
                 PartRole::from($person->role)->hosts() ? $hosts : $personal[(int) $person->person_id] ?? [],
+                $person->language ?? $person->roster_language,
             );
         }
 

@@ -6,19 +6,19 @@ namespace Nomada\Core\Post;
 
 use Nomada\Core\Fault;
 
-/** The words of a kind of letter: a subject of one line, and a text, with placeholders in braces. */
+/** The words of a kind of text: a subject of one line, and a text, with placeholders in braces. */
 final readonly class Template
 {
     /**
      * @throws Fault where a placeholder is unknown or one that is needed is missing, or the subject has a line break
      */
-    public function __construct(public LetterKind $kind, public string $subject, public string $text)
+    public function __construct(public Wording $kind, public string $subject, public string $text)
     {
         if (trim($subject) === '' || preg_match('/[\r\n\x00-\x1f\x7f]/', $subject)) {
             throw new Fault('The subject is one line of text.', 'subject');
         }
-        if (trim($text) === '') {
-            throw new Fault('The letter has no text yet.', 'text');
+        if (trim($text) === '' && $kind->needsText()) {
+            throw new Fault('There is no text yet.', 'text');
         }
         preg_match_all('/\{([^{}]*)\}/', "$subject $text", $m);
         $known = array_keys($kind->placeholders());
@@ -39,15 +39,15 @@ final readonly class Template
             throw new Fault(
                 'Without {'.
                     implode('}, {', $missing).
-                    '} this letter is of no use to whoever gets it. Put it into the text.',
+                    '} this is of no use to whoever reads it. Put it into the text.',
                 'text',
             );
         }
     }
 
     /**
-     * The letter for somebody. What is put for a placeholder is never read for placeholders itself, and brings no line
-     * break into the subject.
+     * The text for somebody. What is put for a placeholder is never read for placeholders itself, and brings no line
+     * break into the subject. A line in which there is nothing to put for any of its placeholders is left out.
      *
      * @param  array<string, string>  $values  by placeholder
      * @return array{string, string} subject, text
@@ -61,7 +61,22 @@ final readonly class Template
 
         return [
             trim((string) preg_replace('/[\x00-\x1f\x7f]+/', ' ', strtr($this->subject, $pairs))),
-            strtr($this->text, $pairs),
+            strtr(self::without($this->text, $pairs), $pairs),
         ];
+    }
+
+    /** @param  array<string, string>  $pairs  by placeholder with its braces */
+    private static function without(string $text, array $pairs): string
+    {
+        $kept = array_filter(
+            explode("\n", $text),
+            function (string $line) use ($pairs): bool {
+                preg_match_all('/\{\w+\}/', $line, $m);
+
+                return $m[0] === [] || implode('', array_map(fn (string $p): string => $pairs[$p], $m[0])) !== '';
+            },
+        );
+
+        return implode("\n", $kept);
     }
 }

@@ -4,67 +4,74 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
+use Nomada\Core\Language\Phrases;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 
-/** Says what it was and what it is, on a reader's clock. */
-final class ChangeWords
+/** Says what it was and what it is, on a reader's clock and in their language. */
+final readonly class ChangeWords
 {
     /** Lines of one telling; what is more is in the calendar. */
     private const MOST = 12;
+
+    public function __construct(private Phrases $phrases)
+    {
+    }
 
     /**
      * @param  list<SessionChange>  $changes
      * @param  bool  $withSeries  names the series of each, where a section has several
      * @return list<string>
      */
-    public static function lines(array $changes, Zone $zone, bool $withSeries = false): array
+    public function lines(array $changes, Zone $zone, bool $withSeries = false): array
     {
         $lines = array_map(
-            fn (SessionChange $c): string => ($withSeries ? "$c->series: " : '').self::line($c, $zone),
+            fn (SessionChange $c): string => $withSeries
+                ? $this->say('of_series', ['series' => $c->series, 'change' => $this->line($c, $zone)])
+                : $this->line($c, $zone),
             array_slice($changes, 0, self::MOST),
         );
         $more = count($changes) - count($lines);
 
-        return $more === 0 ? $lines : [...$lines, "and $more more changes; the calendar has all of them"];
+        return $more === 0 ? $lines : [...$lines, $this->say('more', ['n' => $more])];
     }
 
-    private static function line(SessionChange $change, Zone $zone): string
+    private function line(SessionChange $change, Zone $zone): string
     {
-        $was = $change->was === null ? '' : self::when($change->was, $zone);
-        $is = $change->is === null ? '' : self::when($change->is, $zone);
+        $is = $change->is;
+        $day = (string) $is?->makesUp;
+        $said = $this->say(
+            match (true) {
+                $change->kind === ChangeKind::OtherTeacher && (string) $is?->teacher === '' => 'usual-teacher',
+                $change->kind === ChangeKind::OtherTitle && (string) $is?->title === '' => 'no-title',
+                default => $change->kind->value,
+            },
+            [
+                'was' => $change->was === null ? '' : $this->when($change->was, $zone),
+                'is' => $is === null ? '' : $this->when($is, $zone),
+                'day' => $day === '' ? '' : $this->phrases->day(LocalDate::parse($day)),
+                'series' => $change->series,
+                'teacher' => (string) $is?->teacher,
+                'title' => (string) $is?->title,
+            ],
+        );
+        $reason = $change->kind === ChangeKind::Cancelled ? (string) $is?->reason : '';
 
-        return match ($change->kind) {
-            ChangeKind::Cancelled => "$was is cancelled".($change->is?->reason ? ": {$change->is->reason}" : ''),
-            ChangeKind::Gone => "$was is not held",
-            ChangeKind::HeldAfterAll => "$is is held after all",
-            ChangeKind::Moved => "$was is now $is",
-            ChangeKind::MakesUp => "$is makes up ".self::day((string) $change->is?->makesUp),
-            ChangeKind::Added => "$is is new",
-            ChangeKind::OtherTeacher => $change->is?->teacher
-                ? "$is is with {$change->is->teacher}"
-                : "$is is with the usual teacher again",
-            ChangeKind::OtherTitle => $change->is?->title
-                ? "$is: {$change->is->title}"
-                : "$is has no topic any more",
-            ChangeKind::NewSeries => "$change->series begins on $is",
-            ChangeKind::NoMoreSeries => "$change->series is not held any more",
-            ChangeKind::OtherLink => 'There is a new link; the old one opens nothing any more',
-            ChangeKind::OtherDoor => 'The doors open at another time before the start',
-        };
+        return $reason === '' ? $said : $this->say('because', ['change' => $said, 'reason' => $reason]);
     }
 
-    private static function when(ToldSession $session, Zone $zone): string
+    private function when(ToldSession $session, Zone $zone): string
     {
-        return $zone->dateAt($session->start)->short().
+        return $this->phrases->day($zone->dateAt($session->start)).
             ', '.
             $zone->clock($session->start).
             '–'.
             $zone->clock($session->end);
     }
 
-    private static function day(string $iso): string
+    /** @param  array<string, string|int>  $with */
+    private function say(string $code, array $with): string
     {
-        return $iso === '' ? '' : LocalDate::parse($iso)->short();
+        return $this->phrases->say("changes.$code", $with);
     }
 }

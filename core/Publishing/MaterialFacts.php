@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Publishing;
 
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Phrases;
 use Nomada\Core\Term\LocalDate;
 
 /** A link to something that students need: for the whole section, or for one session. */
@@ -43,8 +44,8 @@ final readonly class MaterialFacts
     }
 
     /** What is read of it where it stands: title and address, and the day where it is for one. */
-    public function line(): string
+    public function line(Phrases $phrases): string
     {
-        return ($this->day === null ? '' : (new LocalDate($this->day))->short().', ')."$this->title: $this->address";
+        return ($this->day === null ? '' : $phrases->day(new LocalDate($this->day)).', ')."$this->title: $this->address";
     }
 }

@@ -7,12 +7,16 @@ namespace Nomada\Core\Publishing;
 /** Somebody whose calendar the section's sessions stand in, with the link of each series that is their own. */
 final readonly class Reader
 {
-    /** @param  array<int, string>  $links by series */
+    /**
+     * @param  array<int, string>  $links by series
+     * @param  string|null  $language  in which they read; null for the section's
+     */
     public function __construct(
         public string $person,
         public string $name,
         public string $role,
         public array $links,
+        public ?string $language = null,
     ) {
     }
 }

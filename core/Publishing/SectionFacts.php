@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
+use LogicException;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Term\Term;
 
@@ -19,6 +20,8 @@ final readonly class SectionFacts
      * @param  list<DropInFacts>  $rooms
      * @param  list<TellingFacts>  $tellings
      * @param  list<MaterialFacts>  $materials
+     * @param  array<string, PublishedWords>  $words  by language; the section's own is among them
+     * @param  string  $school  its name
      */
     public function __construct(
         public string $id,
@@ -32,6 +35,38 @@ final readonly class SectionFacts
         public array $rooms = [],
         public array $tellings = [],
         public array $materials = [],
+        public array $words = [],
+        public Showing $showing = new Showing(),
+        public string $school = '',
     ) {
+    }
+
+    /** What is said in a language; in the section's own where there are no words in that one, or none is given. */
+    public function words(?string $language = null): PublishedWords
+    {
+        return $this->words[$language ?? $this->showing->language] ??
+            ($this->words[$this->showing->language] ??
+                throw new LogicException("There are no words for {$this->showing->language}."));
+    }
+
+    /** @param  list<SeriesFacts>  $series */
+    public function withSeries(array $series): self
+    {
+        return new self(
+            $this->id,
+            $this->title,
+            $this->teacher,
+            $this->term,
+            $this->door,
+            $series,
+            $this->readers,
+            $this->joinPage,
+            $this->rooms,
+            $this->tellings,
+            $this->materials,
+            $this->words,
+            $this->showing,
+            $this->school,
+        );
     }
 }

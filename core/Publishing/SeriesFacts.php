@@ -6,9 +6,12 @@ namespace Nomada\Core\Publishing;
 
 use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Language\Phrases;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SaidPattern;
 use Nomada\Core\Timetable\SeriesPlan;
+use Nomada\Core\Timetable\Stretches;
 
 /**
  * What publishing needs to know of one series. Sessions are the planned ones, ascending; cancelled ones carry their
@@ -25,7 +28,7 @@ final readonly class SeriesFacts
      * @param  array<string, list<string>>|null  $registered  where students register for each session: the days (ISO)
      *   for which each is, by sourcedId; null where they register for all at once
      * @param  array<int, string>  $recordings  addresses of what is released to everybody, by the session's start
-     * @param  string  $meets  its plans one after the other, in words; the plan's own where empty
+     * @param  Stretches|null  $stretches  its plans one after the other; the plan alone where null
      * @param  bool  $hiddenOutside  its link is hidden outside the door's hours, so it stands at no destination
      */
     public function __construct(
@@ -44,16 +47,18 @@ final readonly class SeriesFacts
         public array $elsewhere = [],
         public bool $hiddenOutside = false,
         public array $belongings = [],
-        private string $meets = '',
+        private ?Stretches $stretches = null,
         public ?array $registered = null,
         public array $recordings = [],
     ) {
     }
 
     /** When it meets, and from when that changes: true at any moment at which somebody reads it. */
-    public function meets(): string
+    public function meets(Phrases $phrases): string
     {
-        return ($this->meets === '' ? $this->plan->sentence() : $this->meets).' '.$this->plan->zone->place();
+        $said = (new SaidPattern($phrases))->stretches($this->stretches ?? new Stretches([$this->plan]));
+
+        return "$said {$this->plan->zone->place()}";
     }
 
     /**

@@ -10,6 +10,7 @@ use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SaidPattern;
 use Nomada\Core\Timetable\SessionState;
 
 /**
@@ -19,9 +20,6 @@ use Nomada\Core\Timetable\SessionState;
  */
 final class WantedPlacements
 {
-    /** Where a link would stand that is hidden outside the door's hours. */
-    private const HIDDEN = 'on your own page, while the doors are open';
-
     /** @return list<Placement> in the order in which they are carried out */
     public static function of(SectionFacts $section): array
     {
@@ -29,19 +27,7 @@ final class WantedPlacements
         if ($series === []) {
             return self::rooms($section);
         }
-        $section = new SectionFacts(
-            $section->id,
-            $section->title,
-            $section->teacher,
-            $section->term,
-            $section->door,
-            $series,
-            $section->readers,
-            $section->joinPage,
-            $section->rooms,
-            $section->tellings,
-            $section->materials,
-        );
+        $section = $section->withSeries($series);
 
         return [
             self::pinned($section),
@@ -69,9 +55,10 @@ final class WantedPlacements
                     'title' => $room->name,
                     'open' => $room->hours,
                     'link' => $room->link,
-                    'code' => JoinCode::show($room->joinCode)." at $section->joinPage",
-                    'phone' => "$room->dialIn, PIN $room->pin",
+                    'code' => self::code($section->words(), $room->joinCode, $section),
+                    'phone' => self::phone($section->words(), $room->dialIn, $room->pin),
                 ],
+                language: $section->showing->language,
             ),
             $section->rooms,
         );
@@ -79,23 +66,31 @@ final class WantedPlacements
 
     private static function pinned(SectionFacts $section): Placement
     {
+        $words = $section->words();
         $turns = [];
         foreach (self::dated($section) as [$series, $session]) {
-            $turns[] =
-                gmdate('Y-m-d\TH:i:s\Z', $session->end).
-                ' '.
-                self::when($section, $session).
-                self::told($session).
-                (count($section->series) > 1 ? " · $series->title" : '');
+            $turns[] = gmdate('Y-m-d\TH:i:s\Z', $session->end).' '.self::line($section, $series, $session);
         }
-        $fields = ['title' => 'Next session', 'meets' => self::meets($section), 'doors' => self::doors($section)];
+        [$title, $text] = $words->write(
+            ShownText::CourseNext,
+            self::named($section) + ['meets' => self::meets($section), 'doors' => self::doors($section, $words)],
+        );
+        $fields =
+            ['title' => $title] +
+            ($text === '' ? [] : ['text' => $text]) +
+            ['meets' => self::meets($section), 'doors' => self::doors($section, $words)] +
+            self::ways($section) +
+            ($section->showing->amount === Amount::Nothing ? [] : ['sessions' => $turns]) +
+            self::materials($section, null) +
+            $section->showing->ofNext();
 
         return new Placement(
             Place::CoursePage,
             "$section->id/pinned",
             'Pinned: next session',
-            $fields + self::ways($section) + ['sessions' => $turns] + self::materials($section, null),
+            $fields,
             of: self::titles($section),
+            language: $section->showing->language,
         );
     }
 
@@ -113,7 +108,7 @@ final class WantedPlacements
             // Once a session's recording is released it takes the place of the join link.
             $recording = $series->recordings[$session->start] ?? null;
             if ($recording !== null) {
-                $recordings[$week][] = self::when($section, $session)." $recording";
+                $recordings[$week][] = self::when($section, $session, $section->words())." $recording";
             } elseif ($session->state === SessionState::Planned) {
                 $open[$week][$series->id] = true;
             }
@@ -122,29 +117,33 @@ final class WantedPlacements
         ksort($weeks);
         $out = [];
         foreach ($weeks as $week => $lines) {
-            $fields = [
-                'title' => count($lines) === 1 ? 'Live session' : 'Live sessions',
-                'week' => (string) $week,
-                'begins' => $section->term->monday($week)->iso(),
-                'sessions' => $lines,
-            ];
+            [$title, $text] = $section->words()->write(
+                ShownText::CourseWeek,
+                self::named($section) + ['week' => (string) $week],
+            );
+            $fields =
+                ['title' => $title] +
+                ($text === '' ? [] : ['text' => $text]) +
+                ['week' => (string) $week, 'begins' => $section->term->monday($week)->iso()] +
+                ($section->showing->amount === Amount::Nothing ? [] : ['sessions' => $lines]);
             if (isset($recordings[$week])) {
                 $fields['recordings'] = $recordings[$week];
             }
             foreach ($section->series as $series) {
                 if (isset($open[$week][$series->id]) || ! isset($recordings[$week])) {
-                    $fields[self::named($section, $series, 'link')] = $series->hiddenOutside
-                        ? self::HIDDEN
+                    $fields[self::field($section, $series, 'link')] = $series->hiddenOutside
+                        ? $section->words()->phrases->say('hidden')
                         : $series->link;
                 }
             }
-            $fields += self::materials($section, $week);
+            $fields += self::materials($section, $week) + $section->showing->ofWeek($section->term, $week);
             $out[] = new Placement(
                 Place::CoursePage,
                 "$section->id/week-$week",
                 "Week $week",
                 $fields,
                 of: self::titles($section),
+                language: $section->showing->language,
             );
         }
 
@@ -168,16 +167,27 @@ final class WantedPlacements
 
         return $own === []
             ? []
-            : ['materials' => array_values(array_map(fn (MaterialFacts $m): string => $m->line(), $own))];
+            : ['materials' => array_values(array_map(
+                fn (MaterialFacts $m): string => $m->line($section->words()->phrases),
+                $own,
+            ))];
     }
 
-    /** What a week's item says of one session; a cancelled one with its reason. */
+    /** What a week's item says of one session; a cancelled one with its reason, where all is shown. */
     public static function line(SectionFacts $section, SeriesFacts $series, PlannedSession $session): string
     {
-        return self::when($section, $session).
-            self::told($session).
-            (count($section->series) > 1 ? " · $series->title" : '').
-            ($session->state === SessionState::Cancelled ? ": cancelled, $session->reason" : '');
+        $words = $section->words();
+        $isAll = $section->showing->amount === Amount::All;
+        $line =
+            self::when($section, $session, $words).
+            ($isAll ? self::told($session, $words) : '').
+            (count($section->series) > 1 ? " · $series->title" : '');
+
+        return match (true) {
+            $session->state !== SessionState::Cancelled => $line,
+            $isAll => $line.$words->phrases->say('own.cancelled', ['reason' => (string) $session->reason]),
+            default => $line.$words->phrases->say('own.is_cancelled'),
+        };
     }
 
     /**
@@ -189,33 +199,41 @@ final class WantedPlacements
     {
         $out = [];
         foreach ($section->series as $series) {
-            $dates = self::dates($section, $series->sessions);
-            $time = $series->meets();
-            $common = self::essence($section, $series);
+            // Most readers share what is said: it is made once a language.
+            $said = [];
             foreach ($section->readers as $reader) {
-                if (isset($series->elsewhere[$reader->person])) {
-                    continue;
-                }
-                $own = $series->sessionsOf($reader->person);
+                $own = isset($series->elsewhere[$reader->person]) ? [] : $series->sessionsOf($reader->person);
                 if ($own === []) {
                     continue;
                 }
+                $words = $section->words($reader->language);
+                $language = $words->phrases->language;
+                $said[$language] ??= [
+                    'event' => self::heading($section, $series, $words)[0],
+                    'time' => $series->meets($words->phrases),
+                    'sessions' => self::dates($section, $series->sessions, $words),
+                    'essence' => self::essence($section, $series, $words),
+                ];
+                $common = $said[$language];
                 $isAll = count($own) === count($series->sessions);
                 $link = $reader->links[$series->id] ?? ($series->hiddenOutside ? '' : $series->link);
-                $note = self::note($reader->role);
+                $note = self::note($reader->role, $words);
                 $out[] = new Placement(
                     Place::Calendar,
                     "$reader->person/$series->uid",
                     $reader->name,
                     [
-                        'event' => self::summary($section, $series),
-                        'time' => $time,
-                        'sessions' => $isAll ? $dates : self::dates($section, $own),
-                        'link' => $link === '' ? self::HIDDEN : $link,
+                        'event' => $common['event'],
+                        'time' => $common['time'],
+                        'sessions' => $isAll ? $common['sessions'] : self::dates($section, $own, $words),
+                        'link' => $link === '' ? $words->phrases->say('hidden') : $link,
                     ],
-                    fn (): string => CalendarWriter::write([self::event($section, $series, $link, $note, $own)]),
+                    fn (): string => CalendarWriter::write([
+                        self::event($section, $series, $words, $link, $note, $own),
+                    ]),
                     $reader->person,
-                    ($isAll ? $common : self::essence($section, $series, $own))." $note",
+                    ($isAll ? $common['essence'] : self::essence($section, $series, $words, $own))." $note",
+                    language: $language,
                 );
             }
         }
@@ -227,19 +245,18 @@ final class WantedPlacements
      * @param  list<PlannedSession>  $sessions
      * @return list<string>
      */
-    private static function dates(SectionFacts $section, array $sessions): array
+    private static function dates(SectionFacts $section, array $sessions, PublishedWords $words): array
     {
-        return array_map(fn (PlannedSession $s): string => self::when($section, $s).self::told($s), $sessions);
+        return array_map(
+            fn (PlannedSession $s): string => self::when($section, $s, $words).self::told($s, $words),
+            $sessions,
+        );
     }
 
     /** What whoever is no student reads of their part. */
-    private static function note(string $role): string
+    private static function note(string $role, PublishedWords $words): string
     {
-        return match (PartRole::from($role)) {
-            PartRole::Student => '',
-            PartRole::Substitute => "\nYou take this instead of the section's teacher.",
-            default => "\nYou are ".PartRole::from($role)->words().' of this section.',
-        };
+        return PartRole::from($role) === PartRole::Student ? '' : "\n".$words->phrases->say("roles.$role");
     }
 
     /**
@@ -247,10 +264,14 @@ final class WantedPlacements
      *
      * @param  list<PlannedSession>|null  $own  the reader's sessions, where they are not all
      */
-    private static function essence(SectionFacts $section, SeriesFacts $series, ?array $own = null): string
-    {
+    private static function essence(
+        SectionFacts $section,
+        SeriesFacts $series,
+        PublishedWords $words,
+        ?array $own = null,
+    ): string {
         $sessions = array_map(
-            fn (PlannedSession $s): array => [$s->start, $s->end, $s->slot(), self::told($s)],
+            fn (PlannedSession $s): array => [$s->start, $s->end, $s->slot(), self::told($s, $words)],
             $own ?? $series->sessions,
         );
 
@@ -260,7 +281,10 @@ final class WantedPlacements
                 [
                     CalendarWriter::PRODUCT,
                     $section->id,
-                    self::doors($section),
+                    $section->teacher,
+                    $section->school,
+                    $words->print,
+                    $section->door->opensBefore,
                     $section->joinPage,
                     $series->uid,
                     $series->sequence,
@@ -282,21 +306,21 @@ final class WantedPlacements
 
     private static function opening(SectionFacts $section): Placement
     {
-        $fields =
-            [
-                'title' => "$section->title: how to come in",
-                'meets' => self::meets($section),
-                'doors' => self::doors($section),
-            ] + self::ways($section);
-        $fields['text'] =
-            'Your own link stands in your calendar and on your page. Do not pass it on: it lets in only you.';
+        $words = $section->words();
+        $common = ['meets' => self::meets($section), 'doors' => self::doors($section, $words)];
+        [$title, $text] = $words->write(ShownText::StreamOpening, self::named($section) + $common);
 
         return new Placement(
             Place::ClassStream,
             "$section->id/opening",
             'Opening post',
-            $fields,
+            ['title' => $title] +
+                $common +
+                self::ways($section) +
+                ($text === '' ? [] : ['text' => $text]) +
+                $section->showing->ofPost(),
             of: self::titles($section),
+            language: $section->showing->language,
         );
     }
 
@@ -308,19 +332,48 @@ final class WantedPlacements
     private static function tellings(SectionFacts $section): array
     {
         $zone = $section->term->zone;
+        $words = $section->words();
+        [$title, $text] = $words->write(ShownText::StreamChanged, self::named($section));
+        $changes = new ChangeWords($words->phrases);
 
         return array_map(
             fn (TellingFacts $t): Placement => new Placement(
                 Place::ClassStream,
                 "$section->id/change-$t->id",
                 'Changes, post '.$t->id,
-                [
-                    'title' => "$section->title: changed",
-                    'changes' => ChangeWords::lines($t->changes, $zone, count($section->series) > 1),
-                    'clock' => $zone->place(),
-                ],
+                ['title' => $title] +
+                    ($text === '' ? [] : ['text' => $text]) +
+                    [
+                        'changes' => $changes->lines($t->changes, $zone, count($section->series) > 1),
+                        'clock' => $zone->place(),
+                    ] +
+                    $section->showing->ofPost(),
+                language: $section->showing->language,
             ),
             $section->tellings,
+        );
+    }
+
+    /**
+     * How a text reads for a section, in given words; an event's is the section's own, by the link of its series.
+     *
+     * @return array{string, string} what stands over it, and the text
+     */
+    public static function written(SectionFacts $section, ShownText $text, PublishedWords $words): array
+    {
+        $series = $section->series[0] ?? null;
+        if ($text === ShownText::CalendarEvent) {
+            return $series === null ? ['', ''] : self::heading($section, $series, $words, $series->link);
+        }
+        $said = new SaidPattern($words->phrases);
+
+        return $words->write(
+            $text,
+            self::named($section) + [
+                'meets' => $series === null ? '' : "{$said->plan($series->plan)} {$series->plan->zone->place()}",
+                'doors' => self::doors($section, $words),
+                'week' => $series === null ? '' : (string) $section->term->weekOf($series->sessions[0]->day),
+            ],
         );
     }
 
@@ -329,10 +382,15 @@ final class WantedPlacements
      * sessions that are theirs.
      *
      * @param  bool  $withLinks  with the person's own links
+     * @param  string|null  $language  of whoever reads it; the section's where null
      * @return list<EventSeries>
      */
-    public static function feed(SectionFacts $section, ?string $person = null, bool $withLinks = true): array
-    {
+    public static function feed(
+        SectionFacts $section,
+        ?string $person = null,
+        bool $withLinks = true,
+        ?string $language = null,
+    ): array {
         $own = [];
         foreach ($section->readers as $reader) {
             $own = $withLinks && $reader->person === $person ? $reader->links : $own;
@@ -342,6 +400,7 @@ final class WantedPlacements
             fn (SeriesFacts $s): EventSeries => self::event(
                 $section,
                 $s,
+                $section->words($language),
                 $own[$s->id] ?? ($s->hiddenOutside ? '' : $s->link),
                 sessions: $person === null ? null : $s->sessionsOf($person),
             ),
@@ -353,37 +412,28 @@ final class WantedPlacements
     private static function event(
         SectionFacts $section,
         SeriesFacts $series,
+        PublishedWords $words,
         string $link,
         string $note = '',
         ?array $sessions = null,
     ): EventSeries {
         $sessions ??= $series->forAll();
         $topics = array_filter(
-            array_map(
-                fn (PlannedSession $s): string => ltrim(self::told($s), ': ,.') === ''
-                    ? ''
-                    : (new LocalDate($s->day))->short().': '.ltrim(self::told($s), ': ,.'),
-                $sessions,
-            ),
+            array_map(function (PlannedSession $s) use ($words): string {
+                $told = ltrim(self::told($s, $words), ': ,.');
+
+                return $told === '' ? '' : $words->phrases->day(new LocalDate($s->day)).": $told";
+            }, $sessions),
         );
         $note .= $topics === [] ? '' : "\n".implode("\n", $topics);
-        $description =
-            $link === ''
-                ? ($series->hiddenOutside
-                    ? 'Come in '.self::HIDDEN.".\n".self::doors($section).$note
-                    : '')
-                : "Come in: $link\nJoin code: ".
-                    JoinCode::show($series->joinCode).
-                    " at $section->joinPage\nBy phone: $series->dialIn, PIN $series->pin\n".
-                    self::doors($section).
-                    $note;
+        [$summary, $description] = self::heading($section, $series, $words, $link);
 
         return new EventSeries(
             $series->uid,
             $series->sequence,
             $series->changedAt,
-            self::summary($section, $series),
-            $description,
+            $summary,
+            $link === '' && ! $series->hiddenOutside ? '' : $description.$note,
             $link,
             $series->plan->zone,
             $series->plan->startMinute,
@@ -397,17 +447,17 @@ final class WantedPlacements
     /** @return array<string, string> link, code and phone of each series */
     private static function ways(SectionFacts $section): array
     {
+        $words = $section->words();
         $out = [];
         foreach ($section->series as $series) {
             if ($series->hiddenOutside) {
-                $out[self::named($section, $series, 'link')] = self::HIDDEN;
+                $out[self::field($section, $series, 'link')] = $words->phrases->say('hidden');
 
                 continue;
             }
-            $out[self::named($section, $series, 'link')] = $series->link;
-            $out[self::named($section, $series, 'code')] =
-                JoinCode::show($series->joinCode)." at $section->joinPage";
-            $out[self::named($section, $series, 'phone')] = "$series->dialIn, PIN $series->pin";
+            $out[self::field($section, $series, 'link')] = $series->link;
+            $out[self::field($section, $series, 'code')] = self::code($words, $series->joinCode, $section);
+            $out[self::field($section, $series, 'phone')] = self::phone($words, $series->dialIn, $series->pin);
         }
 
         return $out;
@@ -420,25 +470,65 @@ final class WantedPlacements
     }
 
     /** The field's code; of one of several series with its id, whose title a reader sees. */
-    private static function named(SectionFacts $section, SeriesFacts $series, string $field): string
+    private static function field(SectionFacts $section, SeriesFacts $series, string $field): string
     {
         return count($section->series) > 1 ? "$field $series->id" : $field;
     }
 
+    /** @return array<string, string> what any template may name */
+    private static function named(SectionFacts $section): array
+    {
+        return ['class' => $section->title, 'teacher' => $section->teacher, 'school' => $section->school];
+    }
+
     private static function meets(SectionFacts $section): string
     {
+        $phrases = $section->words()->phrases;
+
         return implode(
             '; ',
             array_map(
-                fn (SeriesFacts $s): string => $s->meets().(count($section->series) > 1 ? " ($s->title)" : ''),
+                fn (SeriesFacts $s): string => $s->meets($phrases).
+                    (count($section->series) > 1 ? " ($s->title)" : ''),
                 $section->series,
             ),
         );
     }
 
-    private static function doors(SectionFacts $section): string
+    private static function doors(SectionFacts $section, PublishedWords $words): string
     {
-        return "The doors open {$section->door->opensBefore} minutes before the start.";
+        return $words->phrases->say('doors', ['minutes' => $section->door->opensBefore]);
+    }
+
+    private static function code(PublishedWords $words, string $code, SectionFacts $section): string
+    {
+        return $words->phrases->say('code', ['code' => JoinCode::show($code), 'address' => $section->joinPage]);
+    }
+
+    private static function phone(PublishedWords $words, string $number, string $pin): string
+    {
+        return $words->phrases->say('phone', ['number' => $number, 'pin' => $pin]);
+    }
+
+    /** @return array{string, string} what stands over an event, and what stands in it but for a reader's own */
+    private static function heading(
+        SectionFacts $section,
+        SeriesFacts $series,
+        PublishedWords $words,
+        string $link = '',
+    ): array {
+        $isHidden = $link === '';
+
+        return $words->write(
+            ShownText::CalendarEvent,
+            self::named($section) + [
+                'series' => self::summary($section, $series),
+                'link' => $isHidden ? $words->phrases->say('hidden') : $link,
+                'code' => $isHidden ? '' : self::code($words, $series->joinCode, $section),
+                'phone' => $isHidden ? '' : self::phone($words, $series->dialIn, $series->pin),
+                'doors' => self::doors($section, $words),
+            ],
+        );
     }
 
     private static function summary(SectionFacts $section, SeriesFacts $series): string
@@ -449,23 +539,31 @@ final class WantedPlacements
     }
 
     /** ": Tides, with N. Haddad": what one session has of its own. */
-    private static function told(PlannedSession $session): string
+    private static function told(PlannedSession $session, PublishedWords $words): string
     {
         $own = $session->own;
-        $title = $own->title ?? $own?->topic;
+        if ($own === null) {
+            return '';
+        }
+        $phrases = $words->phrases;
+        $say = fn (string $code, ?string $value): string => $value === null
+            ? ''
+            : $phrases->say("own.$code", [$code => $value]);
 
-        return ($title === null ? '' : ": $title").
-            ($own?->teacherName === null ? '' : ", with {$own->teacherName}").
-            ($session->isForAll() ? '' : ', for chosen students').
-            ($own?->makesUp === null ? '' : ', makes up '.(new LocalDate($own->makesUp))->short()).
-            ($own?->note === null ? '' : ". $own->note");
+        return $say('title', $own->title ?? $own->topic).
+            $say('teacher', $own->teacherName).
+            ($session->isForAll() ? '' : $phrases->say('own.chosen')).
+            ($own->makesUp === null
+                ? ''
+                : $phrases->say('own.makes_up', ['day' => $phrases->day(new LocalDate($own->makesUp))])).
+            $say('note', $own->note);
     }
 
-    private static function when(SectionFacts $section, PlannedSession $session): string
+    private static function when(SectionFacts $section, PlannedSession $session, PublishedWords $words): string
     {
         $zone = $section->term->zone;
 
-        return (new LocalDate($zone->wall($session->start)[0]))->short().
+        return $words->phrases->day(new LocalDate($zone->wall($session->start)[0])).
             ', '.
             $zone->clock($session->start).
             '–'.

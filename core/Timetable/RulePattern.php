@@ -20,7 +20,7 @@ final readonly class RulePattern implements Pattern
         -2 => 'last but one',
     ];
 
-    private RecurrenceRule $rule;
+    public RecurrenceRule $rule;
 
     public function __construct(RecurrenceRule $rule, private LocalDate $anchor)
     {
@@ -49,7 +49,7 @@ final readonly class RulePattern implements Pattern
             ),
         );
         $monthDays = $r->byMonthDay === [] ? '' : 'on day '.implode(', ', $r->byMonthDay);
-        $pos = implode(' and ', array_map(fn (int $p): string => self::ORDINALS[$p] ?? "{$p}th", $r->bySetPos));
+        $pos = implode(' and ', array_map(fn (int $p): string => self::ORDINALS[$p] ?? "number $p", $r->bySetPos));
         $every = $n === 1 ? "Every $unit" : "Every $n {$unit}s";
 
         return implode(

@@ -207,10 +207,13 @@ final readonly class SeriesPlan
     /** `10:00–10:45`, with the period where it is tied to one */
     public function times(): string
     {
-        return ($this->period === null ? '' : "period $this->period, ").
-            TypedTime::format($this->startMinute).
-            '–'.
-            TypedTime::format($this->startMinute + $this->minutes);
+        return ($this->period === null ? '' : "period $this->period, ").$this->hours();
+    }
+
+    /** "11:15–12:00" */
+    public function hours(): string
+    {
+        return TypedTime::format($this->startMinute).'–'.TypedTime::format($this->startMinute + $this->minutes);
     }
 
     /** "Tue Thu 11:15–12:00" */

@@ -72,6 +72,12 @@ final readonly class WeeklyPattern implements Pattern
         return $out;
     }
 
+    /** "second", "9th", "21st" */
+    private static function ordinal(int $n): string
+    {
+        return self::ORDINALS[$n] ?? $n.($n < 20 ? 'th' : ['st', 'nd', 'rd'][$n % 10 - 1] ?? 'th');
+    }
+
     public function sentence(): string
     {
         $days = $this->weekdays === [1, 2, 3, 4, 5]
@@ -82,7 +88,7 @@ final readonly class WeeklyPattern implements Pattern
 
         return match (true) {
             $this->every > 1 => 'Every '.
-                (self::ORDINALS[$this->every] ?? $this->every.'th').
+                self::ordinal($this->every).
                 ' week, '.
                 $days,
             $days === 'weekday' => 'Every weekday',
@@ -101,7 +107,7 @@ final readonly class WeeklyPattern implements Pattern
                 : implode(', ', $names)." and $last");
 
         return 'Every '.
-            ($this->every === 1 ? '' : (self::ORDINALS[$this->every] ?? $this->every.'th').' ').
+            ($this->every === 1 ? '' : self::ordinal($this->every).' ').
             $days.
             ($days === 'weekday' && $this->every > 1 ? ' of the week' : '');
     }

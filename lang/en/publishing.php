@@ -119,12 +119,8 @@ return [
         'title' => 'Stream (Atom)',
     ],
     'own' => [
-        'next' => 'Next session',
-        'none' => 'No more sessions this term.',
-        'week' => 'Week :week',
         'title' => 'Course page',
         'hint' => 'The same as a page, to be shown within a course site, and as a stream.',
-        'empty' => 'Nothing is planned yet.',
     ],
     'materials' => [
         'title' => 'Materials',
@@ -161,6 +157,8 @@ return [
         'door' => 'Door',
         'lets_in' => 'lets in from :time on',
         'no_link' => 'no join link yet',
+        'for_others' => 'posts are for other students',
+        'no_lines' => 'only how to come in',
         'no_session' => 'knows of no such session',
         'only_there' => 'stands there all the same',
         'states' => [

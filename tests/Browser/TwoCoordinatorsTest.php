@@ -150,9 +150,9 @@ test('two who save one thing at one moment: one is written, the other is shown b
         ],
         'letter' => [
             '/registration/letters',
-            '/letters/accepted',
+            '/letters/accepted/en',
             'subject',
-            "select subject from letter_templates where kind = 'accepted'",
+            "select subject from templates where kind = 'accepted'",
         ],
     ];
     foreach ($cases as $what => $case) {

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Nomada\Core\Language\Phrases;
+use Nomada\Core\Post\LetterKind;
+use Nomada\Core\Post\Template;
+use Nomada\Core\Publishing\PublishedWords;
+use Nomada\Core\Publishing\ShownText;
 use Nomada\Core\Term\Closure;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
@@ -56,6 +61,44 @@ final class Scenario
             $minutes,
             Zone::named($zone),
         );
+    }
+
+    public static function phrases(string $language = 'en'): Phrases
+    {
+        return new Phrases($language, require dirname(__DIR__, 2)."/lang/$language/published.php");
+    }
+
+    /** The usual words of a letter. */
+    public static function letter(LetterKind $kind, string $language = 'en'): Template
+    {
+        $words = (require dirname(__DIR__, 2)."/lang/$language/letters.php")[$kind->value];
+
+        return new Template($kind, $words['subject'], $words['text']);
+    }
+
+    /**
+     * The usual words of what is published.
+     *
+     * @param  array<string, array{string, string}>  $own  the school's own subject and text, by the text's code
+     * @return array<string, PublishedWords> by language
+     */
+    public static function words(array $own = []): array
+    {
+        $out = [];
+        foreach (['en', 'es'] as $language) {
+            $usual = (require dirname(__DIR__, 2)."/lang/$language/published.php")['texts'];
+            $templates = [];
+            foreach (ShownText::cases() as $kind) {
+                $words = $usual[$kind->value];
+                $templates[$kind->value] = new Template(
+                    $kind,
+                    ...$own[$kind->value] ?? [$words['subject'], $words['text']],
+                );
+            }
+            $out[$language] = new PublishedWords(self::phrases($language), $templates);
+        }
+
+        return $out;
     }
 
     /**

@@ -266,22 +266,22 @@ test('the words of letters are edited, checked and go back; what people type sta
     $this->as('A-1')
         ->get('/registration/letters')
         ->assertOk()
-        ->assertSee('As it would arrive')
+        ->assertSee('As it would read')
         ->assertSee('You are registered for Y8 Marine Science');
-    $this->put('/registration/letters/accepted', [
+    $this->put('/registration/letters/accepted/en', [
         'subject' => 'Hi',
         'text' => 'No way in',
     ])->assertSessionHasErrors('text');
-    $this->put('/registration/letters/accepted', [
+    $this->put('/registration/letters/accepted/en', [
         'subject' => 'Hi {mother}',
         'text' => '{link}',
     ])->assertSessionHasErrors('text');
-    $this->put('/registration/letters/accepted', [
+    $this->put('/registration/letters/accepted/en', [
         'subject' => "Hi\r\nBcc: x@y.example",
         'text' => '{link}',
     ])->assertSessionHasErrors('subject');
-    $this->put('/registration/letters/nothing', ['subject' => 'Hi', 'text' => '{link}'])->assertNotFound();
-    $this->put('/registration/letters/accepted', [
+    $this->put('/registration/letters/nothing/en', ['subject' => 'Hi', 'text' => '{link}'])->assertNotFound();
+    $this->put('/registration/letters/accepted/en', [
         'subject' => 'Welcome to {class}',
         'text' => "Hello {name}, <b>come in</b>:\n{link}",
     ])->assertSessionHasNoErrors();
@@ -293,7 +293,7 @@ test('the words of letters are edited, checked and go back; what people type sta
         ->toStartWith('Welcome to ')
         ->and(mailbox($this, 'S-1')[0]->html())
         ->toContain('&lt;b&gt;come in');
-    $this->as('A-1')->delete('/registration/letters/accepted');
+    $this->as('A-1')->delete('/registration/letters/accepted/en');
     $this->get('/registration/letters')->assertSee('You are registered for {class}');
 });
 
@@ -308,7 +308,7 @@ test('a post office that is shut loses nothing: the letter says why, and goes la
         ->toBe([]);
     $this->as('A-1')
         ->get('/registration/letters')
-        ->assertSee('1 did not go')
+        ->assertSee('one did not go')
         ->assertSee('The sorting room is flooded.');
     postGoes();
     // As after a worker that died between sending and writing it down.

@@ -132,12 +132,12 @@ test('a form knows what it was drawn from, whatever it is about', function (stri
     'a letter' => [
         'letter',
         fn ($t): array => [
-            'letter:declined',
+            'letter:declined:en',
             'PUT',
-            '/registration/letters/declined',
+            '/registration/letters/declined/en',
             ['subject' => 'No seat', 'text' => "Hello {name},\n{class}: {reason}"],
             ['subject' => 'Sorry', 'text' => "Hello {name},\n{class}: {reason}"],
-            fn () => DB::table('letter_templates')->where('kind', 'declined')->value('subject'),
+            fn () => DB::table('templates')->where('kind', 'declined')->value('subject'),
         ],
     ],
     'open hours' => [

@@ -106,6 +106,11 @@ final class StandinServer
             ->throw();
     }
 
+    public function delete(string $path): void
+    {
+        Http::withToken($this->token)->delete($this->url.$path)->throw();
+    }
+
     public function put(string $path, string $body): void
     {
         Http::withToken($this->token)

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Publishing;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Destinations\FieldWords;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\Core\Interchange\AtomEntry;
 use Nomada\Core\Interchange\AtomFeed;
-use Nomada\Core\Publishing\Place;
+use Nomada\Core\Publishing\Placement;
 use Nomada\Core\Publishing\WantedPlacements;
 use stdClass;
 
@@ -49,8 +50,9 @@ final readonly class SectionStream
             ->all();
         $isLast = $rows->count() <= self::A_PAGE;
         foreach ($isLast ? WantedPlacements::of($facts) : [] as $placement) {
-            if ($placement->place === Place::ClassStream) {
-                $entries[] = $this->opening($section, $placement->fields, $placement->of);
+            // Whoever has the address reads it: what is for chosen students stands elsewhere.
+            if ($placement->key === "$facts->id/opening" && $facts->showing->for === null) {
+                $entries[] = $this->opening($section, $placement);
             }
         }
 
@@ -65,25 +67,20 @@ final readonly class SectionStream
         );
     }
 
-    /**
-     * @param  array<string, string|list<string>>  $fields
-     * @param  array<int, string>  $of
-     */
-    private function opening(Section $section, array $fields, array $of): AtomEntry
+    private function opening(Section $section, Placement $placement): AtomEntry
     {
         $lines = [];
-        foreach ($fields as $code => $value) {
-            if ($code !== 'title') {
-                $lines[] =
-                    \Nomada\App\Destinations\FieldWords::of($code, $of).
-                    ': '.
-                    (is_array($value) ? implode('; ', $value) : $value);
-            }
+        foreach (array_diff_key($placement->read(), ['title' => 1]) as $code => $value) {
+            $lines[] =
+                FieldWords::of($code, $placement->of, $placement->language).
+                ': '.
+                (is_array($value) ? implode('; ', $value) : $value);
         }
+        $title = $placement->fields['title'];
 
         return new AtomEntry(
             self::tag($section, 'opening'),
-            is_string($fields['title'] ?? null) ? $fields['title'] : '',
+            is_string($title) ? $title : '',
             implode("\n", $lines),
             (int) strtotime((string) $section->created_at),
         );

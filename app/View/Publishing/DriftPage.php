@@ -7,7 +7,6 @@ namespace Nomada\App\View\Publishing;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use LogicException;
-use Nomada\App\Destinations\FieldWords;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
@@ -55,10 +54,7 @@ final readonly class DriftPage
         $placements = Placement::query()->whereIntegerInRaw('id', $rows->pluck('placement_id'))->get()->keyBy('id');
         $row = function (Placement $placement, ?stdClass $drift) use ($sections): DriftRow {
             $section = $sections[$placement->section_id] ?? throw new LogicException('Of no section of this page');
-            $ours = [];
-            foreach ($placement->standing ?? [] as $code => $value) {
-                $ours[FieldWords::of($code)] = $value;
-            }
+            $ours = $placement->standing ?? [];
             $sealed = $drift === null ? null : $drift->theirs;
             $theirs = $sealed === null ? null : json_decode(Crypt::decryptString($sealed), true);
 

@@ -6,7 +6,6 @@ namespace Nomada\App\View\Publishing;
 
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Destinations;
-use Nomada\App\Destinations\FieldWords;
 use Nomada\App\Destinations\Found;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Destinations\Service;
@@ -25,8 +24,10 @@ use Nomada\App\View\Publishing\Look\LookCell;
 use Nomada\App\View\Publishing\Look\LookLetter;
 use Nomada\App\View\Publishing\Look\LookRow;
 use Nomada\App\View\Publishing\Look\LookState;
+use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Interchange\Calendar\ServedEvent;
 use Nomada\Core\Interchange\Calendar\ServedEvents;
+use Nomada\Core\Publishing\Amount;
 use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\PlaceKind;
@@ -160,7 +161,7 @@ final readonly class LookPage
                 [
                     Place::CoursePage->value => $this->onPage($section, $series, $session, $read),
                     Place::Calendar->value => $this->inCalendar($who, $calendar, $served, $session, $link),
-                    Place::ClassStream->value => $this->inStream($section, $read),
+                    Place::ClassStream->value => $this->inStream($who, $section, $read),
                 ],
             );
         }
@@ -240,8 +241,11 @@ final readonly class LookPage
             return new LookCell(LookState::Missing);
         }
         $words = $this->destinations->at(Place::CoursePage)->words($found);
-        $lines = (array) ($words[FieldWords::of('sessions')] ?? []);
+        $lines = (array) ($words['sessions'] ?? []);
         $ought = WantedPlacements::line($section, $series, $session);
+        if ($section->showing->amount === Amount::Nothing) {
+            return new LookCell(LookState::Same, (string) __('publishing.look.no_lines'));
+        }
         if (in_array($ought, $lines, true)) {
             return new LookCell(LookState::Same, $ought);
         }
@@ -291,8 +295,12 @@ final readonly class LookPage
     }
 
     /** @param  array<string, array<string, Found>|Throwable|null>  $read */
-    private function inStream(SectionFacts $section, array $read): LookCell
+    private function inStream(Person $who, SectionFacts $section, array $read): LookCell
     {
+        $reader = array_column($section->readers, null, 'person')[$who->sourced_id] ?? null;
+        if (! $section->showing->isFor($who->sourced_id, $reader?->role === PartRole::Student->value)) {
+            return new LookCell(LookState::Same, (string) __('publishing.look.for_others'));
+        }
         $stream = $read["class-stream $section->id"] ?? null;
         if (! is_array($stream)) {
             return self::unread($stream);
@@ -304,7 +312,7 @@ final readonly class LookPage
         $destination = $this->destinations->at(Place::ClassStream);
         foreach (WantedPlacements::of($section) as $wanted) {
             if ($wanted->key === "$section->id/opening") {
-                $words = $destination->words($found)[FieldWords::of('meets')] ?? '';
+                $words = $destination->words($found)['meets'] ?? '';
 
                 return new LookCell(
                     $destination->means($found, $wanted) ? LookState::Same : LookState::Other,

@@ -21,13 +21,16 @@ final readonly class OwnPage
     /**
      * @param  array<string, string|list<string>>  $pinned  by the words that stand there
      * @param  string|null  $next  the session whose turn it is
-     * @param  list<OwnWeek>  $weeks  from this week on, then the past ones
+     * @param  list<OwnWeek>  $weeks  from this week on
+     * @param  list<OwnWeek>  $past  the latest first
      */
     private function __construct(
         public string $title,
+        public string $language,
         public array $pinned,
         public ?string $next,
         public array $weeks,
+        public array $past,
     ) {
     }
 
@@ -49,9 +52,12 @@ final readonly class OwnPage
 
                 continue;
             }
+            if (! self::isShown($placement, $now)) {
+                continue;
+            }
             $week = new OwnWeek(
                 (int) $placement->fields['week'],
-                (array) $placement->fields['sessions'],
+                (array) ($placement->fields['sessions'] ?? []),
                 self::words($placement, ['title', 'week', 'begins', 'sessions']),
             );
             if ($week->number < $current) {
@@ -61,7 +67,15 @@ final readonly class OwnPage
             }
         }
 
-        return new self($facts->title, $pinned, $next, [...$ahead, ...$past]);
+        return new self($facts->title, $facts->words()->phrases->language, $pinned, $next, $ahead, $past);
+    }
+
+    /** From when till when the school lets it be seen. */
+    private static function isShown(Placement $placement, int $now): bool
+    {
+        [$from, $till] = [$placement->fields['from'] ?? null, $placement->fields['till'] ?? null];
+
+        return (! is_string($from) || strtotime($from) <= $now) && (! is_string($till) || strtotime($till) > $now);
     }
 
     /**
@@ -71,9 +85,9 @@ final readonly class OwnPage
     private static function words(Placement $placement, array $without): array
     {
         $out = [];
-        foreach ($placement->fields as $code => $value) {
+        foreach ($placement->read() as $code => $value) {
             if (! in_array($code, $without, true)) {
-                $out[FieldWords::of($code, $placement->of)] = $value;
+                $out[FieldWords::of($code, $placement->of, $placement->language)] = $value;
             }
         }
 

@@ -1,5 +1,5 @@
 {!! $words !!}
 @if ($stop)
     --
-    No more such letters: {!! $stop !!}
+    {!! __('letters.parts.stop', [], $language) !!}: {!! $stop !!}
 @endif

@@ -1,5 +1,5 @@
 <!doctype html>
-<html lang="en-GB">
+<html lang="{{ $language }}">
 
 <head>
     <meta charset="utf-8">
@@ -14,7 +14,7 @@
     @endforeach
     <hr>
     <p><small>{{ $school }}@if ($stop)
-                · <a href="{{ $stop }}">No more such letters</a>
+                · <a href="{{ $stop }}">{{ __('letters.parts.stop', [], $language) }}</a>
             @endif
         </small></p>
 </body>

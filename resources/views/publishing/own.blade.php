@@ -1,23 +1,24 @@
+{{-- The course page of ours, in the section's language. page: OwnPage --}}
 @props(['page'])
 <x-base :title="$page->title">
     <main class="own-page" id="main">
         <h1>{{ $page->title }}</h1>
         <section class="pinned">
-            <h2>{{ __('publishing.own.next') }}</h2>
-            <p class="next">{{ $page->next ?? __('publishing.own.none') }}</p>
+            <h2>{{ __('published.next') }}</h2>
+            <p class="next">{{ $page->next ?? __('published.no_more') }}</p>
             <x-pairs :of="$page->pinned" />
         </section>
         @foreach ($page->weeks as $week)
-            <section>
-                <h2>{{ __('publishing.own.week', ['week' => $week->number]) }}</h2>
-                @foreach ($week->sessions as $line)
-                    <p>{{ $line }}</p>
-                @endforeach
-                <x-pairs :of="$week->fields" />
-            </section>
+            @include('publishing.own-week')
         @endforeach
-        @if ($page->weeks === [])
-            <x-empty :title="$page->title">{{ __('publishing.own.empty') }}</x-empty>
+        @if ($page->past !== [])
+            <h2>{{ __('published.past') }}</h2>
+            @foreach ($page->past as $week)
+                @include('publishing.own-week')
+            @endforeach
+        @endif
+        @if ($page->weeks === [] && $page->past === [])
+            <x-empty :title="$page->title">{{ __('published.nothing') }}</x-empty>
         @endif
     </main>
 </x-base>

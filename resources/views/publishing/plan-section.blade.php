@@ -1,5 +1,6 @@
 @php
     use Nomada\App\Destinations\FieldWords;
+    use Nomada\Core\Publishing\Placement;
     use Nomada\App\Support\Words;
     use Nomada\Core\Publishing\Place;
 @endphp
@@ -43,9 +44,9 @@
                                         <dt>{{ FieldWords::of($c->field, $some[0]['of']) }}</dt>
                                         <dd>
                                             @if ($c->before !== '')
-                                                <del>{{ $c->before }}</del>
+                                                <del>{{ FieldWords::changed($c, $c->before) }}</del>
                                                 @endif @if ($c->after !== '')
-                                                    <ins>{{ $c->after }}</ins>
+                                                    <ins>{{ FieldWords::changed($c, $c->after) }}</ins>
                                                 @endif
                                         </dd>
                                     @endforeach
@@ -61,6 +62,8 @@
                                         <dd>
                                             @if ($place === Place::Calendar && $field === 'link')
                                                 each person's own
+                                            @elseif (in_array($field, Placement::SETTINGS, true))
+                                                {{ FieldWords::value($field, $value) }}
                                             @elseif (is_array($value))
                                                 {{ implode("\n", array_slice(array_map(fn($l) => preg_replace('/^\d{4}-\S+Z /', '', $l),
                                                     $value), 0, 4)) }}{{ count($value) > 4 ? "\nand " . (count($value) - 4) . ' more'

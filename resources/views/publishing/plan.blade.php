@@ -23,6 +23,7 @@
                 <a class="pill" href="{{ route('drift') }}">{{ __('publishing.drift.title') }}</a>
             @endif
             @can('coordinate')
+                <a class="pill" href="{{ route('showing') }}">{{ __('showing.title') }}</a>
                 <a class="pill" href="{{ route('places') }}">{{ __('publishing.places.title') }}</a>
             @endcan
         </nav>

@@ -422,6 +422,9 @@
                 <p class="quiet mb-1">{{ __('publishing.own.hint') }}</p>
                 <p class="mb-0"><a href="{{ $own }}">{{ __('publishing.own.title') }}</a> <x-copy :text="$own" />
                     · <a href="{{ $atom }}">{{ __('publishing.stream.title') }}</a></p>
+                @can('coordinate')
+                    <p class="mt-2 mb-0"><a href="{{ route('showing.section', $section) }}">{{ __('showing.title') }}</a></p>
+                @endcan
             </section>
         </div>
     </div>

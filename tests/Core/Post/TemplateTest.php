@@ -3,19 +3,24 @@
 use Nomada\Core\Fault;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Post\Template;
+use Nomada\Core\Publishing\ShownText;
+use Tests\Core\Scenario;
 
-test('the usual words of every kind are whole, and leave nothing in braces', function (LetterKind $kind) {
-    [$subject, $text] = $kind->usual()->write($kind->placeholders());
+test('the usual words of every kind are whole, and leave nothing in braces', function (
+    LetterKind $kind,
+    string $language,
+) {
+    [$subject, $text] = Scenario::letter($kind, $language)->write($kind->placeholders());
 
     expect("$subject $text")
         ->not->toContain('{')
-        ->not->toContain('}')
-        ->and($kind->title())
-        ->not->toBe('');
+        ->not->toContain('}');
     foreach ($kind->needs() as $needed) {
         expect($text)->toContain($kind->placeholders()[$needed]);
     }
-})->with(LetterKind::cases());
+})
+    ->with(LetterKind::cases())
+    ->with(['en', 'es']);
 
 test('a template that could not be sent is refused, with how to mend it', function (
     string $subject,
@@ -51,4 +56,21 @@ test('what is put in is never read again, and breaks no subject', function () {
         ->toBe('For {link} Bcc: all@marisma.example')
         ->and($text)
         ->toBe("{link}\r\nBcc: all@marisma.example: https://x.example");
+});
+
+test('a line with nothing to put for any of its placeholders is left out, and no other', function () {
+    $template = new Template(
+        ShownText::CalendarEvent,
+        '{series}',
+        "Come in: {link}\n\nCode {code}, phone {phone}\nBy phone: {phone}\nDoors: {doors}\nBye",
+    );
+    expect($template->write(['link' => 'https://x', 'code' => 'BCD'])[1])->toBe(
+        "Come in: https://x\n\nCode BCD, phone \nBye",
+    );
+});
+
+test('a text that may be empty is, and one that may not is asked for', function () {
+    expect((new Template(ShownText::CourseWeek, 'Week {week}', ''))->write(['week' => '5']))->toBe(['Week 5', '']);
+    expect(fn () => new Template(ShownText::CalendarEvent, 'x', ''))->toThrow(Fault::class, 'no text');
+    expect(fn () => new Template(ShownText::CourseWeek, '{link}', ''))->toThrow(Fault::class, '{link}');
 });

@@ -5,6 +5,7 @@ use Nomada\Core\Publishing\ChangeWords;
 use Nomada\Core\Publishing\SessionChange;
 use Nomada\Core\Publishing\ToldSession;
 use Nomada\Core\Term\Zone;
+use Tests\Core\Scenario;
 
 /** @param  array<string, mixed>  $with */
 function toldAt(string $utc, array $with = []): ToldSession
@@ -22,9 +23,9 @@ test('what it was and what it is, on the reader\'s clock', function (
 ) {
     $change = new SessionChange($kind, 'Tides', $was, $is);
     $zone = Zone::named('Atlantic/Canary');
-    expect(ChangeWords::lines([$change], $zone))
+    expect((new ChangeWords(Scenario::phrases()))->lines([$change], $zone))
         ->toBe([$words])
-        ->and(ChangeWords::lines([$change], $zone, true))
+        ->and((new ChangeWords(Scenario::phrases()))->lines([$change], $zone, true))
         ->toBe(["Tides: $words"])
         ->and(SessionChange::from((array) json_decode((string) json_encode($change->toArray()), true)))
         ->toEqual($change);
@@ -64,7 +65,7 @@ test('what it was and what it is, on the reader\'s clock', function (
 
 test('of many changes the first twelve are said, and how many more there are', function () {
     $change = new SessionChange(ChangeKind::Added, 'Tides', null, toldAt('2027-02-09T09:00:00Z'));
-    $lines = fn (int $n): array => ChangeWords::lines(array_fill(0, $n, $change), Zone::named('UTC'));
+    $lines = fn (int $n): array => (new ChangeWords(Scenario::phrases()))->lines(array_fill(0, $n, $change), Zone::named('UTC'));
     expect($lines(12))
         ->toHaveCount(12)
         ->and($lines(12)[11])

@@ -56,6 +56,7 @@ function essenceOf(array $series = [], array $section = [], array $plan = []): S
             ],
             'readers' => [new Reader('S-1', 'Name S-1', 'student', [7 => 'https://x.example/join/one'])],
             'joinPage' => 'https://x.example/join',
+            'words' => Scenario::words(),
         ],
     );
 }

@@ -3,6 +3,7 @@
 use Nomada\Core\Fault;
 use Nomada\Core\Publishing\MaterialFacts;
 use Nomada\Core\Term\LocalDate;
+use Tests\Core\Scenario;
 
 test('a material is a title and an address of the web, of bounded length', function (
     string $title,
@@ -28,8 +29,8 @@ test('what is typed well is taken as it is, without the spaces around it', funct
         ' https://x.example/'.str_repeat('a', 982).' ',
     );
     expect([mb_strlen($one->title), strlen($one->address), $one->day])->toBe([120, 1000, null]);
-    expect(MaterialFacts::typed('Map', 'http://x.example/m')->line())->toBe('Map: http://x.example/m');
-    expect((new MaterialFacts('Map', 'http://x', LocalDate::parse('2027-01-14')->day))->line())->toBe(
+    expect(MaterialFacts::typed('Map', 'http://x.example/m')->line(Scenario::phrases()))->toBe('Map: http://x.example/m');
+    expect((new MaterialFacts('Map', 'http://x', LocalDate::parse('2027-01-14')->day))->line(Scenario::phrases()))->toBe(
         'Thu 14 Jan, Map: http://x',
     );
 });

@@ -60,6 +60,7 @@ function facts(
         [$series],
         [new Reader('T-2', 'Nadir Haddad', 'teacher', [7 => "$link-host"]), ...$readers],
         'https://x.example/join',
+        words: Scenario::words(),
     );
 }
 
@@ -103,6 +104,7 @@ function hiddenFacts(SeriesPlan $plan): SectionFacts
                 '124',
             ),
         ],
+        words: Scenario::words(),
     );
 }
 

@@ -16,11 +16,12 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Particulars;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
+use Nomada\Core\Timetable\Stretches;
 use Tests\Core\Scenario;
 
 const BOTH_MEET =
     'Tue Thu 10:00–10:47 Madrid (Marine Science); '.
-    'Wed 10:00–10:47, from 20 Jan Thu 10:00–10:47 Madrid (Practical)';
+    'Wed 10:00–10:47, from Wed 20 Jan: Thu 10:00–10:47 Madrid (Practical)';
 
 /** A session of 47 minutes at ten in Madrid. */
 function atTen(string $day, ?Particulars $own = null, SessionState $state = SessionState::Planned): PlannedSession
@@ -99,7 +100,10 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
         elsewhere: ['S-1' => true],
         hiddenOutside: true,
         belongings: $parts,
-        meets: 'Wed 10:00–10:47, from 20 Jan Thu 10:00–10:47',
+        stretches: new Stretches([
+            Scenario::plan([3], '2027-01-13', minutes: 47),
+            Scenario::plan([4], '2027-01-20', minutes: 47),
+        ]),
     );
 
     return new SectionFacts(
@@ -128,6 +132,7 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
                 '789',
             ),
         ],
+        words: Scenario::words(),
     );
 }
 
@@ -288,7 +293,7 @@ test('what stands where, of a section with all that a section can have', functio
             'person' => 'T-2',
             'of' => [],
             'event' => 'Y8 Marine Science: Practical',
-            'time' => 'Wed 10:00–10:47, from 20 Jan Thu 10:00–10:47 Madrid',
+            'time' => 'Wed 10:00–10:47, from Wed 20 Jan: Thu 10:00–10:47 Madrid',
             'sessions' => ['Wed 13 Jan, 10:00–10:47 Madrid'],
             'link' => 'on your own page, while the doors are open',
         ],
@@ -299,7 +304,7 @@ test('what stands where, of a section with all that a section can have', functio
             'person' => 'O-1',
             'of' => [],
             'event' => 'Y8 Marine Science: Practical',
-            'time' => 'Wed 10:00–10:47, from 20 Jan Thu 10:00–10:47 Madrid',
+            'time' => 'Wed 10:00–10:47, from Wed 20 Jan: Thu 10:00–10:47 Madrid',
             'sessions' => ['Wed 13 Jan, 10:00–10:47 Madrid'],
             'link' => 'on your own page, while the doors are open',
         ],
@@ -349,7 +354,7 @@ test('the calendar object says what its reader needs, and nothing of anybody els
         ->not->toContain('Tides')
         ->and($bodies['O-1/uid-8'])
         ->toContain(
-            "DESCRIPTION:Come in on your own page\\, while the doors are open.\\n$doors\\nYou are an observer of this ".
+            "DESCRIPTION:Come in: on your own page\\, while the doors are open\\n$doors\\nYou are an observer of this ".
                 "section.\r\n",
         )
         ->not->toContain('URL')
@@ -416,6 +421,7 @@ test('without sessions nothing is wanted but the drop-in rooms', function () {
         $facts->readers,
         'j',
         $facts->rooms,
+        words: Scenario::words(),
     );
     expect(array_column(standsThere($bare), 'key'))
         ->toBe(['8MAR/drop-in-3'])

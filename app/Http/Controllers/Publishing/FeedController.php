@@ -47,7 +47,10 @@ final class FeedController extends Controller
     {
         $section = $this->bySecret($secret);
 
-        return response()->view('publishing.own', ['page' => OwnPage::of($section, $facts, $clock)]);
+        $page = OwnPage::of($section, $facts, $clock);
+        app()->setLocale($page->language);
+
+        return response()->view('publishing.own', ['page' => $page]);
     }
 
     /** The class stream of ours. */

@@ -8,6 +8,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\View\View;
+use Nomada\App\Actions\Publishing\ChooseLanguage;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\View\Registration\StudentPage;
@@ -15,13 +16,13 @@ use Nomada\App\View\Registration\StudentPage;
 final class MeController extends Controller
 {
     /** In which language they read; none for as the roster or the browser says. */
-    public function language(Request $request): RedirectResponse
+    public function language(Request $request, ChooseLanguage $speak): RedirectResponse
     {
         $given = $request->validate(
             ['language' => ['nullable', Rule::in((array) config('app.languages'))]],
             ['language.*' => __('me.language_fault')],
         );
-        $this->person($request)->update(['language' => $given['language'] ?? null]);
+        $speak($this->person($request), $given['language'] ?? null);
         app()->setLocale($given['language'] ?? app()->getLocale());
 
         return back()->with('said', __('me.kept'));

@@ -7,64 +7,103 @@ namespace Nomada\App\Http\Controllers\Registration;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Nomada\App\Actions\Publishing\KeepShowing;
 use Nomada\App\Http\Controllers\Controller;
-use Nomada\App\Models\Registration\Letter;
+use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Templates;
+use Nomada\App\View\Publishing\WordsPage;
+use Nomada\App\View\Publishing\WordsWritten;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Post\Template;
+use Nomada\Core\Post\Wording;
+use Nomada\Core\Publishing\ShownText;
 
-/** The words of the letters, with a preview, and the letters that did not go. */
+/** The words of letters and of what is published, in each language, with how they read. */
 final class TemplateController extends Controller
 {
-    public function show(Request $request): View
+    public function show(Request $request, WordsWritten $writes): View
     {
-        $kind = LetterKind::tryFrom((string) $request->query('kind', 'accepted')) ?? LetterKind::Accepted;
-        $template = Templates::of($kind);
-        [$subject, $text] = $template->write($kind->placeholders());
+        $kind = Templates::kind((string) $request->query('kind', '')) ?? LetterKind::Accepted;
+        $language = (string) $request->query('language', '');
+        $isSpoken = in_array($language, Templates::languages(), true);
 
-        return view('post.templates', [
-            'kinds' => LetterKind::cases(),
-            'kind' => $kind,
-            'template' => $template,
-            'isOwn' => Templates::isOwn($kind),
-            'subject' => $subject,
-            'text' => $text,
-            'stuck' => Letter::query()
-                ->whereNull('sent_at')
-                ->whereNotNull('trouble')
-                ->orderByDesc('id')
-                ->limit(50)
-                ->get(),
-            'sent' => Letter::query()->whereNotNull('sent_at')->count(),
-        ]);
+        return $this->page($request, $kind, $isSpoken ? $language : Templates::languages()[0], null, $writes);
     }
 
-    public function update(Request $request, string $kind): RedirectResponse
-    {
-        $kind = LetterKind::tryFrom($kind) ?? abort(404);
+    public function update(
+        Request $request,
+        string $kind,
+        string $language,
+        KeepShowing $keep,
+        WordsWritten $writes,
+    ): View|RedirectResponse {
+        [$kind, $language] = $this->known($kind, $language);
         $given = $request->validate(
-            ['subject' => ['required', 'string', 'max:200'], 'text' => ['required', 'string', 'max:8000']],
-            [
-                'subject.*' => 'The subject is one line of 200 characters at most.',
-                'text.*' => 'The letter has a text, of 8,000 characters at most.',
-            ],
+            ['subject' => ['required', 'string', 'max:200'], 'text' => ['nullable', 'string', 'max:8000']],
+            ['subject.*' => __('showing.words_page.subject_fault'), 'text.*' => __('showing.words_page.text_fault')],
         );
-        Templates::keep(
-            new Template($kind, trim($given['subject']), str_replace("\r\n", "\n", trim($given['text']))),
-            $this->person($request),
+        $template = new Template(
+            $kind,
+            trim($given['subject']),
+            str_replace("\r\n", "\n", trim((string) $given['text'])),
         );
+        if ($request->boolean('look')) {
+            return $this->page($request, $kind, $language, $template, $writes);
+        }
+        if ($kind instanceof ShownText) {
+            $keep->words($kind, $language, $template, $this->person($request));
+        } else {
+            Templates::keep($template, $language, $this->person($request));
+        }
 
-        return redirect()
-            ->route('letters', ['kind' => $kind->value])
-            ->with('said', 'The words are kept; the next letter of this kind has them.');
+        return $this->back($request, $kind, $language)->with(
+            'said',
+            __($kind instanceof ShownText ? 'showing.words_page.kept_places' : 'showing.words_page.kept'),
+        );
     }
 
-    public function destroy(string $kind): RedirectResponse
-    {
-        Templates::drop(LetterKind::tryFrom($kind) ?? abort(404));
+    public function destroy(
+        Request $request,
+        string $kind,
+        string $language,
+        KeepShowing $keep,
+    ): RedirectResponse {
+        [$kind, $language] = $this->known($kind, $language);
+        if ($kind instanceof ShownText) {
+            $keep->words($kind, $language, null, $this->person($request));
+        } else {
+            Templates::drop($kind, $language);
+        }
 
-        return redirect()
-            ->route('letters', ['kind' => $kind])
-            ->with('said', 'The usual words are back.');
+        return $this->back($request, $kind, $language)->with('said', __('showing.words_page.back'));
+    }
+
+    private function page(
+        Request $request,
+        Wording $kind,
+        string $language,
+        ?Template $typed,
+        WordsWritten $writes,
+    ): View {
+        $section = Section::query()->where('sourced_id', (string) $request->input('section', ''))->first();
+
+        return view('publishing.words', ['page' => WordsPage::of($kind, $language, $typed, $section, $writes)]);
+    }
+
+    /** @return array{Wording, string} */
+    private function known(string $kind, string $language): array
+    {
+        abort_unless(in_array($language, Templates::languages(), true), 404);
+
+        return [Templates::kind($kind) ?? abort(404), $language];
+    }
+
+    private function back(Request $request, Wording $kind, string $language): RedirectResponse
+    {
+        return redirect()->route('letters', array_filter([
+            'kind' => $kind->code(),
+            'language' => $language,
+            'section' => (string) $request->input('section', ''),
+        ]));
     }
 }

@@ -1,3 +1,4 @@
+@use(Nomada\App\Destinations\FieldWords)
 {{-- What differs there, side by side. rows: DriftRow[]; all: how many there are --}}
 @props(['rows', 'all'])
 <form method="post" action="{{ route('drift.back') }}" x-data="choosing">@csrf
@@ -25,12 +26,12 @@
                     @else
                         <td>
                             @foreach ($row->changes as $change)
-                                <div class="field"><b>{{ $change->field }}</b> <del>{{ Str::limit($change->before, 240) }}</del></div>
+                                <div class="field"><b>{{ FieldWords::of($change->field) }}</b> <del>{{ Str::limit(FieldWords::changed($change, $change->before), 240) }}</del></div>
                             @endforeach
                         </td>
                         <td>
                             @foreach ($row->changes as $change)
-                                <div class="field"><b>{{ $change->field }}</b> <ins>{{ Str::limit($change->after, 240) }}</ins></div>
+                                <div class="field"><b>{{ FieldWords::of($change->field) }}</b> <ins>{{ Str::limit(FieldWords::changed($change, $change->after), 240) }}</ins></div>
                             @endforeach
                         </td>
                     @endif

@@ -8,7 +8,7 @@
             @foreach ($page->letters as $letter)
                 <tr>
                     <td>{{ $page->day($letter->sentAt) }} {{ $page->clock($letter->sentAt) }}</td>
-                    <th scope="row">{{ $letter->kind->title() }}</th>
+                    <th scope="row">{{ __("letters.{$letter->kind->value}.title") }}</th>
                     <td>{{ $letter->of }}</td>
                     <td>
                         @if ($letter->isThere === null)

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Publishing;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
+
+/** In which language somebody reads; what stands in their calendar follows with the next run. */
+final readonly class ChooseLanguage
+{
+    /** @param  string|null  $language  BCP 47; null for as the roster or the browser says */
+    public function __invoke(Person $person, ?string $language): void
+    {
+        DB::transaction(function () use ($person, $language): void {
+            $person->update(['language' => $language]);
+            $sections = DB::table('parts')->where('person_id', $person->id)->distinct()->pluck('section_id');
+            foreach ($sections->chunk(RefreshSections::AT_ONCE) as $some) {
+                RefreshSections::dispatch(array_values(array_map(intval(...), $some->all())))->afterCommit();
+            }
+        });
+    }
+}

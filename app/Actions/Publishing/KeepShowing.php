@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Publishing;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Joining\Audit;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Queries\Showings;
+use Nomada\App\Queries\Templates;
+use Nomada\Core\Fault;
+use Nomada\Core\Post\Template;
+use Nomada\Core\Publishing\Showing;
+use Nomada\Core\Publishing\ShownText;
+
+/**
+ * How what is published stands at the places, of the school or of one section, and in what words. Nothing is sent: what
+ * differs from then on is for the next run.
+ */
+final readonly class KeepShowing
+{
+    public function __construct(private RefreshPlacements $refresh, private Audit $audit)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $rules  as {@see Showing::from()} reads them
+     *
+     * @throws Fault that names the field
+     */
+    public function ofSchool(array $rules, Person $by): void
+    {
+        $kept = Showings::ofSchool()->with($rules);
+        if ($kept->for !== null) {
+            throw new Fault('Students are chosen for a section.', 'for');
+        }
+        DB::transaction(function () use ($kept, $by): void {
+            $this->write(null, $kept->toArray(), $by);
+            $this->all();
+            ($this->audit)('place', null, $by, 'what stands where: '.json_encode($kept->toArray()));
+        });
+    }
+
+    /**
+     * Only in what a section differs from the school is its own: what the school changes later holds for the rest.
+     *
+     * @param  array<string, mixed>  $rules
+     *
+     * @throws Fault that names the field
+     */
+    public function ofSection(Section $section, array $rules, Person $by): void
+    {
+        $school = Showings::ofSchool();
+        $kept = $school->with($rules);
+        $this->areStudents($section, $kept->for ?? []);
+        $own = array_udiff_assoc(
+            $kept->toArray(),
+            $school->toArray(),
+            fn (mixed $a, mixed $b): int => $a === $b ? 0 : 1,
+        );
+        DB::transaction(function () use ($section, $own, $by): void {
+            if ($own === []) {
+                DB::table('showings')->where('section_id', $section->id)->delete();
+            } else {
+                $this->write($section->id, $own, $by);
+            }
+            ($this->refresh)([$section->id]);
+            ($this->audit)('place', null, $by, "what stands where, $section->sourced_id: ".json_encode($own));
+        });
+    }
+
+    /** Other words of something that is published; null for the usual ones. */
+    public function words(ShownText $kind, string $language, ?Template $template, Person $by): void
+    {
+        DB::transaction(function () use ($kind, $language, $template, $by): void {
+            $template === null
+                ? Templates::drop($kind, $language)
+                : Templates::keep($template, $language, $by);
+            $this->all();
+            ($this->audit)('place', null, $by, "words of $kind->value in $language");
+        });
+    }
+
+    /** @param  array<string, mixed>  $rules */
+    private function write(?int $section, array $rules, Person $by): void
+    {
+        DB::statement(
+            'insert into showings (section_id, rules, updated_by, updated_at) values (?, ?, ?, ?)
+            on conflict (coalesce(section_id, 0)) do update set rules = excluded.rules,
+                updated_by = excluded.updated_by, updated_at = excluded.updated_at',
+            [$section, json_encode($rules, JSON_THROW_ON_ERROR), $by->id, now()],
+        );
+    }
+
+    /** @param  list<string>  $chosen */
+    private function areStudents(Section $section, array $chosen): void
+    {
+        $known = DB::table('parts')
+            ->join('people', 'people.id', '=', 'person_id')
+            ->where('section_id', $section->id)
+            ->where('parts.role', 'student')
+            ->pluck('people.sourced_id')
+            ->all();
+        $other = array_diff($chosen, $known);
+        if ($other !== []) {
+            throw new Fault('No student of this section: '.implode(', ', $other).'.', 'for');
+        }
+    }
+
+    /** What ought to stand is written down anew for every section that has anything, behind the page. */
+    private function all(): void
+    {
+        $sections = DB::table('placements')->distinct()->orderBy('section_id')->pluck('section_id');
+        foreach ($sections->chunk(RefreshSections::AT_ONCE) as $some) {
+            RefreshSections::dispatch(array_values(array_map(intval(...), $some->all())))->afterCommit();
+        }
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Queries;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\Core\Publishing\Showing;
+
+/** How what is published stands at the places: the school's rules, and what a section has of its own. */
+final class Showings
+{
+    public static function ofSchool(): Showing
+    {
+        return self::usual()->with(self::own(null));
+    }
+
+    /**
+     * What a section has of its own, or the school beside what is usual.
+     *
+     * @return array<string, mixed>|null null where it has nothing
+     */
+    public static function own(?int $section): ?array
+    {
+        $rules = DB::table('showings')->where('section_id', $section)->value('rules');
+
+        return is_string($rules) ? (array) json_decode($rules, true) : null;
+    }
+
+    /**
+     * @param  list<int>  $sections
+     * @return array<int, Showing> by section, of each of them
+     */
+    public static function of(array $sections): array
+    {
+        $rows = DB::table('showings')
+            ->whereNull('section_id')
+            ->orWhereIntegerInRaw('section_id', $sections)
+            ->pluck('rules', 'section_id');
+        // The school's has no section.
+        $plain = fn (int|string $of): ?array => is_string($rows[$of] ?? null)
+            ? (array) json_decode($rows[$of], true)
+            : null;
+        $school = self::usual()->with($plain(''));
+        $out = [];
+        foreach ($sections as $id) {
+            $out[$id] = $school->with($plain($id));
+        }
+
+        return $out;
+    }
+
+    private static function usual(): Showing
+    {
+        return new Showing(Templates::languages()[0]);
+    }
+}

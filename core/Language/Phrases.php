@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Language;
+
+use IntlDateFormatter;
+use LogicException;
+use Nomada\Core\Term\LocalDate;
+
+/**
+ * The words of one language for what core/ says to people: sentences under codes, in which `:name` stands for what is
+ * put there, and days as that language writes them.
+ */
+final class Phrases
+{
+    /** @var array<string, IntlDateFormatter> by language and pattern */
+    private static array $formats = [];
+
+    /** @var array<int, string> days written before, by day number */
+    private array $days = [];
+
+    /**
+     * @param  string  $language  BCP 47
+     * @param  array<array-key, mixed>  $words  by code; a code with dots is a path
+     */
+    public function __construct(public readonly string $language, private readonly array $words)
+    {
+    }
+
+    /**
+     * @param  array<string, string|int>  $with  what is put for each `:name`; it is never read for such names itself
+     *
+     * @throws LogicException where the language has no such words: a fault of its file, and none of the reader's
+     */
+    public function say(string $code, array $with = []): string
+    {
+        $found = $this->find($code) ??
+            throw new LogicException("There are no words for $code in $this->language.");
+        if ($with === []) {
+            return $found;
+        }
+        $pairs = [];
+        foreach ($with as $name => $value) {
+            $pairs[":$name"] = (string) $value;
+        }
+
+        return strtr($found, $pairs);
+    }
+
+    public function has(string $code): bool
+    {
+        return $this->find($code) !== null;
+    }
+
+    private function find(string $code): ?string
+    {
+        $found = $this->words;
+        foreach (explode('.', $code) as $part) {
+            $found = is_array($found) ? $found[$part] ?? null : null;
+        }
+
+        return is_string($found) ? $found : null;
+    }
+
+    /** `Thu 18 Feb`, `jue 18 feb` */
+    public function day(LocalDate $day): string
+    {
+        return $this->days[$day->day] ??= $this->isEnglish()
+            ? $day->short()
+            : self::format($this->language, 'EEE d MMM', $day->day);
+    }
+
+    /** @param  int  $weekday  1 (Monday) to 7; `Thu`, `jue` */
+    public function weekday(int $weekday): string
+    {
+        // 1970-01-05 was a Monday.
+        return $this->isEnglish()
+            ? LocalDate::dayName($weekday)
+            : self::format($this->language, 'EEE', 3 + $weekday);
+    }
+
+    private function isEnglish(): bool
+    {
+        return $this->language === 'en';
+    }
+
+    private static function format(string $language, string $pattern, int $day): string
+    {
+        $format = self::$formats["$language $pattern"] ??= new IntlDateFormatter(
+            $language,
+            IntlDateFormatter::NONE,
+            IntlDateFormatter::NONE,
+            'UTC',
+            IntlDateFormatter::GREGORIAN,
+            $pattern,
+        );
+
+        return str_replace('.', '', (string) $format->format($day * 86400));
+    }
+}
