@@ -19,6 +19,7 @@ use Nomada\App\Actions\Registration\TakeRegistration;
 use Nomada\App\Actions\Term\KeepCalendar;
 use Nomada\App\Actions\Timetable\KeepLicences;
 use Nomada\App\Actions\Timetable\PasteTopics;
+use Nomada\App\Destinations\Service;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
@@ -29,6 +30,7 @@ use Nomada\App\Support\Services;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\OpenHours;
 use Nomada\Core\Joining\Preset;
+use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Registration\Registering;
 use Nomada\Core\Term\DayPlan;
 use Nomada\Core\Term\LocalDate;
@@ -229,6 +231,17 @@ final class DemoCommand extends Command
         if ($publish !== null) {
             $carryOut($publish);
         }
+        // What a teacher has put on a course page by hand: ours can stand after it.
+        Service::of(Outside::Course)->send(
+            'PUT',
+            '/pages/8MAR/items/reading-list',
+            (string) json_encode([
+                'title' => 'Reading list',
+                'block' => 'pinned',
+                'codes' => ['text'],
+                'fields' => ['Text' => 'Bring the tide tables of Isla Bruma to every session.'],
+            ]),
+        );
     }
 
     /** Office hours in mathematics, and one session of marine science that the whole school may listen to. */

@@ -82,10 +82,7 @@ final class ClassStreamDestination extends JsonDestination
 
     protected static function body(Placement $wanted): string
     {
-        return (string) json_encode(
-            FieldWords::body($wanted),
-            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
-        );
+        return (string) json_encode(FieldWords::body($wanted), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 
     private function service(): Service

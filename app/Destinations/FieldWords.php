@@ -21,7 +21,9 @@ final class FieldWords
         [$field, $series] = explode(' ', $code) + ['', ''];
         $title = $of[(int) $series] ?? null;
         // What somebody else has put there has names of its own.
-        $words = Lang::has("published.fields.$field") ? (string) __("published.fields.$field", [], $language) : $code;
+        $words = Lang::has("published.fields.$field")
+            ? (string) __("published.fields.$field", [], $language)
+            : $code;
 
         return $title === null
             ? $words
@@ -50,9 +52,13 @@ final class FieldWords
     /** What a field said before, or says after a change. */
     public static function changed(FieldChange $change, string $text): string
     {
-        $value = $text === '' ? '' : self::value($change->field, $change->field === 'for' ? explode("\n", $text) : $text);
+        $value =
+            $text === ''
+                ? ''
+                : self::value($change->field, $change->field === 'for' ? explode("\n", $text) : $text);
 
-        return is_string($value) ? $value : $text;
+        // The moments at which lines give way are for the place.
+        return (string) preg_replace('/^\d{4}-\S+Z /m', '', is_string($value) ? $value : $text);
     }
 
     /** @return array<string, string|list<string>> what is read, under its words in the placement's language */

@@ -35,8 +35,7 @@ final class Phrases
      */
     public function say(string $code, array $with = []): string
     {
-        $found = $this->find($code) ??
-            throw new LogicException("There are no words for $code in $this->language.");
+        $found = $this->find($code) ?? throw new LogicException("There are no words for $code in $this->language.");
         if ($with === []) {
             return $found;
         }

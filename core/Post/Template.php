@@ -68,14 +68,11 @@ final readonly class Template
     /** @param  array<string, string>  $pairs  by placeholder with its braces */
     private static function without(string $text, array $pairs): string
     {
-        $kept = array_filter(
-            explode("\n", $text),
-            function (string $line) use ($pairs): bool {
-                preg_match_all('/\{\w+\}/', $line, $m);
+        $kept = array_filter(explode("\n", $text), function (string $line) use ($pairs): bool {
+            preg_match_all('/\{\w+\}/', $line, $m);
 
-                return $m[0] === [] || implode('', array_map(fn (string $p): string => $pairs[$p], $m[0])) !== '';
-            },
-        );
+            return $m[0] === [] || implode('', array_map(fn (string $p): string => $pairs[$p], $m[0])) !== '';
+        });
 
         return implode("\n", $kept);
     }

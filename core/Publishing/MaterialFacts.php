@@ -46,6 +46,7 @@ final readonly class MaterialFacts
     /** What is read of it where it stands: title and address, and the day where it is for one. */
     public function line(Phrases $phrases): string
     {
-        return ($this->day === null ? '' : $phrases->day(new LocalDate($this->day)).', ')."$this->title: $this->address";
+        return ($this->day === null ? '' : $phrases->day(new LocalDate($this->day)).', ').
+            "$this->title: $this->address";
     }
 }

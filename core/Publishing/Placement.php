@@ -9,8 +9,9 @@ use Closure;
 /**
  * One thing of ours at one destination, as it ought to stand there. `key` is its own within the destination and never
  * changes; `fields` are what a person reads, in order, each under its code (of one of several series with its id: `link
- * 12`); their words are the reader's. Those in SETTINGS are for the place and no words of the item: where it stands, from
- * when till when, who may answer, and for whom. The body is what only the machine there needs (an iCalendar object).
+ * 12`); their words are the reader's. Those in SETTINGS are for the place and no words of the item: where it stands,
+ * from when till when, who may answer, and for whom. The body is what only the machine there needs (an iCalendar
+ * object).
  */
 final readonly class Placement
 {

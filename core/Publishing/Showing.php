@@ -46,7 +46,10 @@ final readonly class Showing
         }
         foreach (['next' => $next, 'weeks' => $weeks] as $field => $position) {
             if (preg_match(self::POSITION, $position) !== 1 || ($field === 'next' && $position === 'week')) {
-                throw new Fault('Choose a position on the course page, or name the item that it stands after.', $field);
+                throw new Fault(
+                    'Choose a position on the course page, or name the item that it stands after.',
+                    $field,
+                );
             }
         }
         foreach (['from' => $from, 'till' => $till] as $field => $days) {
@@ -123,10 +126,7 @@ final readonly class Showing
     public function ofWeek(Term $term, int $week): array
     {
         $monday = $term->monday($week);
-        $at = fn (int $days): string => gmdate(
-            'Y-m-d\TH:i:s\Z',
-            $term->zone->instant($monday->plus($days)->day, 0),
-        );
+        $at = fn (int $days): string => gmdate('Y-m-d\TH:i:s\Z', $term->zone->instant($monday->plus($days)->day, 0));
 
         return array_filter(
             [
@@ -153,7 +153,9 @@ final readonly class Showing
         );
     }
 
-    /** Whether somebody reads what is posted: posts for chosen students are read by them, and by whoever is no student. */
+    /**
+     * Whether somebody reads what is posted: posts for chosen students are read by them, and by whoever is no student.
+     */
     public function isFor(string $person, bool $isStudent): bool
     {
         return $this->for === null || ! $isStudent || in_array($person, $this->for, true);

@@ -77,8 +77,10 @@ final class WantedPlacements
         );
         $fields =
             ['title' => $title] +
-            ($text === '' ? [] : ['text' => $text]) +
-            ['meets' => self::meets($section), 'doors' => self::doors($section, $words)] +
+            ($text === '' ? [] : ['text' => $text]) + [
+                'meets' => self::meets($section),
+                'doors' => self::doors($section, $words),
+            ] +
             self::ways($section) +
             ($section->showing->amount === Amount::Nothing ? [] : ['sessions' => $turns]) +
             self::materials($section, null) +
@@ -117,14 +119,15 @@ final class WantedPlacements
         ksort($weeks);
         $out = [];
         foreach ($weeks as $week => $lines) {
-            [$title, $text] = $section->words()->write(
-                ShownText::CourseWeek,
-                self::named($section) + ['week' => (string) $week],
-            );
+            [$title, $text] = $section
+                ->words()
+                ->write(ShownText::CourseWeek, self::named($section) + ['week' => (string) $week]);
             $fields =
                 ['title' => $title] +
-                ($text === '' ? [] : ['text' => $text]) +
-                ['week' => (string) $week, 'begins' => $section->term->monday($week)->iso()] +
+                ($text === '' ? [] : ['text' => $text]) + [
+                    'week' => (string) $week,
+                    'begins' => $section->term->monday($week)->iso(),
+                ] +
                 ($section->showing->amount === Amount::Nothing ? [] : ['sessions' => $lines]);
             if (isset($recordings[$week])) {
                 $fields['recordings'] = $recordings[$week];
@@ -167,10 +170,11 @@ final class WantedPlacements
 
         return $own === []
             ? []
-            : ['materials' => array_values(array_map(
-                fn (MaterialFacts $m): string => $m->line($section->words()->phrases),
-                $own,
-            ))];
+            : [
+                'materials' => array_values(
+                    array_map(fn (MaterialFacts $m): string => $m->line($section->words()->phrases), $own),
+                ),
+            ];
     }
 
     /** What a week's item says of one session; a cancelled one with its reason, where all is shown. */
@@ -342,8 +346,7 @@ final class WantedPlacements
                 "$section->id/change-$t->id",
                 'Changes, post '.$t->id,
                 ['title' => $title] +
-                    ($text === '' ? [] : ['text' => $text]) +
-                    [
+                    ($text === '' ? [] : ['text' => $text]) + [
                         'changes' => $changes->lines($t->changes, $zone, count($section->series) > 1),
                         'clock' => $zone->place(),
                     ] +

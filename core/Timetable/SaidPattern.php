@@ -96,7 +96,9 @@ final readonly class SaidPattern
                 fn (array $d): string => trim(
                     ($this->phrases->has("patterns.places.$d[1]")
                         ? $this->phrases->say("patterns.places.$d[1]")
-                        : '').' '.$this->phrases->weekday($d[0]),
+                        : '').
+                        ' '.
+                        $this->phrases->weekday($d[0]),
                 ),
                 $rule->byDay,
             ),
@@ -114,10 +116,9 @@ final readonly class SaidPattern
         return implode(
             ', ',
             array_filter([
-                $this->phrases->say(
-                    $rule->interval === 1 ? "patterns.every.$unit" : "patterns.every_n.$unit",
-                    ['n' => $rule->interval],
-                ),
+                $this->phrases->say($rule->interval === 1 ? "patterns.every.$unit" : "patterns.every_n.$unit", [
+                    'n' => $rule->interval,
+                ]),
                 $places === ''
                     ? $days
                     : trim($this->phrases->say('patterns.of', ['places' => $places, 'days' => $days])),

@@ -75,7 +75,7 @@ final readonly class WeeklyPattern implements Pattern
     /** "second", "9th", "21st" */
     private static function ordinal(int $n): string
     {
-        return self::ORDINALS[$n] ?? $n.($n < 20 ? 'th' : ['st', 'nd', 'rd'][$n % 10 - 1] ?? 'th');
+        return self::ORDINALS[$n] ?? $n.($n < 20 ? 'th' : ['st', 'nd', 'rd'][($n % 10) - 1] ?? 'th');
     }
 
     public function sentence(): string
@@ -87,10 +87,7 @@ final readonly class WeeklyPattern implements Pattern
             : implode(' ', array_map(LocalDate::dayName(...), $this->weekdays));
 
         return match (true) {
-            $this->every > 1 => 'Every '.
-                self::ordinal($this->every).
-                ' week, '.
-                $days,
+            $this->every > 1 => 'Every '.self::ordinal($this->every).' week, '.$days,
             $days === 'weekday' => 'Every weekday',
             default => $days,
         };

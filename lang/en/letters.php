@@ -9,7 +9,7 @@ return [
             'Hello {name},',
             '',
             'your registration for {class} has arrived. Somebody at {school} compares it with the roster; '.
-                'you get a letter when that is done.',
+            'you get a letter when that is done.',
             '',
             'How it stands: {page}',
         ]),
@@ -26,7 +26,7 @@ return [
             'The next sessions, on your clock: {when}',
             '',
             'The whole timetable is attached for your calendar. If the link does not work, come in by '.
-                'phone: {phone}.',
+            'phone: {phone}.',
         ]),
     ],
     'declined' => [
@@ -46,8 +46,7 @@ return [
         'text' => implode("\n", [
             'Hello {name},',
             '',
-            'you are on the roster of {class}, so your registration was sent there. You need not do '.
-                'anything.',
+            'you are on the roster of {class}, so your registration was sent there. You need not do anything.',
             '',
             'How it stands: {page}',
         ]),
@@ -59,7 +58,7 @@ return [
             'Hello {name},',
             '',
             'your link for {class} was replaced; the old one opens nothing any more. This is the new one, '.
-                'and it is yours alone:',
+            'and it is yours alone:',
             '{link}',
             '',
             'The next sessions, on your clock: {when}',
@@ -88,7 +87,7 @@ return [
             '{child} is registered for {class} at {school}. The next sessions, on {child}\'s clock: {when}',
             '',
             'The link is {child}\'s own and lets in nobody else, so it does not stand here. The timetable '.
-                'is attached for your calendar.',
+            'is attached for your calendar.',
         ]),
     ],
     'changed' => [
@@ -112,7 +111,7 @@ return [
             'Hello {name},',
             '',
             '{title} of {class} at {school} is not held any more. The sessions that were still to come '.
-                'are taken out of your calendar by what is attached.',
+            'are taken out of your calendar by what is attached.',
         ]),
     ],
     'teacher' => [
@@ -127,7 +126,7 @@ return [
             'The next sessions, on your clock: {when}',
             '',
             'The whole timetable is attached for your calendar. If the link does not work, come in by '.
-                'phone: {phone}.',
+            'phone: {phone}.',
         ]),
     ],
     'invitation' => [
@@ -137,7 +136,7 @@ return [
             'Hello {name},',
             '',
             '{school} holds its live classes with Nomada. By this link you set your password; it works '.
-                'once, and until {until}:',
+            'once, and until {until}:',
             '{link}',
             '',
             'Afterwards you sign in as {sign_in}.',
@@ -150,11 +149,11 @@ return [
             'Hello {name},',
             '',
             'somebody, probably you, asked for a new password. By this link you set one; it works once, '.
-                'and until {until}:',
+            'and until {until}:',
             '{link}',
             '',
             'You sign in as {sign_in}. If you did not ask, you need not do anything: your password stays '.
-                'as it is.',
+            'as it is.',
         ]),
     ],
     'not-here' => [
@@ -164,7 +163,7 @@ return [
             'Hello {name},',
             '',
             '{child} has not come to {class} at {school}, which began at {when}. Perhaps something keeps '.
-                '{child} from coming in; the school helps.',
+            '{child} from coming in; the school helps.',
             '',
             'Is {child} away? Tell it here, and it counts as excused: {page}',
         ]),

@@ -54,7 +54,7 @@ return [
     'webhooks' => [
         'title' => 'Other programs that are told',
         'hint' => 'Whenever a section is published for the first time, or its changes are told, a signed '.
-        'message goes to'.
+            'message goes to'.
             ' each address, as the open specification Standard Webhooks says.',
         'add' => 'Tell another program',
         'address' => 'Its address',

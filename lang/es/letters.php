@@ -9,7 +9,7 @@ return [
             'Hola, {name}:',
             '',
             'Ha llegado tu inscripción en {class}. Alguien de {school} la compara con la lista; cuando esté '.
-                'hecho recibirás una carta.',
+            'hecho recibirás una carta.',
             '',
             'Cómo va: {page}',
         ]),
@@ -26,7 +26,7 @@ return [
             'Las próximas sesiones, en tu hora: {when}',
             '',
             'El horario entero va adjunto para tu calendario. Si el enlace no funciona, entra por '.
-                'teléfono: {phone}.',
+            'teléfono: {phone}.',
         ]),
     ],
     'declined' => [
@@ -58,7 +58,7 @@ return [
             'Hola, {name}:',
             '',
             'Tu enlace para {class} se ha sustituido; el anterior ya no abre nada. Este es el nuevo, y es '.
-                'solo tuyo:',
+            'solo tuyo:',
             '{link}',
             '',
             'Las próximas sesiones, en tu hora: {when}',
@@ -85,10 +85,10 @@ return [
             'Hola, {name}:',
             '',
             'La inscripción de {child} en {class}, de {school}, está hecha. Las próximas sesiones, en la hora '.
-                'de {child}: {when}',
+            'de {child}: {when}',
             '',
             'El enlace es solo de {child} y no deja entrar a nadie más, así que no va aquí. El horario va '.
-                'adjunto para tu calendario.',
+            'adjunto para tu calendario.',
         ]),
     ],
     'changed' => [
@@ -112,7 +112,7 @@ return [
             'Hola, {name}:',
             '',
             '{title}, de {class}, en {school}, ya no tiene lugar. Lo que va adjunto quita de tu calendario '.
-                'las sesiones que quedaban.',
+            'las sesiones que quedaban.',
         ]),
     ],
     'teacher' => [
@@ -127,7 +127,7 @@ return [
             'Las próximas sesiones, en tu hora: {when}',
             '',
             'El horario entero va adjunto para tu calendario. Si el enlace no funciona, entra por '.
-                'teléfono: {phone}.',
+            'teléfono: {phone}.',
         ]),
     ],
     'invitation' => [
@@ -137,7 +137,7 @@ return [
             'Hola, {name}:',
             '',
             '{school} da sus clases en directo con Nomada. Con este enlace pones tu contraseña; funciona una '.
-                'vez, y hasta el {until}:',
+            'vez, y hasta el {until}:',
             '{link}',
             '',
             'Después entras como {sign_in}.',
@@ -150,11 +150,11 @@ return [
             'Hola, {name}:',
             '',
             'Alguien, seguramente tú, ha pedido una nueva contraseña. Con este enlace la pones; funciona una '.
-                'vez, y hasta el {until}:',
+            'vez, y hasta el {until}:',
             '{link}',
             '',
             'Entras como {sign_in}. Si no la has pedido, no tienes que hacer nada: tu contraseña sigue como '.
-                'está.',
+            'está.',
         ]),
     ],
     'not-here' => [
@@ -164,7 +164,7 @@ return [
             'Hola, {name}:',
             '',
             '{child} no ha llegado a {class}, de {school}, que empezó el {when}. Quizá algo le impide entrar a '.
-                '{child}; el centro ayuda.',
+            '{child}; el centro ayuda.',
             '',
             '¿No puede asistir {child}? Dilo aquí, y contará como ausencia justificada: {page}',
         ]),

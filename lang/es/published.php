@@ -3,8 +3,16 @@
 /* Lo que se publica, en la lengua del grupo, o de quien tiene el calendario. */
 return [
     'texts' => [
-        'course-next' => ['title' => 'Página del curso: la próxima sesión', 'subject' => 'Próxima sesión', 'text' => ''],
-        'course-week' => ['title' => 'Página del curso: una semana', 'subject' => 'Sesiones en directo', 'text' => ''],
+        'course-next' => [
+            'title' => 'Página del curso: la próxima sesión',
+            'subject' => 'Próxima sesión',
+            'text' => '',
+        ],
+        'course-week' => [
+            'title' => 'Página del curso: una semana',
+            'subject' => 'Sesiones en directo',
+            'text' => '',
+        ],
         'calendar-event' => [
             'title' => 'Calendario: el evento',
             'subject' => '{series}',

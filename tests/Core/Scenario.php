@@ -71,7 +71,7 @@ final class Scenario
     /** The usual words of a letter. */
     public static function letter(LetterKind $kind, string $language = 'en'): Template
     {
-        $words = (require dirname(__DIR__, 2)."/lang/$language/letters.php")[$kind->value];
+        $words = require dirname(__DIR__, 2)."/lang/$language/letters.php"[$kind->value];
 
         return new Template($kind, $words['subject'], $words['text']);
     }
@@ -86,7 +86,7 @@ final class Scenario
     {
         $out = [];
         foreach (['en', 'es'] as $language) {
-            $usual = (require dirname(__DIR__, 2)."/lang/$language/published.php")['texts'];
+            $usual = require dirname(__DIR__, 2)."/lang/$language/published.php"['texts'];
             $templates = [];
             foreach (ShownText::cases() as $kind) {
                 $words = $usual[$kind->value];

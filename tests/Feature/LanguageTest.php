@@ -58,8 +58,13 @@ test('a page is in the language that its reader chose, else the roster\'s, else 
         ->where('sourced_id', 'S-1')
         ->update(['roster_language' => 'es-419']);
     $me('en')->assertSee('Próximas sesiones')->assertSee('mar 9 feb, hoy');
-    $this->as('A-1')->get('/', ['Accept-Language' => 'es'])->assertSee('lang="en-GB"', false)->assertSee('Sign out');
-    $this->as('S-1')->put('/me/language', ['language' => 'en'])->assertSessionHas('said', 'Kept.');
+    $this->as('A-1')
+        ->get('/', ['Accept-Language' => 'es'])
+        ->assertSee('lang="en-GB"', false)
+        ->assertSee('Sign out');
+    $this->as('S-1')
+        ->put('/me/language', ['language' => 'en'])
+        ->assertSessionHas('said', 'Kept.');
     $me('es')->assertSee('Coming sessions')->assertSee('Tue 9 Feb, today');
     $this->put('/me/language', ['language' => 'xx'])->assertSessionHasErrors('language');
     $this->put('/me/language', ['language' => ''])->assertSessionHasNoErrors();

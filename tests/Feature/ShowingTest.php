@@ -50,78 +50,81 @@ function postsAt(string $section): array
     return test()->standins->get("/stream/sections/$section")['posts'];
 }
 
-test('what stands where is chosen for the school and for a section, and stands there after the next run', function () {
-    $this->standins->put(
-        '/course/pages/MAR/items/reading-list',
-        '{"title":"Reading list","block":"pinned","codes":["text"],"fields":{"Text":"Read it."}}',
-    );
-    $this->as('A-1')
-        ->get('/publishing/showing/MAR')
-        ->assertOk()
-        ->assertSee('As the school has it')
-        ->assertSee('after &quot;Reading list&quot;', false)
-        ->assertSee('in its week', false);
-    $this->put('/publishing/showing', ['days_before' => '7', 'answers' => 'nobody'] + SHOWN)
-        ->assertRedirect('/publishing/showing')
-        ->assertSessionHas('said');
-    $this->put(
-        '/publishing/showing/MAR',
-        [
+test(
+    'what stands where is chosen for the school and for a section, and stands there after the next run',
+    function () {
+        $this->standins->put(
+            '/course/pages/MAR/items/reading-list',
+            '{"title":"Reading list","block":"pinned","codes":["text"],"fields":{"Text":"Read it."}}',
+        );
+        $this->as('A-1')
+            ->get('/publishing/showing/MAR')
+            ->assertOk()
+            ->assertSee('As the school has it')
+            ->assertSee('after &quot;Reading list&quot;', false)
+            ->assertSee('in its week', false);
+        $this->put('/publishing/showing', ['days_before' => '7', 'answers' => 'nobody'] + SHOWN)
+            ->assertRedirect('/publishing/showing')
+            ->assertSessionHas('said');
+        $this->put(
+            '/publishing/showing/MAR',
+            [
+                'next' => 'after MAR/reading-list',
+                'weeks' => 'top',
+                'days_before' => '7',
+                'days_after' => '0',
+                'amount' => 'short',
+                'answers' => 'answers',
+                'audience' => 'chosen',
+                'people' => ['S-1'],
+            ] + SHOWN,
+        )->assertSessionHasNoErrors();
+        // Only in what it differs is its own: what the school changes later holds for the rest.
+        expect(json_decode(DB::table('showings')->whereNotNull('section_id')->value('rules'), true))->toEqual([
             'next' => 'after MAR/reading-list',
             'weeks' => 'top',
-            'days_before' => '7',
-            'days_after' => '0',
+            'till' => 0,
             'amount' => 'short',
             'answers' => 'answers',
-            'audience' => 'chosen',
-            'people' => ['S-1'],
-        ] + SHOWN,
-    )->assertSessionHasNoErrors();
-    // Only in what it differs is its own: what the school changes later holds for the rest.
-    expect(json_decode(DB::table('showings')->whereNotNull('section_id')->value('rules'), true))->toEqual([
-        'next' => 'after MAR/reading-list',
-        'weeks' => 'top',
-        'till' => 0,
-        'amount' => 'short',
-        'answers' => 'answers',
-        'for' => ['S-1'],
-    ]);
-    $this->get('/publishing/showing/MAR')->assertSee('6 rules of its own')->assertSee('1 chosen students');
-    $this->get('/publishing/sections/MAR')
-        ->assertSee('after MAR/reading-list')
-        ->assertSee('students may answer')
-        ->assertSee('1 chosen students');
-    $this->work();
-    // Nothing has gone there yet.
-    expect(pageAt('MAR')['MAR/pinned']['settings'] ?? null)->toBeNull();
+            'for' => ['S-1'],
+        ]);
+        $this->get('/publishing/showing/MAR')->assertSee('6 rules of its own')->assertSee('1 chosen students');
+        $this->get('/publishing/sections/MAR')
+            ->assertSee('after MAR/reading-list')
+            ->assertSee('students may answer')
+            ->assertSee('1 chosen students');
+        $this->work();
+        // Nothing has gone there yet.
+        expect(pageAt('MAR')['MAR/pinned']['settings'] ?? null)->toBeNull();
 
-    Artisan::call('nomada:publish');
-    expect(pageAt('MAR')['MAR/pinned']['settings'])
-        ->toBe(['position' => 'after MAR/reading-list'])
-        ->and(pageAt('MAR')['MAR/week-5']['settings'])
-        ->toEqual(['position' => 'top', 'from' => '2027-01-31T23:00:00Z', 'till' => '2027-02-14T23:00:00Z'])
-        ->and(postsAt('MAR')[0]['post']['settings'])
-        ->toEqual(['answers' => 'answers', 'for' => ['S-1']])
-        ->and(pageAt('SPA')['SPA/week-5']['settings'])
-        ->toBe(['from' => '2027-01-31T23:00:00Z']);
-    $shown = pageShown('MAR', '2027-02-09T08:00:00Z');
-    expect(strpos($shown, 'Next session'))
-        ->toBeGreaterThan(strpos($shown, 'Reading list'))
-        ->and($shown)
-        ->toContain('Week 5')
-        ->toContain('Week 6')
-        ->not->toContain('Week 4')
-        ->not->toContain('Week 7');
-    // Somebody takes the list away: what stood after it stands where it would without.
-    $this->standins->delete('/course/pages/MAR/items/reading-list');
-    expect(pageShown('MAR', '2027-02-09T08:00:00Z'))->toContain('Next session');
-    Artisan::call('nomada:truth');
-    expect(Artisan::output())->toContain('Everybody');
+        Artisan::call('nomada:publish');
+        expect(pageAt('MAR')['MAR/pinned']['settings'])
+            ->toBe(['position' => 'after MAR/reading-list'])
+            ->and(pageAt('MAR')['MAR/week-5']['settings'])
+            ->toEqual(['position' => 'top', 'from' => '2027-01-31T23:00:00Z', 'till' => '2027-02-14T23:00:00Z'])
+            ->and(postsAt('MAR')[0]['post']['settings'])
+            ->toEqual(['answers' => 'answers', 'for' => ['S-1']])
+            ->and(pageAt('SPA')['SPA/week-5']['settings'])
+            ->toBe(['from' => '2027-01-31T23:00:00Z']);
+        $shown = pageShown('MAR', '2027-02-09T08:00:00Z');
+        expect(strpos($shown, 'Next session'))
+            ->toBeGreaterThan(strpos($shown, 'Reading list'))
+            ->and($shown)
+            ->toContain('Week 5')
+            ->toContain('Week 6')
+            ->not->toContain('Week 4')
+            ->not->toContain('Week 7');
+        // Somebody takes the list away: what stood after it stands where it would without.
+        $this->standins->delete('/course/pages/MAR/items/reading-list');
+        expect(pageShown('MAR', '2027-02-09T08:00:00Z'))->toContain('Next session');
+        Artisan::call('nomada:truth');
+        expect(Artisan::output())->toContain('Everybody');
 
-    $this->delete('/publishing/showing/MAR')->assertSessionHas('said');
-    $this->get('/publishing/showing/MAR')->assertSee('As the school has it');
-    expect(DB::table('showings')->whereNotNull('section_id')->count())->toBe(0);
-});
+        $this->delete('/publishing/showing/MAR')->assertSessionHas('said');
+        $this->get('/publishing/showing/MAR')->assertSee('As the school has it');
+        expect(DB::table('showings')->whereNotNull('section_id')->count())->toBe(0);
+    },
+);
 
 test('what cannot be is refused and nothing is lost', function (array $with, string $field) {
     $this->as('A-1')
@@ -147,21 +150,24 @@ test('a course site that does not answer keeps where things stand', function () 
     $this->get('/publishing/showing/MAR')->assertOk()->assertSee('does not answer')->assertSee('MAR/x');
 });
 
-test('posts for chosen students are not in the feed that anybody may read, and whoever looks as another is told', function () {
-    $section = Section::query()->where('sourced_id', 'MAR')->firstOrFail();
-    $atom = fn (): string => app(Nomada\App\Actions\Publishing\SectionStream::class)($section, 'https://x', 1);
-    expect($atom())->toContain('how to come in');
-    $this->as('A-1')->put('/publishing/showing/MAR', ['audience' => 'chosen', 'people' => ['S-1']] + SHOWN);
-    expect($atom())->not->toContain('how to come in');
-    Artisan::call('nomada:publish');
-    $this->get('/people/S-2/look?date=2027-02-08&time=08:00')->assertSee('posts are for other students');
-    $this->get('/people/S-1/look?date=2027-02-08&time=08:00')->assertDontSee('posts are for other students');
-    $stream = fn (string $as): string => Http::withHeaders(['Accept' => 'text/html'])
-        ->withToken($this->standins->token)
-        ->get("{$this->standins->url}/stream/sections/MAR?reader=$as")
-        ->body();
-    expect($stream('S-1'))->toContain('For 1 students')->and($stream('S-2'))->not->toContain('how to come in');
-});
+test(
+    'posts for chosen students are not in the feed that anybody may read, and whoever looks as another is told',
+    function () {
+        $section = Section::query()->where('sourced_id', 'MAR')->firstOrFail();
+        $atom = fn (): string => app(Nomada\App\Actions\Publishing\SectionStream::class)($section, 'https://x', 1);
+        expect($atom())->toContain('how to come in');
+        $this->as('A-1')->put('/publishing/showing/MAR', ['audience' => 'chosen', 'people' => ['S-1']] + SHOWN);
+        expect($atom())->not->toContain('how to come in');
+        Artisan::call('nomada:publish');
+        $this->get('/people/S-2/look?date=2027-02-08&time=08:00')->assertSee('posts are for other students');
+        $this->get('/people/S-1/look?date=2027-02-08&time=08:00')->assertDontSee('posts are for other students');
+        $stream = fn (string $as): string => Http::withHeaders(['Accept' => 'text/html'])
+            ->withToken($this->standins->token)
+            ->get("{$this->standins->url}/stream/sections/MAR?reader=$as")
+            ->body();
+        expect($stream('S-1'))->toContain('For 1 students')->and($stream('S-2'))->not->toContain('how to come in');
+    },
+);
 
 test('words of the places are edited, looked at with a section before they are kept, and go back', function () {
     $own = ['subject' => 'Up next in {class}', 'text' => '', 'section' => 'MAR'];
@@ -182,13 +188,17 @@ test('words of the places are edited, looked at with a section before they are k
     $this->work();
     Artisan::call('nomada:publish');
     expect(pageAt('MAR')['MAR/pinned']['title'])->toBe('Up next in Y8 Marine Science');
-    $this->put('/registration/letters/calendar-event/en', ['subject' => '{series}', 'text' => 'x'])
-        ->assertSessionHasErrors('text');
+    $this->put('/registration/letters/calendar-event/en', [
+        'subject' => '{series}',
+        'text' => 'x',
+    ])->assertSessionHasErrors('text');
     $this->put('/registration/letters/course-next/xx', $own)->assertNotFound();
     $this->delete('/registration/letters/course-next/en')->assertSessionHas('said');
     $this->work();
     $this->get('/publishing/sections/MAR')->assertSee('Next session')->assertSee('Up next in Y8');
-    $this->get('/registration/letters?kind=accepted&section=MAR')->assertSee('You are registered for Y8 Marine Science');
+    $this->get('/registration/letters?kind=accepted&section=MAR')->assertSee(
+        'You are registered for Y8 Marine Science',
+    );
     $this->get('/registration/letters?kind=nothing&language=xx&section=nowhere')->assertOk();
 });
 
@@ -207,7 +217,10 @@ test('a section in Spanish stands in Spanish at the places, and a calendar in it
         ->not->toContain('Meets');
     expect(Person::query()->where('sourced_id', 'S-1')->value('language'))->toBe('en');
     foreach (['S-1' => 'Come in: ', 'S-2' => 'Entrar: '] as $person => $words) {
-        $key = DB::table('placements')->where('person', $person)->where('key', 'like', "$person/%")->value('key');
+        $key = DB::table('placements')
+            ->where('person', $person)
+            ->where('key', 'like', "$person/%")
+            ->value('key');
         [, $uid] = explode('/', $key, 2);
         expect($this->standins->text("/calendar/people/$person/$uid.ics"))->toContain($words);
     }

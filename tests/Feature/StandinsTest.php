@@ -324,7 +324,12 @@ test('the pinned place gives way from session to session by the moment that is s
     ];
     $this->standins->put(
         '/course/pages/MAR/items/pinned',
-        (string) json_encode(['title' => 'Next session', 'block' => 'pinned', 'codes' => ['title', 'sessions'], 'fields' => $fields]),
+        (string) json_encode([
+            'title' => 'Next session',
+            'block' => 'pinned',
+            'codes' => ['title', 'sessions'],
+            'fields' => $fields,
+        ]),
     );
     $shown = fn (string $at): string => Http::withHeaders(['Accept' => 'text/html'])
         ->withToken($this->standins->token)

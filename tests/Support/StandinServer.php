@@ -108,7 +108,9 @@ final class StandinServer
 
     public function delete(string $path): void
     {
-        Http::withToken($this->token)->delete($this->url.$path)->throw();
+        Http::withToken($this->token)
+            ->delete($this->url.$path)
+            ->throw();
     }
 
     public function put(string $path, string $body): void

@@ -75,9 +75,7 @@ final readonly class KeepShowing
     public function words(ShownText $kind, string $language, ?Template $template, Person $by): void
     {
         DB::transaction(function () use ($kind, $language, $template, $by): void {
-            $template === null
-                ? Templates::drop($kind, $language)
-                : Templates::keep($template, $language, $by);
+            $template === null ? Templates::drop($kind, $language) : Templates::keep($template, $language, $by);
             $this->all();
             ($this->audit)('place', null, $by, "words of $kind->value in $language");
         });

@@ -44,10 +44,7 @@ final readonly class WordsWritten
     {
         $zone = $facts->term->zone;
         $series = $facts->series[0];
-        $ahead = array_filter(
-            $series->forAll(),
-            fn (PlannedSession $s): bool => $s->end > $this->clock->seconds(),
-        );
+        $ahead = array_filter($series->forAll(), fn (PlannedSession $s): bool => $s->end > $this->clock->seconds());
         $when = array_map(
             fn (PlannedSession $s): string => $words->phrases->day($zone->dateAt($s->start)).
                 " {$zone->clock($s->start)}–{$zone->clock($s->end)}",

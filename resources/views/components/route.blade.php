@@ -9,6 +9,10 @@
             : [
                     'session' => 'timetable',
                     'run' => 'publishing',
+                    'showing' => 'publishing',
+                    'places' => 'publishing',
+                    'webhooks' => 'publishing',
+                    'drift' => 'publishing',
                     'runs' => 'publishing',
                     'import' => 'term',
                     'board' => '',

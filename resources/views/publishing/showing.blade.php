@@ -12,10 +12,11 @@
         @endif
         <a class="pill"
             href="{{ route('letters', ['kind' => 'course-next', 'section' => $page->section?->sourced_id]) }}">{{ __('showing.words') }}</a>
-        <a class="pill" href="{{ $page->section === null ? route('publishing') : route('publishing.section', $page->section) }}">{{ __(
-            'showing.plan') }}</a>
+        <a class="pill"
+            href="{{ $page->section === null ? route('publishing') : route('publishing.section', $page->section) }}">{{ __(
+                'showing.plan') }}</a>
     </x-page-head>
-    <div class="columns mt-3">
+    <div @class(['columns mt-3', 'even' => $page->section !== null])>
         <div>
             <form method="post"
                 action="{{ $page->section === null ? route('showing.keep') : route('showing.section.keep', $page->section) }}">

@@ -22,7 +22,7 @@
             </nav>
         </div>
     @endforeach
-    <div class="columns mt-3">
+    <div class="columns even mt-3">
         <div>
             @include('publishing.words.edit')
         </div>

@@ -65,7 +65,10 @@ test('what it was and what it is, on the reader\'s clock', function (
 
 test('of many changes the first twelve are said, and how many more there are', function () {
     $change = new SessionChange(ChangeKind::Added, 'Tides', null, toldAt('2027-02-09T09:00:00Z'));
-    $lines = fn (int $n): array => (new ChangeWords(Scenario::phrases()))->lines(array_fill(0, $n, $change), Zone::named('UTC'));
+    $lines = fn (int $n): array => (new ChangeWords(Scenario::phrases()))->lines(
+        array_fill(0, $n, $change),
+        Zone::named('UTC'),
+    );
     expect($lines(12))
         ->toHaveCount(12)
         ->and($lines(12)[11])

@@ -29,8 +29,10 @@ test('what is typed well is taken as it is, without the spaces around it', funct
         ' https://x.example/'.str_repeat('a', 982).' ',
     );
     expect([mb_strlen($one->title), strlen($one->address), $one->day])->toBe([120, 1000, null]);
-    expect(MaterialFacts::typed('Map', 'http://x.example/m')->line(Scenario::phrases()))->toBe('Map: http://x.example/m');
-    expect((new MaterialFacts('Map', 'http://x', LocalDate::parse('2027-01-14')->day))->line(Scenario::phrases()))->toBe(
-        'Thu 14 Jan, Map: http://x',
+    expect(MaterialFacts::typed('Map', 'http://x.example/m')->line(Scenario::phrases()))->toBe(
+        'Map: http://x.example/m',
     );
+    expect(
+        (new MaterialFacts('Map', 'http://x', LocalDate::parse('2027-01-14')->day))->line(Scenario::phrases()),
+    )->toBe('Thu 14 Jan, Map: http://x');
 });

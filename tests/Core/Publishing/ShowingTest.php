@@ -85,14 +85,7 @@ test('what is usual leaves the places as they are', function () {
 
 test('positions, from when till when, who may answer and for whom go with each item that they are of', function () {
     $facts = shownFacts(
-        new Showing(
-            next: 'after reading-list',
-            weeks: 'top',
-            from: 3,
-            till: 0,
-            answers: 'answers',
-            for: ['S-1'],
-        ),
+        new Showing(next: 'after reading-list', weeks: 'top', from: 3, till: 0, answers: 'answers', for: ['S-1']),
     );
     expect(array_intersect_key(shownFields($facts, '8MAR/pinned'), array_flip(Placement::SETTINGS)))
         ->toBe(['position' => 'after reading-list'])
@@ -125,11 +118,7 @@ test('an item shows as much of a session as was chosen', function (Amount $amoun
         ['Tue 12 Jan, 10:00–10:45 Madrid: Tides'],
         '2027-01-12T09:45:00Z Tue 12 Jan, 10:00–10:45 Madrid: Tides',
     ],
-    [
-        Amount::Short,
-        ['Tue 12 Jan, 10:00–10:45 Madrid'],
-        '2027-01-12T09:45:00Z Tue 12 Jan, 10:00–10:45 Madrid',
-    ],
+    [Amount::Short, ['Tue 12 Jan, 10:00–10:45 Madrid'], '2027-01-12T09:45:00Z Tue 12 Jan, 10:00–10:45 Madrid'],
     [Amount::Nothing, null, null],
 ]);
 
@@ -148,7 +137,9 @@ test('the section reads together in its language, and everybody in their calenda
         ->and(shownFields($facts, 'T-2/uid-7')['time'])
         ->toBe('mar 10:00–10:45 Madrid');
     // A language without words is read in the section's.
-    expect(shownFields(shownFacts(new Showing('es'), reads: 'fr'), 'S-1/uid-7')['time'])->toBe('mar 10:00–10:45 Madrid');
+    expect(shownFields(shownFacts(new Showing('es'), reads: 'fr'), 'S-1/uid-7')['time'])->toBe(
+        'mar 10:00–10:45 Madrid',
+    );
     $bodies = array_map(fn (Placement $p): string => $p->body(), WantedPlacements::of($facts));
     expect(implode('', $bodies))->toContain('Entrar: https://x.example')->toContain('Come in: https://x.example');
 });
@@ -170,7 +161,10 @@ test('the school\'s own words stand there, and other words are a change', functi
         ->and(shownFields($facts, 'S-1/uid-7')['event'])
         ->toBe('[Colegio Marisma] Y8 Marine Science')
         ->and(shownFields($facts, '8MAR/opening'))
-        ->toMatchArray(['title' => 'Hello Y8 Marine Science', 'text' => 'The doors open 10 minutes before the start.'])
+        ->toMatchArray([
+            'title' => 'Hello Y8 Marine Science',
+            'text' => 'The doors open 10 minutes before the start.',
+        ])
         ->and(shownFields($facts, '8MAR/change-4'))
         ->toMatchArray(['title' => 'News', 'text' => 'Look twice']);
     foreach (WantedPlacements::of($facts) as $i => $placement) {

@@ -15,10 +15,7 @@ use Tests\Core\Scenario;
 
 function ruleOf(string $text): RulePattern
 {
-    return new RulePattern(
-        RecurrenceRule::parse($text, Scenario::term()->zone),
-        LocalDate::parse('2027-01-12'),
-    );
+    return new RulePattern(RecurrenceRule::parse($text, Scenario::term()->zone), LocalDate::parse('2027-01-12'));
 }
 
 test('a pattern is said in English as staff read it, and in Spanish', function (Pattern $pattern, string $spanish) {

@@ -40,7 +40,10 @@ final class TemplateController extends Controller
         [$kind, $language] = $this->known($kind, $language);
         $given = $request->validate(
             ['subject' => ['required', 'string', 'max:200'], 'text' => ['nullable', 'string', 'max:8000']],
-            ['subject.*' => __('showing.words_page.subject_fault'), 'text.*' => __('showing.words_page.text_fault')],
+            [
+                'subject.*' => __('showing.words_page.subject_fault'),
+                'text.*' => __('showing.words_page.text_fault'),
+            ],
         );
         $template = new Template(
             $kind,
@@ -62,12 +65,8 @@ final class TemplateController extends Controller
         );
     }
 
-    public function destroy(
-        Request $request,
-        string $kind,
-        string $language,
-        KeepShowing $keep,
-    ): RedirectResponse {
+    public function destroy(Request $request, string $kind, string $language, KeepShowing $keep): RedirectResponse
+    {
         [$kind, $language] = $this->known($kind, $language);
         if ($kind instanceof ShownText) {
             $keep->words($kind, $language, null, $this->person($request));
@@ -100,10 +99,13 @@ final class TemplateController extends Controller
 
     private function back(Request $request, Wording $kind, string $language): RedirectResponse
     {
-        return redirect()->route('letters', array_filter([
-            'kind' => $kind->code(),
-            'language' => $language,
-            'section' => (string) $request->input('section', ''),
-        ]));
+        return redirect()->route(
+            'letters',
+            array_filter([
+                'kind' => $kind->code(),
+                'language' => $language,
+                'section' => (string) $request->input('section', ''),
+            ]),
+        );
     }
 }

@@ -26,12 +26,14 @@
                     @else
                         <td>
                             @foreach ($row->changes as $change)
-                                <div class="field"><b>{{ FieldWords::of($change->field) }}</b> <del>{{ Str::limit(FieldWords::changed($change, $change->before), 240) }}</del></div>
+                                <div class="field"><b>{{ FieldWords::of($change->field) }}</b>
+                                    <del>{{ Str::limit(FieldWords::changed($change, $change->before), 240) }}</del></div>
                             @endforeach
                         </td>
                         <td>
                             @foreach ($row->changes as $change)
-                                <div class="field"><b>{{ FieldWords::of($change->field) }}</b> <ins>{{ Str::limit(FieldWords::changed($change, $change->after), 240) }}</ins></div>
+                                <div class="field"><b>{{ FieldWords::of($change->field) }}</b>
+                                    <ins>{{ Str::limit(FieldWords::changed($change, $change->after), 240) }}</ins></div>
                             @endforeach
                         </td>
                     @endif

@@ -1,21 +1,21 @@
 {{-- How it stands in the class stream. page: ShowingPage --}}
 <x-card :title="__('showing.stream')">
-    <x-choice name="answers" :label="__('showing.answers')" :chosen="(string) $page->showing->answers" :own="in_array('answers', $page->own, true)"
-        :of="__('showing.answer')" />
+    <x-choice name="answers" :label="__('showing.answers')" :chosen="(string) $page->showing->answers"
+        :own="in_array('answers', $page->own, true)" :of="__('showing.answer')" />
     @if ($page->section !== null)
         <fieldset class="mb-3">
             <legend class="form-label">{{ __('showing.for') }}</legend>
             @foreach (['all', 'chosen'] as $audience)
-                <label class="d-block"><input class="form-check-input" type="radio" name="audience" value="{{ $audience }}"
+                <label class="check"><input class="form-check-input" type="radio" name="audience" value="{{ $audience }}"
                         @checked(old('audience', $page->showing->for === null ? 'all' : 'chosen') === $audience)>
                     {{ __("showing.$audience") }}</label>
             @endforeach
             @if ($page->students === [])
                 <p class="quiet mb-0">{{ __('showing.no_students') }}</p>
             @else
-                <div class="chosen-people" role="group" aria-label="{{ __('showing.students') }}">
+                <div class="choices" role="group" aria-label="{{ __('showing.students') }}">
                     @foreach ($page->students as $student)
-                        <label><input class="form-check-input" type="checkbox" name="people[]" value="{{ $student->sourcedId }}"
+                        <label class="check"><input class="form-check-input" type="checkbox" name="people[]" value="{{ $student->sourcedId }}"
                                 @checked(in_array($student->sourcedId, old('people', $page->showing->for ?? []), true))>
                             {{ $student->name }}</label>
                     @endforeach

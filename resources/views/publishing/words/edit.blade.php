@@ -2,8 +2,8 @@
 <x-card :title="$page->title($page->kind)" :beside="__($page->isOwn ? 'showing.words_page.own_is' : 'showing.words_page.usual_is')">
     <nav class="mb-2" aria-label="{{ __('showing.words_page.languages') }}">
         @foreach ($page->languages() as $tag => $name)
-            <a @class(['pill', 'on' => $tag === $page->language]) href="{{ route('letters', $page->at(language: $tag)) }}"
-                lang="{{ $tag }}" @if ($tag === $page->language) aria-current="page" @endif>{{ $name }}</a>
+            <a @class(['pill', 'on' => $tag === $page->language]) href="{{ route('letters', $page->at(language: $tag)) }}" lang="{{ $tag }}"
+                @if ($tag === $page->language) aria-current="page" @endif>{{ $name }}</a>
         @endforeach
     </nav>
     <form method="post" action="{{ route('letters.update', [$page->kind->code(), $page->language]) }}">

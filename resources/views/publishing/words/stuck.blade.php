@@ -6,7 +6,8 @@
                 'kind' => $page->title($letter->kind),
                 'name' => $letter->to_name,
                 'trouble' => $letter->trouble,
-            ]) }}</li>
+            ]) }}
+            </li>
         @endforeach
     </ul>
 </x-card>
