@@ -12,6 +12,7 @@ use Nomada\Bench\Doors;
 use Nomada\Bench\Expand;
 use Nomada\Bench\FreeTimes;
 use Nomada\Bench\Links;
+use Nomada\Bench\Making;
 use Nomada\Bench\Matches;
 use Nomada\Bench\Publishing;
 use Nomada\Bench\Transcripts;
@@ -26,6 +27,7 @@ $all = [
     'free-times' => FreeTimes::class,
     'match' => Matches::class,
     'links' => Links::class,
+    'making' => Making::class,
     'publish' => Publishing::class,
     'door' => Doors::class,
     'closing' => Closing::class,

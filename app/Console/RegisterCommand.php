@@ -18,9 +18,10 @@ final class RegisterCommand extends Sections
         if ($sections === null) {
             return self::FAILURE;
         }
+        $sums = $register->many($sections->load(['term.school', 'term.closures', 'series'])->all());
         $rows = [];
-        foreach ($sections->load(['term.school', 'term.closures', 'series']) as $section) {
-            $rows[] = ['section' => $section->sourced_id] + $register($section);
+        foreach ($sections as $section) {
+            $rows[] = ['section' => $section->sourced_id] + $sums[$section->id];
         }
         $this->option('json') ? $this->asJson($rows) : $this->table(['Section', 'Registered', 'Withdrawn'], $rows);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Joining;
 
+use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Joining\LinkKind;
@@ -12,6 +13,8 @@ use Nomada\Core\Joining\LinkSecret;
 /** The link in force of a kind for a series (and a person), made where there is none. Asking twice makes one. */
 final readonly class KeepLink
 {
+    private const AT_ONCE = 500;
+
     /** @param  array<string, string>  $more join code, room, dial-in and PIN of a series link */
     public function __invoke(int $series, LinkKind $kind, ?int $person = null, array $more = []): JoinLink
     {
@@ -22,6 +25,33 @@ final readonly class KeepLink
             ->where('person_id', $person);
 
         return $query->first() ?? JoinLink::query()->create($this->fresh($series, $kind, $person) + $more);
+    }
+
+    /**
+     * Writes down many at once, in one statement with one parameter; the caller has seen to it that none of them is
+     * there already.
+     *
+     * @param  list<array<string, mixed>>  $links  as {@see fresh()} makes them
+     */
+    public function insert(array $links): void
+    {
+        $now = now()->toIso8601String();
+        $rows = [];
+        foreach ($links as $plain) {
+            $rows[] = JoinLink::row($plain) + ['created_at' => $now, 'updated_at' => $now];
+        }
+        foreach (array_chunk($rows, self::AT_ONCE) as $some) {
+            DB::insert(
+                'insert into join_links (series_id, kind, person_id, secret, secret_sum, join_code, code_sum, room,
+                    dial_in, pin, created_at, updated_at)
+                select series_id, kind, person_id, secret, secret_sum, join_code, code_sum, room, dial_in, pin,
+                    created_at, updated_at
+                from json_to_recordset(?::json) as t(series_id bigint, kind text, person_id bigint, secret text,
+                    secret_sum text, join_code text, code_sum text, room text, dial_in text, pin text,
+                    created_at timestamptz, updated_at timestamptz)',
+                [json_encode($some, JSON_THROW_ON_ERROR)],
+            );
+        }
     }
 
     /** @return array<string, mixed> */

@@ -7,14 +7,16 @@ namespace Nomada\App\Actions\Joining;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\DestinationFailure;
+use Nomada\App\Destinations\Room;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Locks;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkKind;
 
 /**
- * Makes the join link of a series: a room at the conference bridge, the link, the join code, and the teacher's host
+ * Makes the join links of series: a room at the conference bridge, the link, the join code, and the teacher's host
  * link. What ought to stand for its sections is written down by the caller, once for all that it makes.
  */
 final readonly class MakeLink
@@ -23,24 +25,57 @@ final readonly class MakeLink
     {
     }
 
-    /** @throws DestinationFailure in the bridge's own words */
-    public function __invoke(Series $series, ?Person $by = null): void
+    /**
+     * The room, under the series' uid as the key of the request: asked twice, the bridge answers with the same one.
+     *
+     * @throws DestinationFailure in the bridge's own words
+     */
+    public function room(Series $series): Room
     {
-        // The series' uid is the key of the request: asked twice, the bridge answers with the same room.
-        $room = $this->bridge->makeRoom($series->uid, $series->section->name());
-        DB::transaction(function () use ($series, $room, $by): void {
+        return $this->bridge->makeRoom($series->uid, $series->section->name());
+    }
+
+    /**
+     * The links of some series whose rooms are there, in one transaction.
+     *
+     * @param  list<array{Series, Room}>  $made
+     */
+    public function keep(array $made, ?Person $by = null): void
+    {
+        if ($made === []) {
+            return;
+        }
+        DB::transaction(function () use ($made, $by): void {
+            $ids = array_map(fn (array $one): int => $one[0]->id, $made);
             // Two workers may ask for the same series; the second finds the first one's link.
-            DB::table('series')->where('id', $series->id)->lock('for no key update')->first();
-            $link = ($this->keep)($series->id, LinkKind::Series, null, [
-                'join_code' => JoinCode::make(Secrets::random()),
-                'room' => $room->id,
-                'dial_in' => $room->dialIn,
-                'pin' => $room->pin,
-            ]);
-            ($this->keep)($series->id, LinkKind::Host);
-            if ($link->wasRecentlyCreated) {
-                ($this->audit)('link', $series, $by, 'join link and host link made');
+            Locks::series(...$ids);
+            $known = [];
+            foreach (
+                DB::table('join_links')
+                    ->whereIn('series_id', $ids)
+                    ->whereIn('kind', [LinkKind::Series, LinkKind::Host])
+                    ->whereNull('retired_at')
+                    ->get(['series_id', 'kind']) as $row
+            ) {
+                $known["$row->series_id $row->kind"] = true;
             }
+            $links = [];
+            foreach ($made as [$series, $room]) {
+                if (! isset($known["$series->id ".LinkKind::Series->value])) {
+                    $links[] = [
+                        ...$this->keep->fresh($series->id, LinkKind::Series, null),
+                        'join_code' => JoinCode::make(Secrets::random()),
+                        'room' => $room->id,
+                        'dial_in' => $room->dialIn,
+                        'pin' => $room->pin,
+                    ];
+                    ($this->audit)('link', $series, $by, 'join link and host link made');
+                }
+                if (! isset($known["$series->id ".LinkKind::Host->value])) {
+                    $links[] = $this->keep->fresh($series->id, LinkKind::Host, null);
+                }
+            }
+            $this->keep->insert($links);
         });
     }
 }

@@ -17,7 +17,7 @@ use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Publishing\RunStep;
 
 /**
- * Carries out one lane of a run. Some steps at a time are locked, done and written down in one transaction: if the
+ * Carries out a lane of a run. Some steps at a time are locked, done and written down in one transaction: if the
  * worker dies, they are still waiting, and doing them again finds at the destination what the first try had left there.
  * Failures are tried again after growing pauses, then reported; one failure stops nothing else.
  */
@@ -46,11 +46,39 @@ final class CarryOut implements ShouldQueue
     /** Steps that are done side by side, and written down together. */
     private const AT_ONCE = 20;
 
+    /** Sections whose links are one job. */
+    private const TOGETHER = 10;
+
+    /** @param  list<int>  $sections */
     public function __construct(
         public readonly string $run,
-        public readonly int $section,
+        public readonly array $sections,
         public readonly string $lane,
     ) {
+    }
+
+    /**
+     * The jobs of a run: a lane of a section is one, and the links of some sections together are one, since what ought
+     * to stand for them is written down together.
+     *
+     * @param  iterable<array{int, string}>  $lanes  section and lane
+     * @return list<self>
+     */
+    public static function all(string $run, iterable $lanes): array
+    {
+        $sections = [];
+        foreach ($lanes as [$section, $lane]) {
+            $sections[$lane][$section] = $section;
+        }
+        $out = [];
+        foreach ($sections as $lane => $of) {
+            sort($of);
+            foreach (array_chunk($of, $lane === 'link' ? self::TOGETHER : 1) as $some) {
+                $out[] = new self($run, $some, $lane);
+            }
+        }
+
+        return $out;
     }
 
     public function retryUntil(): DateTimeInterface
@@ -97,12 +125,9 @@ final class CarryOut implements ShouldQueue
     /** @return Builder<RunStep> those that wait */
     private function steps(): Builder
     {
-        return RunStep::query()->where([
-            'run_id' => $this->run,
-            'section_id' => $this->section,
-            'lane' => $this->lane,
-            'state' => 'waiting',
-        ]);
+        return RunStep::query()
+            ->where(['run_id' => $this->run, 'lane' => $this->lane, 'state' => 'waiting'])
+            ->whereIn('section_id', $this->sections);
     }
 
     private function next(CarryOutSteps $carryOut): bool
@@ -110,8 +135,7 @@ final class CarryOut implements ShouldQueue
         $steps = $this->steps()
             ->where(fn ($q) => $q->whereNull('due_at')->orWhere('due_at', '<=', now()))
             ->orderBy('id')
-            // A link is made one after the other: each takes locks of its own.
-            ->limit($this->lane === 'link' ? 1 : self::AT_ONCE)
+            ->limit(self::AT_ONCE)
             ->lock('for update skip locked')
             ->get();
         if ($steps->isEmpty()) {
@@ -126,7 +150,7 @@ final class CarryOut implements ShouldQueue
                 $this->keep($step, $failures[$step->id]);
             }
         }
-        $carryOut->endLane($steps->first());
+        $carryOut->endLane($steps);
 
         return true;
     }

@@ -9,6 +9,7 @@ use Illuminate\Database\DetectsLostConnections;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Run;
+use Nomada\App\Models\Publishing\RunStep;
 use PDOException;
 use Throwable;
 
@@ -34,10 +35,12 @@ final class CarryOutRun
             if ($lanes->isEmpty()) {
                 break;
             }
-            foreach ($lanes as $lane) {
-                $this->through(
-                    fn (): mixed => app()->call([new CarryOut($run->id, $lane->section_id, $lane->lane), 'handle']),
-                );
+            $jobs = CarryOut::all(
+                $run->id,
+                $lanes->map(fn (RunStep $s): array => [(int) $s->section_id, $s->lane]),
+            );
+            foreach ($jobs as $job) {
+                $this->through(fn (): mixed => app()->call([$job, 'handle']));
             }
             $due = $run->steps()->where('state', 'waiting')->min('due_at');
             if (is_string($due)) {

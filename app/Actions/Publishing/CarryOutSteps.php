@@ -14,6 +14,7 @@ use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Destinations;
 use Nomada\App\Destinations\Drifted;
 use Nomada\App\Destinations\Receipt;
+use Nomada\App\Destinations\Room;
 use Nomada\App\Destinations\Together;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Publishing\Run;
@@ -63,22 +64,37 @@ final class CarryOutSteps
     }
 
     /**
+     * Rooms are asked for side by side, and the links written down together.
+     *
      * @param  Collection<int, RunStep>  $steps
      * @return array<int, DestinationFailure>
      */
     private function links(Collection $steps): array
     {
-        $failures = [];
-        foreach ($steps as $step) {
-            try {
-                $series = Series::query()->with('section')->find((int) $step->key);
-                if ($series !== null) {
-                    ($this->makeLink)($series, Run::query()->with('starter')->find($step->run_id)?->starter);
-                }
-            } catch (DestinationFailure $e) {
-                $failures[$step->id] = $e;
+        $series = Series::query()
+            ->with('section')
+            ->whereKey($steps->map(fn (RunStep $s): int => (int) $s->key)->all())
+            ->orderBy('id')
+            ->get();
+        $tasks = [];
+        foreach ($series as $one) {
+            $tasks[$one->id] = fn (): Room => $this->makeLink->room($one);
+        }
+        $made = $failures = [];
+        foreach (Together::run($tasks, self::SIDE_BY_SIDE) as $id => $came) {
+            $one = $series->find($id) ?? throw new LogicException('A room of no series');
+            if ($came instanceof DestinationFailure) {
+                $failures[(int) $steps->firstWhere('key', (string) $id)?->id] = $came;
+            } elseif ($came instanceof Throwable) {
+                throw $came;
+            } else {
+                $made[] = [$one, $came];
             }
         }
+        $this->makeLink->keep(
+            $made,
+            Run::query()->with('starter')->find($steps->first()?->run_id)?->starter,
+        );
 
         return $failures;
     }
@@ -157,44 +173,41 @@ final class CarryOutSteps
     }
 
     /**
-     * After the last waiting step of a lane, in the same transaction: links change what ought to stand, and for a
-     * section of several series that is written down once.
+     * After steps of a lane, in the same transaction: links change what ought to stand, and that is written down once
+     * for every section whose last link it was, for all of them together.
+     *
+     * @param  Collection<int, RunStep>  $steps
      */
-    public function endLane(RunStep $step): void
+    public function endLane(Collection $steps): void
     {
-        if ($step->lane !== 'link') {
+        $run = $steps->first()?->run_id;
+        $sections = $steps->where('lane', 'link')->pluck('section_id')->unique()->sort()->values();
+        if ($run === null || $sections->isEmpty()) {
             return;
         }
         // A lane may be queued twice: of two workers that end its last steps at one moment, the second sees what the
         // first has done.
-        DB::select('select pg_advisory_xact_lock(hashtext(?))', ["links $step->run_id $step->section_id"]);
-        if (
-            ! RunStep::query()
-                ->where([
-                    'run_id' => $step->run_id,
-                    'section_id' => $step->section_id,
-                    'lane' => 'link',
-                    'state' => 'waiting',
-                ])
-                ->exists()
-        ) {
-            $series = RunStep::query()
-                ->where(['run_id' => $step->run_id, 'section_id' => $step->section_id, 'lane' => 'link'])
-                ->pluck('key')
-                ->map(intval(...));
-            ($this->refresh)(
-                array_values(
-                    array_map(
-                        intval(...),
-                        DB::table('series_sections')
-                            ->whereIn('series_id', $series)
-                            ->distinct()
-                            ->pluck('section_id')
-                            ->all(),
-                    ),
-                ),
-            );
+        foreach ($sections as $section) {
+            DB::select('select pg_advisory_xact_lock(hashtext(?))', ["links $run $section"]);
         }
+        $of = fn () => RunStep::query()
+            ->where('run_id', $run)
+            ->where('lane', 'link')
+            ->whereIn('section_id', $sections);
+        $ended = $sections->diff($of()->where('state', 'waiting')->distinct()->pluck('section_id'));
+        $series = $of()->whereIn('section_id', $ended)->pluck('key')->map(intval(...));
+        ($this->refresh)(
+            array_values(
+                array_map(
+                    intval(...),
+                    DB::table('series_sections')
+                        ->whereIn('series_id', $series)
+                        ->distinct()
+                        ->pluck('section_id')
+                        ->all(),
+                ),
+            ),
+        );
     }
 
     /** What stands there now; null where nothing does any more. */

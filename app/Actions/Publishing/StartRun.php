@@ -10,6 +10,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Publishing\Run;
+use Nomada\App\Models\Publishing\RunStep;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
@@ -250,11 +251,10 @@ final readonly class StartRun
             ->reorder()
             ->distinct()
             ->get(['section_id', 'lane']);
-        foreach ($lanes as $lane) {
-            CarryOut::dispatch($run->id, $lane->section_id, $lane->lane);
-        }
+        $jobs = CarryOut::all($run->id, $lanes->map(fn (RunStep $s): array => [(int) $s->section_id, $s->lane]));
+        array_map(dispatch(...), $jobs);
 
-        return $lanes->count();
+        return count($jobs);
     }
 
     /** @param  list<array{section_id: int, lane: string, key: string, label: string, verb: string}>  $steps */
@@ -286,8 +286,8 @@ final readonly class StartRun
         foreach ($steps as $step) {
             $lanes["{$step['section_id']} {$step['lane']}"] = [$step['section_id'], $step['lane']];
         }
-        foreach ($queue ? $lanes : [] as [$section, $lane]) {
-            CarryOut::dispatch($run->id, $section, $lane);
+        foreach (CarryOut::all($run->id, $queue ? $lanes : []) as $job) {
+            dispatch($job);
         }
     }
 }

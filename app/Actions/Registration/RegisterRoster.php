@@ -25,6 +25,9 @@ use Nomada\Core\Registration\RosterFollow;
  */
 final readonly class RegisterRoster
 {
+    /** Sections that are registered in one transaction. */
+    private const AT_ONCE = 20;
+
     public function __construct(
         private Clock $clock,
         private KeepLink $keep,
@@ -56,45 +59,77 @@ final readonly class RegisterRoster
     /** @return array{joined: int, left: int} registrations made and withdrawn, over all series */
     public function __invoke(Section $section): array
     {
-        $today = $section->term->calendar()->zone->dateAt($this->clock->seconds())->iso();
+        return $this->many([$section])[$section->id];
+    }
 
-        return DB::transaction(function () use ($section, $today): array {
-            Locks::series(...$section->series->pluck('id')->all());
-            $sum = ['joined' => 0, 'left' => 0];
-            $touched = [$section->id];
-            foreach ($section->series as $series) {
-                $sections = $series->sectionIds();
-                $roster = $this->roster($sections);
-                $touched = [...$touched, ...$sections];
-                $own = $series->registering !== null;
-                $states = $own ? ['accepted', 'waiting', 'queued'] : ['accepted'];
-                $registered = array_values(
-                    array_map(
-                        intval(...),
-                        $series->registrations()->whereIn('state', $states)->distinct()->pluck('person_id')->all(),
-                    ),
-                );
-                $follow = RosterFollow::between($roster, $registered, $today);
-                // Where students register themselves nobody is registered by the roster; whoever has left it loses the
-                // link all the same.
-                $join = $own ? [] : $follow->join;
-                $leave = $own ? array_values(array_intersect($follow->leave, array_keys($roster))) : $follow->leave;
-                $this->join($series->id, $join);
-                $this->leave($series, $leave);
-                $sum['joined'] += count($join);
-                $sum['left'] += count($leave);
-                $this->note($series->setRelation('section', $section), $join, $leave);
-                // Where the others have been written to, whoever joins is too.
-                if ($join !== [] && $this->isInvited($series->id)) {
-                    $this->letters->invite($series);
+    /**
+     * The same of many: some sections at a time, so that what ought to stand is written down in sets.
+     *
+     * @param  array<Section>  $sections
+     * @return array<int, array{joined: int, left: int}> by section
+     */
+    public function many(array $sections): array
+    {
+        $out = [];
+        foreach (array_chunk($sections, self::AT_ONCE) as $some) {
+            $out += DB::transaction(function () use ($some): array {
+                Locks::series(...array_merge(...array_map(
+                    fn (Section $s): array => $s->series->pluck('id')->all(),
+                    $some,
+                )));
+                $sums = $touched = [];
+                foreach ($some as $section) {
+                    [$sums[$section->id], $also] = $this->section($section);
+                    if ($sums[$section->id] !== ['joined' => 0, 'left' => 0]) {
+                        $touched = [...$touched, $section->id, ...$also];
+                    }
                 }
-            }
-            if ($sum !== ['joined' => 0, 'left' => 0]) {
-                ($this->refresh)(array_values(array_unique($touched)));
-            }
+                if ($touched !== []) {
+                    ($this->refresh)(array_values(array_unique($touched)));
+                }
 
-            return $sum;
-        });
+                return $sums;
+            });
+        }
+
+        return $out;
+    }
+
+    /** @return array{array{joined: int, left: int}, list<int>} and the sections that share any of its series */
+    private function section(Section $section): array
+    {
+        $today = $section->term->calendar()->zone->dateAt($this->clock->seconds())->iso();
+        $sum = ['joined' => 0, 'left' => 0];
+        $touched = [];
+        foreach ($section->series as $series) {
+            $sections = $series->sectionIds();
+            $roster = $this->roster($sections);
+            $touched = [...$touched, ...$sections];
+            $own = $series->registering !== null;
+            $states = $own ? ['accepted', 'waiting', 'queued'] : ['accepted'];
+            $registered = array_values(
+                array_map(
+                    intval(...),
+                    $series->registrations()->whereIn('state', $states)->distinct()->pluck('person_id')->all(),
+                ),
+            );
+            $follow = RosterFollow::between($roster, $registered, $today);
+            // Where students register themselves nobody is registered by the roster; whoever has left it loses the
+            // link all the same.
+            $join = $own ? [] : $follow->join;
+            $leave = $own ? array_values(array_intersect($follow->leave, array_keys($roster))) : $follow->leave;
+            $this->join($series->id, $join);
+            $this->leave($series, $leave);
+            $sum['joined'] += count($join);
+            $sum['left'] += count($leave);
+            $this->note($series->setRelation('section', $section), $join, $leave);
+            // Where the others have been written to, whoever joins is too.
+            if ($join !== [] && $this->isInvited($series->id)) {
+                $this->letters->invite($series);
+            }
+        }
+
+        return [$sum, $touched];
     }
 
     private function isInvited(int $series): bool
@@ -173,6 +208,9 @@ final readonly class RegisterRoster
     /** @param  list<int>  $people */
     private function join(int $series, array $people): void
     {
+        if ($people === []) {
+            return;
+        }
         $now = now();
         $linked = JoinLink::query()
             ->inForce()
@@ -180,28 +218,20 @@ final readonly class RegisterRoster
             ->where('kind', LinkKind::Personal)
             ->pluck('person_id')
             ->flip();
-        $registrations = array_map(
-            fn (int $p): array => [
-                'series_id' => $series,
-                'person_id' => $p,
-                'state' => 'accepted',
-                'came_by' => 'roster',
-                'created_at' => $now,
-                'updated_at' => $now,
-            ],
-            $people,
+        // One parameter for all of them: binding each column takes longer than writing the rows.
+        DB::insert(
+            "insert into registrations (series_id, person_id, state, came_by, created_at, updated_at)
+            select ?, person::bigint, 'accepted', 'roster', ?, ? from json_array_elements_text(?::json) as t(person)
+            on conflict (series_id, person_id, coalesce(only_day, '-infinity'::date)) do update
+                set state = excluded.state, came_by = excluded.came_by, updated_at = excluded.updated_at",
+            [$series, $now, $now, json_encode($people, JSON_THROW_ON_ERROR)],
         );
-        Registration::query()
-            ->where('series_id', $series)
-            ->whereNull('only_day')
-            ->whereIn('person_id', $people)
-            ->update(['state' => 'accepted', 'came_by' => 'roster']);
-        DB::table('registrations')->insertOrIgnore($registrations);
-        foreach ($people as $person) {
-            if (! $linked->has($person)) {
-                JoinLink::query()->create($this->keep->fresh($series, LinkKind::Personal, $person));
-            }
-        }
+        $this->keep->insert(
+            array_map(
+                fn (int $p): array => $this->keep->fresh($series, LinkKind::Personal, $p),
+                array_values(array_filter($people, fn (int $p): bool => ! $linked->has($p))),
+            ),
+        );
     }
 
     /**

@@ -18,16 +18,15 @@ final readonly class RegisterRosters
     {
         $joined = $left = 0;
         $bare = [];
-        foreach (
-            Section::query()
-                ->whereKey($sections)
-                ->with(['term.school', 'term.closures', 'series'])
-                ->orderBy('id')
-                ->get() as $section
-        ) {
-            $sum = ($this->register)($section);
-            $joined += $sum['joined'];
-            $left += $sum['left'];
+        $chosen = Section::query()
+            ->whereKey($sections)
+            ->with(['term.school', 'term.closures', 'series'])
+            ->orderBy('id')
+            ->get();
+        $sums = $this->register->many($chosen->all());
+        foreach ($chosen as $section) {
+            $joined += $sums[$section->id]['joined'];
+            $left += $sums[$section->id]['left'];
             if ($section->series->isEmpty()) {
                 $bare[] = $section->name();
             }

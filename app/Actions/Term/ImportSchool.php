@@ -555,15 +555,14 @@ final readonly class ImportSchool
             ->where('came_by', 'roster')
             ->distinct()
             ->pluck('section_id');
-        foreach (
+        $this->register->many(
             Section::query()
                 ->whereKey($registered)
                 ->with(['term.school', 'term.closures', 'series'])
                 ->orderBy('id')
-                ->get() as $section
-        ) {
-            ($this->register)($section);
-        }
+                ->get()
+                ->all(),
+        );
         foreach (
             Term::query()
                 ->with(['school', 'closures'])
