@@ -182,3 +182,30 @@ test('a timetable keeps its own zone, and one date is one session', function () 
         ->and(Scenario::dates($a['plan']->sessions(Scenario::term()), SessionState::Lost))
         ->toBe(['2027-03-22']);
 });
+
+test('every file and every column that a school needs is asked for by its name', function (
+    string $file,
+    array $columns,
+) {
+    $files = SmallSchool::files();
+    $without = SchoolReader::read(array_diff_key($files, [$file => 1]))->faults;
+    expect($without[0]->sentence())->toBe("$file: The file $file was expected in the folder.");
+    foreach ($columns as $column) {
+        $lines = explode("\n", trim($files[$file]));
+        $heads = explode(',', $lines[0]);
+        expect($heads)->toContain($column);
+        $lines[0] = implode(',', array_map(fn (string $h): string => $h === $column ? 'other' : $h, $heads));
+        $said = array_map(
+            fn ($f): string => "$f->file $f->line $f->column",
+            SchoolReader::read([$file => implode("\n", $lines)] + $files)->faults,
+        );
+        expect($said)->toContain("$file 1 $column");
+    }
+})->with([
+    ['orgs.csv', ['sourcedId', 'name', 'type']],
+    ['academicSessions.csv', ['sourcedId', 'title', 'type', 'startDate', 'endDate']],
+    ['courses.csv', ['sourcedId', 'title']],
+    ['classes.csv', ['sourcedId', 'title', 'courseSourcedId', 'termSourcedIds']],
+    ['users.csv', ['sourcedId', 'role', 'givenName', 'familyName', 'email']],
+    ['enrollments.csv', ['sourcedId', 'classSourcedId', 'userSourcedId', 'role']],
+]);
