@@ -8,7 +8,7 @@
         </div>
         <a class="pill" href="{{ route('look', $who->sourced_id) }}">{{ __('publishing.look.link', ['name' => $who->given_name]) }}</a>
         @if ($isStudent)
-            <a class="pill" href="{{ route('attendance.student', $who->sourced_id) }}">{{ __('presence.student.page') }}</a>
+            <a class="pill" href="{{ route('attendance.student', $who->sourced_id) }}">{{ __('attendance.student.page') }}</a>
         @endif
         @if ($mayDisable)
             @unless ($disabledSince)

@@ -7,7 +7,19 @@ use Nomada\App\Models\Joining\JoinLink;
 use Tests\Support\SmallSchool;
 
 /** What is whole in every language that there are words for: all that students, guardians and guests read. */
-const TRANSLATED = ['door', 'errors', 'frame', 'me', 'recordings', 'register', 'remind'];
+const TRANSLATED = [
+    'account',
+    'attendance',
+    'door',
+    'errors',
+    'frame',
+    'letters',
+    'me',
+    'published',
+    'recordings',
+    'register',
+    'remind',
+];
 
 test(
     'every translated file has exactly the keys of the English one, with the same parameters and numbers',
@@ -128,4 +140,31 @@ test('the roster\'s language is read, told where it is none, and goes out again'
     expect($archive->getFromName('users.csv'))
         ->toContain('metadata.timeZone,metadata.language')
         ->toContain('Atlantic/Canary,es-419');
+});
+
+test('letters go in their reader\'s language, and a guardian reads of their child in theirs', function () {
+    $this->standins = $this->standins();
+    $this->school();
+    Artisan::call('nomada:links');
+    Artisan::call('nomada:register');
+    DB::table('people')->whereIn('sourced_id', ['S-1', 'G-1'])->update(['language' => 'es']);
+    $series = Nomada\App\Models\Timetable\Series::query()->whereRelation('section', 'sourced_id', 'MAR')->firstOrFail();
+    $this->as('A-1')->post("/sections/MAR/series/$series->id/letters");
+    $this->work();
+    $first = mailbox($this, 'S-1')[0];
+    expect($first->header('Subject'))
+        ->toBe('Tu inscripción en Y8 Marine Science está hecha')
+        ->and($first->html())
+        ->toContain('lang="es"')
+        ->toContain('Las próximas sesiones, en tu hora: ')
+        ->toContain('mar ')
+        ->and(mailbox($this, 'S-2')[0]->header('Subject'))
+        ->toBe('You are registered for Y8 Marine Science');
+    $guardian = Nomada\App\Models\Term\Person::query()->where('sourced_id', 'G-1')->firstOrFail();
+    auth()->logout();
+    $this->get($guardian->childrenPage())
+        ->assertSee('Asistencia de tus hijos')
+        ->assertSee('Avisar de una ausencia')
+        ->assertSee('lang="es"', false);
+    $this->get('/sign-in', ['Accept-Language' => 'es'])->assertSee('¿Has olvidado la contraseña?');
 });

@@ -24,7 +24,7 @@ final class AbsenceRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['from_day.*' => __('presence.absence.from_fault'), '*' => __('presence.absence.fault')];
+        return ['from_day.*' => __('attendance.absence.from_fault'), '*' => __('attendance.absence.fault')];
     }
 
     public function first(): LocalDate

@@ -1,16 +1,16 @@
 {{-- One student over all sections. page: StudentPage; staff: whether names lead further --}}
 @props(['page', 'staff' => false])
 @if ($page->sections === [])
-    <x-empty :title="__('presence.student.none')">{{ __('presence.student.none_hint') }}</x-empty>
+    <x-empty :title="__('attendance.student.none')">{{ __('attendance.student.none_hint') }}</x-empty>
 @else
     <table class="table-plain">
         <thead>
             <tr>
-                <th scope="col">{{ __('presence.student.section') }}</th>
-                <th scope="col">{{ __('presence.section.came') }}</th>
-                <th scope="col" class="num">{{ __('presence.section.lates') }}</th>
-                <th scope="col" class="num">{{ __('presence.section.absent') }}</th>
-                <th scope="col" class="num">{{ __('presence.section.minutes') }}</th>
+                <th scope="col">{{ __('attendance.student.section') }}</th>
+                <th scope="col">{{ __('attendance.student.came') }}</th>
+                <th scope="col" class="num">{{ __('attendance.student.lates') }}</th>
+                <th scope="col" class="num">{{ __('attendance.student.absent') }}</th>
+                <th scope="col" class="num">{{ __('attendance.student.minutes') }}</th>
             </tr>
         </thead>
         <tbody>
@@ -23,10 +23,10 @@
                             {{ $one->name }}
                         @endif
                         @if ($one->running >= Nomada\Core\Presence\Running::SNAG)
-                            <b class="bad small">{{ __('presence.section.running', ['count' => $one->running]) }}</b>
+                            <b class="bad small">{{ __('attendance.student.running', ['count' => $one->running]) }}</b>
                         @endif
                     </th>
-                    <td>{{ __('presence.section.of', [
+                    <td>{{ __('attendance.student.of', [
                         'came' => $one->counts['present'] + $one->counts['late'] + $one->counts['partial'],
                         'all' => array_sum($one->counts) - $one->counts['excused'],
                     ]) }}
@@ -39,14 +39,14 @@
         </tbody>
     </table>
 @endif
-<h2 class="mt-3">{{ __('presence.student.missed') }}</h2>
+<h2 class="mt-3">{{ __('attendance.student.missed') }}</h2>
 <ul class="places">
     @forelse ($page->missed as [$session, $one, $name])
-        <li><b>{{ $name }}</b><span>{{ $page->zone->dateAt($session->start)->short() }} {{ $page->zone->clock($session->start) }}
+        <li><b>{{ $name }}</b><span>{{ Nomada\App\Support\Say::day($page->zone->dateAt($session->start)) }} {{ $page->zone->clock($session->start) }}
                 {{ $session->topic === '' ? '' : "· $session->topic" }}</span>
-            <span @class(['bad' => $one->status()->value === 'absent'])>{{ __('presence.status.' . $one->status()->value) }}</span>
+            <span @class(['bad' => $one->status()->value === 'absent'])>{{ __('attendance.status.' . $one->status()->value) }}</span>
         </li>
     @empty
-        <li class="quiet">{{ __('presence.student.nothing_missed') }}</li>
+        <li class="quiet">{{ __('attendance.student.nothing_missed') }}</li>
     @endforelse
 </ul>

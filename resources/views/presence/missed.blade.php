@@ -35,7 +35,7 @@
                                 <a class="me-3" href="{{ route('attendance.session', [$one->section, $one->id]) }}">{{ $one->time }}
                                     {{ $one->name }}</a>
                                 @if ($one->isExcused)
-                                    <small class="quiet">{{ __('presence.status.excused') }}</small>
+                                    <small class="quiet">{{ __('attendance.status.excused') }}</small>
                                 @endif
                             @endforeach
                         </td>

@@ -1,7 +1,7 @@
 @props(['page'])
-<x-app :title="__('presence.student.own')">
+<x-app :title="__('attendance.student.own')">
     <div class="phone">
-        <h1>{{ __('presence.student.own') }}</h1>
+        <h1>{{ __('attendance.student.own') }}</h1>
         <x-presence-student :page="$page" />
         <p class="mt-3"><a href="{{ route('me') }}">‹</a></p>
     </div>

@@ -45,8 +45,8 @@
                         <td>
                             @if ($row['isOver'])
                                 <a href="{{ route('attendance.session', [$row['id'], $row['session']]) }}"
-                                    aria-label="{{ __('presence.student.page') }}: {{ $row['name'] }}, {{ $row['time'] }}">{{ __(
-                                        'presence.student.page') }}</a>
+                                    aria-label="{{ __('attendance.student.page') }}: {{ $row['name'] }}, {{ $row['time'] }}">{{ __(
+                                        'attendance.student.page') }}</a>
                             @elseif ($row['live'])
                                 <a href="{{ route('live', $row['live']) }}"
                                     aria-label="Live desk of {{ $row['name'] }}, {{ $row['time'] }}">Live desk</a>

@@ -17,7 +17,7 @@
             · @foreach ($teachers as $t)
                 {{ $t->person->shortName() }}{{ $t->role === 'teacher' ? '' : " ($t->role)" }}{{ $loop->last ? '' : ', ' }}
             @endforeach · {{ Words::count($status->roster, 'student') }}</div>
-        <div class="end"><a class="pill" href="{{ route('attendance', $section) }}">{{ __('presence.student.page') }}</a>
+        <div class="end"><a class="pill" href="{{ route('attendance', $section) }}">{{ __('attendance.student.page') }}</a>
             @can('timetable', $section)
                 <a class="btn btn-side" href="{{ route('section', [$section, 'change' => 'new']) }}">Add a series</a>
             @endcan

@@ -15,6 +15,7 @@ use Nomada\App\Http\Requests\DayRequest;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Presence\Attendances;
+use Nomada\App\Queries\Templates;
 use Nomada\App\Support\Clock;
 use Nomada\App\View\Presence\Attendance\ChildrenPage;
 use Nomada\App\View\Presence\Attendance\MissedPage;
@@ -46,14 +47,14 @@ final class AbsenceController extends Controller
 
         return redirect()
             ->route('attendance.student', $sourcedId)
-            ->with('said', __('presence.absence.said', ['name' => $student->name()]));
+            ->with('said', __('attendance.absence.said', ['name' => $student->name()]));
     }
 
     public function takeBack(Request $request, string $sourcedId, int $absence, TellAbsence $tell): RedirectResponse
     {
         $tell->takeBack($absence, $this->pupil($sourcedId), $this->person($request));
 
-        return redirect()->route('attendance.student', $sourcedId)->with('said', __('presence.absence.taken_back'));
+        return redirect()->route('attendance.student', $sourcedId)->with('said', __('attendance.absence.taken_back'));
     }
 
     public function missed(DayRequest $request, MissedPage $page, Clock $clock): View
@@ -90,7 +91,7 @@ final class AbsenceController extends Controller
 
         return redirect()
             ->to($guardian->childrenPage())
-            ->with('said', __('presence.absence.said', ['name' => $child->name()]));
+            ->with('said', __('attendance.absence.said', ['name' => $child->name()]));
     }
 
     private function told(
@@ -110,7 +111,13 @@ final class AbsenceController extends Controller
 
     private function guardian(int $person): Person
     {
-        return Person::query()->where('role', 'guardian')->findOrFail($person);
+        $guardian = Person::query()->where('role', 'guardian')->findOrFail($person);
+        // Nobody is signed in: whose page it is says in which language, where anybody has said it.
+        if ($guardian->language !== null || $guardian->roster_language !== null) {
+            app()->setLocale(Templates::languageOf($guardian));
+        }
+
+        return $guardian;
     }
 
     /** @return list<int>|null sections that whoever looks and the student have in common; null for a coordinator */

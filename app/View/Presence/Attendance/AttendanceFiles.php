@@ -66,7 +66,7 @@ final readonly class AttendanceFiles
                         $session->day->iso(),
                         $pupil->sourcedId,
                         $pupil->name,
-                        __('presence.status.'.$one->status()->value),
+                        __('attendance.status.'.$one->status()->value),
                         $one->minutes(),
                         $one->late,
                         $one->left,
@@ -114,7 +114,7 @@ final readonly class AttendanceFiles
             [
                 __('presence.columns.id'),
                 __('presence.columns.name'),
-                ...array_map(fn (Status $s): string => __("presence.status.$s->value"), Status::cases()),
+                ...array_map(fn (Status $s): string => __("attendance.status.$s->value"), Status::cases()),
                 __('presence.columns.minutes'),
                 __('presence.columns.score'),
             ],

@@ -14,7 +14,7 @@
         <div><label class="form-label" for="status">{{ __('presence.correct.status') }}</label>
             <select class="form-select" id="status" name="status">
                 @foreach (Nomada\Core\Presence\Status::cases() as $s)
-                    <option value="{{ $s->value }}" @selected(old('status') === $s->value)>{{ __("presence.status.$s->value") }}</option>
+                    <option value="{{ $s->value }}" @selected(old('status') === $s->value)>{{ __("attendance.status.$s->value") }}</option>
                 @endforeach
             </select>
         </div>
@@ -37,7 +37,7 @@
         <p class="mt-2 mb-0"><b>{{ $line->pupil->name }}</b>
             {{ __('presence.section.corrected', ['why' => $line->attendance->correction->why]) }}
             <span class="quiet">{{ $line->attendance->correction->by }} ·
-                {{ __('presence.session.computed', ['status' => __('presence.status.' . $line->attendance->computed->value), 'minutes' =>
+                {{ __('presence.session.computed', ['status' => __('attendance.status.' . $line->attendance->computed->value), 'minutes' =>
                     intdiv($line->attendance->seconds, 60)]) }}</span>
             <x-act :to="route('attendance.as-computed', [$page->section, $page->session->id, $line->pupil->sourcedId])" method="delete"
                 class="btn-plain py-0" :do="__('presence.session.take_back')" :about="$line->pupil->name" />

@@ -1,0 +1,50 @@
+<?php
+
+/* Attendance as students and guardians read it. */
+return [
+    'status' => [
+        'present' => 'present',
+        'late' => 'late',
+        'partial' => 'partial',
+        'absent' => 'absent',
+        'excused' => 'excused',
+    ],
+    'student' => [
+        'title' => 'Attendance of :name',
+        'own' => 'My attendance',
+        'sum' => ':came of :all sessions',
+        'none' => 'Nothing was held yet',
+        'none_hint' => 'What is held is listed here.',
+        'section' => 'Section',
+        'came' => 'Came',
+        'lates' => 'Late',
+        'absent' => 'Absent',
+        'minutes' => 'Time',
+        'running' => ':count absences running',
+        'of' => ':came of :all',
+        'missed' => 'Missed',
+        'nothing_missed' => 'Nothing so far.',
+        'page' => 'Attendance',
+    ],
+    'absence' => [
+        'title' => 'Absences told',
+        'none' => 'None was told.',
+        'tell' => 'Tell an absence',
+        'from' => 'From',
+        'to' => 'To; empty for one day',
+        'why' => 'Why, if you like',
+        'go' => 'Tell it',
+        'said' => 'Told: it counts as excused for :name.',
+        'taken_back' => 'Taken back.',
+        'take_back' => 'Take back',
+        'by' => 'by :name',
+        'until' => ':from to :to',
+        'from_fault' => 'Write the first day.',
+        'fault' => 'Write days, and up to 300 characters.',
+    ],
+    'children' => [
+        'title' => 'Attendance of your children',
+        'none' => 'No child is known',
+        'none_hint' => 'The school has not written down whose guardian you are. Ask it.',
+    ],
+];

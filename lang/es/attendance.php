@@ -1,0 +1,50 @@
+<?php
+
+/* La asistencia, como la leen estudiantes y familias. */
+return [
+    'status' => [
+        'present' => 'presente',
+        'late' => 'con retraso',
+        'partial' => 'en parte',
+        'absent' => 'ausente',
+        'excused' => 'justificada',
+    ],
+    'student' => [
+        'title' => 'Asistencia de :name',
+        'own' => 'Mi asistencia',
+        'sum' => ':came de :all sesiones',
+        'none' => 'Todavía no ha habido ninguna',
+        'none_hint' => 'Aquí aparecen las sesiones que ya han sido.',
+        'section' => 'Grupo',
+        'came' => 'Asistió',
+        'lates' => 'Retrasos',
+        'absent' => 'Ausencias',
+        'minutes' => 'Tiempo',
+        'running' => ':count ausencias seguidas',
+        'of' => ':came de :all',
+        'missed' => 'Lo que te has perdido',
+        'nothing_missed' => 'Nada hasta ahora.',
+        'page' => 'Asistencia',
+    ],
+    'absence' => [
+        'title' => 'Ausencias avisadas',
+        'none' => 'No se ha avisado de ninguna.',
+        'tell' => 'Avisar de una ausencia',
+        'from' => 'Desde',
+        'to' => 'Hasta; vacío si es un solo día',
+        'why' => 'Motivo, si quieres',
+        'go' => 'Avisar',
+        'said' => 'Hecho: cuenta como justificada para :name.',
+        'taken_back' => 'Retirado.',
+        'take_back' => 'Retirar',
+        'by' => 'por :name',
+        'until' => 'del :from al :to',
+        'from_fault' => 'Escribe el primer día.',
+        'fault' => 'Escribe los días, y hasta 300 caracteres.',
+    ],
+    'children' => [
+        'title' => 'Asistencia de tus hijos',
+        'none' => 'No sabemos de ningún hijo',
+        'none_hint' => 'El centro no ha anotado de quién eres responsable. Pregúntale.',
+    ],
+];
