@@ -13,12 +13,18 @@ use Illuminate\Support\Facades\Cache;
  * second), so that workers side by side use all of it and are not turned away. A service that says nothing is asked
  * without waiting.
  */
-final readonly class Pace
+final class Pace
 {
     /** How long what a service said is held to, in seconds. */
     private const KNOWN_FOR = 600;
 
-    public function __construct(private string $service)
+    /** How long a process remembers that there is nothing to be held to, in seconds. */
+    private const FREE_FOR = 0.25;
+
+    /** @var array<string, float> until when a service is known to have no pace, by service */
+    private static array $free = [];
+
+    public function __construct(private readonly string $service)
     {
     }
 
@@ -29,8 +35,13 @@ final readonly class Pace
      */
     public function wait(?float $atMost = null): void
     {
+        if ($atMost === null && $this->isFree()) {
+            return;
+        }
         $gap = Cache::get("pace $this->service") ?? ($atMost === null ? null : 1 / $atMost);
         if (! is_numeric($gap)) {
+            self::$free[$this->service] = microtime(true) + self::FREE_FOR;
+
             return;
         }
         try {
@@ -61,9 +72,16 @@ final readonly class Pace
             $m[2] > 0
         ) {
             // A little slower than that: what is late by a moment is counted with the next window.
+            unset(self::$free[$this->service]);
             Cache::put("pace $this->service", (1.02 * (int) $m[2]) / (int) $m[1], self::KNOWN_FOR);
-        } elseif (Cache::get("pace $this->service") !== null) {
+        } elseif (! $this->isFree() && Cache::get("pace $this->service") !== null) {
             Cache::forget("pace $this->service");
         }
+    }
+
+    /** Asking the cache for each of thousands of requests takes longer than it tells. */
+    private function isFree(): bool
+    {
+        return (self::$free[$this->service] ?? 0) > microtime(true);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\App\Destinations;
 
+use GuzzleHttp\Exception\ConnectException;
+use GuzzleHttp\Exception\RequestException;
 use GuzzleHttp\Promise\PromiseInterface;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\Factory;
@@ -11,10 +13,15 @@ use Illuminate\Http\Client\PendingRequest;
 use Illuminate\Http\Client\Response;
 use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\PlaceSettings;
+use Psr\Http\Message\ResponseInterface;
+use Throwable;
 
 /** Speaks HTTP to one outside service, and turns everything but success into a failure in the service's own words. */
 final readonly class Service
 {
+    /** Asked in the same way where it is sent on (RFC 6764, 5): PROPFIND stays PROPFIND. */
+    private const REDIRECTS = ['strict' => true, 'max' => 5];
+
     public function __construct(private Factory $http, private PlaceSettings $place)
     {
     }
@@ -71,10 +78,7 @@ final readonly class Service
         $pace = new Pace($this->place->service->value);
         $pace->wait($this->place->pace);
         $response = Together::await(
-            fn (): PromiseInterface => $this->request($headers, $body, $type)
-                ->setHandler(Together::handler())
-                ->async()
-                ->send($method, $url),
+            fn (): PromiseInterface => $this->beside($method, $url, $headers, $body, $type),
             function () use ($headers, $body, $type, $method, $url): mixed {
                 try {
                     return $this->request($headers, $body, $type)->send($method, $url);
@@ -110,13 +114,47 @@ final readonly class Service
         );
     }
 
+    /**
+     * The same request beside others: by the client below the framework's, which takes half the time for each.
+     *
+     * @param  array<string, string>  $headers
+     */
+    private function beside(
+        string $method,
+        string $url,
+        array $headers,
+        string $body,
+        string $type,
+    ): PromiseInterface {
+        $options = [
+            'http_errors' => false,
+            'allow_redirects' => self::REDIRECTS,
+            'connect_timeout' => min(5, $this->place->timeout),
+            'timeout' => $this->place->timeout,
+            'headers' => $headers + ($body === '' ? [] : ['Content-Type' => $type]),
+        ];
+        if ($this->place->user !== '') {
+            $options['auth'] = [$this->place->user, $this->place->password];
+        } elseif ($this->place->password !== '') {
+            $options['headers']['Authorization'] = "Bearer {$this->place->password}";
+        }
+
+        return Together::client()
+            ->requestAsync($method, $url, $options + ($body === '' ? [] : ['body' => $body]))
+            ->then(
+                fn (ResponseInterface $answer): Response => new Response($answer),
+                fn (Throwable $e): Throwable => $e instanceof ConnectException || $e instanceof RequestException
+                    ? $e
+                    : throw $e,
+            );
+    }
+
     /** @param  array<string, string>  $headers */
     private function request(array $headers, string $body, string $type): PendingRequest
     {
         $request = $this->http
             ->withHeaders($headers)
-            // Asked in the same way where it is sent on (RFC 6764, 5): PROPFIND stays PROPFIND.
-            ->withOptions(['allow_redirects' => ['strict' => true, 'max' => 5]])
+            ->withOptions(['allow_redirects' => self::REDIRECTS])
             ->connectTimeout(min(5, $this->place->timeout))
             ->timeout($this->place->timeout);
         $request =

@@ -6,9 +6,10 @@ namespace Nomada\App\Destinations;
 
 use Closure;
 use Fiber;
+use GuzzleHttp\Client;
 use GuzzleHttp\Handler\CurlMultiHandler;
+use GuzzleHttp\HandlerStack;
 use GuzzleHttp\Promise\PromiseInterface;
-use Illuminate\Http\Client\Promises\LazyPromise;
 use Throwable;
 
 /**
@@ -19,6 +20,8 @@ use Throwable;
 final class Together
 {
     private static ?CurlMultiHandler $handler = null;
+
+    private static ?Client $client = null;
 
     /** @var list<Fiber<void, mixed, void, PromiseInterface>> */
     private static array $own = [];
@@ -85,15 +88,19 @@ final class Together
             return $alone();
         }
         $promise = $beside();
-        // The framework's own begins only when it is told to.
-        $promise = $promise instanceof LazyPromise ? $promise->buildPromise() : $promise;
         Fiber::suspend($promise);
 
         return $promise->wait();
     }
 
+    /** The client of whatever is asked side by side. */
+    public static function client(): Client
+    {
+        return self::$client ??= new Client(['handler' => HandlerStack::create(self::handler())]);
+    }
+
     /** One for the whole process: it keeps connections. */
-    public static function handler(): CurlMultiHandler
+    private static function handler(): CurlMultiHandler
     {
         return self::$handler ??= new CurlMultiHandler(['select_timeout' => 0.05]);
     }

@@ -45,9 +45,10 @@ final class SectionFactsQuery
     /**
      * @param  list<int>  $ids
      * @param  bool  $unlinked  with the series that have no join link yet
+     * @param  bool  $withReaders  false for what the section reads together only: nobody's calendar comes of it
      * @return array<int, SectionFacts> by section
      */
-    public function for(array $ids, bool $unlinked = false): array
+    public function for(array $ids, bool $unlinked = false, bool $withReaders = true): array
     {
         $sections = DB::table('sections')
             ->whereIn('id', $ids)
@@ -73,14 +74,14 @@ final class SectionFactsQuery
             array_unique(array_map(fn (Series $s): int => $s->id, array_merge(...array_values($series)))),
         );
         $sessions = $this->sessions($of);
-        $links = $this->links($of);
-        $shared = $this->shared($of);
-        $people = $this->people($ids);
-        $belongings = Belongings::ofSeries($of);
+        $links = $this->links($of, $withReaders);
+        $shared = $withReaders ? $this->shared($of) : [];
+        $people = $this->people($ids, $withReaders);
+        $belongings = $withReaders ? Belongings::ofSeries($of) : [];
         $recordings = $this->recordings($of);
         $tellings = $this->tellings($ids);
         $materials = $this->materials($ids);
-        $chosen = $this->chosen(array_merge(...array_values($series)));
+        $chosen = $withReaders ? $this->chosen(array_merge(...array_values($series))) : [];
         $showings = Showings::of($ids);
         $words = $this->words ??= Templates::published();
         $school = (string) DB::table('schools')->orderBy('id')->value('name');
@@ -120,7 +121,7 @@ final class SectionFactsQuery
                     ),
                     $linked,
                 ),
-                $this->readers($people[$id] ?? [], $linked, $links),
+                $withReaders ? $this->readers($people[$id] ?? [], $linked, $links) : [],
                 route('join'),
                 array_values(
                     ($rooms[$id] ?? collect())
@@ -187,13 +188,14 @@ final class SectionFactsQuery
      * @param  list<int>  $series
      * @return array<int, array<string, list<stdClass>>> by series and kind
      */
-    private function links(array $series): array
+    private function links(array $series, bool $withPersonal): array
     {
         $out = [];
         foreach (
             DB::table('join_links')
                 ->whereIn('series_id', $series)
                 ->whereNull('retired_at')
+                ->when(! $withPersonal, fn ($q) => $q->where('kind', LinkKind::Series))
                 ->orderBy('id')
                 ->get(['series_id', 'kind', 'person_id', 'secret', 'join_code', 'dial_in', 'pin']) as $row
         ) {
@@ -255,13 +257,14 @@ final class SectionFactsQuery
      * @param  list<int>  $sections
      * @return array<int, list<stdClass>> staff first, then by name
      */
-    private function people(array $sections): array
+    private function people(array $sections, bool $withStudents): array
     {
         $out = [];
         foreach (
             DB::table('parts')
                 ->join('people', 'people.id', '=', 'person_id')
                 ->whereIn('section_id', $sections)
+                ->when(! $withStudents, fn ($q) => $q->where('parts.role', 'teacher'))
                 ->orderByRaw("(parts.role = 'student'), family_name, given_name, parts.id")
                 ->get([
                     'section_id',

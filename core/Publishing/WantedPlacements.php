@@ -7,6 +7,7 @@ namespace Nomada\Core\Publishing;
 use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Interchange\Calendar\EventSeries;
+use Nomada\Core\Interchange\Calendar\SharedEvent;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
@@ -217,6 +218,11 @@ final class WantedPlacements
                     'time' => $series->meets($words->phrases),
                     'sessions' => self::dates($section, $series->sessions, $words),
                     'essence' => self::essence($section, $series, $words),
+                    'object' => new SharedEvent(
+                        fn (string $link, string $note): string => CalendarWriter::write([
+                            self::event($section, $series, $words, $link, $note, $series->sessions),
+                        ]),
+                    ),
                 ];
                 $common = $said[$language];
                 $isAll = count($own) === count($series->sessions);
@@ -232,9 +238,11 @@ final class WantedPlacements
                         'sessions' => $isAll ? $common['sessions'] : self::dates($section, $own, $words),
                         'link' => $link === '' ? $words->phrases->say('hidden') : $link,
                     ],
-                    fn (): string => CalendarWriter::write([
-                        self::event($section, $series, $words, $link, $note, $own),
-                    ]),
+                    $isAll
+                        ? fn (): string => $common['object']->for($link, $note)
+                        : fn (): string => CalendarWriter::write([
+                            self::event($section, $series, $words, $link, $note, $own),
+                        ]),
                     $reader->person,
                     ($isAll ? $common['essence'] : self::essence($section, $series, $words, $own))." $note",
                     language: $language,

@@ -65,13 +65,21 @@ final class Scenario
 
     public static function phrases(string $language = 'en'): Phrases
     {
-        return new Phrases($language, require dirname(__DIR__, 2)."/lang/$language/published.php");
+        return new Phrases($language, self::file($language, 'published'));
+    }
+
+    /** @return array<string, mixed> the words of a file of lang/ */
+    public static function file(string $language, string $name): array
+    {
+        $words = require dirname(__DIR__, 2)."/lang/$language/$name.php";
+
+        return $words;
     }
 
     /** The usual words of a letter. */
     public static function letter(LetterKind $kind, string $language = 'en'): Template
     {
-        $words = require dirname(__DIR__, 2)."/lang/$language/letters.php"[$kind->value];
+        $words = self::file($language, 'letters')[$kind->value];
 
         return new Template($kind, $words['subject'], $words['text']);
     }
@@ -86,7 +94,7 @@ final class Scenario
     {
         $out = [];
         foreach (['en', 'es'] as $language) {
-            $usual = require dirname(__DIR__, 2)."/lang/$language/published.php"['texts'];
+            $usual = self::file($language, 'published')['texts'];
             $templates = [];
             foreach (ShownText::cases() as $kind) {
                 $words = $usual[$kind->value];

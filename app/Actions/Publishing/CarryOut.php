@@ -44,7 +44,7 @@ final class CarryOut implements ShouldQueue
     private const WORKS_FOR = 10.0;
 
     /** Steps that are done side by side, and written down together. */
-    private const AT_ONCE = 20;
+    private const AT_ONCE = 50;
 
     /** Sections whose links are one job. */
     private const TOGETHER = 10;

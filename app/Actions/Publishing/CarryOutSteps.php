@@ -237,7 +237,9 @@ final class CarryOutSteps
             ($this->wanted["{$p->place->value} $p->key"] ?? null)?->fingerprint() === $p->wanted_print;
         if ($this->of !== $section || ! $placements->every($isKept)) {
             $this->wanted = [];
-            foreach ($this->facts->for([$section]) as $facts) {
+            // Who has what in their calendar costs most of it, and concerns only that lane.
+            $isCalendar = $placements->first()?->place === Place::Calendar;
+            foreach ($this->facts->for([$section], withReaders: $isCalendar) as $facts) {
                 $this->told->first($section, $facts);
                 foreach (WantedPlacements::of($facts) as $wanted) {
                     $this->wanted["{$wanted->place->value} $wanted->key"] = $wanted;

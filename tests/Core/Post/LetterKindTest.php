@@ -22,7 +22,7 @@ test('what each kind of letter is', function (
             'absence' => $kind->isOfAbsence(),
         ]),
     );
-    expect(require dirname(__DIR__, 3).'/lang/en/letters.php'[$kind->value]['title'])
+    expect(Scenario::file('en', 'letters')[$kind->value]['title'])
         ->toBe($title)
         ->and(implode(' ', $flags))
         ->toBe($is)
