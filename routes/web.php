@@ -78,6 +78,7 @@ foreach (
         'day',
         'term',
         'account',
+        'added',
         'placement',
         'material',
         'recording',
@@ -525,6 +526,12 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/publishing/drift/kept/{placement}', [DriftController::class, 'takeBack'])->name(
             'drift.take-back',
         );
+        Route::post('/publishing/added/{section}/{added}', [DriftController::class, 'leave'])
+            ->middleware('can:serve,section')
+            ->name('added.leave');
+        Route::delete('/publishing/added/{section}/{added}', [DriftController::class, 'remove'])
+            ->middleware('can:serve,section')
+            ->name('added.remove');
         Route::get('/publishing/sections/{section}', [PublishingController::class, 'section'])
             ->middleware('looks')
             ->name('publishing.section');

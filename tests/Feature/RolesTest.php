@@ -93,6 +93,8 @@ const ROUTES = [
     'feed.stream' => ['GET', '/feeds/AAAAAAAAAAAAAAAAAAAAAAAAAAA.atom', 404, 404, 404, 404, 404],
     'feed.busy' => ['GET', '/feeds/AAAAAAAAAAAAAAAAAAAAAAAAAAA.ifb', 404, 404, 404, 404, 404],
     'look' => ['GET', '/people/S-1/look', 200, 200, 404, 403, 401],
+    'added.leave' => ['POST', '/publishing/added/MAR/{added}', 302, 302, 403, 403, 401],
+    'added.remove' => ['DELETE', '/publishing/added/MAR/{added}', 404, 302, 403, 403, 401],
     'places' => ['GET', '/publishing/places', 200, 403, 403, 403, 401],
     'showing' => ['GET', '/publishing/showing', 200, 403, 403, 403, 401],
     'showing.keep' => ['PUT', '/publishing/showing', 422, 403, 403, 403, 401],
@@ -377,6 +379,15 @@ test('each role gets what is theirs', function (string $name) {
             ['place' => 'course-page', 'key' => 'MAR/x'],
             ['section_id' => $series->section_id, 'label' => 'x'],
         )->id,
+        '{added}' => (string) (str_contains($path, '{added}')
+            ? DB::table('added_there')->insertGetId([
+                'section_id' => $series->section_id,
+                'place' => 'course-page',
+                'key' => 'MAR/list',
+                'title' => 'List',
+                'found_at' => now(),
+            ])
+            : 0),
         '{closure}' => (string) Nomada\App\Models\Term\ClosedRange::query()->value('id'),
     ]);
     // The coordinator last: what may be deleted is still there for the others to be refused.

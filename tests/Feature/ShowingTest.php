@@ -231,3 +231,34 @@ test('a section in Spanish stands in Spanish at the places, and a calendar in it
         ->assertSee('lang="es"', false)
         ->assertSee('Próxima sesión');
 });
+
+test('what others have added there is named, and left or taken away', function () {
+    foreach (['MAR/items/reading-list', 'SPA/items/rules'] as $path) {
+        $this->standins->put("/course/pages/$path", '{"title":"A list of theirs","block":"pinned","fields":{}}');
+    }
+    $named = fn (): array => DB::table('added_there')->where('is_left', false)->orderBy('key')->pluck('key')->all();
+    $this->as('A-1')->post('/publishing/drift/look')->assertSessionHas('said');
+    expect($named())->toBe(['MAR/reading-list', 'SPA/rules']);
+    $this->get('/publishing/drift')->assertSee('A list of theirs')->assertSee('Take it away there');
+    $id = fn (string $key): int => (int) DB::table('added_there')->where('key', $key)->value('id');
+    // Only through its own section, and only by who serves that.
+    $this->as('T-2')->post('/publishing/added/MAR/'.$id('SPA/rules'))->assertNotFound();
+    $this->post('/publishing/added/SPA/'.$id('SPA/rules'))->assertForbidden();
+    $this->post('/publishing/added/MAR/'.$id('MAR/reading-list'))->assertSessionHas('said');
+    expect($named())->toBe(['SPA/rules']);
+    // Somebody changes it between the look and the act.
+    $this->standins->put('/course/pages/SPA/items/rules', '{"title":"Other","block":"pinned","fields":{}}');
+    $this->as('A-1')->delete('/publishing/added/SPA/'.$id('SPA/rules'))->assertSessionHasErrors('form');
+    expect(pageAt('SPA'))->toHaveKey('SPA/rules');
+    Artisan::call('nomada:drift');
+    $this->delete('/publishing/added/SPA/'.$id('SPA/rules'))->assertSessionHas('said');
+    expect(pageAt('SPA'))->not->toHaveKey('SPA/rules');
+    // What is left stays left at the next look; what is gone there is forgotten.
+    $this->standins->delete('/course/pages/MAR/items/reading-list');
+    Artisan::call('nomada:drift');
+    expect(DB::table('added_there')->count())->toBe(0);
+    // A person's own calendar is nobody's to look at.
+    $this->standins->put('/calendar/people/S-1/dentist.ics', 'BEGIN:VCALENDAR');
+    Artisan::call('nomada:drift');
+    expect(DB::table('added_there')->count())->toBe(0);
+});

@@ -42,6 +42,7 @@ final class Drifts
         private readonly SectionFactsQuery $facts,
         private readonly StartRun $start,
         private readonly TakeReplies $replies,
+        private readonly OthersThere $others,
         private readonly Audit $audit,
         private readonly Clock $clock,
     ) {
@@ -205,7 +206,7 @@ final class Drifts
                     }
                 }
 
-                return $other;
+                return [$other, $there];
             };
         }
         $silent = $differ = [];
@@ -215,7 +216,9 @@ final class Drifts
             } elseif ($came instanceof Throwable) {
                 throw $came;
             } else {
-                foreach ($came as [$placement, $found]) {
+                [$other, $there] = $came;
+                $this->others->note($place, (int) $spaces[$space]?->first()?->section_id, $there);
+                foreach ($other as [$placement, $found]) {
                     if ($this->differs($place, $placement, $found)) {
                         $differ[] = $placement->id;
                     }

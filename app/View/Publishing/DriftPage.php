@@ -11,8 +11,10 @@ use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\View\Publishing\Drift\AddedRow;
 use Nomada\App\View\Publishing\Drift\DriftRow;
 use Nomada\Core\Publishing\FieldChange;
+use Nomada\Core\Publishing\Place;
 use stdClass;
 
 /** What stands at the destinations otherwise than we left it, beside what we left, and what is left alone. */
@@ -25,6 +27,7 @@ final readonly class DriftPage
      * @param  list<DriftRow>  $rows
      * @param  int  $all  how many there are
      * @param  list<DriftRow>  $alone
+     * @param  list<AddedRow>  $added
      * @param  int|null  $lookedAt  UTC seconds
      * @param  int  $silent  spaces that did not answer at the last look
      */
@@ -32,6 +35,7 @@ final readonly class DriftPage
         public array $rows,
         public int $all,
         public array $alone,
+        public array $added,
         public ?int $lookedAt,
         public int $silent,
         public \Nomada\Core\Term\Zone $zone,
@@ -89,10 +93,41 @@ final readonly class DriftPage
                     ->map(fn (Placement $p): DriftRow => $row($p, null))
                     ->all(),
             ),
+            self::added($sections->all()),
             $looked === null ? null : (int) strtotime($looked->at),
             (int) (json_decode($looked->result ?? '{}', true)['silent'] ?? 0),
             $term->calendar()->zone,
         );
+    }
+
+    /**
+     * @param  array<int, Section>  $sections  by id
+     * @return list<AddedRow>
+     */
+    private static function added(array $sections): array
+    {
+        $out = [];
+        foreach (
+            DB::table('added_there')
+                ->whereIntegerInRaw('section_id', array_keys($sections))
+                ->where('is_left', false)
+                ->orderBy('section_id')
+                ->orderBy('place')
+                ->orderBy('key')
+                ->limit(self::SHOWN)
+                ->get() as $row
+        ) {
+            $section = $sections[$row->section_id];
+            $out[] = new AddedRow(
+                (int) $row->id,
+                $section->sourced_id,
+                $section->name(),
+                Place::from($row->place),
+                $row->title,
+            );
+        }
+
+        return $out;
     }
 
     public function when(): string

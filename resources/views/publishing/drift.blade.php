@@ -15,5 +15,6 @@
     @else
         @include('publishing.drift.rows', ['rows' => $page->rows, 'all' => $page->all])
     @endif
+    @includeWhen($page->added !== [], 'publishing.drift.added', ['rows' => $page->added])
     @includeWhen($page->alone !== [], 'publishing.drift.alone', ['rows' => $page->alone])
 </x-app>

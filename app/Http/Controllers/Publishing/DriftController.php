@@ -8,6 +8,8 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Actions\Publishing\Drifts;
+use Nomada\App\Actions\Publishing\OthersThere;
+use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\DriftRequest;
 use Nomada\App\Models\Publishing\Placement;
@@ -55,5 +57,23 @@ final class DriftController extends Controller
         $drifts->takeBack($placement, $this->person($request));
 
         return redirect()->route('drift')->with('said', __('publishing.drift.back'));
+    }
+
+    public function leave(Request $request, Section $section, int $added, OthersThere $others): RedirectResponse
+    {
+        $others->leave($section, $added, $this->person($request));
+
+        return redirect()->route('drift')->with('said', __('publishing.added.left'));
+    }
+
+    public function remove(Request $request, Section $section, int $added, OthersThere $others): RedirectResponse
+    {
+        try {
+            $others->takeAway($section, $added, $this->person($request));
+        } catch (DestinationFailure $e) {
+            return redirect()->route('drift')->withErrors(['form' => $e->getMessage()]);
+        }
+
+        return redirect()->route('drift')->with('said', __('publishing.added.removed'));
     }
 }
