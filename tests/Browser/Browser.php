@@ -368,6 +368,14 @@ final class Browser
         return is_array($found) ? array_values($found) : ['axe gave no answer'];
     }
 
+    /** Lays the page out as a language would that is written from right to left. */
+    public function turnAround(): self
+    {
+        $this->driver->executeScript('document.documentElement.dir = "rtl"');
+
+        return $this;
+    }
+
     /** Whether the page is wider than the window. */
     public function scrollsSideways(): bool
     {

@@ -267,6 +267,10 @@ test('axe finds nothing on the pages of joining and registration, in light and d
     ['/registration/desk', 'A-01', [1280, 800]],
     ['/registration/desk?show=decided', 'A-01', [1280, 800]],
     ['/registration/letters', 'A-01', [1280, 800]],
+    ['/registration/letters?kind=calendar-event&section=8MAR&language=es', 'A-01', [1280, 800]],
+    ['/publishing/showing', 'A-01', [1280, 800]],
+    ['/publishing/showing/8MAR', 'A-01', [1280, 800]],
+    ['/publishing/showing/8MAR', 'A-01', [390, 844]],
     ['/joining/presets', 'A-01', [1280, 800]],
     ['/joining/drop-in', 'A-01', [1280, 800]],
     ['/joining/drop-in', 'T-02', [390, 844]],
@@ -275,4 +279,41 @@ test('axe finds nothing on the pages of joining and registration, in light and d
     ['/live/{session}', 'T-02', [1280, 800]],
     ['/live/{session}', 'T-02', [390, 844]],
     ['/register/{series}', 'S-8-001', [390, 844]],
+]);
+
+test('turned around, as from right to left, no page is wider than its window', function (
+    string $as,
+    array $size,
+    array $pages,
+) {
+    $copy = RunningCopy::shared();
+    $b = browser()->fresh($copy->url())->signInAsDemo($as)->size(...$size);
+    $wide = [];
+    foreach ($pages as $page) {
+        $b->open($page)->settle()->turnAround()->settle();
+        if ($b->scrollsSideways()) {
+            $wide[] = $page;
+        }
+    }
+    expect($wide)->toBe([]);
+})->with([
+    [
+        'A-01',
+        [1280, 800],
+        [
+            '/',
+            '/sections/8MAR',
+            '/timetable',
+            '/term',
+            '/joining',
+            '/registration/desk',
+            '/registration/letters',
+            '/publishing',
+            '/publishing/showing/8MAR',
+            '/publishing/places',
+            '/records/sections/8MAR',
+        ],
+    ],
+    ['S-8-001', [390, 844], ['/me']],
+    ['T-02', [390, 844], ['/today', '/sections/8MAR']],
 ]);
