@@ -75,7 +75,6 @@ return [
         'all_off' => 'All microphones off',
         'keep_off' => 'Keep microphones off',
         'may' => 'Let them switch on again',
-        'kept_off' => 'Microphones stay off, but for whoever has the floor.',
         'lower_all' => 'Lower all hands',
     ],
     'question' => [
@@ -85,7 +84,6 @@ return [
         'yes' => 'yes',
         'no' => 'no',
         'go' => 'Ask',
-        'asked' => 'Quick question',
         'counts' => '{0}nobody has answered|{1}1 has answered|[2,*]:count have answered',
         'clear' => 'Clear it',
     ],
@@ -106,8 +104,6 @@ return [
     'sheet' => [
         'title' => 'The sheet',
         'empty' => 'Nothing is on it yet. What you put here before the lesson is there when they come.',
-        'holder' => ':names has the floor: draws and shows|:names have the floor: draw and show',
-        'take_back' => 'take it back',
         'draw' => 'Draw',
         'write' => 'Write',
         'point' => 'Point',

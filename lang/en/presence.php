@@ -150,7 +150,6 @@ return [
         'said' => '{0}The bridge told nothing new.|{1}1 new event was read.|[2,*]:count new events were read.',
     ],
     'correct' => [
-        'title' => 'Correct :name',
         'status' => 'Is',
         'minutes' => 'Minutes; empty leaves them',
         'why' => 'Why',

@@ -25,7 +25,6 @@ return [
     'code' => ':code at :address',
     'phone' => ':number, PIN :pin',
     'doors' => 'The doors open :minutes minutes before the start.',
-    'no_phone' => 'not set up',
     'own' => [
         'title' => ': :title',
         'teacher' => ', with :teacher',

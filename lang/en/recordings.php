@@ -83,5 +83,4 @@ return [
         'fault' => 'Choose one of the three.',
     ],
     'mine' => 'Recordings',
-    'none' => 'No recording is released to you yet.',
 ];

@@ -3,7 +3,6 @@
 return [
     'show' => 'Show…',
     'shown' => 'Shown: :what ▾',
-    'all' => 'all',
     'words' => 'Teacher, section or course',
     'words_hint' => 'The beginnings of words, as in bel or 8 mar.',
     'year' => 'Year',

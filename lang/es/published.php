@@ -33,7 +33,6 @@ return [
     'code' => ':code en :address',
     'phone' => ':number, con el PIN :pin',
     'doors' => 'La puerta se abre :minutes minutos antes del comienzo.',
-    'no_phone' => 'no hay',
     'own' => [
         'title' => ': :title',
         'teacher' => ', con :teacher',

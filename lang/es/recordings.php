@@ -84,5 +84,4 @@ return [
         'fault' => 'Elige una de las tres opciones.',
     ],
     'mine' => 'Grabaciones',
-    'none' => 'Todavía no se ha publicado ninguna grabación para ti.',
 ];

@@ -3,6 +3,7 @@
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Lang;
 use Nomada\App\Models\Joining\JoinLink;
 use Tests\Support\SmallSchool;
 
@@ -167,4 +168,42 @@ test('letters go in their reader\'s language, and a guardian reads of their chil
         ->assertSee('Avisar de una ausencia')
         ->assertSee('lang="es"', false);
     $this->get('/sign-in', ['Accept-Language' => 'es'])->assertSee('¿Has olvidado la contraseña?');
+});
+
+test('no sentence is asked for that is not there, and none is there that nobody asks for', function () {
+    $text = '';
+    foreach (['app', 'core', 'resources/views', 'routes'] as $folder) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(base_path($folder))) as $file) {
+            $text .= str_ends_with((string) $file, '.php') ? file_get_contents((string) $file)."\n" : '';
+        }
+    }
+    $keys = [];
+    foreach (glob(lang_path('en/*.php')) as $file) {
+        foreach (array_keys(Arr::dot(require $file)) as $key) {
+            $keys[] = basename($file, '.php').".$key";
+        }
+    }
+    $files = implode('|', array_map(fn (string $f): string => basename($f, '.php'), glob(lang_path('en/*.php'))));
+    $part = '[A-Za-z0-9_-]+';
+    // What core/ says of the places is asked for by the codes within their file.
+    preg_match_all("/say\(\s*\\\$?[^'\"()]{0,60}['\"]([a-z_]+(?:\.$part)*\.?)/", $text, $core);
+    preg_match_all("/['\"]((?:own|roles|changes|patterns)\.(?:$part)?(?:\.$part)*\.?)/", $text, $more);
+    preg_match_all("/['\"]((?:$files)(?:\.$part)*\.?)/", $text, $literal);
+    $asked = array_unique([
+        ...$literal[1],
+        ...array_map(fn (string $code): string => "published.$code", [...$core[1], ...$more[1]]),
+    ]);
+    $isAsked = function (string $key) use ($asked): bool {
+        foreach ($asked as $one) {
+            if ($key === $one || (str_contains($one, '.') && str_starts_with($key, rtrim($one, '.').'.'))) {
+                return true;
+            }
+        }
+
+        return false;
+    };
+    expect(array_values(array_filter($keys, fn (string $key): bool => ! $isAsked($key))))->toBe([]);
+    preg_match_all("/(?:__|trans_choice)\(\s*['\"]((?:$files)(?:\.$part)+)['\"]/", $text, $called);
+    $missing = array_filter(array_unique($called[1]), fn (string $key): bool => ! Lang::has($key));
+    expect(array_values($missing))->toBe([]);
 });
