@@ -78,11 +78,7 @@ final class Making
             );
             foreach ($rows as $row) {
                 foreach (array_values($row) as $i => $value) {
-                    $insert->bindValue(
-                        $i + 1,
-                        $value,
-                        is_bool($value) ? \PDO::PARAM_BOOL : \PDO::PARAM_STR,
-                    );
+                    $insert->bindValue($i + 1, $value, is_bool($value) ? \PDO::PARAM_BOOL : \PDO::PARAM_STR);
                 }
                 $insert->execute();
                 $n++;

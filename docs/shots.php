@@ -27,7 +27,14 @@ return [
     ],
     'room' => ['/me', 'S-8-001', '390x844', false, '.next-up .act.main;.act.main;#no-camera;~.talk li'],
     'today' => ['/today', 'A-01', '1280x800', false, ''],
-    'student' => ['/me', 'S-8-001', '390x844', false, ''],
+    // In Spanish, as the student has chosen it.
+    'student' => [
+        '/me',
+        'S-8-001',
+        '390x844',
+        false,
+        "select[name=language] option[value=es];form[action$='/me/language'] button;~.said",
+    ],
     'attendance' => ['/records/sections/8MAR', 'A-01', '1280x800', false, ''],
     'records' => ['/records?date=2027-02-08', 'A-01', '1280x800', false, ''],
     'recording' => ['/records?date=2027-02-04', 'A-01', '1280x800', false, "td a[href*='/recordings/']"],

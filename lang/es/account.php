@@ -36,7 +36,8 @@ return [
         'title' => 'Pon tu contraseña',
         'who' => ':name, entras como :sign_in.',
         'ended' => 'Este enlace ya se ha usado, o ha caducado.',
-        'ended_hint' => 'Un enlace sirve para poner una contraseña, durante 72 horas. Pide otro: llega a la misma dirección.',
+        'ended_hint' => 'Un enlace sirve para poner una contraseña, durante 72 horas. Pide otro: llega a '.
+            'la misma dirección.',
         'ask' => 'Enviadme otro enlace',
         'rule' => 'Al menos :n caracteres. Lo mejor son unas palabras que solo tú pondrías juntas; no hacen falta '.
             'mayúsculas ni signos.',
@@ -65,7 +66,8 @@ return [
             'contraseña se queda fuera.',
         'needed' => 'Quien coordina entra con un segundo factor. Prepara el tuyo primero; es un minuto.',
         'since' => 'Activo desde el :day.',
-        'left' => '{0}No queda ningún código en papel.|{1}Queda 1 código en papel.|[2,*]Quedan :count códigos en papel.',
+        'left' => '{0}No queda ningún código en papel.|{1}Queda 1 código en papel.|'.
+            '[2,*]Quedan :count códigos en papel.',
         'begin' => 'Prepararlo',
         'scan' => '1. Deja que tu autenticador lea esta imagen, o escribe en él la clave.',
         'key' => 'Clave',
@@ -136,8 +138,8 @@ return [
         'said' => '{0}Todo el mundo tiene contraseña o invitación.|{1}1 persona tiene la invitación: la carta va en '.
             'camino.|[2,*]:count personas tienen la invitación: las cartas van en camino.',
         'sent' => ':name tiene la invitación: una carta con el enlace va en camino a :to.',
-        'by_hand' => ':name no tiene dirección. Con este enlace pone su contraseña, una vez, en 72 horas; no se lo des a '.
-            'nadie más.',
+        'by_hand' => ':name no tiene dirección. Con este enlace pone su contraseña, una vez, en 72 horas; no se lo '.
+            'des a nadie más.',
         'page' => 'Página :page de :pages',
         'link' => 'Enlace para entregar',
         'open' => 'Quién puede entrar…',

@@ -114,7 +114,8 @@ test('no two rooms need each other, however long the way round', function () {
 test('styles know no left and right, but where a line begins and ends', function () {
     $found = [];
     foreach (glob(__DIR__.'/../../resources/scss/*.scss') ?: [] as $file) {
-        $physical = '/(margin|padding|border)-(left|right)|^\s+(left|right):|text-align: (left|right)|float: (left|right)/';
+        $physical =
+            '/(margin|padding|border)-(left|right)|^\s+(left|right):|text-align: (left|right)|float: (left|right)/';
         foreach (preg_grep($physical, (array) file($file)) ?: [] as $line) {
             $found[] = basename($file).': '.trim($line);
         }

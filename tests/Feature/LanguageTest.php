@@ -148,8 +148,12 @@ test('letters go in their reader\'s language, and a guardian reads of their chil
     $this->school();
     Artisan::call('nomada:links');
     Artisan::call('nomada:register');
-    DB::table('people')->whereIn('sourced_id', ['S-1', 'G-1'])->update(['language' => 'es']);
-    $series = Nomada\App\Models\Timetable\Series::query()->whereRelation('section', 'sourced_id', 'MAR')->firstOrFail();
+    DB::table('people')
+        ->whereIn('sourced_id', ['S-1', 'G-1'])
+        ->update(['language' => 'es']);
+    $series = Nomada\App\Models\Timetable\Series::query()
+        ->whereRelation('section', 'sourced_id', 'MAR')
+        ->firstOrFail();
     $this->as('A-1')->post("/sections/MAR/series/$series->id/letters");
     $this->work();
     $first = mailbox($this, 'S-1')[0];

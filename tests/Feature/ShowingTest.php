@@ -242,13 +242,17 @@ test('what others have added there is named, and left or taken away', function (
     $this->get('/publishing/drift')->assertSee('A list of theirs')->assertSee('Take it away there');
     $id = fn (string $key): int => (int) DB::table('added_there')->where('key', $key)->value('id');
     // Only through its own section, and only by who serves that.
-    $this->as('T-2')->post('/publishing/added/MAR/'.$id('SPA/rules'))->assertNotFound();
+    $this->as('T-2')
+        ->post('/publishing/added/MAR/'.$id('SPA/rules'))
+        ->assertNotFound();
     $this->post('/publishing/added/SPA/'.$id('SPA/rules'))->assertForbidden();
     $this->post('/publishing/added/MAR/'.$id('MAR/reading-list'))->assertSessionHas('said');
     expect($named())->toBe(['SPA/rules']);
     // Somebody changes it between the look and the act.
     $this->standins->put('/course/pages/SPA/items/rules', '{"title":"Other","block":"pinned","fields":{}}');
-    $this->as('A-1')->delete('/publishing/added/SPA/'.$id('SPA/rules'))->assertSessionHasErrors('form');
+    $this->as('A-1')
+        ->delete('/publishing/added/SPA/'.$id('SPA/rules'))
+        ->assertSessionHasErrors('form');
     expect(pageAt('SPA'))->toHaveKey('SPA/rules');
     Artisan::call('nomada:drift');
     $this->delete('/publishing/added/SPA/'.$id('SPA/rules'))->assertSessionHas('said');

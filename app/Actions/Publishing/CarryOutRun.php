@@ -35,10 +35,7 @@ final class CarryOutRun
             if ($lanes->isEmpty()) {
                 break;
             }
-            $jobs = CarryOut::all(
-                $run->id,
-                $lanes->map(fn (RunStep $s): array => [(int) $s->section_id, $s->lane]),
-            );
+            $jobs = CarryOut::all($run->id, $lanes->map(fn (RunStep $s): array => [(int) $s->section_id, $s->lane]));
             foreach ($jobs as $job) {
                 $this->through(fn (): mixed => app()->call([$job, 'handle']));
             }

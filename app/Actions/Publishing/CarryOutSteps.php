@@ -91,10 +91,7 @@ final class CarryOutSteps
                 $made[] = [$one, $came];
             }
         }
-        $this->makeLink->keep(
-            $made,
-            Run::query()->with('starter')->find($steps->first()?->run_id)?->starter,
-        );
+        $this->makeLink->keep($made, Run::query()->with('starter')->find($steps->first()?->run_id)?->starter);
 
         return $failures;
     }

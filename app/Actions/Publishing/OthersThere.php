@@ -69,7 +69,9 @@ final readonly class OthersThere
     {
         DB::transaction(function () use ($section, $id, $by): void {
             $row = $this->row($section, $id);
-            DB::table('added_there')->where('id', $row->id)->update(['is_left' => true]);
+            DB::table('added_there')
+                ->where('id', $row->id)
+                ->update(['is_left' => true]);
             ($this->audit)('place', null, $by, "$row->title: somebody else's, left there", $section);
         });
     }

@@ -73,10 +73,9 @@ final readonly class RegisterRoster
         $out = [];
         foreach (array_chunk($sections, self::AT_ONCE) as $some) {
             $out += DB::transaction(function () use ($some): array {
-                Locks::series(...array_merge(...array_map(
-                    fn (Section $s): array => $s->series->pluck('id')->all(),
-                    $some,
-                )));
+                Locks::series(
+                    ...array_merge(...array_map(fn (Section $s): array => $s->series->pluck('id')->all(), $some)),
+                );
                 $sums = $touched = [];
                 foreach ($some as $section) {
                     [$sums[$section->id], $also] = $this->section($section);

@@ -42,7 +42,8 @@
 <h2 class="mt-3">{{ __('attendance.student.missed') }}</h2>
 <ul class="places">
     @forelse ($page->missed as [$session, $one, $name])
-        <li><b>{{ $name }}</b><span>{{ Nomada\App\Support\Say::day($page->zone->dateAt($session->start)) }} {{ $page->zone->clock($session->start) }}
+        <li><b>{{ $name }}</b><span>{{ Nomada\App\Support\Say::day($page->zone->dateAt($session->start)) }}
+                {{ $page->zone->clock($session->start) }}
                 {{ $session->topic === '' ? '' : "· $session->topic" }}</span>
             <span @class(['bad' => $one->status()->value === 'absent'])>{{ __('attendance.status.' . $one->status()->value) }}</span>
         </li>

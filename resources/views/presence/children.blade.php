@@ -12,10 +12,12 @@
         @foreach ($child->told as $one)
             @if (!$one->isOver)
                 <p class="mb-1">
-                    {{ $one->from->day === $one->to->day ? Say::day($one->from) : __('attendance.absence.until', [
-                        'from' => Say::day($one->from),
-                        'to' => Say::day($one->to),
-                    ]) }}
+                    {{ $one->from->day === $one->to->day
+                        ? Say::day($one->from)
+                        : __('attendance.absence.until', [
+                            'from' => Say::day($one->from),
+                            'to' => Say::day($one->to),
+                        ]) }}
                     <span class="quiet">{{ $one->why }}</span>
                 </p>
             @endif

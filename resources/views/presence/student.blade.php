@@ -8,8 +8,9 @@
         <x-card :title="__('attendance.absence.title')">
             <ul class="places">
                 @forelse ($page->told as $one)
-                    <li><b>{{ $one->from->day === $one->to->day ? $one->from->short() : __('attendance.absence.until', ['from' =>
-                        $one->from->short(), 'to' => $one->to->short()]) }}</b>
+                    <li><b>{{ $one->from->day === $one->to->day
+                        ? $one->from->short()
+                        : __('attendance.absence.until', ['from' => $one->from->short(), 'to' => $one->to->short()]) }}</b>
                         <span class="quiet">{{ $one->why }}
                             {{ $one->by === '' ? '' : __('attendance.absence.by', ['name' => $one->by]) }}</span>
                         @if ($mayTell)

@@ -13,7 +13,12 @@ function aloneFor(string $link, string $note, string $title = 'Marine Science'):
     $plan = Scenario::plan([2, 4], '2027-01-12', minutes: 47);
     $sessions = array_slice($plan->sessions(Scenario::term()), 0, 4);
     $last = $sessions[3];
-    $sessions[3] = new PlannedSession($last->day + 1, $last->start + 86400, $last->end + 86400, own: new Particulars($last->day));
+    $sessions[3] = new PlannedSession(
+        $last->day + 1,
+        $last->start + 86400,
+        $last->end + 86400,
+        own: new Particulars($last->day),
+    );
 
     return CalendarWriter::write([
         new EventSeries(

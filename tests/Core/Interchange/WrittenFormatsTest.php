@@ -81,7 +81,10 @@ test('a cartridge, file by file', function () {
 });
 
 test('a feed, with its pages, without what XML has no characters for', function () {
-    $link = fn (string $rel, string $to): string => "<link rel=\"$rel\" type=\"application/atom+xml\" href=\"$to\"/>";
+    $link = fn (
+        string $rel,
+        string $to,
+    ): string => "<link rel=\"$rel\" type=\"application/atom+xml\" href=\"$to\"/>";
     $write = fn (array $entries, ?string $next): string => AtomFeed::write(
         'tag:x,2026:s',
         "Marine\x01 & more",
@@ -92,7 +95,10 @@ test('a feed, with its pages, without what XML has no characters for', function 
         $next,
     );
     $feed = $write(
-        [new AtomEntry('tag:x,2026:b', 'B', "two\x0B\nlines", 1_800_000_000), new AtomEntry('a', 'A', 'é', 1_700_000_000)],
+        [
+            new AtomEntry('tag:x,2026:b', 'B', "two\x0B\nlines", 1_800_000_000),
+            new AtomEntry('a', 'A', 'é', 1_700_000_000),
+        ],
         'https://x/3',
     );
     expect($feed)->toBe(
@@ -114,7 +120,11 @@ test('a feed, with its pages, without what XML has no characters for', function 
 test('closed days, as our own reader and any other read them', function () {
     $text = ClosureWriter::write(
         [
-            'carnival' => new Closure(LocalDate::parse('2027-02-15'), LocalDate::parse('2027-02-17'), 'Carnival; all'),
+            'carnival' => new Closure(
+                LocalDate::parse('2027-02-15'),
+                LocalDate::parse('2027-02-17'),
+                'Carnival; all',
+            ),
             'staff' => new Closure(LocalDate::parse('2027-01-29'), LocalDate::parse('2027-01-29'), 'Staff day'),
         ],
         'Closed days',
@@ -153,7 +163,14 @@ test('a timetable\'s rows: a rule till its last session, dates one by one', func
     $extra = new PlannedSession($sessions[4]->day + 9, 1, 2, own: new Particulars(isExtra: true));
     expect(TimetableWriter::rows('MAR', 'Marine', $plan, [$extra, $moved, ...array_slice($sessions, 0, 4)]))
         ->toBe([
-            ['MAR', 'Marine', '2027-01-12T10:00', 47, 'Europe/Madrid', 'FREQ=WEEKLY;BYDAY=TU,TH;UNTIL=20270126T090000Z'],
+            [
+                'MAR',
+                'Marine',
+                '2027-01-12T10:00',
+                47,
+                'Europe/Madrid',
+                'FREQ=WEEKLY;BYDAY=TU,TH;UNTIL=20270126T090000Z',
+            ],
         ])
         ->and(TimetableWriter::rows('MAR', 'Marine', $plan, [$extra]))
         ->toBe([]);
@@ -189,7 +206,8 @@ test('a row stays the same series by its title, else its plan, else by being the
 test('known rooms are read, and each fault says where and how to mend it', function () {
     $good = new KnownRooms(
         'rooms.csv',
-        "account,address,dial_in,pin\n Hall , https://rooms.example/1 , +34 1 , 12 \nRoom 2,https://rooms.example/2,,\n",
+        "account,address,dial_in,pin\n Hall , https://rooms.example/1 , +34 1 , 12 \n".
+            "Room 2,https://rooms.example/2,,\n",
         ['Hall', 'Room 2'],
     );
     expect($good->faults)

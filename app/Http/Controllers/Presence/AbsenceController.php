@@ -54,7 +54,9 @@ final class AbsenceController extends Controller
     {
         $tell->takeBack($absence, $this->pupil($sourcedId), $this->person($request));
 
-        return redirect()->route('attendance.student', $sourcedId)->with('said', __('attendance.absence.taken_back'));
+        return redirect()
+            ->route('attendance.student', $sourcedId)
+            ->with('said', __('attendance.absence.taken_back'));
     }
 
     public function missed(DayRequest $request, MissedPage $page, Clock $clock): View

@@ -71,7 +71,9 @@ final class DriftController extends Controller
         try {
             $others->takeAway($section, $added, $this->person($request));
         } catch (DestinationFailure $e) {
-            return redirect()->route('drift')->withErrors(['form' => $e->getMessage()]);
+            return redirect()
+                ->route('drift')
+                ->withErrors(['form' => $e->getMessage()]);
         }
 
         return redirect()->route('drift')->with('said', __('publishing.added.removed'));

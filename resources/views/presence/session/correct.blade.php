@@ -37,8 +37,10 @@
         <p class="mt-2 mb-0"><b>{{ $line->pupil->name }}</b>
             {{ __('presence.section.corrected', ['why' => $line->attendance->correction->why]) }}
             <span class="quiet">{{ $line->attendance->correction->by }} ·
-                {{ __('presence.session.computed', ['status' => __('attendance.status.' . $line->attendance->computed->value), 'minutes' =>
-                    intdiv($line->attendance->seconds, 60)]) }}</span>
+                {{ __('presence.session.computed', [
+                    'status' => __('attendance.status.' . $line->attendance->computed->value),
+                    'minutes' => intdiv($line->attendance->seconds, 60),
+                ]) }}</span>
             <x-act :to="route('attendance.as-computed', [$page->section, $page->session->id, $line->pupil->sourcedId])" method="delete"
                 class="btn-plain py-0" :do="__('presence.session.take_back')" :about="$line->pupil->name" />
         </p>

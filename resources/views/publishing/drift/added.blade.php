@@ -15,11 +15,10 @@
                 <th scope="row"><a href="{{ route('section', $row->section) }}">{{ $row->name }}</a></th>
                 <td>{{ $row->title }} <small class="d-block quiet">{{ $row->place->title() }}</small></td>
                 <td class="text-end">
-                    <x-act :to="route('added.leave', [$row->section, $row->id])" :do="__('publishing.added.leave')"
-                        :about="$row->title" />
+                    <x-act :to="route('added.leave', [$row->section, $row->id])" :do="__('publishing.added.leave')" :about="$row->title" />
                     @if ($row->canGo())
-                        <x-act :to="route('added.remove', [$row->section, $row->id])" method="delete"
-                            :do="__('publishing.added.remove')" :about="$row->title" />
+                        <x-act :to="route('added.remove', [$row->section, $row->id])" method="delete" :do="__('publishing.added.remove')"
+                            :about="$row->title" />
                     @endif
                 </td>
             </tr>

@@ -27,13 +27,15 @@
                         <td>
                             @foreach ($row->changes as $change)
                                 <div class="field"><b>{{ FieldWords::of($change->field) }}</b>
-                                    <del>{{ Str::limit(FieldWords::changed($change, $change->before), 240) }}</del></div>
+                                    <del>{{ Str::limit(FieldWords::changed($change, $change->before), 240) }}</del>
+                                </div>
                             @endforeach
                         </td>
                         <td>
                             @foreach ($row->changes as $change)
                                 <div class="field"><b>{{ FieldWords::of($change->field) }}</b>
-                                    <ins>{{ Str::limit(FieldWords::changed($change, $change->after), 240) }}</ins></div>
+                                    <ins>{{ Str::limit(FieldWords::changed($change, $change->after), 240) }}</ins>
+                                </div>
                             @endforeach
                         </td>
                     @endif

@@ -15,8 +15,9 @@
             @else
                 <div class="choices" role="group" aria-label="{{ __('showing.students') }}">
                     @foreach ($page->students as $student)
-                        <label class="check"><input class="form-check-input" type="checkbox" name="people[]" value="{{ $student->sourcedId }}"
-                                @checked(in_array($student->sourcedId, old('people', $page->showing->for ?? []), true))>
+                        <label class="check"><input class="form-check-input" type="checkbox" name="people[]"
+                                value="{{ $student->sourcedId }}" @checked(in_array($student->sourcedId, old('people', $page->showing->for
+                                    ?? []), true))>
                             {{ $student->name }}</label>
                     @endforeach
                 </div>
