@@ -192,7 +192,11 @@ final class CarryOutSteps
             ->where('lane', 'link')
             ->whereIn('section_id', $sections);
         $ended = $sections->diff($of()->where('state', 'waiting')->distinct()->pluck('section_id'));
-        $series = $of()->whereIn('section_id', $ended)->pluck('key')->map(intval(...));
+        // Not `intval(...)`: a collection hands over the place too, which that takes for the base of the number.
+        $series = $of()
+            ->whereIn('section_id', $ended)
+            ->pluck('key')
+            ->map(fn (string $key): int => (int) $key);
         ($this->refresh)(
             array_values(
                 array_map(

@@ -274,3 +274,56 @@ test('a calendar that was cut off is said to be, at its last line', function () 
         ->and($faults[0]->found)
         ->toContain('cut off');
 });
+
+test('of what is wrong with single events each is said by itself, and the others are read', function () {
+    $at = fn (string $day, string $time = '100000'): string => "DTSTART;TZID=Europe/Madrid:{$day}T$time\n".
+        "DTEND;TZID=Europe/Madrid:{$day}T".sprintf('%06d', (int) $time + 4500);
+    $weekly = $at('20270112')."\nRRULE:FREQ=WEEKLY;COUNT=3";
+    [$events, $faults] = readIcs(
+        vevent("SUMMARY:  Spaces \nCATEGORIES:8MAR,8HIS\n$weekly", ' a ').
+            vevent("SUMMARY:Twice\n".$at('20270113'), 'a').
+            vevent("SUMMARY:None at all", 'b').
+            vevent("SUMMARY:Off\nSTATUS:cancelled\n".$at('20270113'), 'c').
+            vevent("RECURRENCE-ID;TZID=Europe/Madrid:20270119T100000\n".$at('20270120', '120000'), 'a').
+            vevent("RECURRENCE-ID;TZID=Europe/Madrid:20270121T100000\n".$at('20270121', '120000'), 'a').
+            vevent("STATUS:Cancelled\nRECURRENCE-ID;TZID=Europe/Madrid:20270126T100000\n".$at('20270126'), 'a').
+            vevent("RECURRENCE-ID;TZID=Europe/Madrid:20270119T100000\n".$at('20270120'), 'nobody').
+            vevent("SUMMARY:Last\n".$at('20270114'), 'd'),
+    );
+    expect(array_map(fn ($f): string => ($f->warning ? 'warning ' : '').$f->sentence(), $faults))->toBe([
+        't.ics, line 13, column UID: A UID of its own was expected for every event. Found "a".',
+        'warning t.ics, line 40, column RECURRENCE-ID: A date of the event that it changes was expected; it is left '.
+        'out. Found "20270121T100000".',
+        't.ics, line 20, column DTSTART: A DTSTART was expected.',
+        'warning t.ics, line 55, column RECURRENCE-ID: The event that it changes is not in the file; it is left out. '.
+        'Found "nobody".',
+    ]);
+    $said = array_map(
+        fn (ReadEvent $e): string => "$e->uid|$e->summary|".implode(',', $e->categories)."|$e->line|".implode(
+            ' ',
+            array_map(
+                fn (PlannedSession $s): string => gmdate('md H:i', $s->start).'-'.gmdate('H:i', $s->end),
+                array_values($e->sessions),
+            ),
+        ),
+        $events,
+    );
+    expect($said)->toBe([
+        'a|Spaces|8MAR,8HIS|4|0112 09:00-09:45 0120 11:00-11:45',
+        'd|Last||62|0114 09:00-09:45',
+    ]);
+});
+
+test('an event that ends at a moment of the last day counts that day only where it begins before it', function (
+    string $until,
+    string $last,
+) {
+    [$events] = readIcs(
+        vevent(
+            "SUMMARY:X\nDTSTART;TZID=Europe/Madrid:20270112T100000\nDTEND;TZID=Europe/Madrid:20270112T104500\n".
+                "RRULE:FREQ=WEEKLY;BYDAY=TU;UNTIL=$until",
+        ),
+    );
+    $days = array_map(fn (PlannedSession $s): string => (new LocalDate($s->day))->iso(), $events[0]->sessions);
+    expect(end($days))->toBe($last);
+})->with([['20270126T090000Z', '2027-01-26'], ['20270126T085959Z', '2027-01-19'], ['20270126', '2027-01-26']]);
