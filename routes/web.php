@@ -240,6 +240,7 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware('can:staff')->group(function (): void {
         Route::get('/term', TermController::class)->name('term');
         Route::get('/timetable', TimetableController::class)->name('timetable');
+        Route::get('/timetable/sheets', [TimetableController::class, 'sheets'])->name('timetable.sheets');
         Route::get('/timetable/clashes', [ClashController::class, 'index'])->name('clashes');
         Route::get('/timetable/contact-time', [ContactTimeController::class, 'index'])->name('contact-time');
         Route::get('/timetable/contact-time.{as}', [ContactTimeController::class, 'export'])

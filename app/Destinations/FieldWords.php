@@ -11,6 +11,9 @@ use Nomada\Core\Publishing\Placement;
 /** What the fields of a placement are called where people read them, and what those say that are for the place. */
 final class FieldWords
 {
+    /** Lines of a field that are shown of it. */
+    private const LINES = 4;
+
     /**
      * @param  string  $code  "link", or "link 12" of one of several series
      * @param  array<int, string>  $of  the series' titles by id
@@ -49,6 +52,32 @@ final class FieldWords
         return (string) __("published.settings.$code.$kind", ['item' => $item]);
     }
 
+    /**
+     * What a field says, cut to a few lines.
+     *
+     * @param  string|list<string>  $value
+     */
+    public static function shown(string $code, string|array $value): string
+    {
+        $value = self::value($code, $value);
+        if (is_string($value)) {
+            return $value;
+        }
+        $lines = array_map(self::withoutMoment(...), array_slice($value, 0, self::LINES));
+        $more = count($value) - count($lines);
+
+        return implode(
+            "\n",
+            $more > 0 ? [...$lines, (string) __('publishing.shown.more', ['n' => $more])] : $lines,
+        );
+    }
+
+    /** The moments at which lines give way are for the place. */
+    private static function withoutMoment(string $text): string
+    {
+        return (string) preg_replace('/^\d{4}-\S+Z /m', '', $text);
+    }
+
     /** What a field said before, or says after a change. */
     public static function changed(FieldChange $change, string $text): string
     {
@@ -57,8 +86,7 @@ final class FieldWords
                 ? ''
                 : self::value($change->field, $change->field === 'for' ? explode("\n", $text) : $text);
 
-        // The moments at which lines give way are for the place.
-        return (string) preg_replace('/^\d{4}-\S+Z /m', '', is_string($value) ? $value : $text);
+        return self::withoutMoment(is_string($value) ? $value : $text);
     }
 
     /** @return array<string, string|list<string>> what is read, under its words in the placement's language */

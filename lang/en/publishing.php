@@ -107,6 +107,7 @@ return [
         'link' => '{1} one thing changed there|[2,*] :count things changed there',
         'more' => 'and :n more',
     ],
+    'shown' => ['own' => 'each person\'s own', 'more' => 'and :n more'],
     'added' => [
         'title' => 'Added there by others',
         'hint' => 'On course pages and streams that we publish to; it is nothing of ours.',

@@ -150,3 +150,30 @@ test('of a large school the first rows are written whole, and the others when th
     // A teacher's rows are those of their own sections.
     $this->as('T-2')->get($asked(['MAR', 'SPA']))->assertSee('Marine Science')->assertDontSee('Spanish Language');
 });
+
+test('a week is printed on as many sheets as it takes, and no row is cut', function (
+    array $lanes,
+    bool $onOne,
+    array $sheets,
+) {
+    $rows = array_map(fn (int $n): array => ['blocks' => [], 'lanes' => $n], $lanes);
+    expect(array_map(array_keys(...), Nomada\App\View\Timetable\WeekPage::sheets($rows, $onOne)))->toBe($sheets);
+})->with([
+    'nothing' => [[], false, []],
+    'just as much as fits' => [['a' => 10, 'b' => 6], false, [['a', 'b']]],
+    'one more' => [['a' => 10, 'b' => 7], false, [['a'], ['b']]],
+    'one that is too tall for any' => [['a' => 1, 'b' => 40, 'c' => 1], false, [['a'], ['b'], ['c']]],
+    'all on one' => [['a' => 10, 'b' => 40], true, [['a', 'b']]],
+]);
+
+test('the sheets of a week have their headings, and what was chosen stays chosen', function () {
+    $this->school();
+    $this->as('A-1')
+        ->get('/timetable/sheets?week=5&by=section')
+        ->assertOk()
+        ->assertSee('Week 5, 8 Feb – 12 Feb, by section, Madrid time')
+        ->assertSee('on one sheet')
+        ->assertSee('Tue 9 Feb');
+    $this->get('/timetable?week=5&words=mar')->assertSee('timetable/sheets?week=5&amp;words=mar', false);
+    $this->get('/timetable/sheets?week=5&words=nobody')->assertSee('nothing to print');
+});

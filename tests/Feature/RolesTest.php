@@ -14,6 +14,7 @@ const ROUTES = [
     'me' => ['GET', '/me', 302, 302, 302, 200, 401],
     'term' => ['GET', '/term', 200, 200, 200, 403, 401],
     'timetable' => ['GET', '/timetable', 200, 200, 200, 403, 401],
+    'timetable.sheets' => ['GET', '/timetable/sheets', 200, 200, 200, 403, 401],
     'clashes' => ['GET', '/timetable/clashes', 200, 200, 200, 403, 401],
     'clashes.accept' => ['POST', '/timetable/clashes', 422, 403, 403, 403, 401],
     'clashes.reopen' => ['DELETE', '/timetable/clashes', 302, 403, 403, 403, 401],

@@ -273,24 +273,27 @@ test(
     },
 );
 
-test('the second of a section\'s series reaches the section that shares it with its link, as the first does', function () {
-    $this->standins();
-    $this->as('A-1')
-        ->post('/sections/MAR/series', [
-            'title' => 'Practical',
-            'kind' => 'weekly',
-            'weekdays' => [5],
-            'start_time' => '11:00',
-            'end_time' => '11:45',
-            'starts_on' => '2027-01-15',
-            'end_kind' => 'term',
-        ])
-        ->assertSessionHasNoErrors();
-    $second = Series::query()->where('title', 'Practical')->value('id');
-    $this->post("/sections/MAR/series/$second/sections", ['share' => 'STA'])->assertSessionHasNoErrors();
-    Artisan::call('nomada:links');
-    expect(app(Nomada\App\Actions\CheckDerived::class)())
-        ->toBe([])
-        ->and(DB::table('placements')->where('key', 'STA/pinned')->whereNotNull('wanted_print')->count())
-        ->toBe(1);
-});
+test(
+    'the second of a section\'s series reaches the section that shares it with its link, as the first does',
+    function () {
+        $this->standins();
+        $this->as('A-1')
+            ->post('/sections/MAR/series', [
+                'title' => 'Practical',
+                'kind' => 'weekly',
+                'weekdays' => [5],
+                'start_time' => '11:00',
+                'end_time' => '11:45',
+                'starts_on' => '2027-01-15',
+                'end_kind' => 'term',
+            ])
+            ->assertSessionHasNoErrors();
+        $second = Series::query()->where('title', 'Practical')->value('id');
+        $this->post("/sections/MAR/series/$second/sections", ['share' => 'STA'])->assertSessionHasNoErrors();
+        Artisan::call('nomada:links');
+        expect(app(Nomada\App\Actions\CheckDerived::class)())
+            ->toBe([])
+            ->and(DB::table('placements')->where('key', 'STA/pinned')->whereNotNull('wanted_print')->count())
+            ->toBe(1);
+    },
+);

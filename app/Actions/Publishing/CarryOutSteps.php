@@ -193,10 +193,7 @@ final class CarryOutSteps
             ->whereIn('section_id', $sections);
         $ended = $sections->diff($of()->where('state', 'waiting')->distinct()->pluck('section_id'));
         // Not `intval(...)`: a collection hands over the place too, which that takes for the base of the number.
-        $series = $of()
-            ->whereIn('section_id', $ended)
-            ->pluck('key')
-            ->map(fn (string $key): int => (int) $key);
+        $series = $of()->whereIn('section_id', $ended)->pluck('key')->map(fn (string $key): int => (int) $key);
         ($this->refresh)(
             array_values(
                 array_map(

@@ -26,6 +26,12 @@ final readonly class WeekFilter
         );
     }
 
+    /** Whether what is taken is one year's. */
+    public function isOfOne(): bool
+    {
+        return $this->year !== '';
+    }
+
     public function isAny(): bool
     {
         return $this->words !== '' || $this->year !== '' || $this->clashes;

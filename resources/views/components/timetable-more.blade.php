@@ -4,12 +4,13 @@
     <div class="drop">
         <a href="{{ route('clashes') }}">Clashes</a><a href="{{ route('contact-time') }}">Contact time</a>
         @can('coordinate')
-            <a href="{{ route('licences') }}">Licences</a><a href="{{ route('make-ups') }}">To be made up</a><a
-                href="{{ route('events') }}">Read
+            <a href="{{ route('licences') }}">Licences</a><a href="{{ route('make-ups') }}">To be made up</a><a href="{{ route(
+                'events') }}">Read
                 calendars…</a>
         @endcan
         @if ($name === 'timetable')
-            <button class="btn btn-plain" type="button" x-data="printer" x-on:click="print">Print (A4)</button>
+            <a href="{{ route('timetable.sheets', request()->query()) }}">{{ __('week.sheets.open') }}</a>
+            <button class="btn btn-plain" type="button" x-data="printer" x-on:click="print">{{ __('week.sheets.one') }}</button>
         @endif
     </div>
 </details>

@@ -1,6 +1,5 @@
 @php
     use Nomada\App\Destinations\FieldWords;
-    use Nomada\Core\Publishing\Placement;
     use Nomada\App\Support\Words;
     use Nomada\Core\Publishing\Place;
 @endphp
@@ -44,9 +43,9 @@
                                         <dt>{{ FieldWords::of($c->field, $some[0]['of']) }}</dt>
                                         <dd>
                                             @if ($c->before !== '')
-                                                <del>{{ FieldWords::changed($c, $c->before) }}</del>
+                                                <del class="lines">{{ FieldWords::changed($c, $c->before) }}</del>
                                                 @endif @if ($c->after !== '')
-                                                    <ins>{{ FieldWords::changed($c, $c->after) }}</ins>
+                                                    <ins class="lines">{{ FieldWords::changed($c, $c->after) }}</ins>
                                                 @endif
                                         </dd>
                                     @endforeach
@@ -60,15 +59,9 @@
                                     @foreach ($some[0]['fields'] as $field => $value)
                                         <dt>{{ FieldWords::of($field, $some[0]['of']) }}</dt>
                                         <dd>
-                                            @if ($place === Place::Calendar && $field === 'link')
-                                                each person's own
-                                            @elseif (in_array($field, Placement::SETTINGS, true))
-                                                {{ FieldWords::value($field, $value) }}
-                                            @elseif (is_array($value))
-                                                {{ implode("\n", array_slice(array_map(fn($l) => preg_replace('/^\d{4}-\S+Z /', '', $l),
-                                                    $value), 0, 4)) }}{{ count($value) > 4 ? "\nand " . (count($value) - 4) . ' more'
-                                                    : '' }}@else{{ $value }}
-                                            @endif
+                                            <span
+                                                class="lines">{{ $place === Place::Calendar && $field === 'link' ? __(
+                                                    'publishing.shown.own') : FieldWords::shown($field, $value) }}</span>
                                         </dd>
                                     @endforeach
                                 </dl>

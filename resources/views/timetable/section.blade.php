@@ -200,8 +200,8 @@
                     <h2>History</h2>
                     <ul class="history">
                         @foreach ($changes as $change)
-                            <li @class(['is-undone' => $change->undone_at])><span class="nowrap">{{ $zone->dateAt(
-                                $change->at->timestamp)->short() }}
+                            <li @class(['is-undone' => $change->undone_at])><span
+                                    class="nowrap">{{ $zone->dateAt($change->at->timestamp)->short() }}
                                     {{ $zone->clock($change->at->timestamp) }}</span><span>{{ $change->person?->shortName()
                                         ?? 'import' }}</span><span>{{ $change->words }}
                                     @if ($change->undone_at)

@@ -66,12 +66,19 @@ test('calendars, line by line', function () {
         eventSeries($three, array_slice($planned($three), 0, 2), 'uid-9', $bare),
         eventSeries($weekly, [], 'uid-none'),
     ];
-    $text = CalendarWriter::write($all, 'My calendar', 'PT1H', 10).
+    $text =
+        CalendarWriter::write($all, 'My calendar', 'PT1H', 10).
         "----\r\n".
         CalendarWriter::write([$all[2]]).
         "----\r\n".
-        CalendarWriter::invite([$all[2]], new Invitee('Colegio Marisma', 'post@marisma.example', 'Ana Quiroga', 'ana@marisma.example')).
+        CalendarWriter::invite(
+            [$all[2]],
+            new Invitee('Colegio Marisma', 'post@marisma.example', 'Ana Quiroga', 'ana@marisma.example'),
+        ).
         "----\r\n".
-        CalendarWriter::invite([$all[2]], new Invitee('Colegio Marisma', 'post@marisma.example', 'Ana Quiroga', 'ana@marisma.example', true));
+        CalendarWriter::invite(
+            [$all[2]],
+            new Invitee('Colegio Marisma', 'post@marisma.example', 'Ana Quiroga', 'ana@marisma.example', true),
+        );
     expect(str_replace("\r\n", "\n", $text))->toBe((string) file_get_contents(__DIR__.'/calendars.txt'));
 });

@@ -277,12 +277,13 @@ test('a calendar that was cut off is said to be, at its last line', function () 
 
 test('of what is wrong with single events each is said by itself, and the others are read', function () {
     $at = fn (string $day, string $time = '100000'): string => "DTSTART;TZID=Europe/Madrid:{$day}T$time\n".
-        "DTEND;TZID=Europe/Madrid:{$day}T".sprintf('%06d', (int) $time + 4500);
+        "DTEND;TZID=Europe/Madrid:{$day}T".
+        sprintf('%06d', (int) $time + 4500);
     $weekly = $at('20270112')."\nRRULE:FREQ=WEEKLY;COUNT=3";
     [$events, $faults] = readIcs(
         vevent("SUMMARY:  Spaces \nCATEGORIES:8MAR,8HIS\n$weekly", ' a ').
             vevent("SUMMARY:Twice\n".$at('20270113'), 'a').
-            vevent("SUMMARY:None at all", 'b').
+            vevent('SUMMARY:None at all', 'b').
             vevent("SUMMARY:Off\nSTATUS:cancelled\n".$at('20270113'), 'c').
             vevent("RECURRENCE-ID;TZID=Europe/Madrid:20270119T100000\n".$at('20270120', '120000'), 'a').
             vevent("RECURRENCE-ID;TZID=Europe/Madrid:20270121T100000\n".$at('20270121', '120000'), 'a').
@@ -299,19 +300,19 @@ test('of what is wrong with single events each is said by itself, and the others
         'Found "nobody".',
     ]);
     $said = array_map(
-        fn (ReadEvent $e): string => "$e->uid|$e->summary|".implode(',', $e->categories)."|$e->line|".implode(
-            ' ',
-            array_map(
-                fn (PlannedSession $s): string => gmdate('md H:i', $s->start).'-'.gmdate('H:i', $s->end),
-                array_values($e->sessions),
+        fn (ReadEvent $e): string => "$e->uid|$e->summary|".
+            implode(',', $e->categories).
+            "|$e->line|".
+            implode(
+                ' ',
+                array_map(
+                    fn (PlannedSession $s): string => gmdate('md H:i', $s->start).'-'.gmdate('H:i', $s->end),
+                    array_values($e->sessions),
+                ),
             ),
-        ),
         $events,
     );
-    expect($said)->toBe([
-        'a|Spaces|8MAR,8HIS|4|0112 09:00-09:45 0120 11:00-11:45',
-        'd|Last||62|0114 09:00-09:45',
-    ]);
+    expect($said)->toBe(['a|Spaces|8MAR,8HIS|4|0112 09:00-09:45 0120 11:00-11:45', 'd|Last||62|0114 09:00-09:45']);
 });
 
 test('an event that ends at a moment of the last day counts that day only where it begins before it', function (

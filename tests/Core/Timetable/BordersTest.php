@@ -26,7 +26,11 @@ use Tests\Core\Scenario;
 function onDays(int $series, array $days, array $with = []): Meeting
 {
     $seconds = fn (string $at): int => array_sum(
-        array_map(fn (int $n, string $part): int => (int) $part * [3600, 60, 1][$n], array_keys(explode(':', $at)), explode(':', $at)),
+        array_map(
+            fn (int $n, string $part): int => (int) $part * [3600, 60, 1][$n],
+            array_keys(explode(':', $at)),
+            explode(':', $at),
+        ),
     );
     $sessions = [];
     $earliest = 1440;
@@ -84,21 +88,38 @@ test('between two sessions of a teacher there are five minutes, to the second', 
     ['9:00', '9:55', []],
 ]);
 
-test('a clash has its people and days in order, and the smaller series first; close is only what does not clash', function () {
-    $a = onDays(4, [2 => ['10:00', '10:45'], 3 => ['10:00', '10:45'], 9 => ['10:00', '10:45'], 16 => ['10:00', '10:45']]);
-    $b = onDays(1, [2 => ['10:30', '11:00'], 3 => ['10:46', '11:00'], 9 => ['10:30', '11:00'], 16 => ['12:00', '13:00']]);
-    $people = fn (bool $isTeacher): array => array_map(
-        fn (int $p): Attendee => new Attendee($p, $isTeacher, $p === 3 ? LocalDate::parse('2027-03-09')->day : null),
-        [9, 3, 7],
-    );
-    expect(whole(new Clashes([$a, $b], [40 => $people(false), 10 => $people(false)])))
-        ->toBe(['students | 1 4 | 10 40 | 3 7 9 | 2 9'])
-        ->and(whole(new Clashes([$a, $b], [40 => $people(true), 10 => $people(true)])))
-        ->toBe(['teacher | 1 4 | 10 40 | 3 7 9 | 2 9', 'turnaround | 1 4 | 10 40 | 7 9 | 3'])
-        // Whoever teaches one and learns in the other is in each for itself.
-        ->and(whole(new Clashes([$a, $b], [40 => $people(true), 10 => $people(false)])))
-        ->toBe([]);
-});
+test(
+    'a clash has its people and days in order, and the smaller series first; close is only what does not clash',
+    function () {
+        $a = onDays(4, [
+            2 => ['10:00', '10:45'],
+            3 => ['10:00', '10:45'],
+            9 => ['10:00', '10:45'],
+            16 => ['10:00', '10:45'],
+        ]);
+        $b = onDays(1, [
+            2 => ['10:30', '11:00'],
+            3 => ['10:46', '11:00'],
+            9 => ['10:30', '11:00'],
+            16 => ['12:00', '13:00'],
+        ]);
+        $people = fn (bool $isTeacher): array => array_map(
+            fn (int $p): Attendee => new Attendee(
+                $p,
+                $isTeacher,
+                $p === 3 ? LocalDate::parse('2027-03-09')->day : null,
+            ),
+            [9, 3, 7],
+        );
+        expect(whole(new Clashes([$a, $b], [40 => $people(false), 10 => $people(false)])))
+            ->toBe(['students | 1 4 | 10 40 | 3 7 9 | 2 9'])
+            ->and(whole(new Clashes([$a, $b], [40 => $people(true), 10 => $people(true)])))
+            ->toBe(['teacher | 1 4 | 10 40 | 3 7 9 | 2 9', 'turnaround | 1 4 | 10 40 | 7 9 | 3'])
+            // Whoever teaches one and learns in the other is in each for itself.
+            ->and(whole(new Clashes([$a, $b], [40 => $people(true), 10 => $people(false)])))
+            ->toBe([]);
+    },
+);
 
 test('clashes are in the order of their gravity, then of their first day, then of their series', function () {
     $all = [];
@@ -106,7 +127,14 @@ test('clashes are in the order of their gravity, then of their first day, then o
         $all[] = onDays($series, [$day => ['10:00', '10:45'], 23 => [$series + 10 .':00', $series + 10 .':30']]);
     }
     $of = fn (int $p, bool $isTeacher): array => [new Attendee($p, $isTeacher)];
-    $rosters = [10 => $of(1, false), 20 => $of(1, false), 30 => $of(2, false), 40 => $of(2, false), 50 => $of(3, true), 60 => $of(3, true)];
+    $rosters = [
+        10 => $of(1, false),
+        20 => $of(1, false),
+        30 => $of(2, false),
+        40 => $of(2, false),
+        50 => $of(3, true),
+        60 => $of(3, true),
+    ];
     expect(array_map(fn (string $c): string => substr($c, 0, 14), whole(new Clashes($all, $rosters))))->toBe([
         'teacher | 5 6 ',
         'students | 3 4',
@@ -153,17 +181,21 @@ test('outside the school\'s hours is what begins before they do, or ends after, 
         ->toBe($found)
         ->and(whole($clashes, [10 => true]))
         ->toBe([]);
-})->with([
-    ['8:00', '16:00', []],
-    ['7:59', '9:00', [4, 11]],
-    ['15:00', '16:01', [4, 11]],
-]);
+})->with([['8:00', '16:00', []], ['7:59', '9:00', [4, 11]], ['15:00', '16:01', [4, 11]]]);
 
 test('a host account bears so many minutes, seats and sessions at once, and none more', function () {
-    $account = fn (int $seats, int $minutes, int $atOnce = 1): array => [7 => new HostAccount(7, 'Hall', $seats, $minutes, $atOnce)];
+    $account = fn (int $seats, int $minutes, int $atOnce = 1): array => [
+        7 => new HostAccount(7, 'Hall', $seats, $minutes, $atOnce),
+    ];
     $on = ['account' => 7];
     $one = onDays(1, [2 => ['10:00', '10:45'], 3 => ['10:00', '10:45:01']], $on);
-    $three = [10 => [new Attendee(9, false), new Attendee(4, false, LocalDate::parse('2027-03-03')->day), new Attendee(1, true)]];
+    $three = [
+        10 => [
+            new Attendee(9, false),
+            new Attendee(4, false, LocalDate::parse('2027-03-03')->day),
+            new Attendee(1, true),
+        ],
+    ];
     expect(whole(new Clashes([$one], $three, $account(3, 45))))
         ->toBe(['long | 1 | 10 |  | 3'])
         ->and(whole(new Clashes([$one], $three, $account(2, 46))))
@@ -195,8 +227,17 @@ test('a host account bears so many minutes, seats and sessions at once, and none
 
 test('a clash is known by its kind and its series', function () {
     expect((new Clash('teacher', [3, 7], [1, 2], [], []))->key())->toBe('teacher 3 7');
-    $gravity = array_map(fn (string $kind): string => "$kind ".(new Clash($kind, [1], [1], [], []))->gravity(), array_keys(Clash::GRAVITY));
-    expect(array_slice($gravity, 0, 5))->toBe(['teacher hard', 'account hard', 'room hard', 'students soft', 'long soft']);
+    $gravity = array_map(
+        fn (string $kind): string => "$kind ".(new Clash($kind, [1], [1], [], []))->gravity(),
+        array_keys(Clash::GRAVITY),
+    );
+    expect(array_slice($gravity, 0, 5))->toBe([
+        'teacher hard',
+        'account hard',
+        'room hard',
+        'students soft',
+        'long soft',
+    ]);
 });
 
 test('dates are read from a list, however they are parted', function (string $typed, array $days) {
@@ -238,7 +279,12 @@ test('dates: how many there may be, which of them are within, how they are said'
 });
 
 test('contact time, to the minute, and the bar that shows it', function () {
-    $at = fn (int $start, int $minutes, SessionState $state = SessionState::Planned, ?int $makesUp = null): PlannedSession => new PlannedSession(
+    $at = fn (
+        int $start,
+        int $minutes,
+        SessionState $state = SessionState::Planned,
+        ?int $makesUp = null,
+    ): PlannedSession => new PlannedSession(
         1,
         $start,
         $start + 60 * $minutes,
@@ -291,10 +337,19 @@ test('a plan goes into another term week by week, with its end, or not at all', 
         ->toBeNull()
         ->and($copy('2027-01-19', '2027-01-19')?->end->date?->iso())
         ->toBe('2027-05-11');
-    $monthly = new RulePattern(RecurrenceRule::parse('FREQ=MONTHLY;BYDAY=1TU', $from->zone), LocalDate::parse('2027-01-19'));
+    $monthly = new RulePattern(
+        RecurrenceRule::parse('FREQ=MONTHLY;BYDAY=1TU', $from->zone),
+        LocalDate::parse('2027-01-19'),
+    );
     $into = $copy('2027-01-19', null, $monthly);
-    expect($into?->pattern->toArray())->toBe(['kind' => 'rule', 'rule' => 'FREQ=MONTHLY;BYDAY=1TU', 'anchor' => '2027-05-11']);
-    $dates = new DatesPattern(array_map(fn (string $d): int => LocalDate::parse($d)->day, ['2027-01-05', '2027-01-14', '2027-01-21']));
+    expect($into?->pattern->toArray())->toBe([
+        'kind' => 'rule',
+        'rule' => 'FREQ=MONTHLY;BYDAY=1TU',
+        'anchor' => '2027-05-11',
+    ]);
+    $dates = new DatesPattern(
+        array_map(fn (string $d): int => LocalDate::parse($d)->day, ['2027-01-05', '2027-01-14', '2027-01-21']),
+    );
     $copied = $copy('2027-01-05', null, $dates);
     expect(array_map(fn (int $d): string => (new LocalDate($d))->iso(), $copied?->pattern->days))
         ->toBe(['2027-05-06', '2027-05-13'])

@@ -28,4 +28,22 @@ final class TimetableController extends Controller
             ),
         );
     }
+
+    /** The week as it is printed. */
+    public function sheets(Request $request, WeekPage $page): View
+    {
+        $filter = WeekFilter::of($request);
+        $data = $page->data(
+            $this->term(),
+            $this->person($request),
+            $request->integer('week'),
+            (string) $request->query('by', 'teacher'),
+            '',
+            '',
+            0,
+            $filter,
+        );
+
+        return view('timetable.sheets', ['sheets' => WeekPage::sheets($data['rows'], $filter->isOfOne())] + $data);
+    }
 }
