@@ -43,9 +43,9 @@
                                         <dt>{{ FieldWords::of($c->field, $some[0]['of']) }}</dt>
                                         <dd>
                                             @if ($c->before !== '')
-                                                <del class="lines">{{ FieldWords::changed($c, $c->before) }}</del>
+                                                <del>{{ FieldWords::changed($c, $c->before) }}</del>
                                                 @endif @if ($c->after !== '')
-                                                    <ins class="lines">{{ FieldWords::changed($c, $c->after) }}</ins>
+                                                    <ins>{{ FieldWords::changed($c, $c->after) }}</ins>
                                                 @endif
                                         </dd>
                                     @endforeach
