@@ -62,8 +62,8 @@ return [
     ],
     'factor' => [
         'title' => 'Segundo factor',
-        'why' => 'Además de la contraseña, un código que muestra un autenticador en tu teléfono: quien solo tenga tu '.
-            'contraseña se queda fuera.',
+        'why' => 'Además de la contraseña, un código que muestra un autenticador en tu teléfono: quien solo tenga '.
+            'tu contraseña se queda fuera.',
         'needed' => 'Quien coordina entra con un segundo factor. Prepara el tuyo primero; es un minuto.',
         'since' => 'Activo desde el :day.',
         'left' => '{0}No queda ningún código en papel.|{1}Queda 1 código en papel.|'.
@@ -135,8 +135,8 @@ return [
             'none' => 'sin invitar todavía',
         ],
         'factor' => 'segundo factor',
-        'said' => '{0}Todo el mundo tiene contraseña o invitación.|{1}1 persona tiene la invitación: la carta va en '.
-            'camino.|[2,*]:count personas tienen la invitación: las cartas van en camino.',
+        'said' => '{0}Todo el mundo tiene contraseña o invitación.|{1}1 persona tiene la invitación: la carta va '.
+            'en camino.|[2,*]:count personas tienen la invitación: las cartas van en camino.',
         'sent' => ':name tiene la invitación: una carta con el enlace va en camino a :to.',
         'by_hand' => ':name no tiene dirección. Con este enlace pone su contraseña, una vez, en 72 horas; no se lo '.
             'des a nadie más.',

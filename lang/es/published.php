@@ -21,7 +21,8 @@ return [
         'stream-opening' => [
             'title' => 'Tablón de la clase: la primera entrada',
             'subject' => '{class}: cómo entrar',
-            'text' => 'Tu enlace está en tu calendario y en tu página. No lo pases a nadie: solo te deja entrar a ti.',
+            'text' => 'Tu enlace está en tu calendario y en tu página. No lo pases a nadie: solo te deja entrar '.
+                'a ti.',
         ],
         'stream-changed' => [
             'title' => 'Tablón de la clase: una entrada de cambios',

@@ -157,7 +157,7 @@ test('a week is printed on as many sheets as it takes, and no row is cut', funct
     array $sheets,
 ) {
     $rows = array_map(fn (int $n): array => ['blocks' => [], 'lanes' => $n], $lanes);
-    expect(array_map(array_keys(...), Nomada\App\View\Timetable\WeekPage::sheets($rows, $onOne)))->toBe($sheets);
+    expect(array_map(array_keys(...), Nomada\App\View\Timetable\WeekSheets::of($rows, $onOne)->sheets))->toBe($sheets);
 })->with([
     'nothing' => [[], false, []],
     'just as much as fits' => [['a' => 10, 'b' => 6], false, [['a', 'b']]],

@@ -76,9 +76,7 @@ final readonly class KeepPresets
                 ->where('preset', $key)
                 ->distinct()
                 ->pluck('series_sections.section_id');
-            foreach ($sections->chunk(RefreshSections::AT_ONCE) as $some) {
-                RefreshSections::dispatch(array_values(array_map(intval(...), $some->all())));
-            }
+            RefreshSections::later($sections);
         });
     }
 

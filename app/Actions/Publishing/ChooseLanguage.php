@@ -16,9 +16,7 @@ final readonly class ChooseLanguage
         DB::transaction(function () use ($person, $language): void {
             $person->update(['language' => $language]);
             $sections = DB::table('parts')->where('person_id', $person->id)->distinct()->pluck('section_id');
-            foreach ($sections->chunk(RefreshSections::AT_ONCE) as $some) {
-                RefreshSections::dispatch(array_values(array_map(intval(...), $some->all())))->afterCommit();
-            }
+            RefreshSections::later($sections);
         });
     }
 }

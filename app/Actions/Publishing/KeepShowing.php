@@ -111,8 +111,6 @@ final readonly class KeepShowing
     private function all(): void
     {
         $sections = DB::table('placements')->distinct()->orderBy('section_id')->pluck('section_id');
-        foreach ($sections->chunk(RefreshSections::AT_ONCE) as $some) {
-            RefreshSections::dispatch(array_values(array_map(intval(...), $some->all())))->afterCommit();
-        }
+        RefreshSections::later($sections);
     }
 }

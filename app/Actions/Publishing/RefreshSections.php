@@ -27,6 +27,18 @@ final class RefreshSections implements ShouldQueue
     {
     }
 
+    /**
+     * For however many sections, behind the page, once what they go by is written down.
+     *
+     * @param  iterable<int|string>  $sections  ids
+     */
+    public static function later(iterable $sections): void
+    {
+        foreach (collect($sections)->chunk(self::AT_ONCE) as $some) {
+            self::dispatch(array_values(array_map(intval(...), $some->all())))->afterCommit();
+        }
+    }
+
     public function handle(RefreshPlacements $refresh): void
     {
         $refresh($this->sections);

@@ -229,9 +229,7 @@ final readonly class FollowCalendar
 
             return;
         }
-        foreach (array_chunk($sections, RefreshSections::AT_ONCE) as $some) {
-            RefreshSections::dispatch($some)->afterCommit();
-        }
+        RefreshSections::later($sections);
     }
 
     /** ": 2 lost, 1 new": what it did to one series. */

@@ -46,7 +46,6 @@ final readonly class ShowingQuery
     public function ofSection(Section $section): ShowingPage
     {
         $facts = $this->facts->for([$section->id])[$section->id];
-        $chosen = $facts->showing->for ?? [];
 
         return new ShowingPage(
             $facts->showing,
@@ -65,7 +64,6 @@ final readonly class ShowingQuery
                         fn (stdClass $p): PersonChoice => new PersonChoice(
                             $p->sourced_id,
                             "$p->given_name $p->family_name",
-                            in_array($p->sourced_id, $chosen, true),
                         ),
                     )
                     ->all(),

@@ -33,8 +33,8 @@ final readonly class WeekPage
 
     public const ROW = 46;
 
-    /** What a sheet of A4, laid wide, holds of rows at a size that can be read, in px. */
-    private const SHEET = 16 * self::ROW;
+    /** Where the days begin, beside the names of the rows, in px. */
+    public const LEFT = 110;
 
     private const WIDE = 1130;
 
@@ -160,37 +160,6 @@ final readonly class WeekPage
                 ->values()
                 ->all(),
         ];
-    }
-
-    /**
-     * The rows of each sheet of paper, in their order; a row is never cut.
-     *
-     * @param  array<string, array{blocks: list<Block>, lanes: int}>  $rows
-     * @param  bool  $onOne  all on one sheet, however small
-     * @return list<array<string, array{blocks: list<Block>, lanes: int}>>
-     */
-    public static function sheets(array $rows, bool $onOne): array
-    {
-        $out = $sheet = [];
-        foreach ($rows as $name => $row) {
-            if (! $onOne && $sheet !== [] && self::height($sheet + [$name => $row]) > self::SHEET) {
-                $out[] = $sheet;
-                $sheet = [];
-            }
-            $sheet[$name] = $row;
-        }
-
-        return $sheet === [] ? $out : [...$out, $sheet];
-    }
-
-    /**
-     * How tall rows are, in px.
-     *
-     * @param  array<string, array{blocks: list<Block>, lanes: int}>  $rows
-     */
-    public static function height(array $rows): int
-    {
-        return self::ROW * (int) array_sum(array_column($rows, 'lanes'));
     }
 
     private function date(string $typed, TermCalendar $calendar): ?LocalDate

@@ -3,7 +3,7 @@
     use Nomada\App\View\Timetable\WeekPage;
     use Nomada\Core\Term\LocalDate;
     $base = url('/sections');
-    $left = 110;
+    $left = WeekPage::LEFT;
     $top = $theirs ? 56 : 40;
     $height = $top + array_sum(array_map(fn($r) => WeekPage::ROW * $r['lanes'], $rows)) + 8;
     $last = $days[count($days) - 1]['date'];

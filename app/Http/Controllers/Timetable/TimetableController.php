@@ -9,6 +9,7 @@ use Illuminate\View\View;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\View\Timetable\WeekFilter;
 use Nomada\App\View\Timetable\WeekPage;
+use Nomada\App\View\Timetable\WeekSheets;
 
 final class TimetableController extends Controller
 {
@@ -44,6 +45,16 @@ final class TimetableController extends Controller
             $filter,
         );
 
-        return view('timetable.sheets', ['sheets' => WeekPage::sheets($data['rows'], $filter->isOfOne())] + $data);
+        return view('timetable.sheets', [
+            'page' => WeekSheets::of($data['rows'], $filter->isOfOne()),
+            'here' => ['week' => $data['week'], 'by' => $data['by']] + $filter->query(),
+            // What the drawing of a week on the screen has besides: nothing is chosen, and nothing is moved.
+            'chosen' => 0,
+            'theirs' => null,
+            'left' => WeekPage::LEFT,
+            'top' => WeekSheets::TOP,
+            'h' => WeekPage::ROW - 8,
+            'base' => url('/sections'),
+        ] + $data);
     }
 }

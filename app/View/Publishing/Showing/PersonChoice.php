@@ -7,7 +7,7 @@ namespace Nomada\App\View\Publishing\Showing;
 /** A student whom posts may be for. */
 final readonly class PersonChoice
 {
-    public function __construct(public string $sourcedId, public string $name, public bool $isChosen)
+    public function __construct(public string $sourcedId, public string $name)
     {
     }
 }
