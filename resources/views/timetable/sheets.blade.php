@@ -13,7 +13,9 @@
                 'by' => __("week.sheets.by.$by"),
                 'zone' => $zone->place(),
             ]) }}
-                <small class="quiet">{{ count($page->sheets) > 1 ? __('week.sheets.of', ['n' => $n + 1, 'all' => count($page->sheets)]) : '' }}</small>
+                <small class="quiet">
+                    {{ count($page->sheets) > 1 ? __('week.sheets.of', ['n' => $n + 1, 'all' => count($page->sheets)]) : '' }}
+                </small>
             </h2>
             <svg class="grid-week" width="{{ $left + $width }}" height="{{ $page->height($rows) }}"
                 viewBox="0 0 {{ $left + $width }} {{ $page->height($rows) }}" role="group"
