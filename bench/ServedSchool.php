@@ -71,6 +71,11 @@ final class ServedSchool
             }
             Artisan::call('nomada:import', ['path' => $folder]);
         }
+        // The school as imported: what an earlier run made goes with the stand-ins' rooms.
+        DB::statement(
+            'truncate join_links, registrations, letters, placements, runs, run_steps, jobs, audit_log, tellings,
+                told_sections, drifts cascade',
+        );
         $this->services = new Services();
         @unlink($log = storage_path('logs/bench.log'));
         $this->services->start('bench', [PHP_BINARY, base_path('artisan'), 'nomada:run'], $env);
@@ -83,11 +88,6 @@ final class ServedSchool
         }
         $this->standins = StandinServer::at("http://127.0.0.1:$standins", (string) config('nomada.standins.token'));
         $this->standins->reset();
-        // The school as imported: what an earlier run made is gone with the stand-ins' rooms.
-        DB::statement(
-            'truncate join_links, registrations, letters, placements, runs, run_steps, jobs, audit_log, tellings,
-                told_sections, drifts cascade',
-        );
     }
 
     public function end(): void

@@ -11,6 +11,7 @@ use Nomada\Bench\Closing;
 use Nomada\Bench\Doors;
 use Nomada\Bench\Expand;
 use Nomada\Bench\FreeTimes;
+use Nomada\Bench\Killed;
 use Nomada\Bench\Links;
 use Nomada\Bench\Making;
 use Nomada\Bench\Matches;
@@ -34,7 +35,10 @@ $all = [
     'attendance' => Attendance::class,
     'parts' => Transcripts::class,
 ];
+// Takes minutes and kills the database of this machine: only where it is asked for.
+$alone = ['killed' => Killed::class];
 $names = array_slice($argv, 1) ?: array_keys($all);
+$all += $alone;
 $good = true;
 foreach ($names as $name) {
     if (! isset($all[$name])) {

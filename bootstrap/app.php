@@ -17,6 +17,7 @@ use Nomada\App\Http\Middleware\ServerTiming;
 use Nomada\App\Http\Middleware\SpeaksTheirLanguage;
 use Nomada\App\Http\Middleware\StartSession;
 use Nomada\App\Http\Middleware\TermInAddress;
+use Nomada\App\Support\FaultWords;
 use Nomada\Core\Fault;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -58,12 +59,13 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->dontReport(Fault::class);
         $exceptions->render(function (Fault $e, Request $request) {
             $field = $e->field ?: 'form';
+            $words = FaultWords::of($e);
 
             return $request->expectsJson()
-                ? response()->json(['message' => $e->getMessage(), 'errors' => [$field => [$e->getMessage()]]], 422)
+                ? response()->json(['message' => $words, 'errors' => [$field => [$words]]], 422)
                 : back()
                     ->withInput()
-                    ->withErrors([$field => $e->getMessage()]);
+                    ->withErrors([$field => $words]);
         });
     })
     ->create();

@@ -7,6 +7,7 @@ use Nomada\App\Http\Controllers\Account\PeopleController;
 use Nomada\App\Http\Controllers\BoardController;
 use Nomada\App\Http\Controllers\ClockController;
 use Nomada\App\Http\Controllers\FindController;
+use Nomada\App\Http\Controllers\HouseController;
 use Nomada\App\Http\Controllers\Joining\DoorController;
 use Nomada\App\Http\Controllers\Joining\DropInController;
 use Nomada\App\Http\Controllers\Joining\JoiningController;
@@ -539,6 +540,7 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::middleware('can:coordinate')->group(function (): void {
+        Route::get('/house', HouseController::class)->name('house');
         Route::get('/publishing/places', [PlacesController::class, 'show'])->name('places');
         Route::get('/publishing/showing', [ShowingController::class, 'school'])->name('showing');
         Route::put('/publishing/showing', [ShowingController::class, 'keepSchool'])->name('showing.keep');

@@ -6,7 +6,10 @@ use Tests\Support\TestCase;
 // Core tests know no framework and take milliseconds. Browser tests bring a whole running copy of their own.
 pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');
 
-pest()->extend(TestCase::class)->in('Browser');
+pest()
+    ->extend(TestCase::class)
+    ->beforeEach(fn () => Tests\Browser\Browser::forget())
+    ->in('Browser');
 
 function browser(): Tests\Browser\Browser
 {

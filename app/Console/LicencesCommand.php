@@ -8,7 +8,7 @@ use Illuminate\Console\Command;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Queries\HostAccounts;
 use Nomada\App\Queries\RunningSeries;
-use Nomada\App\View\Timetable\LicencePage;
+use Nomada\App\View\Timetable\Licences\LicencesQuery;
 use Nomada\Core\Timetable\Licences;
 
 final class LicencesCommand extends Command
@@ -18,7 +18,7 @@ final class LicencesCommand extends Command
     protected $description =
         'How many sessions run at one time, how many host accounts that takes, and which series '.'runs on which';
 
-    public function handle(LicencePage $page, CurrentTerm $current): int
+    public function handle(LicencesQuery $page, CurrentTerm $current): int
     {
         $term = $current->find();
         if ($term === null) {

@@ -7,6 +7,7 @@ namespace Nomada\App\Providers;
 use Illuminate\Auth\EloquentUserProvider;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Console\Events\CommandStarting;
+use Illuminate\Contracts\Database\LostConnectionDetector;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -34,6 +35,8 @@ use Nomada\App\Post\PlaceTransport;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\KeyMark;
+use Nomada\App\Support\LostDatabase;
+use Nomada\App\Support\Postgres;
 use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\PlaceKind;
 use PDO;
@@ -54,6 +57,8 @@ final class NomadaServiceProvider extends ServiceProvider
                 ],
             ]);
         }
+        $this->app->bind('db.connector.pgsql', Postgres::class);
+        $this->app->bind(LostConnectionDetector::class, LostDatabase::class);
         $this->app->scoped(Clock::class);
         $this->app->alias(Clock::class, ClockInterface::class);
         $this->app->scoped(CurrentTerm::class);

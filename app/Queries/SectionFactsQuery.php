@@ -129,7 +129,8 @@ final class SectionFactsQuery
                             fn (DropInRoom $r): DropInFacts => new DropInFacts(
                                 $r->id,
                                 $r->name,
-                                $r->openHours()->words().' '.$term->zone->place(),
+                                $r->openHours(),
+                                $term->zone->place(),
                                 $r->address(),
                                 $r->join_code,
                                 $r->dial_in,

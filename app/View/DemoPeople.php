@@ -10,7 +10,7 @@ use Nomada\App\Models\Term\Person;
 /** Whom the demo's sign-in page offers: the coordinators, the teachers, and some students in each zone. */
 final class DemoPeople
 {
-    /** @return array<string, Collection<int, Person>> by heading */
+    /** @return array<string, Collection<int, Person>> by the code of their role, of those roles that anybody has */
     public function groups(): array
     {
         $staff = Person::query()
@@ -26,10 +26,13 @@ final class DemoPeople
             ->unique('id')
             ->take(10);
 
-        return [
-            'Coordinator' => $staff->where('role.value', 'coordinator'),
-            'Teacher' => $staff->where('role.value', 'teacher'),
-            'Student' => $some,
-        ];
+        return array_filter(
+            [
+                'coordinator' => $staff->where('role.value', 'coordinator'),
+                'teacher' => $staff->where('role.value', 'teacher'),
+                'student' => $some,
+            ],
+            fn (Collection $of): bool => $of->isNotEmpty(),
+        );
     }
 }

@@ -10,33 +10,61 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
-use Nomada\App\View\Timetable\ClashList;
+use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\Core\Term\LocalDate;
 
 /**
  * The route across the top: the seven stops of the work, each with what is left to do there for whoever looks.
- *
- * @phpstan-type Stop array{name: string, title: string, words: string, state: string}
  */
 final readonly class RouteView
 {
+    private const NAMES = ['term', 'timetable', 'joining', 'registration', 'publishing', 'today', 'records'];
+
+    /** Pages that stand beneath a stop of another name, by the name of their route or its first part. */
+    private const PAGES = [
+        'board' => '',
+        'house' => '',
+        'import' => 'term',
+        'make-ups' => 'term',
+        'closures' => 'term',
+        'section' => 'timetable',
+        'session' => 'timetable',
+        // Where somebody else has saved meanwhile, the page of a change is shown.
+        'series.update' => 'timetable',
+        'licences' => 'timetable',
+        'contact-time' => 'timetable',
+        'clashes' => 'timetable',
+        'events' => 'timetable',
+        'series' => 'joining',
+        'presets' => 'joining',
+        'drop-ins' => 'joining',
+        'audit' => 'joining',
+        'desk' => 'registration',
+        'letters' => 'registration',
+        'run' => 'publishing',
+        'runs' => 'publishing',
+        'showing' => 'publishing',
+        'places' => 'publishing',
+        'webhooks' => 'publishing',
+        'drift' => 'publishing',
+        'live' => 'today',
+        'drop-in' => 'today',
+    ];
+
     public function __construct(private CurrentTerm $term, private Clock $clock)
     {
     }
 
-    /** @return list<Stop> state is done, todo or wrong */
+    /** @return list<RouteStop> */
     public function stops(Person $for): array
     {
         $term = $this->term->find();
         if ($term === null) {
             return array_map(
-                fn (string $t): array => [
-                    'name' => strtolower($t),
-                    'title' => $t,
-                    'words' => $t === 'Term' ? 'import a school' : '–',
-                    'state' => $t === 'Term' ? 'todo' : 'done',
-                ],
-                self::titles(),
+                fn (string $name): RouteStop => $name === 'term'
+                    ? new RouteStop($name, RouteStop::TODO, 'begin')
+                    : new RouteStop($name, RouteStop::DONE, 'nothing'),
+                self::NAMES,
             );
         }
         $n = $this->counts(
@@ -44,44 +72,38 @@ final readonly class RouteView
             $term->id,
             $this->clock->today($term->calendar()->zone),
         );
-        $stop = fn (string $title, int $left, string $words, string $done, string $state = 'todo'): array => [
-            'name' => strtolower($title),
-            'title' => $title,
-            'words' => $left > 0 ? "$left $words" : $done,
-            'state' => $left > 0 ? $state : 'done',
-        ];
+        $stop = fn (string $name, int $left, string $todo, string $done): RouteStop => $left > 0
+            ? new RouteStop($name, RouteStop::TODO, $todo, $left)
+            : new RouteStop($name, RouteStop::DONE, $done);
 
         return [
-            $stop('Term', 0, '', 'set'),
+            new RouteStop('term', RouteStop::DONE, 'set'),
             $n->clashes > 0
-                ? $stop('Timetable', $n->clashes, $n->clashes === 1 ? 'clash' : 'clashes', '', 'wrong')
-                : $stop('Timetable', $n->sections - $n->timetabled, 'without timetable', 'all timetabled'),
-            $stop('Joining', $n->series - $n->linked, 'without link', 'all linked'),
-            $stop('Registration', $n->seats - $n->registered, 'to register', 'all registered'),
-            $n->trouble > 0
-                ? $stop('Publishing', $n->trouble, 'refused', '', 'wrong')
-                : ($n->differing === 0 && $n->unpublished > 0
-                    ? $stop('Publishing', $n->unpublished, 'not published', '')
-                    : $stop(
-                        'Publishing',
-                        $n->differing,
-                        $n->differing === 1 ? 'change' : 'changes',
-                        'all published',
-                    )),
-            [
-                'name' => 'today',
-                'title' => 'Today',
-                'words' => $n->today === 1 ? '1 session' : ($n->today ?: 'no').' sessions',
-                'state' => 'done',
-            ],
-            $stop('Records', $n->to_release, 'to release', $n->held.' held'),
+                ? new RouteStop('timetable', RouteStop::WRONG, 'clashes', $n->clashes)
+                : $stop('timetable', $n->sections - $n->timetabled, 'no_timetable', 'all_timetabled'),
+            $stop('joining', $n->series - $n->linked, 'no_link', 'all_linked'),
+            $stop('registration', $n->seats - $n->registered, 'to_register', 'all_registered'),
+            match (true) {
+                $n->trouble > 0 => new RouteStop('publishing', RouteStop::WRONG, 'refused', $n->trouble),
+                $n->differing === 0 && $n->unpublished > 0 => $stop(
+                    'publishing',
+                    $n->unpublished,
+                    'unpublished',
+                    '',
+                ),
+                default => $stop('publishing', $n->differing, 'changes', 'all_published'),
+            },
+            new RouteStop('today', RouteStop::DONE, 'today', $n->today),
+            $n->to_release > 0
+                ? new RouteStop('records', RouteStop::TODO, 'to_release', $n->to_release)
+                : new RouteStop('records', RouteStop::DONE, 'held', $n->held),
         ];
     }
 
-    /** @return list<string> */
-    private static function titles(): array
+    /** At which stop of the route a page is; empty where it is at none. */
+    public static function at(string $route): string
     {
-        return ['Term', 'Timetable', 'Joining', 'Registration', 'Publishing', 'Today', 'Records'];
+        return self::PAGES[$route] ?? (self::PAGES[explode('.', $route)[0]] ?? explode('.', $route)[0]);
     }
 
     /**

@@ -31,34 +31,25 @@ final readonly class PasswordRule
     {
         $length = mb_strlen($password);
         if ($length < self::LEAST) {
-            throw new Fault(
-                'A password has '.self::LEAST.' characters at least. A few words are easy to keep in mind.',
-                $field,
-            );
+            throw Fault::coded('password.short', $field, ['n' => self::LEAST]);
         }
         if ($length > self::MOST) {
-            throw new Fault('A password has '.self::MOST.' characters at most.', $field);
+            throw Fault::coded('password.long', $field, ['n' => self::MOST]);
         }
         $plain = mb_strtolower($password);
         // "password2027!" is as common as "password".
         $core = (string) preg_replace('/^[\d\W_]+|[\d\W_]+$/u', '', $plain);
         if (($this->isCommon)($plain) || ($core !== '' && ($this->isCommon)($core))) {
-            throw new Fault(
-                'This password is one of the most common ones, and tried first. Choose another.',
-                $field,
-            );
+            throw Fault::coded('password.common', $field);
         }
         if (count(array_unique(mb_str_split($plain))) < 5 || $this->isRun($plain)) {
-            throw new Fault('This password repeats a few characters. Choose one that is harder to guess.', $field);
+            throw Fault::coded('password.repeats', $field);
         }
         foreach ($this->pieces($known) as $piece) {
             $plain = str_replace($piece, '', $plain);
         }
         if (mb_strlen($plain) < self::LEAST / 2) {
-            throw new Fault(
-                'This password is made of your name, address or school. Choose something else.',
-                $field,
-            );
+            throw Fault::coded('password.known', $field);
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Joining;
 
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Phrases;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\TypedTime;
@@ -88,10 +89,17 @@ final readonly class OpenHours
         return new self($spans);
     }
 
-    /** "Tue 15:00–16:00, Thu 09:00–10:00" */
-    public function words(): string
+    /**
+     * "Tue 15:00–16:00, Thu 09:00–10:00"
+     *
+     * @param  Phrases|null  $phrases  in whose language the weekdays are; as they are typed where null
+     */
+    public function words(?Phrases $phrases = null): string
     {
-        return implode(', ', array_map(fn (array $s): string => self::say(...$s), $this->spans));
+        return implode(
+            ', ',
+            array_map(fn (array $s): string => self::say($s[0], $s[1], $s[2], $phrases), $this->spans),
+        );
     }
 
     /**
@@ -117,8 +125,12 @@ final readonly class OpenHours
         return null;
     }
 
-    private static function say(int $weekday, int $start, int $end): string
+    private static function say(int $weekday, int $start, int $end, ?Phrases $phrases = null): string
     {
-        return self::DAYS[$weekday].' '.TypedTime::format($start).'–'.TypedTime::format($end);
+        return ($phrases?->weekday($weekday) ?? self::DAYS[$weekday]).
+            ' '.
+            TypedTime::format($start).
+            '–'.
+            TypedTime::format($end);
     }
 }

@@ -49,6 +49,12 @@ final readonly class Preset
         return array_combine(array_map(fn (self $p): string => $p->key, $all), $all);
     }
 
+    /** Whether it comes with the application: what a school makes itself can be changed and taken out. */
+    public function isUsual(): bool
+    {
+        return isset(self::usual()[$this->key]);
+    }
+
     /** What a student will be able to do, in one sentence. */
     public function sentence(): string
     {

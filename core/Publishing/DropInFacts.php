@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
+use Nomada\Core\Joining\OpenHours;
+
 /** What publishing needs to know of one drop-in room. A hidden one is not among a section's facts. */
 final readonly class DropInFacts
 {
-    /** @param  string  $hours  in words, with the place whose clock they are on */
+    /** @param  string  $place  whose clock the hours are on */
     public function __construct(
         public int $id,
         public string $name,
-        public string $hours,
+        public OpenHours $hours,
+        public string $place,
         public string $link,
         public string $joinCode,
         public string $dialIn,

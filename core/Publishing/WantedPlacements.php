@@ -54,7 +54,7 @@ final class WantedPlacements
                 "Drop-in room: $room->name",
                 [
                     'title' => $room->name,
-                    'open' => $room->hours,
+                    'open' => $room->hours->words($section->words()->phrases).' '.$room->place,
                     'link' => $room->link,
                     'code' => self::code($section->words(), $room->joinCode, $section),
                     'phone' => self::phone($section->words(), $room->dialIn, $room->pin),

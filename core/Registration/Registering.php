@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Registration;
 
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Phrases;
 use Nomada\Core\Term\LocalDate;
 
 /**
@@ -69,15 +70,11 @@ final readonly class Registering
     }
 
     /** Why nobody can register on a day; null where it is open. */
-    public function shut(LocalDate $today): ?string
+    public function shut(LocalDate $today): ?Shut
     {
         return match (true) {
-            $this->opens !== null && $today->day < $this->opens->day => 'Registration opens on '.
-                $this->opens->short().
-                '.',
-            $this->closes !== null && $today->day > $this->closes->day => 'Registration closed on '.
-                $this->closes->short().
-                '.',
+            $this->opens !== null && $today->day < $this->opens->day => new Shut('opens', $this->opens),
+            $this->closes !== null && $today->day > $this->closes->day => new Shut('closed', $this->closes),
             default => null,
         };
     }
@@ -93,18 +90,31 @@ final readonly class Registering
     }
 
     /** `Students register once; certain ones are accepted by themselves; from Mon 8 Feb to Fri 12 Feb; 24 seats` */
-    public function say(): string
+    public function say(Phrases $phrases): string
     {
-        $from = $this->opens === null ? '' : 'from '.$this->opens->short();
-        $until = $this->closes === null ? '' : 'until '.$this->closes->short();
+        $when = match (true) {
+            $this->opens !== null && $this->closes !== null => 'between',
+            $this->opens !== null => 'from',
+            $this->closes !== null => 'until',
+            default => null,
+        };
 
         return implode(
             '; ',
             array_filter([
-                'Students register '.($this->each ? 'for each session' : 'once'),
-                $this->acceptsCertain ? 'certain ones are accepted by themselves' : 'somebody accepts each',
-                trim("$from $until"),
-                $this->seats === null ? '' : ($this->seats === 1 ? '1 seat' : "$this->seats seats"),
+                $phrases->say('registering.'.($this->each ? 'each' : 'once')),
+                $phrases->say('registering.'.($this->acceptsCertain ? 'certain' : 'by_hand')),
+                $when === null
+                    ? ''
+                    : $phrases->say("registering.$when", [
+                        'opens' => $this->opens === null ? '' : $phrases->day($this->opens),
+                        'closes' => $this->closes === null ? '' : $phrases->day($this->closes),
+                    ]),
+                match ($this->seats) {
+                    null => '',
+                    1 => $phrases->say('registering.seat'),
+                    default => $phrases->say('registering.seats', ['n' => $this->seats]),
+                },
             ]),
         );
     }

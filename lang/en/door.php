@@ -1,6 +1,7 @@
 <?php
 
 return [
+    'hours_in' => ':hours in :place',
     'looks_again' => 'This page looks again by itself.',
     'recorded' => 'This session is being recorded. If you do not want to be in it, keep microphone and camera off '.
         'and tell your teacher.',

@@ -1,6 +1,21 @@
 <?php
 
 return [
+    'start' => [
+        'title' => 'Import a school',
+        'sum' => 'nothing is saved before you have seen what is in it',
+        'files' => 'A zip, or the files themselves',
+        'do' => 'Look at it',
+        'read' => 'What is read',
+        'kinds' => [
+            'OneRoster 1.1' => 'orgs, academicSessions, courses, classes, users, enrollments (.csv)',
+            'closures.ics' => 'closed days, one event each',
+            'timetable.csv' => 'one series a row: class_sourced_id, title, dtstart, minutes, tzid, rrule',
+        ],
+        'again' => 'The same again changes nothing. What was changed here since stays, '.
+            'unless the row itself has changed.',
+    ],
+    'kind' => 'Fault or warning',
     'title' => 'What the import would do',
     'faults' => '{0}no faults|{1}1 fault|[2,*]:count faults',
     'warnings' => '{0}|{1}· 1 warning|[2,*]· :count warnings',
@@ -22,7 +37,6 @@ return [
     'sure' => 'Asked for one by one',
     'sure_why' => 'Only what is ticked is done. What is not ticked stays as it is.',
     'stays' => 'Stays as it was made here',
-    'others' => 'All the rest',
     'cost' => '{0}|{1}· 1 session is lost|[2,*]· :count sessions are lost',
     'more' => '{1}and 1 more|[2,*]and :count more',
     'save' => 'Save',

@@ -1,6 +1,7 @@
 <?php
 
 return [
+    'renewed' => 'Your calendar has a new address. Subscribe to it anew; the old one is dead.',
     'title' => 'My sessions',
     'clock' => ':name · :place time',
     'clock_school' => ':name · :place time, school is in :school',

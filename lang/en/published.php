@@ -151,4 +151,15 @@ return [
     'next' => 'Next session',
     'no_more' => 'No more sessions this term.',
     'nothing' => 'Nothing has been put on this page yet.',
+    'registering' => [
+        'once' => 'Students register once',
+        'each' => 'Students register for each session',
+        'certain' => 'certain ones are accepted by themselves',
+        'by_hand' => 'somebody accepts each',
+        'between' => 'from :opens until :closes',
+        'from' => 'from :opens',
+        'until' => 'until :closes',
+        'seat' => '1 seat',
+        'seats' => ':n seats',
+    ],
 ];

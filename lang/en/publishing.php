@@ -165,6 +165,10 @@ return [
         'all_same' => 'every place says what the door would',
         'person' => 'Their page',
         'go' => 'Look',
+        'children' => 'Of whom they read',
+        'children_hint' => 'A guardian has no sessions, course pages or calendar of their own: they read the letters '.
+            'below, and by the address in them the attendance of their children.',
+        'attendance_of' => 'Attendance of :name',
         'none' => 'Nothing in this week',
         'none_hint' => 'No session of theirs lies in the seven days from this moment on. Choose another day.',
         'session' => 'Session',

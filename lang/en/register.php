@@ -1,6 +1,7 @@
 <?php
 
 return [
+    'taken_back' => 'Your registration is taken back.',
     'title' => 'Register for :section',
     'heads' => [
         'accepted' => 'You are registered',
@@ -16,7 +17,7 @@ return [
     'door' => 'To the door',
     'waits' => 'Somebody compares it with the roster. You get a letter when that is done, and can look here any time.',
     'queued' => 'All seats are taken. You are number :place on the waiting list, and move up when a seat is '.
-    'given back.',
+        'given back.',
     'because' => 'Because: :reason',
     'withdraw' => 'I do not come after all',
     'take_back' => 'Take back',
@@ -27,7 +28,7 @@ return [
         'declined' => 'declined: :reason',
     ],
     'seats' => '{0}All seats are taken; you would come on the waiting list.|{1}1 seat is left.|[2,*]:count '.
-    'seats are left.',
+        'seats are left.',
     'name' => 'Your name',
     'email' => 'Your e-mail address',
     'which' => 'Which sessions',

@@ -1,6 +1,7 @@
 <?php
 
 return [
+    'hours_in' => ':hours, hora de :place',
     'looks_again' => 'Esta página vuelve a mirar por sí sola.',
     'recorded' => 'Esta sesión se está grabando. Si no quieres aparecer, deja el micrófono y la cámara apagados '.
         'y díselo a tu profesor o profesora.',
@@ -61,7 +62,7 @@ return [
         'pass-elsewhere' => [
             'is' => 'Este pase se usa en otro navegador',
             'then' => 'Con un pase entra una sola persona. Si es tuyo y has cambiado de dispositivo, pídelo '.
-            'aquí: quien '.
+                'aquí: quien '.
                 'da la clase ve los dos y decide.',
         ],
         'over' => ['is' => 'Esta ya ha terminado', 'then' => ':next'],

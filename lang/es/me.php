@@ -1,6 +1,7 @@
 <?php
 
 return [
+    'renewed' => 'Tu calendario tiene una dirección nueva. Suscríbete otra vez; la antigua ya no sirve.',
     'title' => 'Mis sesiones',
     'clock' => ':name · hora de :place',
     'clock_school' => ':name · hora de :place, el centro está en :school',

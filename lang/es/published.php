@@ -160,4 +160,15 @@ return [
     'next' => 'Próxima sesión',
     'no_more' => 'No hay más sesiones este periodo.',
     'nothing' => 'Todavía no hay nada en esta página.',
+    'registering' => [
+        'once' => 'Cada estudiante se inscribe una vez',
+        'each' => 'Cada estudiante se inscribe en cada sesión',
+        'certain' => 'las seguras se aceptan solas',
+        'by_hand' => 'alguien acepta cada inscripción',
+        'between' => 'desde el :opens hasta el :closes',
+        'from' => 'desde el :opens',
+        'until' => 'hasta el :closes',
+        'seat' => '1 plaza',
+        'seats' => ':n plazas',
+    ],
 ];

@@ -1,6 +1,7 @@
 <?php
 
 return [
+    'taken_back' => 'Has retirado tu inscripción.',
     'title' => 'Inscripción en :section',
     'heads' => [
         'accepted' => 'Tienes la inscripción hecha',
@@ -35,7 +36,7 @@ return [
         'now' => 'Qué se comprueba: tu nombre y tu dirección se comparan con la lista de esta clase. Si coinciden, la '.
             'inscripción queda hecha al momento. Si no, alguien lo revisa antes. En los dos casos recibes una carta.',
         'soon' => 'Qué se comprueba: tu nombre y tu dirección se comparan con la lista de esta clase. Si '.
-        'coinciden, la '.
+            'coinciden, la '.
             'inscripción queda hecha pronto. Si no, alguien lo revisa antes. En los dos casos recibes una carta.',
     ],
     'go' => 'Inscribirme',

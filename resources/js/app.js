@@ -47,12 +47,14 @@ Alpine.data('comeback', () => ({
     },
 }));
 Alpine.data('copy', () => ({
-    label: 'Copy',
     async copy() {
-        await navigator.clipboard.writeText(this.$root.dataset.text);
-        this.label = 'Copied';
+        const button = this.$root;
+        const words = button.dataset.words ?? button.textContent;
+        button.dataset.words = words;
+        await navigator.clipboard.writeText(button.dataset.text);
+        button.textContent = button.dataset.done;
         setTimeout(() => {
-            this.label = 'Copy';
+            button.textContent = words;
         }, 1600);
     },
 }));

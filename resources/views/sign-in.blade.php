@@ -1,4 +1,4 @@
-<x-base title="Sign in">
+<x-base :title="__('account.sign_in.title')">
     <header class="mast"><a class="name" href="/sign-in"><x-mark />Nomada</a></header>
     <main id="main" tabindex="-1">
         <div class="sign-in">
@@ -15,7 +15,7 @@
                 <button class="btn btn-main">{{ __('account.sign_in.go') }}</button>
                 <p class="mt-3 mb-0"><a href="{{ route('forgotten') }}">{{ __('account.sign_in.forgotten') }}</a></p>
             </form>
-            @if ($groups !== [])
+            @if ($groups !== null)
                 <x-demo-people :groups="$groups" />
             @endif
         </div>

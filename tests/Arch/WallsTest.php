@@ -122,3 +122,69 @@ test('styles know no left and right, but where a line begins and ends', function
     }
     expect($found)->toBe([]);
 });
+
+/** @return list<string> templates, by path */
+function templates(): array
+{
+    $out = [];
+    $views = __DIR__.'/../../resources/views';
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($views)) as $file) {
+        if (str_ends_with((string) $file, '.blade.php')) {
+            $out[] = (string) $file;
+        }
+    }
+
+    return $out;
+}
+
+/** What of a template is neither a comment nor asked of PHP: marks, and words where there are any. */
+function markup(string $template): string
+{
+    return (string) preg_replace(
+        ['/\{\{--.*?--\}\}/s', '/\{!!.*?!!\}|\{\{.*?\}\}/s', '/@\w+\s*(\((?:[^()]|(?1))*\))/s', '/@\w+/'],
+        '',
+        $template,
+    );
+}
+
+test('templates hold no PHP', function () {
+    $found = [];
+    foreach (templates() as $file) {
+        if (preg_match('/@php|<\?php|@inject|@use\b/', (string) file_get_contents($file)) === 1) {
+            $found[] = basename(dirname($file)).'/'.basename($file);
+        }
+    }
+    expect($found)->toBe([]);
+});
+
+test('templates hold no sentence: what people read stands in lang/', function () {
+    // Names, signs of the keyboard and of standards, and how something may be typed.
+    $known = [
+        'Nomada',
+        'Esc',
+        'CSV',
+        'XLSX',
+        'http',
+        'php artisan nomada:demo',
+        '1 9:00-9:45&#10;2 10:00-10:45',
+        'RXTN-4BKD-72',
+        'Europe/Madrid',
+    ];
+    $found = [];
+    foreach (templates() as $file) {
+        $text = markup((string) file_get_contents($file));
+        preg_match_all('/(?<![-=\w])>([^<>]*?)</s', $text, $between);
+        preg_match_all(
+            '/(?<![:\w-])(?:title|label|aria-label|placeholder|alt|content-label)="([^"]*)"/',
+            $text,
+            $attributes,
+        );
+        foreach ([...$between[1], ...$attributes[1]] as $words) {
+            $words = trim($words);
+            if (preg_match('/\p{L}{2}/u', $words) === 1 && ! in_array($words, $known, true)) {
+                $found[] = basename(dirname($file)).'/'.basename($file).": $words";
+            }
+        }
+    }
+    expect($found)->toBe([]);
+});

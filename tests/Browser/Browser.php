@@ -45,6 +45,12 @@ final class Browser
         return self::$shared;
     }
 
+    /** What its console complained of in the test before is not the next one's. */
+    public static function forget(): void
+    {
+        self::$shared?->troubles();
+    }
+
     public static function start(): self
     {
         $self = new self();
@@ -235,6 +241,50 @@ final class Browser
         }
 
         return $this;
+    }
+
+    /**
+     * On with the Tab key until it stands on something that reads so, or on what a selector finds. Everything on the
+     * way, and where it ends, has to be seen to have the focus.
+     */
+    public function tabTo(string $what): self
+    {
+        $at = <<<'JS'
+        const e = document.activeElement;
+        // The focus may be drawn on what stands for it: the label of a small box, the cells of a row.
+        const isDrawn = of => {
+            const style = getComputedStyle(of);
+            return style.outlineStyle !== 'none' || style.boxShadow !== 'none';
+        };
+        const isSeen = e === document.body ||
+            [e, e.nextElementSibling, e.firstElementChild].some(of => of && isDrawn(of));
+        const words = (e.getAttribute('aria-label') ?? e.textContent ?? '').replace(/\s+/g, ' ').trim();
+        const isIt = arguments[0].match(/^[#.\[]|^[a-z]+[\[.#]/)
+            ? e.matches(arguments[0])
+            : words.startsWith(arguments[0]);
+        return [isIt, isSeen, e.outerHTML.slice(0, 160)];
+        JS;
+        $this->wait(
+            fn (): bool => $this->script('return document.readyState') === 'complete',
+            'the page to be there',
+        );
+        for ($n = 0; $n < 400; $n++) {
+            $this->driver->getKeyboard()->sendKeys(WebDriverKeys::TAB);
+            [$isIt, $isSeen, $html] = (array) $this->script($at, $what);
+            if (! $isSeen) {
+                throw new RuntimeException("Nobody sees that this has the focus: $html");
+            }
+            if ($isIt) {
+                return $this;
+            }
+        }
+        throw new RuntimeException("The Tab key does not lead to \"$what\" on {$this->path()}");
+    }
+
+    /** What is typed on whatever has the focus, over what stands there. */
+    public function over(string $text): self
+    {
+        return $this->keys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL, $text);
     }
 
     /** Takes hold of an element with the mouse, moves it in two steps, and lets go. */

@@ -47,7 +47,7 @@ test(
         $b->open('/sections/8HIS')
             ->see('from Thu 25 Feb on: moved to Thu 10:50–11:35')
             ->see('Thu 10:30–11:15, from Thu 25 Feb: Thu 10:50–11:35')
-            ->press('Undo: from Thu 25 Feb on: moved to Thu 10:50–11:35')
+            ->press('Undo from Thu 25 Feb on: moved to Thu 10:50–11:35')
             ->see('Undone: from Thu 25 Feb on')
             ->see('undone by C. Marrero');
         expect($b->text('#day-2027-02-25'))->toContain('10:30–11:15');

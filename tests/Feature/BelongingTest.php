@@ -10,8 +10,9 @@ use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Post\LetterWriter;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\View\Joining\DoorPage;
-use Nomada\App\View\PersonPage;
-use Nomada\App\View\Registration\StudentPage;
+use Nomada\App\View\Person\PersonQuery;
+use Nomada\App\View\Registration\Me\ComingSession;
+use Nomada\App\View\Registration\Me\MeQuery;
 use Nomada\Core\Belonging\Standing;
 use Nomada\Core\Joining\DoorReply;
 use Nomada\Core\Post\LetterKind;
@@ -94,13 +95,13 @@ function pageHas(string $who, string $day): bool
     $term = $person->isStaff() ? Nomada\App\Models\Term\Term::query()->firstOrFail() : null;
     $coming =
         $term === null
-            ? app(StudentPage::class)->data($person, Nomada\App\Models\Term\Term::query()->first())['coming']
-            : app(PersonPage::class)->data($person, $person, $term)['coming'];
+            ? app(MeQuery::class)->page($person, Nomada\App\Models\Term\Term::query()->first())->coming
+            : app(PersonQuery::class)->page($person, $person, $term)->coming;
 
     return array_filter(
         $coming,
-        fn (array $c): bool => str_contains($c['name'], 'Marine') &&
-            Zone::named('Europe/Madrid')->dateAt($c['starts'])->iso() === $day,
+        fn (ComingSession $c): bool => str_contains($c->name, 'Marine') &&
+            Zone::named('Europe/Madrid')->dateAt($c->starts)->iso() === $day,
     ) !== [];
 }
 

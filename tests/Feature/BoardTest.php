@@ -3,8 +3,10 @@
 use Illuminate\Support\Facades\Artisan;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
-use Nomada\App\View\Timetable\BoardQuery;
-use Nomada\App\View\Timetable\BoardRow;
+use Nomada\App\View\Timetable\Board\BoardQuery;
+use Nomada\App\View\Timetable\Board\BoardRow;
+use Nomada\App\View\Timetable\Week\WeekRow;
+use Nomada\App\View\Timetable\Week\WeekSheets;
 use Tests\Support\SmallSchool;
 
 /** @return array<string, BoardRow> by section */
@@ -156,8 +158,9 @@ test('a week is printed on as many sheets as it takes, and no row is cut', funct
     bool $onOne,
     array $sheets,
 ) {
-    $rows = array_map(fn (int $n): array => ['blocks' => [], 'lanes' => $n], $lanes);
-    expect(array_map(array_keys(...), Nomada\App\View\Timetable\WeekSheets::of($rows, $onOne)->sheets))->toBe($sheets);
+    $rows = array_map(fn (string $name, int $n): WeekRow => new WeekRow($name, [], $n), array_keys($lanes), $lanes);
+    $names = fn (array $rows): array => array_column($rows, 'name');
+    expect(array_map($names, WeekSheets::of($rows, $onOne)))->toBe($sheets);
 })->with([
     'nothing' => [[], false, []],
     'just as much as fits' => [['a' => 10, 'b' => 6], false, [['a', 'b']]],

@@ -308,8 +308,7 @@ test(
         )->toBe(0);
         $this->as('A-1')
             ->get(seriesPath($this).'/joining')
-            ->assertSee('5 links die at once')
-            ->assertSee('Calendar (4)');
+            ->assertSeeInOrder(['5 links die at once', 'Calendar: 4 placements', 'Replace them now']);
         $this->post(seriesPath($this).'/replacement')->assertSessionHas('said');
         $this->get(seriesPath($this).'/joining')->assertSeeInOrder([
             'Calendar: 4 placements',

@@ -114,7 +114,7 @@ test(
             'timetable.csv' => Tests\Support\SmallSchool::files()['timetable.csv'].
                 "STA,Statistics,2027-01-14T09:20,45,,FREQ=WEEKLY;BYDAY=TH\n",
         ]);
-        $page = fn (int $week, string $by) => app(Nomada\App\View\Timetable\WeekPage::class)->data(
+        $page = fn (int $week, string $by) => app(Nomada\App\View\Timetable\Week\WeekQuery::class)->page(
             Nomada\App\Models\Term\Term::query()
                 ->with(['school', 'closures'])
                 ->firstOrFail(),
@@ -122,22 +122,23 @@ test(
             $week,
             $by,
         );
+        $rows = fn (Nomada\App\View\Timetable\Week\WeekPage $of): array => array_column($of->rows, null, 'name');
         $carnival = $page(6, 'teacher');
 
-        expect(array_column($carnival['days'], 'width'))
+        expect(array_column($carnival->days, 'width'))
             ->toBe([26.0, 26.0, 26.0, 526.0, 526.0])
-            ->and($carnival['days'][0]['reason'])
+            ->and($carnival->days[0]->closed)
             ->toBe('Carnival')
             // Inés Belmar teaches Spanish 9:00 to 9:40 and Statistics from 9:20.
-            ->and($carnival['rows']['I. Belmar']['lanes'])
+            ->and($rows($carnival)['I. Belmar']->lanes)
             ->toBe(2)
-            ->and(array_keys($page(6, 'section')['rows']))
+            ->and(array_keys($rows($page(6, 'section'))))
             ->toBe(['Y7 Spanish Language', 'Y8 Marine Science', 'Y8 Statistics'])
-            ->and(array_keys($page(6, 'year')['rows']))
+            ->and(array_keys($rows($page(6, 'year'))))
             ->toBe(['Year 7', 'Year 8'])
-            ->and($page(11, 'teacher')['rows'])
+            ->and($page(11, 'teacher')->rows)
             ->toBe([])
-            ->and($page(99, 'nonsense')['week'])
+            ->and($page(99, 'nonsense')->week)
             ->toBe(5);
         $this->as('A-1')->get('/timetable?week=11')->assertSee('No session this week')->assertSee('Easter break');
     },
@@ -168,3 +169,12 @@ test(
         $week('words=<b>x')->assertSee('value="&lt;b&gt;x"', false);
     },
 );
+
+test('every component of the house says what it is for, and is shown where the page is on', function () {
+    $components = Nomada\App\View\House\HousePage::of(resource_path('views/components'))->components;
+    expect(count($components))->toBeGreaterThan(50)->and(array_keys($components, '', true))->toBe([]);
+    $this->school();
+    $this->as('A-1')->get('/house')->assertOk()->assertSee('x-page-head')->assertSee('Something is wrong');
+    config(['nomada.house' => false]);
+    $this->get('/house')->assertNotFound();
+});

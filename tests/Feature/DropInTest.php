@@ -140,6 +140,12 @@ test('it stands on the course page, changes there, and goes when it is taken out
         'open' => 'Tue 15:00–16:00, Thu 09:00–09:50 Madrid',
         'link' => $room->address(),
     ]);
+    // Its hours are in the language of whoever reads them.
+    Nomada\App\Models\Term\Person::query()
+        ->where('sourced_id', 'S-1')
+        ->update(['language' => 'es']);
+    $this->as('S-1')->get($room->address())->assertSee('mar 15:00–16:00, jue 09:00–09:50, hora de Madrid');
+    $this->as('A-1');
     $this->put("/joining/drop-in/$room->id", [
         'name' => 'Help',
         'hours' => 'Wed 12-13',

@@ -13,6 +13,7 @@ const TRANSLATED = [
     'attendance',
     'door',
     'errors',
+    'faults',
     'frame',
     'letters',
     'me',
@@ -210,4 +211,6 @@ test('no sentence is asked for that is not there, and none is there that nobody 
     preg_match_all("/(?:__|trans_choice)\(\s*['\"]((?:$files)(?:\.$part)+)['\"]/", $text, $called);
     $missing = array_filter(array_unique($called[1]), fn (string $key): bool => ! Lang::has($key));
     expect(array_values($missing))->toBe([]);
+    preg_match_all("/Fault::coded\\(\\s*'([a-z_.]+)'/", $text, $coded);
+    expect(array_filter(array_unique($coded[1]), fn (string $code): bool => ! Lang::has("faults.$code")))->toBe([]);
 });

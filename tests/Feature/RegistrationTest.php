@@ -566,6 +566,10 @@ test(
         expect(mailbox($this, 'G-1'))->toHaveCount(1)->and(mailbox($this, 'S-1'))->toHaveCount(2);
         auth()->logout();
         $this->post($m[1], ['again' => 1])->assertSee('No more such letters');
+        Person::query()
+            ->where('sourced_id', 'G-1')
+            ->update(['language' => 'es']);
+        $this->get($m[1])->assertSee('No más cartas de estas')->assertSee('lang="es"', false);
         expect(Person::query()->where('sourced_id', 'G-1')->value('letters_stopped_at'))->toBeNull();
     },
 );

@@ -94,6 +94,7 @@ const ROUTES = [
     'feed.stream' => ['GET', '/feeds/AAAAAAAAAAAAAAAAAAAAAAAAAAA.atom', 404, 404, 404, 404, 404],
     'feed.busy' => ['GET', '/feeds/AAAAAAAAAAAAAAAAAAAAAAAAAAA.ifb', 404, 404, 404, 404, 404],
     'look' => ['GET', '/people/S-1/look', 200, 200, 404, 403, 401],
+    'house' => ['GET', '/house', 200, 403, 403, 403, 401],
     'added.leave' => ['POST', '/publishing/added/MAR/{added}', 302, 302, 403, 403, 401],
     'added.remove' => ['DELETE', '/publishing/added/MAR/{added}', 422, 422, 403, 403, 401],
     'places' => ['GET', '/publishing/places', 200, 403, 403, 403, 401],

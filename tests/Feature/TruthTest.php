@@ -143,6 +143,12 @@ test('looking as a student: every place read back beside the door, and what diff
         ->assertOk()
         ->assertSee('fault', false);
     // Of the sections that a teacher has in common with them only.
+    // A guardian reads of their children, and nothing is promised that they have not.
+    $this->as('A-1')
+        ->get('/people/G-1/look')
+        ->assertSee('Of whom they read')
+        ->assertSee('/people/S-1/look', false)
+        ->assertDontSee('every place says what the door would');
     $this->as('T-1')->get($look)->assertNotFound();
     $this->as('T-2')->get($look)->assertOk();
     $this->as('S-1')->get($look)->assertForbidden();

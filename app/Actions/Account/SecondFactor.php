@@ -42,10 +42,7 @@ final class SecondFactor
             $fresh = Person::query()->lock('for update')->findOrFail($person->id);
             $step = $fresh->totp_secret === null ? null : Totp::of($fresh->totp_secret)->stepOf($code, time());
             if ($step === null) {
-                throw new Fault(
-                    'This code is not the one of now. Check the clock of your device, and type the next.',
-                    'code',
-                );
+                throw Fault::coded('factor.wrong', 'code');
             }
             $fresh->forceFill(['totp_set_at' => now(), 'totp_step' => $step])->save();
 
@@ -83,7 +80,7 @@ final class SecondFactor
     {
         $key = "second factor $person->id";
         if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
-            throw new Fault('Too many wrong codes. Wait a quarter of an hour, and sign in again.', 'code');
+            throw Fault::coded('factor.many', 'code');
         }
         $opens = DB::transaction(function () use ($person, $typed): bool {
             $fresh = Person::query()->lock('for update')->findOrFail($person->id);

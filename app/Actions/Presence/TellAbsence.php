@@ -35,16 +35,13 @@ final readonly class TellAbsence
         bool $mayBePast,
     ): void {
         if ($to->day < $from->day) {
-            throw new Fault('The last day is before the first.', 'to_day');
+            throw Fault::coded('absence.backwards', 'to_day');
         }
         if ($to->day - $from->day >= self::MOST) {
-            throw new Fault('An absence lasts 120 days at most. Tell the school of a longer one.', 'to_day');
+            throw Fault::coded('absence.long', 'to_day', ['n' => self::MOST]);
         }
         if (! $mayBePast && $from->day < $this->clock->schoolDay()->day) {
-            throw new Fault(
-                'This day is over. Write to the school; it can excuse an absence afterwards.',
-                'from_day',
-            );
+            throw Fault::coded('absence.over', 'from_day');
         }
         DB::transaction(function () use ($student, $from, $to, $why, $by): void {
             DB::table('absences_told')->insert([

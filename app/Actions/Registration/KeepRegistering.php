@@ -9,6 +9,7 @@ use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Queries\Templates;
 use Nomada\Core\Fault;
 use Nomada\Core\Registration\Registering;
 
@@ -35,7 +36,7 @@ final readonly class KeepRegistering
                 'registration',
                 $series,
                 $by,
-                $registering === null ? 'the roster is followed' : $registering->say(),
+                $registering === null ? 'the roster is followed' : $registering->say(Templates::phrases('en')),
             );
             // More seats: the waiting list moves up.
             foreach (

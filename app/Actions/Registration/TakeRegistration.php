@@ -13,6 +13,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Post\Letters;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Registration\Registering;
@@ -43,29 +44,22 @@ final readonly class TakeRegistration
         return DB::transaction(function () use ($series, $person, $name, $email, $days): array {
             DB::table('series')->where('id', $series->id)->lock('for no key update')->first();
             $registering = Registering::from(
-                $series->registering ??
-                    throw new Fault(
-                        'This class follows its roster; nobody registers for it. Ask your school to enrol you.',
-                        'name',
-                    ),
+                $series->registering ?? throw Fault::coded('registration.follows', 'name'),
             );
             $shut = $registering->shut($series->section->term->calendar()->zone->dateAt($this->clock->seconds()));
             if ($shut !== null) {
-                throw new Fault($shut, 'name');
+                throw Fault::coded("registration.$shut->why", 'name', ['day' => Say::day($shut->on)]);
             }
             $open = $this->open($series);
             if ($open === []) {
-                throw new Fault('No session of this class is left to come to.', 'name');
+                throw Fault::coded('registration.none_left', 'name');
             }
             if ($registering->each && $days === []) {
-                throw new Fault('Choose at least one session.', 'days');
+                throw Fault::coded('registration.choose', 'days');
             }
             foreach ($registering->each ? $days : [] as $day) {
                 if (! in_array($day, $open, true)) {
-                    throw new Fault(
-                        'One of these sessions is over or was moved. Choose from the list as it is now.',
-                        'days',
-                    );
+                    throw Fault::coded('registration.moved', 'days');
                 }
             }
             $out = [];
@@ -74,7 +68,7 @@ final readonly class TakeRegistration
             }
             $out = array_values(array_filter($out));
             if ($out === []) {
-                throw new Fault('You are registered for this already; how it stands is written above.', 'name');
+                throw Fault::coded('registration.already', 'name');
             }
             ($this->audit)(
                 'registration',

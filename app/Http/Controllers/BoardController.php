@@ -7,36 +7,34 @@ namespace Nomada\App\Http\Controllers;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
-use Nomada\App\View\Timetable\BoardPage;
+use Nomada\App\View\Timetable\Board\BoardPages;
 
 final class BoardController extends Controller
 {
-    public function __invoke(Request $request, BoardPage $page): View|RedirectResponse
+    public function __invoke(Request $request, BoardPages $page): View|RedirectResponse
     {
         $person = $this->person($request);
         if (! $person->isStaff()) {
             return redirect()->route('me');
         }
 
-        return view(
-            'timetable.board',
-            $page->data(
+        return view('timetable.board', [
+            'page' => $page->page(
                 $this->term(),
                 $person,
                 (string) $request->query('show', ''),
                 (string) $request->query('year', ''),
             ),
-        );
+        ]);
     }
 
     /** Rows that have come into sight. */
-    public function rows(Request $request, BoardPage $page): View
+    public function rows(Request $request, BoardPages $page): View
     {
         $sections = array_filter((array) $request->query('sections', []), is_string(...));
 
-        return view(
-            'timetable.board.rows',
-            $page->rows($this->term(), $this->person($request), array_values($sections)),
-        );
+        return view('timetable.board.rows', [
+            'page' => $page->rows($this->term(), $this->person($request), array_values($sections)),
+        ]);
     }
 }

@@ -19,7 +19,7 @@ final class ClockController extends Controller
                 'date' => ['nullable', 'date_format:Y-m-d'],
                 'time' => ['nullable', 'string', 'max:10'],
             ],
-            ['date.*' => 'Choose a day.'],
+            ['date.*' => (string) __('said.clock.choose_day')],
         );
         $move(
             $this->person($request),

@@ -10,15 +10,15 @@ use Illuminate\View\View;
 use Nomada\App\Actions\Recording\KeepConsent;
 use Nomada\App\Actions\Term\DisablePerson;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\View\PersonPage;
+use Nomada\App\View\Person\PersonQuery;
 
 final class PersonController extends Controller
 {
-    public function __invoke(Request $request, string $sourcedId, PersonPage $page): View
+    public function __invoke(Request $request, string $sourcedId, PersonQuery $page): View
     {
         $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
 
-        return view('person', $page->data($person, $this->person($request), $this->term()));
+        return view('person', ['page' => $page->page($person, $this->person($request), $this->term())]);
     }
 
     public function disable(Request $request, string $sourcedId, DisablePerson $disable): RedirectResponse
@@ -62,8 +62,8 @@ final class PersonController extends Controller
             ->with(
                 'said',
                 $isDisabled
-                    ? "{$person->name()} cannot sign in any more, and has no part in anything from today on."
-                    : "{$person->name()} may sign in again, with the same parts as before.",
+                    ? (string) __('said.person.cannot_sign_any', ['name' => $person->name()])
+                    : (string) __('said.person.may_sign_again', ['name' => $person->name()]),
             );
     }
 }

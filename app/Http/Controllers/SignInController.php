@@ -26,7 +26,7 @@ final class SignInController extends Controller
 
     public function create(DemoPeople $demo): View
     {
-        return view('sign-in', ['groups' => config('nomada.demo') ? $demo->groups() : []]);
+        return view('sign-in', ['groups' => config('nomada.demo') ? $demo->groups() : null]);
     }
 
     public function store(Request $request, CheckPassword $check, SignIns $signIns): RedirectResponse

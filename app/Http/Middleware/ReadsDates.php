@@ -9,6 +9,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\FaultWords;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedDate;
@@ -59,7 +60,7 @@ final class ReadsDates
                 [$first, $last] = $this->likely($field);
                 $read[$field] = TypedDate::read($typed, $first, $last, $field)->iso();
             } catch (Fault $e) {
-                $faults[$field] = $e->getMessage();
+                $faults[$field] = FaultWords::of($e);
             }
         }
         // A day in the address of a page that only looks is said on that page.

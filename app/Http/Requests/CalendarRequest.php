@@ -45,18 +45,18 @@ final class CalendarRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'plan_name.*' => 'Write what the day plan is called, in 60 characters at most.',
-            'periods.*' => 'List the periods of the day, one a line, as in: 1 9:00-9:45',
-            'short_day.*' => 'Choose the short day.',
-            'short_plan.*' => 'Choose the plan of that day.',
-            'short_reason.*' => 'Write why the day is short; everybody reads it.',
-            'open_day.*' => 'Choose a Saturday or Sunday of the term.',
-            'rotation_kind.*' => 'Choose what rotates: days, weeks, or nothing.',
-            'rotation_n.*' => 'A rotation has from 2 to 12 days. For none, choose "no rotation".',
-            'pin_day.*' => 'Choose the day to be pinned.',
-            'pin_to.*' => 'Write which rotation day it is.',
-            'opens.*' => 'Write from when school is open, as in 8:00.',
-            'closes.*' => 'Write until when school is open, as in 18:00.',
+            'plan_name.*' => (string) __('said.calendar.write_what_day'),
+            'periods.*' => (string) __('said.calendar.periods'),
+            'short_day.*' => (string) __('said.calendar.choose_short_day'),
+            'short_plan.*' => (string) __('said.calendar.choose_plan_day'),
+            'short_reason.*' => (string) __('said.calendar.write_why_day'),
+            'open_day.*' => (string) __('said.calendar.choose_saturday_or'),
+            'rotation_kind.*' => (string) __('said.calendar.choose_what_rotates'),
+            'rotation_n.*' => (string) __('said.calendar.rotation_has_from'),
+            'pin_day.*' => (string) __('said.calendar.choose_day_be'),
+            'pin_to.*' => (string) __('said.calendar.write_which_rotation'),
+            'opens.*' => (string) __('said.calendar.write_from_when'),
+            'closes.*' => (string) __('said.calendar.write_until_when'),
         ];
     }
 
@@ -91,11 +91,10 @@ final class CalendarRequest extends FormRequest
             $pins[LocalDate::parse((string) $this->validated('pin_day'))->day] =
                 $number ??
                 throw new Fault(
-                    '"'.
-                        $this->validated('pin_to').
-                        '" is no rotation day. There are '.
-                        implode(', ', (new Rotation(false, $n, $isLettered))->labels()).
-                        '.',
+                    (string) __('said.calendar.no_label', [
+                        'typed' => (string) $this->validated('pin_to'),
+                        'labels' => implode(', ', (new Rotation(false, $n, $isLettered))->labels()),
+                    ]),
                     'pin_to',
                 );
         }

@@ -39,7 +39,7 @@ class ChosenSections extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['sections.*' => 'Choose at least one section.'];
+        return ['sections.*' => (string) __('said.chosen_sections.choose_at_least')];
     }
 
     /** @return Collection<int, Section> */

@@ -26,9 +26,9 @@ final class ClosureRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'first.*' => 'Choose the first closed day.',
-            'last.*' => 'Choose the last closed day.',
-            'reason.*' => 'Write why school is closed; everybody reads it.',
+            'first.*' => (string) __('said.closure.choose_first_closed'),
+            'last.*' => (string) __('said.closure.choose_last_closed'),
+            'reason.*' => (string) __('said.closure.write_why_school'),
         ];
     }
 

@@ -43,15 +43,15 @@ final class DoorRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'opens_before.*' => 'The doors open 0 to 120 minutes before the start.',
-            'opens_before_hosts.*' => 'Hosts come in at least as early as students, at most 240 minutes before.',
-            'straight_in.*' => 'Choose who goes straight in.',
-            'speakers.*' => 'A limit is from 1 to 1000; leave it empty for none.',
-            'cameras.*' => 'A limit is from 1 to 1000; leave it empty for none.',
-            'record.*' => 'Recording is the host\'s alone.',
-            '*.in' => 'Choose who may.',
-            '*.required' => 'Choose who may.',
-            'preset_name.*' => 'A preset\'s name has 60 characters at most.',
+            'opens_before.*' => (string) __('said.door.doors_open_0'),
+            'opens_before_hosts.*' => (string) __('said.door.hosts_come_at'),
+            'straight_in.*' => (string) __('said.door.choose_who_goes'),
+            'speakers.*' => (string) __('said.door.limit_from_1'),
+            'cameras.*' => (string) __('said.door.limit_from_1'),
+            'record.*' => (string) __('said.door.recording_host_alone'),
+            '*.in' => (string) __('said.door.choose_who_may'),
+            '*.required' => (string) __('said.door.choose_who_may'),
+            'preset_name.*' => (string) __('said.door.preset_name_has'),
         ];
     }
 

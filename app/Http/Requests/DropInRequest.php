@@ -37,11 +37,11 @@ final class DropInRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.*' => 'Write what the room is called, in 80 characters at most.',
-            'hours.*' => 'Write when the room is open: "Tue 15:00-16:00, Thu 9-10".',
-            'preset.*' => 'Choose a preset of the list.',
-            'section.*' => 'Choose a section.',
-            'uid.*' => 'Open the page once more, and type it again.',
+            'name.*' => (string) __('said.drop_in.write_what_room'),
+            'hours.*' => (string) __('said.drop_in.write_when_room'),
+            'preset.*' => (string) __('said.drop_in.choose_preset_list'),
+            'section.*' => (string) __('said.drop_in.choose_section'),
+            'uid.*' => (string) __('said.drop_in.open_page_once'),
         ];
     }
 

@@ -25,10 +25,10 @@ final class GuestRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'guest_name.*' => 'Write who the pass is for.',
-            'guest_email.*' => 'This is no e-mail address.',
-            'until.*' => 'Choose until when the pass is good.',
-            'only_day.*' => 'Choose the session\'s day.',
+            'guest_name.*' => (string) __('said.guest.write_who_pass'),
+            'guest_email.*' => (string) __('said.guest.no_e_mail'),
+            'until.*' => (string) __('said.guest.choose_until_when'),
+            'only_day.*' => (string) __('said.guest.choose_session_day'),
         ];
     }
 

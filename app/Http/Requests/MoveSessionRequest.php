@@ -31,10 +31,10 @@ final class MoveSessionRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'move_day.*' => 'Choose the day it moves to.',
-            'move_start.*' => 'Write when it starts, as in 9:05.',
-            'move_end.*' => 'Write when it ends, as in 9:50.',
-            'reach.*' => 'Choose how far the change goes.',
+            'move_day.*' => (string) __('said.move_session.choose_day_moves'),
+            'move_start.*' => (string) __('said.move_session.write_when_starts'),
+            'move_end.*' => (string) __('said.move_session.write_when_ends'),
+            'reach.*' => (string) __('said.move_session.choose_how_far'),
         ];
     }
 

@@ -24,10 +24,10 @@ final class RegisterRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'typed_name.*' => 'Write your whole name, as the school knows it.',
-            'typed_email.*' => 'Write your e-mail address, as in name@school.example.',
-            'days.*' => 'Choose sessions from the list.',
-            'days.*.*' => 'Choose sessions from the list.',
+            'typed_name.*' => __('faults.registration.name'),
+            'typed_email.*' => __('faults.registration.email'),
+            'days.*' => __('faults.registration.list'),
+            'days.*.*' => __('faults.registration.list'),
         ];
     }
 }

@@ -27,10 +27,10 @@ final class RegisteringRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'mode.*' => 'Choose how students get in.',
-            'opens_on.*' => 'Choose the day on which registration opens.',
-            'closes_on.*' => 'Choose the last day of registration.',
-            'seats.*' => 'Seats are from 1 to 5000; leave the field empty for no limit.',
+            'mode.*' => (string) __('said.registering.choose_how_students'),
+            'opens_on.*' => (string) __('said.registering.choose_day_which'),
+            'closes_on.*' => (string) __('said.registering.choose_last_day'),
+            'seats.*' => (string) __('said.registering.seats_from_1'),
         ];
     }
 

@@ -60,25 +60,25 @@ final class SeriesRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'kind.*' => 'Choose when the series meets.',
-            'weekdays.*' => 'Choose at least one weekday.',
-            'every.*' => 'Write a number of weeks from 1 to 26.',
-            'every_days.*' => 'Write a number of days from 1 to 60.',
-            'month_day.*' => 'Write a day of the month from 1 to 31.',
-            'month_nth.*' => 'Choose which one of the month.',
-            'month_weekday.*' => 'Choose a weekday.',
-            'dates.*' => 'List the dates, as in 18 Feb, 4 Mar.',
-            'labels.*' => 'Choose at least one rotation day.',
-            'period.*' => 'Choose the period.',
-            'reach.*' => 'Choose how far the change goes.',
-            'from_day.*' => 'Choose the first session that changes.',
-            'start_time.*' => 'Write when a session starts, as in 9:05.',
-            'end_time.*' => 'Write when a session ends, as in 9:50.',
-            'starts_on.*' => 'Choose the first day.',
-            'end_kind.*' => 'Choose how the series ends.',
-            'ends_on.*' => 'Choose the last day.',
-            'count.*' => 'Write how many sessions are to be held, from 1 to 400.',
-            'title.max' => 'A title has 120 characters at most.',
+            'kind.*' => (string) __('said.series.choose_when_series'),
+            'weekdays.*' => (string) __('said.series.choose_at_least'),
+            'every.*' => (string) __('said.series.write_number_weeks'),
+            'every_days.*' => (string) __('said.series.write_number_days'),
+            'month_day.*' => (string) __('said.series.write_day_month'),
+            'month_nth.*' => (string) __('said.series.choose_which_one'),
+            'month_weekday.*' => (string) __('said.series.choose_weekday'),
+            'dates.*' => (string) __('said.series.list_dates_18'),
+            'labels.*' => (string) __('said.series.choose_at_least_2'),
+            'period.*' => (string) __('said.series.choose_period'),
+            'reach.*' => (string) __('said.series.choose_how_far'),
+            'from_day.*' => (string) __('said.series.choose_first_session'),
+            'start_time.*' => (string) __('said.series.write_when_session'),
+            'end_time.*' => (string) __('said.series.write_when_session_2'),
+            'starts_on.*' => (string) __('said.series.choose_first_day'),
+            'end_kind.*' => (string) __('said.series.choose_how_series'),
+            'ends_on.*' => (string) __('said.series.choose_last_day'),
+            'count.*' => (string) __('said.series.write_how_many'),
+            'title.max' => (string) __('said.series.title_has_120'),
         ];
     }
 
@@ -141,8 +141,7 @@ final class SeriesRequest extends FormRequest
     private function periodTimes(string $name, Term $term): array
     {
         $period =
-            $term->plan?->period($name) ??
-            throw new Fault('The usual day plan has no such period. Choose one of it, or a clock time.', 'period');
+            $term->plan?->period($name) ?? throw new Fault((string) __('said.series.usual_day_plan'), 'period');
 
         return [$period->start, $period->end];
     }
@@ -152,8 +151,11 @@ final class SeriesRequest extends FormRequest
         foreach ($listed->days as $day) {
             if (! $term->contains($day)) {
                 throw new Fault(
-                    (new LocalDate($day))->short().
-                        " is outside the term. List days from {$term->first->short()} to {$term->last->short()}.",
+                    (string) __('said.series.list_outside', [
+                        'day' => (new LocalDate($day))->short(),
+                        'first' => $term->first->short(),
+                        'last' => $term->last->short(),
+                    ]),
                     'dates',
                 );
             }
@@ -194,7 +196,7 @@ final class SeriesRequest extends FormRequest
         $section = $this->route('section');
 
         return ($series->section ?? ($section instanceof Section ? $section : null))?->term->calendar()->rotation ??
-            throw new Fault('This term has no rotation days. Set them on the term page first.', 'rotation');
+            throw new Fault((string) __('said.series.term_has_no'), 'rotation');
     }
 
     private function end(?Series $series, Term $term): SeriesEnd
@@ -212,8 +214,11 @@ final class SeriesRequest extends FormRequest
         $date = LocalDate::parse((string) $this->input($field));
         if (! $term->contains($date->day)) {
             throw new Fault(
-                "{$date->short()} is outside the term. Choose a day from {$term->first->short()} to ".
-                    "{$term->last->short()}.",
+                (string) __('said.series.outside', [
+                    'day' => $date->short(),
+                    'first' => $term->first->short(),
+                    'last' => $term->last->short(),
+                ]),
                 $field,
             );
         }

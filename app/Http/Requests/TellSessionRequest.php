@@ -24,9 +24,9 @@ final class TellSessionRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'title.max' => 'A title has 120 characters at most.',
-            'note.max' => 'A note has 400 characters at most.',
-            'teacher.*' => 'Choose a teacher from the list.',
+            'title.max' => (string) __('said.tell_session.title_has_120'),
+            'note.max' => (string) __('said.tell_session.note_has_400'),
+            'teacher.*' => (string) __('said.tell_session.choose_teacher_from'),
         ];
     }
 

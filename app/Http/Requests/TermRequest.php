@@ -24,9 +24,9 @@ final class TermRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'term_title.*' => 'Write what the term is called.',
-            'term_first.*' => 'Choose the first day of the term.',
-            'term_last.*' => 'Choose the last day of the term.',
+            'term_title.*' => (string) __('said.term.write_what_term'),
+            'term_first.*' => (string) __('said.term.choose_first_day'),
+            'term_last.*' => (string) __('said.term.choose_last_day'),
         ];
     }
 

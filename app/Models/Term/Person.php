@@ -139,6 +139,12 @@ final class Person extends Authenticatable
         return mb_substr($this->given_name, 0, 1).'. '.$this->family_name;
     }
 
+    /** `Belmar, Inés`, as lists are sorted. */
+    public function sortedName(): string
+    {
+        return "$this->family_name, $this->given_name";
+    }
+
     public function zone(): Zone
     {
         return Zone::named($this->time_zone);

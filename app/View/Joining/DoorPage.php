@@ -13,6 +13,7 @@ use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Queries\Belongings;
+use Nomada\App\Queries\Templates;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Secrets;
 use Nomada\App\View\Timetable\Teachers;
@@ -79,16 +80,10 @@ final readonly class DoorPage
     /** @throws Fault where the code is mistyped or nobody's */
     public function secretOf(string $typed): string
     {
-        $code =
-            JoinCode::read($typed) ??
-            throw new Fault(
-                'This join code has a slip in it. Compare it character by character; there are no vowels in it.',
-                'code',
-            );
+        $code = JoinCode::read($typed) ?? throw Fault::coded('code.slip', 'code');
 
         return JoinLink::query()->inForce()->withCode($code)->first()->secret ??
-            (DropInRoom::query()->withCode($code)->first()->secret ??
-                throw new Fault('No class has this join code. Look it up on the course page again.', 'code'));
+            (DropInRoom::query()->withCode($code)->first()->secret ?? throw Fault::coded('code.none', 'code'));
     }
 
     /**
@@ -313,13 +308,12 @@ final readonly class DoorPage
         return "guest-$link->id";
     }
 
-    /** @return array<string, mixed> */
-    public function data(
+    public function view(
         JoinLink|DropInRoom $link,
         string $secret,
         ?Person $person,
         PassAt $pass = new PassAt(),
-    ): array {
+    ): DoorView {
         $now = $this->clock->seconds();
         // Before the answer: what changes between the two is seen at the next look, rather than never.
         $version = $this->version($link, $person?->id);
@@ -344,48 +338,72 @@ final readonly class DoorPage
                 [DoorReply::RegisterFirst, DoorReply::Waiting, DoorReply::Declined, DoorReply::NotOnRoster],
                 true,
             );
-        $shown =
-            $facts !== null
-                ? [
-                    'name' => $facts->name,
-                    'teacher' => $answer->session->own->teacherName ?? $facts->teacher,
-                    'hours' => null,
-                    'phone' => $facts->phone,
-                    'pin' => $facts->pin,
-                    'code' => $facts->code,
-                ]
-                : ($link instanceof DropInRoom
-                    ? [
-                        'name' => "$link->name, {$link->section->name()}",
-                        'teacher' => Teachers::of([$link->section_id])[$link->section_id] ?? '',
-                        'hours' => $link->openHours()->words().' in '.$school->place(),
-                        'phone' => $link->dial_in,
-                        'pin' => $link->pin,
-                        'code' => $link->join_code,
-                    ]
-                    : []);
+        // Nobody comes in by phone where the door is shut, over or not open yet.
+        $byPhone = $answer->reply->opens() || in_array($answer->reply, self::BY_PHONE, true);
 
-        return ($known
-            ? ['code' => $shown['code'] === null ? null : JoinCode::show($shown['code'])] + $shown
-            : array_fill_keys(['name', 'teacher', 'hours', 'phone', 'pin', 'code'], null)) + [
-                'answer' => $answer,
-                // Nobody comes in by phone where the door is shut, over or not open yet.
-                'byPhone' => $answer->reply->opens() || in_array($answer->reply, self::BY_PHONE, true),
-                'words' => $words->of($answer),
-                'known' => $known,
-                // Whoever comes in is told before.
-                'recorded' => $answer->reply->opens() ? $this->look->at($way, $meeting, '')->recordingSince : null,
-                'enter' => route('door.enter', $secret),
-                'asks' => $answer->reply === DoorReply::PassElsewhere ? route('door.ask', $secret) : null,
-                'asked' => $pass->asked,
-                // Whoever waits for something to change looks again by themselves.
-                'look' => in_array($answer->reply, self::WAITS, true) ? self::lookAt($secret, $person) : null,
-                'version' => $version,
-                'opens' => $answer->opensAt === null ? 0 : $answer->opensAt - $now,
-                'longest' => ($answer->opensAt ?? $now) > $now + self::SOON ? self::SELDOM : self::OFTEN,
-                'register' => $takes ? route('register', $facts->series) : null,
-                'stops' => $words->stops($answer),
-                'next' => $known ? $words->next($facts?->theirs() ?? [], $answer) : [],
-            ];
+        return new DoorView(
+            $words->of($answer),
+            $answer->reply->opens(),
+            $answer->reply->opens() && $this->look->at($way, $meeting, '')->recordingSince !== null,
+            $words->stops($answer),
+            $known
+                ? $this->help(
+                    $link,
+                    $facts,
+                    $answer,
+                    $school,
+                    $byPhone,
+                    $words->next($facts?->theirs() ?? [], $answer),
+                )
+                : null,
+            route('door.enter', $secret),
+            $answer->reply === DoorReply::PassElsewhere ? route('door.ask', $secret) : null,
+            $pass->asked,
+            // Whoever waits for something to change looks again by themselves.
+            in_array($answer->reply, self::WAITS, true) ? self::lookAt($secret, $person) : null,
+            $version,
+            $answer->opensAt === null ? 0 : $answer->opensAt - $now,
+            ($answer->opensAt ?? $now) > $now + self::SOON ? self::SELDOM : self::OFTEN,
+            $takes ? route('register', $facts->series) : null,
+        );
+    }
+
+    /** @param  list<string>  $next */
+    private function help(
+        JoinLink|DropInRoom $link,
+        ?DoorFacts $facts,
+        DoorAnswer $answer,
+        Zone $school,
+        bool $byPhone,
+        array $next,
+    ): ?DoorHelp {
+        $code = fn (?string $code): ?string => $code === null ? null : JoinCode::show($code);
+
+        return match (true) {
+            $facts !== null => new DoorHelp(
+                $facts->name,
+                $answer->session->own->teacherName ?? $facts->teacher,
+                null,
+                $facts->phone,
+                $facts->pin,
+                $code($facts->code),
+                $byPhone,
+                $next,
+            ),
+            $link instanceof DropInRoom => new DoorHelp(
+                "$link->name, {$link->section->name()}",
+                Teachers::of([$link->section_id])[$link->section_id] ?? '',
+                (string) __('door.hours_in', [
+                    'hours' => $link->openHours()->words(Templates::phrases(app()->getLocale())),
+                    'place' => $school->place(),
+                ]),
+                $link->dial_in,
+                $link->pin,
+                $code($link->join_code),
+                $byPhone,
+                $next,
+            ),
+            default => null,
+        };
     }
 }

@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\Presets;
 use Nomada\App\Queries\Registered;
+use Nomada\App\Queries\Templates;
 use Nomada\App\Support\Clock;
 use Nomada\App\View\Timetable\SeriesWords;
 use Nomada\Core\Joining\JoinCode;
@@ -99,6 +100,7 @@ final readonly class SeriesList
         $own = Presets::sessions(array_values($rows->pluck('id')->all()), $this->clock->seconds());
         $door = url('/join');
         $school = $term->calendar()->zone;
+        $phrases = Templates::phrases(app()->getLocale());
 
         return array_values(
             $rows
@@ -110,6 +112,7 @@ final readonly class SeriesList
                     $roster,
                     $registered,
                     $today,
+                    $phrases,
                 ): SeriesRow {
                     $preset = $presets[$r->preset] ?? $presets['lesson'];
                     $rules = Presets::door($r->preset, $r->door, $presets);
@@ -141,7 +144,7 @@ final readonly class SeriesList
                         $r->account,
                         $r->registering === null
                             ? null
-                            : Registering::from((array) json_decode($r->registering, true))->say(),
+                            : Registering::from((array) json_decode($r->registering, true))->say($phrases),
                     );
                 })
                 ->all(),

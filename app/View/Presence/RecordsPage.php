@@ -13,7 +13,7 @@ use Nomada\App\Support\Clock;
 use Nomada\App\View\Presence\Records\Records;
 use Nomada\App\View\Presence\Records\SectionRecord;
 use Nomada\App\View\Presence\Records\SessionRecord;
-use Nomada\App\View\Timetable\ContactTimes;
+use Nomada\App\View\Timetable\Contact\ContactTimes;
 use Nomada\Core\Term\LocalDate;
 use stdClass;
 
@@ -42,11 +42,11 @@ final readonly class RecordsPage
         $sums = $this->sums($ids);
         $rows = [];
         foreach ($this->times->rows($term, $for) as $row) {
-            $own = $sums[$row['id']] ?? null;
+            $own = $sums[$row->id] ?? null;
             $rows[] = new SectionRecord(
-                $row['id'],
-                $row['name'],
-                $row['time'],
+                $row->id,
+                $row->name,
+                $row->time,
                 (int) ($own->held ?? 0),
                 (int) ($own->told ?? 0),
                 (int) ($own->came ?? 0),

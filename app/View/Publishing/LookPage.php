@@ -76,7 +76,19 @@ final readonly class LookPage
         }
         usort($rows, fn (LookRow $a, LookRow $b): int => [$a->start, $a->name] <=> [$b->start, $b->name]);
 
-        return new Look($who, $at, $rows, $this->letters($who, $post), $for->isCoordinator());
+        return new Look(
+            $who,
+            $at,
+            $rows,
+            $this->letters($who, $post),
+            $who
+                ->wards()
+                ->orderBy('family_name')
+                ->get()
+                ->mapWithKeys(fn (Person $child): array => [$child->sourced_id => $child->name()])
+                ->all(),
+            $for->isCoordinator(),
+        );
     }
 
     /**

@@ -22,23 +22,23 @@ use Nomada\Core\Term\LocalDate;
  */
 final readonly class ClosureImport
 {
+    /** So many are shown, and can be taken at once. */
+    private const MOST = 400;
+
     public function __construct(private CloseDays $close)
     {
     }
 
-    /** @return array<string, mixed> */
-    public function data(KeptText $kept, Term $term): array
+    public function of(KeptText $kept, Term $term): ClosuresPage
     {
         [$rows, $faults] = ClosureReader::read($kept->text, $kept->name, $term->calendar()->zone);
-        $out = array_map(fn (array $row): ClosureRow => $this->row($row, $term), array_slice($rows, 0, 400));
 
-        return [
-            'key' => $kept->key,
-            'name' => $kept->name,
-            'rows' => $out,
-            'faults' => $faults,
-            'new' => count(array_filter($out, fn (ClosureRow $r): bool => $r->canBeTaken())),
-        ];
+        return new ClosuresPage(
+            $kept->key,
+            $kept->name,
+            array_map(fn (array $row): ClosureRow => $this->row($row, $term), array_slice($rows, 0, self::MOST)),
+            $faults,
+        );
     }
 
     /**
@@ -49,7 +49,7 @@ final readonly class ClosureImport
     public function take(KeptText $kept, Term $term, array $chosen, Person $by): int
     {
         $new = [];
-        foreach ($this->data($kept, $term)['rows'] as $row) {
+        foreach ($this->of($kept, $term)->rows as $row) {
             if ($row->canBeTaken() && in_array($row->code, $chosen, true)) {
                 $new[] = $row->closure;
             }

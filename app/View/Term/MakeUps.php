@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
+use Nomada\App\View\Timetable\Panel\FreeLine;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SessionState;
@@ -24,8 +25,8 @@ final readonly class MakeUps
     {
     }
 
-    /** @return array<string, mixed> */
-    public function data(Term $term, string $reason, int $page): array
+    /** @param  string  $reason  why they are lost; empty for all */
+    public function of(Term $term, string $reason, int $page): MakeUpsPage
     {
         $all = $this->query($term, $reason);
         $sessions = (clone $all)
@@ -39,11 +40,15 @@ final readonly class MakeUps
         DB::beginTransaction();
         foreach ($sessions as $session) {
             $session->series->section->setRelation('term', $term);
-            $rows[] = [
-                'session' => $session,
-                'date' => LocalDate::parse($session->day),
-                'free' => ($free = $this->free->forOne($session->series, LocalDate::parse($session->day), 3)),
-            ];
+            $free = $this->free->forOne($session->series, LocalDate::parse($session->day), 3);
+            $rows[] = new MakeUpRow(
+                $session->id,
+                $session->series->section,
+                $session->series->title,
+                LocalDate::parse($session->day),
+                (string) $session->reason,
+                FreeLine::ofOne($free),
+            );
             $best = $free[0] ?? null;
             if ($best !== null && $best->clear === $best->sessions && $best->students === 0) {
                 $at = Zone::named($session->series->time_zone)->instant($best->firstDay, $best->start);
@@ -60,16 +65,20 @@ final readonly class MakeUps
         DB::rollBack();
         $count = (clone $all)->count();
 
-        return [
-            'term' => $term,
-            'rows' => $rows,
-            'count' => $count,
-            'page' => max(1, $page),
-            'pages' => (int) ceil($count / self::AT_ONCE),
-            'reason' => $reason,
-            'reasons' => $this->query($term, '')->distinct()->orderBy('reason')->pluck('reason')->all(),
-            'zone' => $term->calendar()->zone,
-        ];
+        return new MakeUpsPage(
+            $rows,
+            $count,
+            max(1, $page),
+            (int) ceil($count / self::AT_ONCE),
+            $reason,
+            array_values(
+                array_map(
+                    strval(...),
+                    $this->query($term, '')->distinct()->orderBy('reason')->pluck('reason')->all(),
+                ),
+            ),
+            $term->calendar()->zone->place(),
+        );
     }
 
     /** @return Builder<Session> */

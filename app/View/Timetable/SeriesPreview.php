@@ -29,8 +29,8 @@ final readonly class SeriesPreview
     {
     }
 
-    /** @return array<string, mixed> */
-    public function data(Section $section, SeriesPlan $plan, ?Series $series, ?LocalDate $from = null): array
+    /** @param  LocalDate|null  $from  from when on it would hold, where an edit goes no further back */
+    public function page(Section $section, SeriesPlan $plan, ?Series $series, ?LocalDate $from = null): PreviewPage
     {
         $term = $section->term->calendar();
         $now = $this->clock->seconds();
@@ -55,27 +55,24 @@ final readonly class SeriesPreview
         }
         [$today, $minute] = $term->zone->wall($now);
 
-        return [
-            'plan' => $shown,
-            'sentence' => PlanSentence::of($shown, $term),
-            'held' => count($held),
-            'past' => count($days['past']),
-            'lost' => $lost,
-            'minutes' => array_sum(array_map(fn (PlannedSession $s): int => intdiv($s->end - $s->start, 60), $held)),
-            'first' => $held === [] ? null : new LocalDate(reset($held)->day),
-            'last' => $held === [] ? null : new LocalDate(end($held)->day),
-            'line' => new TermLine($term, 720, 34, 6, 3.1),
-            'days' => $days,
-            'today' => $today,
-            'minute' => $minute,
-            'warnings' => self::warnings($shown, $sessions, $term),
-            'effect' => $series === null ? null : $laying->effect,
-            'fallen' => $series === null ? [] : array_map(Laying::told(...), $laying->fallen),
-            'from' => $from,
-            'cost' => $series === null
-                    ? $this->free->costOfPlan($section, $sessions, $plan, null)
-                    : $this->free->costOfPlan($section, $laying->sessions, $plan, $series),
-        ];
+        return new PreviewPage(
+            $shown,
+            PlanSentence::of($shown, $term),
+            count($held),
+            count($days['past']),
+            array_sum(array_map(fn (PlannedSession $s): int => intdiv($s->end - $s->start, 60), $held)),
+            $held === [] ? null : new LocalDate(reset($held)->day),
+            $held === [] ? null : new LocalDate(end($held)->day),
+            new TermLine($term, 720, 34, 6, 3.1),
+            $days,
+            $today,
+            $minute,
+            self::warnings($shown, $sessions, $term),
+            $this->free->costOfPlan($section, $series === null ? $sessions : $laying->sessions, $plan, $series),
+            $lost,
+            $series === null ? null : $laying->effect,
+            $series === null ? [] : array_map(Laying::told(...), $laying->fallen),
+        );
     }
 
     /**

@@ -1,32 +1,24 @@
-@props(['clock', 'zone'])
-@php
-    $now = $clock->seconds();
-    $date = $zone->dateAt($now);
-@endphp
-@if ($clock->isMovable())
+{{-- What time it is; the demo's clock can be moved. of: Frame --}}
+@props(['of'])
+@if ($of->isMovable)
     <details class="clock">
-        <summary title="The demo's clock stands here; move it">{{ $date->short() }} <b>{{ $zone->clock($now) }}</b> {{ $zone->place() }}
-        </summary>
-        <form class="drop" method="post" action="{{ route('clock') }}">
-            @csrf
-            <p class="small">The demo's clock stands still until you move it.</p>
+        <summary title="{{ __('frame.clock.title') }}">{{ $of->day }} <b>{{ $of->time }}</b> {{ $of->place }}</summary>
+        <form class="drop" method="post" action="{{ route('clock') }}">@csrf
+            <p class="small">{{ __('frame.clock.hint') }}</p>
             <div class="steps">
-                @foreach (['-1440' => '− 1 day', '-60' => '− 1 h', '-10' => '− 10 min', '1440' => '+ 1 day', '60' => '+ 1 h', '10' =>
-                    '+ 10 min'] as $step => $label)
-                    <button class="btn btn-side" name="step" value="{{ $step }}">{{ $label }}</button>
+                @foreach (__('frame.clock.steps') as $minutes => $words)
+                    <button class="btn btn-side" name="step" value="{{ $minutes }}">{{ $words }}</button>
                 @endforeach
             </div>
-            <button class="btn btn-main next" name="step" value="next">To the next session</button>
+            <button class="btn btn-main next" name="step" value="next">{{ __('frame.clock.next') }}</button>
             <div class="row2">
-
-                <x-date name="date" :value="$date->iso()" label="Day" />
-
-                <input class="form-control" name="time" value="{{ $zone->clock($now) }}" aria-label="Time in {{ $zone->place() }}"
-                    autocomplete="off">
-                <button class="btn btn-side">Set</button>
+                <x-date name="date" :value="$of->iso" :label="__('frame.clock.day')" />
+                <input class="form-control" name="time" value="{{ $of->time }}" autocomplete="off"
+                    aria-label="{{ __('frame.clock.time', ['place' => $of->place]) }}">
+                <button class="btn btn-side">{{ __('frame.clock.set') }}</button>
             </div>
         </form>
     </details>
 @else
-    <div class="clock plain">{{ $date->short() }} <b>{{ $zone->clock($now) }}</b> {{ $zone->place() }}</div>
+    <div class="clock plain">{{ $of->day }} <b>{{ $of->time }}</b> {{ $of->place }}</div>
 @endif

@@ -1,3 +1,4 @@
+{{-- Copies a text. text --}}
 @props(['text'])
-<button type="button" class="btn btn-plain py-0" x-data="copy" data-text="{{ $text }}" x-on:click="copy"
-    x-text="label">Copy</button>
+<button type="button" class="btn btn-plain py-0" x-data="copy" data-text="{{ $text }}" data-done="{{ __('frame.copied') }}"
+    x-on:click="copy">{{ __('frame.copy') }}</button>

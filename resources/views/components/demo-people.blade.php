@@ -1,21 +1,24 @@
-{{-- Who of the demo can be looked around as. groups: people by the words of their role --}}
+{{-- Who of the demo can be looked around as. groups: people by the code of their role --}}
 @props(['groups'])
-<section class="demo" aria-label="Demo people">
-    <h1>Or look around as</h1>
-    <p class="quiet">The demo school. All people are invented; their password is <span
-            class="mono">{{ config('nomada.demo_password') }}</span>.</p>
-    @forelse (array_filter($groups, fn ($g) => $g->isNotEmpty()) as $role => $people)
-        <h2>{{ $role }}</h2>
+<section class="demo" aria-label="{{ __('account.demo.people') }}">
+    <h1>{{ __('account.demo.title') }}</h1>
+    <p class="quiet">{{ __('account.demo.hint') }} <span class="mono">{{ config('nomada.demo_password') }}</span></p>
+    @forelse ($groups as $role => $people)
+        <h2>{{ __("account.demo.roles.$role") }}</h2>
         <div class="people">
             @foreach ($people as $one)
-                <form method="post" action="{{ route('sign-in.demo') }}">@csrf<input type="hidden" name="person"
-                        value="{{ $one->sourced_id }}">
-                    <button>{{ $one->name() }}<small>{{ $one->year === '' ? '' : "Year $one->year · " }}{{ $one->zone()->place() }}
-                            time</small></button>
+                <form method="post" action="{{ route('sign-in.demo') }}">@csrf
+                    <input type="hidden" name="person" value="{{ $one->sourced_id }}">
+                    <button>{{ $one->name() }}<small>
+                            <x-joined by=" · " :of="[
+                                $one->year ? __('account.demo.year', ['year' => $one->year]) : '',
+                                __('account.demo.clock', ['place' => $one->zone()->place()]),
+                            ]" />
+                        </small></button>
                 </form>
             @endforeach
         </div>
     @empty
-        <p class="warn">No school is loaded yet. Load the demo school: <span class="mono">php artisan nomada:demo</span></p>
+        <p class="warn">{{ __('account.demo.none') }} <span class="mono">php artisan nomada:demo</span></p>
     @endforelse
 </section>

@@ -1,3 +1,4 @@
+{{-- The keys of the screen; in the slot those of this page alone. staff: whether whoever looks has the search and the stops --}}
 @props(['staff' => true])
 <div class="modal keys" id="keys" tabindex="-1" aria-labelledby="keys-title">
     <div class="modal-dialog">
@@ -7,11 +8,11 @@
                 <dl>
                     @if ($staff)
                         <dt><kbd>/</kbd></dt>
-                        <dd>find a section, a person or a date</dd>
-                        <dt><kbd>g</kbd> then <kbd>t</kbd> <kbd>j</kbd> <kbd>r</kbd> <kbd>p</kbd></dt>
-                        <dd>to the next stop with that first letter</dd>
-                        <dt><kbd>g</kbd> then <kbd>h</kbd></dt>
-                        <dd>home, to every section</dd>
+                        <dd>{{ __('frame.keys.find') }}</dd>
+                        <dt><kbd>g</kbd> {{ __('frame.keys.then') }} <kbd>t</kbd> <kbd>j</kbd> <kbd>r</kbd> <kbd>p</kbd></dt>
+                        <dd>{{ __('frame.keys.stop') }}</dd>
+                        <dt><kbd>g</kbd> {{ __('frame.keys.then') }} <kbd>h</kbd></dt>
+                        <dd>{{ __('frame.keys.home') }}</dd>
                     @endif
                     {{ $slot }}
                     <dt><kbd>?</kbd></dt>

@@ -1,14 +1,16 @@
-@php $name = (string) request()->route()?->getName(); @endphp
+{{-- What else there is of the timetable; week: whether the week stands here and can be printed --}}
+@props(['week' => false])
 <details class="more">
-    <summary class="pill">More ▾</summary>
+    <summary class="pill">{{ __('week.more.title') }} ▾</summary>
     <div class="drop">
-        <a href="{{ route('clashes') }}">Clashes</a><a href="{{ route('contact-time') }}">Contact time</a>
+        <a href="{{ route('clashes') }}">{{ __('clashes.title') }}</a>
+        <a href="{{ route('contact-time') }}">{{ __('contact.title') }}</a>
         @can('coordinate')
-            <a href="{{ route('licences') }}">Licences</a><a href="{{ route('make-ups') }}">To be made up</a><a href="{{ route(
-                'events') }}">Read
-                calendars…</a>
+            <a href="{{ route('licences') }}">{{ __('licences.title') }}</a>
+            <a href="{{ route('make-ups') }}">{{ __('term.make_ups.title') }}</a>
+            <a href="{{ route('events') }}">{{ __('week.more.calendars') }}</a>
         @endcan
-        @if ($name === 'timetable')
+        @if ($week)
             <a href="{{ route('timetable.sheets', request()->query()) }}">{{ __('week.sheets.open') }}</a>
             <button class="btn btn-plain" type="button" x-data="printer" x-on:click="print">{{ __('week.sheets.one') }}</button>
         @endif

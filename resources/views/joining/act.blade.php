@@ -1,38 +1,33 @@
-@php
-    use Nomada\App\Support\Words;
-    $n = count(array_filter($lines, fn($l) => $l['does']));
-@endphp
-<x-app :title="$title">
-    <div class="bar">
-        <h1>{{ $title }}</h1>
-        <div class="sum">
-            {{ "$n of " . Words::count(count($lines), 'series', 'series') . ' change; nothing is done yet' }}
-        </div>
-    </div>
+@props(['page'])
+<x-app :title="$page->title">
+    <x-page-head :title="$page->title" :sum="trans_choice('joining.act.sum', count($page->lines), ['n' => $page->does])" />
     <table class="table-plain">
         <thead>
             <tr>
-                <th scope="col">Series</th>
-                <th scope="col">What it will do</th>
+                <th scope="col">{{ __('joining.result.series') }}</th>
+                <th scope="col">{{ __('joining.act.will') }}</th>
             </tr>
         </thead>
         <tbody>
-            @foreach ($lines as $line)
+            @foreach ($page->lines as $line)
                 <tr>
                     <td><a href="{{ route('section', $line['section']) }}"><b>{{ $line['name'] }}</b></a></td>
-                    <td class="{{ $line['does'] ? '' : 'quiet' }}">{{ $line['words'] }}</td>
+                    <td @class(['quiet' => !$line['does']])>{{ $line['words'] }}</td>
                 </tr>
             @endforeach
         </tbody>
     </table>
-    <form method="post" action="{{ route('joining.act') }}" class="mt-3">@csrf<input type="hidden" name="sure" value="1"><input
-            type="hidden" name="act" value="{{ $given['act'] }}"><input type="hidden" name="preset"
-            value="{{ $given['preset'] ?? '' }}"><input type="hidden" name="account" value="{{ $given['account'] ?? '' }}">
-        @foreach ($given['series'] as $id)
+    <form method="post" action="{{ route('joining.act') }}" class="mt-3">@csrf
+        <input type="hidden" name="sure" value="1">
+        <input type="hidden" name="act" value="{{ $page->act }}">
+        <input type="hidden" name="preset" value="{{ $page->preset }}">
+        <input type="hidden" name="account" value="{{ $page->account }}">
+        @foreach ($page->series as $id)
             <input type="hidden" name="series[]" value="{{ $id }}">
         @endforeach
-        @if ($n > 0)
-            <button class="btn btn-main">Do it for {{ $n }}</button>
-        @endif <a class="btn btn-side" href="{{ route('joining') }}">Leave them</a>
+        @if ($page->does > 0)
+            <button class="btn btn-main">{{ __('joining.act.do', ['n' => $page->does]) }}</button>
+        @endif
+        <a class="btn btn-side" href="{{ route('joining') }}">{{ __('joining.act.leave') }}</a>
     </form>
 </x-app>

@@ -1,45 +1,42 @@
-<x-app title="Presets">
-    <div class="bar">
-        <h1>Presets</h1>
-        <div class="sum">a named door and floor for each usual kind of session</div>
-        <div class="end"><a class="pill" href="{{ route('joining') }}">Joining</a></div>
-    </div>
+@props(['presets', 'changed', 'form'])
+<x-app :title="__('joining.presets.title')">
+    <x-page-head :title="__('joining.presets.title')" :sum="__('joining.presets.sum')">
+        <x-pill :to="route('joining')">{{ __('joining.title') }}</x-pill>
+    </x-page-head>
     <div class="columns mt-2">
         <div>
-            @foreach ($presets as $p)
+            @foreach ($presets as $preset)
                 <section class="card-s">
                     <div class="d-flex gap-3 align-items-baseline">
-                        <h2>{{ $p->name }}</h2>
-                        @if (!isset(\Nomada\Core\Joining\Preset::usual()[$p->key]))
-                            <a href="{{ route('presets', ['change' => $p->key]) }}">Change<span class="visually-hidden">
-                                    {{ $p->name }}</span></a>
-                            <form method="post" action="{{ route('presets.destroy', $p->key) }}">@csrf @method('delete')<button
-                                    class="btn btn-plain py-0">Take it out<span class="visually-hidden">:
-                                        {{ $p->name }}</span></button></form>
+                        <h2>{{ $preset->name }}</h2>
+                        @if (!$preset->isUsual())
+                            <a href="{{ route('presets', ['change' => $preset->key]) }}">{{ __('joining.presets.change') }}<span
+                                    class="visually-hidden"> {{ $preset->name }}</span></a>
+                            <x-act :to="route('presets.destroy', $preset->key)" method="delete" class="btn-plain py-0"
+                                :do="__('joining.presets.take_out')" :about="$preset->name" />
                         @endif
                     </div>
-                    <p class="mb-0">{{ $p->sentence() }}</p>
+                    <p class="mb-0">{{ $preset->sentence() }}</p>
                 </section>
             @endforeach
         </div>
         <div>
-            <section class="card-s">
-                <h2>{{ $changed ? "Change $changed->name" : 'One of your own' }}</h2>
+            <x-card :title="$changed === null ? __('joining.presets.own') : __('joining.presets.changed', ['name' => $changed->name])">
                 <form id="preset" method="post" action="{{ route('presets.store') }}">@csrf
-                    @if ($changed)
-                        <x-drawn :of="'preset:' . $changed->key" /><input type="hidden" name="changes" value="{{ $changed->key }}">
+                    @if ($changed !== null)
+                        <x-drawn :of="'preset:' . $changed->key" />
+                        <input type="hidden" name="changes" value="{{ $changed->key }}">
                     @endif
-                    <label class="form-label" for="preset_name">Name</label><input class="form-control mb-2" id="preset_name"
-                        name="preset_name" maxlength="60" value="{{ old('preset_name', $changed?->name) }}">
-                    @include('joining.door-form', [
-                        'door' => $changed->door ?? new \Nomada\Core\Joining\DoorRules(),
-                        'floor' => $changed->floor ?? new \Nomada\Core\Joining\Floor(),
-                    ])<button class="btn btn-main mt-2">Keep it</button>
-                    @if ($changed)
-                        <a class="btn btn-side mt-2" href="{{ route('presets') }}">Leave it</a>
+                    <label class="form-label" for="preset_name">{{ __('joining.presets.name') }}</label>
+                    <input class="form-control mb-2" id="preset_name" name="preset_name" maxlength="60"
+                        value="{{ old('preset_name', $changed?->name) }}">
+                    @include('joining.door-form', ['form' => $form])
+                    <button class="btn btn-main mt-2">{{ __('joining.presets.keep') }}</button>
+                    @if ($changed !== null)
+                        <a class="btn btn-side mt-2" href="{{ route('presets') }}">{{ __('joining.presets.leave') }}</a>
                     @endif
                 </form>
-            </section>
+            </x-card>
         </div>
     </div>
 </x-app>

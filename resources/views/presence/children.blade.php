@@ -1,4 +1,3 @@
-@use(Nomada\App\Support\Say)
 @props(['page'])
 <x-outside :title="__('attendance.children.title')">
     <h1>{{ __('attendance.children.title') }}</h1>
@@ -13,10 +12,10 @@
             @if (!$one->isOver)
                 <p class="mb-1">
                     {{ $one->from->day === $one->to->day
-                        ? Say::day($one->from)
+                        ? \Nomada\App\Support\Say::day($one->from)
                         : __('attendance.absence.until', [
-                            'from' => Say::day($one->from),
-                            'to' => Say::day($one->to),
+                            'from' => \Nomada\App\Support\Say::day($one->from),
+                            'to' => \Nomada\App\Support\Say::day($one->to),
                         ]) }}
                     <span class="quiet">{{ $one->why }}</span>
                 </p>

@@ -1,58 +1,36 @@
-@php use Nomada\App\Support\Words; @endphp
-<x-app title="Today">
+@props(['page'])
+<x-app :title="__('presence.today.title')">
     <div class="bar">
-        <h1>{{ $isToday ? 'Today' : '' }} {{ $date->short() }}</h1>
-        <div class="sum">{{ $closed ?? Words::count(count($rows), 'session') }} · {{ $zone->place() }} time</div>
-        <nav class="end" aria-label="Day"><a class="pill" href="{{ route('today', ['date' => $date->plus(-1)->iso()]) }}">‹
-                {{ $date->plus(-1)->short() }}</a>
-            @unless ($isToday)
-                <a class="pill" href="{{ route('today') }}">Today</a>
-            @endunless
-            <a class="pill" href="{{ route('today', ['date' => $date->plus(1)->iso()]) }}">
-                {{ $date->plus(1)->short() }} ›</a>
-            @if ($mine->isNotEmpty())
-                @include('presence.start', ['sections' => $mine])
+        <h1>{{ $page->isToday ? __('presence.today.title') : '' }} {{ $page->date->short() }}</h1>
+        <div class="sum">{{ $page->closed ?? trans_choice('count.sessions', count($page->rows)) }} ·
+            {{ __('week.zone', ['place' => $page->place]) }}</div>
+        <nav class="end" aria-label="{{ __('presence.today.day') }}">
+            <x-pill :to="route('today', ['date' => $page->date->plus(-1)->iso()])">‹ {{ $page->date->plus(-1)->short() }}</x-pill>
+            @if (!$page->isToday)
+                <x-pill :to="route('today')">{{ __('presence.today.title') }}</x-pill>
+            @endif
+            <x-pill :to="route('today', ['date' => $page->date->plus(1)->iso()])">{{ $page->date->plus(1)->short() }} ›</x-pill>
+            @if ($page->mine->isNotEmpty())
+                @include('presence.start', ['sections' => $page->mine])
             @endif
         </nav>
     </div>
-    @if ($rows === [])
-        <div class="empty">
-            <h2>{{ $closed ?? 'No session' }}</h2>{{ $closed ? 'School is closed on this day.' : 'Nothing is planned for this day.' }}
-        </div>
+    @if ($page->rows === [])
+        <x-empty :title="$page->closed ?? __('presence.today.none')">
+            {{ __($page->closed === null ? 'presence.today.none_hint' : 'presence.today.closed') }}</x-empty>
     @else
         <table class="departures">
             <thead>
                 <tr>
-                    <th scope="col">Time</th>
-                    <th scope="col">Section</th>
-                    <th scope="col">Teacher</th>
-                    <th scope="col">Doors</th>
-                    <th scope="col">Registered</th>
-                    <th scope="col">{{ __('presence.today.inside') }}</th>
-                    <th scope="col"><span class="visually-hidden">Live</span></th>
+                    @foreach (['time', 'section', 'teacher', 'doors', 'registered', 'inside'] as $column)
+                        <th scope="col">{{ __("presence.today.$column") }}</th>
+                    @endforeach
+                    <th scope="col"><span class="visually-hidden">{{ __('presence.today.live') }}</span></th>
                 </tr>
             </thead>
             <tbody>
-                @foreach ($rows as $row)
-                    <tr @class(['is-over' => $row['isOver']])>
-                        <td class="time">{{ $row['time'] }} <small class="quiet">–{{ $row['end'] }}</small></td>
-                        <td><a href="{{ route('section', [$row['id'], 'day' => $date->iso()]) }}">{{ $row['name'] }}</a></td>
-                        <td>{{ $row['teacher'] }}</td>
-                        <td class="{{ ['open' => 'good', 'wrong' => 'bad', 'shut' => '', 'over' => ''][$row['doors'][1]] }}">
-                            {{ $row['doors'][0] }}</td>
-                        <td>{{ $row['registered'] }}</td>
-                        <td>{{ $row['inside'] }}</td>
-                        <td>
-                            @if ($row['isOver'])
-                                <a href="{{ route('attendance.session', [$row['id'], $row['session']]) }}"
-                                    aria-label="{{ __('attendance.student.page') }}: {{ $row['name'] }}, {{ $row['time'] }}">{{ __(
-                                        'attendance.student.page') }}</a>
-                            @elseif ($row['live'])
-                                <a href="{{ route('live', $row['live']) }}"
-                                    aria-label="Live desk of {{ $row['name'] }}, {{ $row['time'] }}">Live desk</a>
-                            @endif
-                        </td>
-                    </tr>
+                @foreach ($page->rows as $row)
+                    @include('presence.today.row')
                 @endforeach
             </tbody>
         </table>

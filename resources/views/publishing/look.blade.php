@@ -16,7 +16,9 @@
     @if ($fault !== null)
         <p class="fault" role="alert">{{ $fault }}</p>
     @endif
-    @if ($page->rows === [])
+    @if ($page->children !== [])
+        @include('publishing.look.children')
+    @elseif ($page->rows === [])
         <x-empty :title="__('publishing.look.none')">{{ __('publishing.look.none_hint') }}</x-empty>
     @else
         @include('publishing.look.rows')

@@ -1,116 +1,42 @@
-@php
-    use Nomada\App\Support\Words;
-    use Nomada\App\View\Shape;
-    use Nomada\Core\Publishing\Place;
-@endphp
-<x-app title="Publish">
+@props(['page'])
+<x-app :title="__('plan.title')">
     <div class="bar">
-        <h1>Publish</h1>
-        <div class="sum">{{ Words::count($differs, 'section') }} {{ $differs === 1 ? 'differs' : 'differ' }} from what students see ·
-            {{ $all - $differs }} {{ $all - $differs === 1 ? 'is' : 'are' }} as they should be</div>
-        <nav class="end" aria-label="Show">
-            @if ($show === 'chosen')
-                <a class="pill on" href="{{ route('publishing', ['show' => 'chosen']) }}">Chosen {{ count($rows) }}</a>
-            @endif
-            <a @class(['pill', 'on' => !in_array($show, ['chosen', 'all'], true)]) href="{{ route(
-                'publishing') }}">What differs {{ $differs }}</a>
-            <a @class(['pill', 'on' => $show === 'all']) href="{{ route('publishing', ['show' => 'all']) }}">All {{ $all }}</a>
-            <a class="pill" href="{{ route('runs') }}">Past runs</a>
-            @if ($drifts > 0)
-                <a class="pill" href="{{ route('drift') }}"><b
-                        class="todo">{{ trans_choice('publishing.drift.link', $drifts) }}</b></a>
-            @else
-                <a class="pill" href="{{ route('drift') }}">{{ __('publishing.drift.title') }}</a>
-            @endif
-            @can('coordinate')
-                <a class="pill" href="{{ route('showing') }}">{{ __('showing.title') }}</a>
-                <a class="pill" href="{{ route('places') }}">{{ __('publishing.places.title') }}</a>
-            @endcan
-        </nav>
+        <h1>{{ __('plan.title') }}</h1>
+        <div class="sum">{{ trans_choice('plan.differ', $page->differs) }} ·
+            {{ trans_choice('plan.right', $page->all - $page->differs) }}</div>
+        @include('publishing.plan.tabs')
     </div>
-    @if ($rows === [])
-        <div class="empty">
-            <h2>Everything stands as it should</h2>Nothing differs from what students see. <a
-                href="{{ route('publishing', ['show' => 'all']) }}">Show all sections</a>
-        </div>
+    @if ($page->rows === [])
+        <x-empty :title="__('plan.none')">{{ __('plan.none_hint') }}
+            <a href="{{ route('publishing', ['show' => 'all']) }}">{{ __('plan.show_all') }}</a></x-empty>
     @else
-        <form method="post" action="{{ route('publishing.store') }}" x-data="plan" data-open="{{ $open }}">
-            @csrf
+        <form method="post" action="{{ route('publishing.store') }}" x-data="plan" data-open="{{ $page->open }}">@csrf
             <table class="plan">
                 <thead>
                     <tr>
                         <th class="c-pick" scope="col"><input class="form-check-input" type="checkbox" checked x-on:change="chooseAll"
-                                aria-label="Choose all sections"></th>
-                        <th class="c-section" scope="col"><small>Section</small></th>
-                        @foreach (Place::cases() as $place)
-                            @php
-                                $t = $total[$place->value];
-                                $parts = array_filter(['add' => $t['add'], 'change' => $t['change'], 'remove' => $t['remove']]);
-                            @endphp
-                            <th scope="col">
-                                {{ $place->title() }}<small>{{ $parts === [] ? 'nothing to do' : implode(' · ', array_map(fn($v, $n) =>
-                                    "$n $v", array_keys($parts), $parts)) }}</small>
-                            </th>
+                                aria-label="{{ __('board.choose_all') }}"></th>
+                        <th class="c-section" scope="col"><small>{{ __('plan.section') }}</small></th>
+                        @foreach (\Nomada\Core\Publishing\Place::cases() as $place)
+                            <th scope="col">{{ $place->title() }}<small>
+                                    @forelse ($page->total($place) as $verb => $n)
+                                        {{ __("plan.totals.$verb", ['n' => $n]) }}{{ $loop->last ? '' : ' · ' }}
+                                    @empty
+                                        {{ __('plan.nothing') }}
+                                    @endforelse
+                                </small></th>
                         @endforeach
                     </tr>
                 </thead>
                 <tbody>
-                    @foreach ($rows as $row)
-                        @php $s = $row['section']; @endphp
-                        <tr>
-                            <td>
-                                @if ($mayAll || Gate::check('serve', $s))
-                                    <input class="form-check-input" type="checkbox" name="sections[]" value="{{ $s->sourced_id }}"
-                                        data-steps="{{ implode(' ', $row['steps']) }}" @checked($row['differs'] > 0)
-                                        aria-label="Choose {{ $s->name() }}">
-                                @endif
-                            </td>
-                            <td><button class="toggle" type="button" aria-expanded="false" data-section="{{ $s->sourced_id }}"
-                                    data-url="{{ route('publishing.section', $s) }}">{{ $s->name() }}</button><small
-                                    class="note">{{ $row['note'] }}</small></td>
-                            @foreach ($row['places'] as $n)
-                                <td>
-                                    <div class="five">
-                                        @foreach (['add', 'change', 'remove', 'trouble', 'leave'] as $verb)
-                                            <span>
-                                                @if ($n[$verb] > 0)
-                                                    {{ Shape::svg(
-                                                        $verb === 'trouble' ? 'wrong' : $verb,
-                                                        [
-                                                            'trouble' => 'refused',
-                                                            'leave' => 'as it should be',
-                                                        ][$verb] ?? $verb,
-                                                    ) }}{{ $n[$verb] }}
-                                                @endif
-                                            </span>
-                                        @endforeach
-                                    </div>
-                                </td>
-                            @endforeach
-                        </tr>
+                    @foreach ($page->rows as $row)
+                        @include('publishing.plan.row')
                     @endforeach
                 </tbody>
             </table>
-            <div class="legend"><span><x-shape is="add" />add</span><span><x-shape is="change" />change</span><span><x-shape
-                        is="remove" />remove</span><span><x-shape is="wrong" />refused last time</span><span><x-shape
-                        is="past" />as it should be</span>
-                @can('coordinate')
-                    <a class="ms-auto" href="{{ $controls }}">How the stand-ins behave</a>
-                @endcan
-            </div>
-            @if ($steps > 0)
-                <div class="tray shown" role="region" aria-label="Carry out the plan"><b
-                        x-text="words()">{{ Words::count($steps, 'placement') }}</b><span class="names" x-text="of()"></span>
-                    <span class="only">{{ __('publishing.runs.where') }}
-                        @foreach (Place::cases() as $place)
-                            <label><input class="form-check-input" type="checkbox" name="places[]" value="{{ $place->value }}" checked>
-                                {{ $place->title() }}</label>
-                        @endforeach
-                    </span>
-                    @include('publishing.later')
-                    <a class="btn btn-side" href="{{ route('board') }}">Back</a><button class="btn btn-main" x-text="label()"
-                        x-bind:disabled="none()">Publish</button>
-                </div>
+            @include('publishing.plan.legend')
+            @if ($page->steps() > 0)
+                @include('publishing.plan.tray')
             @endif
         </form>
     @endif

@@ -1,38 +1,16 @@
-@php use Nomada\App\Support\Words; @endphp
-<x-app title="Closed days from a calendar">
-    <div class="bar">
-        <h1>Closed days in {{ $name }}</h1>
-        <div class="sum">{{ Words::count($new, 'new closure') }} · <span
-                @class(['bad' => $faults !== []])>{{ $faults === [] ? 'no faults' : Words::count(count($faults), 'fault') }}</span></div>
-    </div>
-    @if ($faults !== [])
-        <table class="table-plain">
-            <thead>
-                <tr>
-                    <th scope="col">Line</th>
-                    <th scope="col">Property</th>
-                    <th scope="col">Expected</th>
-                    <th scope="col">Found</th>
-                </tr>
-            </thead>
-            <tbody>
-                @foreach (array_slice($faults, 0, 100) as $f)
-                    <tr>
-                        <td class="num">{{ $f->line ?: '' }}</td>
-                        <td>{{ $f->column }}</td>
-                        <td>{{ $f->expected }}</td>
-                        <td class="mono">{{ Str::limit($f->found, 80) }}</td>
-                    </tr>
-                @endforeach
-            </tbody>
-        </table>
+@props(['page'])
+<x-app :title="__('term.read.title')">
+    <x-page-head :title="__('term.read.in', ['file' => $page->name])">
+        <x-slot:sum>{{ trans_choice('term.read.new', $page->new()) }} ·
+            <span @class(['bad' => $page->faults !== []])>{{ trans_choice('import.faults', count($page->faults)) }}</span></x-slot:sum>
+    </x-page-head>
+    @if ($page->faults !== [])
+        <x-read-faults :of="$page->faults" />
     @endif
-    @if ($rows === [])
-        <div class="empty">
-            <h2>No closed day in it</h2><a href="{{ route('term') }}">Choose another file</a>
-        </div>
+    @if ($page->rows === [])
+        <x-empty :title="__('term.read.none')"><a href="{{ route('term') }}">{{ __('term.read.other') }}</a></x-empty>
     @else
-        <form method="post" action="{{ route('closures.take', $key) }}">@csrf
+        <form method="post" action="{{ route('closures.take', $page->key) }}">@csrf
             <table class="table-plain">
                 <thead>
                     <tr>
@@ -43,13 +21,13 @@
                     </tr>
                 </thead>
                 <tbody>
-                    @foreach ($rows as $row)
+                    @foreach ($page->rows as $row)
                         <x-term.closure-row :row="$row" />
                     @endforeach
                 </tbody>
             </table>
             <div class="mt-3">
-                @if ($new > 0)
+                @if ($page->new() > 0)
                     <button class="btn btn-main">{{ __('term.read.take') }}</button>
                 @endif
                 <a class="btn btn-side" href="{{ route('term') }}">{{ __('term.read.back') }}</a>

@@ -4,7 +4,7 @@
     @if ($history->rows === [])
         <p class="quiet">{{ __('term.history.none') }}</p>
     @else
-        <ul class="history">
+        <ul class="history is-narrow">
             @foreach ($history->rows as $row)
                 <li @class(['is-undone' => $row->isUndone])>
                     <span class="nowrap">{{ $row->date }} {{ $row->time }}</span>

@@ -1,81 +1,42 @@
-@php
-    use Nomada\App\Support\Words;
-    $scale = $line->scale();
-@endphp
-<x-app title="Every section">
+@props(['page'])
+<x-app :title="__('board.title')">
     <div class="bar">
-        <h1>Every section</h1>
-        <div class="sum">{{ Words::count($totals['sections'], 'section') }} · {{ Words::count($totals['sessions'], 'session') }} ·
-            {{ Words::count($totals['closures'], 'closure') }} · <span
-                @class(['bad' => $totals['snags'] > 0])>{{ Words::count($totals['snags'], 'snag') }}</span></div>
-        <nav class="end" aria-label="Show">
-            <a @class(['pill', 'on' => $show === '' && $year === '']) href="{{ route('board') }}">All years</a>
-            @foreach ($years as $y)
-                <a @class(['pill', 'on' => $year === $y])
-                    href="{{ route('board', array_filter(['year' => $y, 'show' => $show])) }}">Y{{ $y }}</a>
-            @endforeach
-            <a @class(['pill', 'on' => $show === 'snags']) href="{{ route('board', array_filter(['show' => 'snags', 'year' =>
-                $year])) }}">Has snags
-                {{ $totals['snags'] }}</a>
-            <a @class(['pill', 'on' => $show === 'unpublished']) href="{{ route('board', array_filter(['show' => 'unpublished', 'year' =>
-                $year])) }}">Not
-                published {{ $totals['unpublished'] }}</a>
-        </nav>
+        <h1>{{ __('board.title') }}</h1>
+        <div class="sum">{{ trans_choice('count.sections', $page->totals->sections) }} ·
+            {{ trans_choice('board.sessions', $page->totals->sessions, ['n' => number_format($page->totals->sessions)]) }} ·
+            {{ trans_choice('board.closures', $page->totals->closures) }} ·
+            <span @class(['bad' => $page->totals->snags > 0])>{{ trans_choice('board.snags', $page->totals->snags) }}</span>
+        </div>
+        @include('timetable.board.filters')
     </div>
-    <form method="post" action="{{ route('publishing.choose') }}" x-data="board" data-left="{{ $scale['left'] }}"
-        data-week="{{ $scale['week'] }}" data-monday="{{ $scale['monday'] }}" data-rows="{{ route('board.rows') }}">
+    <form method="post" action="{{ route('publishing.choose') }}" x-data="board" data-left="{{ $page->line->scale()['left'] }}"
+        data-week="{{ $page->line->scale()['week'] }}" data-monday="{{ $page->line->scale()['monday'] }}"
+        data-rows="{{ route('board.rows') }}">
         @csrf
         <table class="board">
-            <colgroup>
-                <col class="c-pick">
-                <col class="c-section">
-                <col class="c-line">
-                <col class="c-link">
-                <col class="c-reg">
-                <col class="c-place">
-                <col class="c-place">
-                <col class="c-place">
-                <col>
-            </colgroup>
-            <thead>
-                <tr>
-                    <th scope="col"><input class="form-check-input" type="checkbox" x-ref="all" x-on:change="chooseAll"
-                            aria-label="Choose all sections"></th>
-                    <th scope="col">Section</th>
-                    <th scope="col"><svg class="line" width="{{ $line->width }}" height="20" role="img"
-                            aria-label="Weeks of the term">
-                            @foreach ($line->labels() as $label)
-                                <text x="{{ $label['x'] }}" y="16">{{ $label['text'] }}</text>
-                            @endforeach
-                        </svg>
-                    </th>
-                    <th scope="col">Link</th>
-                    <th scope="col">Registered</th>
-                    <th scope="col">Page</th>
-                    <th scope="col">Calendar</th>
-                    <th scope="col">Stream</th>
-                    <th scope="col">Snags</th>
-                </tr>
-            </thead>
+            @include('timetable.board.head')
             <tbody>
-                @forelse ($groups as $of => $rows)
+                @forelse ($page->groups as $year => $rows)
                     <tr>
-                        <th class="group" colspan="9" scope="rowgroup">{{ $of === '' ? 'Without a year' : "Year $of" }} ·
-                            {{ Words::count(count($rows), 'section') }}</th>
+                        <th class="group" colspan="9" scope="rowgroup">
+                            {{ $year === ''
+                                ? __('board.no_year')
+                                : __('section.people.year', [
+                                    'year' => $year,
+                                ]) }}
+                            · {{ trans_choice('count.sections', count($rows)) }}</th>
                     </tr>
                     @foreach ($rows as $row)
-                        @include($whole[$row->id] ?? false ? 'timetable.board.row' : 'timetable.board.stub', [
+                        @include($page->whole[$row->id] ?? false ? 'timetable.board.row' : 'timetable.board.stub', [
                             'first' => $loop->first && $loop->parent->first,
                         ])
                     @endforeach
                 @empty
                     <tr>
                         <td colspan="9">
-                            <div class="empty">
-                                <h2>No section here</h2>
-                                {{ $totals['sections'] === 0 ? 'You have no section in this term yet.'
-                                    : 'No section matches this filter.' }}
-                            </div>
+                            <x-empty
+                                :title="__('board.none')">{{ __($page->totals->sections === 0 ? 'board.none_yet'
+                                    : 'board.none_here') }}</x-empty>
                         </td>
                     </tr>
                 @endforelse
@@ -83,22 +44,20 @@
         </table>
         <div class="visually-hidden" aria-live="polite" x-ref="told"></div>
         <x-legend />
-        <div class="tray" role="region" aria-label="What to do with the chosen sections">
-            <b x-text="words()">Chosen sections</b><span class="names" x-text="names"></span>
-            <button class="btn btn-side" type="button" x-on:click="clear">None</button>
-            <button class="btn btn-side" formaction="{{ route('links.store') }}">Make links</button>
-            <button class="btn btn-side" formaction="{{ route('rosters.store') }}">Register roster</button>
-            <button class="btn btn-main">Preview publishing…</button>
-        </div>
+        <x-tray :label="__('board.tray')">
+            <button class="btn btn-side" formaction="{{ route('links.store') }}">{{ __('board.links') }}</button>
+            <button class="btn btn-side" formaction="{{ route('rosters.store') }}">{{ __('section.registration.do') }}</button>
+            <button class="btn btn-main">{{ __('section.publishing.preview') }}</button>
+        </x-tray>
     </form>
     <x-slot:keys>
         <dt><kbd>↑</kbd> <kbd>↓</kbd></dt>
-        <dd>from section to section</dd>
+        <dd>{{ __('board.keys.rows') }}</dd>
         <dt><kbd>←</kbd> <kbd>→</kbd></dt>
-        <dd>from session to session on its line</dd>
-        <dt><kbd>Space</kbd></dt>
-        <dd>choose the section; with <kbd>Shift</kbd> and arrows, several</dd>
-        <dt><kbd>Enter</kbd></dt>
-        <dd>open the section, or the session</dd>
+        <dd>{{ __('board.keys.stops') }}</dd>
+        <dt><kbd>{{ __('frame.keys.space') }}</kbd></dt>
+        <dd>{{ __('board.keys.choose') }}</dd>
+        <dt><kbd>{{ __('frame.keys.enter') }}</kbd></dt>
+        <dd>{{ __('board.keys.open') }}</dd>
     </x-slot:keys>
 </x-app>

@@ -1,80 +1,57 @@
-@php
-    use Nomada\App\Support\Words;
-    $may = Gate::check('coordinate');
-    $base = url('/sections');
-@endphp
-<x-app title="Contact time">
+@props(['page'])
+<x-app :title="__('contact.title')">
     <div class="bar">
-        <h1>Contact time</h1>
-        <div class="sum">{{ Words::count(count($rows), 'section') }} · {!! $short > 0 ? '<span class="todo">' . $short
-            . ' short of the target</span>' : 'none short of a target' !!}</div>
-        <nav class="end" aria-label="Show"><a @class(['pill', 'on' => $year === '']) href="{{ route('contact-time') }}">All years</a>
-            @foreach ($years as $y)
-                <a @class(['pill', 'on' => $year === $y]) href="{{ route('contact-time', ['year' => $y]) }}">Y{{ $y }}</a>
+        <h1>{{ __('contact.title') }}</h1>
+        <div class="sum">{{ trans_choice('count.sections', count($page->rows)) }} ·
+            <span @class(['todo' => $page->short > 0])>{{ trans_choice('contact.short_of', $page->short) }}</span>
+        </div>
+        <nav class="end" aria-label="{{ __('contact.show') }}">
+            <x-pill :to="route('contact-time')" :on="$page->year === ''">{{ __('contact.all_years') }}</x-pill>
+            @foreach ($page->years as $year)
+                <x-pill :to="route('contact-time', ['year' => $year])" :on="$page->year === $year">{{ __('contact.year', ['year' =>
+                    $year]) }}</x-pill>
             @endforeach
-            <span class="mx-1"></span><a class="pill"
-                href="{{ route('contact-time.export', array_filter(['as' => 'csv', 'year' => $year])) }}">CSV</a><a class="pill"
-                href="{{ route('contact-time.export', array_filter(['as' => 'xlsx', 'year' => $year])) }}">XLSX</a><a class="pill"
-                href="{{ route('timetable') }}">Week</a>
+            <span class="mx-1"></span>
+            @foreach (['csv', 'xlsx'] as $as)
+                <x-pill :to="route('contact-time.export', array_filter(['as' => $as, 'year' => $page->year]))">{{ strtoupper(
+                    $as) }}</x-pill>
+            @endforeach
+            <x-pill :to="route('timetable')">{{ __('licences.week') }}</x-pill>
         </nav>
     </div>
-    @error('target')
-        <p class="fault" role="alert">{{ $message }}</p>
-    @enderror
-    @if ($rows === [])
-        <div class="empty">
-            <h2>No section</h2>No section is here yet.
-        </div>
+    <x-faults class="fault" :of="['target']" />
+    @if ($page->rows === [])
+        <x-empty :title="__('contact.none')">{{ __('contact.none_hint') }}</x-empty>
     @else
-        <form method="post" action="{{ route('contact-time.target') }}">@csrf @method('put')
+        <form method="post" action="{{ route('contact-time.target') }}">@csrf
+            @method('put')
             <table class="table-plain figures">
                 <thead>
                     <tr>
-                        @if ($may)
-                            <th scope="col"><span class="visually-hidden">Choose</span></th>
+                        @if ($page->mayChange)
+                            <th scope="col"><span class="visually-hidden">{{ __('contact.choose') }}</span></th>
                         @endif
-                        <th scope="col">
-                            Section</th>
-                        <th scope="col">Held, to come, lost against the target</th>
-                        <th scope="col" class="num">Planned</th>
-                        <th scope="col" class="num">Held</th>
-                        <th scope="col" class="num">To come</th>
-                        <th scope="col" class="num">Lost</th>
-                        <th scope="col" class="num">Made up</th>
-                        <th scope="col" class="num">Target</th>
-                        <th scope="col" class="num">Short</th>
+                        <th scope="col">{{ __('contact.section') }}</th>
+                        <th scope="col">{{ __('contact.against') }}</th>
+                        @foreach (__('contact.columns') as $words)
+                            <th scope="col" class="num">{{ $words }}</th>
+                        @endforeach
                     </tr>
                 </thead>
                 <tbody>
-                    @foreach ($rows as $r)
-                        @php
-                            $t = $r['time'];
-                            $s = $t->short();
-                        @endphp<tr class="row-c">
-                            @if ($may)
-                                <td><input class="form-check-input" type="checkbox" name="sections[]" value="{{ $r['id'] }}"
-                                        aria-label="Choose {{ $r['name'] }}"></td>
-                            @endif
-                            <td>
-                                <a href="{{ $base . '/' . rawurlencode($r['id']) }}"><b>{{ $r['name'] }}</b></a>
-                                <small>{{ $r['teacher'] }}</small>
-                            </td>
-                            <td><x-contact-bar :time="$t" :width="300" bare /></td>
-                            @foreach ([$t->planned, $t->held, $t->coming, $t->lost, $t->madeUp] as $m)
-                                <td class="num">{{ $m === 0 ? '–' : Words::minutes($m) }}</td>
-                            @endforeach
-                            <td class="num">
-                                {{ $t->target === null ? '–' : Words::minutes($t->target) }}</td>
-                            <td class="num {{ $s > 0 ? 'todo' : 'good' }}">{{ $s === null ? '' : ($s > 0 ? Words::minutes($s) : 'none') }}
-                            </td>
-                        </tr>
+                    @foreach ($page->rows as $row)
+                        @include('timetable.contact-time.row')
                     @endforeach
                 </tbody>
             </table>
-            @if ($may)
-                <div class="tray" role="region" aria-label="What to do with the chosen sections"><b>Target of the chosen
-                        sections</b><input class="form-control w-auto" name="target" aria-label="Target in hours"
-                        placeholder="36 or 36:30"><span>hours</span><button class="btn btn-main">Set it</button></div>
+            @if ($page->mayChange)
+                <div class="tray" role="region" aria-label="{{ __('contact.tray') }}">
+                    <b>{{ __('contact.target_of') }}</b>
+                    <input class="form-control w-auto" name="target" aria-label="{{ __('section.contact.label') }}"
+                        placeholder="{{ __('contact.target_like') }}">
+                    <span>{{ __('section.contact.hours') }}</span>
+                    <button class="btn btn-main">{{ __('contact.set') }}</button>
+                </div>
             @endif
         </form>
     @endif

@@ -1,29 +1,33 @@
-@php use Nomada\App\Support\Words; @endphp
-<p class="big mb-1">
-    {{ Words::count($held, 'session') }} <span class="quiet">· {{ Words::minutes($minutes) }}</span></p>
-<p class="mb-1">{{ $sentence }}.</p>
-<p>
-    @if ($first)
-        From {{ $first->short() }} to {{ $last->short() }},
-    @endif{{ $plan->times() }} {{ $plan->zone->place() }}
-    time{{ $past > 0 ? " · $past of them " . ($past === 1 ? 'is' : 'are') . ' past' : '' }}
+{{-- What a plan makes. page: PreviewPage --}}
+@props(['page'])
+<p class="big mb-1">{{ trans_choice('count.sessions', $page->held) }}
+    <span class="quiet">· {{ \Nomada\App\Support\Words::minutes($page->minutes) }}</span>
 </p>
-<x-term-line :line="$line" :days="$days" :today="$today" :minute="$minute" name="What this makes" />
-@foreach ($warnings as $warning)
+<p class="mb-1">{{ $page->sentence }}.</p>
+<p>
+    @if ($page->first !== null)
+        {{ __('series.made.from_to', ['first' => $page->first->short(), 'last' => $page->last->short()]) }}
+    @endif
+    {{ $page->plan->times() }} {{ __('series.times.of', ['place' => $page->plan->zone->place()]) }}
+    {{ trans_choice('series.made.past', $page->past) }}
+</p>
+<x-term-line :line="$page->line" :days="$page->days" :today="$page->today" :minute="$page->minute" :name="__('series.made.title')" />
+@foreach ($page->warnings as $warning)
     <p class="warn">{{ $warning }}</p>
 @endforeach
-@if ($cost !== null)
-    <p class="{{ $cost->clear < $cost->sessions ? 'fault' : ($cost->students > 0 ? 'warn' : 'said') }}">{{ $cost->cost() }}.</p>
+@if ($page->cost !== null)
+    <p class="{{ $page->tone() }}">{{ $page->cost->cost() }}.</p>
 @endif
-@if ($lost !== [])
+@if ($page->lost === [])
+    <p class="quiet">{{ __('series.made.nothing_lost') }}</p>
+@else
     <ul class="lost">
-        @foreach ($lost as $reason => $dates)
-            <li><b>{{ count($dates) }} lost, {{ $reason }}:</b>
-                {{ implode(', ', array_slice($dates, 0, 8)) }}{{ count($dates) > 8 ? ' and ' . (count($dates) - 8) . ' more' : '' }}</li>
+        @foreach ($page->lost as $reason => $dates)
+            <li><b>{{ __('series.made.lost', ['n' => count($dates), 'why' => $reason]) }}</b> <x-some :of="$dates" :most="8"
+                    by=", " /></li>
         @endforeach
     </ul>
-@else<p class="quiet">Nothing falls on a closed day.</p>
 @endif
-@if ($effect)
-    <x-effect :effect="$effect" :fallen="$fallen" />
+@if ($page->effect !== null)
+    <x-effect :effect="$page->effect" :fallen="$page->fallen" />
 @endif

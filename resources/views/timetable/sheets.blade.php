@@ -1,29 +1,26 @@
-{{-- A week as it is printed: as many sheets as it takes, each with its headings. page: WeekSheets; here: the week in an
-    address; the rest is the week's own --}}
+{{-- A week as it is printed: as many sheets as it takes, each with its headings. page: SheetsPage --}}
+@props(['page'])
 <x-app :title="__('week.sheets.title')">
     <x-page-head :title="__('week.sheets.title')" :sum="trans_choice('week.sheets.sum', count($page->sheets))">
         <button class="pill" type="button" x-data="printer" x-on:click="print">{{ __('week.sheets.print') }}</button>
-        <a class="pill" href="{{ route('timetable', $here) }}">{{ __('week.sheets.back') }}</a>
+        <x-pill :to="route('timetable', $page->week->address())">{{ __('week.sheets.back') }}</x-pill>
     </x-page-head>
-    @forelse ($page->sheets as $n => $rows)
+    @forelse ($page->sheets as $n => $drawing)
         <section class="sheet print-wide">
             <h2>{{ __('week.sheets.head', [
-                'week' => $week,
-                'days' => $monday->dayMonth() . ' – ' . collect($days)->last()['date']->dayMonth(),
-                'by' => __("week.sheets.by.$by"),
-                'zone' => $zone->place(),
+                'week' => $page->week->week,
+                'days' => $page->week->monday->dayMonth() . ' – ' . $page->week->last()->dayMonth(),
+                'by' => __("week.sheets.by.{$page->week->by}"),
+                'zone' => $page->week->term->zone->place(),
             ]) }}
                 <small class="quiet">
                     {{ count($page->sheets) > 1 ? __('week.sheets.of', ['n' => $n + 1, 'all' => count($page->sheets)]) : '' }}
                 </small>
             </h2>
-            <svg class="grid-week" width="{{ $left + $width }}" height="{{ $page->height($rows) }}"
-                viewBox="0 0 {{ $left + $width }} {{ $page->height($rows) }}" role="group"
+            <svg class="grid-week" width="{{ $drawing->width }}" height="{{ $drawing->height }}"
+                viewBox="0 0 {{ $drawing->width }} {{ $drawing->height }}" role="group"
                 aria-label="{{ __('week.sheets.of', ['n' => $n + 1, 'all' => count($page->sheets)]) }}">
-                @include('timetable.week.drawing', [
-                    'height' => $page->height($rows),
-                    'link' => route('timetable', $here) . '&session=',
-                ])
+                @include('timetable.week.drawing', ['link' => route('timetable', $page->week->address())])
             </svg>
         </section>
     @empty

@@ -5,6 +5,12 @@ use Nomada\Core\Joining\OpenHours;
 use Nomada\Core\Term\LocalDate;
 use Tests\Core\Scenario;
 
+test('open hours are said in the language of whoever reads them', function () {
+    $hours = OpenHours::read('Tue 15:00-16:00, Thu 9-10');
+    expect($hours->words(Scenario::phrases('es')))->toBe('mar 15:00–16:00, jue 09:00–10:00');
+    expect($hours->words(Scenario::phrases('en')))->toBe($hours->words());
+});
+
 test('open hours read as people type them', function (string $typed, string $words) {
     expect(OpenHours::read($typed)->words())->toBe($words);
 })->with([

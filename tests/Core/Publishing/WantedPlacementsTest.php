@@ -1,6 +1,7 @@
 <?php
 
 use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Joining\OpenHours;
 use Nomada\Core\Publishing\DropInFacts;
 use Nomada\Core\Publishing\FieldChange;
 use Nomada\Core\Publishing\Place;
@@ -97,7 +98,8 @@ function hiddenFacts(SeriesPlan $plan): SectionFacts
             new DropInFacts(
                 3,
                 'Office hours',
-                'Tue 15:00–16:00 Madrid',
+                OpenHours::read('Tue 15:00-16:00'),
+                'Madrid',
                 'https://x.example/join/room',
                 'BCDFHJKMNP',
                 '+34 556',

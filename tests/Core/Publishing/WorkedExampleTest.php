@@ -5,6 +5,7 @@ use Nomada\Core\Belonging\Part;
 use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Joining\OpenHours;
 use Nomada\Core\Publishing\DropInFacts;
 use Nomada\Core\Publishing\MaterialFacts;
 use Nomada\Core\Publishing\Placement;
@@ -125,7 +126,8 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
             new DropInFacts(
                 3,
                 'Office hours',
-                'Tue 15:00–16:00 Madrid',
+                OpenHours::read('Tue 15:00-16:00'),
+                'Madrid',
                 'https://x.example/join/room',
                 'BCDFHJKMNP',
                 '+34 557',

@@ -6,24 +6,54 @@ use Nomada\Core\Registration\Matching;
 use Nomada\Core\Registration\Registering;
 use Nomada\Core\Registration\Registrant;
 use Nomada\Core\Registration\RosterEntry;
+use Nomada\Core\Registration\Shut;
 use Nomada\Core\Registration\Verdict;
 use Nomada\Core\Term\LocalDate;
+use Tests\Core\Scenario;
 
 test('it opens on its first day, closes after its last, and says so', function () {
     $r = new Registering(opens: LocalDate::parse('2027-02-08'), closes: LocalDate::parse('2027-02-12'), seats: 24);
 
     expect($r->shut(LocalDate::parse('2027-02-07')))
-        ->toBe('Registration opens on Mon 8 Feb.')
+        ->toEqual(new Shut('opens', LocalDate::parse('2027-02-08')))
         ->and($r->shut(LocalDate::parse('2027-02-08')))
         ->toBeNull()
         ->and($r->shut(LocalDate::parse('2027-02-12')))
         ->toBeNull()
         ->and($r->shut(LocalDate::parse('2027-02-13')))
-        ->toBe('Registration closed on Fri 12 Feb.')
-        ->and($r->say())
+        ->toEqual(new Shut('closed', LocalDate::parse('2027-02-12')))
+        ->and($r->say(Scenario::phrases()))
         ->toBe('Students register once; somebody accepts each; from Mon 8 Feb until Fri 12 Feb; 24 seats')
         ->and((new Registering())->shut(LocalDate::parse('2027-02-13')))
         ->toBeNull();
+});
+
+test('it is said as it is, in the language of whoever reads it', function (
+    Registering $r,
+    string $english,
+    string $spanish,
+) {
+    expect([$r->say(Scenario::phrases()), $r->say(Scenario::phrases('es'))])->toBe([$english, $spanish]);
+})->with(function (): array {
+    $day = fn (int $n): LocalDate => LocalDate::parse("2027-02-0$n");
+
+    return [
+        'as it comes' => [
+            new Registering(),
+            'Students register once; somebody accepts each',
+            'Cada estudiante se inscribe una vez; alguien acepta cada inscripción',
+        ],
+        'for each session, till a day' => [
+            new Registering(each: true, acceptsCertain: true, closes: $day(8)),
+            'Students register for each session; certain ones are accepted by themselves; until Mon 8 Feb',
+            'Cada estudiante se inscribe en cada sesión; las seguras se aceptan solas; hasta el lun 8 feb',
+        ],
+        'from a day, one seat' => [
+            new Registering(opens: $day(9), seats: 1),
+            'Students register once; somebody accepts each; from Tue 9 Feb; 1 seat',
+            'Cada estudiante se inscribe una vez; alguien acepta cada inscripción; desde el mar 9 feb; 1 plaza',
+        ],
+    ];
 });
 
 test('it is kept and read back as it was', function (Registering $r) {

@@ -31,10 +31,7 @@ final class DoorController extends Controller
 
     public function find(Request $request, DoorPage $page, Audit $audit): RedirectResponse
     {
-        $request->validate(
-            ['code' => ['required', 'string', 'max:40']],
-            ['code.*' => 'Write the join code: ten letters and figures.'],
-        );
+        $request->validate(['code' => ['required', 'string', 'max:40']], ['code.*' => __('faults.code.write')]);
         try {
             return redirect()->route('door', $page->secretOf((string) $request->input('code')));
         } catch (Fault $e) {
@@ -57,10 +54,9 @@ final class DoorController extends Controller
         }
         $link = $page->find($secret);
 
-        return view(
-            'joining.door',
-            $page->data($link, $secret, $this->visitor($request), $hold->at($link, $request)),
-        );
+        return view('joining.door', [
+            'page' => $page->view($link, $secret, $this->visitor($request), $hold->at($link, $request)),
+        ]);
     }
 
     /** Another browser asks the teacher for a pass that is held. */
@@ -117,9 +113,7 @@ final class DoorController extends Controller
             return redirect()
                 ->route('door', $secret)
                 ->withErrors([
-                    'bridge' => 'The room did not open: '.
-                        $e->getMessage().
-                        ' Try again in a minute, or come in by phone.',
+                    'bridge' => __('faults.room', ['why' => $e->getMessage()]),
                 ]);
         }
     }

@@ -13,17 +13,14 @@ use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\DropInRequest;
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Term\Section;
-use Nomada\App\View\Joining\DropInPage;
+use Nomada\App\View\Joining\DropInQuery;
 
 /** Drop-in rooms: office hours without dated sessions. */
 final class DropInController extends Controller
 {
-    public function index(Request $request, DropInPage $page): View
+    public function index(Request $request, DropInQuery $page): View
     {
-        return view(
-            'joining.drop-in',
-            $page->data($this->term(), $this->person($request)) + ['uid' => KeepDropIn::uid()],
-        );
+        return view('joining.drop-in', ['page' => $page->page($this->term(), $this->person($request))]);
     }
 
     public function store(DropInRequest $request, KeepDropIn $keep): RedirectResponse
@@ -36,7 +33,7 @@ final class DropInController extends Controller
         if ($section === null) {
             return back()
                 ->withInput()
-                ->withErrors(['section' => 'Choose a section.']);
+                ->withErrors(['section' => (string) __('said.drop_in.choose_section')]);
         }
         $this->authorize('serve', $section);
         try {
@@ -54,7 +51,7 @@ final class DropInController extends Controller
                 ->withErrors(['form' => $e->getMessage()]);
         }
 
-        return $this->done("The room {$request->name()} is made. Publish to put it on the course page.");
+        return $this->done((string) __('said.drop_in.room_made_publish', ['name' => $request->name()]));
     }
 
     public function update(DropInRequest $request, int $room, KeepDropIn $keep): RedirectResponse
@@ -67,7 +64,7 @@ final class DropInController extends Controller
             $this->person($request),
         );
 
-        return $this->done("The room {$request->name()} is changed.");
+        return $this->done((string) __('said.drop_in.room_changed', ['name' => $request->name()]));
     }
 
     public function hide(Request $request, int $room, KeepDropIn $keep): RedirectResponse
@@ -76,8 +73,8 @@ final class DropInController extends Controller
 
         return $this->done(
             $request->boolean('hidden')
-                ? 'The room is hidden: its door is shut for students.'
-                : 'The room is shown again.',
+                ? (string) __('said.drop_in.room_hidden_door')
+                : (string) __('said.drop_in.room_shown_again'),
         );
     }
 
@@ -85,14 +82,14 @@ final class DropInController extends Controller
     {
         $keep->replace($this->room($room), $this->person($request));
 
-        return $this->done('The link and the code are replaced; the old ones open nothing any more.');
+        return $this->done((string) __('said.drop_in.link_code_replaced'));
     }
 
     public function destroy(Request $request, int $room, KeepDropIn $keep): RedirectResponse
     {
         $keep->drop($this->room($room), $this->person($request));
 
-        return $this->done('The room is taken out.');
+        return $this->done((string) __('said.drop_in.room_taken_out'));
     }
 
     private function room(int $id): DropInRoom

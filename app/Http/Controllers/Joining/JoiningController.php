@@ -16,11 +16,16 @@ use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\DoorRequest;
 use Nomada\App\Models\Joining\ActResult;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Queries\HostAccounts;
 use Nomada\App\Queries\Presets;
 use Nomada\App\Support\SheetFile;
-use Nomada\App\View\Joining\AuditPage;
+use Nomada\App\View\Joining\ActPage;
+use Nomada\App\View\Joining\AuditQuery;
+use Nomada\App\View\Joining\DoorForm;
+use Nomada\App\View\Joining\JoiningPage;
 use Nomada\App\View\Joining\SeriesList;
-use Nomada\App\View\Joining\SeriesRow;
+use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Joining\Floor;
 use Nomada\Core\Joining\Preset;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -28,21 +33,13 @@ final class JoiningController extends Controller
 {
     public function index(Request $request, SeriesList $list): View
     {
-        $rows = $list->rows($this->term(), $this->person($request));
-        $show = (string) $request->query('show', '');
-        $is = [
-            'missing' => fn (SeriesRow $r): bool => $r->link === null,
-            'open' => fn (SeriesRow $r): bool => $r->moreOpen !== [] && $r->acceptedBy === null,
-            'hidden' => fn (SeriesRow $r): bool => $r->isHidden,
-        ];
-
         return view('joining.joining', [
-            'rows' => isset($is[$show]) ? array_values(array_filter($rows, $is[$show])) : $rows,
-            'all' => count($rows),
-            'show' => $show,
-            'presets' => \Nomada\App\Queries\Presets::all(),
-            'accounts' => \Nomada\App\Queries\HostAccounts::all(),
-            'counts' => array_map(fn (callable $of): int => count(array_filter($rows, $of)), $is),
+            'page' => new JoiningPage(
+                $list->rows($this->term(), $this->person($request)),
+                (string) $request->query('show', ''),
+                Presets::all(),
+                HostAccounts::all(),
+            ),
         ]);
     }
 
@@ -59,9 +56,9 @@ final class JoiningController extends Controller
                 'sure' => ['nullable', 'boolean'],
             ],
             [
-                'series.*' => 'Choose at least one series.',
-                'act.*' => 'Choose what is to be done.',
-                'account.*' => 'Choose an account of the list.',
+                'series.*' => (string) __('said.joining.choose_at_least'),
+                'act.*' => (string) __('said.joining.choose_what_be'),
+                'account.*' => (string) __('said.joining.choose_account_list'),
             ],
         );
         $value = (string) ($given['act'] === 'preset' ? $given['preset'] ?? '' : $given['account'] ?? '');
@@ -76,7 +73,7 @@ final class JoiningController extends Controller
             );
 
             return $run === null
-                ? redirect()->route('joining')->with('said', 'Every chosen series has its join link already.')
+                ? redirect()->route('joining')->with('said', (string) __('said.joining.every_chosen_series'))
                 : redirect()->route('run', $run);
         }
 
@@ -88,9 +85,14 @@ final class JoiningController extends Controller
         }
 
         return view('joining.act', [
-            'lines' => $bulk->plan($given['act'], $value, $chosen),
-            'title' => BulkAct::ACTS[$given['act']] ?? '',
-            'given' => $given,
+            'page' => new ActPage(
+                BulkAct::ACTS[$given['act']] ?? '',
+                $bulk->plan($given['act'], $value, $chosen),
+                $given['act'],
+                (string) ($given['preset'] ?? ''),
+                (string) ($given['account'] ?? ''),
+                array_values(array_map(intval(...), $given['series'])),
+            ),
         ]);
     }
 
@@ -114,12 +116,13 @@ final class JoiningController extends Controller
         }
         [$n, $left] = $bulk->undo($found, $this->person($request));
 
-        return redirect()
-            ->route('joining.result', $found->id)
-            ->with(
-                'said',
-                "$n taken back".($left > 0 ? "; $left were changed again since and are left as they are." : '.'),
-            );
+        return redirect()->route('joining.result', $found->id)->with(
+            'said',
+            (string) __($left > 0 ? 'said.joining.taken_back_but' : 'said.joining.taken_back', [
+                'n' => $n,
+                'left' => $left,
+            ]),
+        );
     }
 
     private function found(Request $request, int $result): ActResult
@@ -134,20 +137,19 @@ final class JoiningController extends Controller
      * Every series whose door or floor is more open than its preset, and every change of doors, links and
      * registrations.
      */
-    public function audit(Request $request, AuditPage $page): View
+    public function audit(Request $request, AuditQuery $audit): View
     {
-        return view(
-            'joining.audit',
-            $page->data(
+        return view('joining.audit', [
+            'page' => $audit->page(
                 $this->term(),
                 (string) $request->query('kind', ''),
                 (string) $request->query('q', ''),
                 $request->integer('page', 1),
             ),
-        );
+        ]);
     }
 
-    public function export(Request $request, AuditPage $page): Response
+    public function export(Request $request, AuditQuery $page): Response
     {
         return (new SheetFile(
             'audit log',
@@ -161,9 +163,12 @@ final class JoiningController extends Controller
         $all = Presets::all();
         $change = (string) $request->query('change', '');
 
+        $changed = isset(Preset::usual()[$change]) ? null : $all[$change] ?? null;
+
         return view('joining.presets', [
             'presets' => $all,
-            'changed' => isset(Preset::usual()[$change]) ? null : $all[$change] ?? null,
+            'changed' => $changed,
+            'form' => DoorForm::of($changed->door ?? new DoorRules(), $changed->floor ?? new Floor()),
         ]);
     }
 
@@ -179,14 +184,14 @@ final class JoiningController extends Controller
 
         return redirect()
             ->route('presets')
-            ->with('said', "The preset {$request->validated('preset_name')} is kept.");
+            ->with('said', (string) __('said.joining.preset_kept', ['what' => $request->validated('preset_name')]));
     }
 
     public function destroyPreset(Request $request, string $key, KeepPresets $keep): RedirectResponse
     {
         $keep->drop($key, $this->person($request));
 
-        return redirect()->route('presets')->with('said', 'The preset is taken out.');
+        return redirect()->route('presets')->with('said', (string) __('said.joining.preset_taken_out'));
     }
 
     /**

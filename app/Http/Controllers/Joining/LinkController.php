@@ -16,7 +16,7 @@ final class LinkController extends Controller
         $run = $start->links(array_values($request->chosen()->pluck('id')->all()), $this->person($request));
 
         return $run === null
-            ? back()->with('said', 'Every series of these sections has its join link already.')
+            ? back()->with('said', (string) __('said.link.every_series_these'))
             : redirect()->route('run', $run);
     }
 }

@@ -136,6 +136,6 @@ final class LiveController extends Controller
             ->findOrFail($id);
         $this->authorize('serve', $room->section);
 
-        return LiveRoom::ofDropIn($room, $clock->seconds()) ?? abort(404, 'No open hours are left in the term.');
+        return LiveRoom::ofDropIn($room, $clock->seconds()) ?? abort(404, (string) __('said.live.no_open_hours'));
     }
 }

@@ -18,30 +18,30 @@ use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
-use Nomada\App\View\Joining\SeriesDoor;
+use Nomada\App\View\Joining\Series\SeriesDoorQuery;
 
 /** Joining of one series: links, door, floor, guests. */
 final class SeriesDoorController extends Controller
 {
-    public function show(Request $request, Section $section, Series $series, SeriesDoor $page): View
+    public function show(Request $request, Section $section, Series $series, SeriesDoorQuery $page): View
     {
         $section->load(['term.school', 'term.closures']);
 
-        return view(
-            'joining.series',
-            $page->data(
+        return view('joining.series', [
+            'page' => $page->of(
                 $section,
                 $series->load(['sessions', 'section']),
+                $this->person($request),
                 $request->filled('only') ? $request->integer('only') : null,
             ),
-        );
+        ]);
     }
 
     public function preset(Request $request, Section $section, Series $series, KeepDoor $keep): RedirectResponse
     {
         $keep->preset($series->load('section'), (string) $request->input('preset'), $this->person($request));
 
-        return $this->done($section, $series, 'The preset is set, and what differed from it is taken back.');
+        return $this->done($section, $series, (string) __('said.series_door.preset_set_what'));
     }
 
     /** For the series, or for one session of it only. */
@@ -51,11 +51,11 @@ final class SeriesDoorController extends Controller
             $session = $series->sessions()->findOrFail($request->integer('only'));
             $keep->session($session, $request->door(), $request->floor(), $this->person($request));
 
-            return $this->done($section, $series, 'The door and the floor are saved for this session only.');
+            return $this->done($section, $series, (string) __('said.series_door.door_floor_saved'));
         }
         $keep->own($series->load('section'), $request->door(), $request->floor(), $this->person($request));
 
-        return $this->done($section, $series, 'The door and the floor are saved for this series.');
+        return $this->done($section, $series, (string) __('said.series_door.door_floor_saved_2'));
     }
 
     /** A session's own door is taken back. */
@@ -68,14 +68,14 @@ final class SeriesDoorController extends Controller
     ): RedirectResponse {
         $keep->session($session, null, null, $this->person($request));
 
-        return $this->done($section, $series, 'The session has the door and the floor of its series again.');
+        return $this->done($section, $series, (string) __('said.series_door.session_has_door'));
     }
 
     public function accept(Request $request, Section $section, Series $series, KeepDoor $keep): RedirectResponse
     {
         $keep->accept($series->load('section'), $this->person($request));
 
-        return $this->done($section, $series, 'It is accepted, with your name.');
+        return $this->done($section, $series, (string) __('said.series_door.accepted_with_your'));
     }
 
     public function hide(Request $request, Section $section, Series $series, KeepDoor $keep): RedirectResponse
@@ -86,8 +86,8 @@ final class SeriesDoorController extends Controller
             $section,
             $series,
             $request->boolean('hidden')
-                ? 'The links are hidden: the door is shut for students.'
-                : 'The links are shown again.',
+                ? (string) __('said.series_door.links_hidden_door')
+                : (string) __('said.series_door.links_shown_again'),
         );
     }
 
@@ -106,19 +106,11 @@ final class SeriesDoorController extends Controller
                 ->findOrFail($request->integer('link'));
             $replace->single($link, $this->person($request));
 
-            return $this->done(
-                $section,
-                $series,
-                'The link is replaced; the old one opens nothing any more. Publish to put the new one everywhere.',
-            );
+            return $this->done($section, $series, (string) __('said.series_door.link_replaced_old'));
         }
         $n = $replace->all($series, $this->person($request));
 
-        return $this->done(
-            $section,
-            $series,
-            "$n links are replaced; the old ones open nothing any more. Publish to put the new ones everywhere.",
-        );
+        return $this->done($section, $series, (string) __('said.series_door.links_replaced_old', ['n' => $n]));
     }
 
     public function name(Request $request, Section $section, Series $series, NameLink $name): RedirectResponse
@@ -128,7 +120,9 @@ final class SeriesDoorController extends Controller
         return $this->done(
             $section,
             $series,
-            $request->filled('short_address') ? 'The short address is set.' : 'The short address is taken out.',
+            $request->filled('short_address')
+                ? (string) __('said.series_door.short_address_set')
+                : (string) __('said.series_door.short_address_taken'),
         );
     }
 
@@ -150,9 +144,7 @@ final class SeriesDoorController extends Controller
         return $this->done(
             $section,
             $series,
-            "{$request->validated(
-                'guest_name',
-            )} has a pass. Copy it from the list, and give it to that person only.",
+            (string) __('said.series_door.has_pass_copy', ['what' => $request->validated('guest_name')]),
         );
     }
 
@@ -173,7 +165,7 @@ final class SeriesDoorController extends Controller
             $this->person($request),
         );
 
-        return $this->done($section, $series, 'The pass is taken back.');
+        return $this->done($section, $series, (string) __('said.series_door.pass_taken_back'));
     }
 
     private function done(Section $section, Series $series, string $said): RedirectResponse

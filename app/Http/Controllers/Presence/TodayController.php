@@ -11,16 +11,15 @@ use Nomada\App\Actions\Timetable\StartNow;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\View\Presence\ChoosePage;
-use Nomada\App\View\Presence\TodayPage;
+use Nomada\App\View\Presence\Today\TodayQuery;
 
 final class TodayController extends Controller
 {
-    public function __invoke(Request $request, TodayPage $page): View
+    public function __invoke(Request $request, TodayQuery $page): View
     {
-        return view(
-            'presence.today',
-            $page->data($this->term(), $this->person($request), (string) $request->query('date', '')),
-        );
+        return view('presence.today', [
+            'page' => $page->page($this->term(), $this->person($request), (string) $request->query('date', '')),
+        ]);
     }
 
     /** A session that begins now, outside the timetable; for chosen students, they are chosen on a page of its own. */

@@ -126,7 +126,7 @@ final class FeedController extends Controller
     {
         PersonFeed::renew($this->person($request));
 
-        return back()->with('said', 'Your calendar has a new address. Subscribe to it anew; the old one is dead.');
+        return back()->with('said', __('me.renewed'));
     }
 
     private function file(string $text, string $name): Response

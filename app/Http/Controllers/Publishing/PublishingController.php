@@ -13,26 +13,26 @@ use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\ChosenSections;
 use Nomada\App\Http\Requests\PublishRequest;
 use Nomada\App\Models\Term\Section;
-use Nomada\App\View\Publishing\PlanPage;
+use Nomada\App\View\Publishing\Plan\PlanPages;
+use Nomada\App\View\Publishing\Plan\SectionPlan;
 
 final class PublishingController extends Controller
 {
     private const CHOSEN = 'publishing.chosen';
 
-    public function index(Request $request, PlanPage $page): View
+    public function index(Request $request, PlanPages $page): View
     {
         $chosen = $request->query('show') === 'chosen' ? (array) $request->session()->get(self::CHOSEN, []) : null;
 
-        return view(
-            'publishing.plan',
-            $page->data(
+        return view('publishing.plan', [
+            'page' => $page->page(
                 $this->term(),
                 $this->person($request),
                 (string) $request->query('show', ''),
                 $chosen,
                 (string) $request->query('open', ''),
             ),
-        );
+        ]);
     }
 
     /** Remembers what was chosen on the board, and shows the plan for just that. */
@@ -48,7 +48,7 @@ final class PublishingController extends Controller
     {
         $this->authorize('view', $section);
 
-        return view('publishing.plan-section', ['items' => $plan->items($section->id), 'section' => $section]);
+        return view('publishing.plan.section', ['plan' => SectionPlan::of($plan->items($section->id))]);
     }
 
     public function store(PublishRequest $request, StartRun $start): RedirectResponse
@@ -61,7 +61,7 @@ final class PublishingController extends Controller
                 : $start->later($sections, $request->places(), $at, $this->person($request));
 
         return $run === null
-            ? back()->with('said', 'Everything stands as it should; there was nothing to publish.')
+            ? back()->with('said', (string) __('said.publishing.everything_stands_should'))
             : redirect()->route('run', $run);
     }
 }

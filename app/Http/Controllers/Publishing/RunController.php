@@ -10,33 +10,32 @@ use Illuminate\View\View;
 use Nomada\App\Actions\Publishing\StartRun;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Publishing\Run;
-use Nomada\App\View\Publishing\RunPage;
+use Nomada\App\View\Publishing\Run\RunQuery;
 use Nomada\App\View\Publishing\RunRecord;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class RunController extends Controller
 {
-    public function index(Request $request, RunPage $page): View
+    public function index(Request $request, RunQuery $page): View
     {
         return view('publishing.runs', [
-            'runs' => $page->recent($this->person($request)),
-            'zone' => $this->term()->calendar()->zone,
+            'runs' => $page->recent($this->person($request), $this->term()->calendar()->zone),
         ]);
     }
 
-    public function show(Run $run, RunPage $page): View
+    public function show(Run $run, RunQuery $page): View
     {
         $this->authorize('view', $run);
 
-        return view('publishing.run', $page->data($run) + ['zone' => $this->term()->calendar()->zone]);
+        return view('publishing.run', ['page' => $page->page($run, $this->term()->calendar()->zone)]);
     }
 
     /** The part of the page that moves while the run goes on. */
-    public function progress(Run $run, RunPage $page): View
+    public function progress(Run $run, RunQuery $page): View
     {
         $this->authorize('view', $run);
 
-        return view('publishing.run-progress', $page->data($run));
+        return view('publishing.run.progress', ['page' => $page->page($run, $this->term()->calendar()->zone)]);
     }
 
     /** Nothing more of it is done until somebody goes on. */

@@ -14,32 +14,29 @@ use Nomada\App\Http\Requests\RegisteringRequest;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\Support\Words;
-use Nomada\App\View\Registration\RegistrationDesk;
+use Nomada\App\Queries\Templates;
+use Nomada\App\View\Registration\Desk\DeskQuery;
 use Nomada\Core\Fault;
 
 /** The registration desk. Each registration is authorised by its section. */
 final class DeskController extends Controller
 {
-    public function index(Request $request, RegistrationDesk $desk): View
+    public function index(Request $request, DeskQuery $desk): View
     {
-        $show = in_array($request->query('show'), ['list', 'decided', 'changes'], true)
-            ? (string) $request->query('show')
-            : '';
+        $show = $request->query('show');
 
-        return view(
-            'registration.desk',
-            $desk->data(
+        return view('registration.desk', [
+            'page' => $desk->page(
                 $this->term(),
                 $this->person($request),
-                $show,
+                in_array($show, ['list', 'decided', 'changes'], true) ? $show : 'queue',
                 (string) $request->query('verdict', ''),
                 $request->boolean('now'),
             ),
-        );
+        ]);
     }
 
-    public function certain(Request $request, RegistrationDesk $desk, DecideRegistration $decide): RedirectResponse
+    public function certain(Request $request, DeskQuery $desk, DecideRegistration $decide): RedirectResponse
     {
         $done = 0;
         $faults = [];
@@ -56,8 +53,8 @@ final class DeskController extends Controller
         return back()->with(
             'said',
             ($done === 0
-                ? 'Nobody was accepted: nothing in the queue is certain.'
-                : Words::count($done, 'registration').' accepted; the confirmations go in a minute.').
+                ? (string) __('said.desk.nobody_accepted_nothing')
+                : trans_choice('said.desk.accepted', $done)).
                 ($faults === [] ? '' : ' '.implode(' ', array_keys($faults))),
         );
     }
@@ -69,7 +66,10 @@ final class DeskController extends Controller
     ): RedirectResponse {
         $decide->accept($this->allowed($registration), $this->person($request));
 
-        return back()->with('said', "$registration->typed_name is accepted; the confirmation goes in a minute.");
+        return back()->with(
+            'said',
+            (string) __('said.desk.accepted_confirmation_goes', ['typed_name' => $registration->typed_name]),
+        );
     }
 
     public function decline(
@@ -81,11 +81,14 @@ final class DeskController extends Controller
         $this->allowed($registration);
         $given = $request->validate(
             ['reason' => ['required', 'string', 'max:300']],
-            ['reason.*' => 'Write the reason, in 300 characters at most; the student reads it.'],
+            ['reason.*' => (string) __('said.desk.write_reason_300')],
         );
         $decide->decline($registration, $given['reason'], $this->person($request));
 
-        return back()->with('said', "$registration->typed_name is declined; the letter goes in a minute.");
+        return back()->with(
+            'said',
+            (string) __('said.desk.declined_letter_goes', ['typed_name' => $registration->typed_name]),
+        );
     }
 
     public function send(Request $request, Registration $registration, DecideRegistration $decide): RedirectResponse
@@ -93,24 +96,30 @@ final class DeskController extends Controller
         $this->allowed($registration);
         $given = $request->validate(
             ['section' => ['required', 'string', 'max:80']],
-            ['section.*' => 'Choose the section.'],
+            ['section.*' => (string) __('said.desk.choose_section')],
         );
         $to =
             Section::query()
                 ->where('term_id', $this->term()->id)
                 ->where('sourced_id', $given['section'])
-                ->first() ?? throw new Fault('Choose a section of the list.', 'section');
+                ->first() ?? throw new Fault((string) __('said.desk.choose_section_list'), 'section');
         // Whoever sends need not look after the other section: there it waits for those who do.
         $decide->send($registration, $to, $this->person($request));
 
-        return back()->with('said', "$registration->typed_name was sent to {$to->name()}.");
+        return back()->with(
+            'said',
+            (string) __('said.desk.sent', ['typed_name' => $registration->typed_name, 'name' => $to->name()]),
+        );
     }
 
     public function undo(Request $request, Registration $registration, DecideRegistration $decide): RedirectResponse
     {
         $decide->undo($this->allowed($registration, true), $this->person($request));
 
-        return back()->with('said', 'Taken back: '.($registration->typed_name ?? '').' waits again.');
+        return back()->with(
+            'said',
+            (string) __('said.desk.waits_again', ['name' => (string) $registration->typed_name]),
+        );
     }
 
     public function withdraw(
@@ -120,7 +129,7 @@ final class DeskController extends Controller
     ): RedirectResponse {
         $decide->withdraw($this->allowed($registration), $this->person($request));
 
-        return back()->with('said', 'The registration is withdrawn, and its link is dead.');
+        return back()->with('said', (string) __('said.desk.registration_withdrawn_link'));
     }
 
     public function mode(
@@ -134,7 +143,12 @@ final class DeskController extends Controller
 
         return redirect()
             ->route('series.door', [$section, $series])
-            ->with('said', $registering === null ? 'The roster is followed.' : $registering->say().'.');
+            ->with(
+                'said',
+                $registering === null
+                    ? (string) __('said.desk.roster_followed')
+                    : $registering->say(Templates::phrases(app()->getLocale())).'.',
+            );
     }
 
     /**

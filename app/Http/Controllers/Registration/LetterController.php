@@ -14,7 +14,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Post\Letters;
-use Nomada\App\Support\Words;
+use Nomada\App\Queries\Templates;
 
 /** Letters that somebody asks for: to everybody of a series, once more to one student, and none any more. */
 final class LetterController extends Controller
@@ -27,9 +27,7 @@ final class LetterController extends Controller
             ->route('series.door', [$section, $series])
             ->with(
                 'said',
-                $n === 0
-                    ? 'Everybody has link and timetable already.'
-                    : Words::count($n, 'letter').($n === 1 ? ' goes' : ' go').' out with link and timetable.',
+                $n === 0 ? (string) __('said.letter.everybody_has_link') : trans_choice('said.letter.go_out', $n),
             );
     }
 
@@ -47,8 +45,8 @@ final class LetterController extends Controller
             ->with(
                 'said',
                 $n === 0
-                    ? "{$found->person?->name()} is not registered, and gets no letter."
-                    : "{$found->person?->name()} gets link and timetable again.",
+                    ? (string) __('said.letter.not_registered_gets', ['name' => $found->person?->name()])
+                    : (string) __('said.letter.gets_link_timetable', ['name' => $found->person?->name()]),
             );
     }
 
@@ -68,6 +66,10 @@ final class LetterController extends Controller
 
     private function guardian(int $id): Person
     {
-        return Person::query()->where('role', 'guardian')->findOrFail($id);
+        $guardian = Person::query()->where('role', 'guardian')->findOrFail($id);
+        // Nobody is signed in behind a letter's link: the page is in the language of whoever the letter was for.
+        app()->setLocale(Templates::languageOf($guardian));
+
+        return $guardian;
     }
 }

@@ -11,7 +11,7 @@ use Illuminate\View\View;
 use Nomada\App\Actions\Publishing\ChooseLanguage;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Queries\CurrentTerm;
-use Nomada\App\View\Registration\StudentPage;
+use Nomada\App\View\Registration\Me\MeQuery;
 
 final class MeController extends Controller
 {
@@ -28,13 +28,13 @@ final class MeController extends Controller
         return back()->with('said', __('me.kept'));
     }
 
-    public function __invoke(Request $request, StudentPage $page, CurrentTerm $term): View|RedirectResponse
+    public function __invoke(Request $request, MeQuery $page, CurrentTerm $term): View|RedirectResponse
     {
         $person = $this->person($request);
         if ($person->isStaff()) {
             return redirect()->route('board');
         }
 
-        return view('registration.me', $page->data($person, $term->find()));
+        return view('registration.me', ['page' => $page->page($person, $term->find())]);
     }
 }

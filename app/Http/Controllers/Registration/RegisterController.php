@@ -13,12 +13,12 @@ use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\RegisterRequest;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\View\Registration\RegisterPage;
+use Nomada\App\View\Registration\Register\RegisterQuery;
 
 /** A student's own registration for a series. Staff see the page as it is, and cannot register. */
 final class RegisterController extends Controller
 {
-    public function show(Request $request, Series $series, RegisterPage $page): View
+    public function show(Request $request, Series $series, RegisterQuery $page): View
     {
         $series->load(['section.term.school', 'section.term.closures', 'sessions']);
         $person = $this->person($request);
@@ -33,7 +33,7 @@ final class RegisterController extends Controller
             abort(404);
         }
 
-        return view('registration.register', $page->data($series, $person));
+        return view('registration.register', ['page' => $page->page($series, $person)]);
     }
 
     public function store(RegisterRequest $request, Series $series, TakeRegistration $take): RedirectResponse
@@ -64,6 +64,6 @@ final class RegisterController extends Controller
         );
         $decide->withdraw($registration, $this->person($request));
 
-        return redirect()->route('register', $series)->with('said', 'Your registration is taken back.');
+        return redirect()->route('register', $series)->with('said', __('register.taken_back'));
     }
 }

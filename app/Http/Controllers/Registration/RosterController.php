@@ -18,7 +18,7 @@ final class RosterController extends Controller
         $said = $register($sections)->words();
         if ($request->boolean('write')) {
             WriteInvitations::dispatch($sections);
-            $said .= ' The letters with link and timetable are being written.';
+            $said .= ' '.__('said.roster.letters_too');
         }
 
         return back()->with('said', $said);

@@ -32,7 +32,7 @@ final class CalendarController extends Controller
 
         return $this->changed(
             $request,
-            "The day plan {$plan->name}",
+            (string) __('said.calendar.plan', ['name' => $plan->name]),
             fn (Person $by, bool $looks): CalendarEffect => $keep->plan(
                 $this->term(),
                 $plan,
@@ -50,7 +50,7 @@ final class CalendarController extends Controller
 
         return $this->changed(
             $request,
-            "The day plan {$row->name} is taken out",
+            (string) __('said.calendar.plan_out', ['name' => $row->name]),
             fn (Person $by, bool $looks): CalendarEffect => $keep->dropPlan($this->term(), $row, $by, $looks),
         );
     }
@@ -64,7 +64,7 @@ final class CalendarController extends Controller
 
         return $this->changed(
             $request,
-            $day->short().' is short',
+            (string) __('said.calendar.short', ['day' => $day->short()]),
             fn (Person $by, bool $looks): CalendarEffect => $keep->shorten(
                 $this->term(),
                 $day,
@@ -82,7 +82,7 @@ final class CalendarController extends Controller
 
         return $this->changed(
             $request,
-            'The day has its usual plan again',
+            (string) __('said.calendar.usual'),
             fn (Person $by, bool $looks): CalendarEffect => $keep->lengthen($this->term(), $row, $by, $looks),
         );
     }
@@ -93,7 +93,7 @@ final class CalendarController extends Controller
 
         return $this->changed(
             $request,
-            $day->short().' is open',
+            (string) __('said.calendar.open', ['day' => $day->short()]),
             fn (Person $by, bool $looks): CalendarEffect => $keep->open($this->term(), $day, $by, $looks),
         );
     }
@@ -104,7 +104,7 @@ final class CalendarController extends Controller
 
         return $this->changed(
             $request,
-            'The day is closed again',
+            (string) __('said.calendar.closed'),
             fn (Person $by, bool $looks): CalendarEffect => $keep->shut($this->term(), $row, $by, $looks),
         );
     }
@@ -115,7 +115,7 @@ final class CalendarController extends Controller
 
         return $this->changed(
             $request,
-            $rotation === null ? 'There is no rotation' : 'The rotation is saved',
+            (string) __($rotation === null ? 'said.calendar.no_rotation' : 'said.calendar.rotation'),
             fn (Person $by, bool $looks): CalendarEffect => $keep->rotate($this->term(), $rotation, $by, $looks),
         );
     }
@@ -126,7 +126,7 @@ final class CalendarController extends Controller
 
         return $this->changed(
             $request,
-            'The open hours are saved',
+            (string) __('said.calendar.hours'),
             fn (Person $by, bool $looks): CalendarEffect => $keep->hours(
                 $this->term(),
                 $opens,
@@ -147,10 +147,10 @@ final class CalendarController extends Controller
             ? redirect()
                 ->route('term')
                 ->withInput()
-                ->with('look', 'Before it is saved: '.$effect->words().'.')
+                ->with('look', (string) __('said.calendar.before', ['effect' => $effect->words()]))
             : redirect()
                 ->route('term')
-                ->with('said', "$what: ".$effect->words().'.');
+                ->with('said', (string) __('said.calendar.then', ['what' => $what, 'effect' => $effect->words()]));
     }
 
     /** Undoes one change of the calendar as a whole. */

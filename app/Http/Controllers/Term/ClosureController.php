@@ -15,37 +15,40 @@ use Nomada\App\Http\Requests\ClosureRequest;
 use Nomada\App\Models\Term\ClosedRange;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\KeptText;
-use Nomada\App\Support\Words;
+use Nomada\App\View\Term\Calendar\TermQuery;
 use Nomada\App\View\Term\ClosingLook;
 use Nomada\App\View\Term\ClosureImport;
 use Nomada\App\View\Term\MakeUps;
-use Nomada\App\View\Term\TermPage;
 use Nomada\Core\Interchange\Calendar\ClosureWriter;
 
 final class ClosureController extends Controller
 {
     /** What falls on the days, before they are closed. */
-    public function preview(ClosureRequest $request, CloseDays $close, TermPage $page): View
+    public function preview(ClosureRequest $request, CloseDays $close, TermQuery $page): View
     {
         $closure = $request->closure();
 
-        return view(
-            'term.term',
-            $page->data($this->term()) + [
-                'closing' => new ClosingLook(
+        return view('term.term', [
+            'page' => $page->of(
+                $this->term(),
+                $this->person($request),
+                new ClosingLook(
                     $closure,
                     $close->effect($this->term(), $closure),
                     $close->begun($this->term(), $closure),
                 ),
-            ],
-        );
+            ),
+        ]);
     }
 
     public function store(ClosureRequest $request, CloseDays $close): RedirectResponse
     {
         $closure = $request->closure();
         $effect = $close($this->term(), $closure, $this->person($request));
-        $said = "{$closure->reason} is closed: {$effect->words()}. Publish to tell everybody.";
+        $said = (string) __('said.closure.closed_publish_tell', [
+            'reason' => $closure->reason,
+            'words' => $effect->words(),
+        ]);
 
         return ($request->input('then') === 'made-up'
             ? redirect()->route('make-ups', ['reason' => $closure->reason])
@@ -57,12 +60,13 @@ final class ClosureController extends Controller
     {
         $effect = $close->open($closure, $closure->term()->firstOrFail(), $this->person($request));
 
-        return redirect()
-            ->route('term')
-            ->with(
-                'said',
-                "{$closure->reason} is open again: {$effect->words()}. What was lost to it and is past stays lost.",
-            );
+        return redirect()->route('term')->with(
+            'said',
+            (string) __('said.closure.open_again_what', [
+                'reason' => $closure->reason,
+                'words' => $effect->words(),
+            ]),
+        );
     }
 
     /** The closed days as iCalendar. */
@@ -88,8 +92,8 @@ final class ClosureController extends Controller
         $given = $request->validate(
             ['calendar' => ['required', 'file', 'max:2048']],
             [
-                'calendar.required' => 'Choose a calendar file (.ics).',
-                'calendar.*' => 'That file is larger than 2 MB, or cannot be read.',
+                'calendar.required' => (string) __('said.closure.choose_calendar_file'),
+                'calendar.*' => (string) __('said.closure.file_larger_than'),
             ],
         );
 
@@ -98,7 +102,7 @@ final class ClosureController extends Controller
 
     public function read(string $key, ClosureImport $import): View
     {
-        return view('term.closures', $import->data(KeptText::find($key), $this->term()));
+        return view('term.closures', ['page' => $import->of(KeptText::find($key), $this->term())]);
     }
 
     public function take(Request $request, string $key, ClosureImport $import): RedirectResponse
@@ -107,24 +111,25 @@ final class ClosureController extends Controller
         $given = $request->validate(
             ['take' => ['required', 'array', 'max:400'], 'take.*' => ['string']],
             [
-                'take.*' => 'Tick the days that are to be closed.',
+                'take.*' => (string) __('said.closure.tick_days_be'),
             ],
         );
         $n = $import->take($kept, $this->term(), $given['take'], $this->person($request));
         $kept->forget();
 
-        return redirect()
-            ->route('term')
-            ->with('said', Words::count($n, 'closure').' added. Publish to tell everybody.');
+        return redirect()->route('term')->with('said', trans_choice('said.closure.added', $n));
     }
 
     /** The lost and cancelled sessions that nothing makes up yet. */
     public function makeUps(Request $request, MakeUps $page): View
     {
-        return view(
-            'term.make-ups',
-            $page->data($this->term(), (string) $request->query('reason', ''), $request->integer('page', 1)),
-        );
+        return view('term.make-ups', [
+            'page' => $page->of(
+                $this->term(),
+                (string) $request->query('reason', ''),
+                $request->integer('page', 1),
+            ),
+        ]);
     }
 
     /** Takes the chosen free time for each. One that has been taken meanwhile is told, and the others are made. */
@@ -135,13 +140,13 @@ final class ClosureController extends Controller
                 'take' => ['required', 'array', 'max:50'],
                 'take.*' => ['nullable', 'string', 'regex:/^\d{4}-\d\d-\d\d \d{1,4} \d{1,3}( \d{1,4})?$/'],
             ],
-            ['take.*' => 'Choose a time for at least one session.'],
+            ['take.*' => (string) __('said.closure.choose_time_at')],
         );
         [$made, $faults] = $make($this->term(), array_filter($given['take']), $this->person($request));
 
         return redirect()
             ->route('make-ups', array_filter(['reason' => (string) $request->input('reason')]))
-            ->with('said', Words::count($made, 'session').' made up.')
+            ->with('said', trans_choice('said.closure.made_up', $made))
             ->withErrors($faults === [] ? [] : ['form' => implode(' ', $faults)]);
     }
 }

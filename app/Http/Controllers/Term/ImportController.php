@@ -28,9 +28,9 @@ final class ImportController extends Controller
         $request->validate(
             ['files' => ['required', 'array', 'max:20'], 'files.*' => ['file', 'max:65536']],
             [
-                'files.required' => 'Choose a zip, or the CSV and iCalendar files.',
-                'files.*.max' => 'A file may have 64 MB at most.',
-                'files.*' => 'Choose a zip, or the CSV and iCalendar files.',
+                'files.required' => (string) __('said.import.choose_zip_or'),
+                'files.*.max' => (string) __('said.import.file_may_have'),
+                'files.*' => (string) __('said.import.choose_zip_or'),
             ],
         );
         $upload = KeptUpload::keep(
@@ -70,13 +70,13 @@ final class ImportController extends Controller
             return redirect()
                 ->route('import.preview', $key)
                 ->withErrors([
-                    'take_good' => 'There are faults. Mend them, or say that the good rows are to be taken.',
+                    'take_good' => (string) __('said.import.there_faults_mend'),
                 ]);
         }
         if ($data->school === null && $data->faults !== []) {
             return redirect()
                 ->route('import.preview', $key)
-                ->withErrors(['take_good' => 'Without a good row of orgs.csv there is nothing to take.']);
+                ->withErrors(['take_good' => (string) __('said.import.without_good_row')]);
         }
         $done = $import(
             $data,
@@ -93,7 +93,7 @@ final class ImportController extends Controller
     {
         $undo(SchoolImport::query()->findOrFail($import), $this->person($request));
 
-        return redirect()->route('import')->with('said', 'The import is taken back: what it changed is as it was.');
+        return redirect()->route('import')->with('said', (string) __('said.import.import_taken_back'));
     }
 
     /** The school's zone, where the files do not say it: as it is known, or as somebody has typed it. */
@@ -119,7 +119,7 @@ final class ImportController extends Controller
         }
 
         return $parts === []
-            ? 'Nothing was new: the school is as the files say.'
+            ? (string) __('said.import.nothing_new_school')
             : 'Imported: '.implode(', ', $parts).'.';
     }
 }

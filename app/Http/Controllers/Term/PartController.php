@@ -24,12 +24,18 @@ final class PartController extends Controller
                 'person' => ['required', 'string', 'exists:people,sourced_id'],
                 'role' => ['required', 'in:co-teacher,observer'],
             ],
-            ['person.*' => 'Choose a person.', 'role.*' => 'Choose what they are: co-teacher or observer.'],
+            [
+                'person.*' => (string) __('said.part.choose_person'),
+                'role.*' => (string) __('said.part.choose_what_they'),
+            ],
         );
         $person = Person::query()->where('sourced_id', $given['person'])->firstOrFail();
         $part($section, $person, $given['role']);
 
-        return $this->done($section, "{$person->name()} is a {$given['role']} of this section.");
+        return $this->done(
+            $section,
+            (string) __('said.part.section', ['name' => $person->name(), 'role' => $given['role']]),
+        );
     }
 
     public function destroy(Section $section, int $enrolment, TakePart $part): RedirectResponse
@@ -40,14 +46,14 @@ final class PartController extends Controller
             ->findOrFail($enrolment);
         $part->leave($found);
 
-        return $this->done($section, "{$found->person->name()} has no part in this section any more.");
+        return $this->done($section, (string) __('said.part.has_no_part', ['name' => $found->person->name()]));
     }
 
     public function rule(Request $request, Section $section, TakePart $part): RedirectResponse
     {
         $given = $request->validate(
             ['rule' => ['required', 'string', 'max:80', 'regex:/^(year|course):.+/']],
-            ['rule.*' => 'Choose a year or a course.'],
+            ['rule.*' => (string) __('said.part.choose_year_or')],
         );
         [$kind, $of] = explode(':', $given['rule'], 2);
         $rule = $part->rule(
@@ -58,7 +64,7 @@ final class PartController extends Controller
 
         return $this->done(
             $section,
-            ucfirst($rule->load('course')->words()).' observes this section; coming is optional for them.',
+            (string) __('said.part.observes', ['who' => ucfirst($rule->load('course')->words())]),
         );
     }
 
@@ -71,7 +77,7 @@ final class PartController extends Controller
                 ->findOrFail($rule),
         );
 
-        return $this->done($section, 'The rule is taken back.');
+        return $this->done($section, (string) __('said.part.rule_taken_back'));
     }
 
     private function done(Section $section, string $said): RedirectResponse

@@ -12,14 +12,13 @@ use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Middleware\TermInAddress;
 use Nomada\App\Http\Requests\TermRequest;
 use Nomada\App\Models\Term\Term;
-use Nomada\App\Support\Words;
-use Nomada\App\View\Term\TermPage;
+use Nomada\App\View\Term\Calendar\TermQuery;
 
 final class TermController extends Controller
 {
-    public function __invoke(TermPage $page): View
+    public function __invoke(Request $request, TermQuery $page): View
     {
-        return view('term.term', $page->data($this->term()));
+        return view('term.term', ['page' => $page->of($this->term(), $this->person($request))]);
     }
 
     /** Which term the screens are about, until another is chosen. */
@@ -30,7 +29,7 @@ final class TermController extends Controller
 
         return redirect()
             ->route('term')
-            ->with('said', "You look at {$term->title} now.");
+            ->with('said', (string) __('said.term.you_look_at', ['title' => $term->title]));
     }
 
     public function store(TermRequest $request, KeepTerms $keep): RedirectResponse
@@ -43,20 +42,14 @@ final class TermController extends Controller
         );
         TermInAddress::use($term->sourced_id);
 
-        return redirect()
-            ->route('term')
-            ->with(
-                'said',
-                "{$term->title} is added, and you look at it now. It has no section yet: import them, or copy another ".
-                    "term's plan.",
-            );
+        return redirect()->route('term')->with('said', (string) __('said.term.added', ['title' => $term->title]));
     }
 
     public function copy(Request $request, KeepTerms $keep): RedirectResponse
     {
         $given = $request->validate(
             ['from' => ['required', 'integer', 'exists:terms,id'], 'with_students' => ['nullable', 'boolean']],
-            ['from.*' => 'Choose the term to copy from.'],
+            ['from.*' => (string) __('said.term.choose_term_copy')],
         );
         $sum = $keep->copy(
             Term::query()
@@ -71,13 +64,13 @@ final class TermController extends Controller
             ->route('term')
             ->with(
                 'said',
-                Words::count($sum['sections'], 'section').
-                    ' and '.
-                    Words::count($sum['series'], 'series', 'series').
-                    ' are copied.'.
+                (string) __('said.term.copied', [
+                    'sections' => trans_choice('count.sections', $sum['sections']),
+                    'series' => trans_choice('count.series', $sum['series']),
+                ]).
                     ($sum['skipped'] === []
                         ? ''
-                        : ' Nothing of these falls into the term: '.implode('; ', $sum['skipped']).'.'),
+                        : ' '.__('said.term.skipped', ['which' => implode('; ', $sum['skipped'])])),
             );
     }
 
@@ -86,8 +79,6 @@ final class TermController extends Controller
         $keep->remove($term);
         TermInAddress::use(null);
 
-        return redirect()
-            ->route('term')
-            ->with('said', "{$term->title} is removed.");
+        return redirect()->route('term')->with('said', (string) __('said.term.removed', ['title' => $term->title]));
     }
 }

@@ -11,39 +11,39 @@ use Nomada\App\Actions\Term\SetTarget;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\ChosenSections;
 use Nomada\App\Support\SheetFile;
-use Nomada\App\View\Timetable\ContactTimes;
+use Nomada\App\View\Timetable\Contact\ContactPage;
+use Nomada\App\View\Timetable\Contact\ContactRow;
+use Nomada\App\View\Timetable\Contact\ContactTimes;
 use Symfony\Component\HttpFoundation\Response;
 
 final class ContactTimeController extends Controller
 {
     public function index(Request $request, ContactTimes $times): View
     {
-        $year = (string) $request->query('year', '');
-        $all = $times->rows($this->term(), $this->person($request));
-
         return view('timetable.contact-time', [
-            'rows' => array_values(array_filter($all, fn (array $r): bool => $year === '' || $r['year'] === $year)),
-            'year' => $year,
-            'years' => array_values(array_unique(array_column($all, 'year'))),
-            'short' => count(array_filter($all, fn (array $r): bool => ($r['time']->short() ?? 0) > 0)),
+            'page' => new ContactPage(
+                $times->rows($this->term(), $this->person($request)),
+                (string) $request->query('year', ''),
+                $this->person($request)->isCoordinator(),
+            ),
         ]);
     }
 
     public function export(Request $request, string $as, ContactTimes $times): Response
     {
         $rows = array_map(
-            fn (array $r): array => [
-                $r['id'],
-                $r['name'],
-                $r['teacher'],
-                $r['sessions'],
-                $r['time']->planned,
-                $r['time']->held,
-                $r['time']->coming,
-                $r['time']->lost,
-                $r['time']->madeUp,
-                $r['time']->target,
-                $r['time']->short(),
+            fn (ContactRow $r): array => [
+                $r->id,
+                $r->name,
+                $r->teacher,
+                $r->sessions,
+                $r->time->planned,
+                $r->time->held,
+                $r->time->coming,
+                $r->time->lost,
+                $r->time->madeUp,
+                $r->time->target,
+                $r->time->short(),
             ],
             $times->rows($this->term(), $this->person($request), (string) $request->query('year', '')),
         );
@@ -73,6 +73,11 @@ final class ContactTimeController extends Controller
 
         return redirect()
             ->route('contact-time')
-            ->with('said', $request->filled('target') ? 'The target is set.' : 'The target is taken out.');
+            ->with(
+                'said',
+                $request->filled('target')
+                    ? (string) __('said.contact_time.target_set')
+                    : (string) __('said.contact_time.target_taken_out'),
+            );
     }
 }

@@ -12,7 +12,7 @@ use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Role;
 use Nomada\App\Support\KeptText;
-use Nomada\App\View\Timetable\EventImport;
+use Nomada\App\View\Timetable\Events\EventImport;
 
 /** Timetables and busy times in from iCalendar: upload, match, take. */
 final class EventImportController extends Controller
@@ -36,10 +36,10 @@ final class EventImportController extends Controller
                 'teacher' => ['nullable', 'string', 'exists:people,sourced_id'],
             ],
             [
-                'calendar.required' => 'Choose a calendar file (.ics).',
-                'calendar.max' => 'That file is larger than 16 MB. Export one term, or one teacher, at a time.',
-                'calendar.*' => 'This file cannot be read.',
-                'teacher.*' => 'Choose a teacher from the list.',
+                'calendar.required' => (string) __('said.event_import.choose_calendar_file'),
+                'calendar.max' => (string) __('said.event_import.file_larger_than'),
+                'calendar.*' => (string) __('said.event_import.file_cannot_be'),
+                'teacher.*' => (string) __('said.event_import.choose_teacher_from'),
             ],
         );
 
@@ -51,7 +51,7 @@ final class EventImportController extends Controller
 
     public function preview(string $key, EventImport $import): View
     {
-        return view('timetable.events-preview', $import->data(KeptText::find($key), $this->term()));
+        return view('timetable.events-preview', ['page' => $import->of(KeptText::find($key), $this->term())]);
     }
 
     public function take(Request $request, string $key, EventImport $import, ImportEvents $take): RedirectResponse
@@ -68,12 +68,6 @@ final class EventImportController extends Controller
         );
         $kept->forget();
 
-        return redirect()
-            ->route('timetable')
-            ->with(
-                'said',
-                "{$sum['added']} series added, {$sum['changed']} changed, {$sum['same']} as they were, {$sum['busy']} ".
-                    'busy times.',
-            );
+        return redirect()->route('timetable')->with('said', (string) __('said.event_import.taken', $sum));
     }
 }

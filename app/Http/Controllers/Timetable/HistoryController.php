@@ -13,7 +13,6 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Post\Letters;
-use Nomada\App\Support\Words;
 use Nomada\Core\Fault;
 
 final class HistoryController extends Controller
@@ -34,7 +33,7 @@ final class HistoryController extends Controller
         $found = $this->change($section, $change);
         $series = Series::query()->find($found->series_id);
         if ($series === null && ! isset($found->before['registrations'])) {
-            throw new Fault('This series is gone. Tell them of its deletion instead.', 'change');
+            throw new Fault((string) __('said.history.series_gone_tell'), 'change');
         }
         // Once published, all that was not told yet goes together, and is not told again when it is published.
         $n =
@@ -47,11 +46,8 @@ final class HistoryController extends Controller
             ->with(
                 'said',
                 $n === 0
-                    ? 'Everybody has been written to about this already.'
-                    : Words::count($n, 'letter').
-                        ' about this '.
-                        ($n === 1 ? 'goes' : 'go').
-                        ' to teachers, registered students and their guardians.',
+                    ? (string) __('said.history.everybody_has_been')
+                    : trans_choice('said.history.letters', $n),
             );
     }
 

@@ -14,14 +14,14 @@ use Nomada\App\Models\Timetable\HostAccountRow;
 use Nomada\App\Models\Timetable\HostingPlan;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Words;
-use Nomada\App\View\Timetable\LicencePage;
+use Nomada\App\View\Timetable\Licences\LicencesQuery;
 
 /** Hosting plans, host accounts, and which series runs on which. */
 final class LicenceController extends Controller
 {
-    public function index(LicencePage $page): View
+    public function index(LicencesQuery $page): View
     {
-        return view('timetable.licences', $page->data($this->term()));
+        return view('timetable.licences', ['page' => $page->page($this->term())]);
     }
 
     public function plan(Request $request, KeepLicences $keep): RedirectResponse
@@ -35,10 +35,10 @@ final class LicenceController extends Controller
                 'at_once' => ['required', 'integer', 'between:1,100'],
             ],
             [
-                'plan_name.*' => 'Write what the plan is called.',
-                'seats.*' => 'Write how many people fit: 1 to 10,000.',
-                'minutes.*' => 'Write how long a session may last: 1 to 1,440 minutes.',
-                'at_once.*' => 'Write how many sessions may run at one time: 1 to 100.',
+                'plan_name.*' => (string) __('said.licence.write_what_plan'),
+                'seats.*' => (string) __('said.licence.write_how_many'),
+                'minutes.*' => (string) __('said.licence.write_how_long'),
+                'at_once.*' => (string) __('said.licence.write_how_many_2'),
             ],
         );
         $keep->plan(
@@ -50,14 +50,14 @@ final class LicenceController extends Controller
             isset($given['plan']) ? HostingPlan::query()->findOrFail($request->integer('plan')) : null,
         );
 
-        return $this->done('The plan is saved.');
+        return $this->done((string) __('said.licence.plan_saved'));
     }
 
     public function dropPlan(HostingPlan $plan, KeepLicences $keep): RedirectResponse
     {
         $keep->dropPlan($plan);
 
-        return $this->done("The plan {$plan->name} is taken out.");
+        return $this->done((string) __('said.licence.plan_taken_out', ['name' => $plan->name]));
     }
 
     public function account(Request $request, KeepLicences $keep): RedirectResponse
@@ -69,9 +69,9 @@ final class LicenceController extends Controller
                 'many' => ['nullable', 'integer', 'between:1,200'],
             ],
             [
-                'of.*' => 'Choose its hosting plan.',
-                'account_name.*' => 'Write what the account is called.',
-                'many.*' => 'Add 1 to 200 at a time.',
+                'of.*' => (string) __('said.licence.choose_hosting_plan'),
+                'account_name.*' => (string) __('said.licence.write_what_account'),
+                'many.*' => (string) __('said.licence.add_1_200'),
             ],
         );
         $keep->accounts(
@@ -87,19 +87,21 @@ final class LicenceController extends Controller
     {
         $request->validate(
             ['of' => ['required', 'integer', 'exists:hosting_plans,id']],
-            ['of.*' => 'Choose its hosting plan.'],
+            ['of.*' => (string) __('said.licence.choose_hosting_plan')],
         );
         $plan = HostingPlan::query()->findOrFail($request->integer('of'));
         $keep->regrade($this->term(), $account, $plan);
 
-        return $this->done("{$account->name} goes by the plan {$plan->name}.");
+        return $this->done(
+            (string) __('said.licence.goes_by_plan', ['name' => $account->name, 'name_2' => $plan->name]),
+        );
     }
 
     public function dropAccount(HostAccountRow $account, KeepLicences $keep): RedirectResponse
     {
         $keep->dropAccount($this->term(), $account);
 
-        return $this->done("{$account->name} is taken out; its series have no account now.");
+        return $this->done((string) __('said.licence.taken_out_series', ['name' => $account->name]));
     }
 
     public function assign(KeepLicences $keep): RedirectResponse
@@ -107,12 +109,14 @@ final class LicenceController extends Controller
         $sum = $keep->assign($this->term());
 
         return $this->done(
-            Words::count($sum['placed'], 'series', 'series').
-                ' stand on one account each; '.
-                $sum['changed'].
-                ' changed.'.
-                ($sum['split'] > 0 ? " {$sum['split']} are split over several." : '').
-                ($sum['left'] > 0 ? ' '.Words::count($sum['left'], 'session').' found no account.' : ''),
+            implode(
+                ' ',
+                array_filter([
+                    trans_choice('said.licence.placed', $sum['placed'], ['changed' => $sum['changed']]),
+                    $sum['split'] > 0 ? trans_choice('said.licence.split', $sum['split']) : '',
+                    $sum['left'] > 0 ? trans_choice('said.licence.left', $sum['left']) : '',
+                ]),
+            ),
         );
     }
 
@@ -120,7 +124,7 @@ final class LicenceController extends Controller
     {
         $given = $request->validate(
             ['account' => ['nullable', 'integer', 'exists:host_accounts,id']],
-            ['account.*' => 'Choose an account of the list.'],
+            ['account.*' => (string) __('said.licence.choose_account_list')],
         );
         $keep->put(
             $this->term(),
@@ -128,7 +132,7 @@ final class LicenceController extends Controller
             isset($given['account']) ? HostAccountRow::query()->findOrFail($request->integer('account')) : null,
         );
 
-        return $this->done("{$series->title} is put there.");
+        return $this->done((string) __('said.licence.put_there', ['title' => $series->title]));
     }
 
     public function split(Request $request, Series $series, SplitSeries $split): RedirectResponse
@@ -138,7 +142,10 @@ final class LicenceController extends Controller
                 'most' => ['required', 'integer', 'between:5,720'],
                 'pause' => ['required', 'integer', 'between:0,240'],
             ],
-            ['most.*' => 'A part lasts 5 to 720 minutes.', 'pause.*' => 'A pause lasts up to 240 minutes.'],
+            [
+                'most.*' => (string) __('said.licence.part_lasts_5'),
+                'pause.*' => (string) __('said.licence.pause_lasts_up'),
+            ],
         );
         $parts = $split(
             $series->load(['section.term.school', 'section.term.closures']),
@@ -147,7 +154,7 @@ final class LicenceController extends Controller
             $this->person($request),
         );
 
-        return $this->done("The coming sessions are split into $parts parts.");
+        return $this->done((string) __('said.licence.coming_sessions_split', ['parts' => $parts]));
     }
 
     private function done(string $said): RedirectResponse

@@ -8,24 +8,22 @@ use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Section;
-use Nomada\App\View\Timetable\SectionPage;
+use Nomada\App\View\Timetable\Section\SectionQuery;
 
 final class SectionController extends Controller
 {
-    public function __invoke(Request $request, Section $section, SectionPage $page): View
+    public function __invoke(Request $request, Section $section, SectionQuery $page): View
     {
         $this->authorize('view', $section);
-        $edit = (string) $request->query('change', '');
 
-        return view(
-            'timetable.section',
-            $page->data(
+        return view('timetable.section', [
+            'page' => $page->of(
                 $section,
                 $this->person($request),
-                $edit,
+                (string) $request->query('change', ''),
                 (string) $request->query('day', ''),
                 $request->integer('session'),
             ),
-        );
+        ]);
     }
 }

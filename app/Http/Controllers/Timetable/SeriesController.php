@@ -22,10 +22,9 @@ final class SeriesController extends Controller
     {
         $series = $section->series()->find($request->integer('series'))?->setRelation('section', $section);
 
-        return view(
-            'timetable.series-preview',
-            $preview->data($section, $request->plan($section, $series), $series, $request->from($series)),
-        );
+        return view('timetable.series-preview', [
+            'page' => $preview->page($section, $request->plan($section, $series), $series, $request->from($series)),
+        ]);
     }
 
     public function store(SeriesRequest $request, Section $section, SaveSeries $save): RedirectResponse
@@ -38,9 +37,13 @@ final class SeriesController extends Controller
             $this->person($request),
         );
 
-        return redirect()
-            ->route('section', $section)
-            ->with('said', "{$series->title} is planned: {$series->stretches()->sentence()}.");
+        return redirect()->route('section', $section)->with(
+            'said',
+            (string) __('said.series.planned', [
+                'title' => $series->title,
+                'sentence' => $series->stretches()->sentence(),
+            ]),
+        );
     }
 
     public function update(
@@ -53,9 +56,13 @@ final class SeriesController extends Controller
         if ($request->boolean('keep_plan')) {
             $save->rename($series, (string) $request->input('title'), $this->person($request));
 
-            return redirect()
-                ->route('section', $section)
-                ->with('said', "{$series->title} is saved: {$series->stretches()->sentence()}.");
+            return redirect()->route('section', $section)->with(
+                'said',
+                (string) __('said.series.saved', [
+                    'title' => $series->title,
+                    'sentence' => $series->stretches()->sentence(),
+                ]),
+            );
         }
         $save(
             $section,
@@ -66,9 +73,13 @@ final class SeriesController extends Controller
             $request->from($series),
         );
 
-        return redirect()
-            ->route('section', $section)
-            ->with('said', "{$series->title} is saved: {$series->stretches()->sentence()}.");
+        return redirect()->route('section', $section)->with(
+            'said',
+            (string) __('said.series.saved', [
+                'title' => $series->title,
+                'sentence' => $series->stretches()->sentence(),
+            ]),
+        );
     }
 
     public function destroy(
@@ -81,9 +92,6 @@ final class SeriesController extends Controller
 
         return redirect()
             ->route('section', $section)
-            ->with(
-                'said',
-                "{$series->title} is deleted. What it had published is removed by the next publish run.",
-            );
+            ->with('said', (string) __('said.series.deleted_what_had', ['title' => $series->title]));
     }
 }

@@ -17,7 +17,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\View\Timetable\BusyRow;
-use Nomada\App\View\Timetable\MoveLook;
+use Nomada\App\View\Timetable\Move\MoveLook;
 
 final class SessionController extends Controller
 {
@@ -30,7 +30,7 @@ final class SessionController extends Controller
     ): RedirectResponse {
         $given = $request->validate(
             ['reason' => ['nullable', 'string', 'max:160'], 'keeps_topic' => ['nullable', 'boolean']],
-            ['reason.max' => 'A reason has 160 characters at most.'],
+            ['reason.max' => (string) __('said.session.reason_has_160')],
         );
         $change->cancel(
             $session,
@@ -39,11 +39,7 @@ final class SessionController extends Controller
             $request->boolean('keeps_topic'),
         );
 
-        return $this->done(
-            $section,
-            'The session is cancelled. Students read it at the door now, and everywhere else after the next publish '.
-                'run.',
-        );
+        return $this->done($section, (string) __('said.session.cancelled'));
     }
 
     public function restore(
@@ -55,7 +51,7 @@ final class SessionController extends Controller
     ): RedirectResponse {
         $change->restore($session, $this->person($request));
 
-        return $this->done($section, 'The session is held after all.');
+        return $this->done($section, (string) __('said.session.session_held_after'));
     }
 
     /** What each reach of a move would do, before it is done. */
@@ -68,15 +64,15 @@ final class SessionController extends Controller
     ): View {
         [$start, $minutes] = $request->times();
 
-        return view(
-            'timetable.moving',
-            $look->data(
+        return view('timetable.moving', [
+            'page' => $look->page(
                 $session->setRelation('series', $series->setRelation('section', $section)),
                 $request->day(),
                 $start,
                 $minutes,
-            ) + ['doubts' => $request->span()->doubts],
-        );
+                $request->span()->doubts,
+            ),
+        ]);
     }
 
     public function move(
@@ -97,9 +93,9 @@ final class SessionController extends Controller
             $this->person($request),
         );
         $said = [
-            'this' => "This one session is moved to {$request->day()->short()}; the rest of the series stays.",
-            'later' => 'This session and the later ones are moved.',
-            'whole' => 'The whole series is moved; what has begun stays.',
+            'this' => (string) __('said.session.one_session_moved', ['day' => $request->day()->short()]),
+            'later' => (string) __('said.session.session_later_ones'),
+            'whole' => (string) __('said.session.whole_series_moved'),
         ][$reach->value];
 
         return $request->input('back') === 'timetable'
@@ -133,7 +129,7 @@ final class SessionController extends Controller
             $this->person($request),
         );
 
-        return $this->done($section, 'Saved for this one session.');
+        return $this->done($section, (string) __('said.session.saved_one_session'));
     }
 
     /** An extra session, or one that makes up a lost one. */
@@ -150,8 +146,8 @@ final class SessionController extends Controller
         $change->add($series, $request->day(), $start, $minutes, $madeUp, $this->person($request));
         $said =
             $madeUp === null
-                ? "An extra session is added on {$request->day()->short()}."
-                : "It is made up on {$request->day()->short()}.";
+                ? (string) __('said.session.extra_session_added', ['day' => $request->day()->short()])
+                : (string) __('said.session.made_up', ['day' => $request->day()->short()]);
 
         return $request->input('back') === 'make-ups'
             ? redirect()->route('make-ups')->with('said', $said)
@@ -167,7 +163,7 @@ final class SessionController extends Controller
     ): RedirectResponse {
         $change->remove($session, $this->person($request));
 
-        return $this->done($section, 'The extra session is taken out.');
+        return $this->done($section, (string) __('said.session.extra_session_taken'));
     }
 
     /** When a session's teachers and students are busy in its week, for the row that it is dragged along. */

@@ -11,7 +11,6 @@ use Nomada\App\Actions\Timetable\ShareSeries;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\Support\Words;
 
 /** What a series carries beside its pattern: the sections that share it, and its topics. */
 final class SharingController extends Controller
@@ -20,14 +19,17 @@ final class SharingController extends Controller
     {
         $given = $request->validate(
             ['share' => ['required', 'string', 'exists:sections,sourced_id']],
-            ['share.*' => 'Choose the section that shares it.'],
+            ['share.*' => (string) __('said.sharing.choose_section_shares')],
         );
         $other = Section::query()->where('sourced_id', $given['share'])->firstOrFail();
         $share($series->load('section'), $other, $this->person($request));
 
         return redirect()
             ->route('section', $section)
-            ->with('said', "{$other->name()} meets in {$series->title} too.");
+            ->with(
+                'said',
+                (string) __('said.sharing.meets_too', ['name' => $other->name(), 'title' => $series->title]),
+            );
     }
 
     public function destroy(
@@ -41,7 +43,10 @@ final class SharingController extends Controller
 
         return redirect()
             ->route('section', $other->id === $section->id ? $series->section : $section)
-            ->with('said', "{$other->name()} no longer meets in {$series->title}.");
+            ->with(
+                'said',
+                (string) __('said.sharing.no_longer_meets', ['name' => $other->name(), 'title' => $series->title]),
+            );
     }
 
     public function topics(Request $request, Section $section, Series $series, PasteTopics $paste): RedirectResponse
@@ -52,7 +57,7 @@ final class SharingController extends Controller
                 'topics_move' => ['nullable', 'boolean'],
                 'from_first' => ['nullable', 'boolean'],
             ],
-            ['topics.max' => 'That is too long a list.'],
+            ['topics.max' => (string) __('said.sharing.too_long_list')],
         );
         $left = $paste(
             $series->load('section'),
@@ -66,8 +71,7 @@ final class SharingController extends Controller
             ->route('section', $section)
             ->with(
                 'said',
-                'The topics are laid over the sessions.'.
-                    ($left > 0 ? ' '.Words::count($left, 'topic').' found no session.' : ''),
+                __('said.sharing.topics').($left > 0 ? ' '.trans_choice('said.sharing.left', $left) : ''),
             );
     }
 }

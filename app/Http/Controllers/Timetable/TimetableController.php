@@ -7,17 +7,16 @@ namespace Nomada\App\Http\Controllers\Timetable;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Http\Controllers\Controller;
-use Nomada\App\View\Timetable\WeekFilter;
-use Nomada\App\View\Timetable\WeekPage;
-use Nomada\App\View\Timetable\WeekSheets;
+use Nomada\App\View\Timetable\Week\SheetsPage;
+use Nomada\App\View\Timetable\Week\WeekFilter;
+use Nomada\App\View\Timetable\Week\WeekQuery;
 
 final class TimetableController extends Controller
 {
-    public function __invoke(Request $request, WeekPage $page): View
+    public function __invoke(Request $request, WeekQuery $week): View
     {
-        return view(
-            'timetable.week',
-            $page->data(
+        return view('timetable.week', [
+            'page' => $week->page(
                 $this->term(),
                 $this->person($request),
                 $request->integer('week'),
@@ -27,34 +26,22 @@ final class TimetableController extends Controller
                 $request->integer('session'),
                 WeekFilter::of($request),
             ),
-        );
+        ]);
     }
 
     /** The week as it is printed. */
-    public function sheets(Request $request, WeekPage $page): View
+    public function sheets(Request $request, WeekQuery $week): View
     {
-        $filter = WeekFilter::of($request);
-        $data = $page->data(
-            $this->term(),
-            $this->person($request),
-            $request->integer('week'),
-            (string) $request->query('by', 'teacher'),
-            '',
-            '',
-            0,
-            $filter,
-        );
-
         return view('timetable.sheets', [
-            'page' => WeekSheets::of($data['rows'], $filter->isOfOne()),
-            'here' => ['week' => $data['week'], 'by' => $data['by']] + $filter->query(),
-            // What the drawing of a week on the screen has besides: nothing is chosen, and nothing is moved.
-            'chosen' => 0,
-            'theirs' => null,
-            'left' => WeekPage::LEFT,
-            'top' => WeekSheets::TOP,
-            'h' => WeekPage::ROW - 8,
-            'base' => url('/sections'),
-        ] + $data);
+            'page' => SheetsPage::of(
+                $week->page(
+                    $this->term(),
+                    $this->person($request),
+                    $request->integer('week'),
+                    (string) $request->query('by', 'teacher'),
+                    filter: WeekFilter::of($request),
+                ),
+            ),
+        ]);
     }
 }

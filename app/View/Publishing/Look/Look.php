@@ -15,6 +15,7 @@ final readonly class Look
      * @param  int  $at  UTC seconds, from when on
      * @param  list<LookRow>  $rows
      * @param  list<LookLetter>  $letters
+     * @param  array<string, string>  $children  of whom a guardian reads: names by sourcedId
      * @param  bool  $mayPublish  whether whoever looks may go on to Changed there
      */
     public function __construct(
@@ -22,6 +23,7 @@ final readonly class Look
         public int $at,
         public array $rows,
         public array $letters,
+        public array $children,
         public bool $mayPublish,
     ) {
     }

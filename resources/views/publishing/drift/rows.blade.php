@@ -1,4 +1,3 @@
-@use(Nomada\App\Destinations\FieldWords)
 {{-- What differs there, side by side. rows: DriftRow[]; all: how many there are --}}
 @props(['rows', 'all'])
 <form method="post" action="{{ route('drift.back') }}" x-data="choosing">@csrf
@@ -26,15 +25,15 @@
                     @else
                         <td>
                             @foreach ($row->changes as $change)
-                                <div class="field"><b>{{ FieldWords::of($change->field) }}</b>
-                                    <del>{{ Str::limit(FieldWords::changed($change, $change->before), 240) }}</del>
+                                <div class="field"><b>{{ \Nomada\App\Destinations\FieldWords::of($change->field) }}</b>
+                                    <del>{{ Str::limit(\Nomada\App\Destinations\FieldWords::changed($change, $change->before), 240) }}</del>
                                 </div>
                             @endforeach
                         </td>
                         <td>
                             @foreach ($row->changes as $change)
-                                <div class="field"><b>{{ FieldWords::of($change->field) }}</b>
-                                    <ins>{{ Str::limit(FieldWords::changed($change, $change->after), 240) }}</ins>
+                                <div class="field"><b>{{ \Nomada\App\Destinations\FieldWords::of($change->field) }}</b>
+                                    <ins>{{ Str::limit(\Nomada\App\Destinations\FieldWords::changed($change, $change->after), 240) }}</ins>
                                 </div>
                             @endforeach
                         </td>

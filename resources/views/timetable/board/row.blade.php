@@ -1,8 +1,8 @@
-{{-- One section on the board. row: BoardRow; line: TermLine; today, minute; first: whether the Tab key leads here --}}
-@props(['row', 'line', 'today', 'minute', 'first' => false])
+{{-- One section on the board. row: BoardRow; page: BoardPage or BoardRows; first: whether the Tab key leads here --}}
+@props(['row', 'page', 'first' => false])
 <tr class="row-s" tabindex="{{ $first ? 0 : -1 }}" aria-label="{{ $row->name }}">
     @include('timetable.board.name')
-    <td class="line-cell">{{ $line->draw($row->days, $row->name, $today, $minute, $row->url()) }}</td>
+    <td class="line-cell">{{ $page->line->draw($row->days, $row->name, $page->today, $page->minute, $row->url()) }}</td>
     <td><span
             class="{{ $row->linkTone() }}">{{ __("board.link.{$row->linkState()}", ['n' => $row->status->linked, 'of' =>
                 $row->status->series]) }}</span>

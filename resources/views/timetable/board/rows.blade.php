@@ -1,7 +1,8 @@
-{{-- Rows that were asked for. rows: BoardRow[]; line, today, minute --}}
+{{-- Rows that were asked for. page: BoardRows --}}
+@props(['page'])
 <table>
     <tbody>
-        @foreach ($rows as $row)
+        @foreach ($page->rows as $row)
             @include('timetable.board.row', ['first' => false])
         @endforeach
     </tbody>

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Support;
+
+use Illuminate\Database\Connectors\PostgresConnector;
+
+/**
+ * Connects to PostgreSQL without its compiler. For a query that it takes for a large one (the day's sessions of 600
+ * sections) the server spends 400 ms on translating it into machine code, to save some of the 40 that it needs.
+ */
+final class Postgres extends PostgresConnector
+{
+    /** @param  array<string, mixed>  $config */
+    public function connect(array $config)
+    {
+        $pdo = parent::connect($config);
+        $pdo->exec('set jit = off');
+
+        return $pdo;
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Joining;
+
+use Nomada\Core\Joining\Preset;
+use Nomada\Core\Timetable\HostAccount;
+
+/** Every series with its join link and its door; or only those that lack something. */
+final readonly class JoiningPage
+{
+    /** @var list<SeriesRow> */
+    public array $rows;
+
+    public int $all;
+
+    /** @var array<string, int> how many have no link, a door that is too open, a hidden link */
+    public array $counts;
+
+    /** @var list<Preset> those that are used by what is shown */
+    public array $used;
+
+    /**
+     * @param  list<SeriesRow>  $rows
+     * @param  string  $show  missing, open, hidden, or empty for all
+     * @param  array<string, Preset>  $presets  by key
+     * @param  array<int, HostAccount>  $accounts  by id
+     */
+    public function __construct(array $rows, public string $show, public array $presets, public array $accounts)
+    {
+        $is = [
+            'missing' => fn (SeriesRow $r): bool => $r->link === null,
+            'open' => fn (SeriesRow $r): bool => $r->moreOpen !== [] && $r->acceptedBy === null,
+            'hidden' => fn (SeriesRow $r): bool => $r->isHidden,
+        ];
+        $this->all = count($rows);
+        $this->counts = array_map(fn (callable $of): int => count(array_filter($rows, $of)), $is);
+        $this->rows = isset($is[$show]) ? array_values(array_filter($rows, $is[$show])) : $rows;
+        $names = array_flip(array_map(fn (SeriesRow $r): string => $r->preset, $this->rows));
+        $this->used = array_values(array_filter($presets, fn (Preset $p): bool => isset($names[$p->name])));
+    }
+}

@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Presence\Today;
+
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Part;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Queries\Presets;
+use Nomada\App\Queries\Registered;
+use Nomada\App\Support\Clock;
+use Nomada\App\View\Timetable\Teachers;
+use Nomada\Core\Fault;
+use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Zone;
+
+/** Looks up a day's sessions. */
+final readonly class TodayQuery
+{
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    /** @param  string  $typed  a date; of anything else, today's */
+    public function page(Term $term, Person $for, string $typed): TodayPage
+    {
+        $zone = $term->calendar()->zone;
+        $now = $this->clock->seconds();
+        try {
+            $date = $typed === '' ? $zone->dateAt($now) : LocalDate::parse($typed);
+        } catch (Fault) {
+            $date = $zone->dateAt($now);
+        }
+        $presets = Presets::all();
+        $registered = Registered::on('r', $date);
+        $rows = DB::table('sessions')
+            ->join('series', 'series.id', '=', 'series_id')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->where('term_id', $term->id)
+            ->where('day', $date->iso())
+            ->where(
+                fn ($q) => $q
+                    ->whereIn(
+                        'series.id',
+                        DB::table('series_sections')
+                            ->whereIn('section_id', $this->own($for, $date->iso()))
+                            ->select('series_id'),
+                    )
+                    ->when(! $for->isCoordinator(), fn ($w) => $w->orWhere('teacher_id', $for->id)),
+            )
+            ->orderBy('starts_at')
+            ->orderBy('sections.id')
+            ->get([
+                DB::raw('extract(epoch from starts_at)::bigint as starts'),
+                DB::raw('extract(epoch from ends_at)::bigint as ends'),
+                'state',
+                'reason',
+                'sections.title',
+                'sections.year',
+                'sections.sourced_id',
+                'section_id',
+                DB::raw(
+                    "(select count(*) from registrations r where r.series_id = series.id and $registered
+                        and (r.only_day is null or r.only_day = sessions.day)) as registered",
+                ),
+                'sessions.id',
+                DB::raw(
+                    '(select 1 from presence_reads p where p.session_id = sessions.id and p.ended_at is not null)
+                        as ended',
+                ),
+                // Who is inside at this moment: whose last word is a coming.
+                DB::raw(
+                    '(select count(*) from (select distinct on (who) is_join from presence_events e
+                        where e.session_id = sessions.id order by who, at desc, is_join) as last where is_join)
+                        as inside',
+                ),
+                'preset',
+                'series.door',
+                'sessions.door as own_door',
+                DB::raw('coalesce(sessions.title, sessions.topic) as topic'),
+                DB::raw(
+                    "(select left(given_name, 1) || '. ' || family_name from people where people.id =
+                        sessions.teacher_id) as other",
+                ),
+                DB::raw('(select count(*) - 1 from series_sections x where x.series_id = series.id) as others'),
+                DB::raw(
+                    "exists (select 1 from join_links l where l.series_id = series.id and l.kind = 'series' and
+                        l.retired_at is null) as linked",
+                ),
+            ]);
+        $teachers = Teachers::of(array_values(array_map(intval(...), $rows->pluck('section_id')->all())));
+
+        return new TodayPage(
+            $date,
+            $date->day === $zone->dateAt($now)->day,
+            $zone->place(),
+            $term->calendar()->closedBecause($date->day),
+            array_values(
+                $rows
+                    ->map(
+                        fn (\stdClass $s): TodayRow => $this->row(
+                            $s,
+                            $now,
+                            Presets::door($s->preset, $s->door, $presets, $s->own_door),
+                            $zone,
+                            $s->other ?? ($teachers[$s->section_id] ?? ''),
+                        ),
+                    )
+                    ->all(),
+            ),
+            Section::query()->where('term_id', $term->id)->servedBy($for)->orderBy('title')->get(),
+        );
+    }
+
+    private function row(\stdClass $s, int $now, DoorRules $door, Zone $zone, string $teacher): TodayRow
+    {
+        $starts = (int) $s->starts;
+        $ends = (int) $s->ends;
+        $isPlanned = $s->state === 'planned';
+        $opens = $starts - 60 * $door->opensBefore;
+        $doors = match (true) {
+            ! $isPlanned => DoorState::NotHeld,
+            ! $s->linked => DoorState::NoLink,
+            $now >= $ends => DoorState::Over,
+            $s->ended !== null => DoorState::Ended,
+            $now >= $starts => DoorState::Running,
+            $now >= $opens => DoorState::Open,
+            default => DoorState::Shut,
+        };
+
+        return new TodayRow(
+            (int) $s->id,
+            $zone->clock($starts),
+            $zone->clock($ends),
+            ($s->year === '' ? '' : "Y$s->year ").$s->title,
+            (int) $s->others,
+            $s->sourced_id,
+            $teacher,
+            (int) $s->registered,
+            $starts <= $now && $now < $ends && $s->ended === null ? (int) $s->inside : null,
+            $doors,
+            match ($doors) {
+                DoorState::NotHeld => (string) $s->reason,
+                DoorState::Shut => $zone->clock($opens),
+                default => '',
+            },
+            $ends <= $now && $isPlanned,
+            $s->linked && $isPlanned && $ends > $now,
+        );
+    }
+
+    /** The sections in which somebody has a part on a day; all for the coordinator. */
+    private function own(Person $for, string $day): Builder
+    {
+        return $for->isCoordinator()
+            ? Section::query()->select('id')->toBase()
+            : Part::query()
+                ->where('person_id', $for->id)
+                ->whereIn('role', ['teacher', 'co-teacher', 'observer'])
+                ->on($day)
+                ->select('section_id')
+                ->toBase();
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Publishing\Plan;
+
+use Nomada\Core\Publishing\Place;
+
+/** The plan of a publish run over many sections: counts a section and destination, what differs first. */
+final readonly class PlanPage
+{
+    /** What can be done at a place, in the order in which it is told; trouble and leave are no steps. */
+    public const MARKS = ['add', 'change', 'remove', 'trouble', 'leave'];
+
+    private const STEPS = ['add', 'change', 'remove'];
+
+    /**
+     * @param  list<PlanRow>  $rows
+     * @param  int  $differs  sections that differ, of $all
+     * @param  string  $show  chosen, all, or what differs
+     * @param  string  $open  the sourcedId of the section whose plan is open, or empty
+     * @param  int  $drifts  things that somebody else has changed at a destination
+     * @param  string  $controls  where it is said how the stand-ins behave
+     */
+    public function __construct(
+        public array $rows,
+        public int $differs,
+        public int $all,
+        public string $show,
+        public string $open,
+        public int $drifts,
+        public string $controls,
+    ) {
+    }
+
+    /** Placements that would be touched. */
+    public function steps(): int
+    {
+        return array_sum(array_map(fn (PlanRow $r): int => array_sum($r->steps()), $this->rows));
+    }
+
+    /** @return array<string, int> what is to be done at one place by verb, where anything is */
+    public function total(Place $place): array
+    {
+        $out = [];
+        foreach (self::STEPS as $verb) {
+            $n = array_sum(array_map(fn (PlanRow $r): int => $r->places[$place->value][$verb], $this->rows));
+            if ($n > 0) {
+                $out[$verb] = $n;
+            }
+        }
+
+        return $out;
+    }
+}

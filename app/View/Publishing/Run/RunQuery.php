@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Publishing\Run;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Publishing\Run;
+use Nomada\App\Models\Term\Person;
+use Nomada\Core\Publishing\Place;
+use Nomada\Core\Term\Zone;
+use stdClass;
+
+/** Looks up how far a run has come, and the past ones. */
+final class RunQuery
+{
+    /** So many past runs are listed. */
+    public const LISTED = 50;
+
+    public function page(Run $run, Zone $zone): RunPage
+    {
+        return new RunPage(
+            $run,
+            self::at($run, $zone),
+            $zone->place(),
+            $this->lanes($run),
+            $this->troubles($run),
+            $this->sections($run),
+            (int) abs(($run->ended_at ?? now())->diffInSeconds($run->created_at)),
+        );
+    }
+
+    private static function at(Run $run, Zone $zone): string
+    {
+        $at = (int) $run->app_time->timestamp;
+
+        return $zone->dateAt($at)->short().' '.$zone->clock($at);
+    }
+
+    /** @return array<string, RunLane> */
+    private function lanes(Run $run): array
+    {
+        $titles = ['link' => __('places.services.bridge.name')];
+        if ($run->kind !== 'links') {
+            $titles = [];
+            foreach (Place::cases() as $place) {
+                $titles[$place->value] = $place->title();
+            }
+        }
+        $counts = [];
+        $rows = DB::table('run_steps')
+            ->where('run_id', $run->id)
+            ->groupBy('lane', 'state')
+            ->get(['lane', 'state', DB::raw('count(*) as n')]);
+        foreach ($rows as $row) {
+            $counts[$row->lane][$row->state] = (int) $row->n;
+        }
+        $lanes = [];
+        foreach ($titles as $lane => $title) {
+            $n = $counts[$lane] ?? [];
+            $lanes[$lane] = new RunLane(
+                (string) $title,
+                $n['done'] ?? 0,
+                $n['failed'] ?? 0,
+                $n['asked'] ?? 0,
+                $n['waiting'] ?? 0,
+            );
+        }
+
+        return $lanes;
+    }
+
+    /**
+     * What did not go, folded where a destination said the same of many.
+     *
+     * @return list<RunTrouble>
+     */
+    private function troubles(Run $run): array
+    {
+        return array_values(
+            DB::table('run_steps')
+                ->join('sections', 'sections.id', '=', 'section_id')
+                ->where('run_id', $run->id)
+                ->whereNotNull('words')
+                ->where('state', '!=', 'done')
+                ->groupBy('lane', 'state', 'verb', 'words')
+                ->orderByRaw('count(*) desc, min(run_steps.id)')
+                ->limit(100)
+                ->get([
+                    'lane',
+                    'state',
+                    'verb',
+                    'words',
+                    DB::raw('count(*) as n'),
+                    DB::raw('count(distinct section_id) as sections'),
+                    DB::raw('min(label) as label'),
+                    DB::raw('max(tries) as tries'),
+                    DB::raw('(array_agg(sections.sourced_id order by run_steps.id))[1] as sourced_id'),
+                    DB::raw('(array_agg(sections.title order by run_steps.id))[1] as title'),
+                    DB::raw('(array_agg(sections.year order by run_steps.id))[1] as year'),
+                ])
+                ->map(
+                    fn (stdClass $t): RunTrouble => new RunTrouble(
+                        $t->lane,
+                        $t->state,
+                        $t->verb,
+                        $t->words,
+                        (int) $t->n,
+                        (int) $t->sections,
+                        $t->label,
+                        (int) $t->tries,
+                        $t->sourced_id,
+                        ($t->year === '' ? '' : "Y$t->year ").$t->title,
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    /** @return list<RunRow> newest first */
+    public function recent(Person $for, Zone $zone): array
+    {
+        return array_values(
+            Run::query()
+                ->with('starter')
+                ->withCount([
+                    'steps',
+                    'steps as failed_count' => fn ($q) => $q->where('state', 'failed'),
+                    'steps as waiting_count' => fn ($q) => $q->where('state', 'waiting'),
+                ])
+                ->when(! $for->isCoordinator(), fn ($q) => $q->where('started_by', $for->id))
+                ->latest()
+                ->limit(self::LISTED)
+                ->get()
+                ->map(
+                    fn (Run $r): RunRow => new RunRow(
+                        $r->id,
+                        self::at($r, $zone),
+                        $r->kind === 'links',
+                        $r->starter?->name(),
+                        (int) $r->getAttribute('steps_count'),
+                        (int) $r->getAttribute('failed_count'),
+                        (int) $r->getAttribute('waiting_count'),
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    /** @return list<RunSection> what failed first, then what waits */
+    private function sections(Run $run): array
+    {
+        return array_values(
+            DB::table('run_steps')
+                ->join('sections', 'sections.id', '=', 'section_id')
+                ->where('run_id', $run->id)
+                ->groupBy('sections.id')
+                ->orderByRaw(
+                    "count(*) filter (where state = 'failed') desc, count(*) filter (where state = 'waiting') desc, ".
+                        "nullif(regexp_replace(year, '[^0-9]', '', 'g'), '')::int, title",
+                )
+                ->get([
+                    'sections.sourced_id',
+                    'title',
+                    'year',
+                    DB::raw('count(*) as all'),
+                    DB::raw("count(*) filter (where state = 'done') as done"),
+                    DB::raw("count(*) filter (where state = 'failed') as failed"),
+                    DB::raw("count(*) filter (where state = 'asked') as asked"),
+                ])
+                ->map(
+                    fn (stdClass $s): RunSection => new RunSection(
+                        $s->sourced_id,
+                        ($s->year === '' ? '' : "Y$s->year ").$s->title,
+                        (int) $s->all,
+                        (int) $s->done,
+                        (int) $s->failed,
+                        (int) $s->asked,
+                    ),
+                )
+                ->all(),
+        );
+    }
+}

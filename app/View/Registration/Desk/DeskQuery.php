@@ -1,0 +1,432 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Registration\Desk;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Registration\RegistrationChecks;
+use Nomada\App\Models\Registration\Letter;
+use Nomada\App\Models\Registration\Registration;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Queries\Registered;
+use Nomada\App\Support\Clock;
+use Nomada\Core\Registration\Finding;
+use Nomada\Core\Registration\NameRelation;
+use Nomada\Core\Registration\PersonName;
+use Nomada\Core\Registration\Verdict;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Zone;
+
+/**
+ * The desk: the queue over all sections with what was found of each, the waiting list, and what was decided last.
+ *
+ * @phpstan-type Look array{counts: array<string, int>, safe: int, shown: array<string, array<int, Finding>>}
+ */
+final readonly class DeskQuery
+{
+    private const SHOWN = 200;
+
+    /** From how many on a queue is compared behind the page. */
+    private const LONG = 300;
+
+    public function __construct(private RegistrationChecks $checks, private Clock $clock)
+    {
+    }
+
+    /**
+     * @param  'queue'|'list'|'decided'|'changes'  $show
+     * @param  string  $verdict  whose lines alone are shown, or empty
+     * @param  bool  $now  compares a long queue here, however long it takes
+     */
+    public function page(Term $term, Person $for, string $show, string $verdict, bool $now = false): DeskPage
+    {
+        $of = $this->of($term, $for);
+        $zone = $term->calendar()->zone;
+
+        return new DeskPage(
+            $show,
+            $of()->where('state', 'waiting')->count(),
+            $of()->where('state', 'queued')->count(),
+            $show === 'queue' ? $this->waiting($term, $for, $verdict, $now) : null,
+            $show === 'list' ? $this->queued($of(), $zone) : [],
+            $show === 'decided' ? $this->decided($of()) : [],
+            $show === 'changes' ? $this->changes($term, $for) : [],
+        );
+    }
+
+    private function waiting(Term $term, Person $for, string $verdict, bool $now): DeskQueue
+    {
+        $found = $this->look($this->of($term, $for), $term, $for, $now);
+        $sections = Section::query()
+            ->where('term_id', $term->id)
+            ->servedBy($for)
+            ->whereHas('series', fn ($q) => $q->whereNotNull('registering'))
+            ->orderBy('title')
+            ->get(['id', 'sourced_id', 'title', 'year', 'course_id']);
+
+        return new DeskQueue(
+            $found === null,
+            $verdict,
+            $found['counts'] ?? [],
+            $found['safe'] ?? 0,
+            $this->lines($found['shown'][$verdict] ?? [], $term->calendar()->zone),
+            $sections->mapWithKeys(fn (Section $s): array => [$s->sourced_id => $s->name()])->all(),
+        );
+    }
+
+    /**
+     * @param  Builder<Registration>  $of
+     * @return list<QueuedRow>
+     */
+    private function queued(Builder $of, Zone $zone): array
+    {
+        $rows = [];
+        $places = [];
+        $list = $of
+            ->where('state', 'queued')
+            ->with(['series.section', 'person'])
+            ->orderBy('series_id')
+            ->orderBy('only_day')
+            ->orderBy('arrived_at')
+            ->orderBy('id')
+            ->limit(self::SHOWN)
+            ->get();
+        foreach ($list as $r) {
+            $key = "$r->series_id $r->only_day";
+            $places[$key] = ($places[$key] ?? 0) + 1;
+            $rows[] = new QueuedRow(
+                $r->id,
+                self::for($r),
+                $places[$key],
+                (string) $r->typed_name,
+                (string) $r->typed_email,
+                self::at($r, $zone),
+            );
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  Builder<Registration>  $of
+     * @return list<DecidedRow>
+     */
+    private function decided(Builder $of): array
+    {
+        $decided = $of
+            ->whereNotNull('decided_at')
+            ->with(['series.section', 'person'])
+            ->orderByDesc('decided_at')
+            ->orderByDesc('id')
+            ->limit(self::SHOWN)
+            ->get();
+        $letters = Letter::query()
+            ->ofDecision()
+            ->whereIn('registration_id', $decided->modelKeys())
+            ->where('kind', '!=', 'received')
+            ->orderBy('id')
+            ->get(['registration_id', 'sent_at', 'trouble'])
+            ->keyBy('registration_id');
+
+        return array_values(
+            $decided
+                ->map(function (Registration $r) use ($letters): DecidedRow {
+                    $letter = $letters[$r->id] ?? null;
+                    $mayUndo = $letter !== null && $letter->sent_at === null && $r->before !== null;
+                    $isSent = $r->before !== null && $r->before['series_id'] !== $r->series_id;
+
+                    return new DecidedRow(
+                        $r->id,
+                        $r->typed_name ?? $r->person->name(),
+                        self::for($r),
+                        $isSent ? 'sent' : $r->state,
+                        $r->reason,
+                        match (true) {
+                            $letter === null => DecidedRow::NONE,
+                            $letter->sent_at !== null => DecidedRow::GONE,
+                            default => DecidedRow::GOES,
+                        },
+                        $letter?->trouble,
+                        $mayUndo,
+                        ! $mayUndo && $r->state === 'accepted',
+                    );
+                })
+                ->all(),
+        );
+    }
+
+    /** The section, with the day where it is for one session. */
+    private static function for(Registration $r): string
+    {
+        return $r->series->section->name().
+            ($r->only_day === null ? '' : ', '.LocalDate::parse($r->only_day)->short());
+    }
+
+    private static function at(Registration $r, Zone $zone): string
+    {
+        $at = $r->arrived_at === null ? null : (int) $r->arrived_at->timestamp;
+
+        return $at === null ? '' : $zone->dateAt($at)->short().' '.$zone->clock($at);
+    }
+
+    /**
+     * Those that wait for a decision and may be accepted without a look.
+     *
+     * @return list<Registration>
+     */
+    public function certain(Term $term, Person $for): array
+    {
+        $mine = Section::query()->where('term_id', $term->id)->servedBy($for)->select('id');
+        $queue = $this->queue(
+            Registration::query()->whereHas('series', fn ($q) => $q->whereIn('section_id', $mine)),
+        );
+        $findings = $this->checks->findings($queue);
+
+        return array_values(
+            $queue
+                ->filter(
+                    fn (Registration $r): bool => isset($findings[$r->id]) &&
+                        RegistrationChecks::isSafe($findings[$r->id], $r),
+                )
+                ->all(),
+        );
+    }
+
+    /**
+     * @param  Builder<Registration>  $of
+     * @return Collection<int, Registration>
+     */
+    private function queue(Builder $of): Collection
+    {
+        return $of
+            ->where('state', 'waiting')
+            ->with(['series.section', 'person'])
+            ->orderBy('arrived_at')
+            ->orderBy('id')
+            ->get();
+    }
+
+    /**
+     * How many there are of each verdict, and the first of each. A long queue is compared once and behind the page,
+     * until anything of it or of the rosters changes; what is kept is no longer than a page of each verdict.
+     *
+     * @param  callable(): Builder<Registration>  $of
+     * @param  bool  $now  compares it here, however long it takes
+     * @return Look|null null where it is still being compared
+     */
+    private function look(callable $of, Term $term, Person $for, bool $now): ?array
+    {
+        $state = $of()
+            ->where('state', 'waiting')
+            ->toBase()
+            ->selectRaw('count(*) as n, max(id) as last, sum(id) as ids, max(updated_at) as at')
+            ->first();
+        if ($state === null || $state->n < self::LONG) {
+            return $this->found($this->queue($of()));
+        }
+        $rosters = DB::table('parts')->selectRaw('count(*) as n, max(updated_at) as at')->first();
+        $print =
+            'desk '.
+            md5(
+                json_encode(
+                    [
+                        $for->isCoordinator() ? 0 : $for->id,
+                        $term->id,
+                        $state,
+                        $rosters,
+                        DB::table('registrations')->where('state', 'accepted')->count(),
+                        DB::table('people')->max('updated_at'),
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+            );
+        /** @var Look|null $kept */
+        $kept = Cache::get($print);
+        if ($kept !== null) {
+            return $kept;
+        }
+        if (! $now) {
+            if (Cache::add("$print asked", true, 60)) {
+                CompareQueue::dispatch($term->id, $for->id);
+            }
+
+            return null;
+        }
+        $found = $this->found($this->queue($of()));
+        Cache::put($print, $found, 600);
+
+        return $found;
+    }
+
+    /** Compares a long queue, for whoever asked, and keeps what was found. */
+    public function compare(Term $term, Person $for): void
+    {
+        $this->look($this->of($term, $for), $term, $for, true);
+    }
+
+    /**
+     * @param  Collection<int, Registration>  $queue
+     * @return Look
+     */
+    private function found(Collection $queue): array
+    {
+        $findings = $this->checks->findings($queue);
+        $order = array_flip(array_map(fn (Verdict $v): string => $v->value, Verdict::cases()));
+        // Sorting is stable: of one verdict, in order of arrival.
+        $sorted = [];
+        foreach ($queue->modelKeys() as $id) {
+            $sorted[(int) $id] = $findings[$id];
+        }
+        uasort(
+            $sorted,
+            fn (Finding $x, Finding $y): int => $order[$x->verdict->value] <=> $order[$y->verdict->value],
+        );
+        $shown = ['' => array_slice($sorted, 0, self::SHOWN, true)];
+        foreach ($sorted as $id => $finding) {
+            if (count($shown[$finding->verdict->value] ?? []) < self::SHOWN) {
+                $shown[$finding->verdict->value][$id] = $finding;
+            }
+        }
+
+        return [
+            'counts' => array_count_values(array_map(fn (Finding $f): string => $f->verdict->value, $findings)),
+            'safe' => $queue
+                ->filter(fn (Registration $r): bool => RegistrationChecks::isSafe($findings[$r->id], $r))
+                ->count(),
+            'shown' => $shown,
+        ];
+    }
+
+    /** @return callable(): Builder<Registration> */
+    private function of(Term $term, Person $for): callable
+    {
+        $mine = Section::query()->where('term_id', $term->id)->servedBy($for)->select('id');
+
+        return fn (): Builder => Registration::query()->whereHas(
+            'series',
+            fn ($q) => $q->whereIn('section_id', clone $mine),
+        );
+    }
+
+    /**
+     * @param  array<int, Finding>  $findings
+     * @return list<DeskLine>
+     */
+    private function lines(array $findings, Zone $zone): array
+    {
+        $registrations = Registration::query()
+            ->whereKey(array_keys($findings))
+            ->with(['series.section', 'person'])
+            ->get()
+            ->keyBy('id');
+        $names = Section::query()
+            ->whereKey(array_map(fn (Finding $f): int => $f->entry->section ?? 0, $findings))
+            ->get(['id', 'sourced_id', 'title', 'year'])
+            ->keyBy('id');
+        $lines = [];
+        foreach ($findings as $id => $f) {
+            $r = $registrations[$id] ?? null;
+            if ($r === null) {
+                continue;
+            }
+            $account = $r->person->name();
+            $to = $f->verdict === Verdict::AnotherSection && $f->entry !== null ? $names[$f->entry->section] : null;
+            $lines[] = new DeskLine(
+                $r->id,
+                $r->series->section->name(),
+                $r->series->section->sourced_id,
+                $r->only_day === null ? '' : LocalDate::parse($r->only_day)->short(),
+                self::at($r, $zone),
+                $f->verdict,
+                $f->why(),
+                $f->marked((string) $r->typed_name),
+                (string) $r->typed_email,
+                // Whose account typed is said where it is not the one of the student beside whom it stands.
+                $this->isOwn($f, $r, $account) ? null : $account,
+                $f->entry === null ? [] : $f->marked($f->entry->name->typed),
+                $f->entry->address ?? '',
+                $f->sameAddress,
+                RegistrationChecks::isSafe($f, $r),
+                $to?->sourced_id,
+                (string) $to?->name(),
+            );
+        }
+
+        return $lines;
+    }
+
+    /** Whether an account is plainly that of whoever was found, or, where nobody was, of whoever was typed. */
+    private function isOwn(Finding $finding, Registration $registration, string $account): bool
+    {
+        $typed = new PersonName((string) $registration->typed_name);
+
+        return $finding->entry !== null
+            ? $finding->entry->person === $registration->person_id
+            : $typed->compare(new PersonName($account)) === NameRelation::Equal;
+    }
+
+    /**
+     * Who joined or left a roster this term, newest first, and whether the registrations have followed.
+     *
+     * @return list<ChangedRow>
+     */
+    private function changes(Term $term, Person $for): array
+    {
+        $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
+        $rows = DB::table('parts')
+            ->join('people', 'people.id', '=', 'person_id')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->whereIn('section_id', Section::query()->where('term_id', $term->id)->servedBy($for)->select('id'))
+            ->where('parts.role', 'student')
+            ->where(
+                fn ($q) => $q
+                    ->where('begins_on', '>', $term->starts_on)
+                    ->orWhere(fn ($w) => $w->whereNotNull('ends_on')->where('ends_on', '<', $term->ends_on)),
+            )
+            ->orderByRaw('greatest(begins_on, ends_on) desc nulls last')
+            ->limit(self::SHOWN)
+            ->get([
+                'given_name',
+                'family_name',
+                'person_id',
+                'section_id',
+                'sections.sourced_id',
+                'sections.title',
+                'sections.year',
+                'begins_on',
+                'ends_on',
+                DB::raw(
+                    '(select count(distinct r.series_id) from registrations r join series_sections s on
+                        s.series_id = r.series_id where s.section_id = parts.section_id and r.person_id =
+                        parts.person_id and '.
+                        Registered::on('r', $term->calendar()->zone->dateAt($this->clock->seconds())).
+                        ') as registered',
+                ),
+                DB::raw('(select count(*) from series_sections s where s.section_id = parts.section_id) as series'),
+            ]);
+
+        return array_values(
+            $rows
+                ->map(function (\stdClass $r) use ($today): ChangedRow {
+                    $left = $r->ends_on !== null && $r->ends_on < $today;
+                    $done = $left ? (int) $r->registered === 0 : (int) $r->registered >= (int) $r->series;
+
+                    return new ChangedRow(
+                        trim("$r->given_name $r->family_name"),
+                        ($r->year === '' ? '' : "Y$r->year ").$r->title,
+                        $r->sourced_id,
+                        $left ? 'left' : ($r->ends_on !== null ? 'leaves' : 'joined'),
+                        LocalDate::parse($r->ends_on ?? $r->begins_on)->short(),
+                        $done,
+                    );
+                })
+                ->all(),
+        );
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Registration;
+
+use Nomada\App\View\Joining\SeriesRow;
+
+/** Every series with how many of its roster are registered; or only those where some are not. */
+final readonly class RostersPage
+{
+    /** @var list<SeriesRow> */
+    public array $rows;
+
+    public int $all;
+
+    public int $left;
+
+    /** @param  list<SeriesRow>  $rows */
+    public function __construct(array $rows, public bool $onlyLeft)
+    {
+        $left = array_values(array_filter($rows, fn (SeriesRow $r): bool => $r->registered < $r->roster));
+        $this->rows = $onlyLeft ? $left : $rows;
+        $this->all = count($rows);
+        $this->left = count($left);
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Timetable\Board;
+
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\Clock;
+use Nomada\App\View\Timetable\TermLine;
+
+/** Looks up the board with its filters. */
+final readonly class BoardPages
+{
+    /** Rows that are written whole at once; the rest is brought when it comes into sight. */
+    private const WHOLE = 80;
+
+    /** Rows that are brought at one time, at most. */
+    public const AT_ONCE = 60;
+
+    public function __construct(private BoardQuery $query, private Clock $clock)
+    {
+    }
+
+    /**
+     * @param  string  $show  snags, unpublished, or empty for all
+     * @param  string  $year  whose sections alone are shown, or empty
+     */
+    public function page(Term $term, Person $person, string $show, string $year): BoardPage
+    {
+        $all = $this->query->rows($term, $person);
+        $hasSnag = fn (BoardRow $r): bool => array_filter($r->status->snags(), BoardRow::isShown(...)) !== [];
+        $unpublished = fn (BoardRow $r): bool => ! $r->status->stands() || $r->status->differing() > 0;
+        $rows = array_values(
+            array_filter(
+                $all,
+                fn (BoardRow $r): bool => ($year === '' || $r->year === $year) &&
+                    match ($show) {
+                        'snags' => $hasSnag($r),
+                        'unpublished' => $unpublished($r),
+                        default => true,
+                    },
+            ),
+        );
+        $groups = [];
+        foreach ($rows as $row) {
+            $groups[$row->year][] = $row;
+        }
+        $zone = $term->calendar()->zone;
+        [$day, $minute] = $zone->wall($this->clock->seconds());
+
+        return new BoardPage(
+            $groups,
+            array_fill_keys(array_map(fn (BoardRow $r): int => $r->id, array_slice($rows, 0, self::WHOLE)), true),
+            new TermLine($term->calendar()),
+            $day,
+            $minute,
+            $show,
+            $year,
+            array_values(array_unique(array_map(fn (BoardRow $r): string => $r->year, $all))),
+            new BoardTotals(
+                count($all),
+                array_sum(array_map(fn (BoardRow $r): int => $r->sessions, $all)),
+                count($term->closures),
+                count(array_filter($all, $hasSnag)),
+                count(array_filter($all, $unpublished)),
+            ),
+        );
+    }
+
+    /**
+     * Rows that are asked for by themselves; of sections that the person does not see, none.
+     *
+     * @param  list<string>  $sections  sourcedIds
+     */
+    public function rows(Term $term, Person $person, array $sections): BoardRows
+    {
+        $ids = Section::query()
+            ->where('term_id', $term->id)
+            ->whereIn('sourced_id', array_slice($sections, 0, self::AT_ONCE))
+            ->pluck('id')
+            ->all();
+        [$day, $minute] = $term->calendar()->zone->wall($this->clock->seconds());
+
+        return new BoardRows(
+            $this->query->rows($term, $person, array_values(array_map(intval(...), $ids))),
+            new TermLine($term->calendar()),
+            $day,
+            $minute,
+        );
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Timetable\Board;
+
+use Nomada\Core\Publishing\Place;
+use Nomada\Core\Publishing\SectionStatus;
+use Nomada\Core\Snag;
+
+/** One section on the board, as plain values: a large board has six hundred, and models are slow to ask. */
+final readonly class BoardRow
+{
+    /** @param  array<string, list<int>>  $days  day numbers by the state of their sessions */
+    public function __construct(
+        public int $id,
+        public string $sourcedId,
+        public string $name,
+        public string $year,
+        public string $meets,
+        public string $teacher,
+        public array $days,
+        public int $sessions,
+        public SectionStatus $status,
+    ) {
+    }
+
+    public function url(): string
+    {
+        return url('/sections').'/'.rawurlencode($this->sourcedId);
+    }
+
+    /** @return 'none'|'linked'|'unlinked'|'some' */
+    public function linkState(): string
+    {
+        return match (true) {
+            $this->status->series === 0 => 'none',
+            $this->status->linked >= $this->status->series => 'linked',
+            $this->status->linked === 0 => 'unlinked',
+            default => 'some',
+        };
+    }
+
+    public function linkTone(): string
+    {
+        return ['none' => 'quiet', 'linked' => 'ok'][$this->linkState()] ?? 'todo';
+    }
+
+    public function isRegistered(): bool
+    {
+        return $this->status->series === 0 || $this->status->registered >= $this->status->roster;
+    }
+
+    /** @return list<PlaceCell> */
+    public function places(): array
+    {
+        return array_map(fn (Place $p): PlaceCell => PlaceCell::of($p, $this->status), Place::cases());
+    }
+
+    /** @return list<Snag> those that have no column of their own */
+    public function shown(): array
+    {
+        return array_values(array_filter($this->status->snags(), self::isShown(...)));
+    }
+
+    /** Snags that have a column of their own are not repeated in the column of snags. */
+    public static function isShown(Snag $snag): bool
+    {
+        return ! in_array($snag->kind, ['no-link', 'not-registered', 'not-published'], true);
+    }
+}

@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Timetable\Clashes;
+
+use Illuminate\Database\Query\JoinClause;
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\Clock;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\Clash;
+use Nomada\Core\Timetable\FoldedDates;
+
+/** The clashes that were found, folded and grave first, each with who has accepted it. */
+final readonly class ClashList
+{
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    /** Kinds that count as clashes; the others are advice. */
+    public const GRAVE = ['teacher', 'account', 'room', 'students', 'long', 'full'];
+
+    /** @return list<ClashRow> */
+    public function rows(Term $term, Person $for): array
+    {
+        $today = $term->calendar()->zone->dateAt($this->clock->seconds())->day;
+        $mine = Section::query()->where('term_id', $term->id)->seenBy($for)->select('id');
+        $rows = DB::table('clashes')
+            ->join('sections as a', 'a.id', '=', 'clashes.section_id')
+            ->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
+            ->leftJoin('accepted_clashes as k', fn (JoinClause $j) => $j->whereRaw(self::ACCEPTED))
+            ->leftJoin('people', 'people.id', '=', 'accepted_by')
+            ->where(
+                fn ($q) => $q
+                    ->whereIn('clashes.section_id', clone $mine)
+                    ->orWhereIn('clashes.other_section_id', clone $mine),
+            )
+            // What is past cannot be mended any more.
+            ->whereRaw('(clashes.days->>-1)::int >= ?', [$today])
+            ->orderByRaw(
+                "array_position(array['teacher', 'account', 'room', 'students', 'long', 'full', 'turnaround', ".
+                    "'hours', 'outside']::varchar[], kind), (clashes.days->>0)::int, clashes.id",
+            )
+            ->get([
+                'kind',
+                'series_id',
+                'other_series_id',
+                'clashes.days',
+                'a.sourced_id as a',
+                'a.title as a_title',
+                'a.year as a_year',
+                'b.sourced_id as b',
+                'b.title as b_title',
+                'b.year as b_year',
+                'reason',
+                DB::raw('jsonb_array_length(clashes.people) as n'),
+                DB::raw(self::KEY.' as key'),
+                DB::raw("people.given_name || ' ' || people.family_name as by"),
+            ]);
+        $name = fn (?string $year, ?string $title): string => ($year === '' || $year === null ? '' : "Y$year ").
+            $title;
+
+        return array_values(
+            $rows
+                ->map(function (\stdClass $r) use ($name, $today): ClashRow {
+                    $days = self::coming($r->days, $today);
+
+                    return new ClashRow(
+                        $r->key,
+                        $r->kind,
+                        Clash::GRAVITY[$r->kind] ?? 'advice',
+                        array_filter([
+                            $r->a => $name($r->a_year, $r->a_title),
+                            (string) $r->b => $name($r->b_year, $r->b_title),
+                        ]),
+                        [(int) $r->series_id, (int) $r->other_series_id],
+                        (int) $r->n,
+                        count($days),
+                        FoldedDates::words($days),
+                        $r->reason,
+                        $r->by,
+                        $this->firstComing($days, $today),
+                    );
+                })
+                ->all(),
+        );
+    }
+
+    /**
+     * What the board says of each section's clashes that nobody has accepted, and on which days they are.
+     *
+     * @param  list<int>  $sections
+     * @return array<int, array{words: list<string>, days: array<int, true>}>
+     */
+    public function bySection(array $sections): array
+    {
+        if ($sections === []) {
+            return [];
+        }
+        $today = $this->clock->schoolDay()->day;
+        $rows = DB::table('clashes')
+            ->join('sections as a', 'a.id', '=', 'clashes.section_id')
+            ->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
+            ->whereIn('kind', self::GRAVE)
+            ->whereRaw('(clashes.days->>-1)::int >= ?', [$today])
+            ->whereNotExists(fn ($q) => $q->from('accepted_clashes as k')->whereRaw(self::ACCEPTED))
+            ->orderBy('clashes.id')
+            ->get([
+                'kind',
+                'clashes.section_id',
+                'other_section_id',
+                'days',
+                'a.title as a',
+                'a.year as a_year',
+                'b.title as b',
+                'b.year as b_year',
+            ]);
+        $out = [];
+        foreach ($rows as $r) {
+            $days = self::coming($r->days, $today);
+            $n = count($days);
+            $sides = [[$r->section_id, "Y$r->b_year $r->b"], [$r->other_section_id, "Y$r->a_year $r->a"]];
+            foreach ($sides as [$section, $other]) {
+                if ($section === null) {
+                    continue;
+                }
+                $out[(int) $section]['words'][] = self::said($r->kind, $n, $other);
+                $out[(int) $section]['days'] = ($out[(int) $section]['days'] ?? []) + array_fill_keys($days, true);
+            }
+        }
+
+        return array_intersect_key($out, array_flip($sections));
+    }
+
+    /**
+     * The days from today on: what has been held is nobody's task any more.
+     *
+     * @return list<int>
+     */
+    private static function coming(string $days, int $today): array
+    {
+        return array_values(
+            array_filter(
+                array_map(intval(...), (array) json_decode($days, true)),
+                fn (int $day): bool => $day >= $today,
+            ),
+        );
+    }
+
+    /**
+     * The first of the days that is still to come: the one session that could be moved alone.
+     *
+     * @param  list<int>  $days
+     */
+    private function firstComing(array $days, int $today): ?string
+    {
+        foreach ($days as $day) {
+            if ($day > $today) {
+                return (new LocalDate($day))->iso();
+            }
+        }
+
+        return null;
+    }
+
+    private static function said(string $kind, int $n, string $other): string
+    {
+        return match ($kind) {
+            'account' => "host account shared with $other",
+            'room' => "room shared with $other",
+            'long' => 'longer than its hosting plan',
+            'full' => 'larger than its hosting plan',
+            default => ($n === 1 ? '1 clash' : "$n clashes").' with '.$other,
+        };
+    }
+
+    /** Joined as `k`: an acceptance holds for whom and for which days it was given, and for no more. */
+    public const ACCEPTED = 'k.key = '.self::KEY.' and clashes.people <@ k.people and clashes.days <@ k.days';
+
+    /** What a clash is between, whatever days it is found on. */
+    public const KEY = "kind || ' ' || clashes.series_id || coalesce(' ' || clashes.other_series_id, '')";
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Timetable\Clashes;
+
+/** One folded clash as it is listed. */
+final readonly class ClashRow
+{
+    /**
+     * @param  array<string, string>  $sections  names by sourcedId, one or two
+     * @param  'hard'|'soft'|'advice'  $gravity
+     * @param  list<int>  $series  of each section
+     * @param  int  $people  teachers or students; $days how many days it is on, $dates which, folded
+     * @param  string|null  $reason  why it was accepted, and $by whom
+     * @param  string|null  $firstDay  ISO, the first that is to come
+     */
+    public function __construct(
+        public string $key,
+        public string $kind,
+        public string $gravity,
+        public array $sections,
+        public array $series,
+        public int $people,
+        public int $days,
+        public string $dates,
+        public ?string $reason,
+        public ?string $by,
+        public ?string $firstDay = null,
+    ) {
+    }
+
+    /** @return 'bad'|'todo'|'quiet' */
+    public function tone(): string
+    {
+        return ['hard' => 'bad', 'soft' => 'todo', 'advice' => 'quiet'][$this->gravity];
+    }
+
+    /** Whether one of its sessions could be moved alone. */
+    public function canMoveOne(): bool
+    {
+        return $this->firstDay !== null && ! in_array($this->kind, ['long', 'full'], true);
+    }
+
+    public function isOfAccounts(): bool
+    {
+        return in_array($this->kind, ['account', 'long', 'full'], true);
+    }
+}

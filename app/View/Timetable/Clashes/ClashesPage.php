@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Timetable\Clashes;
+
+/** The clashes of a term; or only those of one kind, or those that were accepted. */
+final readonly class ClashesPage
+{
+    /** Kinds that always have a way of looking at them; the others where there are any. */
+    private const ALWAYS = ['teacher', 'students', 'accepted'];
+
+    private const KINDS = [
+        'teacher',
+        'students',
+        'account',
+        'room',
+        'long',
+        'full',
+        'turnaround',
+        'hours',
+        'outside',
+        'accepted',
+    ];
+
+    /** @var list<ClashRow> */
+    public array $rows;
+
+    /** @var array<string, int> how many of each kind, of those that can be looked at */
+    public array $kinds;
+
+    /** Those that count as clashes, and those that are advice. */
+    public int $grave;
+
+    public int $advice;
+
+    /**
+     * @param  list<ClashRow>  $all
+     * @param  string  $show  a kind, accepted, or empty for all that count
+     */
+    public function __construct(array $all, public string $show)
+    {
+        $counts = array_count_values(
+            array_map(fn (ClashRow $r): string => $r->reason === null ? $r->kind : 'accepted', $all),
+        );
+        $kinds = [];
+        foreach (self::KINDS as $kind) {
+            if (isset($counts[$kind]) || in_array($kind, self::ALWAYS, true) || $show === $kind) {
+                $kinds[$kind] = $counts[$kind] ?? 0;
+            }
+        }
+        $this->kinds = $kinds;
+        $this->grave = array_sum(array_intersect_key($counts, array_flip(ClashList::GRAVE)));
+        $this->advice = array_sum($counts) - $this->grave - ($counts['accepted'] ?? 0);
+        $this->rows = array_values(
+            array_filter(
+                $all,
+                fn (ClashRow $r): bool => $show === 'accepted'
+                    ? $r->reason !== null
+                    : $r->reason === null && ($show === '' || $r->kind === $show),
+            ),
+        );
+    }
+
+    /** All that nobody has accepted. */
+    public function open(): int
+    {
+        return $this->grave + $this->advice;
+    }
+}

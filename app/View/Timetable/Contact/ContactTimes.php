@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Timetable\Contact;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\Clock;
+use Nomada\App\View\Timetable\Teachers;
+use Nomada\Core\Timetable\ContactTime;
+use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionState;
+
+/** The contact time of sections, in two queries however many there are. */
+final readonly class ContactTimes
+{
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    /** @return list<ContactRow> */
+    public function rows(Term $term, Person $for, string $year = ''): array
+    {
+        $sections = Section::query()
+            ->where('term_id', $term->id)
+            ->seenBy($for)
+            ->when($year !== '', fn ($q) => $q->where('year', $year))
+            ->toBase()
+            ->get(['id', 'sourced_id', 'title', 'year', 'target_minutes']);
+        $times = $this->of(
+            array_values(array_map(intval(...), $sections->pluck('id')->all())),
+            $sections->pluck('target_minutes', 'id')->all(),
+        );
+        $teachers = Teachers::of(array_values(array_map(intval(...), $sections->pluck('id')->all())));
+        $rows = $sections
+            ->map(
+                fn (\stdClass $s): ContactRow => new ContactRow(
+                    (string) $s->sourced_id,
+                    ($s->year === '' ? '' : "Y$s->year ").$s->title,
+                    (string) $s->year,
+                    $teachers[$s->id] ?? '',
+                    $times[$s->id]['n'],
+                    $times[$s->id]['time'],
+                ),
+            )
+            ->all();
+        usort(
+            $rows,
+            fn (ContactRow $a, ContactRow $b): int => [(int) $a->year, $a->name, $a->id] <=> [
+                (int) $b->year,
+                $b->name,
+                $b->id,
+            ],
+        );
+
+        return $rows;
+    }
+
+    /**
+     * @param  list<int>  $sections
+     * @param  array<int, int|null>  $targets  minutes by section
+     * @return array<int, array{n: int, time: ContactTime}> by section
+     */
+    public function of(array $sections, array $targets): array
+    {
+        $now = $this->clock->seconds();
+        $found = [];
+        // Summed up by the database by state and length: thirty thousand sessions are too many to carry here one by
+        // one.
+        $rows = DB::table('sessions')
+            ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
+            ->whereIn('section_id', $sections)
+            ->groupByRaw('1, 2, 3, 4')
+            ->get([
+                'section_id',
+                'state',
+                DB::raw('makes_up is not null as makeup'),
+                DB::raw("ends_at <= to_timestamp($now) as over"),
+                DB::raw('count(*) as n'),
+                DB::raw('(sum(extract(epoch from ends_at - starts_at)) / 60)::int as minutes'),
+            ]);
+        foreach ($rows as $row) {
+            $end = $row->over ? $now : $now + 86400 * 400;
+            $own = $row->makeup ? new Particulars(isExtra: true, makesUp: 0) : null;
+            $found[(int) $row->section_id][] = [
+                (int) $row->n,
+                new PlannedSession(
+                    0,
+                    $end - 60 * (int) $row->minutes,
+                    $end,
+                    SessionState::from($row->state),
+                    null,
+                    $own,
+                ),
+            ];
+        }
+        $out = [];
+        foreach ($sections as $id) {
+            $own = $found[$id] ?? [];
+            $out[$id] = [
+                'n' => array_sum(
+                    array_map(fn (array $f): int => $f[1]->state === SessionState::Planned ? $f[0] : 0, $own),
+                ),
+                'time' => ContactTime::of(
+                    array_column($own, 1),
+                    $now,
+                    isset($targets[$id]) ? (int) $targets[$id] : null,
+                ),
+            ];
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Timetable\Week;
+
+/** A row where it lies in a drawing. */
+final readonly class PlacedRow
+{
+    public function __construct(public WeekRow $row, public int $y)
+    {
+    }
+
+    /** The upper edge of one of its blocks, in px. */
+    public function yOf(WeekBlock $block): int
+    {
+        return $this->y + $block->lane * WeekRow::HEIGHT + 4;
+    }
+}

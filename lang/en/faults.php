@@ -1,0 +1,41 @@
+<?php
+
+// What went wrong with what somebody typed, and how to mend it, where students and guardians read it.
+return [
+    'password' => [
+        'short' => 'A password has :n characters at least. A few words are easy to keep in mind.',
+        'long' => 'A password has :n characters at most.',
+        'common' => 'This password is one of the most common ones, and tried first. Choose another.',
+        'repeats' => 'This password repeats a few characters. Choose one that is harder to guess.',
+        'known' => 'This password is made of your name, address or school. Choose something else.',
+        'link' => 'This link has been used, or has ended. Ask for a new one.',
+        'old' => 'That is not your password of now.',
+    ],
+    'factor' => [
+        'wrong' => 'This code is not the one of now. Check the clock of your device, and type the next.',
+        'many' => 'Too many wrong codes. Wait a quarter of an hour, and sign in again.',
+    ],
+    'registration' => [
+        'follows' => 'This class follows its roster; nobody registers for it. Ask your school to enrol you.',
+        'opens' => 'Registration opens on :day.',
+        'closed' => 'Registration closed on :day.',
+        'none_left' => 'No session of this class is left to come to.',
+        'choose' => 'Choose at least one session.',
+        'moved' => 'One of these sessions is over or was moved. Choose from the list as it is now.',
+        'already' => 'You are registered for this already; how it stands is written above.',
+        'name' => 'Write your whole name, as the school knows it.',
+        'email' => 'Write your e-mail address, as in name@school.example.',
+        'list' => 'Choose sessions from the list.',
+    ],
+    'code' => [
+        'write' => 'Write the join code: ten letters and figures.',
+        'slip' => 'This join code has a slip in it. Compare it character by character; there are no vowels in it.',
+        'none' => 'No class has this join code. Look it up on the course page again.',
+    ],
+    'absence' => [
+        'backwards' => 'The last day is before the first.',
+        'long' => 'An absence lasts :n days at most. Tell the school of a longer one.',
+        'over' => 'This day is over. Write to the school; it can excuse an absence afterwards.',
+    ],
+    'room' => 'The room did not open: :why Try again in a minute, or come in by phone.',
+];

@@ -1,0 +1,41 @@
+<?php
+
+// What went wrong with what somebody typed, and how to mend it, where students and guardians read it.
+return [
+    'password' => [
+        'short' => 'Una contraseña tiene al menos :n caracteres. Unas cuantas palabras se recuerdan bien.',
+        'long' => 'Una contraseña tiene como mucho :n caracteres.',
+        'common' => 'Esta contraseña es de las más corrientes, y se prueba la primera. Elige otra.',
+        'repeats' => 'Esta contraseña repite unos pocos caracteres. Elige una más difícil de adivinar.',
+        'known' => 'Esta contraseña está hecha de tu nombre, tu dirección o tu escuela. Elige otra cosa.',
+        'link' => 'Este enlace ya se usó, o ha caducado. Pide otro.',
+        'old' => 'Esa no es tu contraseña de ahora.',
+    ],
+    'factor' => [
+        'wrong' => 'Este código no es el de ahora. Comprueba el reloj de tu dispositivo y escribe el siguiente.',
+        'many' => 'Demasiados códigos equivocados. Espera un cuarto de hora y vuelve a entrar.',
+    ],
+    'registration' => [
+        'follows' => 'Esta clase sigue su lista; nadie se inscribe en ella. Pide a tu escuela que te apunte.',
+        'opens' => 'La inscripción se abre el :day.',
+        'closed' => 'La inscripción se cerró el :day.',
+        'none_left' => 'No queda ninguna sesión de esta clase.',
+        'choose' => 'Elige al menos una sesión.',
+        'moved' => 'Una de estas sesiones ya terminó o cambió de hora. Elige de la lista como está ahora.',
+        'already' => 'Ya tienes hecha esta inscripción; arriba pone cómo está.',
+        'name' => 'Escribe tu nombre completo, como lo tiene la escuela.',
+        'email' => 'Escribe tu dirección de correo, como nombre@school.example.',
+        'list' => 'Elige sesiones de la lista.',
+    ],
+    'code' => [
+        'write' => 'Escribe el código de entrada: diez letras y cifras.',
+        'slip' => 'Este código tiene un error. Compáralo letra a letra; no lleva vocales.',
+        'none' => 'Ninguna clase tiene este código. Míralo otra vez en la página del curso.',
+    ],
+    'absence' => [
+        'backwards' => 'El último día es anterior al primero.',
+        'long' => 'Una ausencia dura como mucho :n días. Avisa a la escuela si es más larga.',
+        'over' => 'Ese día ya pasó. Escribe a la escuela; puede justificar la ausencia después.',
+    ],
+    'room' => 'La sala no se abrió: :why Prueba dentro de un minuto, o entra por teléfono.',
+];

@@ -1,0 +1,22 @@
+{{-- What would be published of one section. row: PlanRow --}}
+<tr>
+    <td><input class="form-check-input" type="checkbox" name="sections[]" value="{{ $row->section }}"
+            data-steps="{{ implode(' ', $row->steps()) }}" @checked($row->differs())
+            aria-label="{{ __('frame.choose', ['row' => $row->name]) }}"></td>
+    <td><button class="toggle" type="button" aria-expanded="false" data-section="{{ $row->section }}"
+            data-url="{{ route('publishing.section', $row->section) }}">{{ $row->name }}</button><small
+            class="note">{{ __("plan.notes.$row->note") }}</small></td>
+    @foreach ($row->places as $n)
+        <td>
+            <div class="five">
+                @foreach ($page::MARKS as $mark)
+                    <span>
+                        @if ($n[$mark] > 0)
+                            {{ \Nomada\App\View\Shape::svg($mark === 'trouble' ? 'wrong' : $mark, __("plan.marks.$mark")) }}{{ $n[$mark] }}
+                        @endif
+                    </span>
+                @endforeach
+            </div>
+        </td>
+    @endforeach
+</tr>

@@ -1,0 +1,26 @@
+{{-- What can be done about a clash. row: ClashRow --}}
+@foreach ($row->sections as $id => $name)
+    <a class="me-2 nowrap"
+        href="{{ route('section', [$id, 'change' => $row->series[$loop->index]]) }}">{{ __('clashes.move', ['section' => $name]) }}</a>
+    @if ($row->canMoveOne())
+        <a class="me-2 nowrap"
+            href="{{ route('section', [$id, 'day' => $row->firstDay]) }}#session">{{ __('clashes.only', ['day' =>
+                \Nomada\Core\Term\LocalDate::parse($row->firstDay)->dayMonth()]) }}</a>
+    @endif
+@endforeach
+@if ($row->isOfAccounts())
+    <a class="me-2 nowrap" href="{{ route('licences') }}">{{ __('licences.title') }}</a>
+@endif
+@if ($row->reason)
+    <x-act :to="route('clashes.reopen')" method="delete" :with="['key' => $row->key]" class="btn-plain py-0" :do="__('clashes.reopen')" />
+@else
+    <details class="d-inline-block">
+        <summary class="quiet">{{ __('clashes.accept') }}…</summary>
+        <form class="d-flex gap-2 mt-1" method="post" action="{{ route('clashes.accept') }}">@csrf
+            <input type="hidden" name="key" value="{{ $row->key }}">
+            <input class="form-control" name="reason" maxlength="200" aria-label="{{ __('clashes.why') }}"
+                placeholder="{{ __('clashes.why_like') }}">
+            <button class="btn btn-side">{{ __('clashes.accept') }}</button>
+        </form>
+    </details>
+@endif

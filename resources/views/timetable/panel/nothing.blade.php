@@ -1,0 +1,1 @@
+{{-- A session that has begun, or is made up: nothing is left to do --}}
