@@ -37,10 +37,13 @@ export const live = () => ({
             const url = new URL(this.$root.dataset.url);
             url.searchParams.set('v', this.version);
             const answer = await fetch(url, { headers: { 'X-Requested-With': 'XMLHttpRequest' } });
-            if (answer.status !== 200 || this.points.length > 0) return;
+            if (answer.status !== 200) return;
+            const html = await answer.text();
+            // A hand may have been laid on it while the answer was on its way: looked at again once it is free.
+            if (this.busy()) return;
             this.version = answer.headers.get('X-Version');
             const fresh = document.createElement('template');
-            fresh.innerHTML = await answer.text();
+            fresh.innerHTML = html;
             this.$refs.parts.replaceChildren(...fresh.content.firstElementChild.childNodes);
             this.toEnd();
         } catch {

@@ -189,6 +189,33 @@ test(
     },
 );
 
+test('what the desk fetches behind never closes what a teacher has opened meanwhile', function () {
+    $copy = RunningCopy::shared();
+    $session = dayBegins($copy);
+    $b = browser()->fresh($copy->url())->signInAsDemo('T-02');
+    $b->open("/live/$session->id")->press('Come in as the teacher')->see('You are inside');
+    // Answers wait at this gate until somebody lets them in.
+    $b->script(<<<'JS'
+    const real = window.fetch;
+    window.waiting = [];
+    window.isShut = true;
+    window.fetch = async (...what) => {
+        const answer = await real(...what);
+        if (answer.status === 200 && window.isShut) await new Promise(go => window.waiting.push(go));
+        return answer;
+    };
+    JS);
+    $copy->clock('10:01');
+    $b->wait(fn (): bool => $b->script('return window.waiting.length') > 0, 'an answer that waits');
+    $b->press('Record…')->see('Ask everybody first');
+    $b->script('window.isShut = false; window.waiting.forEach(go => go())');
+    // Once the answer has had its turn, what was opened is still there; closed, the page follows the day.
+    $b->script('return new Promise(done => setTimeout(done, 50))');
+    expect($b->text())->toContain('Ask everybody first');
+    $b->keys('ESCAPE')->script('document.activeElement.blur()');
+    $b->see('10:01 now');
+});
+
 test('the rehearsal shows all of it with invented students', function () {
     $copy = RunningCopy::shared();
     $session = dayBegins($copy);
