@@ -7,29 +7,27 @@ namespace Nomada\Core;
 use InvalidArgumentException;
 
 /**
- * A value could not be made because what it was given is wrong. The message is for the person who typed it:
- * what is wrong, and how to mend it. `field` names the input that it stands beside.
- *
- * What students and guardians can read has a code instead, whose words stand in every language.
+ * A value could not be made because what it was given is wrong. It is a code with parameters; its words, what is wrong
+ * and how to mend it, stand in every language (lang/…/faults.php). `field` names the input that it stands beside.
  */
 final class Fault extends InvalidArgumentException
 {
     /**
-     * @param  string|null  $says  the code of its words; null where the message is the words
-     * @param  array<string, string|int>  $with  what is put into them
+     * @param  string  $says  the code of its words, like `hours.overlap`
+     * @param  array<string, mixed>  $with  what is put into them: text, a number, a date, another fault, or a list of
+     *   those
      */
     public function __construct(
-        string $message,
+        public readonly string $says,
         public readonly string $field = '',
-        public readonly ?string $says = null,
         public readonly array $with = [],
     ) {
-        parent::__construct($message);
+        parent::__construct($with === [] ? $says : $says.' '.json_encode($with, JSON_PARTIAL_OUTPUT_ON_ERROR));
     }
 
-    /** @param  array<string, string|int>  $with */
-    public static function coded(string $code, string $field, array $with = []): self
+    /** The same beside another input. */
+    public function at(string $field): self
     {
-        return new self($code, $field, $code, $with);
+        return new self($this->says, $field, $this->with);
     }
 }

@@ -6,10 +6,22 @@ use Tests\Support\TestCase;
 // Core tests know no framework and take milliseconds. Browser tests bring a whole running copy of their own.
 pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');
 
-pest()
-    ->extend(TestCase::class)
-    ->beforeEach(fn () => Tests\Browser\Browser::forget())
-    ->in('Browser');
+pest()->extend(TestCase::class)->beforeEach(fn () => Tests\Browser\Browser::forget())->in('Browser');
+
+// That it is refused with a fault which reads so, beside the field where one is given.
+expect()->extend('toFault', function (string $words, ?string $field = null) {
+    try {
+        ($this->value)();
+    } catch (Nomada\Core\Fault $fault) {
+        expect(Tests\Support\English::of($fault))->toContain($words);
+        if ($field !== null) {
+            expect($fault->field)->toBe($field);
+        }
+
+        return $this;
+    }
+    PHPUnit\Framework\Assert::fail("Nothing was refused with: $words");
+});
 
 function browser(): Tests\Browser\Browser
 {

@@ -34,7 +34,7 @@ final readonly class MoveClock
             $this->clock->set($this->nextSession($person, $now));
         } elseif ($step !== '') {
             if (! in_array((int) $step, self::STEPS, true)) {
-                throw new Fault('The clock steps by 10 minutes, an hour or a day.', 'step');
+                throw new Fault('clock.step', 'step');
             }
             $this->clock->set($now + 60 * (int) $step);
         } else {
@@ -91,8 +91,6 @@ final readonly class MoveClock
             )
             ->filter(fn (int $at): bool => $at > $now);
 
-        return $opens->isEmpty()
-            ? throw new Fault('There is no session after this moment.', 'step')
-            : (int) $opens->min();
+        return $opens->isEmpty() ? throw new Fault('clock.after', 'step') : (int) $opens->min();
     }
 }

@@ -6,6 +6,7 @@ namespace Nomada\App\Console;
 
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Queries\Presence\AttendanceTable;
+use Nomada\App\Support\FaultWords;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 
@@ -27,7 +28,7 @@ final class AttendanceCommand extends Sections
         try {
             $day = is_string($this->option('day')) ? LocalDate::parse($this->option('day'))->iso() : null;
         } catch (Fault $e) {
-            $this->components->error($e->getMessage());
+            $this->components->error(FaultWords::of($e));
 
             return self::FAILURE;
         }

@@ -6,6 +6,7 @@ namespace Nomada\App\Console;
 
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\FreeTimesQuery;
+use Nomada\App\Support\FaultWords;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedTime;
@@ -26,7 +27,7 @@ final class FreeTimesCommand extends Sections
             $from = $this->option('from') === null ? null : LocalDate::parse((string) $this->option('from'));
             $day = $this->option('day') === null ? null : LocalDate::parse((string) $this->option('day'));
         } catch (Fault $e) {
-            $this->components->error($e->getMessage());
+            $this->components->error(FaultWords::of($e));
 
             return self::FAILURE;
         }

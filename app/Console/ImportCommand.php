@@ -7,6 +7,7 @@ namespace Nomada\App\Console;
 use Illuminate\Console\Command;
 use Nomada\App\Actions\Term\ImportSchool;
 use Nomada\App\Models\Term\School;
+use Nomada\App\Support\FaultWords;
 use Nomada\App\Support\ImportFiles;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\ImportFault;
@@ -37,13 +38,14 @@ final class ImportCommand extends Command
                             'file' => (string) $this->argument('path'),
                             'line' => 0,
                             'column' => '',
-                            'expected' => $e->getMessage(),
+                            'code' => $e->says,
+                            'expected' => FaultWords::of($e),
                             'found' => '',
                         ],
                     ],
                     'warnings' => [],
                 ],
-                [$e->getMessage()],
+                [FaultWords::of($e)],
                 2,
             );
         }
@@ -64,13 +66,13 @@ final class ImportCommand extends Command
                 'saved' => $saves,
                 'read' => $data->counts(),
                 'done' => $done,
-                'faults' => $data->faults,
+                'faults' => array_map(FaultWords::plain(...), $data->faults),
                 'followed' => $data->followed,
-                'warnings' => $data->warnings,
+                'warnings' => array_map(FaultWords::plain(...), $data->warnings),
             ],
             [
-                ...array_map(fn (ImportFault $f): string => $f->sentence(), $data->faults),
-                ...array_map(fn (ImportFault $f): string => 'Warning: '.$f->sentence(), $data->warnings),
+                ...array_map(FaultWords::line(...), $data->faults),
+                ...array_map(fn (ImportFault $f): string => 'Warning: '.FaultWords::line($f), $data->warnings),
                 ...array_map(
                     fn (
                         string $kind,

@@ -10,6 +10,7 @@ use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\FaultWords;
 use Nomada\App\Support\SheetText;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\ImportFault;
@@ -108,14 +109,7 @@ final class PresenceCommand extends Sections
             $faults = $look->graves();
             if (! $this->option('guests')) {
                 foreach ($look->open as $who => [$line]) {
-                    $faults[] = new ImportFault(
-                        basename($path),
-                        $line,
-                        'person',
-                        'A person of this section was expected: a sourcedId, an address or a name. Say --guests if '.
-                            'it is a guest.',
-                        (string) $who,
-                    );
+                    $faults[] = new ImportFault(basename($path), $line, 'person', 'list.guest', (string) $who);
                 }
             }
             if ($faults !== []) {
@@ -128,7 +122,7 @@ final class PresenceCommand extends Sections
                 null,
             );
         } catch (Fault $e) {
-            return $this->fails([], $e->getMessage());
+            return $this->fails([], FaultWords::of($e));
         }
         $this->option('json')
             ? $this->asJson([

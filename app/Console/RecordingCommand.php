@@ -10,6 +10,7 @@ use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\FaultWords;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\WebVtt;
 use Nomada\Core\Term\LocalDate;
@@ -72,7 +73,7 @@ final class RecordingCommand extends Sections
         try {
             $day = LocalDate::parse((string) $this->option('day'));
         } catch (Fault $e) {
-            return $this->fails([], $e->getMessage());
+            return $this->fails([], FaultWords::of($e));
         }
         $session = Session::query()
             ->whereIn('series_id', $section->series()->pluck('series.id'))

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Console;
 
+use Nomada\App\Support\FaultWords;
 use Nomada\Core\Interchange\ImportFault;
 
 /** What the commands share that read a file and keep all of it or nothing. They have the option --json. */
@@ -17,11 +18,13 @@ trait SaysFaults
     private function fails(array $faults, ?string $words): int
     {
         if ($this->option('json')) {
-            $this->asJson(['faults' => $faults === [] ? [['expected' => $words]] : $faults]);
+            $this->asJson([
+                'faults' => $faults === [] ? [['expected' => $words]] : array_map(FaultWords::plain(...), $faults),
+            ]);
         } else {
             $this->components->error($words ?? 'Nothing was kept:');
             foreach ($faults as $fault) {
-                $this->line($fault->sentence());
+                $this->line(FaultWords::line($fault));
             }
         }
 

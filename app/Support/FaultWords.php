@@ -4,13 +4,72 @@ declare(strict_types=1);
 
 namespace Nomada\App\Support;
 
+use Illuminate\Support\Arr;
+use Illuminate\Support\Facades\Lang;
+use Illuminate\Support\Number;
 use Nomada\Core\Fault;
+use Nomada\Core\Interchange\ImportFault;
+use Nomada\Core\Term\LocalDate;
 
 /** What a fault says, in the language of whoever reads the page. */
 final class FaultWords
 {
     public static function of(Fault $fault): string
     {
-        return $fault->says === null ? $fault->getMessage() : (string) __("faults.$fault->says", $fault->with);
+        return self::say($fault->says, $fault->with);
+    }
+
+    /** What was expected where a file that was read has something else. */
+    public static function expected(ImportFault $fault): string
+    {
+        return self::say($fault->expected->says, $fault->expected->with);
+    }
+
+    /** @return array{file: string, line: int, column: string, code: string, expected: string, found: string} */
+    public static function plain(ImportFault $fault): array
+    {
+        return [
+            'file' => $fault->file,
+            'line' => $fault->line,
+            'column' => $fault->column,
+            'code' => $fault->expected->says,
+            'expected' => self::expected($fault),
+            'found' => $fault->found,
+        ];
+    }
+
+    /** The same with where it stands and what was found there, as one line. */
+    public static function line(ImportFault $fault): string
+    {
+        $where = array_filter([
+            $fault->file,
+            $fault->line > 0 ? __('import.at_line', ['n' => $fault->line]) : '',
+            $fault->column === '' ? '' : __('import.at_column', ['column' => $fault->column]),
+        ]);
+        $found = $fault->found === '' ? '' : ' '.__('import.was_found', ['found' => $fault->found]);
+
+        return implode(', ', $where).': '.self::expected($fault).$found;
+    }
+
+    /** @param  array<string, mixed>  $with */
+    private static function say(string $code, array $with): string
+    {
+        // What a page says elsewhere too stands in that page's file, under its whole key.
+        $key =
+            Arr::first(["faults.$code", "staff_faults.$code"], fn (string $key): bool => Lang::has($key)) ?? $code;
+
+        return (string) __($key, array_map(self::put(...), $with));
+    }
+
+    private static function put(mixed $value): string
+    {
+        return match (true) {
+            $value instanceof Fault => self::of($value),
+            $value instanceof LocalDate => Say::day($value),
+            is_int($value) && $value >= 10_000 => (string) Number::format($value, locale: app()->getLocale()),
+            is_array($value) => implode(', ', array_map(self::put(...), $value)),
+            is_scalar($value) => (string) $value,
+            default => '',
+        };
     }
 }

@@ -24,15 +24,10 @@ final class ImportFiles
         $files = match (true) {
             is_dir($path) => self::folder($path),
             is_file($path) => self::zip($path),
-            default => throw new Fault("There is no folder or zip at \"$path\".", 'file'),
+            default => throw new Fault('import.nothing', 'file', ['path' => $path]),
         };
 
-        return $files === []
-            ? throw new Fault(
-                'None of the expected files is in it. Expected are '.implode(', ', SchoolReader::FILES).'.',
-                'file',
-            )
-            : $files;
+        return $files === [] ? throw new Fault('import.files', 'file', ['files' => SchoolReader::FILES]) : $files;
     }
 
     /** @return array<string, string> */
@@ -58,7 +53,7 @@ final class ImportFiles
     {
         $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
-            throw new Fault('This file is not a zip. Put the files into one zip and choose that.', 'file');
+            throw new Fault('import.zip', 'file');
         }
         $out = [];
         $left = self::MOST_BYTES;
@@ -85,11 +80,6 @@ final class ImportFiles
     /** @throws Fault where a text is longer than what is left of the whole */
     private static function within(string $text, int $left): string
     {
-        return strlen($text) <= $left
-            ? $text
-            : throw new Fault(
-                'The files are larger than 64 MB together. Split the school into several imports.',
-                'file',
-            );
+        return strlen($text) <= $left ? $text : throw new Fault('import.size', 'file');
     }
 }

@@ -30,7 +30,7 @@ final class SheetText
             $reader->setReadDataOnly(false);
             $sheet = $reader->load($file)->getSheet(0);
             if ($sheet->getHighestDataRow() > self::MOST_ROWS) {
-                throw new Fault('This workbook has more than 20,000 rows. Save only the list itself.', 'file');
+                throw new Fault('sheet.rows', 'file');
             }
             $rows = [];
             foreach ($sheet->getRowIterator() as $row) {
@@ -53,7 +53,7 @@ final class SheetText
         } catch (Fault $e) {
             throw $e;
         } catch (Throwable) {
-            throw new Fault('This workbook cannot be read. Save it again as XLSX or CSV.', 'file');
+            throw new Fault('sheet.unread', 'file');
         } finally {
             unlink($file);
         }

@@ -59,4 +59,10 @@ final readonly class Frame
             $clock->isMovable(),
         );
     }
+
+    /** @return array<string, mixed>|null what the scripts of staff's pages say (resources/js/words.js) */
+    public function words(): ?array
+    {
+        return $this->isStaff ? (array) __('script') : null;
+    }
 }

@@ -31,25 +31,25 @@ final readonly class PasswordRule
     {
         $length = mb_strlen($password);
         if ($length < self::LEAST) {
-            throw Fault::coded('password.short', $field, ['n' => self::LEAST]);
+            throw new Fault('password.short', $field, ['n' => self::LEAST]);
         }
         if ($length > self::MOST) {
-            throw Fault::coded('password.long', $field, ['n' => self::MOST]);
+            throw new Fault('password.long', $field, ['n' => self::MOST]);
         }
         $plain = mb_strtolower($password);
         // "password2027!" is as common as "password".
         $core = (string) preg_replace('/^[\d\W_]+|[\d\W_]+$/u', '', $plain);
         if (($this->isCommon)($plain) || ($core !== '' && ($this->isCommon)($core))) {
-            throw Fault::coded('password.common', $field);
+            throw new Fault('password.common', $field);
         }
         if (count(array_unique(mb_str_split($plain))) < 5 || $this->isRun($plain)) {
-            throw Fault::coded('password.repeats', $field);
+            throw new Fault('password.repeats', $field);
         }
         foreach ($this->pieces($known) as $piece) {
             $plain = str_replace($piece, '', $plain);
         }
         if (mb_strlen($plain) < self::LEAST / 2) {
-            throw Fault::coded('password.known', $field);
+            throw new Fault('password.known', $field);
         }
     }
 

@@ -36,12 +36,7 @@ final class Csv
         $text = $this->decoded($text);
         $nul = strpos($text, "\0");
         if ($nul !== false) {
-            $this->faults[] = new ImportFault(
-                $file,
-                1 + substr_count($text, "\n", 0, $nul),
-                '',
-                'Text was expected; this line has a NUL character. Save the file again as CSV.',
-            );
+            $this->faults[] = new ImportFault($file, 1 + substr_count($text, "\n", 0, $nul), '', 'csv.nul');
 
             return;
         }
@@ -49,12 +44,7 @@ final class Csv
         $records = $this->records($text);
         $header = array_shift($records);
         if ($header === null) {
-            $this->faults[] = new ImportFault(
-                $file,
-                1,
-                '',
-                'A header row with the columns '.implode(', ', $needs).' was expected; the file is empty.',
-            );
+            $this->faults[] = new ImportFault($file, 1, '', new Fault('csv.empty', '', ['columns' => $needs]));
 
             return;
         }
@@ -64,7 +54,7 @@ final class Csv
                 $file,
                 1,
                 $missing,
-                "The column $missing was expected in the header row.",
+                new Fault('csv.column', '', ['column' => $missing]),
                 implode(',', $columns),
             );
         }
@@ -76,12 +66,7 @@ final class Csv
                 ),
             ) as $twice
         ) {
-            $this->faults[] = new ImportFault(
-                $file,
-                1,
-                (string) $twice,
-                'Each column may stand in the header once.',
-            );
+            $this->faults[] = new ImportFault($file, 1, (string) $twice, 'csv.twice');
         }
         if (array_filter($this->faults, fn (ImportFault $f): bool => ! $f->warning) !== []) {
             return;
@@ -96,10 +81,7 @@ final class Csv
                     $file,
                     $line,
                     '',
-                    count($columns).
-                        ' values were expected, as in the header row; this row has '.
-                        count($cells).
-                        '.',
+                    new Fault('csv.values', '', ['n' => count($columns), 'found' => count($cells)]),
                 );
 
                 continue;
@@ -142,12 +124,7 @@ final class Csv
                 $this->deadline->check($this->file, $line);
             }
             if (count($out) > self::MOST) {
-                throw new Fault(
-                    "$this->file has more than ".
-                        number_format(self::MOST).
-                        ' rows. Split the school into several imports.',
-                    'file',
-                );
+                throw new Fault('import.rows', 'file', ['file' => $this->file, 'n' => self::MOST]);
             }
         }
 
@@ -161,12 +138,7 @@ final class Csv
         while (true) {
             $close = strpos($text, '"', $at);
             if ($close === false) {
-                $this->faults[] = new ImportFault(
-                    $this->file,
-                    $begun,
-                    (string) $column,
-                    'A closing quotation mark was expected: the value begun here never ends.',
-                );
+                $this->faults[] = new ImportFault($this->file, $begun, (string) $column, 'csv.unclosed');
 
                 return [$cell.substr($text, $at), strlen($text), $line];
             }
@@ -185,7 +157,7 @@ final class Csv
                     $this->file,
                     $line,
                     (string) $column,
-                    'A comma or the end of the line was expected after the closing quotation mark.',
+                    'csv.after_quote',
                     substr($text, $after, min($size, 20)),
                 );
             }
@@ -213,7 +185,7 @@ final class Csv
             $this->file,
             0,
             '',
-            "This file is no UTF-8 text; it was read as $from. Look whether the names in it are right.",
+            new Fault('csv.encoding', '', ['from' => $from]),
             '',
             true,
         );
@@ -236,9 +208,7 @@ final class Csv
                         $this->file,
                         1,
                         '',
-                        'The values are parted by '.
-                            ($separator === ';' ? 'semicolons' : 'tabs').
-                            ' and were read so.',
+                        $separator === ';' ? 'csv.semicolons' : 'csv.tabs',
                         '',
                         true,
                     );

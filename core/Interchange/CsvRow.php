@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Interchange;
 
+use Nomada\Core\Fault;
+
 /** One row under its header: values by column name, and where it stands. */
 final readonly class CsvRow
 {
@@ -17,7 +19,7 @@ final readonly class CsvRow
         return $this->values[$column] ?? '';
     }
 
-    public function fault(string $column, string $expected, bool $warning = false): ImportFault
+    public function fault(string $column, Fault|string $expected, bool $warning = false): ImportFault
     {
         return new ImportFault($this->file, $this->line, $column, $expected, $this->get($column), $warning);
     }

@@ -23,10 +23,7 @@ final readonly class Deadline
     public function check(string $file, int $line): void
     {
         if (hrtime(true) > $this->until) {
-            throw new Fault(
-                "Reading takes too long: $file is read up to line $line. Split the school into several imports.",
-                'file',
-            );
+            throw new Fault('import.long', 'file', ['file' => $file, 'line' => $line]);
         }
     }
 }

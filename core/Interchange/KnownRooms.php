@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Interchange;
 
+use Nomada\Core\Fault;
+
 /**
  * The rooms of a conference service that we do not speak to: a CSV file with one line an account of the licences
  * (account, address, dial_in, pin). Where a room is comes from this list, who may come in from the door as ever.
@@ -26,13 +28,14 @@ final class KnownRooms
             $account = trim($row->get('account'));
             $address = trim($row->get('address'));
             if (! in_array($account, $accounts, true)) {
-                $known = $accounts === [] ? 'none is kept yet' : implode(', ', array_slice($accounts, 0, 8));
-                $this->faults[] = $row->fault('account', "An account of the licences was expected: $known.");
+                $known = array_slice($accounts, 0, 8);
+                $code = $known === [] ? 'rooms.none' : 'rooms.account';
+                $this->faults[] = $row->fault('account', new Fault($code, '', ['known' => $known]));
             } elseif (isset($seen[$account])) {
-                $this->faults[] = $row->fault('account', 'One line an account was expected; this one is twice.');
+                $this->faults[] = $row->fault('account', 'rooms.twice');
             }
             if (filter_var($address, FILTER_VALIDATE_URL) === false || ! str_starts_with($address, 'https://')) {
-                $this->faults[] = $row->fault('address', 'An address that begins with https:// was expected.');
+                $this->faults[] = $row->fault('address', 'material.address');
             }
             $seen[$account] = true;
             $this->rooms[] = [
@@ -43,7 +46,7 @@ final class KnownRooms
             ];
         }
         if ($csv->rows === [] && $this->faults === []) {
-            $this->faults[] = new ImportFault($file, 2, '', 'At least one line under the heads was expected.');
+            $this->faults[] = new ImportFault($file, 2, '', 'csv.no_line');
         }
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Interchange;
 
 use DateTimeImmutable;
+use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 
@@ -51,7 +52,7 @@ final class PresenceList
             $this->row($row);
         }
         if ($csv->rows === [] && $this->faults() === []) {
-            $this->faults[] = new ImportFault($file, 2, '', 'At least one line under the heads was expected.');
+            $this->faults[] = new ImportFault($file, 2, '', 'csv.no_line');
         }
     }
 
@@ -62,18 +63,16 @@ final class PresenceList
     }
 
     /**
-     * What is missing of the columns, as a sentence; null where nothing is.
+     * The code of what is missing of the columns; null where nothing is.
      *
      * @param  array<string, string>  $columns
      */
     public static function wrong(array $columns): ?string
     {
         return match (true) {
-            ! isset($columns['person']) && ! isset($columns['address']) => 'Say which column has the person: the '.
-                'sourcedId, the address or the name.',
+            ! isset($columns['person']) && ! isset($columns['address']) => 'list.no_person',
             isset($columns['at'], $columns['what']), isset($columns['came']) => null,
-            default => 'Say which columns have the times: one of when and one of what (join or leave), or one of when '.
-                'they came and one of when they left.',
+            default => 'list.no_times',
         };
     }
 
@@ -122,10 +121,7 @@ final class PresenceList
     {
         $get = fn (string $role): string => isset($this->columns[$role]) ? $row->get($this->columns[$role]) : '';
         if ($get('person') === '' && $get('address') === '') {
-            $this->faults[] = $row->fault(
-                $this->columns['person'] ?? $this->columns['address'],
-                'A person was expected: a sourcedId, an address or a name.',
-            );
+            $this->faults[] = $row->fault($this->columns['person'] ?? $this->columns['address'], 'list.person');
 
             return;
         }
@@ -144,7 +140,7 @@ final class PresenceList
                     ? $this->time($row, $this->columns['left'])
                     : null;
             if ($came !== null && $left !== null && $left < $came) {
-                $this->faults[] = $row->fault($this->columns['left'], 'They left before they came.');
+                $this->faults[] = $row->fault($this->columns['left'], 'list.left');
 
                 return;
             }
@@ -159,7 +155,7 @@ final class PresenceList
         $what = strtolower($get('what'));
         $isJoin = in_array($what, self::JOINS, true);
         if (! $isJoin && ! in_array($what, self::LEAVES, true)) {
-            $this->faults[] = $row->fault($this->columns['what'], 'join or leave was expected.');
+            $this->faults[] = $row->fault($this->columns['what'], 'list.join');
 
             return;
         }
@@ -177,13 +173,9 @@ final class PresenceList
                 ? self::absolute($typed)
                 : $this->local($typed);
         if ($at === null) {
-            $this->faults[] = $row->fault(
-                $column,
-                "A time was expected, as 2027-02-09T10:02:00+01:00, 9/2/2027 10:02 or 10:02 on {$this->zone->name}'s ".
-                    'clock.',
-            );
+            $this->faults[] = $row->fault($column, new Fault('list.time', '', ['zone' => $this->zone->name]));
         } elseif (abs($at - $this->zone->instant($this->day->day, 720)) > 3 * 86400) {
-            $this->faults[] = $row->fault($column, "A time near {$this->day->short()} was expected.");
+            $this->faults[] = $row->fault($column, new Fault('list.near', '', ['day' => $this->day]));
 
             return null;
         }

@@ -80,7 +80,7 @@ final class SchoolReader
         $this->zone = Zone::named('UTC');
         foreach (self::NEEDED as $name) {
             if (! isset($files[$name])) {
-                $this->data->add(new ImportFault($name, 0, '', "The file $name was expected in the folder."));
+                $this->data->add(new ImportFault($name, 0, '', new Fault('roster.file', '', ['file' => $name])));
             }
         }
         $this->schools($this->csv($files, 'orgs.csv', ['sourcedId', 'name', 'type']));
@@ -126,12 +126,7 @@ final class SchoolReader
                 continue;
             }
             if ($this->data->school !== null) {
-                $this->data->add(
-                    $row->fault(
-                        'type',
-                        'One school was expected; this is a second one. Import one school at a time.',
-                    ),
-                );
+                $this->data->add($row->fault('type', 'roster.second'));
 
                 continue;
             }
@@ -152,7 +147,7 @@ final class SchoolReader
             }
         }
         if ($last !== null && $this->data->school === null && $this->data->faults === []) {
-            $this->data->add($last->fault('type', 'A row of the type "school" was expected.'));
+            $this->data->add($last->fault('type', 'roster.school'));
         }
     }
 
@@ -162,9 +157,7 @@ final class SchoolReader
         foreach ($this->named($rows, 'title') as $row) {
             if (! in_array($row->get('type'), ['term', 'semester'], true)) {
                 if (! in_array($row->get('type'), ['gradingPeriod', 'schoolYear'], true)) {
-                    $this->data->add(
-                        $row->fault('type', 'One of term, semester, gradingPeriod, schoolYear was expected.'),
-                    );
+                    $this->data->add($row->fault('type', 'roster.session'));
                 }
 
                 continue;
@@ -177,7 +170,7 @@ final class SchoolReader
                 continue;
             }
             if ($last < $first) {
-                $this->fault($row, 'endDate', "A date on or after the startDate $first was expected.");
+                $this->fault($row, 'endDate', new Fault('roster.ends', '', ['first' => $first]));
 
                 continue;
             }
@@ -212,12 +205,7 @@ final class SchoolReader
                 $line = $this->bad['academicSessions.csv'][$terms[0] ?? ''] ?? null;
                 $this->bad['classes.csv'][$row->get('sourcedId')] = $line ?? $row->line;
                 if ($line === null) {
-                    $this->data->add(
-                        $row->fault(
-                            'termSourcedIds',
-                            'The sourcedId of a term of academicSessions.csv was expected.',
-                        ),
-                    );
+                    $this->data->add($row->fault('termSourcedIds', 'roster.term'));
                 } else {
                     $where = "academicSessions.csv, line $line";
                     $this->data->followed[$where] = ($this->data->followed[$where] ?? 0) + 1;
@@ -244,31 +232,25 @@ final class SchoolReader
             if ($role === null) {
                 $this->bad['users.csv'][$row->get('sourcedId')] = $row->line;
                 $this->data->add(
-                    $row->fault(
-                        'role',
-                        'This role has no part in live classes; the row is left out. Known are '.
-                            implode(', ', array_keys(self::ROLES)).
-                            '.',
-                        true,
-                    ),
+                    $row->fault('role', new Fault('roster.role', '', ['roles' => array_keys(self::ROLES)]), true),
                 );
 
                 continue;
             }
             $email = mb_strtolower($row->get('email'));
             if ($email !== '' && filter_var($email, FILTER_VALIDATE_EMAIL, FILTER_FLAG_EMAIL_UNICODE) === false) {
-                $this->fault($row, 'email', 'An e-mail address was expected, or none.');
+                $this->fault($row, 'email', 'roster.email');
 
                 continue;
             }
             if ($row->get('givenName') === '') {
-                $this->data->add($row->fault('givenName', 'A given name was expected; this one is empty.', true));
+                $this->data->add($row->fault('givenName', 'roster.given', true));
             }
             if ($email !== '' && isset($addresses[$email])) {
                 $this->data->add(
                     $row->fault(
                         'email',
-                        "Line $addresses[$email] has the same address: both sign in by their sourcedId.",
+                        new Fault('roster.same_address', '', ['line' => $addresses[$email]]),
                         true,
                     ),
                 );
@@ -280,7 +262,7 @@ final class SchoolReader
                 default => 'odd',
             };
             if ($enabled === 'odd') {
-                $this->fault($row, 'enabledUser', 'true or false was expected.');
+                $this->fault($row, 'enabledUser', 'roster.bool');
 
                 continue;
             }
@@ -317,7 +299,7 @@ final class SchoolReader
                         'users.csv',
                         $lines[$id] ?? 0,
                         'agentSourcedIds',
-                        'The sourcedId of a good row of users.csv was expected; this guardian is left out.',
+                        'roster.guardian',
                         (string) $unknown,
                         true,
                     ),
@@ -345,9 +327,7 @@ final class SchoolReader
                     'administrator' => 'observer',
                 ][$row->get('role')] ?? null;
             if ($role === null) {
-                $this->data->add(
-                    $row->fault('role', 'One of student, teacher, aide, proctor, administrator was expected.'),
-                );
+                $this->data->add($row->fault('role', 'roster.part'));
             }
             $account = $person === null ? '' : $this->data->people[$person]['role'];
             if (
@@ -357,15 +337,14 @@ final class SchoolReader
                 $this->data->add(
                     $row->fault(
                         'role',
-                        "Somebody of staff was expected: users.csv has $person as a $account, who cannot teach a ".
-                            'section.',
+                        new Fault('roster.staff', '', ['person' => $person, 'account' => $account]),
                     ),
                 );
 
                 continue;
             }
             if (! in_array(strtolower($row->get('primary')), ['', 'true', 'false', '0', '1'], true)) {
-                $this->data->add($row->fault('primary', 'true or false was expected.'));
+                $this->data->add($row->fault('primary', 'roster.bool'));
 
                 continue;
             }
@@ -375,7 +354,7 @@ final class SchoolReader
                 continue;
             }
             if ($begins !== '' && $ends !== '' && $ends < $begins) {
-                $this->data->add($row->fault('endDate', "A date on or after the beginDate $begins was expected."));
+                $this->data->add($row->fault('endDate', new Fault('roster.part_ends', '', ['begins' => $begins])));
 
                 continue;
             }
@@ -383,9 +362,7 @@ final class SchoolReader
                 $this->data->add(
                     $row->fault(
                         'userSourcedId',
-                        'Each person is enrolled in a section once; line '.
-                            $pairs["$section $person $role"].
-                            ' has the same.',
+                        new Fault('roster.twice', '', ['line' => $pairs["$section $person $role"]]),
                     ),
                 );
 
@@ -419,13 +396,9 @@ final class SchoolReader
             }
             $id = $row->get('sourcedId');
             if ($id === '' || $row->get($column) === '') {
-                $this->data->add(
-                    $row->fault($id === '' ? 'sourcedId' : $column, 'A value was expected; this one is empty.'),
-                );
+                $this->data->add($row->fault($id === '' ? 'sourcedId' : $column, 'roster.empty'));
             } elseif (isset($seen[$id])) {
-                $this->data->add(
-                    $row->fault('sourcedId', "A sourcedId of its own was expected; line $seen[$id] has the same."),
-                );
+                $this->data->add($row->fault('sourcedId', new Fault('roster.own_id', '', ['line' => $seen[$id]])));
             } else {
                 $seen[$id] = $row->line;
                 yield $row;
@@ -441,21 +414,14 @@ final class SchoolReader
             return $tag === '' ? null : $tag;
         }
         $this->data->add(
-            new ImportFault(
-                $row->file,
-                $row->line,
-                'metadata.language',
-                'A language tag was expected, as in es or pt-BR; it is left out.',
-                $tag,
-                true,
-            ),
+            new ImportFault($row->file, $row->line, 'metadata.language', 'roster.language', $tag, true),
         );
 
         return null;
     }
 
     /** A fault that leaves a row out: what refers to the row follows from it. */
-    private function fault(CsvRow $row, string $column, string $expected): void
+    private function fault(CsvRow $row, string $column, Fault|string $expected): void
     {
         $this->bad[$row->file][$row->get('sourcedId')] = $row->line;
         $this->data->add($row->fault($column, $expected));
@@ -469,7 +435,7 @@ final class SchoolReader
             $line = $this->bad[$file][$id] ?? null;
             $this->bad[$row->file][$row->get('sourcedId')] = $line ?? $row->line;
             if ($line === null) {
-                $this->data->add($row->fault($column, "The sourcedId of a good row of $file was expected."));
+                $this->data->add($row->fault($column, new Fault('roster.reference', '', ['file' => $file])));
             } else {
                 // It follows from a fault that is listed already.
                 $this->data->followed["$file, line $line"] = ($this->data->followed["$file, line $line"] ?? 0) + 1;
@@ -491,7 +457,7 @@ final class SchoolReader
         try {
             return LocalDate::parse($text)->iso();
         } catch (Fault) {
-            $this->data->add($row->fault($column, 'A date as 2027-02-18 was expected.'));
+            $this->data->add($row->fault($column, 'roster.date'));
 
             return null;
         }
@@ -502,9 +468,7 @@ final class SchoolReader
         try {
             return Zone::named($row->get($column))->name;
         } catch (Fault) {
-            $this->data->add(
-                $row->fault($column, 'The IANA name of a time zone was expected, as in Europe/Madrid.'),
-            );
+            $this->data->add($row->fault($column, 'roster.zone'));
 
             return null;
         }

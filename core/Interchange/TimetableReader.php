@@ -40,10 +40,7 @@ final class TimetableReader
             }
             $key = $found['section'].' '.mb_strtolower($found['title']);
             if (isset($seen[$key])) {
-                $faults[] = $row->fault(
-                    'title',
-                    "Two series of one section need titles of their own; line $seen[$key] has the same.",
-                );
+                $faults[] = $row->fault('title', new Fault('table.title', '', ['line' => $seen[$key]]));
 
                 continue;
             }
@@ -63,12 +60,15 @@ final class TimetableReader
         $before = count($faults);
         $section = $school->sections[$row->get('class_sourced_id')] ?? null;
         if ($section === null) {
-            $faults[] = $row->fault('class_sourced_id', 'The sourcedId of a good row of classes.csv was expected.');
+            $faults[] = $row->fault(
+                'class_sourced_id',
+                new Fault('roster.reference', '', ['file' => 'classes.csv']),
+            );
         }
         try {
             $zone = $row->get('tzid') === '' ? $default : Zone::named($row->get('tzid'));
         } catch (Fault) {
-            $faults[] = $row->fault('tzid', 'The IANA name of a time zone was expected, as in Europe/Madrid.');
+            $faults[] = $row->fault('tzid', 'roster.zone');
             $zone = null;
         }
         $start = null;
@@ -77,12 +77,12 @@ final class TimetableReader
             (int) $m[2] > 23 ||
             (int) $m[3] > 59
         ) {
-            $faults[] = $row->fault('dtstart', 'A local date and time as 2027-01-11T10:00 was expected.');
+            $faults[] = $row->fault('dtstart', 'table.start');
         } else {
             try {
                 $start = LocalDate::parse($m[1]);
             } catch (Fault $e) {
-                $faults[] = $row->fault('dtstart', $e->getMessage());
+                $faults[] = $row->fault('dtstart', $e);
             }
         }
         if (
@@ -90,10 +90,7 @@ final class TimetableReader
             (int) $row->get('minutes') < 1 ||
             (int) $row->get('minutes') > SeriesPlan::LONGEST
         ) {
-            $faults[] = $row->fault(
-                'minutes',
-                'A whole number of minutes from 1 to '.SeriesPlan::LONGEST.' was expected.',
-            );
+            $faults[] = $row->fault('minutes', new Fault('table.minutes', '', ['n' => SeriesPlan::LONGEST]));
         }
         $rule = null;
         if ($zone !== null) {
@@ -103,7 +100,7 @@ final class TimetableReader
                     $zone,
                 );
             } catch (Fault $e) {
-                $faults[] = $row->fault('rrule', $e->getMessage());
+                $faults[] = $row->fault('rrule', $e);
             }
         }
         if ($section === null || $zone === null || $start === null || $rule === null || count($faults) > $before) {
@@ -127,7 +124,7 @@ final class TimetableReader
                 $zone,
             );
         } catch (Fault $e) {
-            $faults[] = $row->fault('rrule', $e->getMessage());
+            $faults[] = $row->fault('rrule', $e);
 
             return null;
         }
@@ -152,7 +149,7 @@ final class TimetableReader
         return SeriesEnd::onDate($past ? $rule->until->plus(-1) : $rule->until);
     }
 
-    /** @return iterable<array{string, string}> column, words */
+    /** @return iterable<array{string, Fault}> column, what is likely a slip */
     private static function warnings(SeriesPlan $plan, Term $term, RecurrenceRule $rule): iterable
     {
         if (($doubt = TypedTime::doubt($plan->startMinute)) !== null) {
@@ -160,17 +157,14 @@ final class TimetableReader
         }
         $outside = $plan->outside($term);
         if ($outside > 0) {
-            yield ['rrule', "$outside dates of this rule are outside the term and are left out."];
+            yield ['rrule', new Fault('table.outside', '', ['n' => $outside])];
         }
         if ($rule->count === null && $rule->until === null) {
-            yield ['rrule', 'This rule has no COUNT or UNTIL; the series ends with the term.'];
+            yield ['rrule', new Fault('table.endless')];
         }
         foreach ($plan->pattern->days($plan->from, $plan->from->plus(400), $term) as $day) {
             if ($day !== $plan->from->day) {
-                yield [
-                    'dtstart',
-                    'The rule does not fall on this day; the first date is '.(new LocalDate($day))->iso().'.',
-                ];
+                yield ['dtstart', new Fault('table.first', '', ['day' => (new LocalDate($day))->iso()])];
             }
             break;
         }

@@ -75,10 +75,10 @@ final class TypedSchool
         string $students,
     ): array {
         if (trim($name) === '' || trim($term) === '') {
-            throw new Fault('The school and its term need a name each.', trim($name) === '' ? 'name' : 'term');
+            throw new Fault('school.names', trim($name) === '' ? 'name' : 'term');
         }
         if ($last->day <= $first->day) {
-            throw new Fault('The term ends after it begins.', 'term_last');
+            throw new Fault('school.term', 'term_last');
         }
         $made = new self('SCHOOL', Zone::named($zone)->name);
         $made->add('orgs.csv', [$made->school, '', trim($name), 'school', $made->zone]);
@@ -87,10 +87,7 @@ final class TypedSchool
             $made->section($n, $cells);
         }
         if ($made->sections === []) {
-            throw new Fault(
-                'Write at least one section, as in: Marine Science, 8, Nadir, Haddad, n.haddad@…',
-                'sections',
-            );
+            throw new Fault('school.sections', 'sections');
         }
         foreach (self::lines($students, 'students') as $n => $cells) {
             $made->student($n, $cells);
@@ -104,15 +101,11 @@ final class TypedSchool
     {
         [$title, $year, $given, $family, $address] = array_pad($cells, 5, '');
         if ($title === '' || ($given.$family !== '' && ($given === '' || $family === ''))) {
-            throw new Fault(
-                "Line $n of the sections needs a title, and of its teacher both names: title, year, given name, ".
-                    'family name, address.',
-                'sections',
-            );
+            throw new Fault('school.section_line', 'sections', ['n' => $n]);
         }
         $key = mb_strtolower("$title $year");
         if (isset($this->sections[$key])) {
-            throw new Fault("Line $n of the sections is there twice: $title, year $year.", 'sections');
+            throw new Fault('school.section_twice', 'sections', ['n' => $n, 'title' => $title, 'year' => $year]);
         }
         $course = $this->courses[mb_strtolower($title)] ?? null;
         if ($course === null) {
@@ -134,10 +127,7 @@ final class TypedSchool
     {
         [$given, $family, $address, $year, $named] = array_pad($cells, 5, '');
         if ($given === '' || $family === '') {
-            throw new Fault(
-                "Line $n of the students needs both names: given name, family name, address, year, sections.",
-                'students',
-            );
+            throw new Fault('school.student_line', 'students', ['n' => $n]);
         }
         $in = $named === '' ? $this->sections["of $year"] ?? [] : [];
         foreach ($named === '' ? [] : array_map(trim(...), explode('|', $named)) as $title) {
@@ -145,10 +135,11 @@ final class TypedSchool
                 $this->sections[mb_strtolower("$title $year")] ??
                 ($this->sections[mb_strtolower("$title ")] ?? null);
             if ($found === null) {
-                throw new Fault(
-                    "Line $n of the students names a section that is not above: $title, year $year.",
-                    'students',
-                );
+                throw new Fault('school.student_section', 'students', [
+                    'n' => $n,
+                    'title' => $title,
+                    'year' => $year,
+                ]);
             }
             array_push($in, ...$found);
         }
@@ -202,7 +193,7 @@ final class TypedSchool
             }
         }
         if (count($out) > self::MOST) {
-            throw new Fault('That is more than '.self::MOST.' lines. Bring them as files instead.', $field);
+            throw new Fault('school.lines', $field, ['n' => self::MOST]);
         }
 
         return $out;

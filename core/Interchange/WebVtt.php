@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Interchange;
 
+use Nomada\Core\Fault;
 use Nomada\Core\Recording\Cue;
 
 /**
@@ -25,21 +26,21 @@ final class WebVtt
     public function __construct(public readonly string $file, string $text)
     {
         if (! mb_check_encoding($text, 'UTF-8')) {
-            $this->fault(0, 'UTF-8 text was expected. Save the transcript again as UTF-8.');
+            $this->fault(0, 'vtt.utf8');
 
             return;
         }
         $text = str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
         $lines = explode("\n", str_replace(["\r\n", "\r"], "\n", $text));
         if (preg_match('/^WEBVTT([ \t].*)?$/', $lines[0]) !== 1) {
-            $this->fault(1, 'A transcript begins with a line WEBVTT.', $lines[0]);
+            $this->fault(1, 'vtt.begins', $lines[0]);
 
             return;
         }
         $this->blocks($lines);
         usort($this->cues, fn (Cue $a, Cue $b): int => [$a->from, $a->to] <=> [$b->from, $b->to]);
         if ($this->cues === [] && $this->faults === []) {
-            $this->fault(0, 'At least one cue was expected: a line such as 00:00:01.000 --> 00:00:04.000.');
+            $this->fault(0, 'vtt.cue');
         }
     }
 
@@ -66,20 +67,20 @@ final class WebVtt
         if (! isset($numbers[$at]) || ! str_contains($block[$numbers[$at]], '-->')) {
             // A note, a style, a region, or a header: nothing that is said.
             if (preg_match('/^(NOTE|STYLE|REGION)\b/', $first) !== 1 && $numbers[0] > 2) {
-                $this->fault($numbers[0], 'A cue was expected: its times, then what is said.', $first);
+                $this->fault($numbers[0], 'vtt.no_cue', $first);
             }
 
             return;
         }
         $line = $numbers[$at];
         if (preg_match(self::TIMING, $block[$line], $m) !== 1) {
-            $this->fault($line, 'Times were expected as 00:00:01.000 --> 00:00:04.000.', $block[$line]);
+            $this->fault($line, 'vtt.times', $block[$line]);
 
             return;
         }
         [$from, $to] = [self::milliseconds($m[1]), self::milliseconds($m[2])];
         if ($to <= $from) {
-            $this->fault($line, 'A cue ends after it begins.', $block[$line]);
+            $this->fault($line, 'vtt.ends', $block[$line]);
 
             return;
         }
@@ -104,7 +105,7 @@ final class WebVtt
             (int) substr($time, -3);
     }
 
-    private function fault(int $line, string $expected, string $found = ''): void
+    private function fault(int $line, Fault|string $expected, string $found = ''): void
     {
         $this->faults[] = new ImportFault($this->file, $line, '', $expected, mb_substr($found, 0, 60));
     }

@@ -27,10 +27,7 @@ final readonly class DoorRules
         public bool $hiddenOutside = false,
     ) {
         if ($opensBefore < 0 || $opensBefore > 120 || $opensBeforeHosts < $opensBefore || $opensBeforeHosts > 240) {
-            throw new Fault(
-                'The doors open 0 to 120 minutes before the start, for hosts at least as early, and at most 240.',
-                'opens_before',
-            );
+            throw new Fault('door.opens', 'opens_before');
         }
     }
 

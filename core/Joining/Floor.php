@@ -31,11 +31,11 @@ final readonly class Floor
     ) {
         foreach (['speakers' => $speakers, 'cameras' => $cameras] as $field => $n) {
             if ($n !== null && ($n < 1 || $n > 1000)) {
-                throw new Fault('A limit is from 1 to 1000; leave it empty for none.', $field);
+                throw new Fault('floor.limit', $field);
             }
         }
         if ($record === Who::Everyone) {
-            throw new Fault('Recording is the host\'s alone.', 'record');
+            throw new Fault('floor.record', 'record');
         }
     }
 

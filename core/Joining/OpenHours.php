@@ -35,23 +35,19 @@ final readonly class OpenHours
     public function __construct(array $spans)
     {
         if ($spans === []) {
-            throw new Fault('Write when the room is open: "Tue 15:00-16:00, Thu 9-10".', 'hours');
+            throw new Fault('hours.none', 'hours');
         }
         sort($spans);
         foreach ($spans as $i => [$weekday, $start, $end]) {
             $is = self::say($weekday, $start, $end);
             if ($end <= $start) {
-                throw new Fault("$is ends before it starts.", 'hours');
+                throw new Fault('hours.backwards', 'hours', ['is' => $is]);
             }
             if ($end - $start > self::LONGEST) {
-                throw new Fault(
-                    "$is is longer than 6 hours. A room that is always open looks like a class that is off; give it ".
-                        'real hours.',
-                    'hours',
-                );
+                throw new Fault('hours.long', 'hours', ['is' => $is]);
             }
             if ($i > 0 && $spans[$i - 1][0] === $weekday && $spans[$i - 1][2] > $start) {
-                throw new Fault("$is overlaps ".self::say(...$spans[$i - 1]).'.', 'hours');
+                throw new Fault('hours.overlap', 'hours', ['is' => $is, 'other' => self::say(...$spans[$i - 1])]);
             }
         }
         $this->spans = $spans;
@@ -77,10 +73,7 @@ final readonly class OpenHours
                     $m,
                 ) !== 1
             ) {
-                throw new Fault(
-                    "\"$part\" does not read. Write a weekday and a span, such as \"Tue 15:00-16:00\".",
-                    'hours',
-                );
+                throw new Fault('hours.unread', 'hours', ['part' => $part]);
             }
             $weekday = (int) array_search(ucfirst(strtolower($m[1])), self::DAYS, true);
             $spans[] = [$weekday, TypedTime::read($m[2], 'hours')->minute, TypedTime::read($m[3], 'hours')->minute];

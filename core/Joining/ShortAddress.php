@@ -46,16 +46,13 @@ final class ShortAddress
     {
         $slug = self::slug($typed);
         if (strlen($slug) < 4 || strlen($slug) > 60) {
-            throw new Fault('A short address has 4 to 60 letters, figures and dashes.', 'short_address');
+            throw new Fault('address.length', 'short_address');
         }
         $words = explode('-', $slug);
         foreach ($names as $name) {
             foreach (explode('-', self::slug($name)) as $part) {
                 if (strlen($part) > 2 && in_array($part, $words, true)) {
-                    throw new Fault(
-                        'This address would reveal a student. Use words of the section and its title.',
-                        'short_address',
-                    );
+                    throw new Fault('address.reveals', 'short_address');
                 }
             }
         }

@@ -15,34 +15,31 @@ final readonly class Template
     public function __construct(public Wording $kind, public string $subject, public string $text)
     {
         if (trim($subject) === '' || preg_match('/[\r\n\x00-\x1f\x7f]/', $subject)) {
-            throw new Fault('The subject is one line of text.', 'subject');
+            throw new Fault('letter.subject', 'subject');
         }
         if (trim($text) === '' && $kind->needsText()) {
-            throw new Fault('There is no text yet.', 'text');
+            throw new Fault('letter.empty', 'text');
         }
         preg_match_all('/\{([^{}]*)\}/', "$subject $text", $m);
         $known = array_keys($kind->placeholders());
         $unknown = array_values(array_unique(array_diff($m[1], $known)));
         if ($unknown !== []) {
-            throw new Fault(
-                'Nothing can be put for {'.
-                    implode('}, {', $unknown).
-                    '}. Use {'.
-                    implode('}, {', $known).
-                    '}.',
-                'text',
-            );
+            throw new Fault('letter.unknown', 'text', [
+                'unknown' => self::braced($unknown),
+                'known' => self::braced($known),
+            ]);
         }
         preg_match_all('/\{([^{}]*)\}/', $text, $m);
         $missing = array_diff($kind->needs(), $m[1]);
         if ($missing !== []) {
-            throw new Fault(
-                'Without {'.
-                    implode('}, {', $missing).
-                    '} this is of no use to whoever reads it. Put it into the text.',
-                'text',
-            );
+            throw new Fault('letter.missing', 'text', ['missing' => self::braced($missing)]);
         }
+    }
+
+    /** @param  array<string>  $names */
+    private static function braced(array $names): string
+    {
+        return '{'.implode('}, {', $names).'}';
     }
 
     /**

@@ -22,16 +22,13 @@ final readonly class AttendanceRules
         public int $absentUnder = 10,
     ) {
         if ($lateAfter < 0 || $lateAfter > 60) {
-            throw new Fault('Late after 0 to 60 minutes.', 'late_after');
+            throw new Fault('attendance.late', 'late_after');
         }
         if ($presentFrom < 1 || $presentFrom > 100) {
-            throw new Fault('Present from 1 to 100 per cent of the held time.', 'present_from');
+            throw new Fault('attendance.present', 'present_from');
         }
         if ($absentUnder < 0 || $absentUnder > $presentFrom) {
-            throw new Fault(
-                'Absent under some per cent that are no more than those from which on somebody is present.',
-                'absent_under',
-            );
+            throw new Fault('attendance.absent', 'absent_under');
         }
     }
 

@@ -21,10 +21,10 @@ final readonly class Correction
         public string $by = '',
     ) {
         if (trim($why) === '') {
-            throw new Fault('Write why; it stands beside what was computed.', 'why');
+            throw new Fault('attendance.why', 'why');
         }
         if ($minutes !== null && ($minutes < 0 || $minutes > 1440)) {
-            throw new Fault('Minutes are 0 to 1440.', 'minutes');
+            throw new Fault('attendance.minutes', 'minutes');
         }
     }
 }

@@ -20,10 +20,10 @@ final readonly class Formula
     public function __construct(public int $maximum, public array $parts)
     {
         if ($maximum < 1 || $maximum > 1000) {
-            throw new Fault('Out of 1 to 1000.', 'maximum');
+            throw new Fault('score.maximum', 'maximum');
         }
         if ($parts === []) {
-            throw new Fault('Give at least one part a weight.', 'maximum');
+            throw new Fault('score.weightless', 'maximum');
         }
     }
 

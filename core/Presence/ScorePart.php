@@ -17,13 +17,10 @@ final readonly class ScorePart
     public function __construct(public Measure $measure, public int $weight, public int $cap)
     {
         if ($weight < 1 || $weight > 100) {
-            throw new Fault('A weight is 1 to 100; leave a part out by leaving its weight empty.', $measure->value);
+            throw new Fault('score.weight', $measure->value);
         }
         if ($cap < 1 || $cap > ($measure->isShare() ? 100 : 1000)) {
-            throw new Fault(
-                $measure->isShare() ? 'Full from 1 to 100 per cent.' : 'Full from 1 to 1000.',
-                $measure->value,
-            );
+            throw new Fault($measure->isShare() ? 'score.full_share' : 'score.full', $measure->value);
         }
     }
 }

@@ -30,14 +30,14 @@ final readonly class MaterialFacts
         $title = trim($title);
         $address = trim($address);
         if ($title === '' || mb_strlen($title) > self::LONGEST_TITLE) {
-            throw new Fault('Give it a title of at most '.self::LONGEST_TITLE.' characters.', 'material_title');
+            throw new Fault('material.title', 'material_title', ['n' => self::LONGEST_TITLE]);
         }
         if (
             filter_var($address, FILTER_VALIDATE_URL) === false ||
             preg_match('~^https?://~', $address) !== 1 ||
             strlen($address) > self::LONGEST_ADDRESS
         ) {
-            throw new Fault('An address that begins with https:// was expected.', 'material_address');
+            throw new Fault('material.address', 'material_address');
         }
 
         return new self($title, $address);

@@ -47,7 +47,7 @@ final readonly class PlaceSettings
         if ($is === null || ! in_array($is, $service->kinds(), true)) {
             $known = implode(', ', array_map(fn (PlaceKind $k): string => $k->value, $service->kinds()));
 
-            throw new Fault("Choose one of: $known.", 'kind');
+            throw new Fault('place.kind', 'kind', ['known' => $known]);
         }
         $url = rtrim(trim($url), '/');
         if ($is->isAsked() && $is !== PlaceKind::StandIn) {
@@ -55,14 +55,14 @@ final readonly class PlaceSettings
         }
         foreach (['pace' => $pace, 'timeout' => $timeout] as $field => $value) {
             if ($value !== '' && ! is_numeric($value)) {
-                throw new Fault('A number was expected, like 8.', $field);
+                throw new Fault('place.number', $field);
             }
         }
         if ($pace !== '' && ((float) $pace < self::SLOWEST || (float) $pace > self::FASTEST)) {
-            throw new Fault('Between 0.1 and 1000 requests a second.', 'pace');
+            throw new Fault('place.pace', 'pace');
         }
         if ($timeout !== '' && ((float) $timeout < 1 || (float) $timeout > 60)) {
-            throw new Fault('Between 1 and 60 seconds.', 'timeout');
+            throw new Fault('place.timeout', 'timeout');
         }
 
         return new self(
@@ -89,16 +89,13 @@ final readonly class PlaceSettings
         ) {
             $like = $kind->schemes()[0];
 
-            throw new Fault(
-                "An address like $like://school.example was expected, without a name or password in it.",
-                'url',
-            );
+            throw new Fault('place.url', 'url', ['like' => $like]);
         }
         if ($plain !== $url && $kind !== PlaceKind::CalDav) {
-            throw new Fault('Only a calendar server\'s address may hold {address} or {sourcedId}.', 'url');
+            throw new Fault('place.braces_calendar', 'url');
         }
         if (preg_match('/[{}]/', $plain) === 1) {
-            throw new Fault('Only {address} and {sourcedId} are known in braces.', 'url');
+            throw new Fault('place.braces', 'url');
         }
     }
 

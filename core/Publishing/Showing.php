@@ -42,26 +42,23 @@ final readonly class Showing
         public ?array $for = null,
     ) {
         if (! ReaderLanguage::isTag($language)) {
-            throw new Fault('A language was expected, as in es or pt-BR.', 'language');
+            throw new Fault('showing.language', 'language');
         }
         foreach (['next' => $next, 'weeks' => $weeks] as $field => $position) {
             if (preg_match(self::POSITION, $position) !== 1 || ($field === 'next' && $position === 'week')) {
-                throw new Fault(
-                    'Choose a position on the course page, or name the item that it stands after.',
-                    $field,
-                );
+                throw new Fault('showing.position', $field);
             }
         }
         foreach (['from' => $from, 'till' => $till] as $field => $days) {
             if ($days !== null && ($days < 0 || $days > self::MOST_DAYS)) {
-                throw new Fault('Between 0 and '.self::MOST_DAYS.' days were expected.', $field);
+                throw new Fault('showing.days', $field, ['n' => self::MOST_DAYS]);
             }
         }
         if ($answers !== null && ! in_array($answers, self::ANSWERS, true)) {
-            throw new Fault('Choose who may answer.', 'answers');
+            throw new Fault('showing.answers', 'answers');
         }
         if ($for === []) {
-            throw new Fault('Choose at least one student, or the whole section.', 'for');
+            throw new Fault('showing.for', 'for');
         }
     }
 

@@ -58,13 +58,10 @@ final class Webhook
         $scheme = is_array($parts) ? strtolower((string) ($parts['scheme'] ?? '')) : '';
         $isHere = in_array($host, ['localhost', '127.0.0.1', '[::1]'], true);
         if ($host === '' || ! ($scheme === 'https' || ($scheme === 'http' && $isHere)) || isset($parts['user'])) {
-            throw new Fault(
-                'Write the whole address, as in https://desk.school.example/nomada; without a name or password in it.',
-                'address',
-            );
+            throw new Fault('webhook.address', 'address');
         }
         if (strlen($address) > 500) {
-            throw new Fault('An address has 500 characters at most.', 'address');
+            throw new Fault('webhook.long', 'address');
         }
 
         return $address;

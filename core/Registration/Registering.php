@@ -31,13 +31,10 @@ final readonly class Registering
         public ?int $seats = null,
     ) {
         if ($opens !== null && $closes !== null && $closes->day < $opens->day) {
-            throw new Fault(
-                'Registration closes before it opens. Put the closing day on or after the opening day.',
-                'closes',
-            );
+            throw new Fault('registering.backwards', 'closes');
         }
         if ($seats !== null && $seats < 1) {
-            throw new Fault('There is at least one seat; leave the field empty for no limit.', 'seats');
+            throw new Fault('registering.seats', 'seats');
         }
     }
 

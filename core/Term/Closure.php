@@ -12,10 +12,14 @@ final readonly class Closure
     public function __construct(public LocalDate $first, public LocalDate $last, public string $reason)
     {
         if ($last->day < $first->day) {
-            throw new Fault("\"$reason\" ends on {$last->iso()}, before it begins on {$first->iso()}.");
+            throw new Fault('closure.backwards', '', [
+                'reason' => $reason,
+                'last' => $last->iso(),
+                'first' => $first->iso(),
+            ]);
         }
         if (trim($reason) === '') {
-            throw new Fault('A closed day needs a reason that people can read.');
+            throw new Fault('closure.reason');
         }
     }
 

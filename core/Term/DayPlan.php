@@ -20,29 +20,27 @@ final readonly class DayPlan
     public function __construct(public string $name, array $periods)
     {
         if (trim($name) === '' || mb_strlen($name) > 60) {
-            throw new Fault('A day plan needs a name of 60 characters at most.', 'plan_name');
+            throw new Fault('plan.name', 'plan_name');
         }
         if ($periods === []) {
-            throw new Fault('List the periods of the day, one a line, as in: 1 9:00-9:45', 'periods');
+            throw new Fault('plan.none', 'periods');
         }
         usort($periods, fn (Period $a, Period $b): int => $a->start <=> $b->start);
         $names = [];
         foreach ($periods as $i => $period) {
             $key = mb_strtolower($period->name);
             if (isset($names[$key])) {
-                throw new Fault("Two periods are called {$period->name}. Give each a name of its own.", 'periods');
+                throw new Fault('plan.twice', 'periods', ['period' => $period->name]);
             }
             $names[$key] = true;
             $before = $periods[$i - 1] ?? null;
             if ($before !== null && $before->end > $period->start) {
-                throw new Fault(
-                    "The periods {$before->name} and {$period->name} overlap: {$before->name} ends at ".
-                        TypedTime::format($before->end).
-                        ", {$period->name} begins at ".
-                        TypedTime::format($period->start).
-                        '.',
-                    'periods',
-                );
+                throw new Fault('plan.overlap', 'periods', [
+                    'before' => $before->name,
+                    'period' => $period->name,
+                    'ends' => TypedTime::format($before->end),
+                    'begins' => TypedTime::format($period->start),
+                ]);
             }
         }
         $this->periods = $periods;
@@ -68,10 +66,7 @@ final readonly class DayPlan
                     $m,
                 )
             ) {
-                throw new Fault(
-                    'Line '.($n + 1).' is not a period. Write its name, from and till, as in: 3 10:00-10:45',
-                    'periods',
-                );
+                throw new Fault('plan.line', 'periods', ['n' => $n + 1]);
             }
             try {
                 $periods[] = new Period(
@@ -80,7 +75,7 @@ final readonly class DayPlan
                     TypedTime::read($m[3])->minute,
                 );
             } catch (Fault $e) {
-                throw new Fault('Line '.($n + 1).": {$e->getMessage()}", 'periods');
+                throw new Fault('plan.at', 'periods', ['n' => $n + 1, 'why' => $e]);
             }
         }
 

@@ -37,7 +37,9 @@ final readonly class LocalDate
     public static function of(int $year, int $month, int $dayOfMonth): self
     {
         if ($year < 1900 || $year > 2199 || ! checkdate($month, $dayOfMonth, $year)) {
-            throw new Fault(sprintf('There is no date %04d-%02d-%02d.', $year, $month, $dayOfMonth));
+            throw new Fault('date.none_such', '', [
+                'date' => sprintf('%04d-%02d-%02d', $year, $month, $dayOfMonth),
+            ]);
         }
 
         return new self(self::toDay($year, $month, $dayOfMonth));
@@ -51,7 +53,7 @@ final readonly class LocalDate
     public static function parse(string $text): self
     {
         if (! preg_match('/^(\d{4})-?(\d{2})-?(\d{2})$/D', trim($text), $m)) {
-            throw new Fault("\"$text\" is not a date. Write year-month-day, as in 2027-02-18.");
+            throw new Fault('date.iso', '', ['text' => $text]);
         }
 
         return self::of((int) $m[1], (int) $m[2], (int) $m[3]);

@@ -12,10 +12,10 @@ final readonly class Period
     public function __construct(public string $name, public int $start, public int $end)
     {
         if (trim($name) === '' || mb_strlen($name) > 40) {
-            throw new Fault('A period needs a name of 40 characters at most.', 'periods');
+            throw new Fault('plan.period_name', 'periods');
         }
         if ($start < 0 || $end > 1440 || $end <= $start) {
-            throw new Fault("The period $name ends before it begins. Write its times as 10:00-10:45.", 'periods');
+            throw new Fault('plan.period_backwards', 'periods', ['name' => $name]);
         }
     }
 

@@ -28,14 +28,11 @@ final readonly class Rotation
         public array $pins = [],
     ) {
         if ($n < 2 || $n > 12) {
-            throw new Fault('A rotation has from 2 to 12 days. For none, choose "no rotation".', 'rotation_n');
+            throw new Fault('rotation.n', 'rotation_n');
         }
         foreach ($pins as $day => $number) {
             if ($number < 1 || $number > $n) {
-                throw new Fault(
-                    (new LocalDate($day))->short()." is pinned to a rotation day that is not one of the $n.",
-                    'pin_to',
-                );
+                throw new Fault('rotation.pin', 'pin_to', ['day' => new LocalDate($day), 'n' => $n]);
             }
         }
     }

@@ -12,7 +12,7 @@ final readonly class ShortDay
     public function __construct(public LocalDate $date, public DayPlan $plan, public string $reason)
     {
         if (trim($reason) === '') {
-            throw new Fault('A short day needs a reason that people can read.', 'short_reason');
+            throw new Fault('short.reason', 'short_reason');
         }
     }
 }

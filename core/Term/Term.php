@@ -50,10 +50,14 @@ final class Term
         public readonly array $hours = [7 * 60, 21 * 60],
     ) {
         if ($last->day < $first->day) {
-            throw new Fault("The term \"$title\" ends on {$last->iso()}, before it begins on {$first->iso()}.");
+            throw new Fault('term.backwards', '', [
+                'title' => $title,
+                'last' => $last->iso(),
+                'first' => $first->iso(),
+            ]);
         }
         if ($last->day - $first->day > 400) {
-            throw new Fault("The term \"$title\" is longer than 400 days. Enter one term at a time.");
+            throw new Fault('term.long', '', ['title' => $title]);
         }
         for ($day = $first->day; $day <= $last->day; $day++) {
             if (LocalDate::weekdayOf($day) > 5) {

@@ -40,16 +40,16 @@ final class TypedDate
             try {
                 return LocalDate::parse($text);
             } catch (Fault $e) {
-                throw new Fault($e->getMessage(), $field);
+                throw $e->at($field);
             }
         }
         $said = self::said($text);
         if ($said === null) {
-            throw new Fault("\"$typed\" is not a date. Write it as 18 Feb, 18/2 or Thu 18.", $field);
+            throw new Fault('date.unread', $field, ['typed' => $typed]);
         }
         [$weekday, $day, $month, $year] = $said;
         if ($month !== null && ($month < 1 || $month > 12)) {
-            throw new Fault("\"$typed\" is not a date. The day comes first, as in 18/2 for 18 Feb.", $field);
+            throw new Fault('date.order', $field, ['typed' => $typed]);
         }
 
         return $month === null
@@ -107,21 +107,17 @@ final class TypedDate
             }
         }
         if ($dates === []) {
-            throw new Fault("There is no date \"$typed\". Write a day that the month has.", $field);
+            throw new Fault('date.none', $field, ['typed' => $typed]);
         }
         // Inside the term first, then the nearest to it: what lies outside is said as such by who asked.
         $away = fn (LocalDate $d): int => max(0, $first->day - $d->day, $d->day - $last->day);
         usort($dates, fn (LocalDate $a, LocalDate $b): int => [$away($a), $a->day] <=> [$away($b), $b->day]);
         $found = $dates[0];
         if ($weekday !== null && $found->weekday() !== $weekday) {
-            throw new Fault(
-                "{$found->dayMonth()} {$found->parts()[0]} is a ".
-                    LocalDate::dayName($found->weekday()).
-                    ', not a '.
-                    LocalDate::dayName($weekday).
-                    '. Which of the two is meant?',
-                $field,
-            );
+            throw new Fault('date.weekday', $field, [
+                'date' => $found,
+                'year' => $found->parts()[0],
+            ]);
         }
 
         return $found;
@@ -146,9 +142,9 @@ final class TypedDate
             return $found[0];
         }
         if ($found === []) {
-            throw new Fault("No \"$typed\" lies in the term. Write the month too, as in 18 Feb.", $field);
+            throw new Fault('date.outside', $field, ['typed' => $typed]);
         }
-        $some = array_map(fn (LocalDate $d): string => $d->short(), array_slice($found, 0, 4));
-        throw new Fault("\"$typed\" can be ".implode(' or ', $some).'. Write the month too.', $field);
+        $some = array_slice($found, 0, 4);
+        throw new Fault('date.several', $field, ['typed' => $typed, 'some' => $some]);
     }
 }

@@ -24,7 +24,7 @@ final readonly class TypedTime
     /** @param  bool  $isEither  reads two ways, rather than being only unlikely */
     private function __construct(
         public int $minute,
-        public ?string $question = null,
+        public ?Fault $question = null,
         public ?int $or = null,
         public bool $isEither = false,
     ) {
@@ -42,16 +42,13 @@ final readonly class TypedTime
             $text = $hour.':'.($m[1] === 'half' ? '30' : ($m[2] === 'to' ? '45' : '15')).$m[4];
         }
         if (! preg_match('/^(\d{1,2})(?:[:.,h]?([0-5]\d))?h?(am|pm|a\.m\.|p\.m\.)?$/D', $text, $m)) {
-            throw new Fault("\"$typed\" is not a time of day. Write it as 9, 9:05, 0905 or 9.05am.", $field);
+            throw new Fault('time.unread', $field, ['typed' => $typed]);
         }
         $hour = (int) $m[1];
         $minute = ($m[2] ?? '') === '' ? 0 : (int) $m[2];
         $half = str_replace('.', '', $m[3] ?? '');
         if ($hour > 23 || ($half !== '' && ($hour > 12 || $hour === 0))) {
-            throw new Fault(
-                "\"$typed\" is not a time of day: there is no hour $hour".($half === '' ? '' : " $half").'.',
-                $field,
-            );
+            throw new Fault('time.hour', $field, ['typed' => $typed, 'hour' => trim("$hour $half")]);
         }
         if ($half !== '') {
             return self::checked(($hour % 12) * 60 + $minute + ($half === 'pm' ? 720 : 0));
@@ -62,7 +59,7 @@ final readonly class TypedTime
 
             return new self(
                 $early + 720,
-                sprintf('%s or %s?', self::format($early + 720), self::format($early)),
+                new Fault('time.or', '', ['one' => self::format($early + 720), 'other' => self::format($early)]),
                 $early,
                 true,
             );
@@ -78,11 +75,11 @@ final readonly class TypedTime
     }
 
     /** A question about a start that is likely a slip, or null. */
-    public static function doubt(int $minute): ?string
+    public static function doubt(int $minute): ?Fault
     {
         return match (true) {
-            $minute < self::EARLIEST => self::format($minute).' is before 07:00. Is that meant?',
-            $minute > self::LATEST => self::format($minute).' is after 21:00. Is that meant?',
+            $minute < self::EARLIEST => new Fault('time.early', '', ['time' => self::format($minute)]),
+            $minute > self::LATEST => new Fault('time.late', '', ['time' => self::format($minute)]),
             default => null,
         };
     }

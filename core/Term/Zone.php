@@ -44,7 +44,7 @@ final class Zone
         $name = trim($name);
         if (! isset(self::$known[$name])) {
             if (! in_array($name, DateTimeZone::listIdentifiers(DateTimeZone::ALL_WITH_BC), true)) {
-                throw new Fault("\"$name\" is not a time zone. Write its IANA name, as in Europe/Madrid.");
+                throw new Fault('zone.none', '', ['name' => $name]);
             }
             self::$known[$name] = new self($name);
         }

@@ -21,10 +21,10 @@ final readonly class DatesPattern implements Pattern
         $days = array_values(array_unique($days));
         sort($days);
         if ($days === []) {
-            throw new Fault('List at least one date.', 'dates');
+            throw new Fault('dates.none', 'dates');
         }
         if (count($days) > 400) {
-            throw new Fault('List 400 dates at most; for more, choose a pattern.', 'dates');
+            throw new Fault('dates.most', 'dates');
         }
         $this->days = $days;
     }

@@ -21,10 +21,7 @@ final readonly class HostAccount
         public string $plan = '',
     ) {
         if ($seats < 1 || $minutes < 1 || $atOnce < 1) {
-            throw new Fault(
-                'A hosting plan allows at least one seat, one minute and one session at a time.',
-                'seats',
-            );
+            throw new Fault('licence.plan', 'seats');
         }
     }
 

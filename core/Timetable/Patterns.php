@@ -39,10 +39,7 @@ final class Patterns
                 RecurrenceRule::parse((string) ($plain['rule'] ?? ''), Zone::named('UTC')),
                 LocalDate::parse((string) ($plain['anchor'] ?? '')),
             ),
-            default => throw new Fault(
-                'Choose when the series meets: chosen weekdays or every school day.',
-                'kind',
-            ),
+            default => throw new Fault('pattern.kind', 'kind'),
         };
     }
 
@@ -50,7 +47,7 @@ final class Patterns
     public static function everyDays(int $k, LocalDate $first): Pattern
     {
         if ($k < 1 || $k > 60) {
-            throw new Fault('Days can be skipped up to every 60th; write a number from 1 to 60.', 'every_days');
+            throw new Fault('pattern.every_days', 'every_days');
         }
 
         return self::fromRule(RecurrenceRule::parse("FREQ=DAILY;INTERVAL=$k", Zone::named('UTC')), $first);
@@ -61,9 +58,9 @@ final class Patterns
     {
         $code =
             [1 => 'MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'][$weekday] ??
-            throw new Fault('Choose a weekday.', 'month_weekday');
+            throw new Fault('pattern.month_weekday', 'month_weekday');
         if (! in_array($n, [1, 2, 3, 4, 5, -1], true)) {
-            throw new Fault('Choose the first to fifth, or the last weekday of the month.', 'month_nth');
+            throw new Fault('pattern.month_nth', 'month_nth');
         }
 
         return self::fromRule(RecurrenceRule::parse("FREQ=MONTHLY;BYDAY=$n$code", Zone::named('UTC')), $first);
@@ -73,7 +70,7 @@ final class Patterns
     public static function monthDay(int $day, LocalDate $first): Pattern
     {
         if ($day < 1 || $day > 31) {
-            throw new Fault('Write a day of the month from 1 to 31.', 'month_day');
+            throw new Fault('pattern.month_day', 'month_day');
         }
 
         return self::fromRule(RecurrenceRule::parse("FREQ=MONTHLY;BYMONTHDAY=$day", Zone::named('UTC')), $first);

@@ -61,45 +61,38 @@ final readonly class RecurrenceRule
         $parts = [];
         foreach (explode(';', rtrim($text, ';')) as $piece) {
             if (! preg_match('/^([A-Z-]+)=(.+)$/D', trim($piece), $m)) {
-                throw new Fault(
-                    "\"$piece\" is not a part of a recurrence rule. Write NAME=VALUE, parted by semicolons, as in ".
-                        'FREQ=WEEKLY;BYDAY=TU,TH.',
-                );
+                throw new Fault('rule.piece', '', ['piece' => $piece]);
             }
             if (! in_array($m[1], self::KNOWN, true)) {
-                throw new Fault(
-                    "The rule's part $m[1] is not supported. Supported are ".implode(', ', self::KNOWN).'.',
-                );
+                throw new Fault('rule.unknown', '', ['part' => $m[1], 'known' => self::KNOWN]);
             }
             if (isset($parts[$m[1]])) {
-                throw new Fault("The rule has the part $m[1] twice. Keep one.");
+                throw new Fault('rule.twice', '', ['part' => $m[1]]);
             }
             $parts[$m[1]] = $m[2];
         }
-        $freq =
-            $parts['FREQ'] ??
-            throw new Fault('The rule has no FREQ. Begin with FREQ=DAILY, FREQ=WEEKLY or FREQ=MONTHLY.');
+        $freq = $parts['FREQ'] ?? throw new Fault('rule.freq');
         if (! in_array($freq, ['DAILY', 'WEEKLY', 'MONTHLY'], true)) {
-            throw new Fault("The rule's FREQ=$freq is not supported. Supported are DAILY, WEEKLY and MONTHLY.");
+            throw new Fault('rule.freq_unknown', '', ['freq' => $freq]);
         }
         if (isset($parts['COUNT'], $parts['UNTIL'])) {
-            throw new Fault('The rule has both COUNT and UNTIL. RFC 5545 allows one of them.');
+            throw new Fault('rule.both');
         }
         $byDay = self::byDay($parts['BYDAY'] ?? null, $freq);
         $byMonthDay = self::numbers('BYMONTHDAY', $parts['BYMONTHDAY'] ?? null, 31);
         if ($freq === 'WEEKLY' && $byMonthDay !== []) {
-            throw new Fault('The rule has BYMONTHDAY under FREQ=WEEKLY, which RFC 5545 forbids. Use FREQ=MONTHLY.');
+            throw new Fault('rule.monthday');
         }
         $bySetPos = self::numbers('BYSETPOS', $parts['BYSETPOS'] ?? null, 366);
         if ($bySetPos !== [] && $freq !== 'MONTHLY') {
-            throw new Fault("The rule's part BYSETPOS is supported under FREQ=MONTHLY only.");
+            throw new Fault('rule.setpos');
         }
         if ($bySetPos !== [] && $byDay === [] && $byMonthDay === []) {
-            throw new Fault('The rule has BYSETPOS without a BYDAY or BYMONTHDAY to choose from.');
+            throw new Fault('rule.setpos_alone');
         }
         $byMonth = self::numbers('BYMONTH', $parts['BYMONTH'] ?? null, 12);
         if ($byMonth !== [] && min($byMonth) < 1) {
-            throw new Fault('The rule\'s BYMONTH takes 1 to 12.');
+            throw new Fault('rule.month');
         }
         [$until, $untilInstant] = self::until($parts['UNTIL'] ?? null, $zone);
 
@@ -345,7 +338,7 @@ final readonly class RecurrenceRule
 
     private static function weekStart(string $code): int
     {
-        return self::CODES[$code] ?? throw new Fault("The rule's WKST=$code is not a weekday. Write MO to SU.");
+        return self::CODES[$code] ?? throw new Fault('rule.week_start', '', ['code' => $code]);
     }
 
     /** @return list<array{int, int}> */
@@ -357,15 +350,11 @@ final readonly class RecurrenceRule
         $out = [];
         foreach (explode(',', $text) as $piece) {
             if (! preg_match('/^([+-]?\d{1,2})?(MO|TU|WE|TH|FR|SA|SU)$/D', $piece, $m)) {
-                throw new Fault(
-                    "The rule's BYDAY has \"$piece\". Write weekdays as MO to SU, under MONTHLY also as 2TU or -1FR.",
-                );
+                throw new Fault('rule.byday', '', ['piece' => $piece]);
             }
             $ordinal = (int) $m[1];
             if ($m[1] !== '' && ($freq !== 'MONTHLY' || $ordinal === 0 || abs($ordinal) > 5)) {
-                throw new Fault(
-                    "The rule's BYDAY has \"$piece\": a number from 1 to 5 or -1 to -5 goes with FREQ=MONTHLY only.",
-                );
+                throw new Fault('rule.nth', '', ['piece' => $piece]);
             }
             $out[] = [self::CODES[$m[2]], $ordinal];
         }
@@ -382,9 +371,7 @@ final readonly class RecurrenceRule
 
         return array_map(function (string $piece) use ($part, $most): int {
             if (! preg_match('/^[+-]?\d{1,3}$/D', $piece) || (int) $piece === 0 || abs((int) $piece) > $most) {
-                throw new Fault(
-                    "The rule's $part has \"$piece\". Write numbers from 1 to $most, parted by commas.",
-                );
+                throw new Fault('rule.numbers', '', ['part' => $part, 'piece' => $piece, 'most' => $most]);
             }
 
             return (int) $piece;
@@ -394,7 +381,12 @@ final readonly class RecurrenceRule
     private static function number(string $part, string $text, int $least, int $most): int
     {
         if (! preg_match('/^\d{1,5}$/D', $text) || (int) $text < $least || (int) $text > $most) {
-            throw new Fault("The rule's $part is \"$text\". Write a number from $least to $most.");
+            throw new Fault('rule.number', '', [
+                'part' => $part,
+                'text' => $text,
+                'least' => $least,
+                'most' => $most,
+            ]);
         }
 
         return (int) $text;
@@ -411,7 +403,7 @@ final readonly class RecurrenceRule
             return [null, null];
         }
         if (! preg_match('/^(\d{8})(?:T([01]\d|2[0-3])([0-5]\d)([0-5]\d)(Z?))?$/D', $text, $m)) {
-            throw new Fault("The rule's UNTIL is \"$text\". Write it as 20270422 or 20270422T215959Z.");
+            throw new Fault('rule.until', '', ['text' => $text]);
         }
         $date = LocalDate::parse($m[1]);
         if (! isset($m[2])) {

@@ -30,15 +30,12 @@ final readonly class RotationPattern implements Pattern
     {
         $labels = array_values(array_unique(array_map(strtoupper(...), $labels)));
         if ($labels === []) {
-            throw new Fault(
-                $byWeek ? 'Choose at least one rotation week.' : 'Choose at least one rotation day.',
-                'rotation',
-            );
+            throw new Fault($byWeek ? 'rotation.weeks' : 'rotation.days', 'rotation');
         }
         $weekdays = array_values(array_unique($weekdays));
         sort($weekdays);
         if ($byWeek && $weekdays === []) {
-            throw new Fault('Choose at least one weekday of the rotation week.', 'weekdays');
+            throw new Fault('rotation.weekdays', 'weekdays');
         }
         $this->labels = $labels;
         $this->weekdays = $weekdays;

@@ -46,10 +46,7 @@ final readonly class SeriesEnd
             'term' => self::withTerm(),
             'held' => self::afterHeld((int) ($plain['n'] ?? 0)),
             'counted' => self::afterCounted((int) ($plain['n'] ?? 0)),
-            default => throw new Fault(
-                'Choose how the series ends: on a date, with the term, or after a number of sessions.',
-                'end',
-            ),
+            default => throw new Fault('series.end', 'end'),
         };
     }
 
@@ -64,8 +61,6 @@ final readonly class SeriesEnd
 
     private static function positive(int $n): int
     {
-        return $n >= 1 && $n <= 5000
-            ? $n
-            : throw new Fault('Write how many sessions: a number from 1 to 5000.', 'count');
+        return $n >= 1 && $n <= 5000 ? $n : throw new Fault('series.count', 'count');
     }
 }

@@ -31,16 +31,13 @@ final readonly class SeriesPlan
         public ?string $period = null,
     ) {
         if ($minutes < 1 || $minutes > self::LONGEST) {
-            throw new Fault('A session lasts from 1 minute to 12 hours.', 'end_time');
+            throw new Fault('series.length', 'end_time');
         }
         if ($startMinute < 0 || $startMinute >= 1440) {
-            throw new Fault('A session starts between 00:00 and 23:59.', 'start_time');
+            throw new Fault('series.start', 'start_time');
         }
         if ($end->date !== null && $end->date->day < $from->day) {
-            throw new Fault(
-                "The series ends on {$end->date->short()}, before it begins on {$from->short()}.",
-                'ends_on',
-            );
+            throw new Fault('series.backwards', 'ends_on', ['date' => $end->date, 'from' => $from]);
         }
     }
 

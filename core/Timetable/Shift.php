@@ -97,29 +97,17 @@ final readonly class Shift
                     ? $pattern->weekdays
                     : null);
         if ($weekdays === null) {
-            throw new Fault(
-                'This pattern has no weekdays that could be moved. Move this one session, or change the pattern in '.
-                    'the series.',
-                'reach',
-            );
+            throw new Fault('reach.no_weekdays', 'reach');
         }
         $moved = array_map(fn (int $d): int => $d + $by, $weekdays);
         if (array_filter($moved, fn (int $d): bool => $d < 1 || $d > 7) !== []) {
-            throw new Fault(
-                'So far the others would fall into another week. Move this one session, or change the series.',
-                'reach',
-            );
+            throw new Fault('reach.week', 'reach');
         }
 
         $open = array_flip(array_map(LocalDate::weekdayOf(...), $term->openDays()));
         foreach ($moved as $weekday) {
             if (! isset($open[$weekday])) {
-                throw new Fault(
-                    'Then some would fall on a '.
-                        LocalDate::dayName($weekday).
-                        ', when school is closed. Move this one session, or change the series.',
-                    'reach',
-                );
+                throw new Fault('reach.closed', 'reach', ['weekday' => LocalDate::dayName($weekday)]);
             }
         }
 

@@ -33,15 +33,12 @@ final class Topics
                 continue;
             }
             if (mb_strlen($topic) > 200) {
-                throw new Fault(
-                    'Line '.($n + 1).' is longer than 200 characters. Write one topic a line.',
-                    'topics',
-                );
+                throw new Fault('topics.line', 'topics', ['n' => $n + 1]);
             }
             $out[] = $topic;
         }
         if (count($out) > self::MOST) {
-            throw new Fault('Paste '.self::MOST.' topics at most.', 'topics');
+            throw new Fault('topics.most', 'topics', ['n' => self::MOST]);
         }
 
         return $out;

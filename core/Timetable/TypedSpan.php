@@ -23,7 +23,7 @@ final readonly class TypedSpan
     /**
      * @param  int  $start  minutes from midnight
      * @param  int  $end  the same
-     * @param  list<string>  $doubts  what is not refused, but likely a slip
+     * @param  list<Fault>  $doubts  what is not refused, but likely a slip
      */
     private function __construct(public int $start, public int $end, public array $doubts)
     {
@@ -59,12 +59,12 @@ final readonly class TypedSpan
                 : self::settled($time, $end, $fields[1], $sure[1], $asks, $doubts);
         }
         if ($to <= $from || $to > 1440) {
-            throw new Fault(
-                $to > 1440
-                    ? 'It would end after midnight. Write an earlier end.'
-                    : TypedTime::format($to).' is not after '.TypedTime::format($from).'. Write a later end.',
-                $fields[1],
-            );
+            throw $to > 1440
+                ? new Fault('span.midnight', $fields[1])
+                : new Fault('span.backwards', $fields[1], [
+                    'to' => TypedTime::format($to),
+                    'from' => TypedTime::format($from),
+                ]);
         }
 
         return new self($from, $to, $doubts);
@@ -81,7 +81,7 @@ final readonly class TypedSpan
         return "$minute ".trim($typed);
     }
 
-    /** @param  list<string>  $doubts */
+    /** @param  list<Fault>  $doubts */
     private static function settled(
         TypedTime $time,
         string $typed,
@@ -99,8 +99,7 @@ final readonly class TypedSpan
             }
         }
         if ($time->isEither || $asks) {
-            throw new Fault(
-                $time->question.($asks ? '' : ' Write it with four figures, as in 15:00 or 03:00.'),
+            throw ($asks ? $time->question : new Fault('time.figures', $field, ['why' => $time->question]))->at(
                 $field,
             );
         }

@@ -44,13 +44,13 @@ final readonly class WeeklyPattern implements Pattern
         $weekdays = array_values(array_unique($weekdays));
         sort($weekdays);
         if ($weekdays === []) {
-            throw new Fault('Choose at least one weekday.', 'weekdays');
+            throw new Fault('pattern.weekdays', 'weekdays');
         }
         if ($weekdays[0] < 1 || end($weekdays) > 7) {
-            throw new Fault('Weekdays are numbered 1 (Monday) to 7 (Sunday).', 'weekdays');
+            throw new Fault('pattern.numbered', 'weekdays');
         }
         if ($every < 1 || $every > 26) {
-            throw new Fault('Weeks can be skipped up to every 26th; write a number from 1 to 26.', 'every');
+            throw new Fault('pattern.every', 'every');
         }
         $this->weekdays = $weekdays;
     }

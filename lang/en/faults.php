@@ -1,7 +1,32 @@
 <?php
 
-// What went wrong with what somebody typed, and how to mend it, where students and guardians read it.
+// What went wrong with what somebody typed, and how to mend it, where students and guardians read it too; core/ and the
+// actions know the codes alone.
 return [
+    'absence' => [
+        'backwards' => 'The last day is before the first.',
+        'long' => 'An absence lasts :n days at most. Tell the school of a longer one.',
+        'over' => 'This day is over. Write to the school; it can excuse an absence afterwards.',
+    ],
+    'code' => [
+        'write' => 'Write the join code: ten letters and figures.',
+        'slip' => 'This join code has a slip in it. Compare it character by character; there are no vowels in it.',
+        'none' => 'No class has this join code. Look it up on the course page again.',
+    ],
+    'date' => [
+        'none_such' => 'There is no date :date.',
+        'iso' => '":text" is not a date. Write year-month-day, as in 2027-02-18.',
+        'unread' => '":typed" is not a date. Write it as 18 Feb, 18/2 or Thu 18.',
+        'order' => '":typed" is not a date. The day comes first, as in 18/2 for 18 Feb.',
+        'none' => 'There is no date ":typed". Write a day that the month has.',
+        'weekday' => 'In :year that day is :date. Which of the two is meant?',
+        'outside' => 'No ":typed" lies in the term. Write the month too, as in 18 Feb.',
+        'several' => '":typed" can be any of these: :some. Write the month too.',
+    ],
+    'factor' => [
+        'wrong' => 'This code is not the one of now. Check the clock of your device, and type the next.',
+        'many' => 'Too many wrong codes. Wait a quarter of an hour, and sign in again.',
+    ],
     'password' => [
         'short' => 'A password has :n characters at least. A few words are easy to keep in mind.',
         'long' => 'A password has :n characters at most.',
@@ -10,10 +35,6 @@ return [
         'known' => 'This password is made of your name, address or school. Choose something else.',
         'link' => 'This link has been used, or has ended. Ask for a new one.',
         'old' => 'That is not your password of now.',
-    ],
-    'factor' => [
-        'wrong' => 'This code is not the one of now. Check the clock of your device, and type the next.',
-        'many' => 'Too many wrong codes. Wait a quarter of an hour, and sign in again.',
     ],
     'registration' => [
         'follows' => 'This class follows its roster; nobody registers for it. Ask your school to enrol you.',
@@ -27,15 +48,13 @@ return [
         'email' => 'Write your e-mail address, as in name@school.example.',
         'list' => 'Choose sessions from the list.',
     ],
-    'code' => [
-        'write' => 'Write the join code: ten letters and figures.',
-        'slip' => 'This join code has a slip in it. Compare it character by character; there are no vowels in it.',
-        'none' => 'No class has this join code. Look it up on the course page again.',
-    ],
-    'absence' => [
-        'backwards' => 'The last day is before the first.',
-        'long' => 'An absence lasts :n days at most. Tell the school of a longer one.',
-        'over' => 'This day is over. Write to the school; it can excuse an absence afterwards.',
-    ],
     'room' => 'The room did not open: :why Try again in a minute, or come in by phone.',
+    'time' => [
+        'unread' => '":typed" is not a time of day. Write it as 9, 9:05, 0905 or 9.05am.',
+        'hour' => '":typed" is not a time of day: there is no hour :hour.',
+        'early' => ':time is before 07:00. Is that meant?',
+        'late' => ':time is after 21:00. Is that meant?',
+        'or' => ':one or :other?',
+        'figures' => ':why Write it with four figures, as in 15:00 or 03:00.',
+    ],
 ];

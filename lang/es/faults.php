@@ -37,5 +37,23 @@ return [
         'long' => 'Una ausencia dura como mucho :n días. Avisa a la escuela si es más larga.',
         'over' => 'Ese día ya pasó. Escribe a la escuela; puede justificar la ausencia después.',
     ],
+    'date' => [
+        'none_such' => 'No existe la fecha :date.',
+        'iso' => '«:text» no es una fecha. Escribe año-mes-día, como 2027-02-18.',
+        'unread' => '«:typed» no es una fecha. Escríbela como 18/2.',
+        'order' => '«:typed» no es una fecha. El día va primero, como 18/2 para el 18 de febrero.',
+        'none' => 'No existe la fecha «:typed». Escribe un día que tenga ese mes.',
+        'weekday' => 'En :year ese día es :date. ¿Cuál de los dos es?',
+        'outside' => 'No hay ningún «:typed» en el curso. Escribe también el mes, como 18/2.',
+        'several' => '«:typed» puede ser cualquiera de estas: :some. Escribe también el mes.',
+    ],
+    'time' => [
+        'unread' => '«:typed» no es una hora. Escríbela como 9, 9:05 o 0905.',
+        'hour' => '«:typed» no es una hora: no existen las :hour.',
+        'early' => 'Las :time es antes de las 07:00. ¿Es así?',
+        'late' => 'Las :time es después de las 21:00. ¿Es así?',
+        'or' => '¿:one o :other?',
+        'figures' => ':why Escríbela con cuatro cifras, como 15:00 o 03:00.',
+    ],
     'room' => 'La sala no se abrió: :why Prueba dentro de un minuto, o entra por teléfono.',
 ];

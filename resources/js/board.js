@@ -1,3 +1,5 @@
+import { shortDate } from './words';
+
 // The board: choosing rows (Space, Shift, all), arrows over rows and stops, Enter opens.
 // Rows are sections, or (on the joining page) series.
 const BOX = "input[name='sections[]'], input[name='series[]']";
@@ -190,7 +192,7 @@ export const board = () => ({
     dateOf(line, offset) {
         const date = new Date(this.scale().monday + 'T12:00:00Z');
         date.setUTCDate(date.getUTCDate() + offset);
-        return date.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+        return shortDate(date);
     },
     iso(offset) {
         const date = new Date(this.scale().monday + 'T12:00:00Z');

@@ -1,3 +1,5 @@
+import { say } from './words';
+
 // The series editor: under it, live, what the pattern makes. Nothing is saved by looking.
 export const editor = () => ({
     timer: 0,
@@ -74,8 +76,7 @@ export const editor = () => ({
                 this.$refs.made.removeAttribute('data-stale');
             }
         } catch {
-            this.$refs.made.textContent =
-                'The server does not answer. What you typed is kept; it is looked at again when you change something.';
+            this.$refs.made.textContent = say('editor.silent');
         }
     },
     faults(errors) {

@@ -1,3 +1,5 @@
+import { say } from './words';
+
 // The plan opens a section's words within its row; a run's progress is asked for until it is over.
 export const plan = () => ({
     init() {
@@ -27,13 +29,13 @@ export const plan = () => ({
         this.count();
     },
     words() {
-        return this.steps === 1 ? '1 placement' : this.steps + ' placements';
+        return say('plan.placements', { n: this.steps });
     },
     of() {
-        return this.chosen === 1 ? 'of 1 section' : 'of ' + this.chosen + ' sections';
+        return say('plan.chosen', { n: this.chosen });
     },
     label() {
-        return 'Publish ' + this.steps;
+        return say('plan.publish', { n: this.steps });
     },
     none() {
         return this.steps === 0;
@@ -48,16 +50,23 @@ export const plan = () => ({
             return;
         }
         const detail = document.createElement('tr');
-        detail.innerHTML = '<td class="detail" colspan="5"><span class="quiet">Reading the plan…</span></td>';
+        const cell = detail.appendChild(document.createElement('td'));
+        cell.className = 'detail';
+        cell.colSpan = 5;
+        const tell = (how, key) => {
+            const line = document.createElement('span');
+            line.className = how;
+            line.textContent = say(key);
+            cell.replaceChildren(line);
+        };
+        tell('quiet', 'plan.reading');
         row.after(detail);
         try {
             const answer = await fetch(button.dataset.url, { headers: { 'X-Requested-With': 'XMLHttpRequest' } });
-            detail.firstElementChild.innerHTML = answer.ok
-                ? await answer.text()
-                : '<span class="bad">The plan could not be read. Close and open it again.</span>';
+            if (answer.ok) cell.innerHTML = await answer.text();
+            else tell('bad', 'plan.unread');
         } catch {
-            detail.firstElementChild.innerHTML =
-                '<span class="bad">The server does not answer. Close and open it again.</span>';
+            tell('bad', 'plan.silent');
         }
     },
 });

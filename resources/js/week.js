@@ -1,15 +1,10 @@
+import { say, shortDate } from './words';
+
 // The timetable's blocks are dragged, or moved by keys: five minutes a step, with Shift a day. While one moves, its
 // people's free and busy hours are shaded on its row (the server works them out); when it is let go, the server says
 // what each reach would do.
 const clock = m => String(Math.floor(m / 60)).padStart(2, '0') + ':' + String(m % 60).padStart(2, '0');
 const SVG = 'http://www.w3.org/2000/svg';
-const dateOf = iso =>
-    new Date(iso + 'T12:00:00Z').toLocaleDateString('en-GB', {
-        weekday: 'short',
-        day: 'numeric',
-        month: 'short',
-        timeZone: 'UTC',
-    });
 
 export const week = Modal => () => ({
     held: null,
@@ -73,7 +68,7 @@ export const week = Modal => () => ({
         const now = column.x + (minute - this.from) * this.perMinute(column);
         a.setAttribute('transform', 'translate(' + (now - was).toFixed(1) + ' 0)');
         a.classList.toggle('is-moving', day !== a.dataset.day || minute !== Number(a.dataset.minute));
-        const words = dateOf(day) + ', ' + clock(minute) + '–' + clock(minute + minutes);
+        const words = shortDate(day) + ', ' + clock(minute) + '–' + clock(minute + minutes);
         const clash = this.clash(a, day, minute, minutes);
         a.classList.toggle('is-clashing', clash !== '');
         this.$refs.told.textContent = a.dataset.name + ': ' + words + (clash === '' ? '' : ' · ' + clash);
@@ -94,11 +89,11 @@ export const week = Modal => () => ({
     clash(a, day, minute, minutes) {
         const busy = a.busy ? a.busy.days[day] : null;
         if (!busy) return '';
-        if (busy.closed) return 'closed: ' + busy.closed;
+        if (busy.closed) return say('week.closed', { why: busy.closed });
         const over = busy.spans.filter(s => s[0] < minute + minutes && s[1] > minute);
-        if (over.some(s => s[2] === 'teacher')) return 'the teacher is elsewhere';
+        if (over.some(s => s[2] === 'teacher')) return say('week.teacher');
         const most = Math.max(0, ...over.map(s => s[3]));
-        return most === 0 ? '' : most + (most === 1 ? ' student is elsewhere' : ' students are elsewhere');
+        return most === 0 ? '' : say('week.elsewhere', { n: most });
     },
     async shade(a) {
         if (!a.busy) {
@@ -210,9 +205,9 @@ export const week = Modal => () => ({
         form.querySelector('[name=move_day]').value = at.day;
         form.querySelector('[name=move_start]').value = clock(at.minute);
         form.querySelector('[name=move_end]').value = clock(at.minute + at.minutes);
-        this.dialog.querySelector('h2').textContent = 'Move ' + a.dataset.name;
+        this.dialog.querySelector('h2').textContent = say('week.move', { name: a.dataset.name });
         const answer = this.dialog.querySelector('.answer');
-        answer.textContent = 'Working out what it changes…';
+        answer.textContent = say('week.working');
         this.modal.show();
         const data = new FormData(form);
         data.delete('_method');
@@ -225,11 +220,9 @@ export const week = Modal => () => ({
             if (reply.ok) answer.innerHTML = await reply.text();
             else
                 answer.textContent =
-                    reply.status === 422
-                        ? Object.values((await reply.json()).errors)[0][0]
-                        : 'It could not be worked out. Leave it and try again.';
+                    reply.status === 422 ? Object.values((await reply.json()).errors)[0][0] : say('week.unsure');
         } catch {
-            answer.textContent = 'The server does not answer. Nothing is moved.';
+            answer.textContent = say('week.silent');
         }
         answer.querySelector('input:checked')?.focus();
     },

@@ -309,7 +309,7 @@ test('dates are typed as people type them, and told beside their field', functio
         'reason' => 'Storm',
     ]);
     $close('9', '')->assertSessionHasErrors([
-        'first' => '"9" can be Tue 9 Feb or Tue 9 Mar or Fri 9 Apr. Write the month too.',
+        'first' => '"9" can be any of these: Tue 9 Feb, Tue 9 Mar, Fri 9 Apr. Write the month too.',
     ]);
     $close('Fri 2 Mar', '')->assertSessionHasErrors('first');
     $close('2 Mar', 'later')->assertSessionHasErrors([

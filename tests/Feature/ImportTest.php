@@ -206,9 +206,6 @@ test('what is larger than 64 MB together is refused before it is read, whatever 
     $zip->addFromString('enrollments.csv', str_repeat(' ', 30 * 1024 * 1024));
     $zip->close();
 
-    expect(fn () => Nomada\App\Support\ImportFiles::from($path))->toThrow(
-        Nomada\Core\Fault::class,
-        'larger than 64 MB together',
-    );
+    expect(fn () => Nomada\App\Support\ImportFiles::from($path))->toFault('larger than 64 MB together', 'file');
     unlink($path);
 });

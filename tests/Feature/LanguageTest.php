@@ -194,8 +194,20 @@ test('no sentence is asked for that is not there, and none is there that nobody 
     preg_match_all("/say\(\s*\\\$?[^'\"()]{0,60}['\"]([a-z_]+(?:\.$part)*\.?)/", $text, $core);
     preg_match_all("/['\"]((?:own|roles|changes|patterns)\.(?:$part)?(?:\.$part)*\.?)/", $text, $more);
     preg_match_all("/['\"]((?:$files)(?:\.$part)*\.?)/", $text, $literal);
+    // Scripts ask for theirs by the codes within their file.
+    $scripts = implode('', array_map(file_get_contents(...), glob(resource_path('js/*.js'))));
+    preg_match_all("/(?:say\(|tell\('[a-z]+', )'($part(?:\.$part)*)'/", $scripts, $said);
+    $said = array_map(fn (string $code): string => "script.$code", $said[1]);
+    expect(array_values(array_filter($said, fn (string $key): bool => ! Lang::has($key))))->toBe([]);
+    // Faults are asked for by the codes within their two files.
+    preg_match_all("/['\"]([a-z_]+\.(?:[a-z_0-9]+)?)/", $text, $faults);
     $asked = array_unique([
+        ...array_map(fn (string $code): string => "faults.$code", $faults[1]),
+        ...array_map(fn (string $code): string => "staff_faults.$code", $faults[1]),
+        'faults.room',
         ...$literal[1],
+        ...$said,
+        ...array_map(fn (string $key): string => "$key.", $said),
         ...array_map(fn (string $code): string => "published.$code", [...$core[1], ...$more[1]]),
     ]);
     $isAsked = function (string $key) use ($asked): bool {
@@ -211,6 +223,12 @@ test('no sentence is asked for that is not there, and none is there that nobody 
     preg_match_all("/(?:__|trans_choice)\(\s*['\"]((?:$files)(?:\.$part)+)['\"]/", $text, $called);
     $missing = array_filter(array_unique($called[1]), fn (string $key): bool => ! Lang::has($key));
     expect(array_values($missing))->toBe([]);
-    preg_match_all("/Fault::coded\\(\\s*'([a-z_.]+)'/", $text, $coded);
-    expect(array_filter(array_unique($coded[1]), fn (string $code): bool => ! Lang::has("faults.$code")))->toBe([]);
+    preg_match_all("/(?:new Fault|->fault)\(\s*(?:[^()'\"]*\? )?'([a-z_]+\.[a-z_.]+)'/", $text, $coded);
+    $isSaid = fn (string $code): bool => Lang::has("faults.$code") ||
+        Lang::has("staff_faults.$code") ||
+        Lang::has($code);
+    expect(array_values(array_filter(array_unique($coded[1]), fn (string $code): bool => ! $isSaid($code))))
+        ->toBe([])
+        ->and(count($coded[1]))
+        ->toBeGreaterThan(200);
 });

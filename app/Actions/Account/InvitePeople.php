@@ -28,7 +28,7 @@ final readonly class InvitePeople
     public function one(Person $person, ?Person $by): AccountPass
     {
         if ($person->disabled_on !== null) {
-            throw new Fault("{$person->name()} is disabled. Enable them first.", 'person');
+            throw new Fault('account.disabled', 'person', ['person' => $person->name()]);
         }
 
         return DB::transaction(function () use ($person, $by): AccountPass {

@@ -42,7 +42,7 @@ final class SecondFactor
             $fresh = Person::query()->lock('for update')->findOrFail($person->id);
             $step = $fresh->totp_secret === null ? null : Totp::of($fresh->totp_secret)->stepOf($code, time());
             if ($step === null) {
-                throw Fault::coded('factor.wrong', 'code');
+                throw new Fault('factor.wrong', 'code');
             }
             $fresh->forceFill(['totp_set_at' => now(), 'totp_step' => $step])->save();
 
@@ -80,7 +80,7 @@ final class SecondFactor
     {
         $key = "second factor $person->id";
         if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
-            throw Fault::coded('factor.many', 'code');
+            throw new Fault('factor.many', 'code');
         }
         $opens = DB::transaction(function () use ($person, $typed): bool {
             $fresh = Person::query()->lock('for update')->findOrFail($person->id);

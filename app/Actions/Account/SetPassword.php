@@ -27,7 +27,7 @@ final readonly class SetPassword
         return DB::transaction(function () use ($pass, $password): Person {
             $fresh = AccountPass::query()->lock('for update')->findOrFail($pass->id);
             if (! $fresh->isOpen()) {
-                throw Fault::coded('password.link', 'password');
+                throw new Fault('password.link', 'password');
             }
             $person = $fresh->person()->firstOrFail();
             $this->keep($person, $password);
@@ -50,7 +50,7 @@ final readonly class SetPassword
     public function change(Person $person, string $old, string $new, ?int $stays): void
     {
         if (! Hash::check(self::normal($old), $person->password)) {
-            throw Fault::coded('password.old', 'old_password');
+            throw new Fault('password.old', 'old_password');
         }
         DB::transaction(function () use ($person, $new, $stays): void {
             $this->keep($person, $new);

@@ -16,6 +16,7 @@ use Nomada\App\Queries\HostAccounts;
 use Nomada\App\Queries\Presets;
 use Nomada\App\Queries\RunningSeries;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\FaultWords;
 use Nomada\App\Support\Words;
 use Nomada\Core\Fault;
 use Nomada\Core\Timetable\Handing;
@@ -183,7 +184,7 @@ final readonly class BulkAct
                     return ['words' => 'done: '.$line['words'], 'was' => $was] + $line;
                 });
             } catch (Fault $e) {
-                $lines[] = ['words' => $e->getMessage(), 'does' => false, 'was' => null] + $line;
+                $lines[] = ['words' => FaultWords::of($e), 'does' => false, 'was' => null] + $line;
             }
         }
 
@@ -208,7 +209,7 @@ final readonly class BulkAct
         return DB::transaction(function () use ($result, $by): array {
             $result = ActResult::query()->lock('for no key update')->findOrFail($result->id);
             if ($result->undone_at !== null || ! self::canUndo($result->act)) {
-                throw new Fault('This is taken back already, or cannot be.', 'act');
+                throw new Fault('bulk.back', 'act');
             }
             $n = $left = 0;
             foreach ($result->lines as $line) {
@@ -297,10 +298,10 @@ final readonly class BulkAct
     private function check(string $act, string $value): void
     {
         if (! isset(self::ACTS[$act])) {
-            throw new Fault('Choose what is to be done.', 'act');
+            throw new Fault('bulk.what', 'act');
         }
         if ($act === 'preset' && ! isset(Presets::all()[$value])) {
-            throw new Fault('There is no such preset. Choose one of the list.', 'preset');
+            throw new Fault('preset.none', 'preset');
         }
     }
 

@@ -37,7 +37,7 @@ final readonly class GuestPass
         $zone = $series->section->term->calendar()->zone;
         $expires = $zone->instant($until->day + 1, 0);
         if ($expires <= $this->clock->seconds()) {
-            throw new Fault('That day is past. Choose until when the pass is good.', 'until');
+            throw new Fault('pass.past', 'until');
         }
         if (
             ! JoinLink::query()
@@ -46,12 +46,12 @@ final readonly class GuestPass
                 ->where('kind', LinkKind::Series)
                 ->exists()
         ) {
-            throw new Fault('Make the join link first: a guest comes in to its room.', 'guest_name');
+            throw new Fault('pass.link', 'guest_name');
         }
         $session =
             $only === null ? null : $series->sessions()->where('day', $only->iso())->orderBy('starts_at')->first();
         if ($only !== null && $session === null) {
-            throw new Fault("There is no session on {$only->short()}.", 'only_day');
+            throw new Fault('pass.no_session', 'only_day', ['only' => $only]);
         }
         $link = JoinLink::query()->create(
             $this->keep->fresh($series->id, LinkKind::Guest, null) + [

@@ -109,7 +109,7 @@ final readonly class HoldPass
                 ->lock('for update of pass_claims')
                 ->first(['join_link_id', 'sum', 'browser', 'guest_name']);
             if ($row === null) {
-                throw new Fault('That was decided meanwhile.', 'form');
+                throw new Fault('pass.meanwhile', 'form');
             }
             DB::table('pass_claims')
                 ->where('id', $claim)

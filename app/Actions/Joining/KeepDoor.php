@@ -38,8 +38,7 @@ final readonly class KeepDoor
     /** @throws Fault where there is no such preset */
     public function preset(Series $series, string $key, ?Person $by): void
     {
-        $preset =
-            Presets::all()[$key] ?? throw new Fault('There is no such preset. Choose one of the list.', 'preset');
+        $preset = Presets::all()[$key] ?? throw new Fault('preset.none', 'preset');
         DB::transaction(function () use ($series, $preset, $by): void {
             $series->update(['preset' => $preset->key, 'door' => null, 'floor' => null]);
             DB::table('openness_accepted')->where('series_id', $series->id)->delete();
@@ -103,7 +102,7 @@ final readonly class KeepDoor
             $session = Session::query()->lock('for no key update')->findOrFail($session->id);
             $date = LocalDate::parse($session->day)->short();
             if ((int) $session->ends_at->timestamp <= $this->clock->seconds()) {
-                throw new Fault("The session of $date is over. Choose a coming one.", 'only');
+                throw new Fault('door.over', 'only', ['date' => $date]);
             }
             [$of, $ofFloor] = Presets::rules($series, Presets::all());
             $before = $this->history->snapshot($series->id);

@@ -151,7 +151,7 @@ final readonly class KeepDropIn
     private function check(Section $section, string $name, string $preset, ?int $but, string $uid = ''): void
     {
         if (! isset(Presets::all()[$preset])) {
-            throw new Fault('There is no such preset. Choose one of the list.', 'preset');
+            throw new Fault('preset.none', 'preset');
         }
         if (
             DropInRoom::query()
@@ -161,11 +161,7 @@ final readonly class KeepDropIn
                 ->when($but !== null, fn ($q) => $q->whereKeyNot($but))
                 ->exists()
         ) {
-            throw new Fault(
-                "{$section->name()} has a drop-in room \"$name\" already. Give this one another name, or that one ".
-                    'more hours.',
-                'name',
-            );
+            throw new Fault('drop_in.twice', 'name', ['section' => $section->name(), 'name' => $name]);
         }
     }
 

@@ -31,24 +31,16 @@ final readonly class KeepPresets
     {
         $key = $changes === '' ? mb_substr(ShortAddress::slug($name), 0, 40) : $changes;
         if ($key === '') {
-            throw new Fault('Write what the preset is called.', 'preset_name');
+            throw new Fault('preset.name', 'preset_name');
         }
         if (isset(Preset::usual()[$key]) || isset(Preset::usual()[ShortAddress::slug($name)])) {
-            throw new Fault(
-                "\"$name\" is one of the usual presets, which stay as they are. Choose another name.",
-                'preset_name',
-            );
+            throw new Fault('preset.usual', 'preset_name', ['name' => $name]);
         }
         DB::transaction(function () use ($key, $name, $door, $floor, $by, $changes): void {
             DB::select('select pg_advisory_xact_lock(hashtextextended(?, 8))', ["preset:$key"]);
             $isNew = ! DB::table('presets')->where('key', $key)->exists();
             if ($isNew !== ($changes === '')) {
-                throw new Fault(
-                    $isNew
-                        ? 'This preset was taken out meanwhile. Keep it under a name of its own.'
-                        : "There is a preset called \"$name\" already. Change that one, or choose another name.",
-                    'preset_name',
-                );
+                throw new Fault($isNew ? 'preset.gone' : 'preset.taken', 'preset_name', ['name' => $name]);
             }
             DB::table('presets')->upsert(
                 [
@@ -85,11 +77,11 @@ final readonly class KeepPresets
     {
         $n = DB::table('series')->where('preset', $key)->count();
         if ($n > 0) {
-            throw new Fault("$n series go by this preset. Give them another one first.", 'preset_name');
+            throw new Fault('preset.series', 'preset_name', ['n' => $n]);
         }
         $rooms = DB::table('drop_in_rooms')->where('preset', $key)->count();
         if ($rooms > 0) {
-            throw new Fault("$rooms drop-in rooms go by this preset. Give them another one first.", 'preset_name');
+            throw new Fault('preset.rooms', 'preset_name', ['rooms' => $rooms]);
         }
         $name = DB::table('presets')->where('key', $key)->value('name');
         if (DB::table('presets')->where('key', $key)->delete() > 0) {

@@ -224,7 +224,7 @@ final readonly class LiveAct
     {
         $name = trim((string) ($with['name'] ?? ''));
         if ($name === '' || $live->series === null) {
-            throw new Fault(__('live.pass.name_fault'), 'name');
+            throw new Fault('live.pass.name_fault', 'name');
         }
         $day = $live->zone->dateAt($live->start);
         $pass = ($this->guestPass)($live->series, $name, trim((string) ($with['email'] ?? '')), $day, $day, $by);
@@ -241,7 +241,7 @@ final readonly class LiveAct
         $student = Person::query()->where('sourced_id', $person)->first();
         $session = $live->session === null ? null : Session::query()->with('series')->find($live->session);
         if ($student === null || $session === null) {
-            throw new Fault(__('live.nobody'), 'form');
+            throw new Fault('live.nobody', 'form');
         }
 
         return trans_choice('live.said.tell-guardian', $this->letters->notHere($session, $student), [

@@ -29,7 +29,7 @@ final readonly class NameLink
                 ->inForce()
                 ->where('series_id', $series->id)
                 ->where('kind', LinkKind::Series)
-                ->first() ?? throw new Fault('Make the join link first.', 'short_address');
+                ->first() ?? throw new Fault('address.link', 'short_address');
         $isTaken = fn (string $slug): bool => JoinLink::query()
             ->where('short_address', $slug)
             ->whereKeyNot($link->id)
@@ -49,7 +49,7 @@ final readonly class NameLink
         } else {
             $slug = ShortAddress::read($typed, array_values(array_map(strval(...), $names)));
             if ($isTaken($slug)) {
-                throw new Fault("\"$slug\" is taken. Add a word of the section or title.", 'short_address');
+                throw new Fault('address.taken', 'short_address', ['slug' => $slug]);
             }
             $link->update(['short_address' => $slug]);
         }

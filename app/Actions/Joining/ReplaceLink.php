@@ -50,7 +50,7 @@ final readonly class ReplaceLink
                 ->with('person')
                 ->get();
             if ($links->isEmpty()) {
-                throw new Fault('There is no link yet that could be replaced.', 'link');
+                throw new Fault('link.none', 'link');
             }
             foreach ($links as $link) {
                 $this->one($link);

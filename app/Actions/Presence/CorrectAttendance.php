@@ -23,7 +23,7 @@ final readonly class CorrectAttendance
     public function __invoke(Session $session, Person $student, Correction $correction, Person $by): void
     {
         if ((int) $session->starts_at->timestamp > $this->clock->seconds()) {
-            throw new Fault('This session has not begun; nobody was late or absent yet.', 'status');
+            throw new Fault('attendance.not_begun', 'status');
         }
         DB::transaction(function () use ($session, $student, $correction, $by): void {
             DB::table('attendance_corrections')->upsert(

@@ -37,10 +37,10 @@ final readonly class KeepScores
         Person $by,
     ): void {
         if ($points < 0 || $points > $formula->maximum) {
-            throw new Fault("Between 0 and $formula->maximum.", 'points');
+            throw new Fault('score.between', 'points', ['maximum' => $formula->maximum]);
         }
         if (trim($why) === '') {
-            throw new Fault('Write why; it stands beside the score.', 'why');
+            throw new Fault('score.why', 'why');
         }
         DB::transaction(function () use ($section, $student, $points, $why, $by): void {
             DB::table('changed_scores')->upsert(

@@ -68,7 +68,7 @@ final readonly class ReadList
     {
         foreach (array_keys($look->open) as $who) {
             if (! array_key_exists((string) $who, $chosen)) {
-                throw new Fault("Say who \"$who\" is, or that it is a guest.", 'people');
+                throw new Fault('presence.who', 'people', ['who' => $who]);
             }
         }
         $whom = $look->certain + array_filter($chosen, fn (string $id): bool => $id !== '');
@@ -112,7 +112,7 @@ final readonly class ReadList
             ->orderBy('starts_at')
             ->get();
         if ($found->isEmpty()) {
-            throw new Fault("{$section->name()} has held no session on {$day->short()}.", 'day');
+            throw new Fault('presence.no_session', 'day', ['section' => $section->name(), 'day' => $day]);
         }
 
         return array_values($found->all());

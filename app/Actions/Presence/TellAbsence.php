@@ -35,13 +35,13 @@ final readonly class TellAbsence
         bool $mayBePast,
     ): void {
         if ($to->day < $from->day) {
-            throw Fault::coded('absence.backwards', 'to_day');
+            throw new Fault('absence.backwards', 'to_day');
         }
         if ($to->day - $from->day >= self::MOST) {
-            throw Fault::coded('absence.long', 'to_day', ['n' => self::MOST]);
+            throw new Fault('absence.long', 'to_day', ['n' => self::MOST]);
         }
         if (! $mayBePast && $from->day < $this->clock->schoolDay()->day) {
-            throw Fault::coded('absence.over', 'from_day');
+            throw new Fault('absence.over', 'from_day');
         }
         DB::transaction(function () use ($student, $from, $to, $why, $by): void {
             DB::table('absences_told')->insert([

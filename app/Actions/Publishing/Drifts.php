@@ -175,7 +175,7 @@ final class Drifts
     {
         DB::transaction(function () use ($placement, $by): void {
             if (! $placement->left_alone) {
-                throw new Fault('It is not left alone.', 'form');
+                throw new Fault('drift.not_alone', 'form');
             }
             $placement->update(['left_alone' => false, 'standing_print' => 'drift', 'etag' => '']);
             $this->told([$placement->id], $by, 'taken care of again');

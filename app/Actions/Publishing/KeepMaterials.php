@@ -74,13 +74,10 @@ final readonly class KeepMaterials
                     ->where('sessions.id', $session)
                     ->exists();
             if (! $isTheirs) {
-                throw new Fault('Choose one of this section\'s sessions.', 'material_session');
+                throw new Fault('material.session', 'material_session');
             }
             if (DB::table('materials')->where('section_id', $section->id)->count() >= self::MOST) {
-                throw new Fault(
-                    'A section has at most '.self::MOST.' of them; take some out first.',
-                    'material_title',
-                );
+                throw new Fault('material.most', 'material_title', ['n' => self::MOST]);
             }
             DB::table('materials')->insert([
                 'section_id' => $section->id,

@@ -8,8 +8,8 @@ use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Support\FaultWords;
 use Nomada\Core\Fault;
-use Nomada\Core\Interchange\ImportFault;
 use Nomada\Core\Interchange\KnownRooms;
 
 /** Keeps a list of known rooms in place of the one before, as a whole or not at all. */
@@ -29,9 +29,9 @@ final readonly class KeepRooms
         $accounts = DB::table('host_accounts')->orderBy('name')->pluck('name')->all();
         $list = new KnownRooms($file, $text, array_values(array_map(strval(...), $accounts)));
         if ($list->faults !== []) {
-            $words = array_map(fn (ImportFault $f): string => $f->sentence(), array_slice($list->faults, 0, 20));
+            $words = array_map(FaultWords::line(...), array_slice($list->faults, 0, 20));
 
-            throw new Fault(implode("\n", $words), 'rooms');
+            throw new Fault('import.lines', 'rooms', ['lines' => implode("\n", $words)]);
         }
         DB::transaction(function () use ($list, $by): void {
             DB::table('known_rooms')->delete();

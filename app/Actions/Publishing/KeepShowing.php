@@ -34,7 +34,7 @@ final readonly class KeepShowing
     {
         $kept = Showings::ofSchool()->with($rules);
         if ($kept->for !== null) {
-            throw new Fault('Students are chosen for a section.', 'for');
+            throw new Fault('showing.section', 'for');
         }
         DB::transaction(function () use ($kept, $by): void {
             $this->write(null, $kept->toArray(), $by);
@@ -103,7 +103,7 @@ final readonly class KeepShowing
             ->all();
         $other = array_diff($chosen, $known);
         if ($other !== []) {
-            throw new Fault('No student of this section: '.implode(', ', $other).'.', 'for');
+            throw new Fault('showing.others', 'for', ['others' => $other]);
         }
     }
 

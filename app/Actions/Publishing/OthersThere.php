@@ -86,12 +86,12 @@ final readonly class OthersThere
     {
         $row = $this->row($section, $id);
         if ($row->place !== Place::CoursePage->value) {
-            throw new Fault((string) __('publishing.added.only_there'), 'form');
+            throw new Fault('publishing.added.only_there', 'form');
         }
         $destination = $this->destinations->at(Place::CoursePage);
         $now = $destination->read($section->sourced_id)[$row->key] ?? null;
         if ($now !== null && $now->etag !== $row->etag) {
-            throw new Fault((string) __('publishing.added.changed'), 'form');
+            throw new Fault('publishing.added.changed', 'form');
         }
         $destination->remove(new Placement(['place' => Place::CoursePage, 'key' => $row->key]));
         DB::transaction(function () use ($section, $row, $by): void {

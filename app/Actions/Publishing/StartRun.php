@@ -77,7 +77,7 @@ final readonly class StartRun
     public function later(array $sections, ?array $places, int $at, Person $by): Run
     {
         if ($at <= $this->clock->seconds()) {
-            throw new Fault(__('publishing.later.past'), 'at');
+            throw new Fault('publishing.later.past', 'at');
         }
 
         return Run::query()->create([

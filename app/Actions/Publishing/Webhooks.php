@@ -50,7 +50,7 @@ final readonly class Webhooks
         $secret = Webhook::secret(random_bytes(32));
         DB::transaction(function () use ($address, $secret, $by): void {
             if (DB::table('webhooks')->whereNull('stopped_at')->count() >= self::MOST) {
-                throw new Fault((string) __('places.webhooks.most', ['n' => self::MOST]), 'address');
+                throw new Fault('places.webhooks.most', 'address', ['n' => self::MOST]);
             }
             DB::table('webhooks')->insert([
                 'address' => $address,

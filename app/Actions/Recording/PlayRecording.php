@@ -77,7 +77,7 @@ final readonly class PlayRecording
             $recording->word_sum !== null &&
             ! hash_equals($recording->word_sum, Secrets::sum(mb_strtolower(trim($word)), 'recording'))
         ) {
-            throw new Fault(__('recordings.word.fault'), 'word');
+            throw new Fault('recordings.word.fault', 'word');
         }
         $request->session()->put(self::key($recording), $recording->word_sum);
     }

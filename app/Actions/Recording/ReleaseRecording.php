@@ -41,15 +41,15 @@ final readonly class ReleaseRecording
     public function __invoke(Recording $recording, array $parts, ?array $people, ?string $word, ?Person $by): void
     {
         if ($parts === []) {
-            throw new Fault('Choose at least one part.', 'parts');
+            throw new Fault('recording.parts', 'parts');
         }
         if ($people === []) {
-            throw new Fault('Choose who may see it.', 'people');
+            throw new Fault('recording.people', 'people');
         }
         DB::transaction(function () use ($recording, $parts, $people, $word, $by): void {
             $fresh = $this->locked($recording);
             if (! $fresh->state->isWhole()) {
-                throw new Fault('It is not ready yet; it can be released then.', 'parts');
+                throw new Fault('recording.early', 'parts');
             }
             // Everybody, of a session for chosen students, is those.
             $people ??= $fresh->session->chosen;
@@ -58,7 +58,7 @@ final readonly class ReleaseRecording
                 DB::table('recording_parts')->where('recording_id', $fresh->id)->pluck('n')->all(),
             );
             if (array_diff($parts, $known) !== []) {
-                throw new Fault('This recording has other parts by now. Choose again.', 'parts');
+                throw new Fault('recording.changed', 'parts');
             }
             DB::table('recording_parts')
                 ->where('recording_id', $fresh->id)
@@ -138,10 +138,7 @@ final readonly class ReleaseRecording
             );
         }
         if ($people === []) {
-            throw new Fault(
-                $whom === 'absent' ? 'Nobody was absent in this session.' : 'Choose who may see it.',
-                'people',
-            );
+            throw new Fault($whom === 'absent' ? 'recording.nobody_absent' : 'recording.people', 'people');
         }
 
         return array_values(array_unique($people));
@@ -170,7 +167,7 @@ final readonly class ReleaseRecording
         DB::transaction(function () use ($recording, $by): void {
             $fresh = $this->locked($recording);
             if ($fresh->state !== RecordingState::Released) {
-                throw new Fault('It is not released.', 'form');
+                throw new Fault('recording.not_released', 'form');
             }
             DB::table('recording_parts')
                 ->where('recording_id', $fresh->id)
@@ -246,7 +243,7 @@ final readonly class ReleaseRecording
             ->with('session.series.section')
             ->whereNull('deleted_at')
             ->lock('for update')
-            ->find($recording->id) ?? throw new Fault('This recording was deleted meanwhile.', 'form');
+            ->find($recording->id) ?? throw new Fault('recording.deleted', 'form');
     }
 
     private function told(Recording $recording, ?Person $by, string $words): void

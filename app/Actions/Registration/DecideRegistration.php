@@ -47,13 +47,10 @@ final readonly class DecideRegistration
             $this->needs($r, ['waiting', 'queued']);
             $seats = Registering::from($series->registering ?? [])->seats;
             if ($seats !== null && self::held($series->id, $r->only_day, ['accepted']) >= $seats) {
-                throw new Fault(
-                    $seats === 1
-                        ? 'The one seat is taken.'
-                        : "All $seats seats are taken. Give the series more seats, or keep {$r->person->name()} on ".
-                            'the waiting list.',
-                    'registration',
-                );
+                throw new Fault($seats === 1 ? 'desk.one_seat' : 'desk.seats', 'registration', [
+                    'n' => $seats,
+                    'person' => $r->person->name(),
+                ]);
             }
             $this->settle($r, 'accepted', null, $by);
             ($this->keep)($series->id, LinkKind::Personal, $r->person_id);
@@ -72,7 +69,7 @@ final readonly class DecideRegistration
     public function decline(Registration $registration, string $reason, Person $by): void
     {
         if (trim($reason) === '') {
-            throw new Fault('Write the reason; the student reads it.', 'reason');
+            throw new Fault('desk.reason', 'reason');
         }
         $this->locked($registration, function (Registration $r, Series $series) use ($reason, $by): void {
             $this->needs($r, ['waiting', 'queued']);
@@ -91,15 +88,12 @@ final readonly class DecideRegistration
     {
         $target =
             $to->series()->whereNotNull('registering')->first() ??
-            throw new Fault(
-                "{$to->name()} has no series that takes registrations. Let it take some first.",
-                'section',
-            );
+            throw new Fault('desk.no_series', 'section', ['to' => $to->name()]);
         if (
             $registration->only_day !== null &&
             ! $target->sessions()->where('day', $registration->only_day)->exists()
         ) {
-            throw new Fault("{$to->name()} has no session on that day.", 'section');
+            throw new Fault('desk.no_session', 'section', ['to' => $to->name()]);
         }
         $this->locked(
             $registration,
@@ -114,10 +108,7 @@ final readonly class DecideRegistration
                         ])
                         ->exists()
                 ) {
-                    throw new Fault(
-                        "{$r->person->name()} is registered for {$to->name()} already. Decline this one.",
-                        'section',
-                    );
+                    throw new Fault('desk.twice', 'section', ['person' => $r->person->name(), 'to' => $to->name()]);
                 }
                 $seat = Registering::from($target->registering ?? [])->hasSeat(
                     self::held($target->id, $r->only_day),
@@ -143,7 +134,7 @@ final readonly class DecideRegistration
     {
         $this->locked($registration, function (Registration $r, Series $series) use ($by): void {
             if ($r->before === null || ! $this->letters->takeBack($r->id)) {
-                throw new Fault('The letter has gone already. Decide anew instead.', 'registration');
+                throw new Fault('desk.letter', 'registration');
             }
             $was = $r->before;
             if ($r->state === 'accepted') {
@@ -280,10 +271,10 @@ final readonly class DecideRegistration
     private function needs(Registration $r, array $states): void
     {
         if (! in_array($r->state, $states, true)) {
-            throw new Fault(
-                ($r->typed_name ?? $r->person->name())." was $r->state meanwhile; nothing was changed.",
-                'registration',
-            );
+            throw new Fault('desk.meanwhile', 'registration', [
+                'person' => $r->typed_name ?? $r->person->name(),
+                'state' => $r->state,
+            ]);
         }
     }
 

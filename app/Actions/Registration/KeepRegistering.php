@@ -24,10 +24,7 @@ final readonly class KeepRegistering
     public function __invoke(Series $series, ?Registering $registering, Person $by): void
     {
         if ($registering !== null && ! $series->sessions()->exists()) {
-            throw new Fault(
-                'This series has no dated sessions yet, so there is nothing to register for. Plan it first.',
-                'mode',
-            );
+            throw new Fault('registering.undated', 'mode');
         }
         DB::transaction(function () use ($series, $registering, $by): void {
             DB::table('series')->where('id', $series->id)->lock('for no key update')->first();

@@ -44,22 +44,22 @@ final readonly class TakeRegistration
         return DB::transaction(function () use ($series, $person, $name, $email, $days): array {
             DB::table('series')->where('id', $series->id)->lock('for no key update')->first();
             $registering = Registering::from(
-                $series->registering ?? throw Fault::coded('registration.follows', 'name'),
+                $series->registering ?? throw new Fault('registration.follows', 'name'),
             );
             $shut = $registering->shut($series->section->term->calendar()->zone->dateAt($this->clock->seconds()));
             if ($shut !== null) {
-                throw Fault::coded("registration.$shut->why", 'name', ['day' => Say::day($shut->on)]);
+                throw new Fault("registration.$shut->why", 'name', ['day' => Say::day($shut->on)]);
             }
             $open = $this->open($series);
             if ($open === []) {
-                throw Fault::coded('registration.none_left', 'name');
+                throw new Fault('registration.none_left', 'name');
             }
             if ($registering->each && $days === []) {
-                throw Fault::coded('registration.choose', 'days');
+                throw new Fault('registration.choose', 'days');
             }
             foreach ($registering->each ? $days : [] as $day) {
                 if (! in_array($day, $open, true)) {
-                    throw Fault::coded('registration.moved', 'days');
+                    throw new Fault('registration.moved', 'days');
                 }
             }
             $out = [];
@@ -68,7 +68,7 @@ final readonly class TakeRegistration
             }
             $out = array_values(array_filter($out));
             if ($out === []) {
-                throw Fault::coded('registration.already', 'name');
+                throw new Fault('registration.already', 'name');
             }
             ($this->audit)(
                 'registration',

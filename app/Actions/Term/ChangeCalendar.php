@@ -102,10 +102,10 @@ final readonly class ChangeCalendar
             $calendar = $this->locked($change->term_id)->calendar();
             $change = TermChange::query()->lock('for no key update')->findOrFail($change->id);
             if ($change->undone_at !== null) {
-                throw new Fault('This change is undone already.', 'change');
+                throw new Fault('change.undone', 'change');
             }
             if ($change->import_id !== null && ! $withImport) {
-                throw new Fault('This came by an import, and is taken back with it.', 'change');
+                throw new Fault('change.import', 'change');
             }
             $this->putBack($change);
             $at = $this->clock->now();
@@ -136,7 +136,7 @@ final readonly class ChangeCalendar
             foreach ($change->before[$table] ?? [] as $row) {
                 if (! isset($new[$row['id']])) {
                     if (DB::table($table)->insertOrIgnore($row) === 0) {
-                        throw new Fault('What it changed was changed again since. Undo that first.', 'change');
+                        throw new Fault('change.since', 'change');
                     }
 
                     continue;
@@ -156,7 +156,7 @@ final readonly class ChangeCalendar
     {
         $is = DB::table($table)->where('id', $row['id'])->first(array_keys($row));
         if ($is === null || self::plain($is) != $row) {
-            throw new Fault('What it changed was changed again since. Undo that first.', 'change');
+            throw new Fault('change.since', 'change');
         }
     }
 

@@ -106,19 +106,15 @@ final readonly class CloseDays
     {
         $calendar = $term->calendar();
         if (! $calendar->contains($closure->first->day) || ! $calendar->contains($closure->last->day)) {
-            throw new Fault(
-                "These days are not all in the term. Choose days from {$calendar->first->short()} to ".
-                    "{$calendar->last->short()}.",
-                'first',
-            );
+            throw new Fault('closure.outside', 'first', ['first' => $calendar->first, 'last' => $calendar->last]);
         }
         foreach ($calendar->closures as $known) {
             if ($known->first->day <= $closure->last->day && $known->last->day >= $closure->first->day) {
-                throw new Fault(
-                    "{$known->reason} ({$known->first->short()} to {$known->last->short()}) is closed already. Choose ".
-                        'days beside it, or open it first.',
-                    'first',
-                );
+                throw new Fault('closure.known', 'first', [
+                    'reason' => $known->reason,
+                    'first' => $known->first,
+                    'last' => $known->last,
+                ]);
             }
         }
     }

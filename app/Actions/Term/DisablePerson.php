@@ -33,7 +33,7 @@ final readonly class DisablePerson
     public function __invoke(Person $person, bool $isDisabled, Person $by): void
     {
         if ($isDisabled && $person->id === $by->id) {
-            throw new Fault('You cannot disable yourself: nobody else could let you in again.', 'person');
+            throw new Fault('person.self', 'person');
         }
         DB::transaction(function () use ($person, $isDisabled, $by): void {
             if (! self::mark([$person->id], $isDisabled ? $this->clock->schoolDay()->iso() : null)) {

@@ -45,7 +45,7 @@ final readonly class KeepCalendar
                 ->when($row !== null, fn ($q) => $q->whereKeyNot($row?->id))
                 ->exists()
         ) {
-            throw new Fault("There is a day plan called \"$plan->name\" already.", 'plan_name');
+            throw new Fault('plan.taken', 'plan_name', ['plan' => $plan->name]);
         }
 
         return $this->changed($term, "day plan $plan->name", $by, $looks, function () use (
@@ -76,7 +76,7 @@ final readonly class KeepCalendar
     public function dropPlan(Term $term, DayPlanRow $row, ?Person $by = null, bool $looks = false): CalendarEffect
     {
         if (ShortDayRow::query()->where('day_plan_id', $row->id)->exists()) {
-            throw new Fault("Short days go by \"$row->name\". Take them out first.", 'plan_name');
+            throw new Fault('plan.short_days', 'plan_name', ['row' => $row->name]);
         }
         if (
             $row->is_usual &&
@@ -86,11 +86,7 @@ final readonly class KeepCalendar
                 ->whereNotNull('period')
                 ->exists()
         ) {
-            throw new Fault(
-                'Series are tied to periods of this plan. Give them clock times first, or make another plan the usual '.
-                    'one.',
-                'plan_name',
-            );
+            throw new Fault('plan.tied', 'plan_name');
         }
 
         return $this->changed($term, "day plan $row->name taken out", $by, $looks, fn () => $row->delete());
@@ -110,13 +106,13 @@ final readonly class KeepCalendar
         $calendar = $term->calendar();
         $why = $calendar->closedBecause($day->day);
         if ($why !== null) {
-            throw new Fault("{$day->short()} is closed: $why. A short day is an open one.", 'short_day');
+            throw new Fault('short.closed', 'short_day', ['day' => $day, 'why' => $why]);
         }
         if ($calendar->shortDay($day->day) !== null) {
-            throw new Fault("{$day->short()} is short already.", 'short_day');
+            throw new Fault('short.twice', 'short_day', ['day' => $day]);
         }
         if (trim($reason) === '') {
-            throw new Fault('Write why the day is short; everybody reads it.', 'short_reason');
+            throw new Fault('short.why', 'short_reason');
         }
 
         return $this->changed(
@@ -153,10 +149,10 @@ final readonly class KeepCalendar
     {
         $calendar = $term->calendar();
         if (! $calendar->contains($day->day) || $day->weekday() < 6) {
-            throw new Fault('Choose a Saturday or Sunday of the term.', 'open_day');
+            throw new Fault('open.weekend', 'open_day');
         }
         if ($calendar->isOpen($day->day)) {
-            throw new Fault("{$day->short()} is open already.", 'open_day');
+            throw new Fault('open.twice', 'open_day', ['day' => $day]);
         }
 
         return $this->changed(
@@ -189,10 +185,7 @@ final readonly class KeepCalendar
         $calendar = $term->calendar();
         foreach ($rotation->pins ?? [] as $day => $number) {
             if (! $calendar->contains($day) || ($rotation?->byWeek === false && ! $calendar->isOpen($day))) {
-                throw new Fault(
-                    (new LocalDate($day))->short().' is no open day of the term, and cannot be a rotation day.',
-                    'pin_day',
-                );
+                throw new Fault('rotation.no_day', 'pin_day', ['day' => new LocalDate($day)]);
             }
         }
 
@@ -216,7 +209,7 @@ final readonly class KeepCalendar
         bool $looks = false,
     ): CalendarEffect {
         if ($closes <= $opens) {
-            throw new Fault('School would shut before it opens. Write a later end.', 'closes');
+            throw new Fault('short.shuts', 'closes');
         }
 
         return $this->changed(

@@ -44,7 +44,7 @@ final readonly class KeepTerms
         try {
             new TermCalendar($title, $first, $last, $school->zone());
         } catch (Fault $e) {
-            throw new Fault($e->getMessage(), 'term_last');
+            throw $e->at('term_last');
         }
         $other = Term::query()
             ->where('school_id', $school->id)
@@ -52,14 +52,11 @@ final readonly class KeepTerms
             ->where('ends_on', '>=', $first->iso())
             ->first();
         if ($other !== null) {
-            throw new Fault(
-                "It would overlap {$other->title}, ".
-                    LocalDate::parse($other->starts_on)->short().
-                    ' to '.
-                    LocalDate::parse($other->ends_on)->short().
-                    '. Choose days beside it.',
-                'term_first',
-            );
+            throw new Fault('term.overlap', 'term_first', [
+                'other' => $other->title,
+                'first' => LocalDate::parse($other->starts_on),
+                'last' => LocalDate::parse($other->ends_on),
+            ]);
         }
         $term = Term::query()->create([
             'school_id' => $school->id,
@@ -77,12 +74,7 @@ final readonly class KeepTerms
     public function remove(Term $term): void
     {
         if ($term->sections()->exists() && ! $this->isCopyOnly($term)) {
-            throw new Fault(
-                "{$term->title} has sections that are in use: imported, linked, registered or published. Only a copy ".
-                    'of '.
-                    'another term that nobody uses yet is removed with its sections.',
-                'term',
-            );
+            throw new Fault('term.used', 'term', ['term' => $term->title]);
         }
         $term->delete();
         $this->current->forget();
@@ -115,7 +107,7 @@ final readonly class KeepTerms
     public function copy(Term $from, Term $to, bool $withStudents, ?Person $by = null): array
     {
         if ($from->id === $to->id) {
-            throw new Fault('Choose another term to copy from.', 'from');
+            throw new Fault('term.copy', 'from');
         }
 
         return DB::transaction(function () use ($from, $to, $withStudents, $by): array {

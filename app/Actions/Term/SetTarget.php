@@ -39,12 +39,10 @@ final class SetTarget
             ! preg_match('/^(\d{1,4})(?:\s*(?:h|:)\s*(\d{1,2})?|[.,](\d))?\s*(?:min|h)?$/iD', $typed, $m) ||
             (int) ($m[2] ?? 0) > 59
         ) {
-            throw new Fault("\"$typed\" is not a number of hours. Write it as 36 or 36:30.", 'target');
+            throw new Fault('target.hours', 'target', ['typed' => $typed]);
         }
         $minutes = 60 * (int) $m[1] + (int) ($m[2] ?? 0) + (isset($m[3]) ? 6 * (int) $m[3] : 0);
 
-        return $minutes > 0
-            ? $minutes
-            : throw new Fault('A target is more than nothing. Leave it empty for none.', 'target');
+        return $minutes > 0 ? $minutes : throw new Fault('target.nothing', 'target');
     }
 }

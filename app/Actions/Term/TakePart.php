@@ -29,11 +29,11 @@ final readonly class TakePart
     public function __invoke(Section $section, Person $person, string $role): void
     {
         if ($role === 'co-teacher' && ! $person->isStaff()) {
-            throw new Fault("{$person->name()} is not a teacher; a co-teacher is.", 'person');
+            throw new Fault('part.no_teacher', 'person', ['person' => $person->name()]);
         }
         $known = Enrolment::query()->where('section_id', $section->id)->where('person_id', $person->id)->first();
         if ($known !== null) {
-            throw new Fault("{$person->name()} is a {$known->role} of this section already.", 'person');
+            throw new Fault('part.twice', 'person', ['person' => $person->name(), 'role' => $known->role]);
         }
         DB::transaction(function () use ($section, $person, $role): void {
             Enrolment::query()->create([
@@ -51,12 +51,7 @@ final readonly class TakePart
     public function leave(Enrolment $enrolment): void
     {
         if (! $enrolment->is_local || $enrolment->observer_rule_id !== null) {
-            throw new Fault(
-                $enrolment->observer_rule_id !== null
-                    ? 'This part comes from a rule. Take the rule back.'
-                    : 'This part comes from the import. Change it where the school keeps its rosters.',
-                'person',
-            );
+            throw new Fault($enrolment->observer_rule_id !== null ? 'part.of_rule' : 'part.of_import', 'person');
         }
         DB::transaction(function () use ($enrolment): void {
             $section = $enrolment->section;
@@ -69,7 +64,7 @@ final readonly class TakePart
     public function rule(Section $section, ?string $year, ?Course $course): ObserverRule
     {
         if (($year === null) === ($course === null)) {
-            throw new Fault('Choose a year or a course.', 'rule');
+            throw new Fault('part.what', 'rule');
         }
         if (
             ObserverRule::query()
@@ -78,7 +73,7 @@ final readonly class TakePart
                 ->where('course_id', $course?->id)
                 ->exists()
         ) {
-            throw new Fault('This rule stands already.', 'rule');
+            throw new Fault('part.stands', 'rule');
         }
 
         return DB::transaction(function () use ($section, $year, $course): ObserverRule {

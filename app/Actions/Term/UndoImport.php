@@ -57,7 +57,7 @@ final readonly class UndoImport
                 Locks::timetable((int) $id);
             }
             if (self::last()?->id !== $import->id) {
-                throw new Fault('Only the last import can be taken back.', 'import');
+                throw new Fault('import.last', 'import');
             }
             $touched = $this->touched($import);
             foreach (SeriesChange::query()->where('import_id', $import->id)->orderByDesc('id')->get() as $change) {

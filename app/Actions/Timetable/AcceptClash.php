@@ -18,7 +18,7 @@ final class AcceptClash
             ->whereRaw("kind || ' ' || series_id || coalesce(' ' || other_series_id, '') = ?", [$key])
             ->first(['people', 'days']);
         if ($seen === null) {
-            throw new Fault('This clash is gone already. Nothing needs to be accepted.', 'key');
+            throw new Fault('clash.gone', 'key');
         }
         DB::table('accepted_clashes')->upsert(
             [

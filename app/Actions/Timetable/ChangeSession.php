@@ -41,7 +41,7 @@ final readonly class ChangeSession
     {
         $reason = trim($reason);
         if ($reason === '') {
-            throw new Fault('Write why it is cancelled; students read it at the door.', 'reason');
+            throw new Fault('session.reason', 'reason');
         }
         $this->change(
             $session,
@@ -124,7 +124,7 @@ final readonly class ChangeSession
     public function tell(Session $session, string $title, string $note, ?Person $teacher, ?Person $by = null): void
     {
         if ($teacher !== null && ! $teacher->isStaff()) {
-            throw new Fault("{$teacher->name()} is not a teacher. Choose one.", 'teacher');
+            throw new Fault('session.no_teacher', 'teacher', ['teacher' => $teacher->name()]);
         }
         $title = trim($title);
         $note = trim($note);
@@ -179,7 +179,7 @@ final readonly class ChangeSession
                 ->lock('for no key update')
                 ->findOrFail($series->id);
             if ($madeUp !== null && $madeUp->state === SessionState::Planned) {
-                throw new Fault('Only a lost or cancelled session can be made up.', 'makes_up');
+                throw new Fault('session.not_lost', 'makes_up');
             }
             if (
                 $madeUp !== null &&
@@ -189,7 +189,7 @@ final readonly class ChangeSession
                     ->where('state', SessionState::Planned)
                     ->exists()
             ) {
-                throw new Fault("{$this->date($madeUp)} is made up already.", 'makes_up');
+                throw new Fault('session.made_up', 'makes_up', ['day' => $this->date($madeUp)]);
             }
             $at = $this->check($series, $series->section->term->calendar(), $day, $start, $minutes, null);
             $before = $this->history->snapshot($series->id);
@@ -229,10 +229,7 @@ final readonly class ChangeSession
     public function remove(Session $session, ?Person $by = null): void
     {
         if (! $session->is_extra) {
-            throw new Fault(
-                'This session comes from the pattern of its series. Cancel it, with a reason.',
-                'session',
-            );
+            throw new Fault('session.of_pattern', 'session');
         }
         $this->change(
             $session,
@@ -261,14 +258,14 @@ final readonly class ChangeSession
     {
         $closed = $term->closedBecause($day->day);
         if ($closed !== null) {
-            throw new Fault("School is closed on {$day->short()}: $closed. Choose an open day.", 'move_day');
+            throw new Fault('session.closed', 'move_day', ['day' => $day, 'closed' => $closed]);
         }
         if ($minutes < 1 || $minutes > self::LONGEST) {
-            throw new Fault('A session ends after it starts, within 12 hours.', 'move_end');
+            throw new Fault('session.length', 'move_end');
         }
         $at = $term->zone->instant($day->day, $start);
         if ($at <= $this->clock->seconds()) {
-            throw new Fault('That time is past. Choose a later one.', 'move_start');
+            throw new Fault('session.past', 'move_start');
         }
         $other = Session::query()
             ->where('series_id', $series->id)
@@ -279,12 +276,11 @@ final readonly class ChangeSession
             ->first();
         if ($other !== null) {
             $zone = $term->zone;
-            throw new Fault(
-                "This series meets on {$this->date($other)} from {$zone->clock(
-                    (int) $other->starts_at->timestamp,
-                )} to {$zone->clock((int) $other->ends_at->timestamp)} already. Choose another time.",
-                'move_start',
-            );
+            throw new Fault('session.meets', 'move_start', [
+                'day' => $this->date($other),
+                'from' => $zone->clock((int) $other->starts_at->timestamp),
+                'till' => $zone->clock((int) $other->ends_at->timestamp),
+            ]);
         }
 
         return $at;
@@ -312,7 +308,7 @@ final readonly class ChangeSession
                 throw new Fault($refusal, 'session');
             }
             if ((int) $session->starts_at->timestamp <= $this->clock->seconds()) {
-                throw new Fault('This session has begun; what has begun is not changed any more.', 'session');
+                throw new Fault('session.begun', 'session');
             }
             $before = $this->history->snapshot($series->id);
             [$columns, $words] = $to($session);

@@ -36,7 +36,7 @@ final readonly class KeepLicences
                 ->when($plan !== null, fn ($q) => $q->whereKeyNot($plan?->id))
                 ->exists()
         ) {
-            throw new Fault("There is a hosting plan called \"$name\" already.", 'plan_name');
+            throw new Fault('licence.plan_taken', 'plan_name', ['name' => $name]);
         }
         DB::transaction(function () use ($term, $name, $seats, $minutes, $atOnce, $plan): void {
             ($plan ?? new HostingPlan())
@@ -50,10 +50,7 @@ final readonly class KeepLicences
     public function dropPlan(HostingPlan $plan): void
     {
         if ($plan->accounts()->exists()) {
-            throw new Fault(
-                "Accounts go by the plan {$plan->name}. Give them another, or take them out first.",
-                'plan_name',
-            );
+            throw new Fault('licence.plan_used', 'plan_name', ['plan' => $plan->name]);
         }
         $plan->delete();
     }

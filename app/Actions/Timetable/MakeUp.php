@@ -8,6 +8,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
+use Nomada\App\Support\FaultWords;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
@@ -44,7 +45,7 @@ final readonly class MakeUp
                 $this->change->add($session->series, $day, (int) $start, (int) $minutes, $session, $by);
                 $made++;
             } catch (Fault $e) {
-                $faults[] = "{$session->series->section->name()}: {$e->getMessage()}";
+                $faults[] = "{$session->series->section->name()}: ".FaultWords::of($e);
             }
         }
 
@@ -61,10 +62,10 @@ final readonly class MakeUp
         $at = $term->calendar()->zone->instant($day->day, $start);
         $cost = $this->free->costOf($session->series, [new PlannedSession($day->day, $at, $at + 60 * $minutes)]);
         if ($cost !== null && $cost->clear < 1) {
-            throw new Fault("{$day->short()}: {$cost->cost()} meanwhile. Choose again.", 'take');
+            throw new Fault('make_up.meanwhile', 'take', ['day' => $day, 'cost' => $cost->cost()]);
         }
         if ($cost !== null && $cost->students > $said) {
-            throw new Fault("{$day->short()}: {$cost->cost()}. Choose it again if that is meant.", 'take');
+            throw new Fault('make_up.more', 'take', ['day' => $day, 'cost' => $cost->cost()]);
         }
     }
 }

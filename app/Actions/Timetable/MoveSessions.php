@@ -129,16 +129,16 @@ final readonly class MoveSessions
     private function check(Session $session, int $minutes): void
     {
         if ($session->is_extra) {
-            throw new Fault('An extra session stands alone; only this one can be moved.', 'reach');
+            throw new Fault('reach.extra', 'reach');
         }
         if ($session->state !== SessionState::Planned) {
-            throw new Fault('Only a planned session can be moved.', 'session');
+            throw new Fault('reach.planned', 'session');
         }
         if ((int) $session->starts_at->timestamp <= $this->clock->seconds()) {
-            throw new Fault('This session has begun; what has begun is not changed any more.', 'session');
+            throw new Fault('session.begun', 'session');
         }
         if ($minutes < 1 || $minutes > 720) {
-            throw new Fault('A session ends after it starts, within 12 hours.', 'move_end');
+            throw new Fault('session.length', 'move_end');
         }
     }
 }

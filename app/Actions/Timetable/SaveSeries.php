@@ -50,10 +50,7 @@ final readonly class SaveSeries
         $term = $section->term->calendar();
         $stretches = self::stretches($series, $plan, $from);
         if ($plan->sessions($term) === []) {
-            throw new Fault(
-                'This pattern makes no session in the term. Choose other weekdays or dates.',
-                'weekdays',
-            );
+            throw new Fault('series.empty', 'weekdays');
         }
 
         return DB::transaction(function () use (
@@ -133,10 +130,7 @@ final readonly class SaveSeries
             ->when($series, fn ($q) => $q->whereKeyNot($series?->id))
             ->exists();
         if ($taken) {
-            throw new Fault(
-                "This section has a series called \"$title\" already. Give this one a title of its own.",
-                'title',
-            );
+            throw new Fault('series.title', 'title', ['title' => $title]);
         }
 
         return $title;

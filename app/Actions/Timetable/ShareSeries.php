@@ -29,10 +29,10 @@ final readonly class ShareSeries
     public function __invoke(Series $series, Section $section, ?Person $by): void
     {
         if ($section->term_id !== $series->section->term_id) {
-            throw new Fault('Only sections of one term can share a session.', 'share');
+            throw new Fault('share.term', 'share');
         }
         if (in_array($section->id, $series->sectionIds(), true)) {
-            throw new Fault("{$section->name()} meets in this series already.", 'share');
+            throw new Fault('share.twice', 'share', ['section' => $section->name()]);
         }
         DB::transaction(function () use ($series, $section, $by): void {
             Locks::timetableOf($series->id);
@@ -43,7 +43,7 @@ final readonly class ShareSeries
                 'section_id' => $section->id,
             ]);
             if ($isNew === 0) {
-                throw new Fault("{$section->name()} meets in this series already.", 'share');
+                throw new Fault('share.twice', 'share', ['section' => $section->name()]);
             }
             $this->history->record($series, $by, "shared with {$section->name()}", $before);
             $this->register->follow($series);
@@ -55,10 +55,7 @@ final readonly class ShareSeries
     public function leave(Series $series, Section $section, ?Person $by): void
     {
         if ($section->id === $series->section_id) {
-            throw new Fault(
-                "The series is {$section->name()}'s own. Delete it, or take the other sections out.",
-                'share',
-            );
+            throw new Fault('share.own', 'share', ['section' => $section->name()]);
         }
         DB::transaction(function () use ($series, $section, $by): void {
             Locks::timetableOf($series->id);

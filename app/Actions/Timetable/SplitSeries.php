@@ -34,10 +34,10 @@ final readonly class SplitSeries
         $plan = $series->plan();
         $parts = (int) ceil($plan->minutes / max(1, $most));
         if ($parts < 2) {
-            throw new Fault("Its sessions last {$plan->minutes} minutes and need no splitting.", 'pause');
+            throw new Fault('split.short', 'pause', ['minutes' => $plan->minutes]);
         }
         if ($plan->startMinute + $plan->minutes + ($parts - 1) * $pause > 1440) {
-            throw new Fault('With these pauses it would end after midnight. Choose shorter ones.', 'pause');
+            throw new Fault('split.midnight', 'pause');
         }
         $first = DB::table('sessions')
             ->where('series_id', $series->id)
@@ -45,7 +45,7 @@ final readonly class SplitSeries
             ->whereRaw('starts_at > to_timestamp(?)', [$this->clock->seconds()])
             ->min(DB::raw('coalesce(moved_from, day)'));
         if ($first === null) {
-            throw new Fault('No session of it is to come.', 'pause');
+            throw new Fault('split.over', 'pause');
         }
         $from = LocalDate::parse((string) $first);
         $length = (int) ceil($plan->minutes / $parts);

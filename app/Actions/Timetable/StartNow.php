@@ -32,7 +32,7 @@ final readonly class StartNow
     {
         $series =
             $this->series($section) ??
-            throw new Fault((string) __('presence.start.no_link', ['section' => $section->name()]), 'section');
+            throw new Fault('presence.start.no_link', 'section', ['section' => $section->name()]);
         [$day, $minute] = $section->term->calendar()->zone->wall($this->clock->seconds());
         $ids = null;
         if ($chosen !== null) {
@@ -46,7 +46,7 @@ final readonly class StartNow
                 ),
             );
             if ($ids === [] || count($ids) !== count(array_unique($chosen))) {
-                throw new Fault((string) __('presence.start.chosen_fault'), 'chosen');
+                throw new Fault('presence.start.chosen_fault', 'chosen');
             }
         }
 

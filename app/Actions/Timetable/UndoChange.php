@@ -47,10 +47,7 @@ final readonly class UndoChange
                 ->orderByDesc('id')
                 ->value('id');
             if ($change->undone_at !== null || $last !== $change->id || $change->before === null) {
-                throw new Fault(
-                    'Only the last change of a series can be undone. Undo what came after it first.',
-                    'change',
-                );
+                throw new Fault('history.last', 'change');
             }
             $this->undo($change, $change->before);
             $change->update([

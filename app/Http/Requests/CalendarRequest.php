@@ -90,13 +90,10 @@ final class CalendarRequest extends FormRequest
             $number = (new Rotation(false, $n, $isLettered))->numberOf((string) $this->validated('pin_to'));
             $pins[LocalDate::parse((string) $this->validated('pin_day'))->day] =
                 $number ??
-                throw new Fault(
-                    (string) __('said.calendar.no_label', [
-                        'typed' => (string) $this->validated('pin_to'),
-                        'labels' => implode(', ', (new Rotation(false, $n, $isLettered))->labels()),
-                    ]),
-                    'pin_to',
-                );
+                throw new Fault('said.calendar.no_label', 'pin_to', [
+                    'typed' => (string) $this->validated('pin_to'),
+                    'labels' => (new Rotation(false, $n, $isLettered))->labels(),
+                ]);
         }
 
         return new Rotation($this->validated('rotation_kind') === 'week', $n, $isLettered, $pins);

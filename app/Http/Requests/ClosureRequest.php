@@ -44,7 +44,7 @@ final class ClosureRequest extends FormRequest
                 trim((string) $this->validated('reason')),
             );
         } catch (Fault $e) {
-            throw new Fault($e->getMessage(), 'last');
+            throw $e->at('last');
         }
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
+use Nomada\App\Support\FaultWords;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedTime;
@@ -35,7 +36,7 @@ final class LookRequest extends FormRequest
                 $time === '' ? 0 : TypedTime::read($time, 'time')->minute,
             );
         } catch (Fault $e) {
-            $this->fault = $e->getMessage();
+            $this->fault = FaultWords::of($e);
 
             return $now;
         }

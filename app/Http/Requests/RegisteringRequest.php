@@ -51,7 +51,7 @@ final class RegisteringRequest extends FormRequest
                 'accepts_certain' => $this->boolean('accepts_certain'),
             ]);
         } catch (Fault $e) {
-            throw new Fault($e->getMessage(), $e->field === 'closes' ? 'closes_on' : $e->field);
+            throw $e->at($e->field === 'closes' ? 'closes_on' : $e->field);
         }
     }
 }

@@ -140,8 +140,7 @@ final class SeriesRequest extends FormRequest
     /** @return array{int, int} the usual times of a period */
     private function periodTimes(string $name, Term $term): array
     {
-        $period =
-            $term->plan?->period($name) ?? throw new Fault((string) __('said.series.usual_day_plan'), 'period');
+        $period = $term->plan?->period($name) ?? throw new Fault('said.series.usual_day_plan', 'period');
 
         return [$period->start, $period->end];
     }
@@ -150,14 +149,11 @@ final class SeriesRequest extends FormRequest
     {
         foreach ($listed->days as $day) {
             if (! $term->contains($day)) {
-                throw new Fault(
-                    (string) __('said.series.list_outside', [
-                        'day' => (new LocalDate($day))->short(),
-                        'first' => $term->first->short(),
-                        'last' => $term->last->short(),
-                    ]),
-                    'dates',
-                );
+                throw new Fault('said.series.list_outside', 'dates', [
+                    'day' => new LocalDate($day),
+                    'first' => $term->first,
+                    'last' => $term->last,
+                ]);
             }
         }
 
@@ -196,7 +192,7 @@ final class SeriesRequest extends FormRequest
         $section = $this->route('section');
 
         return ($series->section ?? ($section instanceof Section ? $section : null))?->term->calendar()->rotation ??
-            throw new Fault((string) __('said.series.term_has_no'), 'rotation');
+            throw new Fault('said.series.term_has_no', 'rotation');
     }
 
     private function end(?Series $series, Term $term): SeriesEnd
@@ -213,14 +209,11 @@ final class SeriesRequest extends FormRequest
     {
         $date = LocalDate::parse((string) $this->input($field));
         if (! $term->contains($date->day)) {
-            throw new Fault(
-                (string) __('said.series.outside', [
-                    'day' => $date->short(),
-                    'first' => $term->first->short(),
-                    'last' => $term->last->short(),
-                ]),
-                $field,
-            );
+            throw new Fault('said.series.outside', $field, [
+                'day' => $date,
+                'first' => $term->first,
+                'last' => $term->last,
+            ]);
         }
 
         return $date;

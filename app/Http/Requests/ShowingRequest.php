@@ -64,7 +64,7 @@ final class ShowingRequest extends FormRequest
     {
         $typed = $this->typed($field);
         if ($typed !== '' && ! ctype_digit($typed)) {
-            throw new Fault((string) __('showing.days_fault'), $named);
+            throw new Fault('showing.days_fault', $named);
         }
 
         return $typed === '' ? null : (int) $typed;

@@ -61,8 +61,8 @@ final readonly class HousePage
             array_map($bar, [1300, 1040, 900, null]),
             FreeLine::ofSeries([$free(12, 0), $free(11, 3)], $day),
             [
-                new ImportFault('users.csv', 7, 'email', 'an address', 'galia@'),
-                new ImportFault('users.csv', 9, 'metadata.language', 'a tag, as es', 'es_ES!', warning: true),
+                new ImportFault('users.csv', 7, 'email', 'roster.email', 'galia@'),
+                new ImportFault('users.csv', 9, 'metadata.language', 'roster.language', 'es_ES!', warning: true),
             ],
         );
     }

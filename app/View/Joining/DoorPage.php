@@ -80,10 +80,10 @@ final readonly class DoorPage
     /** @throws Fault where the code is mistyped or nobody's */
     public function secretOf(string $typed): string
     {
-        $code = JoinCode::read($typed) ?? throw Fault::coded('code.slip', 'code');
+        $code = JoinCode::read($typed) ?? throw new Fault('code.slip', 'code');
 
         return JoinLink::query()->inForce()->withCode($code)->first()->secret ??
-            (DropInRoom::query()->withCode($code)->first()->secret ?? throw Fault::coded('code.none', 'code'));
+            (DropInRoom::query()->withCode($code)->first()->secret ?? throw new Fault('code.none', 'code'));
     }
 
     /**

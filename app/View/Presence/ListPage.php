@@ -43,10 +43,8 @@ final readonly class ListPage
         $columns = array_filter($columns, fn (string $head): bool => in_array($head, $heads, true));
         $day = LocalDate::parse($kept->with['day'] ?? '');
         $zone = Zone::named($kept->with['zone'] ?? $section->term->school->time_zone);
-        $look =
-            PresenceList::wrong($columns) === null
-                ? $this->lists->look($section, $day, $kept->name, $text, $columns, $zone)
-                : null;
+        $wrong = PresenceList::wrong($columns);
+        $look = $wrong === null ? $this->lists->look($section, $day, $kept->name, $text, $columns, $zone) : null;
         $near = [];
         foreach ($look === null ? [] : $look->open as [, $ids]) {
             array_push($near, ...$ids);
@@ -60,7 +58,7 @@ final readonly class ListPage
             $zone,
             $heads,
             $columns,
-            PresenceList::wrong($columns),
+            $wrong === null ? null : (string) __("staff_faults.$wrong"),
             $look,
             Person::query()
                 ->whereIn(

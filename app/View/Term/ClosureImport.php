@@ -7,6 +7,7 @@ namespace Nomada\App\View\Term;
 use Nomada\App\Actions\Term\CloseDays;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\FaultWords;
 use Nomada\App\Support\KeptText;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\Calendar\ClosureReader;
@@ -78,7 +79,7 @@ final readonly class ClosureImport
         try {
             return new ClosureRow($code, $closure, $this->close->effect($term, $closure), $isCut, $row['hours']);
         } catch (Fault $e) {
-            $why = $this->isKnown($term, $closure) ? ClosureRow::KNOWN : $e->getMessage();
+            $why = $this->isKnown($term, $closure) ? ClosureRow::KNOWN : FaultWords::of($e);
 
             return new ClosureRow($code, $closure, null, $isCut, $row['hours'], $why);
         }

@@ -33,18 +33,7 @@ final class ClosureReader
         try {
             $calendar = IcsText::read($text);
         } catch (ParseException $e) {
-            return [
-                [],
-                [
-                    new ImportFault(
-                        $file,
-                        IcsText::lineOf($e),
-                        '',
-                        'An iCalendar file (RFC 5545) was expected.',
-                        IcsText::words($e),
-                    ),
-                ],
-            ];
+            return [[], [new ImportFault($file, IcsText::lineOf($e), '', 'calendar.file', IcsText::words($e))]];
         }
         $rows = [];
         $faults = [];
@@ -54,17 +43,12 @@ final class ClosureReader
             $reason = trim((string) ($event->SUMMARY ?? ''));
             $uid = trim((string) ($event->UID ?? ''));
             if (($event->DTSTART ?? null) === null || ! ($event->DTSTART instanceof DateTimeProperty)) {
-                $faults[] = new ImportFault($file, $line, 'DTSTART', 'Every closed day needs a DTSTART.');
+                $faults[] = new ImportFault($file, $line, 'DTSTART', 'calendar.closed_start');
 
                 continue;
             }
             if ($reason === '') {
-                $faults[] = new ImportFault(
-                    $file,
-                    $line,
-                    'SUMMARY',
-                    'Every closed day needs a SUMMARY that says why.',
-                );
+                $faults[] = new ImportFault($file, $line, 'SUMMARY', 'calendar.closed_summary');
 
                 continue;
             }
@@ -73,7 +57,7 @@ final class ClosureReader
                     $file,
                     $line,
                     'RRULE',
-                    'Closed days are listed one by one; a recurring one is not read.',
+                    'calendar.closed_recurring',
                     (string) $event->RRULE,
                 );
 
@@ -88,24 +72,12 @@ final class ClosureReader
                     default => $first,
                 };
             } catch (\Throwable $e) {
-                $faults[] = new ImportFault(
-                    $file,
-                    $line,
-                    'DTSTART',
-                    'A date or a date-time with a known time zone was expected.',
-                    $e->getMessage(),
-                );
+                $faults[] = new ImportFault($file, $line, 'DTSTART', 'calendar.closed_date', $e->getMessage());
 
                 continue;
             }
             if ($last->day < $first->day) {
-                $faults[] = new ImportFault(
-                    $file,
-                    $line,
-                    'DTEND',
-                    'A date after DTSTART was expected.',
-                    (string) $event->DTEND,
-                );
+                $faults[] = new ImportFault($file, $line, 'DTEND', 'calendar.closed_end', (string) $event->DTEND);
 
                 continue;
             }

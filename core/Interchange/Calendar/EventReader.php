@@ -58,10 +58,8 @@ final class EventReader
                         $file,
                         1,
                         '',
-                        'At most '.
-                            number_format(self::MOST).
-                            ' events were expected. Export one term, or one teacher, at a time.',
-                        number_format($events).' events',
+                        new Fault('calendar.events', '', ['n' => self::MOST]),
+                        (string) $events,
                     ),
                 ],
             ];
@@ -78,15 +76,7 @@ final class EventReader
         } catch (ParseException $e) {
             return [
                 [],
-                [
-                    new ImportFault(
-                        $this->file,
-                        IcsText::lineOf($e),
-                        '',
-                        'An iCalendar file (RFC 5545) was expected.',
-                        IcsText::words($e),
-                    ),
-                ],
+                [new ImportFault($this->file, IcsText::lineOf($e), '', 'calendar.file', IcsText::words($e))],
             ];
         }
         $lines = IcsText::eventLines($text);
@@ -99,13 +89,7 @@ final class EventReader
             if (isset($event->{'RECURRENCE-ID'})) {
                 $overrides[$uid][] = [$event, $lines[$n] ?? 0];
             } elseif (isset($masters[$uid])) {
-                $this->faults[] = new ImportFault(
-                    $this->file,
-                    $lines[$n] ?? 0,
-                    'UID',
-                    'A UID of its own was expected for every event.',
-                    $uid,
-                );
+                $this->faults[] = new ImportFault($this->file, $lines[$n] ?? 0, 'UID', 'calendar.uid', $uid);
             } else {
                 $masters[$uid] = [$event, $lines[$n] ?? 0];
             }
@@ -118,7 +102,7 @@ final class EventReader
                     $out[] = $read;
                 }
             } catch (Fault $e) {
-                $this->faults[] = new ImportFault($this->file, $line, $e->field ?: 'VEVENT', $e->getMessage());
+                $this->faults[] = new ImportFault($this->file, $line, $e->field ?: 'VEVENT', $e);
             }
             unset($overrides[$uid]);
         }
@@ -128,7 +112,7 @@ final class EventReader
                     $this->file,
                     $line,
                     'RECURRENCE-ID',
-                    'The event that it changes is not in the file; it is left out.',
+                    'calendar.other_event',
                     (string) $uid,
                     true,
                 );
@@ -147,7 +131,7 @@ final class EventReader
     {
         $start = $event->DTSTART ?? null;
         if (! ($start instanceof DateTimeProperty)) {
-            throw new Fault('A DTSTART was expected.', 'DTSTART');
+            throw new Fault('calendar.no_start', 'DTSTART');
         }
         $summary = trim((string) ($event->SUMMARY ?? ''));
         $categories = isset($event->CATEGORIES)
@@ -184,7 +168,7 @@ final class EventReader
         ksort($sessions);
         $in = array_values(array_filter($sessions, fn (PlannedSession $s): bool => $this->term->contains($s->day)));
         if (count($in) < count($sessions)) {
-            $warnings[] = count($sessions) - count($in).' of its dates are outside the term and are left out.';
+            $warnings[] = new Fault('calendar.left_out', '', ['n' => count($sessions) - count($in)]);
         }
 
         return $in === []
@@ -196,7 +180,7 @@ final class EventReader
      * The plan of an event's rule, and all that it makes without regard to closed days; of an event without a rule the
      * one date.
      *
-     * @param  list<string>  $warnings
+     * @param  list<Fault>  $warnings
      * @return array{SeriesPlan, list<PlannedSession>}
      */
     private function plan(
@@ -228,14 +212,12 @@ final class EventReader
         try {
             $rule = RecurrenceRule::parse($text, $zone);
         } catch (Fault) {
-            $warnings[] =
-                "Its rule ($text) is none that a timetable uses; its dates within the term are listed ".
-                'instead.';
+            $warnings[] = new Fault('calendar.listed', '', ['rule' => $text]);
 
             return $this->listed($calendar, $uid, $zone, $minute, $minutes);
         }
         if ($rule->count === null && $rule->until === null) {
-            $warnings[] = 'Its recurrence never ends; it ends with the term here.';
+            $warnings[] = new Fault('calendar.endless');
         }
         $end = match (true) {
             $rule->count !== null => SeriesEnd::afterCounted($rule->count),
@@ -292,10 +274,10 @@ final class EventReader
                 $iterator->next();
             }
         } catch (\Throwable $e) {
-            throw new Fault("Its rule cannot be read: {$e->getMessage()}", 'RRULE');
+            throw new Fault('calendar.rule', 'RRULE', ['why' => $e]);
         }
         if ($days === []) {
-            throw new Fault('None of its dates is in the term.', 'RRULE');
+            throw new Fault('calendar.outside', 'RRULE');
         }
         sort($days);
         $plan = new SeriesPlan(
@@ -321,7 +303,7 @@ final class EventReader
             $of = $event->{'RECURRENCE-ID'} ?? null;
             $start = $event->DTSTART ?? null;
             if (! ($of instanceof DateTimeProperty) || ! ($start instanceof DateTimeProperty)) {
-                $this->faults[] = new ImportFault($this->file, $line, 'DTSTART', 'A DTSTART was expected.');
+                $this->faults[] = new ImportFault($this->file, $line, 'DTSTART', 'calendar.no_start');
 
                 continue;
             }
@@ -331,7 +313,7 @@ final class EventReader
                     $this->file,
                     $line,
                     'RECURRENCE-ID',
-                    'A date of the event that it changes was expected; it is left out.',
+                    'calendar.other_date',
                     (string) $of,
                     true,
                 );
@@ -437,7 +419,7 @@ final class EventReader
     }
 
     /**
-     * @param  list<string>  $warnings
+     * @param  list<Fault>  $warnings
      *
      * @throws Fault where the zone is one that nobody knows
      */
@@ -447,7 +429,7 @@ final class EventReader
         $tzid = $tzid instanceof Parameter ? trim((string) $tzid->getValue()) : '';
         if ($tzid === '') {
             if ($property->isFloating()) {
-                $warnings[] = "It has no time zone and is read on {$this->term->zone->place()} time.";
+                $warnings[] = new Fault('calendar.no_zone', '', ['place' => $this->term->zone->place()]);
             }
 
             return $this->term->zone;
@@ -459,10 +441,7 @@ final class EventReader
                 // Other programs' own names for zones.
                 return Zone::named(\Sabre\VObject\TimeZoneUtil::getTimeZone($tzid, null, true)->getName());
             } catch (\Throwable) {
-                throw new Fault(
-                    "The IANA name of a time zone was expected, as in Europe/Madrid; \"$tzid\" is none.",
-                    'DTSTART',
-                );
+                throw new Fault('calendar.zone', 'DTSTART', ['tzid' => $tzid]);
             }
         }
     }
@@ -471,7 +450,7 @@ final class EventReader
     {
         $text = (string) $property;
         if (! preg_match('/^(\d{8})(?:T(\d{2})(\d{2})\d{2}(Z?))?$/D', $text, $m)) {
-            throw new Fault("A date-time as 20270111T100000 was expected; \"$text\" is none.", $property->name);
+            throw new Fault('calendar.moment', $property->name, ['text' => $text]);
         }
         $day = LocalDate::parse($m[1])->day;
         $minute = (int) ($m[2] ?? 0) * 60 + (int) ($m[3] ?? 0);
@@ -490,10 +469,10 @@ final class EventReader
             isset($event->DURATION) => (new DateTimeImmutable('@0'))
                 ->add($event->DURATION->getDateInterval())
                 ->getTimestamp(),
-            default => throw new Fault('A DTEND or a DURATION was expected.', 'DTEND'),
+            default => throw new Fault('calendar.no_end', 'DTEND'),
         };
         if ($seconds < 60) {
-            throw new Fault('An end after the start was expected.', 'DTEND');
+            throw new Fault('calendar.end_first', 'DTEND');
         }
 
         return min(SeriesPlan::LONGEST, intdiv($seconds, 60));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Interchange\Calendar;
 
+use Nomada\Core\Fault;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Timetable\Particulars;
 use Nomada\Core\Timetable\PlannedSession;
@@ -21,7 +22,7 @@ final readonly class ReadEvent
      * @param  int  $line  where it begins in the file
      * @param  SeriesPlan|null  $plan  null for an event of whole days
      * @param  list<PlannedSession>  $sessions  within the term, ascending
-     * @param  list<string>  $warnings
+     * @param  list<Fault>  $warnings
      */
     public function __construct(
         public string $uid,

@@ -1,6 +1,6 @@
 {{-- A page of somebody who is signed in. title; keys: a slot of its own keys --}}
 @props(['title' => null, 'keys' => '', 'frame' => \Nomada\App\View\Frame::of(auth()->user())])
-<x-base :title="$title">
+<x-base :title="$title" :words="$frame->words()">
     <header @class(['mast', 'narrow' => !$frame->isStaff])>
         <a class="name" href="/"><x-mark />Nomada</a>
         @if ($frame->term !== '')

@@ -1,5 +1,5 @@
-{{-- What every page is in. title --}}
-@props(['title' => null])
+{{-- What every page is in. title; words: what its scripts say, where they say anything --}}
+@props(['title' => null, 'words' => null])
 <!doctype html>
 <html lang="{{ app()->getLocale() === 'en' ? 'en-GB' : app()->getLocale() }}"
     dir="{{ \Nomada\Core\Language\ReaderLanguage::direction(app()->getLocale()) }}" data-bs-theme="light">
@@ -15,7 +15,7 @@
     @stack('head')
 </head>
 
-<body>
+<body @if ($words !== null) data-words="{{ json_encode($words) }}" @endif>
     <a class="skip" href="#main">{{ __('frame.to_content') }}</a>
     {{ $slot }}
 </body>

@@ -22,7 +22,7 @@
                 @endif
                 <td class="num">{{ $fault->line ?: '' }}</td>
                 <td>{{ $fault->column }}</td>
-                <td>{{ $fault->expected }}</td>
+                <td>{{ \Nomada\App\Support\FaultWords::expected($fault) }}</td>
                 <td class="mono">{{ Str::limit($fault->found, 80) }}</td>
             </tr>
         @endforeach

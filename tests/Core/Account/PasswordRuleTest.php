@@ -21,7 +21,7 @@ function passwordFault(string $password): ?string
     } catch (Fault $e) {
         expect($e->field)->toBe('it');
 
-        return $e->getMessage().' '.implode(' ', $e->with);
+        return $e->says.' '.implode(' ', $e->with);
     }
 }
 

@@ -1,11 +1,11 @@
 <?php
 
-use Nomada\Core\Fault;
 use Nomada\Core\Interchange\Calendar\ClosureReader;
 use Nomada\Core\Interchange\Calendar\IcsText;
 use Nomada\Core\Interchange\Csv;
 use Nomada\Core\Interchange\Deadline;
 use Nomada\Core\Term\Zone;
+use Tests\Support\English;
 
 test('RFC 4180 is read with quotes, line breaks in values, any line ending and a byte order mark', function () {
     $csv = new Csv('f.csv', "\xEF\xBB\xBFa,b\r\n1,\"two, \"\"three\"\"\nand four\"\r\n\r\n5,6", ['a', 'b']);
@@ -21,7 +21,7 @@ test('each fault says where it is', function (string $text, int $line, string $c
 
     expect([$fault->line, $fault->column])
         ->toBe([$line, $column])
-        ->and($fault->sentence())
+        ->and(English::line($fault))
         ->toContain($words);
 })->with([
     'empty' => ['', 1, '', 'empty'],
@@ -37,15 +37,15 @@ test('each fault says where it is', function (string $text, int $line, string $c
 
 test('what is too long for one import is one clear fault, whatever it is made of', function () {
     $rows = "a,b\n".str_repeat("1,2\n", Csv::MOST + 1);
-    expect(fn () => new Csv('f.csv', $rows, ['a', 'b']))->toThrow(Fault::class, 'f.csv has more than 200,000 rows.');
+    expect(fn () => new Csv('f.csv', $rows, ['a', 'b']))->toFault('f.csv has more than 200,000 rows.');
     expect((new Csv('f.csv', substr($rows, 0, -8), ['a', 'b']))->rows)->toHaveCount(Csv::MOST - 1);
     $past = new Deadline(0);
-    expect(fn () => new Csv('f.csv', $rows, ['a', 'b'], $past))->toThrow(
-        Fault::class,
+    expect(fn () => new Csv('f.csv', $rows, ['a', 'b'], $past))->toFault(
         'Reading takes too long: f.csv is read up to line 2001.',
+        'file',
     );
     $event = "BEGIN:VEVENT\r\nUID:a\r\nSUMMARY:A\r\nDTSTART;VALUE=DATE:20270302\r\nEND:VEVENT\r\n";
     $calendar = "BEGIN:VCALENDAR\r\n".str_repeat($event, IcsText::MOST + 1)."END:VCALENDAR\r\n";
     [$closures, $faults] = ClosureReader::read($calendar, 'c.ics', Zone::named('UTC'));
-    expect($closures)->toBe([])->and($faults[0]->sentence())->toContain('more than 20,000 events');
+    expect($closures)->toBe([])->and(English::line($faults[0]))->toContain('more than 20,000 events');
 });

@@ -7,6 +7,7 @@ use Nomada\Core\Presence\ListedPeople;
 use Nomada\Core\Presence\ListedPerson;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
+use Tests\Support\English;
 
 function listOf(string $text, ?array $columns = null, string $zone = 'Europe/Madrid'): PresenceList
 {
@@ -76,7 +77,7 @@ test('what is wrong names its line and its column', function (
     $faults = listOf($text)->faults();
     expect(array_map(fn (ImportFault $f): array => [$f->line, $f->column], $faults))
         ->toBe([[$line, $column]])
-        ->and($faults[0]->expected)
+        ->and(English::of($faults[0]->expected))
         ->toContain($words);
 })->with([
     ["name,at,what\nx,10:00,join", 1, '', 'which column has the person'],

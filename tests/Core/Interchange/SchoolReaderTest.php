@@ -3,6 +3,7 @@
 use Nomada\Core\Interchange\SchoolReader;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 use Tests\Support\SmallSchool;
 
 test('a good school has no fault, and everybody the right zone', function () {
@@ -39,7 +40,7 @@ test('a good school has no fault, and everybody the right zone', function () {
         // SPA's rule has neither COUNT nor UNTIL: said, but no fault.
         ->and($data->warnings)
         ->toHaveCount(1)
-        ->and($data->warnings[0]->sentence())
+        ->and(English::line($data->warnings[0]))
         ->toContain('timetable.csv, line 3')
         ->toContain('ends with the term');
 });
@@ -104,9 +105,9 @@ test('every fault is listed with file, line and column', function (
 ]);
 
 test('a missing file and a broken calendar are faults, not crashes', function () {
-    expect(SchoolReader::read(SmallSchool::files(['users.csv' => null]))->faults[0]->sentence())
+    expect(English::line(SchoolReader::read(SmallSchool::files(['users.csv' => null]))->faults[0]))
         ->toContain('users.csv')
-        ->and(SchoolReader::read(SmallSchool::files(['closures.ics' => 'hello']))->faults[0]->sentence())
+        ->and(English::line(SchoolReader::read(SmallSchool::files(['closures.ics' => 'hello']))->faults[0]))
         ->toContain('iCalendar')
         ->and(
             SchoolReader::read(
@@ -159,7 +160,7 @@ test('what is likely a slip in a timetable is a warning', function (string $row,
         ->toBe([])
         ->and($data->series)
         ->toHaveCount(1)
-        ->and(implode(' ', array_map(fn ($w) => $w->sentence(), $data->warnings)))
+        ->and(implode(' ', array_map(fn ($w) => English::line($w), $data->warnings)))
         ->toContain($words);
 })->with([
     ['MAR,M,2027-01-12T22:00,45,,FREQ=WEEKLY;COUNT=3', '22:00 is after 21:00'],
@@ -189,7 +190,7 @@ test('every file and every column that a school needs is asked for by its name',
 ) {
     $files = SmallSchool::files();
     $without = SchoolReader::read(array_diff_key($files, [$file => 1]))->faults;
-    expect($without[0]->sentence())->toBe("$file: The file $file was expected in the folder.");
+    expect(English::line($without[0]))->toBe("$file: The file $file was expected in the folder.");
     foreach ($columns as $column) {
         $lines = explode("\n", trim($files[$file]));
         $heads = explode(',', $lines[0]);

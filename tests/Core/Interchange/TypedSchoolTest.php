@@ -4,6 +4,7 @@ use Nomada\Core\Fault;
 use Nomada\Core\Interchange\SchoolReader;
 use Nomada\Core\Interchange\TypedSchool;
 use Nomada\Core\Term\LocalDate;
+use Tests\Support\English;
 
 /** @param  array<string, string>  $with */
 function typedSchool(array $with = []): array
@@ -14,8 +15,8 @@ function typedSchool(array $with = []): array
         'term' => 'Spring',
         'first' => '2027-01-11',
         'last' => '2027-04-23',
-        'sections' => "Marine Science\t8\tNadir\tHaddad\tnadir@school.example\n\nMarine "
-                ."Science;9;Nadir;Haddad;Nadir@school.example\n".
+        'sections' => "Marine Science\t8\tNadir\tHaddad\tnadir@school.example\n\nMarine ".
+            "Science;9;Nadir;Haddad;Nadir@school.example\n".
             "\"Art, drawn\",8,Inés,Belmar,\nClub",
         'students' => "Galia\tZabalo\tgalia@school.example\t8\nRui, Mestre, , 9\n".
             'Teo,Kallas,teo@school.example,8,"Art, drawn|Club"',
@@ -64,7 +65,7 @@ test('what is wrong is said beside its field, with its line', function (array $w
         typedSchool($with);
         $said = '';
     } catch (Fault $e) {
-        $said = "$e->field: ".$e->getMessage();
+        $said = "$e->field: ".English::of($e);
     }
     expect($said)->toStartWith("$field: $words");
 })->with([

@@ -3,6 +3,7 @@
 use Nomada\Core\Interchange\ImportFault;
 use Nomada\Core\Interchange\WebVtt;
 use Nomada\Core\Recording\Cue;
+use Tests\Support\English;
 
 test('a transcript is read: hours or none, identifiers, settings, voices, entities, notes', function () {
     $vtt = new WebVtt(
@@ -29,7 +30,7 @@ test('what is wrong is told with its line, and what follows is read all the same
     $faults = (new WebVtt('a.vtt', $text))->faults;
     expect(array_map(fn (ImportFault $f): int => $f->line, $faults))
         ->toBe([$line])
-        ->and($faults[0]->sentence())
+        ->and(English::line($faults[0]))
         ->toContain($expected);
 })->with([
     ["1\n00:01.000 --> 00:02.000\nHi", 1, 'begins with a line WEBVTT'],
@@ -48,7 +49,7 @@ test('a transcript in another encoding than UTF-8 is a fault of the whole file',
         ->toHaveCount(1)
         ->and($faults[0]->line)
         ->toBe(0)
-        ->and($faults[0]->sentence())
+        ->and(English::line($faults[0]))
         ->toContain('UTF-8');
 });
 

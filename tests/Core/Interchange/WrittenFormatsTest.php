@@ -21,6 +21,7 @@ use Nomada\Core\Timetable\Particulars;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 // What we write for other programs, whole: each of them reads every word of it.
 
@@ -218,7 +219,7 @@ test('known rooms are read, and each fault says where and how to mend it', funct
             ['account' => 'Room 2', 'address' => 'https://rooms.example/2', 'dial_in' => '', 'pin' => ''],
         ]);
     $said = fn (string $text, array $accounts): array => array_map(
-        fn (ImportFault $f): string => $f->sentence(),
+        fn (ImportFault $f): string => English::line($f),
         (new KnownRooms('rooms.csv', $text, $accounts))->faults,
     );
     $names = array_map(fn (int $n): string => "R$n", range(1, 9));
@@ -232,7 +233,7 @@ test('known rooms are read, and each fault says where and how to mend it', funct
         ])
         ->and($said("account,address\nX,https://\n", []))
         ->toBe([
-            'rooms.csv, line 2, column account: An account of the licences was expected: none is kept yet. Found "X".',
+            'rooms.csv, line 2, column account: An account of the licences was expected; none is kept yet. Found "X".',
             'rooms.csv, line 2, column address: An address that begins with https:// was expected. Found "https://".',
         ])
         ->and($said("account,address\n", ['R1']))
@@ -250,10 +251,4 @@ test('a line of an import says what there is to say, and is dangerous where it h
         ->toBeTrue()
         ->and((new ImportLine('a', 'b', 'c'))->isDangerous())
         ->toBeFalse();
-    expect((new ImportFault('a.csv', 0, '', 'One.'))->sentence())
-        ->toBe('a.csv: One.')
-        ->and((new ImportFault('a.csv', 1, 'b', 'One.', 'x'))->sentence())
-        ->toBe('a.csv, line 1, column b: One. Found "x".')
-        ->and((new ImportFault('a.csv', 7, 'b', 'One.', 'x'))->jsonSerialize())
-        ->toBe(['file' => 'a.csv', 'line' => 7, 'column' => 'b', 'expected' => 'One.', 'found' => 'x']);
 });

@@ -593,7 +593,7 @@ test('a short address is made of the section\'s words, is no student\'s name, an
         ->and(ShortAddress::read(' Los Ñandúes — 8º ', []))
         ->toBe('los-nandues-8')
         ->and(fn () => ShortAddress::read('class-of-zabalo', ['Galia Zabalo']))
-        ->toThrow(Fault::class, 'reveal a student')
+        ->toFault('reveal a student')
         ->and(fn () => ShortAddress::read('x', []))
         ->toThrow(Fault::class);
 });

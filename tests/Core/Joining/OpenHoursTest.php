@@ -1,6 +1,5 @@
 <?php
 
-use Nomada\Core\Fault;
 use Nomada\Core\Joining\OpenHours;
 use Nomada\Core\Term\LocalDate;
 use Tests\Core\Scenario;
@@ -20,7 +19,7 @@ test('open hours read as people type them', function (string $typed, string $wor
 ]);
 
 test('open hours that cannot be are refused, with what is wrong', function (string $typed, string $because) {
-    expect(fn () => OpenHours::read($typed))->toThrow(Fault::class, $because);
+    expect(fn () => OpenHours::read($typed))->toFault($because);
 })->with([
     'nothing' => [' , ', 'Write when the room is open'],
     'no weekday' => ['15-16', '"15-16" does not read'],

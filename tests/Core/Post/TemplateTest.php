@@ -5,6 +5,7 @@ use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Post\Template;
 use Nomada\Core\Publishing\ShownText;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 test('the usual words of every kind are whole, and leave nothing in braces', function (
     LetterKind $kind,
@@ -32,7 +33,7 @@ test('a template that could not be sent is refused, with how to mend it', functi
         new Template(LetterKind::Accepted, $subject, $text);
         $this->fail('It was taken');
     } catch (Fault $e) {
-        expect($e->field)->toBe($field)->and($e->getMessage())->toContain($says);
+        expect($e->field)->toBe($field)->and(English::of($e))->toContain($says);
     }
 })->with([
     ['', '{link}', 'subject', 'one line'],
@@ -71,6 +72,6 @@ test('a line with nothing to put for any of its placeholders is left out, and no
 
 test('a text that may be empty is, and one that may not is asked for', function () {
     expect((new Template(ShownText::CourseWeek, 'Week {week}', ''))->write(['week' => '5']))->toBe(['Week 5', '']);
-    expect(fn () => new Template(ShownText::CalendarEvent, 'x', ''))->toThrow(Fault::class, 'no text');
-    expect(fn () => new Template(ShownText::CourseWeek, '{link}', ''))->toThrow(Fault::class, '{link}');
+    expect(fn () => new Template(ShownText::CalendarEvent, 'x', ''))->toFault('no text');
+    expect(fn () => new Template(ShownText::CourseWeek, '{link}', ''))->toFault('{link}');
 });

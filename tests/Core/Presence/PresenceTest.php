@@ -138,7 +138,7 @@ test('a correction stands beside what was computed, and an excuse is for the abs
         ->toBe(Status::Absent)
         ->and($late->with(new Correction(Status::Present, null, 'told before'), false)->minutes())
         ->toBe(39);
-    expect(fn () => new Correction(Status::Present, null, ' '))->toThrow(Fault::class, 'Write why');
+    expect(fn () => new Correction(Status::Present, null, ' '))->toFault('Write why');
     expect(fn () => new Correction(Status::Present, -1, 'x'))->toThrow(Fault::class);
     expect(fn () => new Correction(Status::Present, 1441, 'x'))->toThrow(Fault::class);
     expect((new Correction(Status::Absent, 1440, 'x'))->minutes)->toBe(1440);

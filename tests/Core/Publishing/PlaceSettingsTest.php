@@ -5,6 +5,7 @@ use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
+use Tests\Support\English;
 
 /** @param  array<string, string>  $with */
 function typedPlace(array $with = [], Outside $service = Outside::Calendar): PlaceSettings
@@ -93,7 +94,7 @@ test('what cannot be a place is a fault of its field, and says how to mend it', 
     Outside $service = Outside::Calendar,
 ) {
     expect(fn () => typedPlace($with, $service))->toThrow(
-        fn (Fault $e) => expect($e->field)->toBe($field)->and($e->getMessage())->toContain($words),
+        fn (Fault $e) => expect($e->field)->toBe($field)->and(English::of($e))->toContain($words),
     );
 })->with([
     [['kind' => 'smtp'], 'kind', 'Choose one of: stand-in, caldav, our-page.'],

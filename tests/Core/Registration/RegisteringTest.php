@@ -1,6 +1,5 @@
 <?php
 
-use Nomada\Core\Fault;
 use Nomada\Core\Registration\Address;
 use Nomada\Core\Registration\Matching;
 use Nomada\Core\Registration\Registering;
@@ -66,9 +65,9 @@ test('it is kept and read back as it was', function (Registering $r) {
 
 test('what contradicts itself is refused', function () {
     expect(fn () => new Registering(opens: LocalDate::parse('2027-02-09'), closes: LocalDate::parse('2027-02-08')))
-        ->toThrow(Fault::class, 'closes before it opens')
+        ->toFault('closes before it opens')
         ->and(fn () => new Registering(seats: 0))
-        ->toThrow(Fault::class, 'at least one seat');
+        ->toFault('at least one seat');
 });
 
 test('seats are held by who is accepted or waits', function () {

@@ -10,6 +10,7 @@ use Nomada\Core\Term\Term;
 use Nomada\Core\Term\TypedDate;
 use Nomada\Core\Term\Zone;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 /** The field of the fault and how its words begin; '' where there is none. */
 function faultOf(callable $make): string
@@ -17,7 +18,7 @@ function faultOf(callable $make): string
     try {
         $make();
     } catch (Fault $e) {
-        return "$e->field: ".$e->getMessage();
+        return "$e->field: ".English::of($e);
     }
 
     return '';
@@ -145,7 +146,7 @@ test('the last value that is right, and the first that is not', function (
     'a day that comes once' => [
         fn () => TypedDate::read('Wed 20', ...springTerm()),
         fn () => TypedDate::read('12', ...springTerm()),
-        'on: "12" can be Tue 12 Jan or Fri 12 Feb or Fri 12 Mar or Mon 12 Apr. Write',
+        'on: "12" can be any of these: Tue 12 Jan, Fri 12 Feb, Fri 12 Mar, Mon 12 Apr. Write',
     ],
 ]);
 

@@ -53,7 +53,7 @@ test('a day plan is read as it is typed, one period a line', function () {
 });
 
 test('a day plan that cannot be says why', function (string $typed, string $words) {
-    expect(fn () => DayPlan::read('Plan', $typed))->toThrow(Fault::class, $words);
+    expect(fn () => DayPlan::read('Plan', $typed))->toFault($words);
 })->with([
     ["1 9:00-9:45\n2 9:30-10:15", 'The periods 1 and 2 overlap: 1 ends at 09:45, 2 begins at 09:30.'],
     ["1 9:00-9:45\n1 10:00-10:45", 'Two periods are called 1.'],

@@ -1,6 +1,5 @@
 <?php
 
-use Nomada\Core\Fault;
 use Nomada\Core\Term\Closure;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
@@ -65,7 +64,7 @@ test('a weekend day that was opened is open, unless it is closed as well', funct
 });
 
 test('what makes no sense is refused in words', function (callable $make, string $words) {
-    expect($make)->toThrow(Fault::class, $words);
+    expect($make)->toFault($words);
 })->with([
     'a closure that ends before it begins' => [
         fn () => new Closure(LocalDate::parse('2027-02-17'), LocalDate::parse('2027-02-15'), 'Carnival'),

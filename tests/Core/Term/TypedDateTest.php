@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedDate;
+use Tests\Support\English;
 
 /** In the term from 9 February to 10 April 2027. */
 function dateTyped(string $typed): string
@@ -43,7 +44,7 @@ it('reads a date as people type it', function (string $typed, string $iso): void
 
 it('asks where it could be two, and says what is none', function (string $typed, string $said): void {
     expect(fn () => dateTyped($typed))->toThrow(
-        fn (Fault $e) => expect($e->field)->toBe('day')->and($e->getMessage())->toContain($said),
+        fn (Fault $e) => expect($e->field)->toBe('day')->and(English::of($e))->toContain($said),
     );
 })->with([
     ['Thu 18 Mar 27 x', 'is not a date'],
@@ -52,8 +53,8 @@ it('asks where it could be two, and says what is none', function (string $typed,
     ['30 Feb', 'There is no date "30 Feb"'],
     ['29 Feb 2027', 'There is no date'],
     ['2027-02-30', 'There is no date 2027-02-30.'],
-    ['Fri 18 Feb', '18 Feb 2027 is a Thu, not a Fri. Which of the two is meant?'],
-    ['18', '"18" can be Thu 18 Feb or Thu 18 Mar. Write the month too.'],
+    ['Fri 18 Feb', 'In 2027 that day is Thu 18 Feb. Which of the two is meant?'],
+    ['18', '"18" can be any of these: Thu 18 Feb, Thu 18 Mar. Write the month too.'],
     ['Mon 18', 'No "Mon 18" lies in the term. Write the month too, as in 18 Feb.'],
 ]);
 

@@ -2,6 +2,7 @@
 
 use Nomada\Core\Fault;
 use Nomada\Core\Term\TypedTime;
+use Tests\Support\English;
 
 test('times are read as people type them', function (string $typed, string $meant) {
     $time = TypedTime::read($typed);
@@ -26,7 +27,7 @@ test('times are read as people type them', function (string $typed, string $mean
 ]);
 
 test('what reads two ways, or like a slip, is asked about', function (string $typed, string $words) {
-    expect(TypedTime::read($typed)->question)->toContain($words);
+    expect(English::of(TypedTime::read($typed)->question))->toContain($words);
 })->with([
     ['3', '15:00 or 03:00?'],
     ['1:30', '13:30 or 01:30?'],

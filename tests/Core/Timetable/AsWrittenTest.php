@@ -20,6 +20,7 @@ use Nomada\Core\Timetable\Topics;
 use Nomada\Core\Timetable\TypedSpan;
 use Nomada\Core\Timetable\WeeklyPattern;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 // What is kept and sent of the timetable, exactly as it is written: every kind, every field, what is left out, and
 // what is refused, under the name of its field.
@@ -32,7 +33,7 @@ function refused(callable $act): string
 
         return '';
     } catch (Fault $e) {
-        return "$e->field: {$e->getMessage()}";
+        return "$e->field: ".English::of($e).'';
     }
 }
 

@@ -1,6 +1,5 @@
 <?php
 
-use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Patterns;
@@ -85,7 +84,7 @@ test('a rule that is a weekly pattern becomes one', function (string $rule, ?arr
 ]);
 
 test('what is not supported is a fault that names the part', function (string $rule, string $words) {
-    expect(fn () => RecurrenceRule::parse($rule, Zone::named('UTC')))->toThrow(Fault::class, $words);
+    expect(fn () => RecurrenceRule::parse($rule, Zone::named('UTC')))->toFault($words);
 })->with([
     ['FREQ=YEARLY', 'FREQ=YEARLY'],
     ['FREQ=HOURLY', 'FREQ=HOURLY'],

@@ -3,6 +3,7 @@
 use Nomada\Core\Fault;
 use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\TypedSpan;
+use Tests\Support\English;
 
 test('from when to when is read as people type it', function (string $start, string $end, string $meant) {
     $span = TypedSpan::read($start, $end);
@@ -37,7 +38,7 @@ test('what cannot be read says how to write it, at its own field', function (
     } catch (Fault $e) {
         $fault = $e;
     }
-    expect($fault?->field)->toBe($field)->and($fault?->getMessage())->toContain($words);
+    expect($fault?->field)->toBe($field)->and(English::of($fault))->toContain($words);
 })->with([
     ['3', '16:00', 's', '15:00 or 03:00?'],
     ['12–noonish', '', 's', 'is not a time of day'],
@@ -71,12 +72,12 @@ test('for one session an unlikely time is noted, and only what reads two ways is
 
     expect([$late->start, $late->minutes()])
         ->toBe([1290, 45])
-        ->and($late->doubts)
+        ->and(array_map(English::of(...), $late->doubts))
         ->toBe(['21:30 is after 21:00. Is that meant?', '22:15 is after 21:00. Is that meant?'])
         ->and($read('0600', '0645')->start)
         ->toBe(360)
         ->and(fn () => $read('3', '16:00'))
-        ->toThrow(Fault::class, 'Write it with four figures')
+        ->toFault('Write it with four figures')
         ->and(fn () => $read('23:30', '+45'))
-        ->toThrow(Fault::class, 'after midnight');
+        ->toFault('after midnight');
 });

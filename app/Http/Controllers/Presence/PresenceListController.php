@@ -10,6 +10,7 @@ use Illuminate\View\View;
 use Nomada\App\Actions\Presence\ReadList;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\FaultWords;
 use Nomada\App\Support\KeptText;
 use Nomada\App\View\Presence\ListPage;
 use Nomada\Core\Fault;
@@ -52,7 +53,7 @@ final class PresenceListController extends Controller
         } catch (Fault $e) {
             return redirect()
                 ->route('presence-lists', $section)
-                ->withErrors(['list' => $e->getMessage()]);
+                ->withErrors(['list' => FaultWords::of($e)]);
         }
     }
 

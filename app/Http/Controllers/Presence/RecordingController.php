@@ -13,6 +13,7 @@ use Nomada\App\Actions\Recording\ReleaseRecording;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Presence\Recording;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\FaultWords;
 use Nomada\App\View\Recording\PlayerPage;
 use Nomada\App\View\Recording\SearchPage;
 use Nomada\Core\Fault;
@@ -109,10 +110,9 @@ final class RecordingController extends Controller
             (string) $given['transcript']->get(),
         );
         if ($vtt->faults !== []) {
-            throw new Fault(
-                implode(' ', array_map(fn ($f): string => $f->sentence(), array_slice($vtt->faults, 0, 5))),
-                'transcript',
-            );
+            throw new Fault('import.lines', 'transcript', [
+                'lines' => implode(' ', array_map(FaultWords::line(...), array_slice($vtt->faults, 0, 5))),
+            ]);
         }
         $parts = $keep($found, $vtt);
 

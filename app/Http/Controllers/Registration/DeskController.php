@@ -15,6 +15,7 @@ use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\Templates;
+use Nomada\App\Support\FaultWords;
 use Nomada\App\View\Registration\Desk\DeskQuery;
 use Nomada\Core\Fault;
 
@@ -46,7 +47,7 @@ final class DeskController extends Controller
                 $decide->accept($registration, $this->person($request));
                 $done++;
             } catch (Fault $e) {
-                $faults[$e->getMessage()] = true;
+                $faults[FaultWords::of($e)] = true;
             }
         }
 
@@ -102,7 +103,7 @@ final class DeskController extends Controller
             Section::query()
                 ->where('term_id', $this->term()->id)
                 ->where('sourced_id', $given['section'])
-                ->first() ?? throw new Fault((string) __('said.desk.choose_section_list'), 'section');
+                ->first() ?? throw new Fault('said.desk.choose_section_list', 'section');
         // Whoever sends need not look after the other section: there it waits for those who do.
         $decide->send($registration, $to, $this->person($request));
 

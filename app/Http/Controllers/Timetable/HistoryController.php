@@ -33,7 +33,7 @@ final class HistoryController extends Controller
         $found = $this->change($section, $change);
         $series = Series::query()->find($found->series_id);
         if ($series === null && ! isset($found->before['registrations'])) {
-            throw new Fault((string) __('said.history.series_gone_tell'), 'change');
+            throw new Fault('said.history.series_gone_tell', 'change');
         }
         // Once published, all that was not told yet goes together, and is not told again when it is published.
         $n =

@@ -7,6 +7,7 @@ namespace Nomada\App\View\Timetable\Move;
 use Nomada\App\Actions\Timetable\MoveSessions;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
+use Nomada\App\Support\FaultWords;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedTime;
@@ -26,7 +27,7 @@ final readonly class MoveLook
     {
     }
 
-    /** @param  list<string>  $doubts  what of the typed times could mean something else */
+    /** @param  list<Fault>  $doubts  what of the typed times could mean something else */
     public function page(Session $session, LocalDate $day, int $start, int $minutes, array $doubts): MovingPage
     {
         return new MovingPage(
@@ -36,7 +37,7 @@ final readonly class MoveLook
                 fn (Reach $reach): ReachLook => $this->reach($reach, $session, $day, $start, $minutes),
                 Reach::cases(),
             ),
-            $doubts,
+            array_map(FaultWords::of(...), $doubts),
         );
     }
 
@@ -57,7 +58,7 @@ final readonly class MoveLook
                 then: $this->move->stretches($session, $day, $start, $minutes, $reach)->sentence(),
             );
         } catch (Fault $e) {
-            return new ReachLook($reach, fault: $e->getMessage());
+            return new ReachLook($reach, fault: FaultWords::of($e));
         }
     }
 
@@ -82,10 +83,10 @@ final readonly class MoveLook
         $term = $session->series->section->term->calendar();
         $closed = $term->closedBecause($day->day);
         if ($closed !== null) {
-            throw new Fault("School is closed on {$day->short()}: $closed. Choose an open day.", 'move_day');
+            throw new Fault('session.closed', 'move_day', ['day' => $day, 'closed' => $closed]);
         }
         if ($minutes < 1) {
-            throw new Fault('A session ends after it starts, within 12 hours.', 'move_end');
+            throw new Fault('session.length', 'move_end');
         }
         $at = $term->zone->instant($day->day, $start);
 

@@ -17,7 +17,7 @@
             <x-joined :of="[trans_choice('count.sessions', $row->held), $row->lost === 0 ? '' : __('section.lost', ['n' => $row->lost])]" />
         @endif
         @foreach ($row->event->warnings as $warning)
-            <br><small class="todo">{{ $warning }}</small>
+            <br><small class="todo">{{ \Nomada\App\Support\FaultWords::of($warning) }}</small>
         @endforeach
         @if ($row->state !== 'new')
             <br><small>{{ __("events.states.$row->state") }}</small>

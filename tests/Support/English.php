@@ -1,0 +1,54 @@
+<?php
+
+namespace Tests\Support;
+
+use Nomada\Core\Fault;
+use Nomada\Core\Interchange\ImportFault;
+use Nomada\Core\Term\LocalDate;
+use RuntimeException;
+
+/** What faults of core/ say in English, read straight from its file: core tests know no framework. */
+final class English
+{
+    public static function of(Fault $fault): string
+    {
+        static $all = null;
+        $all ??= array_replace_recursive(
+            require __DIR__.'/../../lang/en/faults.php',
+            require __DIR__.'/../../lang/en/staff_faults.php',
+        );
+        $found = $all;
+        foreach (explode('.', $fault->says) as $part) {
+            $found = $found[$part] ?? throw new RuntimeException("There are no words for $fault->says");
+        }
+        $pairs = [];
+        foreach ($fault->with as $name => $value) {
+            $pairs[":$name"] = self::put($value);
+        }
+
+        return strtr($found, $pairs);
+    }
+
+    /** Where it stands, what was expected there, and what was found. */
+    public static function line(ImportFault $fault): string
+    {
+        $where =
+            $fault->file.
+            ($fault->line > 0 ? ", line $fault->line" : '').
+            ($fault->column === '' ? '' : ", column $fault->column");
+        $found = $fault->found === '' ? '' : " Found \"$fault->found\".";
+
+        return "$where: ".self::of($fault->expected).$found;
+    }
+
+    private static function put(mixed $value): string
+    {
+        return match (true) {
+            $value instanceof Fault => self::of($value),
+            $value instanceof LocalDate => $value->short(),
+            is_int($value) && $value >= 10_000 => number_format($value),
+            is_array($value) => implode(', ', array_map(self::put(...), $value)),
+            default => (string) $value,
+        };
+    }
+}
