@@ -111,7 +111,8 @@ return [
     'hours' => [
         'none' => 'Write when the room is open: "Tue 15:00-16:00, Thu 9-10".',
         'backwards' => ':is ends before it starts.',
-        'long' => ':is is longer than 6 hours. A room that is always open looks like a class that is off; give it real hours.',
+        'long' => ':is is longer than 6 hours. A room that is always open looks like a class that is off; give it '.
+                'real hours.',
         'overlap' => ':is overlaps :other.',
         'unread' => '":part" does not read. Write a weekday and a span, such as "Tue 15:00-16:00".',
     ],
@@ -141,8 +142,8 @@ return [
     ],
     'list' => [
         'no_person' => 'Say which column has the person: the sourcedId, the address or the name.',
-        'no_times' => 'Say which columns have the times: one of when and one of what (join or leave), or one of when they came '
-                .'and one of when they left.',
+        'no_times' => 'Say which columns have the times: one of when and one of what (join or leave), or one of when '.
+                'they came and one of when they left.',
         'person' => 'A person was expected: a sourcedId, an address or a name.',
         'left' => 'They left before they came.',
         'join' => 'join or leave was expected.',
@@ -227,8 +228,8 @@ return [
         'rooms' => ':rooms drop-in rooms go by this preset. Give them another one first.',
     ],
     'reach' => [
-        'no_weekdays' => 'This pattern has no weekdays that could be moved. Move this one session, or change the pattern in the '
-                .'series.',
+        'no_weekdays' => 'This pattern has no weekdays that could be moved. Move this one session, or change the pattern '.
+                'in the series.',
         'week' => 'So far the others would fall into another week. Move this one session, or change the series.',
         'closed' => 'Then some would fall on a :weekday, when school is closed. Move this one session, or change the series.',
         'extra' => 'An extra session stands alone; only this one can be moved.',
@@ -286,8 +287,8 @@ return [
         'no_day' => ':day is no open day of the term, and cannot be a rotation day.',
     ],
     'rule' => [
-        'piece' => '":piece" is not a part of a recurrence rule. Write NAME=VALUE, parted by semicolons, as in '
-                .'FREQ=WEEKLY;BYDAY=TU,TH.',
+        'piece' => '":piece" is not a part of a recurrence rule. Write NAME=VALUE, parted by semicolons, as in '.
+                'FREQ=WEEKLY;BYDAY=TU,TH.',
         'unknown' => 'The rule\'s part :part is not supported. Supported are :known.',
         'twice' => 'The rule has the part :part twice. Keep one.',
         'freq' => 'The rule has no FREQ. Begin with FREQ=DAILY, FREQ=WEEKLY or FREQ=MONTHLY.',
@@ -308,8 +309,8 @@ return [
         'names' => 'The school and its term need a name each.',
         'term' => 'The term ends after it begins.',
         'sections' => 'Write at least one section, as in: Marine Science, 8, Nadir, Haddad, n.haddad@…',
-        'section_line' => 'Line :n of the sections needs a title, and of its teacher both names: title, year, given name, family '
-                .'name, address.',
+        'section_line' => 'Line :n of the sections needs a title, and of its teacher both names: title, year, given name, '.
+                'family name, address.',
         'section_twice' => 'Line :n of the sections is there twice: :title, year :year.',
         'student_line' => 'Line :n of the students needs both names: given name, family name, address, year, sections.',
         'student_section' => 'Line :n of the students names a section that is not above: :title, year :year.',
@@ -395,8 +396,8 @@ return [
         'backwards' => 'The term ":title" ends on :last, before it begins on :first.',
         'long' => 'The term ":title" is longer than 400 days. Enter one term at a time.',
         'overlap' => 'It would overlap :other, :first to :last. Choose days beside it.',
-        'used' => ':term has sections that are in use: imported, linked, registered or published. Only a copy of another '
-                .'term that nobody uses yet is removed with its sections.',
+        'used' => ':term has sections that are in use: imported, linked, registered or published. Only a copy of '.
+                'another term that nobody uses yet is removed with its sections.',
         'copy' => 'Choose another term to copy from.',
     ],
     'topics' => [
