@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Bench;
 
+use Nomada\App\Support\Say;
 use Nomada\Core\Timetable\FreeTime;
 use Nomada\Core\Timetable\FreeTimes as Search;
 use Nomada\Core\Timetable\Meeting;
@@ -44,7 +45,7 @@ final class FreeTimes
             count($days),
             count($meetings),
             $best?->rank() === $rank ? 'yes' : 'NO',
-            $best instanceof FreeTime ? $best->words().', '.$best->cost() : 'none',
+            $best instanceof FreeTime ? $best->words().', '.Say::this($best->cost()) : 'none',
         );
         printf(
             "  ours %.0f ms (median of 5), word for word %.0f ms: %.1f times as fast\n",

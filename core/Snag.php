@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core;
 
+use Nomada\Core\Language\Said;
+
 /** A named thing that is wrong or missing, with where to mend it. */
 final readonly class Snag
 {
@@ -16,7 +18,7 @@ final readonly class Snag
     public function __construct(
         public string $kind,
         public bool $isWrong,
-        public string $words,
+        public Said $words,
         public string $where,
     ) {
     }

@@ -7,6 +7,7 @@ namespace Nomada\App\Console;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\FaultWords;
+use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedTime;
@@ -85,7 +86,7 @@ final class FreeTimesCommand extends Sections
             'sessions' => $f->sessions,
             'student_clashes' => $f->students,
             'out_of_hours' => $f->uncomfortable,
-            'cost' => $f->cost(),
+            'cost' => Say::this($f->cost()),
         ];
     }
 }

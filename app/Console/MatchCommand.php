@@ -9,6 +9,7 @@ use Nomada\App\Actions\Registration\RegistrationChecks;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\Say;
 
 final class MatchCommand extends Command
 {
@@ -54,7 +55,7 @@ final class MatchCommand extends Command
                         'account' => $r->person->sourced_id,
                         'day' => $r->only_day,
                         'verdict' => $f->verdict->value,
-                        'why' => $f->why(),
+                        'why' => Say::this($f->why()),
                         'roster' => $f->entry === null
                                 ? null
                                 : [

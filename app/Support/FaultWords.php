@@ -6,10 +6,8 @@ namespace Nomada\App\Support;
 
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Lang;
-use Illuminate\Support\Number;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\ImportFault;
-use Nomada\Core\Term\LocalDate;
 
 /** What a fault says, in the language of whoever reads the page. */
 final class FaultWords
@@ -58,18 +56,6 @@ final class FaultWords
         $key =
             Arr::first(["faults.$code", "staff_faults.$code"], fn (string $key): bool => Lang::has($key)) ?? $code;
 
-        return (string) __($key, array_map(self::put(...), $with));
-    }
-
-    private static function put(mixed $value): string
-    {
-        return match (true) {
-            $value instanceof Fault => self::of($value),
-            $value instanceof LocalDate => Say::day($value),
-            is_int($value) && $value >= 10_000 => (string) Number::format($value, locale: app()->getLocale()),
-            is_array($value) => implode(', ', array_map(self::put(...), $value)),
-            is_scalar($value) => (string) $value,
-            default => '',
-        };
+        return (string) __($key, array_map(Say::put(...), $with));
     }
 }

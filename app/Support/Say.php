@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Nomada\App\Support;
 
+use Illuminate\Support\Number;
 use IntlDateFormatter;
 use Locale;
+use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 
-/** Dates in the language of whoever reads the page. */
+/** What is said in the language of whoever reads the page. */
 final class Say
 {
     /** @var array<string, IntlDateFormatter> by language */
@@ -18,6 +21,36 @@ final class Say
     public static function language(string $tag): string
     {
         return (string) Locale::getDisplayName($tag, $tag);
+    }
+
+    /**
+     * What core/ has to say, or a list of it with something between.
+     *
+     * @param  Said|list<Said>  $what
+     */
+    public static function this(Said|array $what, string $between = '; '): string
+    {
+        if (is_array($what)) {
+            return implode($between, array_map(fn (Said $one): string => self::this($one), $what));
+        }
+        $with = array_map(self::put(...), $what->with);
+        $n = $what->with['n'] ?? null;
+
+        return is_int($n) ? trans_choice("says.$what->code", $n, $with) : (string) __("says.$what->code", $with);
+    }
+
+    /** What is put into words: text, a number, a date, something else to say, a fault, or a list of those. */
+    public static function put(mixed $value): string
+    {
+        return match (true) {
+            $value instanceof Said => self::this($value),
+            $value instanceof Fault => FaultWords::of($value),
+            $value instanceof LocalDate => self::day($value),
+            is_int($value) && $value >= 10_000 => (string) Number::format($value, locale: app()->getLocale()),
+            is_array($value) => implode(', ', array_map(self::put(...), $value)),
+            is_scalar($value) => (string) $value,
+            default => '',
+        };
     }
 
     /** `Thu 18 Feb`, `jue 18 feb` */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
+use Nomada\Core\Language\Said;
+
 /** The destinations that we publish to, in the order in which students are sent to look. */
 enum Place: string
 {
@@ -11,10 +13,8 @@ enum Place: string
     case Calendar = 'calendar';
     case ClassStream = 'class-stream';
 
-    public function title(): string
+    public function said(): Said
     {
-        return ['course-page' => 'Course page', 'calendar' => 'Calendar', 'class-stream' => 'Class stream'][
-            $this->value
-        ];
+        return new Said("place.$this->value");
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
+use Nomada\Core\Language\Said;
 use Nomada\Core\Snag;
 
 /** How far a section has come, and from that its snags. Counts only, so that six hundred of them are cheap. */
@@ -38,22 +39,25 @@ final readonly class SectionStatus
         foreach (Place::cases() as $place) {
             $n = $this->places[$place->value]['trouble'] ?? 0;
             if ($n > 0) {
-                $out[] = new Snag('refused', true, "{$place->title()} refused $n", 'publishing');
+                $out[] = new Snag(
+                    'refused',
+                    true,
+                    new Said('snag.refused', ['place' => $place->said(), 'n' => $n]),
+                    'publishing',
+                );
             }
         }
         if ($this->series === 0) {
-            $out[] = new Snag('no-series', true, 'No timetable yet', 'timetable');
+            $out[] = new Snag('no-series', true, new Said('snag.no_series'), 'timetable');
         }
         foreach ($this->clashes as $words) {
-            $out[] = new Snag('clash', true, $words, 'timetable');
+            $out[] = new Snag('clash', true, new Said('snag.clash', ['clash' => $words]), 'timetable');
         }
         if ($this->absentRunning > 0) {
             $out[] = new Snag(
                 'absences',
                 false,
-                $this->absentRunning.
-                    ($this->absentRunning === 1 ? ' student' : ' students').
-                    ' absent three times running',
+                new Said('snag.absences', ['n' => $this->absentRunning]),
                 'records',
             );
         }
@@ -62,36 +66,31 @@ final readonly class SectionStatus
             $this->differing() > 0 &&
             ! in_array('refused', array_map(fn (Snag $s): string => $s->kind, $out), true)
         ) {
-            $out[] = new Snag('changed', false, 'Changed, not republished', 'publishing');
+            $out[] = new Snag('changed', false, new Said('snag.changed'), 'publishing');
         }
         if ($this->changedThere > 0) {
             $out[] = new Snag(
                 'changed-there',
                 false,
-                "$this->changedThere changed there by somebody else",
+                new Said('snag.changed_there', ['n' => $this->changedThere]),
                 'publishing',
             );
         } elseif ($this->seeOther > 0 && $this->stands() && $this->differing() === 0) {
-            $out[] = new Snag(
-                'truth',
-                false,
-                "$this->seeOther see something else than the door says",
-                'publishing',
-            );
+            $out[] = new Snag('truth', false, new Said('snag.truth', ['n' => $this->seeOther]), 'publishing');
         }
         if ($this->linked < $this->series) {
-            $out[] = new Snag('no-link', false, 'No join link', 'joining');
+            $out[] = new Snag('no-link', false, new Said('snag.no_link'), 'joining');
         }
         if ($this->series > 0 && $this->registered < $this->roster) {
             $out[] = new Snag(
                 'not-registered',
                 false,
-                $this->roster - $this->registered.' not registered',
+                new Said('snag.not_registered', ['n' => $this->roster - $this->registered]),
                 'registration',
             );
         }
         if ($this->series > 0 && ! $this->stands()) {
-            $out[] = new Snag('not-published', false, 'Not published', 'publishing');
+            $out[] = new Snag('not-published', false, new Said('snag.not_published'), 'publishing');
         }
 
         return $out;

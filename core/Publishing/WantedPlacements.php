@@ -452,6 +452,7 @@ final class WantedPlacements
             $series->plan->pattern->rule(),
             $sessions,
             $section->id,
+            $words->phrases->say('come_in'),
         );
     }
 

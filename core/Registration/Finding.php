@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Registration;
 
+use Nomada\Core\Language\Said;
+
 /** What was found of one registrant, with the evidence side by side. */
 final readonly class Finding
 {
@@ -17,22 +19,20 @@ final readonly class Finding
     ) {
     }
 
-    /** Why, in words. */
-    public function why(): string
+    public function why(): Said
     {
+        $name = new Said("found.names.{$this->name->value}");
+
         return match ($this->verdict) {
-            Verdict::Certain => 'same address, name '.$this->name->value,
-            Verdict::CheckName => 'same address, another name',
-            Verdict::CheckAddress => ($this->name === NameRelation::Equal
-                ? 'same name'
-                : "name {$this->name->value}").
-                ', another address'.
-                ($this->isSchools ? ' of the school' : ', not of the school'),
-            Verdict::AnotherAccount => ($this->sameAddress ? 'the address' : 'the name').
-                ' of this student, typed from the account of somebody else',
-            Verdict::AnotherSection => 'on the roster of another section of this course',
-            Verdict::Already => 'this student is registered already',
-            Verdict::Unknown => 'neither the address nor the name is on the roster',
+            Verdict::Certain => new Said('found.certain', ['name' => $name]),
+            Verdict::CheckName => new Said('found.another_name'),
+            Verdict::CheckAddress => new Said($this->isSchools ? 'found.elsewhere_school' : 'found.elsewhere', [
+                'name' => $this->name === NameRelation::Equal ? new Said('found.same_name') : $name,
+            ]),
+            Verdict::AnotherAccount => new Said($this->sameAddress ? 'found.address_of' : 'found.name_of'),
+            Verdict::AnotherSection => new Said('found.section'),
+            Verdict::Already => new Said('found.already'),
+            Verdict::Unknown => new Said('found.unknown'),
         };
     }
 

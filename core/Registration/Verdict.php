@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Registration;
 
+use Nomada\Core\Language\Said;
+
 /** What the comparison of a registrant with the roster says. Only what is certain is ever accepted in bulk. */
 enum Verdict: string
 {
@@ -16,16 +18,8 @@ enum Verdict: string
     case Already = 'already';
     case Unknown = 'unknown';
 
-    public function words(): string
+    public function said(): Said
     {
-        return match ($this) {
-            self::Certain => 'certain',
-            self::CheckName => 'check the name',
-            self::CheckAddress => 'check the address',
-            self::AnotherAccount => 'another account',
-            self::AnotherSection => 'another section',
-            self::Already => 'already registered',
-            self::Unknown => 'unknown',
-        };
+        return new Said("found.verdict.$this->value");
     }
 }

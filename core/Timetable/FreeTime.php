@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable;
 
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedTime;
 
@@ -60,51 +61,48 @@ final readonly class FreeTime
             TypedTime::format($this->start + $this->minutes);
     }
 
-    /** "12 of 13 clear; on Thu 18 Mar 3 students are elsewhere" */
-    public function cost(): string
+    /** @return list<Said> like "12 of 13 clear", "on Thu 18 Mar 3 students are elsewhere" */
+    public function cost(): array
     {
-        $parts = [
-            $this->sessions > 1
-                ? "$this->clear of $this->sessions clear"
-                : ($this->clear === 1
-                    ? ($this->students === 0
-                        ? 'everybody is free'
-                        : 'the teacher is free')
-                    : ($this->noAccount > 0
-                        ? 'the host account is taken'
-                        : 'the teacher is elsewhere')),
-        ];
+        $out = [$this->teachers()];
         if ($this->noAccount > 0 && $this->sessions > 1) {
-            $parts[] = 'the host account is taken on '.$this->noAccount.' days';
+            $out[] = new Said('free.days', ['days' => $this->noAccount]);
         }
         if ($this->closed > 0) {
-            $parts[] = "$this->closed on closed days";
+            $out[] = new Said('free.closed', ['closed' => $this->closed]);
         }
         if ($this->students > 0) {
-            $parts[] = $this->elsewhere();
+            $out[] = $this->elsewhere();
         }
         if ($this->uncomfortable > 0) {
-            $parts[] = 'early or late for '.$this->uncomfortable;
+            $out[] = new Said('free.hours', ['students' => $this->uncomfortable]);
         }
 
-        return implode('; ', $parts);
+        return $out;
+    }
+
+    /** Whether those can come whom it cannot be without, and the room is free. */
+    private function teachers(): Said
+    {
+        return match (true) {
+            $this->sessions > 1 => new Said('free.clear', ['clear' => $this->clear, 'sessions' => $this->sessions]),
+            $this->clear !== 1 => new Said($this->noAccount > 0 ? 'free.no_account' : 'free.elsewhere'),
+            default => new Said($this->students === 0 ? 'free.everybody' : 'free.teacher'),
+        };
     }
 
     /** "on Thu 18 Mar 3 students are elsewhere", "on 30 days 2 students each are elsewhere". */
-    private function elsewhere(): string
+    private function elsewhere(): Said
     {
-        $many = fn (int $n): string => $n.($n === 1 ? ' student' : ' students');
+        $with = ['n' => $this->worst, 'days' => $this->on, 'day' => new LocalDate($this->worstDay)];
 
-        return match (true) {
-            $this->on <= 1 => 'on '.
-                (new LocalDate($this->worstDay))->short().
-                ' '.
-                $many($this->worst).
-                ($this->worst === 1 ? ' is elsewhere' : ' are elsewhere'),
-            $this->worst * $this->on === $this->students => "on $this->on days {$many($this->worst)} each ".
-                ($this->worst === 1 ? 'is elsewhere' : 'are elsewhere'),
-            default => "on $this->on days up to {$many($this->worst)} are elsewhere, most on ".
-                (new LocalDate($this->worstDay))->short(),
-        };
+        return new Said(
+            match (true) {
+                $this->on <= 1 => 'free.students.once',
+                $this->worst * $this->on === $this->students => 'free.students.each',
+                default => 'free.students.most',
+            },
+            $with,
+        );
     }
 }

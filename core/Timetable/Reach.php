@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable;
 
+use Nomada\Core\Language\Said;
+
 /**
  * How far an edit goes: this session, this and later ones, or the whole series. Sessions that have started never
  * change.
@@ -14,12 +16,8 @@ enum Reach: string
     case Later = 'later';
     case Whole = 'whole';
 
-    public function words(): string
+    public function said(): Said
     {
-        return match ($this) {
-            self::This => 'this one',
-            self::Later => 'this and later',
-            self::Whole => 'the whole series',
-        };
+        return new Said("reach.$this->value");
     }
 }

@@ -21,6 +21,7 @@ return [
             'text' => '',
         ],
     ],
+    'come_in' => 'Come in',
     'hidden' => 'on your own page, while the doors are open',
     'code' => ':code at :address',
     'phone' => ':number, PIN :pin',

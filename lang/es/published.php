@@ -30,6 +30,7 @@ return [
             'text' => '',
         ],
     ],
+    'come_in' => 'Entrar',
     'hidden' => 'en tu página, mientras la puerta está abierta',
     'code' => ':code en :address',
     'phone' => ':number, con el PIN :pin',

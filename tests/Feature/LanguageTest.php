@@ -204,6 +204,7 @@ test('no sentence is asked for that is not there, and none is there that nobody 
     $asked = array_unique([
         ...array_map(fn (string $code): string => "faults.$code", $faults[1]),
         ...array_map(fn (string $code): string => "staff_faults.$code", $faults[1]),
+        ...array_map(fn (string $code): string => "says.$code", $faults[1]),
         'faults.room',
         ...$literal[1],
         ...$said,

@@ -4,6 +4,7 @@ namespace Tests\Support;
 
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\ImportFault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use RuntimeException;
 
@@ -41,9 +42,31 @@ final class English
         return "$where: ".self::of($fault->expected).$found;
     }
 
+    /** What core/ has to say to staff; of a list all, with a semicolon between. */
+    public static function said(Said|array $said): string
+    {
+        if (is_array($said)) {
+            return implode('; ', array_map(self::said(...), $said));
+        }
+        static $all = null;
+        $all ??= require __DIR__.'/../../lang/en/says.php';
+        $found = $all;
+        foreach (explode('.', $said->code) as $part) {
+            $found = $found[$part] ?? throw new RuntimeException("There are no words for $said->code");
+        }
+        $forms = explode('|', $found);
+        $pairs = [];
+        foreach ($said->with as $name => $value) {
+            $pairs[":$name"] = self::put($value);
+        }
+
+        return strtr(($said->with['n'] ?? 1) === 1 ? $forms[0] : $forms[count($forms) - 1], $pairs);
+    }
+
     private static function put(mixed $value): string
     {
         return match (true) {
+            $value instanceof Said => self::said($value),
             $value instanceof Fault => self::of($value),
             $value instanceof LocalDate => $value->short(),
             is_int($value) && $value >= 10_000 => number_format($value),

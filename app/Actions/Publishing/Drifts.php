@@ -20,6 +20,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Placement as WantedPlacement;
@@ -297,7 +298,7 @@ final class Drifts
                 'place',
                 null,
                 $by,
-                "{$placement->place->title()}, $placement->label: $words",
+                Say::this($placement->place->said()).", $placement->label: $words",
                 $sections[$placement->section_id] ?? null,
             );
         }

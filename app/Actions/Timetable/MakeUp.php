@@ -9,6 +9,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\FaultWords;
+use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
@@ -62,10 +63,10 @@ final readonly class MakeUp
         $at = $term->calendar()->zone->instant($day->day, $start);
         $cost = $this->free->costOf($session->series, [new PlannedSession($day->day, $at, $at + 60 * $minutes)]);
         if ($cost !== null && $cost->clear < 1) {
-            throw new Fault('make_up.meanwhile', 'take', ['day' => $day, 'cost' => $cost->cost()]);
+            throw new Fault('make_up.meanwhile', 'take', ['day' => $day, 'cost' => Say::this($cost->cost())]);
         }
         if ($cost !== null && $cost->students > $said) {
-            throw new Fault('make_up.more', 'take', ['day' => $day, 'cost' => $cost->cost()]);
+            throw new Fault('make_up.more', 'take', ['day' => $day, 'cost' => Say::this($cost->cost())]);
         }
     }
 }

@@ -168,7 +168,7 @@ final class CalendarWriter
             $event->add('CONFERENCE', $series->url, [
                 'VALUE' => 'URI',
                 'FEATURE' => ['AUDIO', 'VIDEO'],
-                'LABEL' => 'Come in',
+                'LABEL' => $series->comeIn,
             ]);
         }
 

@@ -19,6 +19,7 @@ final readonly class EventSeries
      * @param  string|null  $rule  an RRULE without UNTIL and COUNT that holds most of the sessions
      * @param  list<PlannedSession>  $sessions  planned ones, ascending
      * @param  string  $category  the section's code, by which our own reader knows it again
+     * @param  string  $comeIn  what the way in is called, in the calendar's language
      */
     public function __construct(
         public string $uid,
@@ -33,6 +34,7 @@ final readonly class EventSeries
         public ?string $rule,
         public array $sessions,
         public string $category = '',
+        public string $comeIn = 'Come in',
     ) {
     }
 

@@ -16,7 +16,7 @@
     <p class="warn">{{ $warning }}</p>
 @endforeach
 @if ($page->cost !== null)
-    <p class="{{ $page->tone() }}">{{ $page->cost->cost() }}.</p>
+    <p class="{{ $page->tone() }}">{{ \Nomada\App\Support\Say::this($page->cost->cost()) }}.</p>
 @endif
 @if ($page->lost === [])
     <p class="quiet">{{ __('series.made.nothing_lost') }}</p>

@@ -82,3 +82,11 @@ test('calendars, line by line', function () {
         );
     expect(str_replace("\r\n", "\n", $text))->toBe((string) file_get_contents(__DIR__.'/calendars.txt'));
 });
+
+test('the way in is called in the language of whose calendar it is', function () {
+    $plan = Scenario::plan([2], '2027-03-09', minutes: 47);
+    $session = $plan->sessions(Scenario::term())[0];
+    expect(CalendarWriter::write([eventSeries($plan, [$session], with: ['comeIn' => 'Entrar'])], 'x'))
+        ->toContain('LABEL=Entrar:https://x.example/jo')
+        ->not->toContain('Come in:https://x.example/jo');
+});

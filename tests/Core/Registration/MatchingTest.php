@@ -9,6 +9,7 @@ use Nomada\Core\Registration\PersonName;
 use Nomada\Core\Registration\Registrant;
 use Nomada\Core\Registration\RosterEntry;
 use Nomada\Core\Registration\Verdict;
+use Tests\Support\English;
 
 test('names are compared without marks, in any order', function (string $a, string $b, NameRelation $relation) {
     expect((new PersonName($a))->compare(new PersonName($b)))
@@ -138,7 +139,7 @@ test('the evidence says why', function () {
         wants(1, 'Teo Kalas', 'teo2@school.example'),
     ])[0];
 
-    expect($found->why())
+    expect(English::said($found->why()))
         ->toBe('name near, another address of the school')
         ->and($found->shared())
         ->toBe(['teo']);

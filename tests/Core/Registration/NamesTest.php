@@ -8,6 +8,7 @@ use Nomada\Core\Registration\PersonName;
 use Nomada\Core\Registration\Registrant;
 use Nomada\Core\Registration\RosterEntry;
 use Nomada\Core\Registration\Verdict;
+use Tests\Support\English;
 
 /*
  * Winkler's own table (1990, and the US Census Bureau's strcmp95 after it) to four places, and cases that tell every
@@ -127,7 +128,7 @@ test('what was found is said in words, and what both names have is marked', func
     $registrant = new Registrant(1, 'Quiroga Ana', 'ana@home.example', 7);
     $entry = new RosterEntry(11, 'Ana María Quiroga', 'ana@school.example', 7);
     $finding = new Finding($registrant, $verdict, $entry, ...$with);
-    expect($finding->why())
+    expect(English::said($finding->why()))
         ->toBe($why)
         ->and($finding->shared())
         ->toBe(['ana', 'quiroga'])

@@ -21,6 +21,7 @@ use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SessionState;
 use Nomada\Core\Timetable\WeeklyPattern;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 test('contact time is planned, held, to come, lost and made up, against the target', function () {
     $term = Scenario::term();
@@ -112,7 +113,7 @@ test('free times of a series in a period are the periods, each at its time of th
     $busy = [$days[1] => [[$term->zone->instant($days[1], 590), $term->zone->instant($days[1], 600)]]];
     $found = (new FreeTimes($term, $busy, []))->forSeries($days, 660, 45, 12, false, true);
 
-    expect(array_map(fn (FreeTime $f): string => $f->words().' '.$f->cost(), $found))->toBe([
+    expect(array_map(fn (FreeTime $f): string => $f->words().' '.English::said($f->cost()), $found))->toBe([
         'Thu period 1, 09:00–09:45 2 of 2 clear',
         'Thu period 2, 10:00–10:45 1 of 2 clear',
     ]);
@@ -133,11 +134,11 @@ test('given times cost what they clash with', function () {
     );
     $cost = $times->at(array_map(fn (int $d): array => [$d, 610, 45], $days));
 
-    expect($cost?->cost())
+    expect(English::said($cost?->cost()))
         ->toBe('1 of 3 clear; 1 on closed days; on Thu 4 Mar 4 students are elsewhere')
-        ->and($times->at([[$days[0], 700, 30]])?->cost())
+        ->and(English::said($times->at([[$days[0], 700, 30]])?->cost()))
         ->toBe('everybody is free')
-        ->and($times->at([[$days[0], 610, 30]])?->cost())
+        ->and(English::said($times->at([[$days[0], 610, 30]])?->cost()))
         ->toBe('the teacher is elsewhere')
         ->and($times->at([]))
         ->toBeNull();

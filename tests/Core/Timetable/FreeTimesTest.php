@@ -4,6 +4,7 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\FreeTime;
 use Nomada\Core\Timetable\FreeTimes;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 /** @param  list<string>  $days  @return list<int> */
 function dayNumbers(array $days): array
@@ -53,7 +54,7 @@ test('closed days and busy ones are told as what they cost', function () {
     $onMonday = array_values(array_filter($free, fn (FreeTime $f): bool => $f->shift === -3));
 
     // Monday 15 February is Carnival.
-    expect($onMonday[0]->cost())
+    expect(English::said($onMonday[0]->cost()))
         ->toBe('1 of 2 clear; 1 on closed days; on Mon 22 Feb 3 students are elsewhere')
         ->and($onMonday[0]->words())
         ->toStartWith('Mon ');

@@ -15,6 +15,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Presets;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Joining\DoorForm;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Invitation;
@@ -235,7 +236,7 @@ final readonly class SeriesDoorQuery
                 ])
                 ->map(
                     fn (\stdClass $p): StandingPlace => new StandingPlace(
-                        Place::from($p->place)->title(),
+                        Say::this(Place::from($p->place)->said()),
                         (int) $p->n,
                         (int) $p->stale,
                         collect($items[$p->place] ?? [])

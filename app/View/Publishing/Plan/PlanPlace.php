@@ -6,6 +6,7 @@ namespace Nomada\App\View\Publishing\Plan;
 
 use Illuminate\Support\Collection;
 use Nomada\App\Actions\Publishing\PlanQuery;
+use Nomada\App\Support\Say;
 use Nomada\Core\Publishing\FieldChange;
 use Nomada\Core\Publishing\Place;
 
@@ -46,7 +47,7 @@ final readonly class PlanPlace
             $more += max(0, $alike->count() - self::SHOWN);
         }
 
-        return new self($place->title(), $groups, $more);
+        return new self(Say::this($place->said()), $groups, $more);
     }
 
     /**

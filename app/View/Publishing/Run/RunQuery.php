@@ -7,6 +7,7 @@ namespace Nomada\App\View\Publishing\Run;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Support\Say;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Term\Zone;
 use stdClass;
@@ -44,7 +45,7 @@ final class RunQuery
         if ($run->kind !== 'links') {
             $titles = [];
             foreach (Place::cases() as $place) {
-                $titles[$place->value] = $place->title();
+                $titles[$place->value] = Say::this($place->said());
             }
         }
         $counts = [];

@@ -16,6 +16,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\Core\Registration\Finding;
 use Nomada\Core\Registration\NameRelation;
 use Nomada\Core\Registration\PersonName;
@@ -344,7 +345,7 @@ final readonly class DeskQuery
                 $r->only_day === null ? '' : LocalDate::parse($r->only_day)->short(),
                 self::at($r, $zone),
                 $f->verdict,
-                $f->why(),
+                Say::this($f->why()),
                 $f->marked((string) $r->typed_name),
                 (string) $r->typed_email,
                 // Whose account typed is said where it is not the one of the student beside whom it stands.

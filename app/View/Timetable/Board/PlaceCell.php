@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Timetable\Board;
 
 use Nomada\App\Actions\Publishing\PlanQuery;
+use Nomada\App\Support\Say;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\SectionStatus;
 
@@ -22,7 +23,7 @@ final readonly class PlaceCell
         $stands = $n['leave'] + $n['change'] + $n['remove'];
 
         return new self(
-            $place->title(),
+            Say::this($place->said()),
             match (true) {
                 $n['trouble'] > 0 => 'wrong',
                 $stands === 0 => 'planned',

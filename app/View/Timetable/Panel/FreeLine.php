@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Panel;
 
+use Nomada\App\Support\Say;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\FreeTime;
@@ -62,7 +63,7 @@ final readonly class FreeLine
     {
         return new self(
             $words,
-            $f->cost(),
+            Say::this($f->cost()),
             $f->clear === $f->sessions && $f->students === 0,
             $day->iso(),
             TypedTime::format($f->start),

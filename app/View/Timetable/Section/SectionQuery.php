@@ -22,6 +22,7 @@ use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Publishing\Materials;
 use Nomada\App\View\Registration\InvitationAnswers;
 use Nomada\App\View\StandinAddress;
@@ -309,7 +310,7 @@ final readonly class SectionQuery
             $n = $counts[$place->value] ?? PlanQuery::NONE;
 
             return new PlaceLine(
-                $place->title(),
+                Say::this($place->said()),
                 $n['leave'] + $n['change'] + $n['remove'],
                 $n['add'] + $n['change'] + $n['remove'],
                 $n['trouble'],

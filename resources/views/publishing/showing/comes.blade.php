@@ -15,7 +15,8 @@
                 @foreach ($page->rows as $row)
                     <tr>
                         <th scope="row">{{ $row->title }}</th>
-                        <td>{{ $row->place->title() }}{{ $row->position === null ? '' : ", $row->position" }}</td>
+                        <td>{{ \Nomada\App\Support\Say::this($row->place->said()) }}{{ $row->position === null ? '' : ", $row->position" }}
+                        </td>
                         <td>
                             @if ($row->from !== null)
                                 {{ __('showing.from', ['day' => $page->day($row->from)]) }}

@@ -1,7 +1,10 @@
 {{-- One registrant beside the roster. line: DeskLine --}}
-<tr class="row-d" tabindex="{{ $loop->first ? 0 : -1 }}" aria-label="{{ $line->who() }}: {{ $line->verdict->words() }}">
+<tr class="row-d" tabindex="{{ $loop->first ? 0 : -1 }}"
+    aria-label="{{ $line->who() }}: {{ \Nomada\App\Support\Say::this($line->verdict->said()) }}">
     <td class="what">
-        <b class="{{ $line->tone() }}">{{ ucfirst($line->verdict->words()) }}</b><small>{{ $line->why }}</small>
+        <b
+            class="{{ $line->tone() }}">{{ ucfirst(\Nomada\App\Support\Say::this($line->verdict->said(
+                ))) }}</b><small>{{ $line->why }}</small>
         @if ($line->account !== null)
             <small class="bad">{{ __('registration.desk.account', ['name' => $line->account]) }}</small>
         @endif

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Language;
+
+/**
+ * Something that core/ has to say: the code of its words (lang/…/says.php), and what is put into them. `n`, where there
+ * is one, chooses the form of the number.
+ */
+final readonly class Said
+{
+    /** @param  array<string, mixed>  $with  text, a number, a date, something else to say, or a list of those */
+    public function __construct(public string $code, public array $with = [])
+    {
+    }
+}
