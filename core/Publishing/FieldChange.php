@@ -56,7 +56,7 @@ final readonly class FieldChange
     {
         $more = count($lines) - 3;
 
-        return implode("\n", array_slice($lines, 0, 3)).($more > 0 ? "\nand $more more" : '');
+        return implode("\n", array_slice($lines, 0, 3)).($more > 0 ? "\n… +$more" : '');
     }
 
     /** @param  string|list<string>  $value */

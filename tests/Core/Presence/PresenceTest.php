@@ -49,6 +49,9 @@ test('when somebody was inside', function (string $told, array $minutes) {
     'touching devices are one time' => ['+2@a -20@a +20@b -30@b', [[2, 30]]],
     'a device that never left' => ['+2@a +10@b -30@b', [[2, 47]]],
     'a leave of no device closes all' => ['+2@a +10@b -30', [[2, 30]]],
+    'a leave of no device closes what began before it' => ['+10@a +2@a -5', [[2, 5], [10, 47]]],
+    'a leave of no device in the second of a first join' => ['+5@a -5', [[0, 47]]],
+    'a leave of no device in the second of a later join' => ['+2@a +20@a -20', [[2, 47]]],
     'a leave of no device before any join' => ['-1 +2@a -30@a', [[0, 1], [2, 30]]],
     'nothing' => ['', []],
 ]);
@@ -64,6 +67,8 @@ test('who waited before the start, of what was told only', function (string $tol
     'a lost join was not early' => ['--3 +1', []],
     'a lost join, and then one told' => ['--9 +-3', [[-3, 0]]],
     'in any order' => ['--6 +-8', [[-8, -6]]],
+    'came and gone in one second' => ['+-3 --3', []],
+    'gone and come in one second' => ['--3 +-3', []],
     'nothing' => ['', []],
 ]);
 
@@ -103,6 +108,9 @@ test('attendance of a session', function (
 test('first in and last out are of the session', function () {
     $a = Attendance::of(told('+-3 -9 +14 -60'), 0, 47 * 60);
     expect([$a->firstIn, $a->lastOut, $a->away])->toBe([0, 47 * 60, [[9 * 60, 14 * 60]]]);
+    // The same an hour later: all is counted from the start.
+    $later = Attendance::of(told('+68.5 -99'), 3600, 3600 + 47 * 60);
+    expect([$later->minutes(), $later->late, $later->left])->toBe([30, 8, 8]);
 });
 
 test('a school sets its own thresholds', function () {
@@ -113,7 +121,9 @@ test('a school sets its own thresholds', function () {
         ->and(AttendanceRules::from($rules->toArray()))
         ->toEqual($rules)
         ->and(AttendanceRules::from([]))
-        ->toEqual(new AttendanceRules(5, 75, 10));
+        ->toEqual(new AttendanceRules(5, 75, 10))
+        ->and(AttendanceRules::from(['late_after' => '7', 'present_from' => '60', 'absent_under' => '20']))
+        ->toEqual(new AttendanceRules(7, 60, 20));
     foreach ([[-1, 75, 10], [61, 75, 10], [5, 0, 0], [5, 101, 10], [5, 75, -1], [5, 75, 76]] as $wrong) {
         expect(fn () => new AttendanceRules(...$wrong))->toThrow(Fault::class);
     }
@@ -142,6 +152,8 @@ test('a correction stands beside what was computed, and an excuse is for the abs
     expect(fn () => new Correction(Status::Present, -1, 'x'))->toThrow(Fault::class);
     expect(fn () => new Correction(Status::Present, 1441, 'x'))->toThrow(Fault::class);
     expect((new Correction(Status::Absent, 1440, 'x'))->minutes)->toBe(1440);
+    expect([(new Correction(Status::Absent, 0, 'x'))->minutes, (new Correction(Status::Absent, 0, 'x'))->by])
+        ->toBe([0, '']);
 });
 
 // The oracle looks at each second by itself.
@@ -202,6 +214,8 @@ test('the curve says how many were inside, and when most were', function () {
         ->toBe([[0, 1], [30, 2], [60, 1], [180, 0]])
         ->and([$curve->most, $curve->mostAt])
         ->toBe([2, 30]);
+    $twice = Curve::of([[[0, 60], [120, 180]], [[0, 30], [120, 180]]]);
+    expect([$twice->steps[0], $twice->most, $twice->mostAt])->toBe([[0, 2], 2, 0]);
     expect(Curve::of([])->steps)->toBe([])->and(Curve::of([])->mostAt)->toBeNull();
 });
 
@@ -229,9 +243,40 @@ test('a participation score is a weighted mean of parts that are full at their c
         ->toBe(0.0)
         ->and(Formula::from($formula->toArray()))
         ->toEqual($formula)
-        ->and(array_keys(Formula::usual()->score([])))
-        ->toBe(['present', 'punctual', 'sum']);
+        ->and(Formula::usual()->toArray())
+        ->toBe(['maximum' => 10, 'parts' => ['present' => [3, 100], 'punctual' => [1, 100]]])
+        ->and($formula->score(['present' => -5.0, 'hands' => 0.5]))
+        ->toBe(['present' => 0.0, 'punctual' => 0.0, 'hands' => 0.3, 'sum' => 0.3]);
 });
+
+test('a formula as it is kept, and as it may have been kept', function (array $kept, array $is) {
+    expect(Formula::from($kept)->toArray())->toBe($is);
+})->with([
+    'in words of numbers' => [
+        ['maximum' => '20', 'parts' => ['hands' => ['2', '5'], 'lines' => ['0', '5'], 'answers' => 'x']],
+        ['maximum' => 20, 'parts' => ['hands' => [2, 5]]],
+    ],
+    'without a maximum' => [['parts' => ['lines' => [1, 1]]], ['maximum' => 10, 'parts' => ['lines' => [1, 1]]]],
+]);
+
+test('the last formula that makes sense', function (int $maximum, Measure $measure, int $weight, int $cap) {
+    expect((new Formula($maximum, [new ScorePart($measure, $weight, $cap)]))->toArray())->toBe([
+        'maximum' => $maximum,
+        'parts' => [$measure->value => [$weight, $cap]],
+    ]);
+})->with([
+    [1, Measure::Hands, 1, 1],
+    [1000, Measure::Hands, 100, 1000],
+    [10, Measure::Punctual, 100, 100],
+]);
+
+test('what a part without sense is told', function (Measure $measure, int $weight, int $cap, string $words) {
+    expect(fn () => new ScorePart($measure, $weight, $cap))->toFault($words, $measure->value);
+})->with([
+    [Measure::Present, 1, 101, 'Full from 1 to 100 per cent.'],
+    [Measure::Lines, 1, 1001, 'Full from 1 to 1000.'],
+    [Measure::Lines, 0, 1, 'A weight is 1 to 100'],
+]);
 
 test('a formula without sense is refused', function (callable $make) {
     expect($make)->toThrow(Fault::class);
@@ -245,4 +290,6 @@ test('a formula without sense is refused', function (callable $make) {
     [fn () => new ScorePart(Measure::Hands, 1, 1001)],
     [fn () => new ScorePart(Measure::Present, 1, 101)],
     [fn () => Formula::from(['maximum' => 5, 'parts' => ['present' => [0, 10]]])],
+    [fn () => Formula::from(['maximum' => 5, 'parts' => ['present' => [5]]])],
+    [fn () => Formula::from(['maximum' => 5, 'parts' => ['present' => []]])],
 ]);

@@ -5,6 +5,9 @@ use Nomada\Core\Publishing\Changes;
 use Nomada\Core\Publishing\SessionChange;
 use Nomada\Core\Publishing\ToldSeries;
 use Nomada\Core\Publishing\ToldSession;
+use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionState;
 
 /**
  * A series of sessions of ten minutes, by key.
@@ -145,3 +148,69 @@ test(
         }
     },
 );
+
+test('a session as students are told of it, written down and read back', function (PlannedSession $is, array $told) {
+    $one = ToldSession::of($is);
+    expect($one->toArray())
+        ->toBe($told)
+        ->and(ToldSession::from($told))
+        ->toEqual($one);
+})->with([
+    'as planned' => [
+        new PlannedSession(20858, 1000, 1600),
+        ['key' => '2027-02-09', 'start' => 1000, 'end' => 1600],
+    ],
+    'cancelled, with a topic' => [
+        new PlannedSession(20858, 1000, 1600, SessionState::Cancelled, 'storm', new Particulars(topic: 'Tides')),
+        [
+            'key' => '2027-02-09',
+            'start' => 1000,
+            'end' => 1600,
+            'isCancelled' => true,
+            'reason' => 'storm',
+            'title' => 'Tides',
+        ],
+    ],
+    'lost is not cancelled' => [
+        new PlannedSession(20858, 1000, 1600, SessionState::Lost, 'Carnival'),
+        ['key' => '2027-02-09', 'start' => 1000, 'end' => 1600, 'reason' => 'Carnival'],
+    ],
+    'an extra one, made up by somebody else, with a title before its topic' => [
+        new PlannedSession(
+            20859,
+            1000,
+            1600,
+            own: new Particulars(
+                teacherName: 'N. H.',
+                title: 'Boats',
+                topic: 'Tides',
+                makesUp: 20858,
+                isExtra: true,
+            ),
+        ),
+        [
+            'key' => 'x1000',
+            'start' => 1000,
+            'end' => 1600,
+            'title' => 'Boats',
+            'teacher' => 'N. H.',
+            'makesUp' => '2027-02-09',
+        ],
+    ],
+    'moved: known by its date of the pattern' => [
+        new PlannedSession(20860, 1000, 1600, own: new Particulars(20858)),
+        ['key' => '2027-02-09', 'start' => 1000, 'end' => 1600],
+    ],
+]);
+
+test('what was written down of a series before is read, whatever is missing', function () {
+    $read = ToldSeries::from(['uid' => 7, 'sessions' => [['key' => 'a', 'start' => '5', 'isCancelled' => true], 'x']]);
+    expect([$read->uid, $read->title, $read->link, $read->opensBefore])
+        ->toBe(['7', '', '', 0])
+        ->and($read->sessions['a'])
+        ->toEqual(new ToldSession('a', 5, 0, true))
+        ->and($read->toArray()['sessions'][0])
+        ->toBe(['key' => 'a', 'start' => 5, 'end' => 0, 'isCancelled' => true])
+        ->and(ToldSeries::from(['uid' => 'u', 'sessions' => 'none'])->sessions)
+        ->toHaveCount(1);
+});

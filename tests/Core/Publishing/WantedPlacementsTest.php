@@ -16,6 +16,7 @@ use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 function facts(
     SeriesPlan $plan,
@@ -265,6 +266,66 @@ test('of a change, before and after are told, of lists only what differs', funct
         ['Old', 'x', ''],
     ]);
 });
+
+test('of long lists three lines, and how many more; what comes new has nothing before', function () {
+    $changes = FieldChange::between(
+        ['Four' => ['a', 'b', 'c', 'd'], 'Three' => ['a', 'b', 'c'], 'Was text' => 'x'],
+        ['Four' => [], 'Three' => [], 'Five' => ['1', '2', '3', '4', '5'], 'Was text' => ['x', 'y'], 'None' => ''],
+    );
+    expect(array_map(fn (FieldChange $c): array => [$c->field, $c->before, $c->after], $changes))->toBe([
+        ['Four', "a\nb\nc\n… +1", ''],
+        ['Three', "a\nb\nc", ''],
+        ['Five', '', "1\n2\n3\n4\n5"],
+        ['Was text', 'x', "x\ny"],
+    ]);
+});
+
+test('what a run does with a placement, by the prints of both', function (?string $wanted, ?string $is, ?string $verb) {
+    expect(Verb::between($wanted, $is)?->value)->toBe($verb);
+})->with([
+    [null, null, null],
+    ['a', null, 'add'],
+    [null, 'a', 'remove'],
+    ['a', 'a', 'leave'],
+    ['a', 'b', 'change'],
+]);
+
+test('a section\'s snags in words, how grave, and where they are mended', function (
+    SectionStatus $status,
+    array $says,
+) {
+    expect(
+        array_map(
+            fn ($s): string => ($s->isWrong ? '! ' : '').English::said($s->words)." ($s->where)",
+            $status->snags(),
+        ),
+    )->toBe($says);
+})->with([
+    [new SectionStatus(0, 0, 0, 0, []), ['! No timetable yet (timetable)']],
+    [
+        new SectionStatus(1, 0, 3, 1, [], ['A clash', 'Another'], 1),
+        [
+            '! A clash (timetable)',
+            '! Another (timetable)',
+            '1 student absent three times running (records)',
+            'No join link (joining)',
+            '2 not registered (registration)',
+            'Not published (publishing)',
+        ],
+    ],
+    [
+        new SectionStatus(2, 2, 2, 2, ['calendar' => ['trouble' => 1, 'leave' => 1]], [], 2),
+        ['! Calendar refused 1 (publishing)', '2 students absent three times running (records)'],
+    ],
+    [
+        new SectionStatus(1, 1, 2, 2, ['calendar' => ['add' => 1, 'leave' => 1]], changedThere: 3),
+        ['Changed, not republished (publishing)', '3 changed there by somebody else (publishing)'],
+    ],
+    [
+        new SectionStatus(1, 1, 2, 2, ['calendar' => ['leave' => 1]], seeOther: 4),
+        ['4 see something else than the door says (publishing)'],
+    ],
+]);
 
 const NOTHING = ['add' => 0, 'change' => 0, 'remove' => 0, 'leave' => 0, 'trouble' => 0];
 
