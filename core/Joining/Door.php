@@ -30,10 +30,14 @@ final readonly class Door
     public function answer(Knock $knock, Zone $zone, int $now): DoorAnswer
     {
         [$today] = $zone->wall($now);
-        $knock = $knock->ofTheirs();
-        $gone = $this->gone($knock, $zone, $today, $now);
-        if ($gone !== null) {
+        $whole = $knock;
+        $knock = $whole->ofTheirs();
+        $gone = self::gone($knock, $zone, $today, $now);
+        if ($gone !== null && ! $this->isOpenToAll($whole->kind)) {
             return new DoorAnswer($gone);
+        }
+        if ($gone !== null) {
+            $knock = $whole->asStranger();
         }
         $byTime =
             $knock->kind === LinkKind::DropIn
@@ -67,11 +71,8 @@ final readonly class Door
         return $this->rules->with($session?->own?->door);
     }
 
-    /**
-     * Whoever has left, or begins later, and has no session ahead; null for everybody else, and where the door lets in
-     * people who have no part in the class at all.
-     */
-    private function gone(Knock $knock, Zone $zone, int $today, int $now): ?DoorReply
+    /** Whoever has left, or begins later, and has no session ahead; null for everybody else. */
+    private static function gone(Knock $knock, Zone $zone, int $today, int $now): ?DoorReply
     {
         $standing = $knock->belonging?->on($today);
         if ($standing !== Standing::Left && $standing !== Standing::Ahead) {
@@ -83,15 +84,15 @@ final readonly class Door
                 return null;
             }
         }
-        $isOpenToAll =
-            in_array($knock->kind, [LinkKind::Series, LinkKind::DropIn], true) &&
-            in_array($this->rules->straightIn, [StraightIn::School, StraightIn::Anyone], true);
 
-        return match (true) {
-            $isOpenToAll => null,
-            $standing === Standing::Left => DoorReply::Left,
-            default => DoorReply::Ahead,
-        };
+        return $standing === Standing::Left ? DoorReply::Left : DoorReply::Ahead;
+    }
+
+    /** Whether it lets in people who have no part in the class at all: then whoever had one comes in like them. */
+    private function isOpenToAll(LinkKind $kind): bool
+    {
+        return in_array($kind, [LinkKind::Series, LinkKind::DropIn], true) &&
+            in_array($this->rules->straightIn, [StraightIn::School, StraightIn::Anyone], true);
     }
 
     private function refusal(Knock $knock, Visitor $visitor, DoorRules $rules, int $now): ?DoorReply

@@ -66,6 +66,20 @@ final readonly class Knock
             : new self(...[...get_object_vars($this), 'sessions' => array_values($theirs)]);
     }
 
+    /** The same as somebody asks who has no part in the class: before every session that is for everybody. */
+    public function asStranger(): self
+    {
+        return new self(
+            ...[
+                ...get_object_vars($this),
+                'sessions' => array_values(
+                    array_filter($this->sessions, fn (PlannedSession $s): bool => $s->own?->chosen === null),
+                ),
+                'belonging' => new Belonging($this->visitor->person),
+            ],
+        );
+    }
+
     /** What the visitor is to a session. */
     public function standing(PlannedSession $session): Standing
     {

@@ -45,6 +45,7 @@ function doorAt(string $at, array $link = [], ?Visitor $visitor = null): DoorAns
             $link['only'] ?? null,
             $link['room'] ?? new RoomState(hostInside: true),
             $link['hours'] ?? null,
+            belonging: $link['belonging'] ?? null,
             isHeldElsewhere: $link['held'] ?? false,
         ),
         Zone::named('Europe/Madrid'),

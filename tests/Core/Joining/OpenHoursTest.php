@@ -16,6 +16,8 @@ test('open hours read as people type them', function (string $typed, string $wor
     ['Tue 15:00-16:00, Thursday 9 to 10', 'Tue 15:00–16:00, Thu 09:00–10:00'],
     ["thu 1630 – 17.15\nmon 9:05-9:50;", 'Mon 09:05–09:50, Thu 16:30–17:15'],
     ['Wed 9-10, Wed 10-11', 'Wed 09:00–10:00, Wed 10:00–11:00'],
+    ['FRI 9-15, , Sat 9-10', 'Fri 09:00–15:00, Sat 09:00–10:00'],
+    ['Sun 9-10', 'Sun 09:00–10:00'],
 ]);
 
 test('open hours that cannot be are refused, with what is wrong', function (string $typed, string $because) {
@@ -25,6 +27,8 @@ test('open hours that cannot be are refused, with what is wrong', function (stri
     'no weekday' => ['15-16', '"15-16" does not read'],
     'no end' => ['Tue 15:00', 'does not read'],
     'backwards' => ['Tue 16-15', 'Tue 16:00–15:00 ends before it starts'],
+    'no time at all' => ['Tue 15-15', 'Tue 15:00–15:00 ends before it starts'],
+    'a minute too long' => ['Tue 9:00-15:01', 'longer than 6 hours'],
     'always open' => ['Tue 8:00-18:00', 'longer than 6 hours'],
     'twice' => ['Tue 15-16, Tue 15:30-17', 'Tue 15:30–17:00 overlaps Tue 15:00–16:00'],
     'no time' => ['Tue noon-one', ''],
@@ -57,6 +61,7 @@ test('the hours that hold or come next are those of the next open day, on the sc
         '2027-04-06T16:00:00+02:00',
     ],
     'before the term' => ['2026-12-01 12:00', '2027-01-12T15:00:00+01:00', '2027-01-12T16:00:00+01:00'],
+    'on the last day of the term' => ['2027-04-22 12:00', null, null],
     'none is left' => ['2027-04-22 10:00', null, null],
 ]);
 

@@ -1,0 +1,191 @@
+<?php
+
+use Nomada\Core\Belonging\Belonging;
+use Nomada\Core\Belonging\Part;
+use Nomada\Core\Belonging\PartRole;
+use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Joining\DoorReply;
+use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Joining\Knock;
+use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Joining\RoomState;
+use Nomada\Core\Joining\StraightIn;
+use Nomada\Core\Joining\Visitor;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\PlannedSession;
+
+/** One part, from and until a day as it is written. */
+function part(PartRole $role, ?string $from = null, ?string $until = null): Part
+{
+    $day = fn (?string $iso): ?int => $iso === null ? null : LocalDate::parse($iso)->day;
+
+    return new Part($role, $day($from), $day($until));
+}
+
+// The series of doorAt(): Tuesdays and Thursdays, 10:00 to 10:47.
+test('who had, has and will have a part', function (string $at, array $parts, DoorReply $reply, array $link = []) {
+    $link += ['kind' => LinkKind::Series, 'belonging' => new Belonging(1, $parts)];
+    expect(doorAt($at, $link, new Visitor(1, false, false, 'accepted'))->reply)->toBe($reply);
+})->with([
+    'a student of the whole term' => ['2027-02-09 10:05', [part(PartRole::Student)], DoorReply::ComeIn],
+    'a leaver on the last day' => [
+        '2027-02-09 10:05',
+        [part(PartRole::Student, until: '2027-02-09')],
+        DoorReply::ComeIn,
+    ],
+    'a leaver in the evening of the last day' => [
+        '2027-02-09 22:00',
+        [part(PartRole::Student, until: '2027-02-09')],
+        DoorReply::Over,
+    ],
+    'a leaver on the day after' => [
+        '2027-02-18 10:05',
+        [part(PartRole::Student, until: '2027-02-17')],
+        DoorReply::Left,
+    ],
+    'a leaver where everybody of the school comes in' => [
+        '2027-02-18 10:05',
+        [part(PartRole::Student, until: '2027-02-17')],
+        DoorReply::ComeIn,
+        ['rules' => new DoorRules(straightIn: StraightIn::School)],
+    ],
+    'a leaver where everybody of the school does, long before' => [
+        '2027-02-18 08:00',
+        [part(PartRole::Student, until: '2027-02-17')],
+        DoorReply::TooEarly,
+        ['rules' => new DoorRules(straightIn: StraightIn::School)],
+    ],
+    'a joiner of whom no session is left, where anybody comes in' => [
+        '2027-04-22 10:05',
+        [part(PartRole::Student, '2027-04-23')],
+        DoorReply::ComeIn,
+        ['rules' => new DoorRules(straightIn: StraightIn::Anyone)],
+    ],
+    'a leaver where anybody comes in' => [
+        '2027-02-18 10:05',
+        [part(PartRole::Student, until: '2027-02-17')],
+        DoorReply::ComeIn,
+        ['rules' => new DoorRules(straightIn: StraightIn::Anyone)],
+    ],
+    'a leaver where only the roster does' => [
+        '2027-02-18 10:05',
+        [part(PartRole::Student, until: '2027-02-17')],
+        DoorReply::Left,
+        ['rules' => new DoorRules(straightIn: StraightIn::Roster)],
+    ],
+    'a leaver by a personal link, where anybody comes in' => [
+        '2027-02-18 10:05',
+        [part(PartRole::Student, until: '2027-02-17')],
+        DoorReply::Left,
+        ['kind' => LinkKind::Personal, 'rules' => new DoorRules(straightIn: StraightIn::Anyone)],
+    ],
+    'a joiner before the first day: what is theirs is still to come' => [
+        '2027-02-09 10:05',
+        [part(PartRole::Student, '2027-02-18')],
+        DoorReply::TooEarly,
+    ],
+    'a joiner of whom no session is left' => [
+        '2027-04-22 10:05',
+        [part(PartRole::Student, '2027-04-23')],
+        DoorReply::Ahead,
+    ],
+    'a joiner on the first day' => ['2027-02-18 10:05', [part(PartRole::Student, '2027-02-18')], DoorReply::ComeIn],
+    'one part over, another held' => [
+        '2027-02-18 10:05',
+        [part(PartRole::Student, until: '2027-02-17'), part(PartRole::Observer)],
+        DoorReply::ComeIn,
+    ],
+]);
+
+test('a drop-in room is open while its hours hold, for hosts from before', function (
+    int $minute,
+    bool $isHost,
+    ?array $hours,
+    DoorReply $reply,
+) {
+    $at = (int) strtotime('2027-02-09T15:00:00+01:00');
+    $answer = doorAt(
+        gmdate('Y-m-d H:i', $at + 3600 + 60 * $minute),
+        [
+            'kind' => LinkKind::DropIn,
+            'rules' => new DoorRules(10, 15, straightIn: StraightIn::School),
+            'hours' => $hours === null ? null : [$at, $at + 3600],
+        ],
+        new Visitor(1, $isHost, false, null),
+    );
+    expect($answer->reply)->toBe($reply);
+    if ($hours !== null) {
+        expect($answer->opensAt)->toBe($isHost ? $at - 900 : $at);
+    }
+})->with([
+    'as they begin' => [0, false, [1], DoorReply::ComeIn],
+    'before' => [-1, false, [1], DoorReply::Shut],
+    'before, a host' => [-15, true, [1], DoorReply::ComeIn],
+    'long before, a host' => [-16, true, [1], DoorReply::Shut],
+    'in the last minute' => [59, false, [1], DoorReply::ComeIn],
+    'as they end' => [60, true, [1], DoorReply::Shut],
+    'where none is left' => [5, true, null, DoorReply::Shut],
+]);
+
+test('what a visitor is before each session', function () {
+    $session = fn (int $day, ?Particulars $own = null): PlannedSession => new PlannedSession(
+        $day,
+        86400 * $day,
+        86400 * $day + 60,
+        own: $own,
+    );
+    $all = [$session(10), $session(11, new Particulars(chosen: [2])), $session(12, new Particulars(teacher: 7))];
+    $days = fn (Knock $knock): array => array_map(
+        fn (PlannedSession $s): int => $s->day,
+        $knock->ofTheirs()->sessions,
+    );
+    $knock = fn (?Belonging $b, LinkKind $kind = LinkKind::Series): Knock => new Knock(
+        $kind,
+        $all,
+        new Visitor(1, false, true, 'accepted'),
+        room: new RoomState(hostInside: true),
+        belonging: $b,
+    );
+    $of = fn (PartRole $role, int $person = 1): Belonging => new Belonging($person, [new Part($role)]);
+    expect($days($knock(null)))
+        ->toBe([10, 11, 12])
+        ->and($days($knock($of(PartRole::Student))))
+        ->toBe([10, 12])
+        ->and($days($knock($of(PartRole::Student, 2))))
+        ->toBe([10, 11, 12])
+        ->and($days($knock($of(PartRole::Teacher))))
+        ->toBe([10, 11, 12])
+        ->and($days($knock(new Belonging(7))))
+        ->toBe([12])
+        // A stranger stands before all but those for chosen students; a guest before any.
+        ->and($days($knock(new Belonging(5))))
+        ->toBe([10, 12])
+        ->and($days($knock(new Belonging(5), LinkKind::Guest)))
+        ->toBe([10, 11, 12]);
+    expect($knock(null)->standing($all[0]))
+        ->toBe(Standing::Student)
+        ->and((new Knock(LinkKind::Series, $all, new Visitor(1, true, true, null)))->standing($all[0]))
+        ->toBe(Standing::Host)
+        ->and((new Knock(LinkKind::Series, $all, new Visitor(1, false, false, null)))->standing($all[0]))
+        ->toBe(Standing::None);
+    $visits = function (Knock $knock, ?PlannedSession $session, int $day): array {
+        $visitor = $knock->visitorFor($session, $day);
+
+        return [$visitor->isHost, $visitor->isOnRoster, $visitor->registration, $visitor->looks];
+    };
+    expect($visits($knock($of(PartRole::Student)), $all[0], 10))
+        ->toBe([false, true, 'accepted', false])
+        ->and($visits($knock($of(PartRole::Student)), $all[1], 11))
+        ->toBe([false, false, null, false])
+        ->and($visits($knock($of(PartRole::Teacher)), null, 10))
+        ->toBe([true, false, 'accepted', false])
+        ->and($visits($knock($of(PartRole::Teacher)), $all[2], 12))
+        ->toBe([false, false, 'accepted', true])
+        ->and($visits($knock(new Belonging(1, [new Part(PartRole::Student, 11)])), $all[0], 10)[2])
+        ->toBeNull()
+        ->and($visits($knock(new Belonging(1, [new Part(PartRole::Student, null, 9)])), null, 10)[2])
+        ->toBeNull()
+        ->and($knock(null)->visitorFor($all[0], 10)->isOnRoster)
+        ->toBeTrue();
+});
