@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Order;
 use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\LinkKind;
@@ -68,7 +69,7 @@ final readonly class StartNow
                 ->get()
                 ->unique('person_id')
                 ->map(fn (Part $p): Person => $p->person)
-                ->sortBy(fn (Person $p): array => [$p->family_name, $p->given_name, $p->id])
+                ->sortBy(fn (Person $p): string => Order::key($p->family_name, $p->given_name).$p->id)
                 ->all(),
         );
     }

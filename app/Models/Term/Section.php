@@ -13,6 +13,7 @@ use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Order;
 
 /**
  * @property int $id
@@ -134,7 +135,7 @@ final class Section extends Model
     /** Sorts Year 7 before Year 10, then by title; worked out once a section, since comparing models is slow. */
     public function order(): string
     {
-        return sprintf('%05d %s %s %010d', (int) $this->year, $this->year, $this->title, $this->id);
+        return sprintf('%05d %s %010d', (int) $this->year, Order::key($this->year, $this->title), $this->id);
     }
 
     /** `Y7 Mathematics A` */

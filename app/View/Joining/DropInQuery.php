@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\Presets;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Order;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\Preset;
 
@@ -33,7 +34,7 @@ final readonly class DropInQuery
             ->whereIn('section_id', $sections->modelKeys())
             ->with('section')
             ->get()
-            ->sortBy(fn (DropInRoom $r): string => $r->section->order().$r->name);
+            ->sortBy(fn (DropInRoom $r): string => $r->section->order().Order::key($r->name));
 
         return new DropInPage(
             array_values($rooms->map(fn (DropInRoom $r): DropInRow => $this->row($r, $term, $presets))->all()),

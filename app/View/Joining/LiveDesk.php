@@ -14,6 +14,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Browser;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Order;
 use Nomada\App\View\Joining\Live\DeskPage;
 use Nomada\App\View\Joining\Live\Missing;
 use Nomada\App\View\Joining\Live\SessionLine;
@@ -109,7 +110,7 @@ final readonly class LiveDesk
                 ->with('person')
                 ->get()
                 ->unique('person_id')
-                ->sortBy(fn (Part $e): string => $e->person->family_name)
+                ->sortBy(fn (Part $e): string => Order::key($e->person->family_name, $e->person->given_name))
                 ->map(fn (Part $e): Person => $e->person)
                 ->all(),
         );

@@ -17,6 +17,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Post\LetterMail;
 use Nomada\App\Queries\SectionFactsQuery;
+use Nomada\App\Support\Order;
 use Nomada\App\View\Joining\DoorPage;
 use Nomada\App\View\Joining\DoorWords;
 use Nomada\App\View\Publishing\Look\Look;
@@ -74,7 +75,13 @@ final readonly class LookPage
                 }
             }
         }
-        usort($rows, fn (LookRow $a, LookRow $b): int => [$a->start, $a->name] <=> [$b->start, $b->name]);
+        usort(
+            $rows,
+            fn (LookRow $a, LookRow $b): int => [$a->start, Order::key($a->name)] <=> [
+                $b->start,
+                Order::key($b->name),
+            ],
+        );
 
         return new Look(
             $who,

@@ -13,6 +13,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Queries\Showings;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Order;
 use Nomada\App\View\Publishing\Showing\PersonChoice;
 use Nomada\App\View\Publishing\Showing\StandingRow;
 use Nomada\Core\Publishing\Place;
@@ -94,7 +95,7 @@ final readonly class ShowingQuery
             $title = $destination->words($found)['title'] ?? '';
             $out[$id] = is_string($title) && $title !== '' ? $title : $id;
         }
-        asort($out);
+        uasort($out, fn (string $a, string $b): int => Order::key($a) <=> Order::key($b));
 
         return $out;
     }

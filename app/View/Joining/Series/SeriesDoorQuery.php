@@ -15,6 +15,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Presets;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Order;
 use Nomada\App\Support\Say;
 use Nomada\App\View\Joining\DoorForm;
 use Nomada\Core\Joining\DoorRules;
@@ -127,7 +128,12 @@ final readonly class SeriesDoorQuery
                 $this->invitations($section, $series, $zone, $door, $link),
                 array_values(
                     $of(LinkKind::Personal)
-                        ->sortBy(fn (JoinLink $l): string => (string) $l->person?->family_name)
+                        ->sortBy(
+                            fn (JoinLink $l): string => Order::key(
+                                (string) $l->person?->family_name,
+                                (string) $l->person?->given_name,
+                            ),
+                        )
                         ->map(
                             fn (JoinLink $l): PersonalLink => new PersonalLink($l->id, (string) $l->person?->name()),
                         )

@@ -10,6 +10,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\Presence\Pupil;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Order;
 use Nomada\Core\Term\LocalDate;
 use stdClass;
 
@@ -85,9 +86,9 @@ final readonly class MissedPage
         }
         usort(
             $rows,
-            fn (MissedRow $a, MissedRow $b): int => [-$a->running, $a->pupil->name] <=> [
+            fn (MissedRow $a, MissedRow $b): int => [-$a->running, Order::key($a->pupil->name)] <=> [
                 -$b->running,
-                $b->pupil->name,
+                Order::key($b->pupil->name),
             ],
         );
 

@@ -10,6 +10,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Queries\Presence\HeldSession;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Order;
 use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\Running;
 use Nomada\Core\Presence\Status;
@@ -65,7 +66,10 @@ final readonly class StudentPage
                 Running::absences(array_map(fn (Attendance $a): Status => $a->status(), $all)),
             );
         }
-        usort($sections, fn (StudentSection $a, StudentSection $b): int => $a->name <=> $b->name);
+        usort(
+            $sections,
+            fn (StudentSection $a, StudentSection $b): int => Order::key($a->name) <=> Order::key($b->name),
+        );
         usort($missed, fn (array $a, array $b): int => $b[0]->start <=> $a[0]->start);
 
         return new self(

@@ -9,6 +9,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Order;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Timetable\ContactTime;
 use Nomada\Core\Timetable\Particulars;
@@ -50,9 +51,9 @@ final readonly class ContactTimes
             ->all();
         usort(
             $rows,
-            fn (ContactRow $a, ContactRow $b): int => [(int) $a->year, $a->name, $a->id] <=> [
+            fn (ContactRow $a, ContactRow $b): int => [(int) $a->year, Order::key($a->name), $a->id] <=> [
                 (int) $b->year,
-                $b->name,
+                Order::key($b->name),
                 $b->id,
             ],
         );

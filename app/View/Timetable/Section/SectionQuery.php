@@ -22,6 +22,7 @@ use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Order;
 use Nomada\App\Support\Say;
 use Nomada\App\View\Publishing\Materials;
 use Nomada\App\View\Registration\InvitationAnswers;
@@ -235,7 +236,7 @@ final readonly class SectionQuery
         return array_values(
             $section->parts
                 ->where('role', 'student')
-                ->sortBy(fn (Part $p): string => $p->person->family_name.' '.$p->person->given_name)
+                ->sortBy(fn (Part $p): string => Order::key($p->person->family_name, $p->person->given_name))
                 ->map(
                     fn (Part $p): RosterLine => new RosterLine(
                         $p->person->sourced_id,

@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\ShortNames;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Order;
 use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\App\View\Timetable\Panel\SessionPanel;
 use Nomada\App\View\Timetable\Panel\SessionPanelQuery;
@@ -275,9 +276,8 @@ final readonly class WeekQuery
                 $mayMove && (int) $s->starts > $now,
             );
         }
-        $by === 'teacher' ? ksort($rows) : uksort($rows, strnatcmp(...));
 
-        return $rows;
+        return Order::byKey($rows);
     }
 
     /** What is told of a session beside its name and time. */
