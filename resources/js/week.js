@@ -18,6 +18,7 @@ export const week = Modal => () => ({
         this.from = Number(this.$root.dataset.from);
         this.to = Number(this.$root.dataset.to);
         const svg = this.$root.querySelector('svg');
+        svg.querySelectorAll('a[data-block]').forEach(a => this.unpack(a));
         svg.addEventListener('pointerdown', e => this.grab(e));
         svg.addEventListener('pointermove', e => this.drag(e));
         svg.addEventListener('pointerup', e => this.drop(e));
@@ -45,6 +46,21 @@ export const week = Modal => () => ({
         this.modal = new Modal(this.dialog);
         this.dialog.addEventListener('hidden.bs.modal', () => this.release());
     },
+    // What a block says of how it moves, in one attribute: section, series, session, day, start and length.
+    unpack(a) {
+        a.draggable = false;
+        const parts = a.dataset.block.split(' ');
+        const [day, minute, minutes] = parts.slice(3);
+        const says = a.querySelector('title').textContent;
+        const before = says.lastIndexOf(', ' + shortDate(day));
+        Object.assign(a.dataset, {
+            move: this.$root.dataset.move.replace(/\*/g, () => parts.shift()),
+            day,
+            minute,
+            minutes,
+            name: before < 0 ? says : says.slice(0, before),
+        });
+    },
     // Where a block would be: its day, start, and the column that it is in.
     place(a) {
         return {
@@ -62,7 +78,7 @@ export const week = Modal => () => ({
         minute = Math.max(this.from, Math.min(this.to - minutes, minute));
         a.dataset.at_day = day;
         a.dataset.at = String(minute);
-        const block = a.querySelector('.block');
+        const block = a.querySelector('rect');
         const own = this.columns.find(c => c.day === a.dataset.day);
         const was = own.x + (Number(a.dataset.minute) - this.from) * this.perMinute(own);
         const now = column.x + (minute - this.from) * this.perMinute(column);
@@ -108,7 +124,7 @@ export const week = Modal => () => ({
         }
         if (!a.busy || (document.activeElement !== a && this.held?.a !== a)) return;
         const g = this.$root.querySelector('.shades');
-        const block = a.querySelector('.block');
+        const block = a.querySelector('rect');
         const y = Number(block.getAttribute('y')) - 3;
         g.textContent = '';
         this.columns.forEach(column => {
@@ -122,7 +138,7 @@ export const week = Modal => () => ({
                 rect.setAttribute('x', (column.x + (start - this.from) * this.perMinute(column)).toFixed(1));
                 rect.setAttribute('y', y);
                 rect.setAttribute('width', ((end - start) * this.perMinute(column)).toFixed(1));
-                rect.setAttribute('height', Number(block.getAttribute('height')) + 6);
+                rect.setAttribute('height', block.getBBox().height + 6);
                 g.append(rect);
             });
         });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Joining;
 
+use Nomada\App\View\Address;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Timetable\HostAccount;
 
@@ -18,6 +19,11 @@ final readonly class JoiningPage
     /** @var array<string, int> how many have no link, a door that is too open, a hidden link */
     public array $counts;
 
+    public Address $doors;
+
+    /** Before the secrets of links. */
+    public string $join;
+
     /** @var list<Preset> those that are used by what is shown */
     public array $used;
 
@@ -30,10 +36,12 @@ final readonly class JoiningPage
     public function __construct(array $rows, public string $show, public array $presets, public array $accounts)
     {
         $is = [
-            'missing' => fn (SeriesRow $r): bool => $r->link === null,
+            'missing' => fn (SeriesRow $r): bool => ! $r->hasLink(),
             'open' => fn (SeriesRow $r): bool => $r->moreOpen !== [] && $r->acceptedBy === null,
             'hidden' => fn (SeriesRow $r): bool => $r->isHidden,
         ];
+        $this->doors = Address::of('series.door');
+        $this->join = url('/join');
         $this->all = count($rows);
         $this->counts = array_map(fn (callable $of): int => count(array_filter($rows, $of)), $is);
         $this->rows = isset($is[$show]) ? array_values(array_filter($rows, $is[$show])) : $rows;

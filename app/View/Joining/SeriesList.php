@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Joining;
 
-use Illuminate\Support\Facades\Crypt;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
@@ -14,9 +14,12 @@ use Nomada\App\Queries\Registered;
 use Nomada\App\Queries\Templates;
 use Nomada\App\Support\Clock;
 use Nomada\App\View\Timetable\SeriesWords;
-use Nomada\Core\Joining\JoinCode;
+use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Joining\Floor;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Registration\Registering;
+use Nomada\Core\Term\LocalDate;
+use stdClass;
 
 /** Every series with its join link and how many are registered for it, in a few queries however many there are. */
 final readonly class SeriesList
@@ -30,16 +33,7 @@ final readonly class SeriesList
     {
         $mine = Section::query()->where('term_id', $term->id)->servedBy($for)->select('id');
         $today = $this->clock->today($term->calendar()->zone);
-        $roster = DB::table('parts')
-            ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
-            ->whereIn(
-                'series_id',
-                DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'),
-            )
-            ->where('role', 'student')
-            ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today->iso()))
-            ->groupBy('series_id')
-            ->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');
+        $roster = $this->roster(clone $mine, $today);
         $registered = DB::table('registrations')
             ->whereRaw(Registered::on('registrations', $today))
             ->whereIn(
@@ -85,8 +79,6 @@ final readonly class SeriesList
                 'series.time_zone',
                 'secret',
                 'join_code',
-                'dial_in',
-                'pin',
                 'is_hidden',
                 'preset',
                 'door',
@@ -98,25 +90,28 @@ final readonly class SeriesList
             ]);
         $presets = Presets::all();
         $own = Presets::sessions(array_values($rows->pluck('id')->all()), $this->clock->seconds());
-        $door = url('/join');
         $school = $term->calendar()->zone;
         $phrases = Templates::phrases(app()->getLocale());
 
+        // Few doors, floors and ways to register are many series' own, so each is read once.
+        $known = $registers = [];
+
         return array_values(
             $rows
-                ->map(function (\stdClass $r) use (
+                ->map(function (stdClass $r) use (
                     $presets,
                     $own,
-                    $door,
                     $school,
                     $roster,
                     $registered,
                     $today,
                     $phrases,
+                    &$known,
+                    &$registers,
                 ): SeriesRow {
-                    $preset = $presets[$r->preset] ?? $presets['lesson'];
-                    $rules = Presets::door($r->preset, $r->door, $presets);
-                    $floor = $preset->floor->with($r->floor === null ? null : (array) json_decode($r->floor, true));
+                    [$preset, $rules, $floor, $sentence, $differs] = $known[
+                        "$r->preset $r->door $r->floor"
+                    ] ??= self::rules($r, $presets);
                     $more =
                         $r->door === null && $r->floor === null && ! isset($own[$r->id])
                             ? []
@@ -127,27 +122,81 @@ final readonly class SeriesList
                         ($r->year === '' ? '' : "Y$r->year ").$r->section,
                         $r->title === $r->section ? '' : $r->title,
                         SeriesWords::row($r, $today->day, $school),
-                        $r->secret === null ? null : $door.'/'.Crypt::decryptString($r->secret),
-                        $r->join_code === null ? null : JoinCode::show(Crypt::decryptString($r->join_code)),
-                        $r->dial_in,
-                        $r->pin === null ? null : Crypt::decryptString($r->pin),
+                        $r->secret,
+                        $r->join_code,
                         (int) ($roster[$r->id] ?? 0),
                         (int) ($registered[$r->id] ?? 0),
                         (int) $r->id,
                         $preset->name,
-                        Preset::say($rules, $floor),
-                        $rules->toArray() !== $preset->door->toArray() ||
-                            $floor->toArray() !== $preset->floor->toArray(),
+                        $sentence,
+                        $differs,
                         $more,
                         $more !== [] && $r->print === Presets::openness($more) ? (string) $r->accepted : null,
                         (bool) $r->is_hidden,
                         $r->account,
                         $r->registering === null
                             ? null
-                            : Registering::from((array) json_decode($r->registering, true))->say($phrases),
+                            : ($registers[$r->registering] ??= Registering::from(
+                                (array) json_decode($r->registering, true),
+                            )->say($phrases)),
                     );
                 })
                 ->all(),
+        );
+    }
+
+    /**
+     * The rules of a row, what a student reads of them, and whether they differ from the preset's.
+     *
+     * @param  array<string, Preset>  $presets
+     * @return array{Preset, DoorRules, Floor, string, bool}
+     */
+    private static function rules(stdClass $row, array $presets): array
+    {
+        $preset = $presets[$row->preset] ?? $presets['lesson'];
+        $rules = Presets::door($row->preset, $row->door, $presets);
+        $floor = $preset->floor->with($row->floor === null ? null : (array) json_decode($row->floor, true));
+
+        return [
+            $preset,
+            $rules,
+            $floor,
+            Preset::say($rules, $floor),
+            $rules->toArray() !== $preset->door->toArray() || $floor->toArray() !== $preset->floor->toArray(),
+        ];
+    }
+
+    /**
+     * How many students each series is for. Of a series of one section that is its section's roster, counted once a
+     * section; only where several sections share a series can somebody be in two of them.
+     *
+     * @param  Builder<Section>  $mine  ids of the sections
+     * @return array<int, int> by series
+     */
+    private function roster(Builder $mine, LocalDate $today): array
+    {
+        $students = "role = 'student' and (ends_on is null or ends_on >= ?)";
+
+        return array_map(
+            intval(...),
+            array_column(
+                DB::select(
+                    "with of_mine as (select series_id from series_sections where section_id in ({$mine->toSql()})),
+                    alone as (select series_id, min(section_id) as section_id from series_sections
+                        where series_id in (select series_id from of_mine) group by series_id having count(*) = 1)
+                    select series_id, n from alone
+                    join (select section_id, count(*) as n from parts where $students group by section_id) as counted
+                        using (section_id)
+                    union all
+                    select series_id, count(distinct person_id) from parts join series_sections using (section_id)
+                    where $students and series_id in (select series_id from of_mine)
+                        and series_id not in (select series_id from alone)
+                    group by series_id",
+                    [...$mine->getBindings(), $today->iso(), $today->iso()],
+                ),
+                'n',
+                'series_id',
+            ),
         );
     }
 }

@@ -4,19 +4,23 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Joining;
 
-/** One series with its join link, as plain values. Link, code and phone are null where no link is made. */
+use Illuminate\Support\Facades\Crypt;
+use Nomada\Core\Joining\JoinCode;
+
+/** One series with its join link, as plain values. Its link and code are opened only where they are shown. */
 final readonly class SeriesRow
 {
-    /** @param  array<string, string>  $moreOpen  in what its door or floor is more open than its preset */
+    /**
+     * @param  string|null  $secret  of its link, sealed; null where no link is made; its code likewise
+     * @param  array<string, string>  $moreOpen  in what its door or floor is more open than its preset
+     */
     public function __construct(
         public string $section,
         public string $name,
         public string $title,
         public string $meets,
-        public ?string $link,
-        public ?string $code,
-        public ?string $phone,
-        public ?string $pin,
+        private ?string $secret,
+        private ?string $sealedCode,
         public int $roster,
         public int $registered,
         public int $id = 0,
@@ -29,5 +33,21 @@ final readonly class SeriesRow
         public ?string $account = null,
         public ?string $registering = null,
     ) {
+    }
+
+    public function hasLink(): bool
+    {
+        return $this->secret !== null;
+    }
+
+    /** The address of the door; empty where no link is made. */
+    public function link(string $doors): string
+    {
+        return $this->secret === null ? '' : $doors.'/'.Crypt::decryptString($this->secret);
+    }
+
+    public function code(): string
+    {
+        return $this->sealedCode === null ? '' : JoinCode::show(Crypt::decryptString($this->sealedCode));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Registration;
 
+use Nomada\App\View\Address;
 use Nomada\App\View\Joining\SeriesRow;
 
 /** Every series with how many of its roster are registered; or only those where some are not. */
@@ -16,10 +17,16 @@ final readonly class RostersPage
 
     public int $left;
 
+    public Address $doors;
+
+    public Address $sections;
+
     /** @param  list<SeriesRow>  $rows */
     public function __construct(array $rows, public bool $onlyLeft)
     {
         $left = array_values(array_filter($rows, fn (SeriesRow $r): bool => $r->registered < $r->roster));
+        $this->doors = Address::of('series.door');
+        $this->sections = Address::of('section');
         $this->rows = $onlyLeft ? $left : $rows;
         $this->all = count($rows);
         $this->left = count($left);

@@ -1,7 +1,8 @@
 {{-- One series, and how many of its roster are registered. row: SeriesRow --}}
 <tr>
     <td>@include('components.choose', ['name' => 'sections', 'value' => $row->section, 'row' => $row->name])</td>
-    <td><a href="{{ route('section', $row->section) }}"><b>{{ $row->name }}</b></a>{{ $row->title === '' ? '' : ': ' . $row->title }}</td>
+    <td><a href="{{ $page->sections->to($row->section) }}"><b>{{ $row->name }}</b></a>{{ $row->title === '' ? '' : ': ' . $row->title }}
+    </td>
     <td class="num">{{ $row->roster }}</td>
     <td class="num">{{ $row->registered }}</td>
     <td>
@@ -12,7 +13,7 @@
         @endif
     </td>
     <td><a
-            href="{{ route('series.door', [$row->section, $row->id]) }}#registering">{{ $row->registering ?? __(
+            href="{{ $page->doors->to($row->section, $row->id) }}#registering">{{ $row->registering ?? __(
                 'registration.rosters.follows') }}</a>
     </td>
 </tr>

@@ -20,7 +20,7 @@
             <svg class="grid-week" width="{{ $drawing->width }}" height="{{ $drawing->height }}"
                 viewBox="0 0 {{ $drawing->width }} {{ $drawing->height }}" role="group"
                 aria-label="{{ __('week.sheets.of', ['n' => $n + 1, 'all' => count($page->sheets)]) }}">
-                @include('timetable.week.drawing', ['link' => route('timetable', $page->week->address())])
+                @include('timetable.week.drawing', ['link' => route('timetable') . $page->week->opens()])
             </svg>
         </section>
     @empty

@@ -3,8 +3,7 @@
     <div class="bar">
         <h1>{{ $page->one === null ? __('week.week', ['n' => $page->week]) : $page->one->short() }}</h1>
         <div class="sum">
-            {{ $page->one === null ? $page->monday->dayMonth() . ' – ' . $page->last()->dayMonth()
-                : __('week.of', ['n' => $page->week]) }}
+            {{ $page->one === null ? $page->monday->dayMonth() . ' – ' . $page->last()->dayMonth() : __('week.of', ['n' => $page->week]) }}
             ·
             {{ trans_choice('week.sessions', $page->count()) }}
             @if ($page->clashes() > 0)
@@ -32,7 +31,7 @@
         @else
             <div class="wide print-wide" tabindex="0" role="region" x-data="week"
                 aria-label="{{ __($page->one === null ? 'week.the_week' : 'week.the_day') }}" data-from="{{ $page->hours[0] * 60 }}"
-                data-to="{{ $page->hours[1] * 60 }}" data-left="{{ $drawing::LEFT }}">
+                data-to="{{ $page->hours[1] * 60 }}" data-left="{{ $drawing::LEFT }}" data-move="{{ $page->moves() }}">
                 <svg class="grid-week mt-2 {{ $drawing->isDay ? 'is-day' : '' }}" width="{{ $drawing->width }}"
                     height="{{ $drawing->height }}" viewBox="0 0 {{ $drawing->width }} {{ $drawing->height }}" role="group"
                     aria-label="{{ __('week.drawing', [
@@ -40,7 +39,7 @@
                         'by' => lcfirst(__("week.by.$page->by")),
                     ]) }}">
                     @include('timetable.week.drawing', [
-                        'link' => route('timetable', $page->address()),
+                        'link' => $page->opens(),
                         'chosen' => $page->chosen,
                     ])
                     <g class="ghost" aria-hidden="true"></g>

@@ -58,13 +58,13 @@ final readonly class WeekBlock
             ($this->wrong === null ? '' : "; $this->wrong");
     }
 
-    /** The address under which it is moved. */
-    public function path(): string
+    /**
+     * What moves: section, series and session, and from where: day, minute, minutes; as resources/js/week.js reads it.
+     */
+    public function moves(): string
     {
-        return url('/sections').
-            '/'.
-            rawurlencode($this->section).
-            "/series/$this->series/sessions/$this->session";
+        return rawurlencode($this->section).
+            " $this->series $this->session $this->day $this->minute $this->minutes";
     }
 
     /** As much of its label as fits upright. */
@@ -90,15 +90,16 @@ final readonly class WeekBlock
         return (int) max(11, ($this->width - 10) / 5.4);
     }
 
-    /** @return list<string> its classes */
-    public function classes(): array
+    /** @param  int  $chosen  the session that is open */
+    public function classes(int $chosen): string
     {
-        return array_values(
+        return implode(
+            ' ',
             array_filter([
+                $this->session === $chosen ? 'is-chosen' : '',
                 $this->isPast ? 'is-past' : '',
                 $this->wrong === null ? '' : 'is-wrong',
                 $this->kind === '' ? '' : 'is-extra',
-                $this->isMovable ? 'is-movable' : '',
             ]),
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Week;
 
+use Nomada\App\View\Address;
 use Nomada\App\View\Timetable\Panel\SessionPanel;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
@@ -120,6 +121,20 @@ final readonly class WeekPage
     public function address(): array
     {
         return $this->here() + $this->filter->query();
+    }
+
+    /** Where one of its sessions opens, up to its id; within this page, whose address is the same but for that. */
+    public function opens(): string
+    {
+        $usual = ['by' => 'teacher'];
+
+        return '?'.http_build_query([...array_diff_assoc($this->address(), $usual), 'session' => '']);
+    }
+
+    /** Where one is moved, with stars for section, series and session. */
+    public function moves(): string
+    {
+        return Address::of('session.move')->pattern();
     }
 
     /** @return array<string, int|string> another week of the same view */

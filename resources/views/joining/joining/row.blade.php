@@ -2,15 +2,15 @@
 <tr class="row-c">
     <td>@include('components.choose', ['name' => 'series', 'value' => $row->id, 'row' => $row->name, 'more' => $row->title])</td>
     <td><a
-            href="{{ route('series.door', [$row->section, $row->id]) }}"><b>{{ $row->name }}</b></a>{{ $row->title === '' ? ''
+            href="{{ $page->doors->to($row->section, $row->id) }}"><b>{{ $row->name }}</b></a>{{ $row->title === '' ? ''
                 : ": $row->title" }}
         <small>{{ $row->meets }}</small>
     </td>
     <td class="nowrap">
-        @if ($row->link === null)
+        @if (!$row->hasLink())
             <span class="todo">{{ __('joining.list.no_link') }}</span>
         @else
-            <span class="mono">{{ $row->code }}</span> <x-copy :text="$row->link" />
+            <span class="mono">{{ $row->code() }}</span> @include('components.copy', ['text' => $row->link($page->join)])
             @if ($row->isHidden)
                 <span class="todo">{{ __('joining.list.hidden') }}</span>
             @endif

@@ -1,21 +1,16 @@
-{{-- One session. block: WeekBlock; x, y: its upper left corner --}}
-<a href="{{ $link }}&amp;session={{ $block->session }}" @class([
-    ...$block->classes(),
-    'is-chosen' => $chosen === $block->session,
-])
-    @if ($block->isMovable) data-move="{{ $block->path() }}" data-day="{{ $block->day }}" data-minute="{{ $block->minute }}"
-    data-minutes="{{ $block->minutes }}" data-name="{{ $block->name }}" draggable="false" @endif>
+{{-- One session. block: WeekBlock; x, y: its upper left corner. There are two thousand of them: what they share is in the styles,
+    and what is said of how it moves is in one attribute (resources/js/week.js). --}}
+<a href="{{ $link }}{{ $block->session }}" @if (($classes = $block->classes($chosen)) !== '') class="{{ $classes }}" @endif
+    @if ($block->isMovable) data-block="{{ $block->moves() }}" @endif>
     <title>{{ $block->says() }}</title>
-    <rect class="block" x="{{ $x }}" y="{{ $y }}" width="{{ $block->width }}" height="{{ $block::HEIGHT }}"
-        rx="2" />
-    <rect class="edge" x="{{ $x }}" y="{{ $y }}" width="3" height="{{ $block::HEIGHT }}" />
+    <rect x="{{ $x }}" y="{{ $y }}" width="{{ $block->width }}" />
+    <rect x="{{ $x }}" y="{{ $y }}" />
     @if ($drawing->isDay)
-        <text class="short" x="{{ $x + 8 }}" y="{{ $y + 16 }}">{{ Str::limit($block->name, $block->letters(), '…') }}</text>
+        <text x="{{ $x + 8 }}" y="{{ $y + 16 }}">{{ Str::limit($block->name, $block->letters(), '…') }}</text>
         <text class="tick" x="{{ $x + 8 }}"
             y="{{ $y + 31 }}">{{ Str::limit(trim("$block->times $block->note"), $block->smallLetters(), '…') }}</text>
     @else
-        <text class="short" text-anchor="middle"
-            transform="translate({{ $x + $block->width / 2 + 4 }} {{ $y + $block::HEIGHT / 2 }}) rotate(-90)"
+        <text class="up" x="{{ round($x + $block->width / 2 + 1, 1) }}" y="{{ $y + $block::HEIGHT / 2 }}"
             @if ($block->isSqueezed()) textLength="{{ $block::HEIGHT - 3 }}" lengthAdjust="spacingAndGlyphs" @endif>{{ $block->label(
                 ) }}</text>
     @endif

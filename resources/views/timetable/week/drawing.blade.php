@@ -1,4 +1,4 @@
-{{-- The days of a week and the rows of sessions below them, within an SVG. drawing: WeekDrawing; link: where a session opens;
+{{-- The days of a week and the rows of sessions below them, within an SVG. drawing: WeekDrawing; link: where a session opens, up to its id;
     chosen: the one that is open --}}
 @props(['drawing', 'link', 'chosen' => 0])
 @foreach ($drawing->days as $day)
@@ -20,8 +20,10 @@
             <title>{{ __('week.busy', ['title' => $span->title]) }}</title>
         </rect>
     @endforeach
-    @foreach ($placed->row->blocks as $block)
-        @include('timetable.week.block', ['x' => $drawing::LEFT + $block->x, 'y' => $placed->yOf($block)])
-    @endforeach
+    <x-tight>
+        @foreach ($placed->row->blocks as $block)
+            @include('timetable.week.block', ['x' => $drawing::LEFT + $block->x, 'y' => $placed->yOf($block)])
+        @endforeach
+    </x-tight>
 @endforeach
 <line class="row-line" x1="0" x2="{{ $drawing->width }}" y1="{{ $drawing->end }}" y2="{{ $drawing->end }}" />
