@@ -15,6 +15,7 @@ use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Drifted;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Publishing\RunStep;
+use Nomada\Core\Publishing\Place;
 
 /**
  * Carries out a lane of a run. Some steps at a time are locked, done and written down in one transaction: if the
@@ -46,7 +47,7 @@ final class CarryOut implements ShouldQueue
     /** Steps that are done side by side, and written down together. */
     private const AT_ONCE = 50;
 
-    /** Sections whose links are one job. */
+    /** Sections whose lane is one job. */
     private const TOGETHER = 10;
 
     /** @param  list<int>  $sections */
@@ -58,8 +59,9 @@ final class CarryOut implements ShouldQueue
     }
 
     /**
-     * The jobs of a run: a lane of a section is one, and the links of some sections together are one, since what ought
-     * to stand for them is written down together.
+     * The jobs of a run: the calendars of a section are one, which are many people's; of the other lanes some sections
+     * together are one, since a section has few steps in them, and what ought to stand for new links is written down
+     * together.
      *
      * @param  iterable<array{int, string}>  $lanes  section and lane
      * @return list<self>
@@ -73,7 +75,7 @@ final class CarryOut implements ShouldQueue
         $out = [];
         foreach ($sections as $lane => $of) {
             sort($of);
-            foreach (array_chunk($of, $lane === 'link' ? self::TOGETHER : 1) as $some) {
+            foreach (array_chunk($of, $lane === Place::Calendar->value ? 1 : self::TOGETHER) as $some) {
                 $out[] = new self($run, $some, $lane);
             }
         }

@@ -42,7 +42,8 @@ final class CarryOutSteps
      */
     private array $wanted = [];
 
-    private int $of = 0;
+    /** @var list<int> the sections that it was worked out for */
+    private array $of = [];
 
     public function __construct(
         private readonly Destinations $destinations,
@@ -55,7 +56,7 @@ final class CarryOutSteps
     }
 
     /**
-     * @param  Collection<int, RunStep>  $steps  of one lane of one section
+     * @param  Collection<int, RunStep>  $steps  of one lane
      * @return array<int, DestinationFailure> by step; those that are not in it are done
      */
     public function __invoke(Collection $steps, string $lane): array
@@ -222,7 +223,7 @@ final class CarryOutSteps
     }
 
     /**
-     * What ought to stand for placements of one section. What was kept may be older than a fingerprint, since the facts
+     * What ought to stand for placements of a lane. What was kept may be older than a fingerprint, since the facts
      * changed while the run went on: then they are read anew, once.
      *
      * @param  Collection<string, Placement>  $placements  by key
@@ -230,20 +231,22 @@ final class CarryOutSteps
      */
     private function wanted(Collection $placements): array
     {
-        $section = (int) $placements->first()?->section_id;
+        $sections = array_values(
+            array_unique($placements->map(fn (Placement $p): int => (int) $p->section_id)->all()),
+        );
         $isKept = fn (Placement $p): bool => $p->wanted_print === null ||
             ($this->wanted["{$p->place->value} $p->key"] ?? null)?->fingerprint() === $p->wanted_print;
-        if ($this->of !== $section || ! $placements->every($isKept)) {
+        if (array_diff($sections, $this->of) !== [] || ! $placements->every($isKept)) {
             $this->wanted = [];
             // Who has what in their calendar costs most of it, and concerns only that lane.
             $isCalendar = $placements->first()?->place === Place::Calendar;
-            foreach ($this->facts->for([$section], withReaders: $isCalendar) as $facts) {
+            foreach ($this->facts->for($sections, withReaders: $isCalendar) as $section => $facts) {
                 $this->told->first($section, $facts);
                 foreach (WantedPlacements::of($facts) as $wanted) {
                     $this->wanted["{$wanted->place->value} $wanted->key"] = $wanted;
                 }
             }
-            $this->of = $section;
+            $this->of = $sections;
         }
         $out = [];
         foreach ($placements as $key => $placement) {
