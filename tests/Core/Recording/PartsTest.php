@@ -189,3 +189,38 @@ test('a part may last exactly as long as it may, and be as short', function () {
         ->and(Parts::of($talk(Parts::LEAST - 1, Parts::MOST + Parts::LEAST), Parts::MOST + Parts::LEAST))
         ->toBe([[0, Parts::MOST + Parts::LEAST]]);
 });
+
+/** @return list<array{float, float}> parts in minutes, of cues in minutes */
+function partsInMinutes(array $cues, float $length): array
+{
+    return array_map(
+        fn (array $part): array => [$part[0] / 60_000, $part[1] / 60_000],
+        Parts::of(
+            array_map(fn (array $c): Cue => new Cue((int) (60_000 * $c[0]), (int) (60_000 * $c[1]), 'x'), $cues),
+            (int) (60_000 * $length),
+        ),
+    );
+}
+
+test('parts, worked out by hand', function (array $cues, float $length, array $parts) {
+    expect(partsInMinutes($cues, $length))->toEqual($parts);
+})->with([
+    'exactly as long as a part may be' => [[[0, 20]], 20, [[0, 20]]],
+    'the one pause' => [[[0, 12], [13, 24]], 24, [[0, 12.5], [12.5, 24]]],
+    'the longer of two pauses' => [[[0, 10], [10.2, 13], [14, 24]], 24, [[0, 13.5], [13.5, 24]]],
+    'spoken over each other, in any order: one, and no pause within' => [
+        [[9, 13], [0, 10], [14, 24], [9.5, 9.6]],
+        24,
+        [[0, 13.5], [13.5, 24]],
+    ],
+    'said for longer than a part may last, with enough before and behind' => [
+        [[0, 6], [7, 29], [30, 36]],
+        36,
+        [[0, 7], [7, 29], [29, 36]],
+    ],
+    'too little before and behind: with it' => [[[0, 3], [4, 26], [27, 30]], 30, [[0, 30]]],
+    'just enough before, too little behind' => [[[5, 27], [28, 31.9]], 31.9, [[0, 5], [5, 31.9]]],
+    'two of them' => [[[0, 21], [22, 50]], 56, [[0, 21], [21, 50], [50, 56]]],
+    'a rest that is cut again' => [[[0, 21], [22, 30], [31, 45]], 45, [[0, 21], [21, 30.5], [30.5, 45]]],
+    'the transcript goes on for longer' => [[[0, 12], [13, 24]], 20, [[0, 12.5], [12.5, 24]]],
+]);
