@@ -6,7 +6,8 @@ namespace Nomada\Core\Timetable;
 
 /**
  * The fewest accounts of each of several plans with which every session finds a place; of equally many, those with the
- * fewest seats. A session that no plan holds is left out: no number of accounts helps it.
+ * fewest seats, and then for the shortest sessions. A session that no plan holds is left out: no number of accounts
+ * helps it.
  *
  * For every set of plans, the sessions that only these hold run on them alone, so their peak is a bound. What meets
  * all bounds is tried by search, stretch by stretch, and the first that fits is the answer. (With two nested plans
@@ -65,7 +66,7 @@ final readonly class FewestAccounts
         $most = array_map(fn (HostAccount $k): int => intdiv($peak + $k->atOnce - 1, $k->atOnce), $this->kinds);
         for ($total = min($most ?: [0]); ; $total++) {
             $some = $this->counts($total, $most, []);
-            usort($some, fn (array $a, array $b): int => [$this->seats($a), $a] <=> [$this->seats($b), $b]);
+            usort($some, fn (array $a, array $b): int => [$this->size($a), $a] <=> [$this->size($b), $b]);
             foreach ($some as $counts) {
                 if ($this->fits($counts)) {
                     $named = array_combine(array_column($this->kinds, 'plan'), $counts);
@@ -145,10 +146,18 @@ final readonly class FewestAccounts
         return $out;
     }
 
-    /** @param  list<int>  $counts */
-    private function seats(array $counts): int
+    /**
+     * @param  list<int>  $counts
+     * @return array{int, int} seats and minutes of all of them: the less, the better
+     */
+    private function size(array $counts): array
     {
-        return array_sum(array_map(fn (HostAccount $k, int $n): int => $k->seats * $n, $this->kinds, $counts));
+        $of = fn (callable $each): int => array_sum(array_map($each, $this->kinds, $counts));
+
+        return [
+            $of(fn (HostAccount $k, int $n): int => $k->seats * $n),
+            $of(fn (HostAccount $k, int $n): int => $k->minutes * $n),
+        ];
     }
 
     /** @param  list<int>  $counts */
