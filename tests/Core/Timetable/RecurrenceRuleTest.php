@@ -102,3 +102,108 @@ test('what is not supported is a fault that names the part', function (string $r
     ['FREQ=DAILY;FREQ=DAILY', 'twice'],
     ['every day', 'not a part'],
 ]);
+
+test('a rule as it is written, and as it is written again', function (string $typed, string $again) {
+    expect(RecurrenceRule::parse($typed, Zone::named('UTC'))->text())->toBe($again);
+})->with([
+    'in any case, with its name and a semicolon at its end' => [
+        ' rrule:Freq=weekly; byday=tu,TH; ',
+        'FREQ=WEEKLY;BYDAY=TU,TH',
+    ],
+    'one as its own name' => ['FREQ=DAILY;INTERVAL=1', 'FREQ=DAILY'],
+    'the largest of each' => [
+        'FREQ=MONTHLY;INTERVAL=1000;BYMONTH=12,1;BYMONTHDAY=31,-31',
+        'FREQ=MONTHLY;INTERVAL=1000;BYMONTH=12,1;BYMONTHDAY=31,-31',
+    ],
+    'places from both ends' => [
+        'FREQ=MONTHLY;BYSETPOS=366,-366,1;BYDAY=5MO,-5TU,+1WE,FR',
+        'FREQ=MONTHLY;BYDAY=5MO,-5TU,1WE,FR;BYSETPOS=366,-366,1',
+    ],
+    'weeks from Sunday' => ['FREQ=WEEKLY;WKST=SU', 'FREQ=WEEKLY;WKST=SU'],
+    'count and until are the series\' own' => ['FREQ=DAILY;COUNT=5000', 'FREQ=DAILY'],
+]);
+
+test('what is too much, and what is none, of every part', function (string $rule, string $words) {
+    expect(fn () => RecurrenceRule::parse($rule, Zone::named('UTC')))->toFault($words);
+})->with([
+    [
+        'FREQ',
+        '"FREQ" is not a part of a recurrence rule. Write NAME=VALUE, parted by semicolons, as in FREQ=WEEKLY',
+    ],
+    ['FREQ=DAILY;;COUNT=2', '"" is not a part'],
+    ['FREQ=DAILY;BYHOUR=9', 'part BYHOUR is not supported. Supported are FREQ, '],
+    ['FREQ=DAILY;COUNT=2;COUNT=3', 'part COUNT twice. Keep one.'],
+    ['FREQ=DAILY;INTERVAL=0', 'INTERVAL is "0". Write a number from 1 to 1000.'],
+    ['FREQ=DAILY;INTERVAL=1001', 'INTERVAL is "1001"'],
+    ['FREQ=DAILY;INTERVAL=2X', 'INTERVAL is "2X"'],
+    ['FREQ=DAILY;COUNT=0', 'COUNT is "0". Write a number from 1 to 5000.'],
+    ['FREQ=DAILY;COUNT=5001', 'COUNT is "5001"'],
+    ['FREQ=MONTHLY;BYMONTHDAY=32', 'BYMONTHDAY has "32". Write numbers from 1 to 31, parted by commas.'],
+    ['FREQ=MONTHLY;BYMONTHDAY=1,0', 'BYMONTHDAY has "0"'],
+    ['FREQ=MONTHLY;BYMONTHDAY=-32', 'BYMONTHDAY has "-32"'],
+    ['FREQ=MONTHLY;BYMONTHDAY=1,,2', 'BYMONTHDAY has ""'],
+    ['FREQ=MONTHLY;BYDAY=MO;BYSETPOS=367', 'BYSETPOS has "367". Write numbers from 1 to 366'],
+    ['FREQ=MONTHLY;BYMONTH=1,-1', 'BYMONTH takes 1 to 12'],
+    ['FREQ=MONTHLY;BYMONTH=13', 'BYMONTH has "13". Write numbers from 1 to 12'],
+    ['FREQ=MONTHLY;BYDAY=6MO', 'BYDAY has "6MO": a number from 1 to 5 or -1 to -5'],
+    ['FREQ=MONTHLY;BYDAY=-6MO', 'BYDAY has "-6MO"'],
+    ['FREQ=MONTHLY;BYDAY=0MO', 'BYDAY has "0MO"'],
+    ['FREQ=WEEKLY;BYDAY=1MO', 'BYDAY has "1MO"'],
+    ['FREQ=WEEKLY;BYDAY=XX', 'BYDAY has "XX". Write weekdays as MO to SU'],
+    ['FREQ=DAILY;UNTIL=20270422T240000Z', 'UNTIL is "20270422T240000Z"'],
+    ['FREQ=DAILY;UNTIL=20270422T126000', 'UNTIL is "20270422T126000"'],
+]);
+
+test('until which moment a rule goes, on the clock that it is written by', function (
+    string $until,
+    ?string $day,
+    ?string $instant,
+) {
+    $rule = RecurrenceRule::parse("FREQ=DAILY;UNTIL=$until", Zone::named('Europe/Madrid'));
+    expect([
+        $rule->until?->iso(),
+        $rule->untilInstant === null ? null : gmdate('Y-m-d H:i:s', $rule->untilInstant),
+    ])->toBe([$day, $instant]);
+})->with([
+    'a date' => ['20270209', '2027-02-09', null],
+    'of UTC' => ['20270209T233015Z', '2027-02-10', '2027-02-09 23:30:15'],
+    'of its own clock' => ['20270209T003015', '2027-02-09', '2027-02-08 23:30:15'],
+    'in summer' => ['20270409T003000', '2027-04-09', '2027-04-08 22:30:00'],
+]);
+
+test('days to the last one, which still counts', function (string $rule, string $from, string $last, array $are) {
+    $days = RecurrenceRule::parse($rule, Zone::named('UTC'))->days(
+        LocalDate::parse($from),
+        LocalDate::parse($last)->day,
+    );
+    expect(array_map(fn (int $d): string => (new LocalDate($d))->iso(), [...$days]))->toBe($are);
+})->with([
+    'daily' => ['FREQ=DAILY;INTERVAL=2', '2027-01-11', '2027-01-15', ['2027-01-11', '2027-01-13', '2027-01-15']],
+    'weekly' => ['FREQ=WEEKLY;BYDAY=TH,MO,MO', '2027-01-12', '2027-01-18', ['2027-01-14', '2027-01-18']],
+    'weekly, of some months' => ['FREQ=WEEKLY;BYMONTH=2', '2027-01-26', '2027-02-09', ['2027-02-02', '2027-02-09']],
+    'monthly' => ['FREQ=MONTHLY', '2027-01-31', '2027-03-31', ['2027-01-31', '2027-03-31']],
+    'monthly, of some months, over the year' => [
+        'FREQ=MONTHLY;BYMONTH=12,2;BYMONTHDAY=9',
+        '2026-11-20',
+        '2027-02-09',
+        ['2026-12-09', '2027-02-09'],
+    ],
+    'the first and the last weekday of each month, in the order of days' => [
+        'FREQ=MONTHLY;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=-1,1,1',
+        '2027-01-02',
+        '2027-02-01',
+        ['2027-01-29', '2027-02-01'],
+    ],
+    'a place that no month has' => ['FREQ=MONTHLY;BYDAY=MO;BYSETPOS=6', '2027-01-01', '2027-06-30', []],
+    'never again' => ['FREQ=DAILY', '2027-01-12', '2027-01-11', []],
+]);
+
+test('a rule without days goes on meaning its start\'s', function (string $rule, string $text) {
+    $start = LocalDate::parse('2027-01-13');
+    expect(RecurrenceRule::parse($rule, Zone::named('UTC'))->anchored($start)->text())->toBe($text);
+})->with([
+    ['FREQ=WEEKLY;INTERVAL=2;BYMONTH=2;WKST=SU', 'FREQ=WEEKLY;INTERVAL=2;BYMONTH=2;BYDAY=WE;WKST=SU'],
+    ['FREQ=MONTHLY', 'FREQ=MONTHLY;BYMONTHDAY=13'],
+    ['FREQ=DAILY', 'FREQ=DAILY'],
+    ['FREQ=WEEKLY;BYDAY=FR', 'FREQ=WEEKLY;BYDAY=FR'],
+]);
