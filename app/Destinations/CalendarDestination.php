@@ -6,12 +6,17 @@ namespace Nomada\App\Destinations;
 
 use Closure;
 use Illuminate\Http\Client\Response;
+use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\CalDav\CalDavServer;
 use Nomada\App\Models\Publishing\Placement as Standing;
 use Nomada\App\Models\Term\Person;
+use Nomada\Core\Interchange\Calendar\Invited;
+use Nomada\Core\Interchange\Calendar\Invitee;
 use Nomada\Core\Interchange\Calendar\Meaning;
 use Nomada\Core\Interchange\Calendar\ServedEvent;
 use Nomada\Core\Interchange\Calendar\ServedEvents;
+use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\Placement;
 use Nomada\Core\Term\Zone;
 
@@ -23,6 +28,10 @@ final class CalendarDestination implements Destination
 
     private ?CalDavServer $server = null;
 
+    private ?bool $invites = null;
+
+    private ?string $school = null;
+
     /** @var array<string, Person|null> whose calendars have been asked for, by sourcedId */
     private array $people = [];
 
@@ -31,17 +40,27 @@ final class CalendarDestination implements Destination
         [$person, $uid] = explode('/', $wanted->key, 2);
         $collection = $this->collection($person);
         $object = self::object($collection, $uid);
-        $body = $wanted->body();
+        $body = $this->invited($wanted->body(), $person);
         $title = fn (): string => $this->person($person)?->name() ?? $person;
         // A version that we do not know is asked for: an empty If-Match would overwrite whatever is there.
         $etag = $standing->etag === '' ? $this->server()->version($object) : $standing->etag;
-        $answer = $this->server()->put($collection, $object, $body, self::only($etag), $title);
+        // Answers that the server has put in do not change this one: ours is put over them, and they stay.
+        $only =
+            $standing->schedule_tag === null
+                ? self::only($etag)
+                : ['If-Schedule-Tag-Match' => $standing->schedule_tag];
+        $answer = $this->server()->put($collection, $object, $body, $only, $title);
         if ($answer->status() === 412) {
             $answer = $this->again($collection, $object, $body, $etag, $wanted, $title);
         }
         $version = $answer->header('ETag');
+        if ($version === '' && ! $this->invites()) {
+            $version = (string) $this->server()->version($object);
+        }
 
-        return new Receipt($object, $version !== '' ? $version : (string) $this->server()->version($object));
+        // Where the place invites, no version says that answers were put into what we sent: they are read at the next
+        // look, which reads whatever stands there in a version that we do not know.
+        return new Receipt($object, $version, $answer->header('Schedule-Tag') ?: null);
     }
 
     public function remove(Standing $standing): void
@@ -130,6 +149,26 @@ final class CalendarDestination implements Destination
             (string) __('places.other', ['service' => __('places.services.calendar.in_sentence')]),
             new Found($wanted->key, $version, $standing->body()),
         );
+    }
+
+    /** The object with whom it invites, where the place does that and the person has an address. */
+    private function invited(string $object, string $sourcedId): string
+    {
+        $person = $this->person($sourcedId);
+        if (! $this->invites() || $person === null || (string) $person->email === '') {
+            return $object;
+        }
+        $school = $this->school ??= (string) DB::table('schools')->orderBy('id')->value('name');
+
+        return Invited::of(
+            $object,
+            new Invitee($school, $this->server()->organizer(), $person->name(), (string) $person->email),
+        );
+    }
+
+    private function invites(): bool
+    {
+        return $this->invites ??= app(Places::class)->of(Outside::Calendar)->kind === PlaceKind::CalDavInvites;
     }
 
     /** @return array<string, string> */

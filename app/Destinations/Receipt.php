@@ -7,7 +7,8 @@ namespace Nomada\App\Destinations;
 /** What a destination hands back for a placement: its own name for it, and the version that stands there now. */
 final readonly class Receipt
 {
-    public function __construct(public string $remote, public string $etag)
+    /** @param  string|null  $scheduleTag  the version but for answers, where the place invites */
+    public function __construct(public string $remote, public string $etag, public ?string $scheduleTag = null)
     {
     }
 }

@@ -6,6 +6,7 @@ namespace Nomada\App\Post;
 
 use Illuminate\Support\Facades\DB;
 use LogicException;
+use Nomada\App\Destinations\Places;
 use Nomada\App\Models\Account\AccountPass;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Presence\Recording;
@@ -29,6 +30,8 @@ use Nomada\Core\Language\Phrases;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Post\Template;
 use Nomada\Core\Publishing\ChangeWords;
+use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\SessionChange;
 use Nomada\Core\Publishing\WantedPlacements;
 use Nomada\Core\Term\LocalDate;
@@ -326,6 +329,13 @@ final readonly class LetterWriter
                 ],
                 true,
             )
+        ) {
+            return null;
+        }
+        // Where the calendar server invites, a second invitation by letter would be one too many.
+        if (
+            $letter->kind !== LetterKind::Guardian &&
+            app(Places::class)->of(Outside::Calendar)->kind === PlaceKind::CalDavInvites
         ) {
             return null;
         }

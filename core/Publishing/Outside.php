@@ -19,7 +19,7 @@ enum Outside: string
         return match ($this) {
             self::Bridge => [PlaceKind::StandIn, PlaceKind::OwnService, PlaceKind::KnownRooms],
             self::Course, self::Stream => [PlaceKind::StandIn, PlaceKind::OwnService, PlaceKind::OurPage],
-            self::Calendar => [PlaceKind::StandIn, PlaceKind::CalDav, PlaceKind::OurPage],
+            self::Calendar => [PlaceKind::StandIn, PlaceKind::CalDav, PlaceKind::CalDavInvites, PlaceKind::OurPage],
             self::Post => [PlaceKind::StandIn, PlaceKind::Smtp],
         };
     }

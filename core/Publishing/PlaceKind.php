@@ -13,6 +13,8 @@ enum PlaceKind: string
     case OwnService = 'own-service';
     /** A calendar server (RFC 4791). */
     case CalDav = 'caldav';
+    /** A calendar server that invites (RFC 6638): it brings each person's sessions into their own calendar. */
+    case CalDavInvites = 'caldav-invites';
     /** A mail server (RFC 5321). */
     case Smtp = 'smtp';
     /** Rooms that are known from a list; nothing is asked of the conference service. */

@@ -91,6 +91,9 @@ final readonly class PlaceSettings
 
             throw new Fault('place.url', 'url', ['like' => $like]);
         }
+        if ($plain !== $url && $kind === PlaceKind::CalDavInvites) {
+            throw new Fault('place.braces_invites', 'url');
+        }
         if ($plain !== $url && $kind !== PlaceKind::CalDav) {
             throw new Fault('place.braces_calendar', 'url');
         }

@@ -15,6 +15,8 @@ return [
     ],
     'caldav' => [
         'no_home' => 'It does not say where the calendars of this account are (calendar-home-set).',
+        'no_organizer' => 'It does not say by which address this account invites (calendar-user-address-set).',
+        'no_scheduling' => 'It does not offer to invite (RFC 6638, calendar-auto-schedule).',
         'no_dav' => 'It does not answer as a calendar server (RFC 4791) does.',
         'no_address' => 'The school has no address of this person, and the place needs one.',
         'status' => [

@@ -112,7 +112,7 @@ return [
         'none' => 'Write when the room is open: "Tue 15:00-16:00, Thu 9-10".',
         'backwards' => ':is ends before it starts.',
         'long' => ':is is longer than 6 hours. A room that is always open looks like a class that is off; give it '.
-                'real hours.',
+            'real hours.',
         'overlap' => ':is overlaps :other.',
         'unread' => '":part" does not read. Write a weekday and a span, such as "Tue 15:00-16:00".',
     ],
@@ -143,13 +143,14 @@ return [
     'list' => [
         'no_person' => 'Say which column has the person: the sourcedId, the address or the name.',
         'no_times' => 'Say which columns have the times: one of when and one of what (join or leave), or one of when '.
-                'they came and one of when they left.',
+            'they came and one of when they left.',
         'person' => 'A person was expected: a sourcedId, an address or a name.',
         'left' => 'They left before they came.',
         'join' => 'join or leave was expected.',
         'time' => 'A time was expected, as 2027-02-09T10:02:00+01:00, 9/2/2027 10:02 or 10:02 on :zone\'s clock.',
         'near' => 'A time near :day was expected.',
-        'guest' => 'A person of this section was expected: a sourcedId, an address or a name. Say --guests if it is a guest.',
+        'guest' => 'A person of this section was expected: a sourcedId, an address or a name. Say --guests if '.
+            'it is a guest.',
     ],
     'make_up' => [
         'meanwhile' => ':day: :cost meanwhile. Choose again.',
@@ -198,6 +199,7 @@ return [
         'pace' => 'Between 0.1 and 1000 requests a second.',
         'timeout' => 'Between 1 and 60 seconds.',
         'url' => 'An address like :like://school.example was expected, without a name or password in it.',
+        'braces_invites' => 'A server that invites keeps the sessions in this account\'s own calendars: no braces.',
         'braces_calendar' => 'Only a calendar server\'s address may hold {address} or {sourcedId}.',
         'braces' => 'Only {address} and {sourcedId} are known in braces.',
     ],
@@ -212,7 +214,8 @@ return [
         'period_backwards' => 'The period :name ends before it begins. Write its times as 10:00-10:45.',
         'taken' => 'There is a day plan called ":plan" already.',
         'short_days' => 'Short days go by ":row". Take them out first.',
-        'tied' => 'Series are tied to periods of this plan. Give them clock times first, or make another plan the usual one.',
+        'tied' => 'Series are tied to periods of this plan. Give them clock times first, or make another plan '.
+            'the usual one.',
     ],
     'presence' => [
         'who' => 'Say who ":who" is, or that it is a guest.',
@@ -228,10 +231,12 @@ return [
         'rooms' => ':rooms drop-in rooms go by this preset. Give them another one first.',
     ],
     'reach' => [
-        'no_weekdays' => 'This pattern has no weekdays that could be moved. Move this one session, or change the pattern '.
-                'in the series.',
+        'no_weekdays' => 'This pattern has no weekdays that could be moved. Move this one session, or change '.
+            'the pattern '.
+            'in the series.',
         'week' => 'So far the others would fall into another week. Move this one session, or change the series.',
-        'closed' => 'Then some would fall on a :weekday, when school is closed. Move this one session, or change the series.',
+        'closed' => 'Then some would fall on a :weekday, when school is closed. Move this one session, or '.
+            'change the series.',
         'extra' => 'An extra session stands alone; only this one can be moved.',
         'planned' => 'Only a planned session can be moved.',
     ],
@@ -288,7 +293,7 @@ return [
     ],
     'rule' => [
         'piece' => '":piece" is not a part of a recurrence rule. Write NAME=VALUE, parted by semicolons, as in '.
-                'FREQ=WEEKLY;BYDAY=TU,TH.',
+            'FREQ=WEEKLY;BYDAY=TU,TH.',
         'unknown' => 'The rule\'s part :part is not supported. Supported are :known.',
         'twice' => 'The rule has the part :part twice. Keep one.',
         'freq' => 'The rule has no FREQ. Begin with FREQ=DAILY, FREQ=WEEKLY or FREQ=MONTHLY.',
@@ -309,8 +314,9 @@ return [
         'names' => 'The school and its term need a name each.',
         'term' => 'The term ends after it begins.',
         'sections' => 'Write at least one section, as in: Marine Science, 8, Nadir, Haddad, n.haddad@…',
-        'section_line' => 'Line :n of the sections needs a title, and of its teacher both names: title, year, given name, '.
-                'family name, address.',
+        'section_line' => 'Line :n of the sections needs a title, and of its teacher both names: title, year, '.
+            'given name, '.
+            'family name, address.',
         'section_twice' => 'Line :n of the sections is there twice: :title, year :year.',
         'student_line' => 'Line :n of the students needs both names: given name, family name, address, year, sections.',
         'student_section' => 'Line :n of the students names a section that is not above: :title, year :year.',
@@ -397,7 +403,7 @@ return [
         'long' => 'The term ":title" is longer than 400 days. Enter one term at a time.',
         'overlap' => 'It would overlap :other, :first to :last. Choose days beside it.',
         'used' => ':term has sections that are in use: imported, linked, registered or published. Only a copy of '.
-                'another term that nobody uses yet is removed with its sections.',
+            'another term that nobody uses yet is removed with its sections.',
         'copy' => 'Choose another term to copy from.',
     ],
     'topics' => [
@@ -413,7 +419,8 @@ return [
         'ends' => 'A cue ends after it begins.',
     ],
     'webhook' => [
-        'address' => 'Write the whole address, as in https://desk.school.example/nomada; without a name or password in it.',
+        'address' => 'Write the whole address, as in https://desk.school.example/nomada; without a name or '.
+            'password in it.',
         'long' => 'An address has 500 characters at most.',
     ],
     'zone' => [

@@ -131,6 +131,7 @@ final class CarryOutSteps
                     'standing' => Crypt::encryptString((string) json_encode($wanted[$key]->fields)),
                     'remote' => $came->remote,
                     'etag' => $came->etag,
+                    'schedule_tag' => $came->scheduleTag,
                 ];
             }
         }
@@ -150,7 +151,8 @@ final class CarryOutSteps
     /**
      * Writes down what has been done, in one statement for all.
      *
-     * @param  list<array{id: int, standing_print: string, standing: string, remote: string, etag: string}>  $done
+     * @param  list<array{id: int, standing_print: string, standing: string, remote: string, etag: string,
+     *   schedule_tag: string|null}>  $done
      * @param  list<int>  $removed
      */
     private function note(array $done, array $removed): void
@@ -158,10 +160,11 @@ final class CarryOutSteps
         if ($done !== []) {
             DB::statement(
                 'update placements p set standing_print = t.standing_print, standing = t.standing,
-                    remote = t.remote, etag = t.etag, trouble = null, published_at = ?::timestamptz,
+                    remote = t.remote, etag = t.etag, schedule_tag = t.schedule_tag, trouble = null, published_at =
+                        ?::timestamptz,
                     updated_at = ?::timestamptz
                 from json_to_recordset(?::json) as t(id bigint, standing_print text, standing text, remote text,
-                    etag text)
+                    etag text, schedule_tag text)
                 where p.id = t.id',
                 [now(), now(), json_encode($done, JSON_THROW_ON_ERROR)],
             );

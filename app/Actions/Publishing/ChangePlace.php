@@ -76,6 +76,7 @@ final readonly class ChangePlace
             'standing' => null,
             'remote' => null,
             'etag' => null,
+            'schedule_tag' => null,
             'trouble' => null,
             'left_alone' => false,
             'published_at' => null,

@@ -156,6 +156,7 @@ final class Drifts
                     ->update([
                         'etag' => $row->what === 'gone' ? null : $row->etag,
                         'standing_print' => $row->what === 'gone' ? null : 'drift',
+                        'schedule_tag' => null,
                         'trouble' => null,
                     ]);
             }
@@ -178,7 +179,12 @@ final class Drifts
             if (! $placement->left_alone) {
                 throw new Fault('drift.not_alone', 'form');
             }
-            $placement->update(['left_alone' => false, 'standing_print' => 'drift', 'etag' => '']);
+            $placement->update([
+                'left_alone' => false,
+                'standing_print' => 'drift',
+                'etag' => '',
+                'schedule_tag' => null,
+            ]);
             $this->told([$placement->id], $by, 'taken care of again');
         });
     }

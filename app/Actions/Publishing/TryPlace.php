@@ -25,6 +25,7 @@ final readonly class TryPlace
             return match ($place->kind) {
                 PlaceKind::StandIn, PlaceKind::OwnService => $this->service($place),
                 PlaceKind::CalDav => $this->calendars($place),
+                PlaceKind::CalDavInvites => $this->invites($place),
                 PlaceKind::Smtp => $this->mail($place),
                 PlaceKind::KnownRooms => $this->rooms(),
                 PlaceKind::OurPage => new Trial(true, [(string) __('publishing.places.tried.ours')]),
@@ -72,6 +73,16 @@ final readonly class TryPlace
                 'who' => $person->name(),
                 'at' => $collection,
             ]),
+        ]);
+    }
+
+    private function invites(PlaceSettings $place): Trial
+    {
+        $server = new CalDavServer(Service::at($place), $place);
+
+        return new Trial(true, [
+            (string) __('publishing.places.tried.home', ['home' => $server->home()]),
+            (string) __('publishing.places.tried.invites', ['address' => $server->organizer()]),
         ]);
     }
 

@@ -23,6 +23,10 @@ final class CalDavServer
 
     private ?string $home = null;
 
+    private ?string $principal = null;
+
+    private ?string $organizer = null;
+
     public function __construct(private readonly Service $service, private readonly PlaceSettings $place)
     {
     }
@@ -64,13 +68,33 @@ final class CalDavServer
         if ($this->home !== null) {
             return $this->home;
         }
-        $start = $this->start();
-        $principal = $this->property($start, 'd:current-user-principal') ?? $start;
         $home =
-            $this->property($this->service->whole($principal), 'c:calendar-home-set') ??
+            $this->property($this->principal(), 'c:calendar-home-set') ??
             throw new DestinationFailure((string) __('places.caldav.no_home'), true);
 
         return $this->home = rtrim($this->service->whole($home), '/').'/';
+    }
+
+    /**
+     * By which address the account invites, where the server schedules (RFC 6638, 2 and 2.4.1); without `mailto:`.
+     *
+     * @throws DestinationFailure where it does not
+     */
+    public function organizer(): string
+    {
+        if ($this->organizer !== null) {
+            return $this->organizer;
+        }
+        $offers = $this->send('OPTIONS', $this->home(), '', null)->header('DAV');
+        if (! str_contains($offers, 'calendar-auto-schedule')) {
+            throw new DestinationFailure((string) __('places.caldav.no_scheduling'), true);
+        }
+        $address = (string) $this->property($this->principal(), 'c:calendar-user-address-set');
+        if (! str_starts_with($address, 'mailto:')) {
+            throw new DestinationFailure((string) __('places.caldav.no_organizer'), true);
+        }
+
+        return $this->organizer = substr($address, strlen('mailto:'));
     }
 
     /**
@@ -119,7 +143,7 @@ final class CalDavServer
     /**
      * Puts an object; makes the collection where there is none.
      *
-     * @param  array<string, string>  $condition  If-Match or If-None-Match
+     * @param  array<string, string>  $condition  If-Match, If-None-Match or If-Schedule-Tag-Match
      * @param  Closure(): string  $title  what a new collection is called
      * @return Response of success, or 412
      *
@@ -175,6 +199,18 @@ final class CalDavServer
             null,
             [405],
         );
+    }
+
+    /** The address of who we are there (RFC 5397). */
+    private function principal(): string
+    {
+        if ($this->principal === null) {
+            $start = $this->start();
+            $found = $this->property($start, 'd:current-user-principal') ?? $start;
+            $this->principal = $this->service->whole($found);
+        }
+
+        return $this->principal;
     }
 
     /** Where to begin: the address itself where it says who we are, else its well-known one. */

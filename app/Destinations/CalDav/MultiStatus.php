@@ -45,7 +45,10 @@ final readonly class MultiStatus
             foreach ($properties as $property) {
                 // Only what stands in a part that says 200: the others name what there is not.
                 $at = "d:propstat[contains(d:status, ' 200')]/d:prop/$property";
-                $value = self::text($paths, "$at/d:href", $response) ?? self::text($paths, $at, $response);
+                // Of several addresses of somebody the one that mail goes to.
+                $value =
+                    self::text($paths, "$at/d:href[starts-with(., 'mailto:')]", $response) ??
+                    (self::text($paths, "$at/d:href", $response) ?? self::text($paths, $at, $response));
                 if ($value !== null) {
                     $own[$property] = $value;
                 }

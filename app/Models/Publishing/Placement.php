@@ -25,6 +25,7 @@ use Nomada\Core\Publishing\Verb;
  * @property array<string, string|list<string>>|null $standing
  * @property string|null $remote
  * @property string|null $etag
+ * @property string|null $schedule_tag  the version but for answers, where the place invites
  * @property string|null $trouble
  * @property Carbon|null $published_at
  * @property bool $left_alone what somebody else put there is kept; no run touches it

@@ -2,6 +2,7 @@
 
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Interchange\Calendar\EventSeries;
+use Nomada\Core\Interchange\Calendar\Invited;
 use Nomada\Core\Interchange\Calendar\Invitee;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
@@ -64,3 +65,30 @@ test('an iTIP message has its method, one attendee and an organizer on every eve
             ->toBe('2');
     }
 })->with([false, true]);
+
+test('an object as an organizer keeps it names both in each of its events, folded and quoted', function () {
+    $object =
+        "BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nUID:a\r\nEND:VEVENT\r\nBEGIN:VEVENT\r\nUID:a\r\nEND:VEVENT\r\n".
+        "END:VCALENDAR\r\n";
+    $to = new Invitee('Colegio "Marisma"', 'timetable@school.example', "Galia ^ Zabalo\n", 'galia@school.example');
+    $event =
+        "BEGIN:VEVENT\r\nUID:a\r\nORGANIZER;CN=\"Colegio ^'Marisma^'\":mailto:timetable@school.example\r\n".
+        "ATTENDEE;CN=\"Galia ^^ Zabalo^n\";PARTSTAT=NEEDS-ACTION;RSVP=TRUE:mailto:gal\r\n ia@school.example\r\n".
+        "END:VEVENT\r\n";
+    expect(Invited::of($object, $to))
+        ->toBe("BEGIN:VCALENDAR\r\n$event{$event}END:VCALENDAR\r\n")
+        ->and(Invited::of($object, $to, 'ACCEPTED'))
+        ->toContain(';PARTSTAT=ACCEPTED:mailto:galia')
+        ->not->toContain('RSVP');
+    // No letter is cut in two, and no line is longer than 75 octets.
+    $long = Invited::of($object, new Invitee('x', 'a@b.example', str_repeat('ñ', 120), 'c@d.example'));
+    $lines = explode("\r\n", $long);
+    expect(max(array_map(strlen(...), $lines)))
+        ->toBeLessThanOrEqual(75)
+        ->and(array_filter($lines, fn (string $l): bool => ! mb_check_encoding($l, 'UTF-8')))
+        ->toBe([])
+        ->and(str_replace("\r\n ", '', $long))
+        ->toContain(
+            'ATTENDEE;CN="'.str_repeat('ñ', 120).'";PARTSTAT=NEEDS-ACTION;RSVP=TRUE:mailto:c@d.example',
+        );
+});

@@ -39,7 +39,7 @@ test('what each service can be, and where it is published to', function (
 })->with([
     [Outside::Bridge, ['stand-in', 'own-service', 'known-rooms'], null],
     [Outside::Course, ['stand-in', 'own-service', 'our-page'], Place::CoursePage],
-    [Outside::Calendar, ['stand-in', 'caldav', 'our-page'], Place::Calendar],
+    [Outside::Calendar, ['stand-in', 'caldav', 'caldav-invites', 'our-page'], Place::Calendar],
     [Outside::Stream, ['stand-in', 'own-service', 'our-page'], Place::ClassStream],
     [Outside::Post, ['stand-in', 'smtp'], null],
 ]);
@@ -97,7 +97,7 @@ test('what cannot be a place is a fault of its field, and says how to mend it', 
         fn (Fault $e) => expect($e->field)->toBe($field)->and(English::of($e))->toContain($words),
     );
 })->with([
-    [['kind' => 'smtp'], 'kind', 'Choose one of: stand-in, caldav, our-page.'],
+    [['kind' => 'smtp'], 'kind', 'Choose one of: stand-in, caldav, caldav-invites, our-page.'],
     [['kind' => ''], 'kind', 'Choose one of'],
     [['url' => ''], 'url', 'https://school.example'],
     [['url' => 'calendar.example'], 'url', 'https://school.example'],
