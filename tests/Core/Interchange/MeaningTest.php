@@ -105,3 +105,68 @@ test(
         expect(ServedEvents::of($cancelled, $at('2027-02-09'), $at('2027-02-10')))->toBe([]);
     },
 );
+
+test('what changes what an event means', function (array $lines) {
+    expect(
+        Meaning::isSame(icsOf([...USUAL, 'RRULE:FREQ=WEEKLY;BYDAY=TU', 'EXDATE:20270216T090000Z']), icsOf($lines)),
+    )->toBeFalse();
+})->with([
+    'another excepted day' => [[...USUAL, 'RRULE:FREQ=WEEKLY;BYDAY=TU', 'EXDATE:20270223T090000Z']],
+    'no excepted day' => [[...USUAL, 'RRULE:FREQ=WEEKLY;BYDAY=TU']],
+    'an added one' => [
+        [...USUAL, 'RRULE:FREQ=WEEKLY;BYDAY=TU', 'EXDATE:20270216T090000Z', 'RDATE:20270217T090000Z'],
+    ],
+    'added instead of excepted' => [[...USUAL, 'RRULE:FREQ=WEEKLY;BYDAY=TU', 'RDATE:20270216T090000Z']],
+    'another weekday' => [[...USUAL, 'RRULE:FREQ=WEEKLY;BYDAY=WE', 'EXDATE:20270216T090000Z']],
+    'every second week' => [[...USUAL, 'RRULE:FREQ=WEEKLY;INTERVAL=2;BYDAY=TU', 'EXDATE:20270216T090000Z']],
+    'private' => [[...USUAL, 'RRULE:FREQ=WEEKLY;BYDAY=TU', 'EXDATE:20270216T090000Z', 'CLASS:PRIVATE']],
+    'longer' => [
+        [
+            'DTSTART;TZID=Europe/Madrid:20270209T100000',
+            'DURATION:PT46M',
+            'SUMMARY:Tides',
+            'RRULE:FREQ=WEEKLY;BYDAY=TU',
+            'EXDATE:20270216T090000Z',
+        ],
+    ],
+    'without an end' => [
+        [
+            'DTSTART;TZID=Europe/Madrid:20270209T100000',
+            'SUMMARY:Tides',
+            'RRULE:FREQ=WEEKLY;BYDAY=TU',
+            'EXDATE:20270216T090000Z',
+        ],
+    ],
+]);
+
+test('days, lists in any order, and rules in any case mean the same', function (array $one, array $other) {
+    expect(Meaning::isSame(icsOf($one), icsOf($other)))->toBeTrue();
+})->with([
+    'excepted days one by one' => [
+        [...USUAL, 'EXDATE:20270216T090000Z,20270223T090000Z'],
+        [...USUAL, 'EXDATE:20270223T090000Z', 'EXDATE;TZID=Europe/Madrid:20270216T100000'],
+    ],
+    'whole days' => [
+        ['DTSTART;VALUE=DATE:20270209', 'SUMMARY:Feast', 'EXDATE;VALUE=DATE:20270210,20270211'],
+        ['SUMMARY:Feast', 'DTSTART;VALUE=DATE:20270209', 'EXDATE;VALUE=DATE:20270211,20270210'],
+    ],
+    'a rule' => [[...USUAL, 'RRULE:FREQ=WEEKLY;WKST=MO;BYDAY=TU'], [...USUAL, 'RRULE:byday=tu;freq=weekly']],
+]);
+
+test('of several events the order says nothing, and their number does', function () {
+    $two = fn (string $a, string $b): string => str_replace(
+        "END:VCALENDAR\r\n",
+        '',
+        icsOf([...USUAL, "COMMENT:$a"]),
+    ).substr(icsOf([...USUAL, "COMMENT:$b"]), strlen("BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//EN\r\n"));
+    expect(Meaning::isSame($two('1', '2'), $two('2', '1')))
+        ->toBeTrue()
+        ->and(Meaning::isSame($two('1', '2'), $two('1', '1')))
+        ->toBeFalse()
+        ->and(Meaning::isSame($two('1', '2'), icsOf([...USUAL, 'COMMENT:1'])))
+        ->toBeFalse()
+        ->and(Meaning::isSame('hello', 'hello'))
+        ->toBeFalse()
+        ->and(Meaning::of('BEGIN:VCARD\r\nVERSION:4.0\r\nFN:x\r\nEND:VCARD\r\n'))
+        ->toBeNull();
+});
