@@ -274,7 +274,7 @@ final class EventReader
                 $iterator->next();
             }
         } catch (\Throwable $e) {
-            throw new Fault('calendar.rule', 'RRULE', ['why' => $e]);
+            throw new Fault('calendar.rule', 'RRULE', ['why' => $e instanceof Fault ? $e : $e->getMessage()]);
         }
         if ($days === []) {
             throw new Fault('calendar.outside', 'RRULE');

@@ -101,7 +101,8 @@ test('a file that is no calendar is one fault, where it is', function (string $t
 
 test('a mark of its encoding in front of a file is none of it', function () {
     [$rows] = ClosureReader::read(
-        "\xEF\xBB\xBFBEGIN:VCALENDAR\nBEGIN:VEVENT\nSUMMARY:Día\nDTSTART;VALUE=DATE:20270302\nEND:VEVENT\nEND:VCALENDAR",
+        "\xEF\xBB\xBFBEGIN:VCALENDAR\nBEGIN:VEVENT\nSUMMARY:Día\nDTSTART;VALUE=DATE:20270302\nEND:VEVENT\n".
+            'END:VCALENDAR',
         'c.ics',
         Zone::named('UTC'),
     );

@@ -333,3 +333,116 @@ test('an event that ends at a moment of the last day counts that day only where 
     $days = array_map(fn (PlannedSession $s): string => (new LocalDate($s->day))->iso(), $events[0]->sessions);
     expect(end($days))->toBe($last);
 })->with([['20270126T090000Z', '2027-01-26'], ['20270126T085959Z', '2027-01-19'], ['20270126', '2027-01-26']]);
+
+/** @return list<string> the sessions of the first event that is read, on Madrid's clock */
+function sessionsRead(string ...$events): array
+{
+    $zone = Scenario::term()->zone;
+    [$read, $faults] = readIcs(implode('', array_map(vevent(...), $events)));
+    expect($faults)->toBe([]);
+
+    return array_map(
+        fn (PlannedSession $s): string => $zone->dateAt($s->start)->dayMonth().
+            ' '.
+            $zone->clock($s->start).
+            '–'.
+            $zone->clock($s->end).
+            ($s->isExtra() ? ' extra' : '').
+            ($s->isMoved() ? ' moved' : '').
+            ($s->own !== null && ! $s->isExtra() && ! $s->isMoved() ? ' own' : ''),
+        $read[0]->sessions,
+    );
+}
+
+const WEEKLY =
+    "SUMMARY:X\nDTSTART;TZID=Europe/Madrid:20270301T103700\nDTEND;TZID=Europe/Madrid:20270301T112200\n".
+    'RRULE:FREQ=WEEKLY;COUNT=3';
+
+test('dates are left out and added, however they are written', function (string $line, array $sessions) {
+    expect(sessionsRead(WEEKLY."\n$line"))->toBe($sessions);
+})->with([
+    'none' => ['X-A:1', ['1 Mar 10:37–11:22', '8 Mar 10:37–11:22', '15 Mar 10:37–11:22']],
+    'left out by its own clock' => [
+        'EXDATE;TZID=Europe/Madrid:20270308T103700',
+        ['1 Mar 10:37–11:22', '15 Mar 10:37–11:22'],
+    ],
+    'left out in UTC' => ['EXDATE:20270308T093700Z', ['1 Mar 10:37–11:22', '15 Mar 10:37–11:22']],
+    'left out by another clock' => [
+        'EXDATE;TZID=America/New_York:20270308T043700',
+        ['1 Mar 10:37–11:22', '15 Mar 10:37–11:22'],
+    ],
+    'left out without a clock' => ['EXDATE:20270308T103700', ['1 Mar 10:37–11:22', '15 Mar 10:37–11:22']],
+    'left out as a day' => ['EXDATE;VALUE=DATE:20270308', ['1 Mar 10:37–11:22', '15 Mar 10:37–11:22']],
+    'at another minute nothing is left out' => [
+        'EXDATE:20270308T093800Z',
+        ['1 Mar 10:37–11:22', '8 Mar 10:37–11:22', '15 Mar 10:37–11:22'],
+    ],
+    'two in one line' => ['EXDATE:20270301T093700Z,20270308T093700Z', ['15 Mar 10:37–11:22']],
+    'added in UTC' => [
+        'RDATE:20270303T130500Z',
+        ['1 Mar 10:37–11:22', '3 Mar 14:05–14:50 extra', '8 Mar 10:37–11:22', '15 Mar 10:37–11:22'],
+    ],
+]);
+
+test('single dates are changed by events of their own', function (string $override, array $sessions) {
+    expect(sessionsRead(WEEKLY, $override))->toBe($sessions);
+})->with([
+    'not at all' => [
+        "RECURRENCE-ID:20270308T093700Z\nDTSTART:20270308T093700Z\nDTEND:20270308T102200Z",
+        ['1 Mar 10:37–11:22', '8 Mar 10:37–11:22', '15 Mar 10:37–11:22'],
+    ],
+    'later' => [
+        "RECURRENCE-ID:20270308T093700Z\nDTSTART:20270308T094000Z\nDTEND:20270308T102500Z",
+        ['1 Mar 10:37–11:22', '8 Mar 10:40–11:25 moved', '15 Mar 10:37–11:22'],
+    ],
+    'longer' => [
+        "RECURRENCE-ID:20270308T093700Z\nDTSTART:20270308T093700Z\nDTEND:20270308T103700Z",
+        ['1 Mar 10:37–11:22', '8 Mar 10:37–11:37 moved', '15 Mar 10:37–11:22'],
+    ],
+    'cancelled, in small letters' => [
+        "RECURRENCE-ID:20270308T093700Z\nSTATUS:cancelled\nDTSTART:20270308T093700Z\nDTEND:20270308T102200Z",
+        ['1 Mar 10:37–11:22', '15 Mar 10:37–11:22'],
+    ],
+    'out of the term' => [
+        "RECURRENCE-ID:20270308T093700Z\nDTSTART:20280308T093700Z\nDTEND:20280308T102200Z",
+        ['1 Mar 10:37–11:22', '15 Mar 10:37–11:22'],
+    ],
+]);
+
+test('an event of listed dates is a series of those dates, each at its own time where it has one', function () {
+    expect(
+        sessionsRead(
+            "SUMMARY:X\nDTSTART;TZID=Europe/Madrid:20270301T100000\nDURATION:PT45M\n".
+                'RDATE;TZID=Europe/Madrid:20270305T100000,20270303T150000,20270303T160000',
+        ),
+    )->toBe(['1 Mar 10:00–10:45', '3 Mar 15:00–15:45 moved', '3 Mar 16:00–16:45 extra', '5 Mar 10:00–10:45']);
+});
+
+test('what a date of a rule that is listed goes to the term\'s last day', function () {
+    $yearly = "SUMMARY:X\nDTSTART;TZID=Europe/Madrid:20260423T100000\nDURATION:PT45M\nRRULE:FREQ=YEARLY;COUNT=4";
+    expect(sessionsRead($yearly))->toBe(['23 Apr 10:00–10:45']);
+    expect(sessionsRead(str_replace('0423', '0111', $yearly)))->toBe(['11 Jan 10:00–10:45']);
+});
+
+test('an event names a code where it stands as a word of its own', function (
+    string $summary,
+    string $categories,
+    string $code,
+    bool $names,
+) {
+    $event = new ReadEvent('u', $summary, $categories === '' ? [] : explode(',', $categories), 1, null, []);
+    expect($event->names($code))->toBe($names);
+})->with([
+    ['Y8 Marine 8MAR', '', '8MAR', true],
+    ['8mar: tides', '', ' 8MAR ', true],
+    ['(8MAR)', '', '8MAR', true],
+    ['18MAR', '', '8MAR', false],
+    ['8MARI', '', '8MAR', false],
+    ['8MAR-B', '', '8MAR', false],
+    ['A-8MAR', '', '8MAR', false],
+    ['a.b', '', 'a.b', true],
+    ['axb', '', 'a.b', false],
+    ['Tides', 'x, 8mar ', '8MAR', true],
+    ['Tides', '8MAR-B', '8MAR', false],
+    ['Tides', '', '', false],
+]);
