@@ -7,6 +7,7 @@ namespace Nomada\App\Destinations;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Support\FaultWords;
 use Nomada\Core\Fault;
 use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\Place;
@@ -108,7 +109,7 @@ final class Places
             // Nobody's form is wrong, and sending them back to it would never end.
             $setting = strtoupper("{$service->value}_$e->field");
 
-            throw new RuntimeException("The setting $setting cannot be used. {$e->getMessage()}", 0, $e);
+            throw new RuntimeException("The setting $setting cannot be used. ".FaultWords::of($e), 0, $e);
         }
     }
 

@@ -229,7 +229,8 @@ test('an address that cannot be one is a fault of its field', function (string $
         fn (RuntimeException $e) => expect($e->getPrevious()->field)
             ->toBe($field)
             ->and($e->getMessage())
-            ->toContain('CALENDAR_'.strtoupper($field)),
+            ->toContain('The setting CALENDAR_'.strtoupper($field).' cannot be used. ')
+            ->not->toContain('place.'),
     );
 })->with([
     ['caldav', 'calendar.school.example', 'url'],
