@@ -1,6 +1,7 @@
 <?php
 
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
+use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -18,9 +19,10 @@ use Nomada\App\Http\Middleware\SpeaksTheirLanguage;
 use Nomada\App\Http\Middleware\StartSession;
 use Nomada\App\Http\Middleware\TermInAddress;
 use Nomada\App\Support\FaultWords;
+use Nomada\App\Support\SaysFaultsOnConsole;
 use Nomada\Core\Fault;
 
-return Application::configure(basePath: dirname(__DIR__))
+$app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
     ->withCommands([__DIR__.'/../app/Console'])
     // There are no listeners to look for, and every request would look.
@@ -69,3 +71,6 @@ return Application::configure(basePath: dirname(__DIR__))
         });
     })
     ->create();
+$app->singleton(ExceptionHandler::class, SaysFaultsOnConsole::class);
+
+return $app;

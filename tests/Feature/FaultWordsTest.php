@@ -49,3 +49,10 @@ test('a fault beside another field is the same fault', function () {
         ->and($fault->getMessage())
         ->toBe('session.past {"n":1}');
 });
+
+test('a fault that a command does not catch is said in words', function () {
+    $output = new Symfony\Component\Console\Output\BufferedOutput();
+    $handler = app(Illuminate\Contracts\Debug\ExceptionHandler::class);
+    $handler->renderForConsole($output, new Fault('date.iso', '', ['text' => '<b>9']));
+    expect(trim($output->fetch()))->toBe('"<b>9" is not a date. Write year-month-day, as in 2027-02-18.');
+});
