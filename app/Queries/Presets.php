@@ -7,9 +7,11 @@ namespace Nomada\App\Queries;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Support\Say;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
 use Nomada\Core\Joining\Preset;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
 
@@ -128,11 +130,11 @@ final class Presets
             $day = new LocalDate($session->day);
             $there = $of($door->with($session->own?->door), $floor->with($session->own?->floor));
             foreach (array_diff_key($there, $out) as $code => $more) {
-                $out["{$day->iso()} $code"] = "on {$day->short()} $more";
+                $out["{$day->iso()} $code"] = new Said('open.on', ['day' => $day, 'more' => $more]);
             }
         }
 
-        return $out;
+        return array_map(fn (Said $more): string => Say::this($more), $out);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Joining;
 
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 
 /** Who gets in, from when till when, and what happens to the others. The defaults are the safe ones. */
 final readonly class DoorRules
@@ -71,30 +72,25 @@ final readonly class DoorRules
         ];
     }
 
-    /** @return array<string, string> in what it is more open than another: words by a code with its value */
+    /** @return array<string, Said> in what it is more open than another, by a code with its value */
     public function moreOpenThan(self $other): array
     {
-        $if = fn (bool $is, string $words): string => $is ? $words : '';
-
-        return array_filter([
-            "opens_before:$this->opensBefore" => $if(
+        $opens = ['minutes' => $this->opensBefore, 'usual' => $other->opensBefore];
+        $all = [
+            "opens_before:$this->opensBefore" => [
                 $this->opensBefore > $other->opensBefore,
-                "opens $this->opensBefore minutes before, not $other->opensBefore",
-            ),
-            'needs_host' => $if(
-                ! $this->needsHost && $other->needsHost,
-                'lets students in before a teacher is inside',
-            ),
-            "straight_in:{$this->straightIn->value}" => $if(
+                new Said('open.opens', $opens),
+            ],
+            'needs_host' => [! $this->needsHost && $other->needsHost, new Said('open.needs_host')],
+            "straight_in:{$this->straightIn->value}" => [
                 $this->straightIn->openness() > $other->straightIn->openness(),
-                "lets in {$this->straightIn->words()}",
-            ),
-            'others_wait' => $if(
-                $this->othersWait && ! $other->othersWait,
-                'lets others wait outside instead of turning them away',
-            ),
-            'one_device' => $if(! $this->oneDevice && $other->oneDevice, 'lets one person in on several devices'),
-            'hidden_outside' => $if(! $this->hiddenOutside && $other->hiddenOutside, 'shows its link at any hour'),
-        ]);
+                new Said('open.straight_in', ['who' => $this->straightIn->said()]),
+            ],
+            'others_wait' => [$this->othersWait && ! $other->othersWait, new Said('open.waits')],
+            'one_device' => [! $this->oneDevice && $other->oneDevice, new Said('open.one_device')],
+            'hidden_outside' => [! $this->hiddenOutside && $other->hiddenOutside, new Said('open.hidden')],
+        ];
+
+        return array_map(fn (array $one): Said => $one[1], array_filter($all, fn (array $one): bool => $one[0]));
     }
 }

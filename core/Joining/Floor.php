@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Joining;
 
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 
 /**
  * What people inside may do. A host gives the floor and takes it back. The defaults are the safe ones; nobody but a
@@ -106,63 +107,44 @@ final readonly class Floor
         };
     }
 
-    /** @return array<string, string> in what it is more open than another: words by a code with its value */
+    /** @return array<string, Said> in what it is more open than another, by a code with its value */
     public function moreOpenThan(self $other): array
     {
-        $names = [
-            'speak' => 'speak',
-            'camera' => 'use the camera',
-            'chat' => 'write in the chat',
-            'screen' => 'show a screen',
-            'draw' => 'draw',
-            'record' => 'record',
-        ];
         $out = [];
-        foreach ($names as $power => $words) {
+        foreach (self::POWERS as $power) {
             if ($this->who($power)->openness() > $other->who($power)->openness()) {
-                $out["$power:{$this->who($power)->value}"] =
-                    ($this->who($power) === Who::Everyone ? 'everyone may ' : 'the host may ').$words;
+                $out["$power:{$this->who($power)->value}"] = new Said(
+                    $this->who($power) === Who::Everyone ? 'open.everyone' : 'open.host',
+                    ['what' => new Said("floor.$power")],
+                );
             }
         }
         if (! $this->mutedOnEntry && $other->mutedOnEntry) {
-            $out['muted_on_entry'] = 'microphones are on when students come in';
+            $out['muted_on_entry'] = new Said('open.unmuted');
         }
 
         return $out;
     }
 
-    /** "Students may speak and use the camera and the chat; screen and drawing only when given the floor." */
-    public function sentence(): string
+    /** "Students may speak and use the camera and the chat; only when given the floor they show a screen and draw." */
+    public function sentence(): Said
     {
-        $names = [
-            'speak' => 'speak',
-            'camera' => 'use the camera',
-            'chat' => 'write in the chat',
-            'screen' => 'show a screen',
-            'draw' => 'draw',
-        ];
         $may = $given = [];
-        foreach ($names as $power => $words) {
+        foreach (array_diff(self::POWERS, ['record']) as $power) {
             if ($this->who($power) === Who::Everyone) {
-                $may[] = $words;
+                $may[] = new Said("floor.$power");
             } elseif ($this->who($power) === Who::Host) {
-                $given[] = $words;
+                $given[] = new Said("floor.$power");
             }
         }
-        $list = function (array $parts): string {
-            $last = array_pop($parts);
+        $isMuted = $this->mutedOnEntry && $this->speak === Who::Everyone;
+        $first =
+            $may === []
+                ? new Said('floor.listen')
+                : new Said($isMuted ? 'floor.may_muted' : 'floor.may', ['what' => Said::and($may)]);
 
-            return $parts === [] ? (string) $last : implode(', ', $parts)." and $last";
-        };
-
-        return ($may === []
-            ? 'Students only listen'
-            : 'Students may '.
-                $list($may).
-                ($this->mutedOnEntry && $this->speak === Who::Everyone
-                    ? ', with the microphone off at first'
-                    : '')).
-            ($given === [] ? '' : '; only when given the floor they '.$list($given)).
-            '.';
+        return $given === []
+            ? new Said('floor.only', ['first' => $first])
+            : new Said('floor.with_floor', ['first' => $first, 'given' => Said::and($given)]);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Joining;
 
+use Nomada\Core\Language\Said;
+
 /** A named door and floor for a usual kind of session. */
 final readonly class Preset
 {
@@ -56,27 +58,31 @@ final readonly class Preset
     }
 
     /** What a student will be able to do, in one sentence. */
-    public function sentence(): string
+    public function sentence(): Said
     {
         return self::say($this->door, $this->floor);
     }
 
-    public static function say(DoorRules $door, Floor $floor): string
+    public static function say(DoorRules $door, Floor $floor): Said
     {
-        $in = match ($door->straightIn) {
-            StraightIn::Nobody => $door->othersWait
-                ? 'Everybody waits outside until a teacher lets them in'
-                : 'Only teachers come in',
-            default => ucfirst($door->straightIn->words()).
-                ' come'.
-                ($door->straightIn === StraightIn::Accepted ? '' : 's').
-                ' in from '.
-                ($door->opensBefore === 0 ? 'the start' : "$door->opensBefore minutes before").
-                ($door->needsHost ? ', once a teacher is inside' : ', also before a teacher').
-                ($door->othersWait ? '; others wait outside' : '; others are turned away').
-                ($door->hiddenOutside ? '; the link is hidden outside those hours' : ''),
-        };
+        return new Said('in.sentence', ['in' => self::in($door), 'floor' => $floor->sentence()]);
+    }
 
-        return $in.'. '.$floor->sentence();
+    /** "Registered students come in from 10 minutes before, once a teacher is inside; others are turned away" */
+    private static function in(DoorRules $door): Said
+    {
+        if ($door->straightIn === StraightIn::Nobody) {
+            return new Said($door->othersWait ? 'in.wait' : 'in.teachers');
+        }
+
+        return new Said('in.rule', [
+            'who' => new Said("in.who.{$door->straightIn->value}"),
+            'when' => $door->opensBefore === 0
+                    ? new Said('in.from_start')
+                    : new Said('in.minutes', ['minutes' => $door->opensBefore]),
+            'host' => new Said($door->needsHost ? 'in.needs_host' : 'in.no_host'),
+            'others' => new Said($door->othersWait ? 'in.others_wait' : 'in.others_turned'),
+            'link' => $door->hiddenOutside ? new Said('in.hidden') : '',
+        ]);
     }
 }

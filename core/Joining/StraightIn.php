@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Joining;
 
+use Nomada\Core\Language\Said;
+
 /** Who goes straight in; each lets in everybody whom the one before it does. */
 enum StraightIn: string
 {
@@ -13,15 +15,9 @@ enum StraightIn: string
     case School = 'school';
     case Anyone = 'anyone';
 
-    public function words(): string
+    public function said(): Said
     {
-        return match ($this) {
-            self::Nobody => 'nobody',
-            self::Accepted => 'registered students',
-            self::Roster => 'everybody on the roster',
-            self::School => 'every account of the school',
-            self::Anyone => 'anyone with the link',
-        };
+        return new Said("lets_in.$this->value");
     }
 
     /** How open it is: larger is more. */

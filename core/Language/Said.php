@@ -14,4 +14,16 @@ final readonly class Said
     public function __construct(public string $code, public array $with = [])
     {
     }
+
+    /**
+     * Several things in one: "a, b and c".
+     *
+     * @param  non-empty-list<self>  $all
+     */
+    public static function and(array $all): self
+    {
+        $last = array_pop($all);
+
+        return $all === [] ? $last : new self('and', ['list' => $all, 'last' => $last]);
+    }
 }

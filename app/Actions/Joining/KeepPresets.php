@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Joining;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\RefreshSections;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
@@ -60,7 +61,7 @@ final readonly class KeepPresets
                 'door',
                 null,
                 $by,
-                "preset $name ".($isNew ? 'made: ' : 'changed: ').Preset::say($door, $floor),
+                "preset $name ".($isNew ? 'made: ' : 'changed: ').Say::this(Preset::say($door, $floor)),
             );
             // When the doors open is told at the destinations.
             $sections = DB::table('series_sections')

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Joining;
 
+use Nomada\App\Support\Say;
 use Nomada\App\View\Typed;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
@@ -65,7 +66,7 @@ final readonly class DoorForm
     {
         $out = [];
         foreach (StraightIn::cases() as $one) {
-            $out[$one->value] = $one->words();
+            $out[$one->value] = Say::this($one->said());
         }
 
         return $out;

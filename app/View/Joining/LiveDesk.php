@@ -15,6 +15,7 @@ use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Browser;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Order;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Joining\Live\DeskPage;
 use Nomada\App\View\Joining\Live\Missing;
 use Nomada\App\View\Joining\Live\SessionLine;
@@ -76,7 +77,7 @@ final readonly class LiveDesk
                 : 0,
             in_array($for->sourced_id, array_column($room['inside'], 'person'), true),
             (string) DB::table('session_notes')->where('session_id', $live->session)->value('text'),
-            Preset::say($live->way->door, $live->way->floor),
+            Say::this(Preset::say($live->way->door, $live->way->floor)),
             SessionLine::of(
                 $live->zone,
                 $live->start - 60 * $live->way->door->opensBefore,

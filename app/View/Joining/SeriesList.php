@@ -13,6 +13,7 @@ use Nomada\App\Queries\Presets;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Queries\Templates;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\SeriesWords;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
@@ -161,7 +162,7 @@ final readonly class SeriesList
             $preset,
             $rules,
             $floor,
-            Preset::say($rules, $floor),
+            Say::this(Preset::say($rules, $floor)),
             $rules->toArray() !== $preset->door->toArray() || $floor->toArray() !== $preset->floor->toArray(),
         ];
     }

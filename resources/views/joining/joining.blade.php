@@ -12,8 +12,8 @@
         <nav class="end" aria-label="{{ __('joining.show') }}">
             <x-pill :to="route('joining')" :on="$page->show === ''" :n="$page->all">{{ __('joining.all') }}</x-pill>
             @foreach ($page->counts as $show => $n)
-                <x-pill :to="route('joining', ['show' => $show])" :on="$page->show === $show"
-                    :n="$n">{{ __("joining.list.shows.$show") }}</x-pill>
+                <x-pill :to="route('joining', ['show' => $show])" :on="$page->show === $show" :n="$n">{{ __(
+                    "joining.list.shows.$show") }}</x-pill>
             @endforeach
             <span class="mx-1"></span>
             <x-pill :to="route('drop-ins')">{{ __('joining.list.drop_ins') }}</x-pill>
@@ -32,7 +32,7 @@
         <dl class="presets-used">
             @foreach ($page->used as $preset)
                 <dt>{{ $preset->name }}</dt>
-                <dd>{{ $preset->sentence() }}</dd>
+                <dd>{{ \Nomada\App\Support\Say::this($preset->sentence()) }}</dd>
             @endforeach
         </dl>
         <form method="post" action="{{ route('joining.act') }}" x-data="board">@csrf

@@ -16,7 +16,7 @@
                                 :do="__('joining.presets.take_out')" :about="$preset->name" />
                         @endif
                     </div>
-                    <p class="mb-0">{{ $preset->sentence() }}</p>
+                    <p class="mb-0">{{ \Nomada\App\Support\Say::this($preset->sentence()) }}</p>
                 </section>
             @endforeach
         </div>

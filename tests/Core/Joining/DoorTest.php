@@ -21,6 +21,7 @@ use Nomada\Core\Timetable\Particulars;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 // Tuesdays and Thursdays 10:00 to 10:47 in Madrid; 11 February is cancelled, 16 February lost.
 function doorAt(string $at, array $link = [], ?Visitor $visitor = null): DoorAnswer
@@ -527,18 +528,23 @@ test('who comes on the day that a session was moved away from is told where it w
 test('presets are safe, say what a student can do, and tell what is more open than they are', function () {
     $lesson = Preset::usual()['lesson'];
 
-    expect($lesson->sentence())
+    expect(English::said($lesson->sentence()))
         ->toBe(
             'Registered students come in from 10 minutes before, once a teacher is inside; others are turned away. '.
                 'Students may speak, use the camera and write in the chat, with the microphone off at first; only '.
                 'when given the floor they show a screen and draw.',
         )
-        ->and(Preset::usual()['recording']->sentence())
+        ->and(English::said(Preset::usual()['recording']->sentence()))
         ->toBe(
             'Only teachers come in. Students only listen; only when given the floor they speak, use the camera, write '.
                 'in the chat, show a screen and draw.',
         )
-        ->and((new DoorRules(20, 20, false, StraightIn::Anyone, true, false))->moreOpenThan($lesson->door))
+        ->and(
+            array_map(
+                English::said(...),
+                (new DoorRules(20, 20, false, StraightIn::Anyone, true, false))->moreOpenThan($lesson->door),
+            ),
+        )
         ->toBe([
             'opens_before:20' => 'opens 20 minutes before, not 10',
             'needs_host' => 'lets students in before a teacher is inside',
@@ -546,12 +552,17 @@ test('presets are safe, say what a student can do, and tell what is more open th
             'others_wait' => 'lets others wait outside instead of turning them away',
             'one_device' => 'lets one person in on several devices',
         ])
-        ->and((new Floor(screen: Who::Everyone, mutedOnEntry: false))->moreOpenThan($lesson->floor))
+        ->and(
+            array_map(
+                English::said(...),
+                (new Floor(screen: Who::Everyone, mutedOnEntry: false))->moreOpenThan($lesson->floor),
+            ),
+        )
         ->toBe([
             'screen:'.Who::Everyone->value => 'everyone may show a screen',
             'muted_on_entry' => 'microphones are on when students come in',
         ])
-        ->and((new Floor(Who::Host))->moreOpenThan($lesson->floor))
+        ->and(array_map(English::said(...), (new Floor(Who::Host))->moreOpenThan($lesson->floor)))
         ->toBe([])
         ->and(DoorRules::from($lesson->door->toArray()))
         ->toEqual($lesson->door)

@@ -11,6 +11,7 @@ use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Particulars;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
+use Tests\Support\English;
 
 /** A session of 45 minutes at nine o'clock, UTC, so many days from now. */
 function atNine(int $day, ?Particulars $own = null, SessionState $state = SessionState::Planned): PlannedSession
@@ -147,22 +148,22 @@ test('a door and a floor are read back as they were kept, and a part of them ove
 test('what is more open than its preset is said, each thing by itself', function () {
     $safe = new DoorRules(10, 15, true, StraightIn::Accepted, false, true, true);
     $open = new DoorRules(20, 30, false, StraightIn::Anyone, true, false, false);
-    expect($open->moreOpenThan($safe))
+    expect(array_map(English::said(...), $open->moreOpenThan($safe)))
         ->toBe([
             'opens_before:20' => 'opens 20 minutes before, not 10',
             'needs_host' => 'lets students in before a teacher is inside',
-            'straight_in:anyone' => 'lets in '.StraightIn::Anyone->words(),
+            'straight_in:anyone' => 'lets in anyone with the link',
             'others_wait' => 'lets others wait outside instead of turning them away',
             'one_device' => 'lets one person in on several devices',
             'hidden_outside' => 'shows its link at any hour',
         ])
-        ->and($safe->moreOpenThan($open))
+        ->and(array_map(English::said(...), $safe->moreOpenThan($open)))
         ->toBe([])
-        ->and($safe->moreOpenThan($safe))
+        ->and(array_map(English::said(...), $safe->moreOpenThan($safe)))
         ->toBe([]);
     $loud = new Floor(Who::Everyone, Who::Everyone, Who::Everyone, Who::Everyone, Who::Host, Who::Host, false);
     $quiet = new Floor(Who::Nobody, Who::Host, Who::Everyone, Who::Host, Who::Nobody, Who::Nobody, true);
-    expect($loud->moreOpenThan($quiet))
+    expect(array_map(English::said(...), $loud->moreOpenThan($quiet)))
         ->toBe([
             'speak:everyone' => 'everyone may speak',
             'camera:everyone' => 'everyone may use the camera',
@@ -171,12 +172,12 @@ test('what is more open than its preset is said, each thing by itself', function
             'record:host' => 'the host may record',
             'muted_on_entry' => 'microphones are on when students come in',
         ])
-        ->and($quiet->moreOpenThan($loud))
+        ->and(array_map(English::said(...), $quiet->moreOpenThan($loud)))
         ->toBe([]);
 });
 
 test('a floor in a sentence', function (Floor $floor, string $words) {
-    expect($floor->sentence())->toBe($words);
+    expect(English::said($floor->sentence()))->toBe($words);
 })->with([
     [
         new Floor(),

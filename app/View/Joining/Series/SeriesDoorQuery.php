@@ -68,7 +68,7 @@ final readonly class SeriesDoorQuery
             $term,
             $for->can('serve', $section),
             Presets::of($series, $presets),
-            Preset::say($door, $floor),
+            Say::this(Preset::say($door, $floor)),
             $moreOpen,
             $this->acceptedBy($series, $moreOpen),
             $this->links($section, $series, $term->zone, $door),
@@ -268,7 +268,7 @@ final readonly class SeriesDoorQuery
                     fn (Session $s): OwnDoor => new OwnDoor(
                         $s->id,
                         self::day($s),
-                        Preset::say(...Presets::rules($series, $presets, $s->toCore())),
+                        Say::this(Preset::say(...Presets::rules($series, $presets, $s->toCore()))),
                     ),
                 )
                 ->all(),

@@ -15,7 +15,7 @@
                     <option value="{{ $preset->key }}" @selected($preset->key === $room->preset->key)>{{ $preset->name }}</option>
                 @endforeach
             </select>
-            <p class="quiet">{{ $room->preset->sentence() }}</p>
+            <p class="quiet">{{ \Nomada\App\Support\Say::this($room->preset->sentence()) }}</p>
             <button class="btn btn-main">{{ __('joining.save') }}<span class="visually-hidden"> {{ $room->name }}</span></button>
         </form>
         <div class="inline mt-3">

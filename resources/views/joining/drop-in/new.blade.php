@@ -26,6 +26,9 @@
             <button class="btn btn-main">{{ __('joining.drop_ins.make') }}</button>
         </div>
         <x-faults :of="['section', 'name', 'hours', 'preset', 'uid']" />
-        <p class="quiet mb-0">{{ __('joining.drop_ins.hint', ['rules' => lcfirst($page->presets['office-hours']->sentence())]) }}</p>
+        <p class="quiet mb-0">
+            {{ __('joining.drop_ins.hint', ['rules' => lcfirst(\Nomada\App\Support\Say::this($page->presets['office-hours']->sentence(
+                )))]) }}
+        </p>
     </form>
 </x-card>
