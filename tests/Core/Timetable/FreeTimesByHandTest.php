@@ -122,7 +122,8 @@ test('of neighbours the best stands for all, and no day fills the list alone', f
     $per = array_count_values(array_map(fn (FreeTime $f): string => "d$f->shift", $several));
     expect($per)->toBe(['d0' => 3, 'd-1' => 3, 'd1' => 3]);
     $few = $times->forSeries([marchDay(2)], 600, 45, 3);
-    expect(array_count_values(array_map(fn (FreeTime $f): string => "d$f->shift", $few)))->toBe(['d0' => 2, 'd-1' => 1]);
+    expect(array_count_values(array_map(fn (FreeTime $f): string => "d$f->shift", $few)))
+        ->toBe(['d0' => 2, 'd-1' => 1]);
     $seven = $times->forSeries([marchDay(2)], 600, 45, 7);
     expect(array_count_values(array_map(fn (FreeTime $f): string => "d$f->shift", $seven)))
         ->toBe(['d0' => 3, 'd-1' => 3, 'd1' => 1]);
