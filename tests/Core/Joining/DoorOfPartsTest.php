@@ -14,6 +14,7 @@ use Nomada\Core\Joining\Visitor;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Particulars;
 use Nomada\Core\Timetable\PlannedSession;
+use Tests\Core\Doors;
 
 /** One part, from and until a day as it is written. */
 function part(PartRole $role, ?string $from = null, ?string $until = null): Part
@@ -23,10 +24,10 @@ function part(PartRole $role, ?string $from = null, ?string $until = null): Part
     return new Part($role, $day($from), $day($until));
 }
 
-// The series of doorAt(): Tuesdays and Thursdays, 10:00 to 10:47.
+// The series of Doors::at(): Tuesdays and Thursdays, 10:00 to 10:47.
 test('who had, has and will have a part', function (string $at, array $parts, DoorReply $reply, array $link = []) {
     $link += ['kind' => LinkKind::Series, 'belonging' => new Belonging(1, $parts)];
-    expect(doorAt($at, $link, new Visitor(1, false, false, 'accepted'))->reply)->toBe($reply);
+    expect(Doors::at($at, $link, new Visitor(1, false, false, 'accepted'))->reply)->toBe($reply);
 })->with([
     'a student of the whole term' => ['2027-02-09 10:05', [part(PartRole::Student)], DoorReply::ComeIn],
     'a leaver on the last day' => [
@@ -105,7 +106,7 @@ test('a drop-in room is open while its hours hold, for hosts from before', funct
     DoorReply $reply,
 ) {
     $at = (int) strtotime('2027-02-09T15:00:00+01:00');
-    $answer = doorAt(
+    $answer = Doors::at(
         gmdate('Y-m-d H:i', $at + 3600 + 60 * $minute),
         [
             'kind' => LinkKind::DropIn,

@@ -2,12 +2,10 @@
 
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\Door;
-use Nomada\Core\Joining\DoorAnswer;
 use Nomada\Core\Joining\DoorReply;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
 use Nomada\Core\Joining\Invitation;
-use Nomada\Core\Joining\Knock;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Joining\RoomState;
@@ -20,39 +18,9 @@ use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Particulars;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
+use Tests\Core\Doors;
 use Tests\Core\Scenario;
 use Tests\Support\English;
-
-// Tuesdays and Thursdays 10:00 to 10:47 in Madrid; 11 February is cancelled, 16 February lost.
-function doorAt(string $at, array $link = [], ?Visitor $visitor = null): DoorAnswer
-{
-    $sessions = Scenario::plan([2, 4], '2027-01-12', minutes: 47)->sessions(Scenario::term());
-    $sessions = array_map(
-        fn (PlannedSession $s): PlannedSession => gmdate('Y-m-d', $s->start) === '2027-02-11'
-            ? $s->cancelled('the teacher is ill')
-            : $s,
-        $sessions,
-    );
-
-    return (new Door($link['rules'] ?? new DoorRules()))->answer(
-        new Knock(
-            $link['kind'] ?? LinkKind::Personal,
-            $link['sessions'] ?? $sessions,
-            $visitor ?? new Visitor(1, false, true, 'accepted'),
-            array_key_exists('holder', $link) ? $link['holder'] : 1,
-            $link['retired'] ?? false,
-            $link['hidden'] ?? false,
-            $link['expires'] ?? null,
-            $link['only'] ?? null,
-            $link['room'] ?? new RoomState(hostInside: true),
-            $link['hours'] ?? null,
-            belonging: $link['belonging'] ?? null,
-            isHeldElsewhere: $link['held'] ?? false,
-        ),
-        Zone::named('Europe/Madrid'),
-        (new DateTimeImmutable("$at Europe/Madrid"))->getTimestamp(),
-    );
-}
 
 test('the moment decides for who may come in', function (
     string $at,
@@ -60,7 +28,7 @@ test('the moment decides for who may come in', function (
     ?string $opens,
     ?string $next,
 ) {
-    $answer = doorAt($at);
+    $answer = Doors::at($at);
     $show = fn (?int $t): ?string => $t === null
         ? null
         : (new DateTimeImmutable("@$t"))->setTimezone(new DateTimeZone('Europe/Madrid'))->format('m-d H:i');
@@ -85,7 +53,7 @@ test('the moment decides for who may come in', function (
 ]);
 
 test('who it is decides before the moment does', function (array $link, Visitor $visitor, DoorReply $reply) {
-    expect(doorAt('2027-02-09 10:00', $link, $visitor)->reply)->toBe($reply);
+    expect(Doors::at('2027-02-09 10:00', $link, $visitor)->reply)->toBe($reply);
 })->with([
     'a retired link' => [['retired' => true], new Visitor(1, true, false, null), DoorReply::Replaced],
     'somebody else\'s personal link' => [
@@ -151,8 +119,8 @@ test('who it is decides before the moment does', function (array $link, Visitor 
 ]);
 
 test('a stranger learns nothing of the hours, and hosts come in earlier', function () {
-    $stranger = doorAt('2027-02-09 10:00', ['kind' => LinkKind::Series], new Visitor(9, false, false, null));
-    $host = doorAt('2027-02-09 09:46', ['kind' => LinkKind::Host], new Visitor(5, true, false, null));
+    $stranger = Doors::at('2027-02-09 10:00', ['kind' => LinkKind::Series], new Visitor(9, false, false, null));
+    $host = Doors::at('2027-02-09 09:46', ['kind' => LinkKind::Host], new Visitor(5, true, false, null));
 
     expect([$stranger->session, $stranger->opensAt, $stranger->next])
         ->toBe([null, null, null])
@@ -171,7 +139,7 @@ test('who goes straight in, and what happens to the others', function (
     DoorReply $reply,
 ) {
     expect(
-        doorAt(
+        Doors::at(
             '2027-02-09 10:00',
             ['rules' => new DoorRules(straightIn: $straight, othersWait: $wait)] + ROSTER,
             $visitor,
@@ -263,7 +231,7 @@ test('of two rules that both apply, one has the word', function (
     string $at,
     DoorReply $reply,
 ) {
-    expect(doorAt($at, $link, $visitor)->reply)->toBe($reply);
+    expect(Doors::at($at, $link, $visitor)->reply)->toBe($reply);
 })->with([
     'retired before somebody else\'s' => [
         ['retired' => true, 'holder' => 2],
@@ -460,7 +428,7 @@ test('a session may have a door of its own: when it opens, and who gets in', fun
         Scenario::plan([2, 4], '2027-01-12', minutes: 47)->sessions(Scenario::term()),
     );
     $stranger = new Visitor(9, false, false, null);
-    $at = fn (string $when, Visitor $who): DoorReply => doorAt($when, ['sessions' => $sessions] + ROSTER, $who)
+    $at = fn (string $when, Visitor $who): DoorReply => Doors::at($when, ['sessions' => $sessions] + ROSTER, $who)
         ->reply;
 
     expect($at('2027-02-09 09:30', $stranger))
@@ -483,13 +451,16 @@ test(
     'a link that hides by the door\'s hours is shut for students between them, and for nobody within them',
     function (string $at, DoorReply $student, DoorReply $host) {
         $link = ['rules' => new DoorRules(hiddenOutside: true)];
-        $answer = doorAt($at, $link);
+        $answer = Doors::at($at, $link);
 
         expect($answer->reply)
             ->toBe($student)
             ->and(
-                doorAt($at, $link + ['kind' => LinkKind::Host, 'holder' => null], new Visitor(5, true, false, null))
-                    ->reply,
+                Doors::at(
+                    $at,
+                    $link + ['kind' => LinkKind::Host, 'holder' => null],
+                    new Visitor(5, true, false, null),
+                )->reply,
             )
             ->toBe($host);
         if ($student === DoorReply::Shut) {
@@ -517,11 +488,11 @@ test('who comes on the day that a session was moved away from is told where it w
         ),
     ];
 
-    expect(doorAt('2027-02-18 10:00', ['sessions' => $sessions])->reply)
+    expect(Doors::at('2027-02-18 10:00', ['sessions' => $sessions])->reply)
         ->toBe(DoorReply::Moved)
-        ->and(doorAt('2027-02-17 10:00', ['sessions' => $sessions])->reply)
+        ->and(Doors::at('2027-02-17 10:00', ['sessions' => $sessions])->reply)
         ->toBe(DoorReply::TooEarly)
-        ->and(doorAt('2027-02-19 12:00', ['sessions' => $sessions])->reply)
+        ->and(Doors::at('2027-02-19 12:00', ['sessions' => $sessions])->reply)
         ->toBe(DoorReply::ComeIn);
 });
 
@@ -639,16 +610,16 @@ test('by a pass comes one guest; whoever has a part in the class comes as that',
     $pass = ['kind' => LinkKind::Guest, 'holder' => null];
     $stranger = new Visitor(null, false, false, null, false);
     $at = '2027-02-09 09:56';
-    $come = doorAt($at, $pass, $stranger);
+    $come = Doors::at($at, $pass, $stranger);
     expect([$come->reply, $come->asGuest])->toBe([DoorReply::ComeIn, true]);
-    expect(doorAt($at, ['held' => true] + $pass, $stranger)->reply)->toBe(DoorReply::PassElsewhere);
+    expect(Doors::at($at, ['held' => true] + $pass, $stranger)->reply)->toBe(DoorReply::PassElsewhere);
     // It has ended, or is hidden, whoever keeps it: the first word is the graver.
-    expect(doorAt($at, ['held' => true, 'expires' => 1] + $pass, $stranger)->reply)->toBe(DoorReply::Expired);
-    expect(doorAt($at, ['held' => true, 'hidden' => true] + $pass, $stranger)->reply)->toBe(
+    expect(Doors::at($at, ['held' => true, 'expires' => 1] + $pass, $stranger)->reply)->toBe(DoorReply::Expired);
+    expect(Doors::at($at, ['held' => true, 'hidden' => true] + $pass, $stranger)->reply)->toBe(
         DoorReply::PassElsewhere,
     );
     // Another account of the school is a guest by it as well.
-    expect(doorAt($at, $pass, new Visitor(9, false, false, null))->asGuest)->toBeTrue();
+    expect(Doors::at($at, $pass, new Visitor(9, false, false, null))->asGuest)->toBeTrue();
     foreach (
         [
             new Visitor(1, false, true, 'accepted'),
@@ -658,23 +629,23 @@ test('by a pass comes one guest; whoever has a part in the class comes as that',
             new Visitor(1, false, false, null, looks: true),
         ] as $own
     ) {
-        expect(doorAt($at, ['held' => true] + $pass, $own)->reply)->not->toBe(DoorReply::PassElsewhere);
-        expect(doorAt($at, $pass, $own)->asGuest)->toBeFalse();
+        expect(Doors::at($at, ['held' => true] + $pass, $own)->reply)->not->toBe(DoorReply::PassElsewhere);
+        expect(Doors::at($at, $pass, $own)->asGuest)->toBeFalse();
     }
     // Who is on the roster and not registered does not come in by a pass either.
-    expect(doorAt($at, $pass, new Visitor(1, false, true, null))->reply)->toBe(DoorReply::RegisterFirst);
+    expect(Doors::at($at, $pass, new Visitor(1, false, true, null))->reply)->toBe(DoorReply::RegisterFirst);
     // Sent out as oneself, one stays out by a pass too.
     $out = ['room' => new RoomState(hostInside: true, isSentOut: true)] + $pass;
-    expect(doorAt($at, $out, new Visitor(1, false, true, 'accepted'))->reply)->toBe(DoorReply::SentOut);
+    expect(Doors::at($at, $out, new Visitor(1, false, true, 'accepted'))->reply)->toBe(DoorReply::SentOut);
     // The answer keeps it through the room: full, or shut in between.
     $full = ['room' => new RoomState(hostInside: true, inside: 3, seats: 3)] + $pass;
-    expect([doorAt($at, $full, $stranger)->reply, doorAt($at, $full, $stranger)->asGuest])->toBe([
+    expect([Doors::at($at, $full, $stranger)->reply, Doors::at($at, $full, $stranger)->asGuest])->toBe([
         DoorReply::Full,
         true,
     ]);
     $hidden = ['rules' => new DoorRules(hiddenOutside: true)] + $pass;
     expect([
-        doorAt('2027-02-09 08:00', $hidden, $stranger)->reply,
-        doorAt('2027-02-09 08:00', $hidden, $stranger)->asGuest,
+        Doors::at('2027-02-09 08:00', $hidden, $stranger)->reply,
+        Doors::at('2027-02-09 08:00', $hidden, $stranger)->asGuest,
     ])->toBe([DoorReply::Shut, true]);
 });
