@@ -167,3 +167,29 @@ test('looking as somebody counts its questions, however many sections they have'
 test('the roster of a section leads to what each student sees', function () {
     $this->as('T-2')->get('/sections/MAR')->assertSee('/people/S-1/look', false);
 });
+
+test('the page of a run asks on until its last line is there', function (
+    array $run,
+    int $waiting,
+    bool $isSettled,
+) {
+    $page = new Nomada\App\View\Publishing\Run\RunPage(
+        (new Nomada\App\Models\Publishing\Run())->forceFill(['kind' => 'publish', 'truth' => null, ...$run]),
+        '',
+        '',
+        ['calendar' => new Nomada\App\View\Publishing\Run\RunLane('Calendar', 3, 0, 0, $waiting)],
+        [],
+        [],
+        1,
+    );
+    expect($page->isSettled())->toBe($isSettled);
+    $html = view('publishing.run.state', ['page' => $page])->render();
+    expect(str_contains($html, 'data-over'))->toBe($isSettled);
+})->with([
+    'on its way' => [['ended_at' => null], 1, false],
+    'ended, and nobody has looked yet' => [fn () => ['ended_at' => now()], 0, false],
+    'nothing differs' => [fn () => ['ended_at' => now(), 'truth' => 0], 0, true],
+    'something does' => [fn () => ['ended_at' => now(), 'truth' => 2], 0, true],
+    'nobody will look any more' => [fn () => ['ended_at' => now()->subMinutes(6)], 0, true],
+    'a run of links has no such line' => [fn () => ['kind' => 'links', 'ended_at' => now()], 0, true],
+]);

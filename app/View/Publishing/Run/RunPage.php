@@ -9,6 +9,9 @@ use Nomada\App\Models\Publishing\Run;
 /** A run as far as it has come. */
 final readonly class RunPage
 {
+    /** Seconds after which the last line of a run is not waited for any more. */
+    private const TRUTH_COMES = 300;
+
     public int $all;
 
     public int $done;
@@ -51,6 +54,20 @@ final readonly class RunPage
     public function isOver(): bool
     {
         return $this->waiting === 0;
+    }
+
+    /**
+     * Whether nothing more comes of it, so that the page need not ask again: of a publish run its last line too, what
+     * every place tells now. That comes from a job behind others; where it does not come at all, it is not waited for.
+     */
+    public function isSettled(): bool
+    {
+        $ended = $this->run->ended_at;
+
+        return $this->isOver() &&
+            ($this->run->kind !== 'publish' ||
+                $this->run->truth !== null ||
+                ($ended !== null && $ended->lt(now()->subSeconds(self::TRUTH_COMES))));
     }
 
     /** @return 'halted'|'later'|'running'|'failed'|'done' */

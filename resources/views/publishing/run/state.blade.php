@@ -19,12 +19,15 @@
             @if ($page->asked > 0)
                 <a class="todo" href="{{ route('drift') }}">{{ trans_choice('publishing.runs.asked', $page->asked) }}</a>,
             @endif
-            <b class="{{ $page->failed > 0 ? 'bad' : 'quiet' }}" data-over>{{ trans_choice('run.steps_failed', $page->failed) }}</b>,
+            <b class="{{ $page->failed > 0 ? 'bad' : 'quiet' }}"
+                @if ($page->isSettled()) data-over @endif>{{ trans_choice('run.steps_failed', $page->failed) }}</b>,
             {{ trans_choice('run.done_in', max(1, $page->seconds), ['n' => $page->done]) }}
         @break
 
         @default
-            <b class="good" data-over>{{ trans_choice($page->isOfLinks() ? 'run.all_links' : 'run.all_stand', $page->done) }}</b>
+            <b class="good"
+                @if ($page->isSettled()) data-over @endif>{{ trans_choice($page->isOfLinks() ? 'run.all_links' : 'run.all_stand',
+                    $page->done) }}</b>
             <span class="quiet">{{ trans_choice('run.in', max(1, $page->seconds)) }}</span>
     @endswitch
 </p>
