@@ -1,12 +1,12 @@
 <?php
 
 /*
- * What a log of Pest's mutation plugin comes to: php build/mutants.php LOG. The score, and by file what no test noticed,
- * most first.
+ * What a log of Pest's mutation plugin comes to: php build/mutants.php LOG. The score, and by file what no test
+ * noticed, most first.
  *
- * Breakages of declarations (constants, the usual values of parameters and properties, cases) are left out: no driver of
- * coverage sees them run, so the plugin calls them uncovered without having tried a test on them. They are said beside
- * it.
+ * Breakages of declarations (constants, the usual values of parameters and properties, cases) are left out: no driver
+ * of coverage sees them run, so the plugin calls them uncovered without having tried a test on them. They are said
+ * beside it.
  */
 
 use PhpParser\Node;
@@ -30,7 +30,9 @@ $declared = function (string $file): array {
         $n instanceof Node\Stmt\Property ||
         $n instanceof Node\Stmt\EnumCase;
 
-    return array_map(fn (Node $n): array => [$n->getStartLine(), $n->getEndLine()], (new NodeFinder())->find($code, $is));
+    $found = (new NodeFinder())->find($code, $is);
+
+    return array_map(fn (Node $n): array => [$n->getStartLine(), $n->getEndLine()], $found);
 };
 
 $files = $lines = [];
