@@ -44,7 +44,7 @@ final class Killed
         try {
             $sections = $this->sections();
             $run =
-                app(StartRun::class)->publish($sections, null) ?? throw new RuntimeException('nothing to publish');
+                app(StartRun::class)->publish($sections, null)->run ?? throw new RuntimeException('nothing to publish');
             $this->run = $run->id;
             $all = $run->steps()->count();
             $at = microtime(true);

@@ -41,7 +41,7 @@ final class Publishing
             }
             DB::table('runs')->delete();
             $at = microtime(true);
-            $run = app(StartRun::class)->publish($sections, null);
+            $run = app(StartRun::class)->publish($sections, null)->run;
             while ($run !== null && $run->refresh()->ended_at === null && microtime(true) - $at < 600) {
                 usleep(50_000);
             }

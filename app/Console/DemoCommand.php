@@ -226,7 +226,7 @@ final class DemoCommand extends Command
             array_values($sections->whereNotIn('sourced_id', self::UNPUBLISHED)->modelKeys()),
             null,
             false,
-        );
+        )->run;
         app(DemoPresence::class)(Person::query()->where('sourced_id', 'A-01')->firstOrFail());
         if ($publish !== null) {
             $carryOut($publish);

@@ -31,7 +31,8 @@ final class PublishCommand extends Sections
                 $sections->pluck('sourced_id', 'id')->all(),
             );
         }
-        $run = $start->publish(array_values($sections->modelKeys()), null, false);
+        $begun = $start->publish(array_values($sections->modelKeys()), null, false);
+        $run = $begun->run;
         try {
             $result = CarryOutRun::result($run === null ? null : $carryOut($run));
         } catch (QueryException) {
@@ -52,6 +53,9 @@ final class PublishCommand extends Sections
             }
             if ($result['asked'] > 0) {
                 $this->output->writeln(trans_choice('publishing.runs.asked', $result['asked']));
+            }
+            if ($begun->letters > 0) {
+                $this->output->writeln(trans_choice('publishing.runs.letters', $begun->letters));
             }
             $told = $truth(array_values($sections->modelKeys()));
             $this->output->writeln(trans_choice('publishing.truth.sum', $told->differing()));

@@ -33,6 +33,39 @@ final class Changes
         return $out;
     }
 
+    /**
+     * Until when something of it is left to tell; null where nothing is.
+     *
+     * @param  array<string, ToldSeries>  $was  by uid
+     * @param  array<string, ToldSeries>  $is  by uid
+     * @param  int  $now  UTC seconds
+     * @return int|null UTC seconds: the end of the last session for which it matters
+     */
+    public static function until(array $was, array $is, int $now): ?int
+    {
+        if (self::between($was, $is, $now) === []) {
+            return null;
+        }
+        $ends = [];
+        foreach ([...array_values($was), ...array_values($is)] as $series) {
+            foreach ($series->sessions as $session) {
+                $ends[$session->end] = $session->end;
+            }
+        }
+        sort($ends);
+        // What is left becomes less and less: the last end before which anything is left is looked for by halves.
+        for ([$low, $high] = [0, count($ends) - 1]; $low < $high;) {
+            $middle = intdiv($low + $high + 1, 2);
+            if (self::between($was, $is, $ends[$middle] - 1) === []) {
+                $high = $middle - 1;
+            } else {
+                $low = $middle;
+            }
+        }
+
+        return $ends[$low];
+    }
+
     /** @return list<SessionChange> */
     private static function begun(ToldSeries $series, int $now): array
     {

@@ -17,6 +17,7 @@ final readonly class SectionStatus
      * @param  int  $absentRunning  students who have missed three sessions or more one after the other
      * @param  int  $changedThere  what somebody else has changed or deleted at a destination, until it is decided
      * @param  int  $seeOther  people and pages that told something else than the door, when the truth was last told
+     * @param  bool  $isToTell  whether students have not been told yet of something that changed
      * @param  array<string, array{add: int, change: int, remove: int, leave: int, trouble: int}>  $places  by Place
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class SectionStatus
         public int $absentRunning = 0,
         public int $changedThere = 0,
         public int $seeOther = 0,
+        public bool $isToTell = false,
     ) {
     }
 
@@ -68,6 +70,10 @@ final readonly class SectionStatus
         ) {
             $out[] = new Snag('changed', false, new Said('snag.changed'), 'publishing');
         }
+        // Where every place is a page of ours nothing differs, and still nobody has been told.
+        if ($this->isToTell && $this->differing() === 0) {
+            $out[] = new Snag('to-tell', false, new Said('snag.to_tell'), 'publishing');
+        }
         if ($this->changedThere > 0) {
             $out[] = new Snag(
                 'changed-there',
@@ -106,6 +112,12 @@ final readonly class SectionStatus
     public function differing(): int
     {
         return $this->sum('add', 'change', 'remove');
+    }
+
+    /** Whether publishing has anything to do with it. */
+    public function isUnpublished(): bool
+    {
+        return ! $this->stands() || $this->differing() > 0 || $this->isToTell;
     }
 
     private function sum(string ...$verbs): int

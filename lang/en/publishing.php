@@ -227,6 +227,7 @@ return [
         'cancel' => 'Do not begin it',
     ],
     'runs' => [
+        'letters' => ':count letter tells of what changed.|:count letters tell of what changed.',
         'asked' => '{1} one stands there otherwise: decide|[2,*] :count stand there otherwise: decide',
         'halt' => 'Stop',
         'halted' => 'Stopped by hand. What was at work has ended; the rest waits.',

@@ -186,6 +186,8 @@ return [
     ],
     'publishing' => [
         'everything_stands_should' => 'Everything stands as it should; there was nothing to publish.',
+        'told' => 'Every place has what ought to stand there. :count letter tells of what changed.|'.
+            'Every place has what ought to stand there. :count letters tell of what changed.',
     ],
     'registering' => [
         'choose_day_which' => 'Choose the day on which registration opens.',

@@ -110,6 +110,7 @@ return [
     'snag' => [
         'absences' => ':n student absent three times running|:n students absent three times running',
         'changed' => 'Changed, not republished',
+        'to_tell' => 'Changes that nobody was told of',
         'changed_there' => ':n changed there by somebody else|:n changed there by somebody else',
         'clash' => ':clash',
         'no_link' => 'No join link',

@@ -12,6 +12,8 @@ return [
         'publish' => ['one' => 'Publish :n', 'other' => 'Publish :n'],
         'reading' => 'Reading the plan…',
         'silent' => 'The server does not answer. Close and open it again.',
+        'tell' => ['one' => 'Tell of changes', 'other' => 'Tell of changes'],
+        'to_tell' => ['one' => 'Changes to tell', 'other' => 'Changes to tell'],
         'unread' => 'The plan could not be read. Close and open it again.',
     ],
     'week' => [

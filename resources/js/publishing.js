@@ -14,9 +14,13 @@ export const plan = () => ({
     },
     steps: 0,
     chosen: 0,
+    toTell: 0,
     count() {
         const on = [...this.$root.querySelectorAll("input[name='sections[]']:checked")];
         this.chosen = on.length;
+        // Told is with what stands in the class stream.
+        const stream = this.$root.querySelector("input[name='places[]'][value='class-stream']");
+        this.toTell = stream?.checked ? on.filter(b => b.dataset.toTell === '1').length : 0;
         // Of each section so many steps at each place, in the places' order.
         const places = [...this.$root.querySelectorAll("input[name='places[]']")].map(p => p.checked);
         const of = b => b.dataset.steps.split(' ').filter((n, i) => places[i]);
@@ -29,16 +33,16 @@ export const plan = () => ({
         this.count();
     },
     words() {
-        return say('plan.placements', { n: this.steps });
+        return this.steps > 0 ? say('plan.placements', { n: this.steps }) : say('plan.to_tell', { n: this.toTell });
     },
     of() {
         return say('plan.chosen', { n: this.chosen });
     },
     label() {
-        return say('plan.publish', { n: this.steps });
+        return this.steps > 0 ? say('plan.publish', { n: this.steps }) : say('plan.tell', { n: this.toTell });
     },
     none() {
-        return this.steps === 0;
+        return this.steps + this.toTell === 0;
     },
     async turn(button) {
         const row = button.closest('tr');

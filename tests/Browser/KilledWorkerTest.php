@@ -55,7 +55,7 @@ test('after a worker is killed in the middle of a publish run, every placement s
         foreach (['course', 'calendar', 'stream'] as $service) {
             $standins->behave($service, ['slow_ms' => 150]);
         }
-        $run = app(StartRun::class)->publish(Section::query()->pluck('id')->all(), null);
+        $run = app(StartRun::class)->publish(Section::query()->pluck('id')->all(), null)->run;
         $done = fn (): int => $run->steps()->where('state', 'done')->count();
         // By what stands there already, not by what is noted: in the middle of steps that are done side by side.
         $stands = fn (): int => DB::table('standins_killed.documents')->where('service', 'course')->count();
@@ -116,7 +116,7 @@ test('after a worker is killed in the middle of a publish run, every placement s
             ->and([$said['done'], $said['failed'], $older()])
             ->toBe([36, [], 0]);
         // And nothing is left to do.
-        expect(app(StartRun::class)->publish(Section::query()->pluck('id')->all(), null))->toBeNull();
+        expect(app(StartRun::class)->publish(Section::query()->pluck('id')->all(), null)->run)->toBeNull();
     } finally {
         $services->stop(2);
     }

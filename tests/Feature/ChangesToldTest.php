@@ -144,3 +144,39 @@ test('at night letters of changes wait until the morning of whoever reads them',
         ->and($at->first(fn ($l) => $l->person->time_zone === 'Europe/Madrid')->not_before->toIso8601String())
         ->toBe('2027-02-09T06:00:00+00:00');
 });
+
+test('where every place is a page of ours nothing differs, and publishing still tells, once', function () {
+    foreach (['course', 'calendar', 'stream'] as $place) {
+        config(["places.$place.kind" => 'our-page']);
+    }
+    app(Nomada\App\Destinations\Places::class)->forget();
+    DB::table('told_sections')->delete();
+    $refresh = app(Nomada\App\Actions\Publishing\RefreshPlacements::class);
+    $refresh(DB::table('sections')->pluck('id')->all());
+    // What stands by itself is seen, so what changes from now on is told.
+    expect(DB::table('told_sections')->pluck('section_id')->all())->toContain($this->section('MAR')->id);
+    $cancel = marineOn('2027-02-11');
+    $this->as('A-1')->post("/sections/MAR/series/$cancel->series_id/sessions/$cancel->id/cancellation", [
+        'reason' => 'storm',
+    ]);
+    $this->get('/publishing')->assertSee('changes that nobody was told of');
+    $this->get(route('board', ['show' => 'unpublished']))->assertSee('Marine Science');
+    $this->get('/sections/MAR')->assertSee('Changes that nobody was told of');
+    expect(Letter::query()->where('kind', 'changed')->count())->toBe(0);
+    $runs = DB::table('runs')->count();
+    $publish = fn () => $this->from('/publishing')->post('/publishing/runs', ['sections' => ['MAR']]);
+    $publish()->assertSessionHas(
+        'said',
+        'Every place has what ought to stand there. 5 letters tell of what changed.',
+    );
+    $publish()->assertSessionHas('said', 'Everything stands as it should; there was nothing to publish.');
+    expect(Letter::query()->where('kind', 'changed')->count())
+        ->toBe(5)
+        ->and(DB::table('runs')->count())
+        ->toBe($runs);
+    $this->get('/publishing')->assertDontSee('changes that nobody was told of');
+    // Once the session would be over there is nothing left to tell.
+    $this->delete("/sections/MAR/series/$cancel->series_id/sessions/$cancel->id/cancellation");
+    momentAt('2027-02-11', '23:00');
+    $this->get('/publishing')->assertDontSee('changes that nobody was told of');
+});

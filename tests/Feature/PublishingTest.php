@@ -293,7 +293,7 @@ test('runs left behind are taken up again', function () {
     $run = app(Nomada\App\Actions\Publishing\StartRun::class)->publish(
         [Section::query()->where('sourced_id', 'MAR')->value('id')],
         null,
-    );
+    )->run;
     DB::table('jobs')->delete();
     Run::query()
         ->whereKey($run->id)

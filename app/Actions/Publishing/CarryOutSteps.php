@@ -51,7 +51,7 @@ final class CarryOutSteps
         private readonly MakeLink $makeLink,
         private readonly RefreshPlacements $refresh,
         private readonly Drifts $drifts,
-        private readonly TellChanges $told,
+        private readonly ToldSections $told,
     ) {
     }
 

@@ -18,8 +18,11 @@ use stdClass;
  */
 final readonly class RefreshPlacements
 {
-    public function __construct(private SectionFactsQuery $facts, private Places $places)
-    {
+    public function __construct(
+        private SectionFactsQuery $facts,
+        private Places $places,
+        private ToldSections $told,
+    ) {
     }
 
     /** @param  list<int>  $sections */
@@ -49,7 +52,8 @@ final readonly class RefreshPlacements
             ];
         }
         $now = now();
-        DB::transaction(function () use ($id, $rows, $now): void {
+        DB::transaction(function () use ($id, $rows, $now, $facts): void {
+            $this->told->follow($id, $facts);
             $known = DB::table('placements')
                 ->where('section_id', $id)
                 ->get(['id', 'place', 'key', 'wanted_print', 'standing_print']);
@@ -75,7 +79,7 @@ final readonly class RefreshPlacements
                     [$now, $now, json_encode(array_values($rows), JSON_THROW_ON_ERROR)],
                 );
             }
-            $this->standByThemselves($id);
+            $this->standByThemselves($id, $facts);
             if ($gone->isEmpty()) {
                 return;
             }
@@ -89,15 +93,18 @@ final readonly class RefreshPlacements
         });
     }
 
-    /** At a page or feed of ours what ought to stand stands, since it is made of the facts when it is looked at. */
-    private function standByThemselves(int $section): void
+    /**
+     * At a page or feed of ours what ought to stand stands, since it is made of the facts when it is looked at. Where
+     * all of a section stands so, its students see it from now on, and are told of what changes.
+     */
+    private function standByThemselves(int $section, SectionFacts $facts): void
     {
         $ours = $this->places->ofOurs();
-        if ($ours !== []) {
-            DB::table('placements')
-                ->where('section_id', $section)
-                ->whereIn('place', $ours)
-                ->update(['standing_print' => DB::raw('wanted_print')]);
+        $of = fn () => DB::table('placements')->where('section_id', $section);
+        if ($ours !== [] && $of()->whereIn('place', $ours)->update(['standing_print' => DB::raw('wanted_print')]) > 0) {
+            if ($of()->whereNull('standing_print')->doesntExist()) {
+                $this->told->first($section, $facts);
+            }
         }
     }
 }

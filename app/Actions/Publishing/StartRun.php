@@ -28,25 +28,25 @@ final readonly class StartRun
     }
 
     /**
-     * Publishes what differs for sections. Null where nothing does.
+     * Publishes what differs for sections, and tells of what changed.
      *
      * @param  list<int>  $sections
      * @param  bool  $queue  false where the caller carries the run out itself
      * @param  list<Place>|null  $places  only at these; null for all
      */
-    public function publish(array $sections, ?Person $by, bool $queue = true, ?array $places = null): ?Run
+    public function publish(array $sections, ?Person $by, bool $queue = true, ?array $places = null): Begun
     {
-        return DB::transaction(function () use ($sections, $by, $queue, $places): ?Run {
-            if ($places === null || in_array(Place::ClassStream, $places, true)) {
-                ($this->told)($sections);
-            }
-
-            return $this->begin(
+        return DB::transaction(function () use ($sections, $by, $queue, $places): Begun {
+            $isTold = $places === null || in_array(Place::ClassStream, $places, true);
+            $letters = $isTold ? ($this->told)($sections) : 0;
+            $run = $this->begin(
                 'publish',
                 $this->steps(fn (Builder $q): Builder => $q->whereIntegerInRaw('section_id', $sections), $places),
                 $by,
                 $queue,
             );
+
+            return new Begun($run, $letters);
         });
     }
 

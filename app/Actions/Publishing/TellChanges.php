@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Publishing;
 
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Post\Letters;
 use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Clock;
@@ -22,6 +21,7 @@ final readonly class TellChanges
 {
     public function __construct(
         private SectionFactsQuery $facts,
+        private ToldSections $told,
         private RefreshPlacements $refresh,
         private Letters $letters,
         private Webhooks $webhooks,
@@ -33,22 +33,11 @@ final readonly class TellChanges
      * Within the transaction that begins a run.
      *
      * @param  list<int>  $sections
+     * @return int how many letters
      */
-    public function __invoke(array $sections): void
+    public function __invoke(array $sections): int
     {
-        // Whatever a student would notice makes a placement differ; who was never told of is told by the first run.
-        $ids = DB::table('told_sections')
-            ->whereIntegerInRaw('section_id', $sections)
-            ->whereExists(
-                fn ($q) => $q
-                    ->from('placements')
-                    ->whereColumn('placements.section_id', 'told_sections.section_id')
-                    ->whereRaw(Placement::DIFFERS),
-            )
-            ->orderBy('section_id')
-            ->lock('for update')
-            ->pluck('state', 'section_id');
-        $this->all($ids->all());
+        return $this->all($this->locked($this->told->waiting($sections)));
     }
 
     /**
@@ -60,13 +49,26 @@ final readonly class TellChanges
     public function now(int $section): ?int
     {
         return DB::transaction(function () use ($section): ?int {
-            $told = DB::table('told_sections')
-                ->where('section_id', $section)
-                ->lock('for update')
-                ->pluck('state', 'section_id');
+            $told = $this->locked([$section]);
 
-            return $told->isEmpty() ? null : $this->all($told->all());
+            return $told === [] ? null : $this->all($told);
         });
+    }
+
+    /**
+     * In one order, so that two runs do not wait for each other.
+     *
+     * @param  list<int>  $sections
+     * @return array<int|string, mixed> their columns `state`, of those that were told, by section
+     */
+    private function locked(array $sections): array
+    {
+        return DB::table('told_sections')
+            ->whereIntegerInRaw('section_id', $sections)
+            ->orderBy('section_id')
+            ->lock('for update')
+            ->pluck('state', 'section_id')
+            ->all();
     }
 
     /**
@@ -79,18 +81,16 @@ final readonly class TellChanges
         foreach (array_chunk($told, 40, true) as $some) {
             $changed = [];
             foreach ($this->facts->for(array_map(intval(...), array_keys($some))) as $id => $facts) {
-                $was = [];
-                $kept = $some[$id];
-                foreach ((array) json_decode(is_string($kept) ? $kept : '', true) as $plain) {
-                    $series = ToldSeries::from((array) $plain);
-                    $was[$series->uid] = $series;
-                }
-                $changes = Changes::between($was, ToldSeries::all($facts), $this->clock->seconds());
+                $changes = Changes::between(
+                    ToldSections::read($some[$id]),
+                    ToldSeries::all($facts),
+                    $this->clock->seconds(),
+                );
                 if ($changes !== []) {
                     $n += $this->tell($id, $facts, $changes);
                     $changed[] = $id;
                 }
-                $this->keep($id, $facts);
+                $this->told->keep($id, $facts);
             }
             if ($changed !== []) {
                 ($this->refresh)($changed);
@@ -98,34 +98,6 @@ final readonly class TellChanges
         }
 
         return $n;
-    }
-
-    /** What a section's students are told of it from now on, where it was never told. */
-    public function first(int $section, SectionFacts $facts): void
-    {
-        DB::transaction(function () use ($section, $facts): void {
-            if (DB::table('told_sections')->insertOrIgnore($this->row($section, $facts)) > 0) {
-                $this->webhooks->tell(Webhooks::PUBLISHED, ['section' => $facts->id, 'title' => $facts->title]);
-            }
-        });
-    }
-
-    private function keep(int $section, SectionFacts $facts): void
-    {
-        DB::table('told_sections')->upsert($this->row($section, $facts), ['section_id']);
-    }
-
-    /** @return array<string, int|string> */
-    private function row(int $section, SectionFacts $facts): array
-    {
-        return [
-            'section_id' => $section,
-            'state' => json_encode(
-                array_map(fn (ToldSeries $s): array => $s->toArray(), array_values(ToldSeries::all($facts))),
-                JSON_THROW_ON_ERROR,
-            ),
-            'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()),
-        ];
     }
 
     /** @param  list<SessionChange>  $changes */

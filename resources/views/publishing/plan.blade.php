@@ -35,7 +35,7 @@
                 </tbody>
             </table>
             @include('publishing.plan.legend')
-            @if ($page->steps() > 0)
+            @if ($page->steps() + $page->toTell() > 0)
                 @include('publishing.plan.tray')
             @endif
         </form>

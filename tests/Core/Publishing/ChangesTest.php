@@ -99,6 +99,18 @@ test('what is over is told to nobody any more', function () {
         ->toBe([]);
 });
 
+test('until when something is left to tell', function (array $is, ?int $until, int $now) {
+    expect(Changes::until(toldSeries(), $is, $now))->toBe($until);
+})->with([
+    'nothing' => [toldSeries(), null, 0],
+    'a session that is cancelled, until its end' => [toldSeries(['b' => new ToldSession('b', 2000, 2600, true)]), 2600, 0],
+    'until a second before it' => [toldSeries(['b' => new ToldSession('b', 2000, 2600, true)]), 2600, 2599],
+    'and not then' => [toldSeries(['b' => new ToldSession('b', 2000, 2600, true)]), null, 2600],
+    'moved, until the later of both' => [toldSeries(['a' => new ToldSession('a', 2700, 3300)]), 3300, 0],
+    'another link, until the last session' => [toldSeries(link: 'm'), 3600, 0],
+    'no series any more' => [[], 3600, 0],
+]);
+
 test(
     'after random changes, telling them and looking again finds nothing; and what is kept is read back the same',
     function () {
@@ -137,6 +149,10 @@ test(
             });
             $told = array_filter(Changes::between($was, $is, 0), fn ($c) => $c->kind !== ChangeKind::OtherDoor);
             expect(count($told))->toBe(count($changed));
+            // Until when anything is left to tell: looked for moment by moment.
+            $now = 10 * mt_rand(0, 500);
+            $left = array_filter(range($now, 9000, 10), fn (int $t): bool => Changes::between($was, $is, $t) !== []);
+            expect(Changes::until($was, $is, $now))->toBe($left === [] ? null : max($left) + 10);
             expect(ToldSeries::from(json_decode((string) json_encode($is['u']->toArray()), true)))->toEqual(
                 $is['u'],
             );

@@ -325,6 +325,15 @@ test('a section\'s snags in words, how grave, and where they are mended', functi
         new SectionStatus(1, 1, 2, 2, ['calendar' => ['leave' => 1]], seeOther: 4),
         ['4 see something else than the door says (publishing)'],
     ],
+    [
+        new SectionStatus(1, 1, 2, 2, ['calendar' => ['leave' => 1]], isToTell: true),
+        ['Changes that nobody was told of (publishing)'],
+    ],
+    // What differs is published, and told with it.
+    [
+        new SectionStatus(1, 1, 2, 2, ['calendar' => ['change' => 1]], isToTell: true),
+        ['Changed, not republished (publishing)'],
+    ],
 ]);
 
 const NOTHING = ['add' => 0, 'change' => 0, 'remove' => 0, 'leave' => 0, 'trouble' => 0];

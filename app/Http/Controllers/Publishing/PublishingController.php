@@ -55,13 +55,18 @@ final class PublishingController extends Controller
     {
         $sections = array_values(array_map(intval(...), $request->chosen()->pluck('id')->all()));
         $at = $request->at($this->term()->calendar()->zone);
-        $run =
-            $at === null
-                ? $start->publish($sections, $this->person($request), true, $request->places())
-                : $start->later($sections, $request->places(), $at, $this->person($request));
+        if ($at !== null) {
+            return redirect()->route(
+                'run',
+                $start->later($sections, $request->places(), $at, $this->person($request)),
+            );
+        }
+        $begun = $start->publish($sections, $this->person($request), true, $request->places());
 
-        return $run === null
-            ? back()->with('said', (string) __('said.publishing.everything_stands_should'))
-            : redirect()->route('run', $run);
+        return match (true) {
+            $begun->run !== null => redirect()->route('run', $begun->run),
+            $begun->letters > 0 => back()->with('said', trans_choice('said.publishing.told', $begun->letters)),
+            default => back()->with('said', (string) __('said.publishing.everything_stands_should')),
+        };
     }
 }

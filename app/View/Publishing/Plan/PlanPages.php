@@ -6,6 +6,7 @@ namespace Nomada\App\View\Publishing\Plan;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\PlanQuery;
+use Nomada\App\Actions\Publishing\ToldSections;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
@@ -19,8 +20,11 @@ use Nomada\Core\Publishing\Place;
  */
 final readonly class PlanPages
 {
-    public function __construct(private PlanQuery $plan, private StandinAddress $standins)
-    {
+    public function __construct(
+        private PlanQuery $plan,
+        private ToldSections $told,
+        private StandinAddress $standins,
+    ) {
     }
 
     /**
@@ -42,9 +46,11 @@ final readonly class PlanPages
             ])
             ->get()
             ->sortBy(fn (Section $s): string => $s->order());
-        $counts = $this->plan->counts(array_values($sections->modelKeys()));
+        $ids = array_values(array_map(intval(...), $sections->modelKeys()));
+        $counts = $this->plan->counts($ids);
+        $toTell = array_flip($this->told->waiting($ids));
         $rows = array_values(
-            $sections->map(fn (Section $s): PlanRow => $this->row($s, $counts[$s->id] ?? []))->all(),
+            $sections->map(fn (Section $s): PlanRow => $this->row($s, $counts[$s->id] ?? [], isset($toTell[$s->id])))->all(),
         );
 
         return new PlanPage(
@@ -71,7 +77,7 @@ final readonly class PlanPages
     }
 
     /** @param  array<string, Counts>  $counts  by place */
-    private function row(Section $section, array $counts): PlanRow
+    private function row(Section $section, array $counts, bool $isToTell): PlanRow
     {
         $places = [];
         foreach (Place::cases() as $place) {
@@ -90,10 +96,11 @@ final readonly class PlanPages
                 (int) $section->getAttribute('series_count') === 0 && ! $stands => 'no-timetable',
                 (int) $section->getAttribute('linked_count') === 0 && ! $stands => 'no-link',
                 $sum('trouble') > 0 => 'refused',
-                $sum('add', 'change', 'remove') === 0 => 'right',
+                $sum('add', 'change', 'remove') === 0 => $isToTell ? 'to-tell' : 'right',
                 ! $stands => 'first',
                 default => 'changed',
             },
+            $isToTell,
         );
     }
 }

@@ -9,13 +9,15 @@ final readonly class PlanRow
 {
     /**
      * @param  array<string, array{add: int, change: int, remove: int, leave: int, trouble: int}>  $places  by Place
-     * @param  'no-timetable'|'no-link'|'refused'|'right'|'first'|'changed'  $note  how it stands
+     * @param  'no-timetable'|'no-link'|'refused'|'right'|'to-tell'|'first'|'changed'  $note  how it stands
+     * @param  bool  $isToTell  whether students have not been told yet of something that changed
      */
     public function __construct(
         public string $section,
         public string $name,
         public array $places,
         public string $note,
+        public bool $isToTell = false,
     ) {
     }
 
@@ -27,6 +29,6 @@ final readonly class PlanRow
 
     public function differs(): bool
     {
-        return array_sum($this->steps()) > 0;
+        return $this->isToTell || array_sum($this->steps()) > 0;
     }
 }

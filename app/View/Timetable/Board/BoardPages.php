@@ -31,7 +31,7 @@ final readonly class BoardPages
     {
         $all = $this->query->rows($term, $person);
         $hasSnag = fn (BoardRow $r): bool => array_filter($r->status->snags(), BoardRow::isShown(...)) !== [];
-        $unpublished = fn (BoardRow $r): bool => ! $r->status->stands() || $r->status->differing() > 0;
+        $unpublished = fn (BoardRow $r): bool => $r->status->isUnpublished();
         $rows = array_values(
             array_filter(
                 $all,

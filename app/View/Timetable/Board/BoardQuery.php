@@ -6,6 +6,7 @@ namespace Nomada\App\View\Timetable\Board;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\PlanQuery;
+use Nomada\App\Actions\Publishing\ToldSections;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
@@ -24,8 +25,12 @@ use Nomada\Core\Term\LocalDate;
  */
 final readonly class BoardQuery
 {
-    public function __construct(private Clock $clock, private PlanQuery $plan, private ClashList $clashes)
-    {
+    public function __construct(
+        private Clock $clock,
+        private PlanQuery $plan,
+        private ClashList $clashes,
+        private ToldSections $told,
+    ) {
     }
 
     /**
@@ -74,6 +79,7 @@ final readonly class BoardQuery
         $other = is_array($truth) ? (array) $truth['sections'] : [];
         $runs = DB::table('absent_runs')->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');
         $places = $this->plan->counts($ids);
+        $toTell = array_flip($this->told->waiting($ids));
         $out = [];
         foreach ($sections->sortBy(fn (Section $s): string => $s->order()) as $section) {
             $id = $section->id;
@@ -98,6 +104,7 @@ final readonly class BoardQuery
                     (int) ($runs[$id] ?? 0),
                     (int) ($drifts[$id] ?? 0),
                     (int) ($other[$section->sourced_id] ?? 0),
+                    isset($toTell[$id]),
                 ),
             );
         }

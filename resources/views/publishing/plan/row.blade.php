@@ -1,7 +1,7 @@
 {{-- What would be published of one section. row: PlanRow --}}
 <tr>
     <td><input class="form-check-input" type="checkbox" name="sections[]" value="{{ $row->section }}"
-            data-steps="{{ implode(' ', $row->steps()) }}" @checked($row->differs())
+            data-steps="{{ implode(' ', $row->steps()) }}" data-to-tell="{{ $row->isToTell ? 1 : 0 }}" @checked($row->differs())
             aria-label="{{ __('frame.choose', ['row' => $row->name]) }}"></td>
     <td><button class="toggle" type="button" aria-expanded="false" data-section="{{ $row->section }}"
             data-url="{{ route('publishing.section', $row->section) }}">{{ $row->name }}</button><small

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Publishing;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Support\Clock;
+use Nomada\Core\Publishing\Changes;
+use Nomada\Core\Publishing\SectionFacts;
+use Nomada\Core\Publishing\ToldSeries;
+
+/**
+ * What a section's students were last told of it, and until when something is left to tell: written anew whenever
+ * anything of the section changes, so that one question finds whom nobody has told yet.
+ */
+final readonly class ToldSections
+{
+    public function __construct(private Clock $clock, private Webhooks $webhooks)
+    {
+    }
+
+    /** What a section's students are told of it from now on, where it was never told. */
+    public function first(int $section, SectionFacts $facts): void
+    {
+        DB::transaction(function () use ($section, $facts): void {
+            if (DB::table('told_sections')->insertOrIgnore($this->row($section, $facts)) > 0) {
+                $this->webhooks->tell(Webhooks::PUBLISHED, ['section' => $facts->id, 'title' => $facts->title]);
+            }
+        });
+    }
+
+    /** Told as it is now: nothing is left. */
+    public function keep(int $section, SectionFacts $facts): void
+    {
+        DB::table('told_sections')->upsert($this->row($section, $facts), ['section_id']);
+    }
+
+    /** Within a transaction, after anything of a section has changed. */
+    public function follow(int $section, SectionFacts $facts): void
+    {
+        $told = DB::table('told_sections')->where('section_id', $section)->lock('for no key update')->first();
+        if ($told === null) {
+            return;
+        }
+        $until = Changes::until(self::read($told->state), ToldSeries::all($facts), $this->clock->seconds());
+        if ($until !== null || $told->tell_until !== null) {
+            DB::table('told_sections')
+                ->where('section_id', $section)
+                ->update(['tell_until' => $until === null ? null : gmdate('Y-m-d H:i:sP', $until)]);
+        }
+    }
+
+    /**
+     * Those of sections of which something is left to tell.
+     *
+     * @param  list<int>  $sections
+     * @return list<int>
+     */
+    public function waiting(array $sections): array
+    {
+        return array_values(
+            DB::table('told_sections')
+                ->whereIntegerInRaw('section_id', $sections)
+                ->where('tell_until', '>', gmdate('Y-m-d H:i:sP', $this->clock->seconds()))
+                ->orderBy('section_id')
+                ->pluck('section_id')
+                ->map(fn (mixed $id): int => (int) $id)
+                ->all(),
+        );
+    }
+
+    /** @return array<string, ToldSeries> by uid, of a row's column */
+    public static function read(mixed $state): array
+    {
+        $out = [];
+        foreach ((array) json_decode(is_string($state) ? $state : '', true) as $plain) {
+            $series = ToldSeries::from((array) $plain);
+            $out[$series->uid] = $series;
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, int|string|null> */
+    private function row(int $section, SectionFacts $facts): array
+    {
+        return [
+            'section_id' => $section,
+            'state' => json_encode(
+                array_map(fn (ToldSeries $s): array => $s->toArray(), array_values(ToldSeries::all($facts))),
+                JSON_THROW_ON_ERROR,
+            ),
+            'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()),
+            'tell_until' => null,
+        ];
+    }
+}
