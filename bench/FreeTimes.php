@@ -45,7 +45,7 @@ final class FreeTimes
             count($days),
             count($meetings),
             $best?->rank() === $rank ? 'yes' : 'NO',
-            $best instanceof FreeTime ? $best->words().', '.Say::this($best->cost()) : 'none',
+            $best instanceof FreeTime ? Say::this($best->when()).', '.Say::this($best->cost()) : 'none',
         );
         printf(
             "  ours %.0f ms (median of 5), word for word %.0f ms: %.1f times as fast\n",

@@ -59,7 +59,10 @@ final readonly class CheckDerived
                 if ($isChanged) {
                     $out[] = self::row(
                         'sessions',
-                        "{$one?->section->sourced_id}, $one?->title: its sessions are others",
+                        (string) __('console.check.sessions', [
+                            'section' => (string) $one?->section->sourced_id,
+                            'series' => (string) $one?->title,
+                        ]),
                     );
                 }
             }
@@ -156,7 +159,7 @@ final readonly class CheckDerived
             array_map(
                 fn (stdClass $r): array => self::row(
                     'parts',
-                    "enrolment $r->sourced_id does not know who is disabled",
+                    (string) __('console.check.disabled', ['enrolment' => $r->sourced_id]),
                 ),
                 $rows,
             ),

@@ -22,7 +22,7 @@ final class CalendarCommand extends Sections
         if ($this->option('person') !== null) {
             $person = Person::query()->where('sourced_id', (string) $this->option('person'))->first();
             if ($person === null) {
-                $this->error("There is no person {$this->option('person')}. Give the sourcedId of users.csv.");
+                $this->error((string) __('console.no_person', ['person' => (string) $this->option('person')]));
 
                 return self::FAILURE;
             }

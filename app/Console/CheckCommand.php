@@ -20,7 +20,7 @@ final class CheckCommand extends Command
         if ($this->option('json')) {
             $this->line((string) json_encode(['differences' => $found], JSON_UNESCAPED_UNICODE));
         } elseif ($found === []) {
-            $this->info('Everything that is derived is as it follows from what is decided.');
+            $this->info((string) __('console.check.right'));
         } else {
             $this->table(['Kind', 'What'], array_map(array_values(...), $found));
         }

@@ -25,7 +25,7 @@ final class CoordinatorCommand extends Command
     {
         $address = trim((string) $this->argument('address'));
         if (filter_var($address, FILTER_VALIDATE_EMAIL) === false) {
-            $this->components->error("\"$address\" is no address. Write one as in candela@school.example.");
+            $this->components->error((string) __('console.coordinator.address', ['address' => $address]));
 
             return self::FAILURE;
         }
@@ -34,7 +34,7 @@ final class CoordinatorCommand extends Command
             ->get();
         if ($known->count() > 1) {
             $this->components->error(
-                "$address is shared by several people. Give one of them an address of their own.",
+                (string) __('console.coordinator.shared', ['address' => $address]),
             );
 
             return self::FAILURE;

@@ -61,7 +61,7 @@ final class DemoCommand extends Command
     {
         if (! config('nomada.demo')) {
             if (! $this->option('if-empty')) {
-                $this->components->error('This is not a demo. Set NOMADA_DEMO=true in .env to make it one.');
+                $this->components->error((string) __('console.demo.none'));
             }
 
             return $this->option('if-empty') ? self::SUCCESS : self::FAILURE;
@@ -71,13 +71,13 @@ final class DemoCommand extends Command
         }
         if (DB::table('schools')->exists()) {
             // Its people would all be given the demo's public password.
-            $this->components->error('A school is loaded already. The demo goes into an empty database only.');
+            $this->components->error((string) __('console.demo.loaded'));
 
             return self::FAILURE;
         }
-        $this->output->writeln('Loading the demo school (only on the first start)');
+        $this->output->writeln((string) __('console.demo.loading'));
         if ($this->call('nomada:import', ['path' => database_path('demo/marisma'), '--quiet' => true]) !== 0) {
-            $this->components->error('The demo school has faults: php artisan nomada:import database/demo/marisma');
+            $this->components->error((string) __('console.demo.faults'));
 
             return self::FAILURE;
         }

@@ -33,12 +33,12 @@ final class DoorCommand extends Command
             $secret = JoinCode::read($given) === null ? basename($given) : $page->secretOf($given);
             $link = $page->find($secret);
         } catch (Fault|ModelNotFoundException) {
-            $this->components->error('There is no such link or join code.');
+            $this->components->error((string) __('console.door.no_link'));
 
             return self::FAILURE;
         }
         if ($this->option('person') !== null && $person === null) {
-            $this->components->error('Nobody has this sourcedId.');
+            $this->components->error((string) __('console.door.nobody'));
 
             return self::FAILURE;
         }
@@ -52,7 +52,7 @@ final class DoorCommand extends Command
                         new \DateTimeZone($zone->name),
                     ))->getTimestamp();
         } catch (\Exception) {
-            $this->components->error('Write the moment as 2027-02-09T09:52.');
+            $this->components->error((string) __('console.door.moment'));
 
             return self::FAILURE;
         }

@@ -62,12 +62,12 @@ final class FreeTimesCommand extends Sections
                     'Series',
                     'Time',
                     'Starts',
-                    'Shift in days',
+                    (string) __('console.free.shift'),
                     'Clear',
                     'Of',
                     'Student-sessions',
-                    'Out of hours',
-                    'What it costs',
+                    (string) __('console.free.hours'),
+                    (string) __('console.free.costs'),
                 ],
                 $rows,
             );
@@ -79,7 +79,7 @@ final class FreeTimesCommand extends Sections
     private function row(FreeTime $f): array
     {
         return [
-            'time' => $f->words(),
+            'time' => Say::this($f->when()),
             'start' => TypedTime::format($f->start),
             'shift_days' => $f->shift,
             'clear' => $f->clear,

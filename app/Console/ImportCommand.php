@@ -72,20 +72,20 @@ final class ImportCommand extends Command
             ],
             [
                 ...array_map(FaultWords::line(...), $data->faults),
-                ...array_map(fn (ImportFault $f): string => 'Warning: '.FaultWords::line($f), $data->warnings),
+                ...array_map(fn (ImportFault $f): string => (string) __('console.import.warning', [
+                    'what' => FaultWords::line($f),
+                ]), $data->warnings),
                 ...array_map(
                     fn (
                         string $kind,
                         array $n,
-                    ): string => "$kind: {$n['added']} added, {$n['changed']} changed, {$n['removed']} removed",
+                    ): string => (string) __('console.import.counts', ['kind' => $kind] + $n),
                     array_keys($done),
                     $done,
                 ),
                 $saves
-                    ? 'Saved.'
-                    : 'Nothing was saved: '.
-                        count($data->faults).
-                        ' faults. Mend them, or take the good rows with --take-good.',
+                    ? (string) __('console.import.saved')
+                    : trans_choice('console.import.faults', count($data->faults)),
             ],
             $saves ? 0 : 2,
         );

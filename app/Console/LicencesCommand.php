@@ -22,7 +22,7 @@ final class LicencesCommand extends Command
     {
         $term = $current->find();
         if ($term === null) {
-            $this->components->error('There is no term yet. Import a school first.');
+            $this->components->error((string) __('console.no_term'));
 
             return self::FAILURE;
         }
@@ -50,13 +50,13 @@ final class LicencesCommand extends Command
             $this->table(
                 ['What', 'How many'],
                 [
-                    ['at one time', $out['peak']],
+                    [(string) __('console.licences.peak'), $out['peak']],
                     ['from', $out['peak_from']],
                     ['accounts', $out['accounts']],
-                    ['fewest that suffice', $out['fewest']],
-                    ['series split', $out['split']],
-                    ['sessions without an account', $out['sessions_without_account']],
-                    ['standing ones to change', $out['changed']],
+                    [(string) __('console.licences.fewest'), $out['fewest']],
+                    [(string) __('console.licences.split'), $out['split']],
+                    [(string) __('console.licences.without'), $out['sessions_without_account']],
+                    [(string) __('console.licences.standing'), $out['changed']],
                 ],
             );
         }

@@ -46,7 +46,10 @@ final class LinksCommand extends Sections
             $this->asJson(['made' => $result['done'], 'failed' => $result['failed'], 'links' => $links]);
         } else {
             $this->table(['Section', 'Series', 'Link', 'Join code', 'Dial-in', 'PIN'], $links);
-            $this->output->writeln("{$result['done']} links made, ".count($result['failed']).' failed.');
+            $this->output->writeln((string) __('console.links', [
+                'done' => $result['done'],
+                'failed' => count($result['failed']),
+            ]));
         }
 
         return $result['failed'] === [] ? self::SUCCESS : self::FAILURE;

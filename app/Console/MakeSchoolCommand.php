@@ -19,7 +19,7 @@ final class MakeSchoolCommand extends Command
     {
         [$sections, $students] = [(int) $this->option('sections'), (int) $this->option('students')];
         if ($sections < 1 || $sections > 5000 || $students < 0 || $students > 100000) {
-            $this->components->error('Ask for 1 to 5000 sections and up to 100000 students.');
+            $this->components->error((string) __('console.large'));
 
             return self::FAILURE;
         }

@@ -24,7 +24,7 @@ final class MatchCommand extends Command
                 ? null
                 : Section::query()->where('sourced_id', $this->option('section'))->first();
         if ($this->option('section') !== null && $section === null) {
-            $this->components->error('No section has this id.');
+            $this->components->error((string) __('console.no_section'));
 
             return self::FAILURE;
         }

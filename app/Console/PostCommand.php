@@ -15,7 +15,7 @@ final class PostCommand extends Command
 
     public function handle(PostOffice $post): int
     {
-        $this->output->writeln($post->sendLeft((int) $this->option('idle')).' letters sent.');
+        $this->output->writeln((string) __('console.letters', ['n' => $post->sendLeft((int) $this->option('idle'))]));
 
         return self::SUCCESS;
     }

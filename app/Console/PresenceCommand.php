@@ -78,7 +78,7 @@ final class PresenceCommand extends Sections
             });
         $this->option('json')
             ? $this->asJson(['new' => $new, 'failed' => $failed])
-            : $this->line("$new new events");
+            : $this->line(trans_choice('console.presence.new', $new));
 
         return $failed === 0 ? self::SUCCESS : self::FAILURE;
     }
@@ -89,11 +89,11 @@ final class PresenceCommand extends Sections
         $section =
             count($ids) === 1 ? Section::query()->with('term.school')->where('sourced_id', $ids[0])->first() : null;
         if ($section === null) {
-            return $this->fails([], 'Name one section: --section=ID.');
+            return $this->fails([], (string) __('console.one_section'));
         }
         $path = (string) $this->argument('file');
         if (! is_file($path)) {
-            return $this->fails([], "There is no file \"$path\".");
+            return $this->fails([], (string) __('console.no_file', ['path' => $path]));
         }
         try {
             $day = LocalDate::parse((string) $this->option('day'));
@@ -131,7 +131,7 @@ final class PresenceCommand extends Sections
                 'people' => count($look->certain),
                 'guests' => count($look->open),
             ])
-            : $this->line("$new new events of ".count($look->certain).' people');
+            : $this->line((string) __('console.presence.of', ['new' => $new, 'people' => count($look->certain)]));
 
         return self::SUCCESS;
     }

@@ -45,8 +45,11 @@ final class PublishCommand extends Sections
         } else {
             $this->output->writeln(
                 $run === null
-                    ? 'Everything stands as it should.'
-                    : "{$result['done']} placements done, ".count($result['failed']).' failed.',
+                    ? (string) __('console.publish.right')
+                    : (string) __('console.publish.done', [
+                        'done' => $result['done'],
+                        'failed' => count($result['failed']),
+                    ]),
             );
             foreach ($result['failed'] as $failure) {
                 $this->output->writeln("  {$failure['section']}, {$failure['lane']}: {$failure['words']}");

@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\FaultWords;
+use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\WebVtt;
 use Nomada\Core\Term\LocalDate;
@@ -54,7 +55,9 @@ final class RecordingCommand extends Sections
                     $this->components->warn($e->getMessage());
                 }
             });
-        $this->option('json') ? $this->asJson(compact('ready', 'failed')) : $this->line("$ready became ready");
+        $this->option('json')
+            ? $this->asJson(compact('ready', 'failed'))
+            : $this->line(trans_choice('console.recording.ready', $ready));
 
         return $failed === 0 ? self::SUCCESS : self::FAILURE;
     }
@@ -63,12 +66,12 @@ final class RecordingCommand extends Sections
     {
         $path = (string) $this->option('vtt');
         if (! is_file($path)) {
-            return $this->fails([], "There is no file \"$path\".");
+            return $this->fails([], (string) __('console.no_file', ['path' => $path]));
         }
         $ids = array_values(array_filter((array) $this->option('section'), is_string(...)));
         $section = count($ids) === 1 ? Section::query()->where('sourced_id', $ids[0])->first() : null;
         if ($section === null) {
-            return $this->fails([], 'Name one section: --section=ID.');
+            return $this->fails([], (string) __('console.one_section'));
         }
         try {
             $day = LocalDate::parse((string) $this->option('day'));
@@ -83,7 +86,10 @@ final class RecordingCommand extends Sections
             ->orderBy('starts_at')
             ->first();
         if ($session === null) {
-            return $this->fails([], "{$section->name()} has held no session on {$day->short()}.");
+            return $this->fails([], (string) __('console.recording.none', [
+                'section' => $section->name(),
+                'day' => Say::day($day),
+            ]));
         }
         $transcript = new WebVtt(basename($path), (string) file_get_contents($path));
         if ($transcript->faults !== []) {

@@ -51,7 +51,7 @@ final class RunCommand extends Command
             $port = (int) config('nomada.port');
             if (! Services::waitFor($port) || ! Services::waitFor((int) config('nomada.standins.port'))) {
                 $this->components->error(
-                    'The server did not come up within 10 s; see storage/logs/web.log and storage/logs/standins.log.',
+                    (string) __('console.run.not_up'),
                 );
 
                 return self::FAILURE;
@@ -63,7 +63,7 @@ final class RunCommand extends Command
                     if (! $services->isRunning($name)) {
                         [$at, $deaths] = $begun[$name];
                         if (microtime(true) - $at > min(10, $deaths * 2)) {
-                            $this->output->writeln("$name ended and is started again; see storage/logs/$name.log");
+                            $this->output->writeln((string) __('console.run.again', ['name' => $name]));
                             $services->start($name, $command, $env);
                             $begun[$name] = [microtime(true), microtime(true) - $at < 30 ? $deaths + 1 : 0];
                         }
@@ -73,7 +73,7 @@ final class RunCommand extends Command
         } finally {
             $services->stop();
         }
-        $this->output->writeln('Ended.');
+        $this->output->writeln((string) __('console.run.ended'));
 
         return self::SUCCESS;
     }
@@ -120,13 +120,13 @@ final class RunCommand extends Command
     {
         $this->output->writeln([
             '',
-            "  Nomada is at  http://127.0.0.1:$port",
-            '  Stand-ins at  http://127.0.0.1:'.config('nomada.standins.port'),
+            '  '.__('console.run.nomada')."  http://127.0.0.1:$port",
+            '  '.__('console.run.standins').'  http://127.0.0.1:'.config('nomada.standins.port'),
         ]);
         if (config('nomada.demo')) {
             $this->output->writeln([
                 '',
-                '  Demo accounts, all with the password  '.config('nomada.demo_password'),
+                '  '.__('console.run.accounts').'  '.config('nomada.demo_password'),
             ]);
             foreach ((array) config('nomada.demo_accounts') as $role => $sourcedId) {
                 $person = Person::query()->where('sourced_id', $sourcedId)->first();
@@ -135,6 +135,6 @@ final class RunCommand extends Command
                 }
             }
         }
-        $this->output->writeln(['', '  Ctrl-C ends all of it.', '']);
+        $this->output->writeln(['', '  '.__('console.run.end'), '']);
     }
 }

@@ -22,7 +22,7 @@ trait SaysFaults
                 'faults' => $faults === [] ? [['expected' => $words]] : array_map(FaultWords::plain(...), $faults),
             ]);
         } else {
-            $this->components->error($words ?? 'Nothing was kept:');
+            $this->components->error($words ?? (string) __('console.nothing_kept'));
             foreach ($faults as $fault) {
                 $this->line(FaultWords::line($fault));
             }

@@ -24,7 +24,7 @@ abstract class Sections extends Command
             $term = app(CurrentTerm::class)->find();
             if ($term === null) {
                 $this->components->error(
-                    'There is no term yet. Import a school first: php artisan nomada:import PATH',
+                    (string) __('console.no_term_import'),
                 );
 
                 return null;
@@ -34,7 +34,7 @@ abstract class Sections extends Command
         }
         $found = Section::query()->whereIn('sourced_id', $ids)->orderBy('id')->get();
         foreach (array_diff($ids, $found->pluck('sourced_id')->all()) as $id) {
-            $this->components->error("There is no section with the sourcedId \"$id\".");
+            $this->components->error((string) __('console.unknown_section', ['id' => $id]));
         }
 
         return $found->count() === count(array_unique($ids)) ? $found : null;

@@ -6,6 +6,7 @@ namespace Nomada\App\Console;
 
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Support\Say;
 
 final class SessionsCommand extends Sections
 {
@@ -36,7 +37,7 @@ final class SessionsCommand extends Sections
                     'start' => $zone->iso((int) $session->starts_at->timestamp),
                     'end' => $zone->iso((int) $session->ends_at->timestamp),
                     'state' => $session->state->value,
-                    'reason' => $session->reason,
+                    'reason' => $session->reason === null ? null : Say::because($session->reason),
                 ];
             }
         }

@@ -16,7 +16,10 @@ final class TakeUpCommand extends Command
     public function handle(StartRun $start): int
     {
         $begun = $start->due();
-        $this->output->writeln($start->takeUp((int) $this->option('idle'))." lanes taken up, $begun runs begun.");
+        $this->output->writeln((string) __('console.taken_up', [
+            'lanes' => $start->takeUp((int) $this->option('idle')),
+            'runs' => $begun,
+        ]));
 
         return self::SUCCESS;
     }

@@ -15,7 +15,7 @@ final class HttpConferenceBridge implements ConferenceBridge
             ->send('POST', '/rooms', (string) json_encode(['title' => $title]), ['Idempotency-Key' => $key])
             ->json();
         if (! is_array($answer) || ! isset($answer['id'], $answer['dial_in'], $answer['pin'])) {
-            throw new DestinationFailure('The conference bridge answered without a room.');
+            throw new DestinationFailure((string) __('places.bridge_answers.no_room'));
         }
 
         return new Room((string) $answer['id'], (string) $answer['dial_in'], (string) $answer['pin']);
@@ -30,7 +30,7 @@ final class HttpConferenceBridge implements ConferenceBridge
 
         return is_string($path)
             ? $this->service()->whole($path)
-            : throw new DestinationFailure('The conference bridge answered without an address.');
+            : throw new DestinationFailure((string) __('places.bridge_answers.no_address'));
     }
 
     public function state(string $room, string $meeting): array
@@ -96,7 +96,7 @@ final class HttpConferenceBridge implements ConferenceBridge
             )
             ->json();
         if (! is_array($answer) || ! isset($answer['events'])) {
-            throw new DestinationFailure('The conference bridge answered without events.');
+            throw new DestinationFailure((string) __('places.bridge_answers.no_events'));
         }
 
         return [
@@ -132,7 +132,7 @@ final class HttpConferenceBridge implements ConferenceBridge
     private function read(mixed $answer): array
     {
         if (! is_array($answer) || ! isset($answer['state'], $answer['inside'])) {
-            throw new DestinationFailure('The conference bridge answered without the state of the room.');
+            throw new DestinationFailure((string) __('places.bridge_answers.no_state'));
         }
         $people = fn (string $of): array => array_values(
             array_map(

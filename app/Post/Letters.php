@@ -358,7 +358,7 @@ final readonly class Letters
                 $series->id,
                 $person,
                 false,
-                ['change' => $change->words],
+                ['change' => $change->line()],
                 null,
             );
         }

@@ -43,7 +43,7 @@ final readonly class PostOffice
                 $mail = $this->writer->write($letter);
                 if ($mail === null) {
                     $letter->update([
-                        'trouble' => 'No longer true when it was to go; not sent.',
+                        'trouble' => (string) __('places.post_untrue'),
                         'not_before' => now()->addYears(100),
                     ]);
 

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Nomada\App\Support;
 
+use Illuminate\Support\Arr;
+use Illuminate\Support\Facades\Lang;
 use Illuminate\Support\Number;
 use IntlDateFormatter;
 use Locale;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Phrases;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 
@@ -33,10 +36,41 @@ final class Say
         if (is_array($what)) {
             return implode($between, array_map(fn (Said $one): string => self::this($one), $what));
         }
+        $ofCalendar = Phrases::ofCalendar(app()->getLocale(), $what);
+        if ($ofCalendar !== null) {
+            return $ofCalendar;
+        }
         $with = array_map(self::put(...), $what->with);
         $n = $what->with['n'] ?? null;
+        $key = self::key($what->code);
 
-        return is_int($n) ? trans_choice("says.$what->code", $n, $with) : (string) __("says.$what->code", $with);
+        return is_int($n) ? trans_choice($key, $n, $with) : (string) __($key, $with);
+    }
+
+    /** The same in a given language. */
+    public static function in(string $language, Said $what): string
+    {
+        $own = app()->getLocale();
+        app()->setLocale($language);
+        try {
+            return self::this($what);
+        } finally {
+            app()->setLocale($own);
+        }
+    }
+
+    /** What is said to staff alone, else what is published too, else a whole key: that page's words. */
+    private static function key(string $code): string
+    {
+        return Arr::first(["says.$code", "published.$code"], fn (string $key): bool => Lang::has($key)) ?? $code;
+    }
+
+    /** Why no session is held: what people have written, or what a code of ours says. */
+    public static function because(?string $reason): string
+    {
+        $said = Said::because((string) $reason);
+
+        return $said === null ? (string) $reason : self::this($said);
     }
 
     /** What is put into words: text, a number, a date, something else to say, a fault, or a list of those. */
@@ -48,6 +82,7 @@ final class Say
             $value instanceof LocalDate => self::day($value),
             is_int($value) && $value >= 10_000 => (string) Number::format($value, locale: app()->getLocale()),
             is_array($value) => implode(', ', array_map(self::put(...), $value)),
+            is_string($value) => self::because($value),
             is_scalar($value) => (string) $value,
             default => '',
         };

@@ -7,12 +7,6 @@ namespace Nomada\App\Support;
 /** Small help with words on screen. */
 final class Words
 {
-    /** "1 session", "3 sessions" */
-    public static function count(int $n, string $one, ?string $many = null): string
-    {
-        return number_format($n).' '.($n === 1 ? $one : $many ?? $one.'s');
-    }
-
     /** "9 h 45 min" */
     public static function minutes(int $minutes): string
     {

@@ -9,6 +9,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedDate;
@@ -137,7 +138,9 @@ final readonly class FindQuery
                 [
                     'kind' => 'Date',
                     'title' => $date->short(),
-                    'note' => $calendar->closedBecause($date->day) ?? "week {$calendar->weekOf($date->day)}",
+                    'note' => $calendar->isOpen($date->day)
+                        ? "week {$calendar->weekOf($date->day)}"
+                        : Say::because($calendar->closedBecause($date->day)),
                     'url' => route('today', ['date' => $date->iso()]),
                 ],
             ];

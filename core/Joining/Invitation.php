@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Joining;
 
+use Nomada\Core\Language\Phrases;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
@@ -26,7 +27,8 @@ final class Invitation
         string $joinPage,
         string $phone,
         string $pin,
-        string $short = '',
+        string $short,
+        Phrases $phrases,
     ): string {
         $lines = [];
         $coming = array_values(
@@ -39,7 +41,7 @@ final class Invitation
             $topic = $session->own->title ?? $session->own?->topic;
             $lines[] =
                 '  '.
-                $zone->dateAt($session->start)->short().
+                $phrases->day($zone->dateAt($session->start)).
                 ', '.
                 $zone->clock($session->start).
                 '–'.
@@ -48,25 +50,26 @@ final class Invitation
         }
         $more = count($coming) - count($lines);
 
+        $say = fn (string $code, array $with = []): string => $phrases->say("invitation.$code", $with);
+        $doors = ['minutes' => $door->opensBefore];
+
         return implode(
             "\n",
             array_filter(
                 [
-                    $title.($teacher === '' ? '' : ", with $teacher"),
+                    $teacher === '' ? $title : $say('title', ['title' => $title, 'teacher' => $teacher]),
                     '',
-                    $coming === [] ? 'No session is ahead.' : "When ({$zone->place()} time):",
+                    $coming === [] ? $say('none') : $say('when', ['place' => $zone->place()]),
                     ...$lines,
-                    $more > 0 ? "  and $more more" : null,
+                    $more > 0 ? '  '.$say('more', ['n' => $more]) : null,
                     '',
-                    'Come in: '.$link,
-                    $short === '' ? null : "Or: $short",
-                    $code === '' ? null : 'Join code: '.JoinCode::show($code)." at $joinPage",
-                    $phone === '' ? null : "By phone: $phone, PIN $pin",
+                    $say('link', ['link' => $link]),
+                    $short === '' ? null : $say('short', ['address' => $short]),
+                    $code === '' ? null : $say('code', ['code' => JoinCode::show($code), 'page' => $joinPage]),
+                    $phone === '' ? null : $say('phone', ['phone' => $phone, 'pin' => $pin]),
                     '',
-                    "The doors open $door->opensBefore minutes before the start".
-                    ($door->needsHost ? ', once a teacher is inside' : '').
-                    '.',
-                    'Not working? Come in by phone, or type the join code on another device.',
+                    $door->needsHost ? $say('doors_with_teacher', $doors) : $say('doors', $doors),
+                    $say('trouble'),
                 ],
                 fn (?string $line): bool => $line !== null,
             ),

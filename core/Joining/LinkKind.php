@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Joining;
 
+use Nomada\Core\Language\Said;
+
 /** A link of the whole series, a student's own, the teacher's, one outsider's pass, or that of a drop-in room. */
 enum LinkKind: string
 {
@@ -13,14 +15,8 @@ enum LinkKind: string
     case Guest = 'guest';
     case DropIn = 'drop-in';
 
-    public function words(): string
+    public function said(): Said
     {
-        return match ($this) {
-            self::Series => 'join link',
-            self::Personal => 'personal link',
-            self::Host => 'host link',
-            self::Guest => 'guest pass',
-            self::DropIn => 'drop-in link',
-        };
+        return new Said("link.$this->value");
     }
 }

@@ -52,6 +52,24 @@ final class Phrases
         return $this->find($code) !== null;
     }
 
+    /** Something that core/ says, with all that is put into it in the same language. */
+    public function this(Said $said): string
+    {
+        return self::ofCalendar($this->language, $said) ??
+            $this->say($said->code, array_map($this->put(...), $said->with));
+    }
+
+    private function put(mixed $value): string
+    {
+        return match (true) {
+            $value instanceof Said => $this->this($value),
+            $value instanceof LocalDate => $this->day($value),
+            is_array($value) => implode(', ', array_map($this->put(...), $value)),
+            is_scalar($value) => (string) $value,
+            default => '',
+        };
+    }
+
     private function find(string $code): ?string
     {
         $found = $this->words;
@@ -73,10 +91,21 @@ final class Phrases
     /** @param  int  $weekday  1 (Monday) to 7; `Thu`, `jue` */
     public function weekday(int $weekday): string
     {
+        return (string) self::ofCalendar($this->language, Said::weekday($weekday));
+    }
+
+    /** What every language's calendar has words for, so that no file needs them: weekdays. Null for all else. */
+    public static function ofCalendar(string $language, Said $said): ?string
+    {
+        if (preg_match('/^weekday(s|_names)\.([1-7])$/D', $said->code, $m) !== 1) {
+            return null;
+        }
+        if ($m[1] === 's' && $language === 'en') {
+            return LocalDate::dayName((int) $m[2]);
+        }
+
         // 1970-01-05 was a Monday.
-        return $this->isEnglish()
-            ? LocalDate::dayName($weekday)
-            : self::format($this->language, 'EEE', 3 + $weekday);
+        return self::format($language, $m[1] === 's' ? 'EEE' : 'EEEE', 3 + (int) $m[2]);
     }
 
     private function isEnglish(): bool

@@ -9,7 +9,6 @@ use Nomada\Core\Belonging\Standing;
 use Nomada\Core\Language\Phrases;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
-use Nomada\Core\Timetable\SaidPattern;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\Stretches;
 
@@ -56,9 +55,9 @@ final readonly class SeriesFacts
     /** When it meets, and from when that changes: true at any moment at which somebody reads it. */
     public function meets(Phrases $phrases): string
     {
-        $said = (new SaidPattern($phrases))->stretches($this->stretches ?? new Stretches([$this->plan]));
+        $said = ($this->stretches ?? new Stretches([$this->plan]))->said();
 
-        return "$said {$this->plan->zone->place()}";
+        return "{$phrases->this($said)} {$this->plan->zone->place()}";
     }
 
     /**

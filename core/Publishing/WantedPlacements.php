@@ -11,7 +11,6 @@ use Nomada\Core\Interchange\Calendar\SharedEvent;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
-use Nomada\Core\Timetable\SaidPattern;
 use Nomada\Core\Timetable\SessionState;
 
 /**
@@ -376,12 +375,13 @@ final class WantedPlacements
         if ($text === ShownText::CalendarEvent) {
             return $series === null ? ['', ''] : self::heading($section, $series, $words, $series->link);
         }
-        $said = new SaidPattern($words->phrases);
 
         return $words->write(
             $text,
             self::named($section) + [
-                'meets' => $series === null ? '' : "{$said->plan($series->plan)} {$series->plan->zone->place()}",
+                'meets' => $series === null
+                    ? ''
+                    : "{$words->phrases->this($series->plan->said())} {$series->plan->zone->place()}",
                 'doors' => self::doors($section, $words),
                 'week' => $series === null ? '' : (string) $section->term->weekOf($series->sessions[0]->day),
             ],

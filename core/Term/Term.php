@@ -15,8 +15,6 @@ use Nomada\Core\Fault;
 final class Term
 {
     /** Why a Saturday or Sunday is closed that nobody opened. */
-    public const WEEKEND = 'Weekend';
-
     /**
      * Why a day is closed, by day number; open days are not in it.
      *
@@ -61,7 +59,7 @@ final class Term
         }
         for ($day = $first->day; $day <= $last->day; $day++) {
             if (LocalDate::weekdayOf($day) > 5) {
-                $this->closed[$day] = self::WEEKEND;
+                $this->closed[$day] = Because::WEEKEND;
             }
         }
         foreach ($opened as $date) {
@@ -132,10 +130,10 @@ final class Term
         return $this->contains($day) && ! isset($this->closed[$day]);
     }
 
-    /** Why no session is held on a day: the closure's reason, "Weekend", "Outside the term"; null on an open day. */
+    /** Why no session is held on a day: the closure's reason, or a code ({@see Because}); null on an open day. */
     public function closedBecause(int $day): ?string
     {
-        return $this->contains($day) ? $this->closed[$day] ?? null : 'Outside the term';
+        return $this->contains($day) ? $this->closed[$day] ?? null : Because::OUTSIDE;
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\TypedDate;
@@ -57,17 +58,21 @@ final readonly class DatesPattern implements Pattern
         return array_values(array_filter($this->days, fn (int $d): bool => $d >= $from->day && $d <= $to->day));
     }
 
-    public function sentence(): string
+    public function said(): Said
     {
-        return count($this->days) === 1 ? (new LocalDate($this->days[0]))->short() : count($this->days).' dates';
+        return count($this->days) === 1
+            ? new Said('patterns.date', ['day' => new LocalDate($this->days[0])])
+            : new Said('patterns.dates', ['count' => count($this->days)]);
     }
 
-    public function spoken(): string
+    public function spoken(): Said
     {
-        $some = array_map(fn (int $d): string => (new LocalDate($d))->short(), array_slice($this->days, 0, 4));
+        $some = array_map(fn (int $d): LocalDate => new LocalDate($d), array_slice($this->days, 0, 4));
         $more = count($this->days) - count($some);
 
-        return 'On '.implode(', ', $some).($more > 0 ? " and $more more" : '');
+        return $more > 0
+            ? new Said('spoken.dates_and_more', ['some' => $some, 'more' => $more])
+            : new Said('spoken.dates', ['some' => $some]);
     }
 
     public function rule(): ?string

@@ -48,17 +48,18 @@ final readonly class FreeTime
         return [$this->sessions - $this->clear, $this->students, $this->uncomfortable, $this->distance];
     }
 
-    /** `Thu 12:15–13:00` */
-    public function words(): string
+    /** `Thu 12:15–13:00`, `Thu period 4, 12:15–13:00` */
+    public function when(): Said
     {
         $days = $this->weekdays === [] ? [$this->weekday] : $this->weekdays;
+        $times = TypedTime::format($this->start).'–'.TypedTime::format($this->start + $this->minutes);
 
-        return implode(' ', array_map(LocalDate::dayName(...), $days)).
-            ($this->period === null ? '' : " period $this->period,").
-            ' '.
-            TypedTime::format($this->start).
-            '–'.
-            TypedTime::format($this->start + $this->minutes);
+        return new Said('row', [
+            'first' => Said::row(array_map(Said::weekday(...), $days)),
+            'rest' => $this->period === null
+                ? $times
+                : new Said('patterns.period', ['period' => $this->period, 'times' => $times]),
+        ]);
     }
 
     /** @return list<Said> like "12 of 13 clear", "on Thu 18 Mar 3 students are elsewhere" */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable;
 
+use Nomada\Core\Language\Said;
+use Nomada\Core\Term\Because;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
@@ -18,12 +20,6 @@ use Nomada\Core\Term\Term;
  */
 final readonly class Laying
 {
-    /** Why a session waits that stands at the time of another one of its series. */
-    public const OVERLAPS = 'At the time of another session of this series';
-
-    /** Why a session waits whose date the calendar has taken out of the pattern. */
-    public const NO_DATE = 'No date of its pattern on this calendar';
-
     /**
      * @param  list<PlannedSession>  $sessions  all that stand afterwards, in order of time
      * @param  list<PlannedSession>  $fallen  exceptions that had no place any more, as they stood
@@ -87,7 +83,7 @@ final readonly class Laying
         $fallen = array_values(array_filter($coming, $isOwn));
         $orphans = [];
         foreach ($byCalendar ? $fallen : [] as $was) {
-            $why = $term->closedBecause($was->day) ?? self::NO_DATE;
+            $why = $term->closedBecause($was->day) ?? Because::NO_DATE;
             $orphans[] = new PlannedSession($was->day, $was->start, $was->end, SessionState::Lost, $why, $was->own);
         }
         $fallen = $byCalendar ? [] : $fallen;
@@ -142,7 +138,7 @@ final readonly class Laying
                     $other->start < $session->end &&
                     $other->end > $session->start
                 ) {
-                    $why = self::OVERLAPS;
+                    $why = Because::OVERLAPS;
                 }
             }
             $state = $why === null ? SessionState::Planned : SessionState::Lost;
@@ -231,25 +227,27 @@ final readonly class Laying
     }
 
     /** "Thu 18 Feb, moved to Fri 19 Feb": what falls away, for a list. */
-    public static function told(PlannedSession $fallen): string
+    public static function told(PlannedSession $fallen): Said
     {
         $own = $fallen->own;
-        $date = (new LocalDate($fallen->slot() ?? $fallen->day))->short();
-        $what = array_filter([
-            $own?->cancelled !== null ? 'cancelled' : '',
-            ! $fallen->isMoved()
-                ? ''
-                : ($fallen->day === $own?->slot
-                    ? 'at a time of its own'
-                    : 'moved to '.(new LocalDate($fallen->day))->short()),
-            $fallen->isExtra() ? 'extra' : '',
-            $own?->teacher !== null ? 'with another teacher' : '',
-            $own?->chosen !== null ? 'for chosen students' : '',
-            $own?->title !== null ? "\"$own->title\"" : '',
-            $own?->note !== null ? 'with a note' : '',
-            $own?->door !== null || $own?->floor !== null ? 'with a door of its own' : '',
-        ]);
+        $what = array_keys(
+            array_filter([
+                'cancelled' => $own?->cancelled !== null,
+                'time' => $fallen->isMoved() && $fallen->day === $own?->slot,
+                'moved' => $fallen->isMoved() && $fallen->day !== $own?->slot,
+                'extra' => $fallen->isExtra(),
+                'teacher' => $own?->teacher !== null,
+                'chosen' => $own?->chosen !== null,
+                'title' => $own?->title !== null,
+                'note' => $own?->note !== null,
+                'door' => $own?->door !== null || $own?->floor !== null,
+            ]),
+        );
+        $with = ['day' => new LocalDate($fallen->day), 'title' => (string) $own?->title];
 
-        return $date.($what === [] ? '' : ', '.implode(', ', $what));
+        return Said::list([
+            new Said('decided.on', ['day' => new LocalDate($fallen->slot() ?? $fallen->day)]),
+            ...array_map(fn (string $one): Said => new Said("decided.$one", $with), $what),
+        ]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable;
 
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
@@ -19,14 +20,14 @@ final readonly class OpenDaysPattern implements Pattern
         }
     }
 
-    public function sentence(): string
+    public function said(): Said
     {
-        return 'Every school day';
+        return new Said('patterns.open_days');
     }
 
-    public function spoken(): string
+    public function spoken(): Said
     {
-        return 'Every school day';
+        return $this->said();
     }
 
     public function rule(): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable;
 
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 
 /**
@@ -71,21 +72,23 @@ final readonly class Particulars
     }
 
     /** What is told of it in a list: "moved from Thu 18 Feb", "makes up Mon 15 Feb". */
-    public function words(): string
+    public function said(): ?Said
     {
-        $date = fn (int $day): string => (new LocalDate($day))->short();
-
-        $whom = match (count($this->chosen ?? [])) {
-            0 => '',
-            1 => ', for 1 student',
-            default => ', for '.count($this->chosen ?? []).' students',
-        };
+        $whom = count($this->chosen ?? []);
 
         return match (true) {
-            $this->makesUp !== null => 'makes up '.$date($this->makesUp).$whom,
-            $this->isExtra => 'extra'.$whom,
-            $this->slot !== null => 'moved from '.$date($this->slot),
-            default => '',
+            $this->makesUp !== null => self::forSome(
+                new Said('decided.makes_up', ['day' => new LocalDate($this->makesUp)]),
+                $whom,
+            ),
+            $this->isExtra => self::forSome(new Said('decided.extra'), $whom),
+            $this->slot !== null => new Said('decided.moved_from', ['day' => new LocalDate($this->slot)]),
+            default => null,
         };
+    }
+
+    private static function forSome(Said $said, int $whom): Said
+    {
+        return $whom === 0 ? $said : Said::list([$said, new Said('decided.for', ['n' => $whom])]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable;
 
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
@@ -20,11 +21,11 @@ interface Pattern
      */
     public function days(LocalDate $from, LocalDate $to, Term $term): iterable;
 
-    /** How a person would say it: "Mon Wed Fri", "Every second Tue Thu". */
-    public function sentence(): string;
+    /** How a person would say it: "Mon Wed Fri", "Every second week, Tue Thu". */
+    public function said(): Said;
 
     /** The same in full words: "Every second Tuesday and Thursday". */
-    public function spoken(): string;
+    public function spoken(): Said;
 
     /**
      * The RFC 5545 rule (without UNTIL and COUNT) whose set holds every day of the pattern, or null where no rule does.

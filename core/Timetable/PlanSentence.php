@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable;
 
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\TypedTime;
 
 /**
  * Reads a plan back in one sentence, so that a slip is heard: "Every second Tuesday and Thursday, 11:15 to 12:00, until
- * 22 Apr: 12 sessions, 1 lost to Carnival".
+ * Thu 22 Apr: 12 sessions, 1 lost to Carnival".
  */
 final class PlanSentence
 {
-    public static function of(SeriesPlan $plan, Term $term): string
+    public static function of(SeriesPlan $plan, Term $term): Said
     {
         $held = 0;
         $lost = [];
@@ -24,24 +25,35 @@ final class PlanSentence
                 $lost[(string) $session->reason] = ($lost[(string) $session->reason] ?? 0) + 1;
             }
         }
-        $until = match ($plan->end->kind) {
-            'date' => 'until '.$plan->end->date?->dayMonth(),
-            'held' => "for {$plan->end->n} sessions",
-            'counted' => "for {$plan->end->n} dates",
-            default => 'until the term ends',
-        };
-        $times =
-            ($plan->period === null ? '' : "in period {$plan->period}, usually ").
-            TypedTime::format($plan->startMinute).
-            ' to '.
-            TypedTime::format($plan->startMinute + $plan->minutes);
-        $losses = implode(
-            '',
-            array_map(fn (string $why, int $n): string => ", $n lost to $why", array_keys($lost), $lost),
+        $losses = array_map(
+            fn (string $why, int $n): Said => new Said('planned.lost', ['n' => $n, 'why' => $why]),
+            array_map(strval(...), array_keys($lost)),
+            $lost,
         );
+        $with = [
+            'plan' => $plan->pattern->spoken(),
+            'times' => self::times($plan),
+            'end' => match ($plan->end->kind) {
+                'date' => new Said('planned.until', ['date' => $plan->end->date]),
+                'held' => new Said('planned.held', ['n' => $plan->end->n]),
+                'counted' => new Said('planned.counted', ['n' => $plan->end->n]),
+                default => new Said('planned.term'),
+            },
+            'n' => $held,
+        ];
 
-        return "{$plan->pattern->spoken()}, $times, $until: $held ".
-            ($held === 1 ? 'session' : 'sessions').
-            $losses;
+        return $losses === []
+            ? new Said('planned.line', $with)
+            : Said::list([new Said('planned.line', $with), ...$losses]);
+    }
+
+    private static function times(SeriesPlan $plan): Said
+    {
+        $from = TypedTime::format($plan->startMinute);
+        $to = TypedTime::format($plan->startMinute + $plan->minutes);
+
+        return $plan->period === null
+            ? new Said('planned.times', ['from' => $from, 'to' => $to])
+            : new Said('planned.period', ['period' => $plan->period, 'from' => $from, 'to' => $to]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
@@ -58,27 +59,33 @@ final readonly class RotationPattern implements Pattern
         }
     }
 
-    public function sentence(): string
+    public function said(): Said
     {
-        return ($this->byWeek ? 'Week ' : 'Day ').
-            implode(' ', $this->labels).
-            ($this->weekdays === []
-                ? ''
-                : ', '.implode(' ', array_map(LocalDate::dayName(...), $this->weekdays)));
+        return $this->onDays(
+            new Said($this->byWeek ? 'patterns.rotation_week' : 'patterns.rotation_day', [
+                'labels' => implode(' ', $this->labels),
+            ]),
+        );
     }
 
-    public function spoken(): string
+    public function spoken(): Said
     {
-        $many = count($this->labels) > 1 ? 's' : '';
+        $labels = $this->labels;
+        $last = array_pop($labels);
 
-        return 'Rotation '.
-            ($this->byWeek ? 'week' : 'day').
-            $many.
-            ' '.
-            implode(' and ', $this->labels).
-            ($this->weekdays === []
-                ? ''
-                : ', '.implode(' ', array_map(LocalDate::dayName(...), $this->weekdays)));
+        return $this->onDays(
+            new Said($this->byWeek ? 'spoken.rotation_week' : 'spoken.rotation_day', [
+                'n' => count($this->labels),
+                'labels' => $labels === [] ? $last : new Said('and', ['list' => $labels, 'last' => $last]),
+            ]),
+        );
+    }
+
+    private function onDays(Said $said): Said
+    {
+        return $this->weekdays === []
+            ? $said
+            : Said::list([$said, Said::row(array_map(Said::weekday(...), $this->weekdays))]);
     }
 
     public function rule(): ?string

@@ -4,21 +4,15 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable;
 
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
 /** A pattern that came as an RFC 5545 rule and is none of our own kinds. It counts from the series' first day. */
 final readonly class RulePattern implements Pattern
 {
-    private const ORDINALS = [
-        1 => 'first',
-        'second',
-        'third',
-        'fourth',
-        'fifth',
-        -1 => 'last',
-        -2 => 'last but one',
-    ];
+    /** Places that have a word of their own: the first of a month, the last but one. */
+    private const PLACES = [1, 2, 3, 4, 5, -1, -2];
 
     public RecurrenceRule $rule;
 
@@ -36,36 +30,49 @@ final readonly class RulePattern implements Pattern
         }
     }
 
-    public function sentence(): string
+    public function said(): Said
     {
-        $r = $this->rule;
-        $n = $r->interval;
-        $unit = ['DAILY' => 'day', 'WEEKLY' => 'week', 'MONTHLY' => 'month'][$r->freq];
-        $days = implode(
-            ', ',
-            array_map(
-                fn (array $d): string => trim((self::ORDINALS[$d[1]] ?? '').' '.LocalDate::dayName($d[0])),
-                $r->byDay,
-            ),
-        );
-        $monthDays = $r->byMonthDay === [] ? '' : 'on day '.implode(', ', $r->byMonthDay);
-        $pos = implode(' and ', array_map(fn (int $p): string => self::ORDINALS[$p] ?? "number $p", $r->bySetPos));
-        $every = $n === 1 ? "Every $unit" : "Every $n {$unit}s";
+        $rule = $this->rule;
+        $unit = strtolower($rule->freq);
+        $parts = [
+            $rule->interval === 1
+                ? new Said("patterns.every.$unit")
+                : new Said("patterns.every_n.$unit", ['n' => $rule->interval]),
+        ];
+        $days = array_map(self::day(...), $rule->byDay);
+        $monthDays =
+            $rule->byMonthDay === [] ? [] : [new Said('patterns.on_day', ['days' => $rule->byMonthDay])];
+        $places = array_map(self::place(...), $rule->bySetPos);
+        if ($places !== []) {
+            $days = [new Said('patterns.of', ['places' => Said::and($places), 'days' => $days ?: $monthDays])];
+            $monthDays = $rule->byDay === [] ? [] : $monthDays;
+        }
+        $parts = [...$parts, ...$days === [] ? [] : [Said::list($days)], ...$monthDays];
+        if ($rule->byMonth !== []) {
+            $parts[] = new Said('patterns.months', ['months' => implode(' ', $rule->byMonth)]);
+        }
 
-        return implode(
-            ', ',
-            array_filter([
-                $every,
-                trim(($pos === '' ? '' : "$pos of ").$days),
-                $monthDays,
-                $r->byMonth === [] ? '' : 'months '.implode(' ', $r->byMonth),
-            ]),
-        );
+        return Said::list($parts);
     }
 
-    public function spoken(): string
+    public function spoken(): Said
     {
-        return $this->sentence();
+        return $this->said();
+    }
+
+    /** @param  array{int, int}  $day  weekday, and which of its month; 0 for every */
+    private static function day(array $day): Said
+    {
+        $weekday = Said::weekday($day[0]);
+
+        return $day[1] === 0 ? $weekday : Said::row([self::place($day[1]), $weekday]);
+    }
+
+    private static function place(int $place): Said
+    {
+        return in_array($place, self::PLACES, true)
+            ? new Said("patterns.places.$place")
+            : new Said('patterns.places.more', ['n' => $place]);
     }
 
     public function rule(): string

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
+use Nomada\Core\Term\Because;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\TypedTime;
@@ -119,7 +121,11 @@ final readonly class SeriesPlan
         $start = $this->zone->instant($day, $at->start ?? $this->startMinute);
         $end = $start + 60 * ($at?->minutes() ?? $this->minutes);
         $why =
-            $closed ?? ($at !== null ? null : ($plan === null ? 'No day plan' : "No period $name ({$plan->name})"));
+            $closed ?? match (true) {
+                $at !== null => null,
+                $plan === null => Because::NO_PLAN,
+                default => Because::noPeriod($name, $plan->name),
+            };
 
         return new PlannedSession(
             $day,
@@ -201,21 +207,23 @@ final readonly class SeriesPlan
         );
     }
 
-    /** `10:00–10:45`, with the period where it is tied to one */
-    public function times(): string
-    {
-        return ($this->period === null ? '' : "period $this->period, ").$this->hours();
-    }
-
     /** "11:15–12:00" */
     public function hours(): string
     {
         return TypedTime::format($this->startMinute).'–'.TypedTime::format($this->startMinute + $this->minutes);
     }
 
-    /** "Tue Thu 11:15–12:00" */
-    public function sentence(): string
+    /** "11:15–12:00", "period 4, 11:15–12:00" */
+    public function times(): Said
     {
-        return $this->pattern->sentence().' '.$this->times();
+        return $this->period === null
+            ? new Said('patterns.times', ['times' => $this->hours()])
+            : new Said('patterns.period', ['period' => $this->period, 'times' => $this->hours()]);
+    }
+
+    /** "Tue Thu 11:15–12:00", "Tue Thu period 4, 11:15–12:00" */
+    public function said(): Said
+    {
+        return Said::row([$this->pattern->said(), $this->times()]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable;
 
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
@@ -67,18 +68,17 @@ final readonly class Stretches
      *
      * @param  int|null  $today  a day number: what was before the plan that holds then is left out; all where null
      */
-    public function sentence(?int $today = null): string
+    public function said(?int $today = null): Said
     {
         $first = 0;
         foreach ($this->plans as $i => $plan) {
             $first = $today !== null && $plan->from->day <= $today ? $i : $first;
         }
-        $plans = array_slice($this->plans, $first);
-        $out = $plans[0]->sentence();
-        foreach (array_slice($plans, 1) as $plan) {
-            $out .= ", from {$plan->from->short()}: {$plan->sentence()}";
-        }
+        $rest = array_map(
+            fn (SeriesPlan $p): Said => new Said('patterns.from', ['day' => $p->from, 'plan' => $p->said()]),
+            array_slice($this->plans, $first + 1),
+        );
 
-        return $out;
+        return Said::list([$this->plans[$first]->said(), ...$rest]);
     }
 }

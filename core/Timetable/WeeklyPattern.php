@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
@@ -14,8 +15,6 @@ final readonly class WeeklyPattern implements Pattern
     private const CODES = [1 => 'MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'];
 
     private const NAMES = [1 => 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
-
-    private const ORDINALS = [2 => 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'];
 
     /** @var list<int> 1 (Monday) to 7, ascending */
     public array $weekdays;
@@ -73,40 +72,40 @@ final readonly class WeeklyPattern implements Pattern
     }
 
     /** "second", "9th", "21st" */
-    private static function ordinal(int $n): string
+    public function said(): Said
     {
-        return self::ORDINALS[$n] ?? $n.($n < 20 ? 'th' : ['st', 'nd', 'rd'][($n % 10) - 1] ?? 'th');
-    }
-
-    public function sentence(): string
-    {
-        $days = $this->weekdays === [1, 2, 3, 4, 5]
-            ? ($this->every === 1
-                ? 'weekday'
-                : 'Mon to Fri')
-            : implode(' ', array_map(LocalDate::dayName(...), $this->weekdays));
+        $days = Said::row(array_map(Said::weekday(...), $this->weekdays));
 
         return match (true) {
-            $this->every > 1 => 'Every '.self::ordinal($this->every).' week, '.$days,
-            $days === 'weekday' => 'Every weekday',
+            $this->every > 1 => new Said('patterns.nth_week', [
+                'nth' => $this->nth(),
+                'days' => $this->isWorkWeek() ? new Said('patterns.work_week') : $days,
+            ]),
+            $this->isWorkWeek() => new Said('patterns.work_days'),
             default => $days,
         };
     }
 
-    public function spoken(): string
+    public function spoken(): Said
     {
-        $names = array_map(fn (int $d): string => self::NAMES[$d], $this->weekdays);
-        $last = array_pop($names);
-        $days = $this->weekdays === [1, 2, 3, 4, 5]
-            ? 'weekday'
-            : ($names === []
-                ? (string) $last
-                : implode(', ', $names)." and $last");
+        $days = Said::and(array_map(Said::weekdayName(...), $this->weekdays));
 
-        return 'Every '.
-            ($this->every === 1 ? '' : self::ordinal($this->every).' ').
-            $days.
-            ($days === 'weekday' && $this->every > 1 ? ' of the week' : '');
+        return match (true) {
+            $this->every > 1 && $this->isWorkWeek() => new Said('spoken.nth_work_week', ['nth' => $this->nth()]),
+            $this->every > 1 => new Said('spoken.nth_week', ['nth' => $this->nth(), 'days' => $days]),
+            $this->isWorkWeek() => new Said('patterns.work_days'),
+            default => new Said('spoken.weekly', ['days' => $days]),
+        };
+    }
+
+    private function isWorkWeek(): bool
+    {
+        return $this->weekdays === [1, 2, 3, 4, 5];
+    }
+
+    private function nth(): Said
+    {
+        return new Said("patterns.weeks.$this->every");
     }
 
     public function rule(): string

@@ -1,6 +1,7 @@
 <?php
 
 return [
+    'added' => ':count account added.|:count accounts added.',
     'title' => 'Licences',
     'show' => 'Show',
     'account_clashes' => 'Account clashes',

@@ -1,6 +1,13 @@
 <?php
 
 return [
+    'bridge_answers' => [
+        'no_address' => 'The conference bridge answered without an address.',
+        'no_events' => 'The conference bridge answered without events.',
+        'no_room' => 'The conference bridge answered without a room.',
+        'no_state' => 'The conference bridge answered without the state of the room.',
+    ],
+    'post_untrue' => 'No longer true when it was to go; not sent.',
     'services' => [
         'bridge' => ['name' => 'Conference bridge', 'in_sentence' => 'the conference bridge'],
         'course' => ['name' => 'Course site', 'in_sentence' => 'the course site'],

@@ -131,7 +131,6 @@ return [
         'no_file' => ':to cannot be written. Name another file.',
     ],
     'stream' => [
-        'changed' => ':section: changed',
         'title' => 'Stream (Atom)',
     ],
     'own' => [

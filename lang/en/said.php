@@ -109,6 +109,7 @@ return [
     ],
     'history' => [
         'everybody_has_been' => 'Everybody has been written to about this already.',
+        'undone' => 'Undone: :what.',
         'letters' => ':count letter about this goes to teachers, registered students and their '.
             'guardians.|:count letters about this go to teachers, registered students and their guardians.',
         'series_gone_tell' => 'This series is gone. Tell them of its deletion instead.',

@@ -2,7 +2,46 @@
 
 // What core/ says to staff, under its codes (core/Language/Said).
 return [
-    'and' => ':list and :last',
+    'bulk' => [
+        'account' => 'goes to :to',
+        'clash' => ':n session clashes there with :with|:n sessions clash there with :with',
+        'clash_and_more' => ':n session clashes there with :with and :more more|'.
+            ':n sessions clash there with :with and :more more',
+        'done' => 'done: :what',
+        'has_link' => 'has its link already',
+        'hidden' => 'is hidden already',
+        'hide' => ':n link is hidden; students find the door shut|:n links are hidden; students find the door shut',
+        'links' => 'a room at the bridge, a join link with code and phone, and a host link',
+        'no_account' => 'no account',
+        'no_link' => 'has no link',
+        'preset' => ':from becomes :to',
+        'preset_own' => ':from with changes of its own, which are taken back, becomes :to',
+        'replace' => ':n link dies at once, and :n new one is made; every place that carries it is stale until the '.
+            'next publish run|:n links die at once, and :n new ones are made; every place that carries them is stale '.
+            'until the next publish run',
+        'show' => 'the links are shown again',
+        'shown' => 'is shown already',
+        'so' => 'is so already',
+        'there' => 'is there already',
+        'too_small' => 'its plan has too few seats or minutes for it',
+    ],
+    'clash' => [
+        'account' => 'host account shared with :other',
+        'full' => 'larger than its hosting plan',
+        'long' => 'longer than its hosting plan',
+        'others' => ':n clash with :other|:n clashes with :other',
+        'room' => 'room shared with :other',
+    ],
+    'effect' => [
+        'come' => ':n new|:n new',
+        'go' => ':n falls away|:n fall away',
+        'hold' => ':n change of single sessions holds again|:n changes of single sessions hold again',
+        'lost' => ':n lost|:n lost',
+        'move' => ':n session moves|:n sessions move',
+        'none' => 'no session changes',
+        'of_series' => ':what (:series series)',
+        'wait' => ':n change of single sessions waits|:n changes of single sessions wait',
+    ],
     'floor' => [
         'camera' => 'use the camera',
         'chat' => 'write in the chat',
@@ -85,6 +124,17 @@ return [
         'roster' => 'everybody on the roster',
         'school' => 'every account of the school',
     ],
+    'link' => [
+        'drop-in' => 'drop-in link',
+        'guest' => 'guest pass',
+        'host' => 'host link',
+        'personal' => 'personal link',
+        'series' => 'join link',
+    ],
+    'observers' => [
+        'course' => 'everybody of :course',
+        'year' => 'everybody of Year :year',
+    ],
     'open' => [
         'everyone' => 'everyone may :what',
         'hidden' => 'shows its link at any hour',
@@ -102,10 +152,36 @@ return [
         'class-stream' => 'Class stream',
         'course-page' => 'Course page',
     ],
+    'planned' => [
+        'counted' => 'for :n date|for :n dates',
+        'held' => 'for :n session|for :n sessions',
+        'line' => ':plan, :times, :end: :n session|:plan, :times, :end: :n sessions',
+        'lost' => ':n lost to :why|:n lost to :why',
+        'period' => 'in period :period, usually :from to :to',
+        'term' => 'until the term ends',
+        'times' => ':from to :to',
+        'until' => 'until :date',
+    ],
     'reach' => [
         'later' => 'this and later',
         'this' => 'this one',
         'whole' => 'the whole series',
+    ],
+    'roster' => [
+        'done' => ':what.',
+        'joined' => ':n registration made, each with a personal link|:n registrations made, each with a personal link',
+        'left' => ':n registration withdrawn|:n registrations withdrawn',
+        'same' => 'The rosters were registered already; nothing changed.',
+        'undated' => 'Without sessions yet, and so left out: :sections.',
+    ],
+    'slip' => [
+        'closed' => 'The first day, :day, is closed: :why.',
+        'fit' => 'Only :fit fit before the term ends; :n does not.|Only :fit fit before the term ends; :n do not.',
+        'hours' => ':n session lies outside the hours in which school is open, the first on :day.|'.
+            ':n sessions lie outside the hours in which school is open, the first on :day.',
+        'no_day' => ':day is no day of this pattern; the first session is on :first.',
+        'outside' => ':n date of it falls outside the term and makes no session.|'.
+            ':n dates of it fall outside the term and make no session.',
     ],
     'snag' => [
         'absences' => ':n student absent three times running|:n students absent three times running',
@@ -119,5 +195,14 @@ return [
         'not_registered' => ':n not registered|:n not registered',
         'refused' => ':place refused :n|:place refused :n',
         'truth' => ':n see something else than the door says|:n see something else than the door says',
+    ],
+    'spoken' => [
+        'dates' => 'On :some',
+        'dates_and_more' => 'On :some and :more more',
+        'nth_week' => 'Every :nth :days',
+        'nth_work_week' => 'Every :nth weekday of the week',
+        'rotation_day' => 'Rotation day :labels|Rotation days :labels',
+        'rotation_week' => 'Rotation week :labels|Rotation weeks :labels',
+        'weekly' => 'Every :days',
     ],
 ];

@@ -350,6 +350,9 @@ return [
         'length' => 'A session ends after it starts, within 12 hours.',
         'past' => 'That time is past. Choose a later one.',
         'meets' => 'This series meets on :day from :from to :till already. Choose another time.',
+        'cancel_planned' => 'Only a planned session can be cancelled.',
+        'hold_cancelled' => 'Only a cancelled session can be held after all.',
+        'move_planned' => 'Only a planned session can be moved.',
         'begun' => 'This session has begun; what has begun is not changed any more.',
     ],
     'share' => [

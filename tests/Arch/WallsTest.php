@@ -1,5 +1,9 @@
 <?php
 
+use PhpParser\Node;
+use PhpParser\NodeFinder;
+use PhpParser\ParserFactory;
+
 arch('core knows no framework, no application, no stand-in')
     ->expect('Nomada\Core')
     ->not->toUse(['Illuminate', 'Nomada\App', 'Nomada\Standins', 'Carbon']);
@@ -183,6 +187,62 @@ test('templates hold no sentence: what people read stands in lang/', function ()
             $words = trim($words);
             if (preg_match('/\p{L}{2}/u', $words) === 1 && ! in_array($words, $known, true)) {
                 $found[] = basename(dirname($file)).'/'.basename($file).": $words";
+            }
+        }
+    }
+    expect($found)->toBe([]);
+});
+
+test('code holds no sentence: what people read stands in lang/', function () {
+    $finder = new NodeFinder();
+    $parser = (new ParserFactory())->createForNewestSupportedVersion();
+    // Words of exceptions are for logs, and what a command is for is read before there are words.
+    $isNotRead = fn (Node $n): bool => ($n instanceof Node\Expr\New_ &&
+        $n->class instanceof Node\Name &&
+        str_ends_with($n->class->toString(), 'Exception')) ||
+        ($n instanceof Node\Stmt\Property &&
+            in_array($n->props[0]->name->toString(), ['signature', 'description'], true)) ||
+        ($n instanceof Node\Stmt\ClassMethod && $n->name->toString() === 'placeholders');
+    $isText = fn (Node $n): bool => $n instanceof Node\Scalar\String_ || $n instanceof Node\InterpolatedStringPart;
+    $sql = '/\b(select|update|insert|where|join|as|by|delete|null|nulls|case|between|and|is|not in|csrf_field)\b/';
+    $known = [
+        // Names of data, and what logs and machines say to each other.
+        'Recording without audience',
+        'Is the harbour the grey part?',
+        'I hear you very faintly',
+        'IMS Common Cartridge',
+        'There is already an active transaction',
+        'the database system is ',
+        'the key of this database',
+        'sign-in of all',
+        'half signed in',
+        'term in address',
+        'nomada:check found differences',
+    ];
+    $found = [];
+    foreach (['core', 'app'] as $root) {
+        $folder = new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/$root");
+        foreach (new RecursiveIteratorIterator($folder) as $file) {
+            // What is invented for the demo is its data.
+            if ($file->getExtension() !== 'php' || preg_match('~/(Demo\w*|InventedSchool)\.php$~', $file) === 1) {
+                continue;
+            }
+            $code = $parser->parse((string) file_get_contents($file)) ?? [];
+            $spans = array_map(
+                fn (Node $n): array => [$n->getStartFilePos(), $n->getEndFilePos()],
+                $finder->find($code, $isNotRead),
+            );
+            foreach ($finder->find($code, $isText) as $text) {
+                $at = $text->getStartFilePos();
+                $isLeft = array_filter($spans, fn (array $s): bool => $s[0] <= $at && $at <= $s[1]) !== [];
+                if (
+                    ! $isLeft &&
+                    preg_match('/\p{L}{2,} \p{L}{2,} \p{L}{2,}/u', $text->value) === 1 &&
+                    preg_match($sql, $text->value) !== 1 &&
+                    ! in_array($text->value, $known, true)
+                ) {
+                    $found[] = basename($file).": $text->value";
+                }
             }
         }
     }

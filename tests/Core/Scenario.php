@@ -23,6 +23,15 @@ use Nomada\Core\Timetable\WeeklyPattern;
 /** The term of the demo school, and short ways to make what tests need. */
 final class Scenario
 {
+    /**
+     * How often a property is tried: the full number, or as much of it as NOMADA_ROUNDS says, so that some thousand
+     * breakages can be tried in an hour.
+     */
+    public static function rounds(int $full): int
+    {
+        return max(2, (int) ($full * (float) (getenv('NOMADA_ROUNDS') ?: 1)));
+    }
+
     public static function term(string $zone = 'Europe/Madrid'): Term
     {
         $range = fn (string $a, string $b, string $why): Closure => new Closure(

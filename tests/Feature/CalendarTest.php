@@ -4,6 +4,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
+use Tests\Support\English;
 
 beforeEach(fn () => $this->school());
 
@@ -242,7 +243,7 @@ test('rotation days are set, pinned, and a series meets on them; the sessions fo
 
     expect($first)
         ->toBe(['2027-02-10', '2027-02-12', '2027-02-19'])
-        ->and($series->plan()->sentence())
+        ->and(English::said($series->plan()->said()))
         ->toBe('Day B 14:00–14:45');
     $this->put('/term/rotation', [
         'rotation_kind' => 'day',

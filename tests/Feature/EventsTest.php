@@ -7,6 +7,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\Core\Interchange\Calendar\EventReader;
 use Nomada\Core\Timetable\PlannedSession;
+use Tests\Support\English;
 
 beforeEach(fn () => $this->school());
 
@@ -46,7 +47,7 @@ test('a teacher\'s calendar becomes series by code, and busy times that free tim
     );
     $series = $this->section('STA')->series()->firstOrFail();
 
-    expect($series->plan()->sentence())
+    expect(English::said($series->plan()->said()))
         ->toBe('Wed 14:00–14:45')
         ->and($series->sessions()->where('day', '2027-03-03')->firstOrFail()->state->value)
         ->toBe('cancelled')
@@ -83,7 +84,7 @@ test('a teacher\'s calendar becomes series by code, and busy times that free tim
     );
     expect($this->section('STA')->series()->count())
         ->toBe(1)
-        ->and($series->refresh()->plan()->sentence())
+        ->and(English::said($series->refresh()->plan()->said()))
         ->toBe('Wed 15:00–15:45');
 });
 

@@ -4,6 +4,7 @@ use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Lang;
+use Nomada\App\Actions\Publishing\SectionFeed;
 use Nomada\App\Models\Joining\JoinLink;
 use Tests\Support\SmallSchool;
 
@@ -232,4 +233,52 @@ test('no sentence is asked for that is not there, and none is there that nobody 
         ->toBe([])
         ->and(count($coded[1]))
         ->toBeGreaterThan(200);
+    // What else is said, whatever says it.
+    preg_match_all("/new Said\(\s*(?:[^()'\"]*\? )?'([a-z_]+(?:\.[a-z_-]+)+)'/", $text, $said);
+    $hasWords = fn (string $code): bool => Lang::has("says.$code") || Lang::has("published.$code") || Lang::has($code);
+    expect(array_values(array_filter(array_unique($said[1]), fn (string $code): bool => ! $hasWords($code))))
+        ->toBe([])
+        ->and(count($said[1]))
+        ->toBeGreaterThan(150);
+});
+
+test('a history is kept as codes, and read in the language of whoever reads it', function () {
+    $this->school();
+    momentAt('2027-02-08', '08:00');
+    $section = $this->section('MAR');
+    $series = $section->series()->firstOrFail();
+    $this->as('A-1')->put("/sections/MAR/series/$series->id", [
+        'title' => 'Tides',
+        'kind' => 'weekly',
+        'every' => 1,
+        'weekdays' => [2, 4],
+        'starts_on' => '2027-01-12',
+        'start_time' => '10:15',
+        'end_time' => '11:00',
+        'end_kind' => 'term',
+        'reach' => 'later',
+        'from_day' => '2027-03-01',
+    ]);
+    $session = $series->sessions()->where('day', '2027-02-11')->firstOrFail();
+    $this->post("/sections/MAR/series/$series->id/sessions/$session->id/cancellation", ['reason' => 'boat trip']);
+    $this->get('/sections/MAR')
+        ->assertSee('from Mon 1 Mar on: Tue Thu 10:15–11:00')
+        ->assertSee('cancelled Thu 11 Feb: boat trip');
+    DB::table('showings')->updateOrInsert(
+        ['section_id' => $section->id],
+        ['rules' => '{"language":"es"}', 'updated_by' => null, 'updated_at' => now()],
+    );
+    $lines = array_map(
+        strval(...),
+        (new SimpleXMLElement($this->get(SectionFeed::stream($section))->getContent()))->xpath(
+            '//*[local-name()="content"]',
+        ),
+    );
+    expect($lines[0])
+        ->toBe('cancelada la sesión del jue 11 feb: boat trip')
+        ->and($lines[1])
+        ->toStartWith('desde el lun 1 mar: mar jue 10:15–11:00 (');
+    // A line of before there were codes has its words alone.
+    DB::table('series_changes')->update(['said' => null, 'words' => 'as it was']);
+    $this->get('/sections/MAR')->assertSee('as it was');
 });

@@ -3,6 +3,7 @@
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Timetable\Series;
 use PhpOffice\PhpSpreadsheet\IOFactory;
+use Tests\Support\English;
 
 beforeEach(fn () => $this->school());
 
@@ -116,9 +117,9 @@ test('too long and too full are snags with ways out: another account, or parts w
     ])->assertSessionHas('said', 'The coming sessions are split into 2 parts.');
     $second = $this->section('MAR')->series()->where('series.title', 'Marine Science, part 2')->firstOrFail();
 
-    expect($series->refresh()->plan()->sentence())
+    expect(English::said($series->refresh()->plan()->said()))
         ->toBe('Tue Thu 10:00–10:45')
-        ->and($second->plan()->sentence())
+        ->and(English::said($second->plan()->said()))
         ->toBe('Tue Thu 10:55–11:40')
         ->and($series->sessions()->where('day', '2027-02-04')->firstOrFail()->ends_at->toIso8601ZuluString())
         ->toBe('2027-02-04T09:47:00Z')

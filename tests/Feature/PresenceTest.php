@@ -1,5 +1,6 @@
 <?php
 
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Timetable\Session;
@@ -94,6 +95,15 @@ test('a fault of a list names line and column, and nothing is kept', function ()
         ->toBe([[6, 'at'], [7, 'person']])
         ->and(DB::table('presence_events')->count())
         ->toBe(0);
+    // On the screen the same.
+    $at = (string) $this->as('A-1')
+        ->post('/records/sections/MAR/lists', [
+            'date' => '2027-02-09',
+            'zone' => 'Europe/Madrid',
+            'list' => UploadedFile::fake()->createWithContent('list.csv', LESSON."S-1,noon,leave,\n"),
+        ])
+        ->headers->get('Location');
+    $this->get($at)->assertOk()->assertSee('line 6, column at');
     // Who is nobody of the section may be a guest, if somebody says so.
     expect(
         presenceList(LESSON."Vera Ocampo,2027-02-09T10:08:00+01:00,join,\n", ['--guests' => true])[1]['guests'],

@@ -106,8 +106,8 @@ test('a recording is released part by part, and withdrawn again', function () {
     $this->get($sound)->assertNotFound();
     $this->get('/me')->assertDontSee($path);
     expect(DB::table('audit_log')->where('kind', 'recording')->pluck('words')->all())->toBe([
-        '2027-02-09: parts 1 of the recording released to everybody',
-        '2027-02-09: the recording was withdrawn',
+        'Tue 9 Feb: parts 1 of the recording released to everybody',
+        'Tue 9 Feb: the recording was withdrawn',
     ]);
 });
 
@@ -221,7 +221,7 @@ test('a recording is kept for as long as the school says', function () {
         ->and(DB::table('recording_cues')->count())
         ->toBe(0)
         ->and(DB::table('audit_log')->where('kind', 'recording')->orderByDesc('id')->value('words'))
-        ->toBe('a recording was deleted; it was kept until 2027-03-01');
+        ->toBe('a recording was deleted; it was kept until Mon 1 Mar');
 });
 
 test('a released recording stands on the course page instead of the join link', function () {

@@ -4,6 +4,7 @@ namespace Tests\Support;
 
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\ImportFault;
+use Nomada\Core\Language\Phrases;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use RuntimeException;
@@ -48,8 +49,15 @@ final class English
         if (is_array($said)) {
             return implode('; ', array_map(self::said(...), $said));
         }
+        $ofCalendar = Phrases::ofCalendar('en', $said);
+        if ($ofCalendar !== null) {
+            return $ofCalendar;
+        }
         static $all = null;
-        $all ??= require __DIR__.'/../../lang/en/says.php';
+        $all ??= array_replace_recursive(
+            require __DIR__.'/../../lang/en/published.php',
+            require __DIR__.'/../../lang/en/says.php',
+        );
         $found = $all;
         foreach (explode('.', $said->code) as $part) {
             $found = $found[$part] ?? throw new RuntimeException("There are no words for $said->code");
@@ -71,6 +79,7 @@ final class English
             $value instanceof LocalDate => $value->short(),
             is_int($value) && $value >= 10_000 => number_format($value),
             is_array($value) => implode(', ', array_map(self::put(...), $value)),
+            is_string($value) && Said::because($value) !== null => self::said(Said::because($value)),
             default => (string) $value,
         };
     }

@@ -9,6 +9,8 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\HistoryLine;
+use Nomada\Core\Language\Said;
 
 /** Writes down every change of a door, a link or a registration: who, when, what. Nothing ever takes a line out. */
 final readonly class Audit
@@ -22,7 +24,7 @@ final readonly class Audit
         string $kind,
         ?Series $series,
         ?Person $by,
-        string $words,
+        Said $said,
         ?Section $section = null,
     ): void {
         $section ??= $series?->section;
@@ -41,7 +43,7 @@ final readonly class Audit
                         160,
                         '…',
                     ),
-            'words' => mb_strimwidth($words, 0, 400, '…'),
+            ...HistoryLine::columns($said, 400),
         ]);
     }
 }

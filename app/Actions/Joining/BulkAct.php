@@ -17,8 +17,9 @@ use Nomada\App\Queries\Presets;
 use Nomada\App\Queries\RunningSeries;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\FaultWords;
-use Nomada\App\Support\Words;
+use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Timetable\Handing;
 
 /**
@@ -30,14 +31,7 @@ use Nomada\Core\Timetable\Handing;
  */
 final readonly class BulkAct
 {
-    public const ACTS = [
-        'links' => 'Make the links',
-        'preset' => 'Set the preset',
-        'hide' => 'Hide the links',
-        'show' => 'Show the links',
-        'replace' => 'Replace the links',
-        'account' => 'Hand over to another account',
-    ];
+    public const ACTS = ['links', 'preset', 'hide', 'show', 'replace', 'account'];
 
     public function __construct(private KeepDoor $door, private ReplaceLink $replace, private Clock $clock)
     {
@@ -69,52 +63,54 @@ final readonly class BulkAct
             )
             ->get()
             ->keyBy('series_id');
-        $account = $act === 'account' ? HostAccountRow::query()->find((int) $value)->name ?? 'no account' : '';
+        $account =
+            $act === 'account'
+                ? HostAccountRow::query()->find((int) $value)->name ?? Say::this(new Said('bulk.no_account'))
+                : '';
         $handing = $act === 'account' ? $this->handing((int) $value, $chosen) : [];
         foreach ($chosen as $series) {
             $n = (int) ($links[$series->id]->n ?? 0);
             $hidden = (bool) ($links[$series->id]->hidden ?? false);
-            [$does, $words] = match ($act) {
+            [$does, $code] = match ($act) {
                 'links' => $n > 0
-                    ? [false, 'has its link already']
-                    : [true, 'a room at the bridge, a join link with code and phone, and a host link'],
+                    ? [false, 'has_link']
+                    : [true, 'links'],
                 'preset' => $series->preset === $value && $series->door === null && $series->floor === null
-                    ? [false, 'is so already']
+                    ? [false, 'so']
                     : [
                         true,
-                        Presets::of($series, $all)->name.
-                        ($series->door === null && $series->floor === null
-                            ? ''
-                            : ' with changes of its own, which are taken back,').
-                        ' becomes '.
-                        $all[$value]->name,
+                        $series->door === null && $series->floor === null ? 'preset' : 'preset_own',
                     ],
                 'hide' => $n === 0
-                    ? [false, 'has no link']
+                    ? [false, 'no_link']
                     : ($hidden
-                        ? [false, 'is hidden already']
-                        : [true, "$n links are hidden; students find the door shut"]),
+                        ? [false, 'hidden']
+                        : [true, 'hide']),
                 'show' => $n === 0
-                    ? [false, 'has no link']
+                    ? [false, 'no_link']
                     : ($hidden
-                        ? [true, 'the links are shown again']
-                        : [false, 'is shown already']),
+                        ? [true, 'show']
+                        : [false, 'shown']),
                 'replace' => $n === 0
-                    ? [false, 'has no link']
-                    : [
-                        true,
-                        "$n links die at once, and $n new ones are made; ".
-                        'every place that carries them is stale until the next publish run',
-                    ],
+                    ? [false, 'no_link']
+                    : [true, 'replace'],
                 default => (string) $series->host_account_id === $value
-                    ? [false, 'is there already']
-                    : [true, "goes to $account".($handing[$series->id] ?? '')],
+                    ? [false, 'there']
+                    : [true, 'account'],
             };
+            $said = [
+                new Said("bulk.$code", [
+                    'n' => $n,
+                    'from' => $act === 'preset' ? Presets::of($series, $all)->name : '',
+                    'to' => $act === 'preset' ? $all[$value]->name : $account,
+                ]),
+                ...$code === 'account' ? $handing[$series->id] ?? [] : [],
+            ];
             $out[] = [
                 'id' => $series->id,
                 'section' => $series->section->sourced_id,
                 'name' => $this->name($series),
-                'words' => $words,
+                'words' => Say::this($said),
                 'does' => $does,
             ];
         }
@@ -123,10 +119,10 @@ final readonly class BulkAct
     }
 
     /**
-     * What would clash on the account, beforehand: by series, in words that follow "goes to Host 2".
+     * What would clash on the account, beforehand: by series, as what follows "goes to Host 2".
      *
      * @param  Collection<int, Series>  $chosen
-     * @return array<int, string>
+     * @return array<int, list<Said>>
      */
     private function handing(int $account, Collection $chosen): array
     {
@@ -142,20 +138,21 @@ final readonly class BulkAct
             ->findMany(array_unique($others))
             ->mapWithKeys(fn (Series $s): array => [$s->id => $this->name($s)]);
 
-        return array_map(function (array $one) use ($names): string {
+        return array_map(function (array $one) use ($names): array {
             $with = array_map(fn (int $id): string => (string) ($names[$id] ?? ''), array_slice($one['with'], 0, 2));
             $more = count($one['with']) - count($with);
             $out =
                 $one['sessions'] === 0
-                    ? ''
-                    : '; '.
-                        Words::count($one['sessions'], 'session').
-                        ($one['sessions'] === 1 ? ' clashes' : ' clash').
-                        ' there with '.
-                        implode(', ', $with).
-                        ($more > 0 ? " and $more more" : '');
+                    ? []
+                    : [
+                        new Said($more > 0 ? 'bulk.clash_and_more' : 'bulk.clash', [
+                            'n' => $one['sessions'],
+                            'with' => $with,
+                            'more' => $more,
+                        ]),
+                    ];
 
-            return $out.($one['fits'] ? '' : '; its plan has too few seats or minutes for it');
+            return $one['fits'] ? $out : [...$out, new Said('bulk.too_small')];
         }, $found);
     }
 
@@ -181,7 +178,10 @@ final readonly class BulkAct
                     $was = $this->was($act, $series);
                     $this->do($act, $value, $series, $by);
 
-                    return ['words' => 'done: '.$line['words'], 'was' => $was] + $line;
+                    return [
+                        'words' => Say::this(new Said('bulk.done', ['what' => $line['words']])),
+                        'was' => $was,
+                    ] + $line;
                 });
             } catch (Fault $e) {
                 $lines[] = ['words' => FaultWords::of($e), 'does' => false, 'was' => null] + $line;
@@ -297,7 +297,7 @@ final readonly class BulkAct
 
     private function check(string $act, string $value): void
     {
-        if (! isset(self::ACTS[$act])) {
+        if (! in_array($act, self::ACTS, true)) {
             throw new Fault('bulk.what', 'act');
         }
         if ($act === 'preset' && ! isset(Presets::all()[$value])) {

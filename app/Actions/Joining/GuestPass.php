@@ -12,6 +12,7 @@ use Nomada\App\Post\Letters;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 
 /** Makes a pass for one outsider: for a series or one of its sessions, until a day. */
@@ -67,7 +68,11 @@ final readonly class GuestPass
             'link',
             $series,
             $by,
-            "guest pass for $name until {$until->short()}".($only === null ? '' : ", for {$only->short()} only"),
+            new Said($only === null ? 'audit.pass' : 'audit.pass_only', [
+                'guest' => $name,
+                'until' => $until,
+                'only' => $only ?? '',
+            ]),
         );
 
         return $link;

@@ -17,6 +17,7 @@ use Nomada\App\Support\Clock;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Language\Said;
 
 /**
  * A guest's pass is one person's: the first browser that comes in by it keeps it, by a word in its cookie. Another one
@@ -127,8 +128,7 @@ final readonly class HoldPass
                 'link',
                 $series,
                 $by,
-                "the pass of $row->guest_name ".
-                    ($moves ? 'was moved to a second browser' : 'stays in the first browser'),
+                new Said($moves ? 'audit.pass_moved' : 'audit.pass_stays', ['guest' => $row->guest_name]),
             );
 
             return (string) $row->guest_name;

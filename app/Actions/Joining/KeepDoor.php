@@ -18,6 +18,7 @@ use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 
 /**
@@ -42,7 +43,7 @@ final readonly class KeepDoor
         DB::transaction(function () use ($series, $preset, $by): void {
             $series->update(['preset' => $preset->key, 'door' => null, 'floor' => null]);
             DB::table('openness_accepted')->where('series_id', $series->id)->delete();
-            ($this->audit)('door', $series, $by, "preset: $preset->name");
+            ($this->audit)('door', $series, $by, new Said('audit.preset', ['preset' => $preset->name]));
             ($this->refresh)($series->sectionIds());
         });
     }
@@ -61,7 +62,7 @@ final readonly class KeepDoor
                 'door',
                 $series,
                 $by,
-                'preset taken back: '.Presets::of($series, Presets::all())->name,
+                new Said('audit.preset_back', ['preset' => Presets::of($series, Presets::all())->name]),
             );
             ($this->refresh)($series->sectionIds());
         });
@@ -81,10 +82,9 @@ final readonly class KeepDoor
                 'door',
                 $series,
                 $by,
-                'door and floor: '.
-                    ($more === []
-                        ? "as the preset $preset->name, or less open"
-                        : 'more open than the preset: '.implode(', ', $more)),
+                $more === []
+                    ? new Said('audit.door_as', ['preset' => $preset->name])
+                    : new Said('audit.door_more', ['more' => array_values($more)]),
             );
             ($this->refresh)($series->sectionIds());
         });
@@ -100,7 +100,7 @@ final readonly class KeepDoor
         DB::transaction(function () use ($session, $door, $floor, $by): void {
             $series = Series::query()->with('section')->lock('for no key update')->findOrFail($session->series_id);
             $session = Session::query()->lock('for no key update')->findOrFail($session->id);
-            $date = LocalDate::parse($session->day)->short();
+            $date = LocalDate::parse($session->day);
             if ((int) $session->ends_at->timestamp <= $this->clock->seconds()) {
                 throw new Fault('door.over', 'only', ['date' => $date]);
             }
@@ -114,7 +114,7 @@ final readonly class KeepDoor
             $this->history->record(
                 $series,
                 $by,
-                $date.($isOwn ? ': a door of its own' : ": the series' door again"),
+                new Said($isOwn ? 'history.own_door' : 'history.series_door', ['day' => $date]),
                 $before,
             );
             $more = array_diff_key(
@@ -129,10 +129,11 @@ final readonly class KeepDoor
                 'door',
                 $series,
                 $by,
-                "door and floor of $date: ".
-                    ($isOwn
-                        ? 'their own'.($more === [] ? '' : ', more open than the preset: '.implode(', ', $more))
-                        : "the series' again"),
+                new Said(match (true) {
+                    ! $isOwn => 'audit.day_as_series',
+                    $more === [] => 'audit.day_own',
+                    default => 'audit.day_more',
+                }, ['day' => $date, 'more' => array_values($more)]),
             );
             ($this->refresh)($series->sectionIds());
         });
@@ -173,7 +174,10 @@ final readonly class KeepDoor
             ],
             'series_id',
         );
-        ($this->audit)('door', $series, $by, 'accepted: '.(implode(', ', $more) ?: 'nothing is more open'));
+        ($this->audit)('door', $series, $by, new Said(
+            $more === [] ? 'audit.accepted_nothing' : 'audit.accepted',
+            ['more' => array_values($more)],
+        ));
     }
 
     public function hide(Series $series, bool $hidden, ?Person $by): void
@@ -184,7 +188,7 @@ final readonly class KeepDoor
                 ->where('series_id', $series->id)
                 ->where('kind', '!=', 'host')
                 ->update(['is_hidden' => $hidden]);
-            ($this->audit)('link', $series, $by, $hidden ? 'links hidden: the door is shut' : 'links shown again');
+            ($this->audit)('link', $series, $by, new Said($hidden ? 'audit.hidden' : 'audit.shown'));
         });
     }
 
@@ -197,7 +201,9 @@ final readonly class KeepDoor
                 'door',
                 $series,
                 $by,
-                $account === null ? 'on no host account' : "handed over to $account->name",
+                $account === null
+                    ? new Said('audit.no_account')
+                    : new Said('audit.account', ['account' => $account->name]),
             );
         });
     }

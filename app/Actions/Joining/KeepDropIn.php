@@ -18,6 +18,7 @@ use Nomada\Core\Fault;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkSecret;
 use Nomada\Core\Joining\OpenHours;
+use Nomada\Core\Language\Said;
 
 /**
  * Makes, changes, hides, gives another link to and takes out a section's drop-in room. Each is in the audit log, and
@@ -69,7 +70,10 @@ final readonly class KeepDropIn
                 'updated_at' => now(),
             ]);
             if ($made === 1) {
-                ($this->audit)('link', null, $by, "drop-in room $name, {$hours->words()}", $section);
+                ($this->audit)('link', null, $by, new Said('audit.room_made', [
+                    'room' => $name,
+                    'hours' => $hours->words(),
+                ]), $section);
                 ($this->refresh)([$section->id]);
             }
 
@@ -85,7 +89,11 @@ final readonly class KeepDropIn
             $room,
             ['name' => $name, 'hours' => $hours->spans, 'preset' => $preset],
             'door',
-            "drop-in room $name: {$hours->words()}, ".Presets::all()[$preset]->name,
+            new Said('audit.room_changed', [
+                'room' => $name,
+                'hours' => $hours->words(),
+                'preset' => Presets::all()[$preset]->name,
+            ]),
             $by,
         );
     }
@@ -96,7 +104,7 @@ final readonly class KeepDropIn
             $room,
             ['is_hidden' => $hidden],
             'link',
-            "drop-in room $room->name ".($hidden ? 'hidden: the door is shut' : 'shown again'),
+            new Said($hidden ? 'audit.room_hidden' : 'audit.room_shown', ['room' => $room->name]),
             $by,
         );
     }
@@ -120,7 +128,7 @@ final readonly class KeepDropIn
                     'join_code' => JoinCode::make(Secrets::random()),
                 ],
                 'link',
-                "drop-in room $now->name: link replaced",
+                new Said('audit.room_replaced', ['room' => $now->name]),
                 $by,
             );
         });
@@ -130,7 +138,7 @@ final readonly class KeepDropIn
     {
         DB::transaction(function () use ($room, $by): void {
             $room->delete();
-            ($this->audit)('link', null, $by, "drop-in room $room->name taken out", $room->section);
+            ($this->audit)('link', null, $by, new Said('audit.room_out', ['room' => $room->name]), $room->section);
             ($this->refresh)([$room->section_id]);
         });
     }
@@ -139,11 +147,11 @@ final readonly class KeepDropIn
      * @param  array<string, mixed>  $columns
      * @param  'door'|'link'  $kind
      */
-    private function keep(DropInRoom $room, array $columns, string $kind, string $words, Person $by): void
+    private function keep(DropInRoom $room, array $columns, string $kind, Said $said, Person $by): void
     {
-        DB::transaction(function () use ($room, $columns, $kind, $words, $by): void {
+        DB::transaction(function () use ($room, $columns, $kind, $said, $by): void {
             $room->update($columns);
-            ($this->audit)($kind, null, $by, $words, $room->section);
+            ($this->audit)($kind, null, $by, $said, $room->section);
             ($this->refresh)([$room->section_id]);
         });
     }

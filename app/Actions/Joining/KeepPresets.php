@@ -7,12 +7,12 @@ namespace Nomada\App\Actions\Joining;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\RefreshSections;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Joining\ShortAddress;
+use Nomada\Core\Language\Said;
 
 /** The school's own presets. One that is changed reaches every series that goes by it. */
 final readonly class KeepPresets
@@ -61,7 +61,10 @@ final readonly class KeepPresets
                 'door',
                 null,
                 $by,
-                "preset $name ".($isNew ? 'made: ' : 'changed: ').Say::this(Preset::say($door, $floor)),
+                new Said($isNew ? 'audit.preset_made' : 'audit.preset_changed', [
+                    'preset' => $name,
+                    'does' => Preset::say($door, $floor),
+                ]),
             );
             // When the doors open is told at the destinations.
             $sections = DB::table('series_sections')
@@ -86,7 +89,7 @@ final readonly class KeepPresets
         }
         $name = DB::table('presets')->where('key', $key)->value('name');
         if (DB::table('presets')->where('key', $key)->delete() > 0) {
-            ($this->audit)('door', null, $by, "preset $name taken out");
+            ($this->audit)('door', null, $by, new Said('audit.preset_out', ['preset' => $name]));
         }
     }
 }

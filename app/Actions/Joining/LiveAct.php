@@ -15,6 +15,7 @@ use Nomada\App\Post\Letters;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 
 /**
  * What a teacher does at the live desk. Most of it is handed on to the bridge as it is; letters, passes and notes are
@@ -124,9 +125,9 @@ final readonly class LiveAct
                 $live->series,
                 $by,
                 match ($act) {
-                    'end' => 'ended for everybody',
-                    'record' => empty($with['on']) ? 'recording stopped' : 'recording began; who is here was asked',
-                    default => "sent out $person",
+                    'end' => new Said('audit.ended'),
+                    'record' => new Said(empty($with['on']) ? 'audit.record_off' : 'audit.record_on'),
+                    default => new Said('audit.sent_out', ['person' => $person]),
                 },
                 $live->section,
             );

@@ -14,6 +14,7 @@ use Nomada\App\Support\Locks;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Language\Said;
 
 /**
  * Makes the join links of series: a room at the conference bridge, the link, the join code, and the teacher's host
@@ -69,7 +70,7 @@ final readonly class MakeLink
                         'dial_in' => $room->dialIn,
                         'pin' => $room->pin,
                     ];
-                    ($this->audit)('link', $series, $by, 'join link and host link made');
+                    ($this->audit)('link', $series, $by, new Said('audit.made'));
                 }
                 if (! isset($known["$series->id ".LinkKind::Host->value])) {
                     $links[] = $this->keep->fresh($series->id, LinkKind::Host, null);

@@ -11,6 +11,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\ShortAddress;
+use Nomada\Core\Language\Said;
 
 /**
  * Gives a series' link a memorable address, or takes it out. With nothing typed, one is made of the section's words.
@@ -57,7 +58,9 @@ final readonly class NameLink
             'link',
             $series,
             $by,
-            $link->short_address === null ? 'short address taken out' : "short address: $link->short_address",
+            $link->short_address === null
+                ? new Said('audit.no_address')
+                : new Said('audit.address', ['address' => $link->short_address]),
         );
     }
 }

@@ -16,6 +16,7 @@ use Nomada\App\Support\Secrets;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Language\Said;
 
 /**
  * Replaces links: the old ones die at once, and every placement that carries them is stale, so that the next publish
@@ -55,7 +56,7 @@ final readonly class ReplaceLink
             foreach ($links as $link) {
                 $this->one($link);
             }
-            ($this->audit)('link', $series, $by, 'replaced: '.$links->count().' links');
+            ($this->audit)('link', $series, $by, new Said('audit.replaced', ['n' => $links->count()]));
             ($this->refresh)($series->sectionIds());
 
             return $links->count();
@@ -71,7 +72,10 @@ final readonly class ReplaceLink
                 'link',
                 $link->series,
                 $by,
-                "replaced: {$link->kind->words()}".($link->person === null ? '' : " of {$link->person->name()}"),
+                new Said($link->person === null ? 'audit.replaced_one' : 'audit.replaced_of', [
+                    'link' => $link->kind->said(),
+                    'person' => (string) $link->person?->name(),
+                ]),
             );
             ($this->refresh)($link->series->sectionIds());
 
@@ -83,7 +87,9 @@ final readonly class ReplaceLink
     public function withdraw(JoinLink $link, ?Person $by): void
     {
         $link->update(['retired_at' => Carbon::createFromTimestamp($this->clock->seconds())]);
-        ($this->audit)('link', $link->series, $by, "guest pass of $link->guest_name taken back");
+        ($this->audit)('link', $link->series, $by, new Said('audit.pass_back', [
+            'guest' => (string) $link->guest_name,
+        ]));
     }
 
     private function one(JoinLink $old): JoinLink

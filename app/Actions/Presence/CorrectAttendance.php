@@ -10,7 +10,9 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Presence\Correction;
+use Nomada\Core\Term\LocalDate;
 
 /** What a teacher says instead of what was computed; it stands beside it, and can be taken back. */
 final readonly class CorrectAttendance
@@ -42,7 +44,12 @@ final readonly class CorrectAttendance
                 'person',
                 $session->series,
                 $by,
-                "$session->day: {$student->name()} is {$correction->status->value} instead, because: $correction->why",
+                new Said('audit.corrected', [
+                    'day' => LocalDate::parse($session->day),
+                    'student' => $student->name(),
+                    'status' => $correction->status->value,
+                    'why' => $correction->why,
+                ]),
             );
             ($this->sums)([$session->id]);
         });
@@ -59,7 +66,10 @@ final readonly class CorrectAttendance
                     'person',
                     $session->series,
                     $by,
-                    "$session->day: the correction for {$student->name()} was taken back",
+                    new Said('audit.correction_back', [
+                        'day' => LocalDate::parse($session->day),
+                        'student' => $student->name(),
+                    ]),
                 );
                 ($this->sums)([$session->id]);
             }

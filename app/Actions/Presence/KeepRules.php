@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\School;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Presence\AttendanceRules;
 
 /**
@@ -27,8 +28,12 @@ final readonly class KeepRules
                 'person',
                 null,
                 $by,
-                "late after $rules->lateAfter min, present from $rules->presentFrom %, absent under ".
-                    "$rules->absentUnder %; recordings kept for $recordingsDays days",
+                new Said('audit.rules', [
+                    'late' => $rules->lateAfter,
+                    'present' => $rules->presentFrom,
+                    'absent' => $rules->absentUnder,
+                    'days' => $recordingsDays,
+                ]),
             );
             WorkOutAttendance::dispatch()->afterCommit();
         });

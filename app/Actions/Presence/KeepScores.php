@@ -10,6 +10,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Presence\Formula;
 
 /** A section's formula, and single scores that a teacher changes with a reason. */
@@ -23,7 +24,7 @@ final readonly class KeepScores
     {
         DB::transaction(function () use ($section, $formula, $by): void {
             $section->update(['formula' => $formula->toArray()]);
-            ($this->audit)('person', null, $by, 'the participation score is made another way', $section);
+            ($this->audit)('person', null, $by, new Said('audit.formula'), $section);
         });
     }
 
@@ -54,7 +55,11 @@ final readonly class KeepScores
                 ],
                 ['section_id', 'person_id'],
             );
-            ($this->audit)('person', null, $by, "{$student->name()} has $points points, because: $why", $section);
+            ($this->audit)('person', null, $by, new Said('audit.score', [
+                'student' => $student->name(),
+                'points' => $points,
+                'why' => $why,
+            ]), $section);
         });
     }
 
@@ -64,6 +69,6 @@ final readonly class KeepScores
         DB::table('changed_scores')
             ->where(['section_id' => $section->id, 'person_id' => $student->id])
             ->delete();
-        ($this->audit)('person', null, $by, "the score of {$student->name()} follows the formula again", $section);
+        ($this->audit)('person', null, $by, new Said('audit.score_back', ['student' => $student->name()]), $section);
     }
 }

@@ -13,6 +13,7 @@ use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\PresenceList;
 use Nomada\Core\Interchange\PresenceRow;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Presence\ListedPeople;
 use Nomada\Core\Presence\ListedPerson;
 use Nomada\Core\Term\LocalDate;
@@ -89,7 +90,7 @@ final readonly class ReadList
                 $new += ($this->take)($session, $bySession[$session->id] ?? [], 'list');
             }
             if ($new > 0) {
-                ($this->audit)('person', null, $by, "a list of presence was taken: $new new events", $section);
+                ($this->audit)('person', null, $by, new Said('audit.list', ['n' => $new]), $section);
             }
 
             return $new;

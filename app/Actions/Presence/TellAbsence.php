@@ -9,6 +9,7 @@ use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 
 /** A guardian, or the school, tells an absence in advance: it counts as excused. */
@@ -56,9 +57,13 @@ final readonly class TellAbsence
                 'person',
                 null,
                 $by,
-                "{$student->name()} is away ".
-                    ($from->day === $to->day ? "on {$from->short()}" : "from {$from->short()} to {$to->short()}").
-                    (trim($why) === '' ? '' : ": $why"),
+                new Said(trim($why) === '' ? 'audit.away' : 'audit.away_because', [
+                    'student' => $student->name(),
+                    'days' => $from->day === $to->day
+                        ? $from
+                        : new Said('history.days', ['first' => $from, 'last' => $to]),
+                    'why' => trim($why),
+                ]),
             );
             $this->refresh($student->id, $from->iso(), $to->iso());
         });
@@ -74,7 +79,10 @@ final readonly class TellAbsence
                 return;
             }
             DB::table('absences_told')->where('id', $absence)->delete();
-            ($this->audit)('person', null, $by, "an absence from $row->from_day to $row->to_day was taken back");
+            ($this->audit)('person', null, $by, new Said('audit.away_back', [
+                'first' => LocalDate::parse($row->from_day),
+                'last' => LocalDate::parse($row->to_day),
+            ]));
             $this->refresh((int) $row->person_id, (string) $row->from_day, (string) $row->to_day);
         });
     }

@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Presence;
 use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Post\Letters;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 
 /** One letter to each guardian with all that a child missed on a day; nobody gets it twice. */
@@ -28,7 +29,7 @@ final readonly class WriteMissed
             $n += $this->letters->missed($student, $day->iso(), $missed[$student->id]);
         }
         if ($n > 0) {
-            ($this->audit)('person', null, $by, "$n guardians were written to of absences on {$day->short()}");
+            ($this->audit)('person', null, $by, new Said('audit.missed', ['n' => $n, 'day' => $day]));
         }
 
         return $n;

@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Models\Term\Person;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
@@ -45,7 +46,11 @@ final readonly class ChangePlace
             );
             $this->places->forget();
             $this->follow($new->service, $old);
-            ($this->audit)('place', null, $by, "{$new->service->value}: {$new->kind->value} $new->url");
+            ($this->audit)('place', null, $by, new Said('audit.moved_place', [
+                'service' => $new->service->value,
+                'kind' => $new->kind->value,
+                'address' => $new->url,
+            ]));
         });
     }
 
@@ -57,7 +62,7 @@ final readonly class ChangePlace
             DB::table('places')->where('service', $service->value)->delete();
             $this->places->forget();
             $this->follow($service, $old);
-            ($this->audit)('place', null, $by, "$service->value: as the environment says");
+            ($this->audit)('place', null, $by, new Said('audit.place_reset', ['service' => $service->value]));
         });
     }
 

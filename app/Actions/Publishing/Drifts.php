@@ -20,8 +20,8 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Placement as WantedPlacement;
 use Nomada\Core\Publishing\WantedPlacements;
@@ -134,7 +134,7 @@ final class Drifts
                 ->whereKey($this->drifted($placements))
                 ->update(['left_alone' => true, 'trouble' => null]);
             DB::table('drifts')->whereIntegerInRaw('placement_id', $placements)->delete();
-            $this->told($placements, $by, 'kept as somebody else put it there');
+            $this->told($placements, $by, new Said('audit.kept_theirs'));
 
             return $n;
         });
@@ -161,7 +161,7 @@ final class Drifts
                     ]);
             }
             $ids = array_values(array_map(intval(...), $rows->pluck('placement_id')->all()));
-            $this->told($ids, $by, 'ours put back');
+            $this->told($ids, $by, new Said('audit.put_back'));
             DB::table('drifts')->whereIntegerInRaw('placement_id', $ids)->delete();
 
             return $ids === [] ? null : $this->start->these($ids, $by, $queue);
@@ -185,7 +185,7 @@ final class Drifts
                 'etag' => '',
                 'schedule_tag' => null,
             ]);
-            $this->told([$placement->id], $by, 'taken care of again');
+            $this->told([$placement->id], $by, new Said('audit.cared_for'));
         });
     }
 
@@ -289,7 +289,7 @@ final class Drifts
     }
 
     /** @param  list<int>  $placements */
-    private function told(array $placements, Person $by, string $words): void
+    private function told(array $placements, Person $by, Said $what): void
     {
         $of = Placement::query()
             ->whereIntegerInRaw('id', $placements)
@@ -304,7 +304,11 @@ final class Drifts
                 'place',
                 null,
                 $by,
-                Say::this($placement->place->said()).", $placement->label: $words",
+                new Said('audit.placement', [
+                    'place' => $placement->place->said(),
+                    'label' => $placement->label,
+                    'what' => $what,
+                ]),
                 $sections[$placement->section_id] ?? null,
             );
         }

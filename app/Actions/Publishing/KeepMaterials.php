@@ -12,6 +12,7 @@ use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Publishing\MaterialFacts;
 use Throwable;
 
@@ -88,7 +89,7 @@ final readonly class KeepMaterials
                 'created_at' => now(),
                 ...$file,
             ]);
-            ($this->audit)('place', null, $by, "material added: $material->title", $section);
+            ($this->audit)('place', null, $by, new Said('audit.material', ['title' => $material->title]), $section);
             ($this->refresh)([$section->id]);
         });
     }
@@ -101,7 +102,7 @@ final readonly class KeepMaterials
                 ->first();
             abort_if($row === null, 404);
             DB::table('materials')->delete($material);
-            ($this->audit)('place', null, $by, "material taken out: $row->title", $section);
+            ($this->audit)('place', null, $by, new Said('audit.no_material', ['title' => $row->title]), $section);
             ($this->refresh)([$section->id]);
 
             return $row->file;

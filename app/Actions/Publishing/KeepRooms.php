@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Support\FaultWords;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\KnownRooms;
+use Nomada\Core\Language\Said;
 
 /** Keeps a list of known rooms in place of the one before, as a whole or not at all. */
 final readonly class KeepRooms
@@ -43,7 +44,7 @@ final readonly class KeepRooms
                     'pin' => Crypt::encryptString($room['pin']),
                 ]);
             }
-            ($this->audit)('place', null, $by, count($list->rooms).' known rooms');
+            ($this->audit)('place', null, $by, new Said('audit.rooms', ['n' => count($list->rooms)]));
         });
 
         return count($list->rooms);

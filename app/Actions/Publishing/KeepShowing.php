@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Showings;
 use Nomada\App\Queries\Templates;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Post\Template;
 use Nomada\Core\Publishing\Showing;
 use Nomada\Core\Publishing\ShownText;
@@ -39,7 +40,7 @@ final readonly class KeepShowing
         DB::transaction(function () use ($kept, $by): void {
             $this->write(null, $kept->toArray(), $by);
             $this->all();
-            ($this->audit)('place', null, $by, 'what stands where: '.json_encode($kept->toArray()));
+            ($this->audit)('place', null, $by, new Said('audit.showing', ['rules' => json_encode($kept->toArray())]));
         });
     }
 
@@ -67,7 +68,10 @@ final readonly class KeepShowing
                 $this->write($section->id, $own, $by);
             }
             ($this->refresh)([$section->id]);
-            ($this->audit)('place', null, $by, "what stands where, $section->sourced_id: ".json_encode($own));
+            ($this->audit)('place', null, $by, new Said('audit.showing_of', [
+                'section' => $section->sourced_id,
+                'rules' => json_encode($own),
+            ]));
         });
     }
 
@@ -77,7 +81,10 @@ final readonly class KeepShowing
         DB::transaction(function () use ($kind, $language, $template, $by): void {
             $template === null ? Templates::drop($kind, $language) : Templates::keep($template, $language, $by);
             $this->all();
-            ($this->audit)('place', null, $by, "words of $kind->value in $language");
+            ($this->audit)('place', null, $by, new Said('audit.words', [
+                'kind' => $kind->value,
+                'language' => $language,
+            ]));
         });
     }
 

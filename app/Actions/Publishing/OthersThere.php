@@ -14,6 +14,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Publishing\Place;
 use stdClass;
 
@@ -72,7 +73,7 @@ final readonly class OthersThere
             DB::table('added_there')
                 ->where('id', $row->id)
                 ->update(['is_left' => true]);
-            ($this->audit)('place', null, $by, "$row->title: somebody else's, left there", $section);
+            ($this->audit)('place', null, $by, new Said('audit.others_left', ['title' => $row->title]), $section);
         });
     }
 
@@ -96,7 +97,7 @@ final readonly class OthersThere
         $destination->remove(new Placement(['place' => Place::CoursePage, 'key' => $row->key]));
         DB::transaction(function () use ($section, $row, $by): void {
             DB::table('added_there')->where('id', $row->id)->delete();
-            ($this->audit)('place', null, $by, "$row->title: somebody else's, taken away", $section);
+            ($this->audit)('place', null, $by, new Said('audit.others_gone', ['title' => $row->title]), $section);
         });
     }
 

@@ -8,8 +8,11 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\FieldWords;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\SectionFactsQuery;
+use Nomada\App\Support\HistoryLine;
+use Nomada\App\Support\Say;
 use Nomada\Core\Interchange\AtomEntry;
 use Nomada\Core\Interchange\AtomFeed;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Publishing\Placement;
 use Nomada\Core\Publishing\WantedPlacements;
 use stdClass;
@@ -27,6 +30,7 @@ final readonly class SectionStream
     public function __invoke(Section $section, string $address, int $page): string
     {
         $facts = $this->facts->for([$section->id])[$section->id];
+        $language = $facts->showing->language;
         $all = DB::table('series_changes')
             ->where('section_id', $section->id)
             ->whereNull('undone_at')
@@ -36,14 +40,14 @@ final readonly class SectionStream
         $rows = (clone $all)
             ->offset(self::A_PAGE * ($page - 1))
             ->limit(self::A_PAGE + 1)
-            ->get(['id', DB::raw('extract(epoch from at)::bigint as at'), 'words']);
+            ->get(['id', DB::raw('extract(epoch from at)::bigint as at'), 'words', 'said']);
         $entries = $rows
             ->take(self::A_PAGE)
             ->map(
                 fn (stdClass $c): AtomEntry => new AtomEntry(
                     self::tag($section, "change-$c->id"),
-                    (string) __('publishing.stream.changed', ['section' => $facts->title]),
-                    $c->words,
+                    Say::in($language, new Said('history.changed', ['section' => $facts->title])),
+                    Say::in($language, HistoryLine::said($c->words, $c->said)),
                     (int) $c->at,
                 ),
             )

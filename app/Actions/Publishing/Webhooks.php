@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\Http;
 use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Models\Term\Person;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Publishing\Webhook;
 use stdClass;
 
@@ -58,7 +59,7 @@ final readonly class Webhooks
                 'created_by' => $by->id,
                 'created_at' => now(),
             ]);
-            ($this->audit)('place', null, $by, "webhook added: $address");
+            ($this->audit)('place', null, $by, new Said('audit.webhook', ['address' => $address]));
         });
 
         return $secret;
@@ -70,7 +71,7 @@ final readonly class Webhooks
             $address = DB::table('webhooks')->where('id', $webhook)->whereNull('stopped_at')->value('address');
             abort_if($address === null, 404);
             $this->end($webhook);
-            ($this->audit)('place', null, $by, "webhook taken out: $address");
+            ($this->audit)('place', null, $by, new Said('audit.no_webhook', ['address' => $address]));
         });
     }
 

@@ -10,7 +10,9 @@ use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Models\Presence\Recording;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Recording\RecordingState;
+use Nomada\Core\Term\LocalDate;
 
 /**
  * Deletes what has been kept for as long as the school says: sound, transcript, parts. That it was there stays known.
@@ -45,7 +47,7 @@ final readonly class DeleteRecordings
                     'recording',
                     $series,
                     null,
-                    'a recording was deleted; it was kept until '.$recording->keeps_until,
+                    new Said('audit.recording_deleted', ['day' => LocalDate::parse((string) $recording->keeps_until)]),
                 );
                 ($this->refresh)($series?->sectionIds() ?? []);
             });

@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Language\Said;
 
 /** Whether somebody agreed to be recorded, with the day on which the office wrote it down. */
 final readonly class KeepConsent
@@ -28,12 +29,11 @@ final readonly class KeepConsent
                 'person',
                 null,
                 $by,
-                "{$person->name()} ".
-                    match ($agreed) {
-                        true => 'agreed to be recorded',
-                        false => 'does not agree to be recorded',
-                        null => 'has not said whether they may be recorded',
-                    },
+                new Said(match ($agreed) {
+                    true => 'audit.agreed',
+                    false => 'audit.not_agreed',
+                    null => 'audit.not_said',
+                }, ['person' => $person->name()]),
             );
         });
     }

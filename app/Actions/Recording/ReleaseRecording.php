@@ -15,7 +15,9 @@ use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Recording\RecordingState;
+use Nomada\Core\Term\LocalDate;
 
 /** Lets students see a recording, part by part, all of them or chosen ones; and takes it back. */
 final readonly class ReleaseRecording
@@ -87,12 +89,7 @@ final readonly class ReleaseRecording
             $this->told(
                 $fresh,
                 $by,
-                (count($parts) === count($known)
-                    ? 'the recording'
-                    : 'parts '.implode(', ', $parts).' of the recording').
-                    ' released to '.
-                    ($people === null ? 'everybody' : count($people).' students').
-                    ($by === null ? ', by itself' : ''),
+                self::released(count($parts) === count($known) ? null : $parts, $people, $by === null),
             );
             // Whoever was not there reads that it can be seen now.
             $missed = Person::query()
@@ -174,7 +171,7 @@ final readonly class ReleaseRecording
                 ->update(['released_at' => null]);
             DB::table('recording_readers')->where('recording_id', $fresh->id)->delete();
             $fresh->update(['state' => RecordingState::Withdrawn]);
-            $this->told($fresh, $by, 'the recording was withdrawn');
+            $this->told($fresh, $by, new Said('audit.recording_withdrawn'));
         });
     }
 
@@ -187,7 +184,7 @@ final readonly class ReleaseRecording
                 'recording',
                 null,
                 $by,
-                $byItself ? 'recordings are released by themselves' : 'recordings are released by hand',
+                new Said($byItself ? 'audit.release_itself' : 'audit.release_hand'),
                 $section,
             );
         });
@@ -246,10 +243,31 @@ final readonly class ReleaseRecording
             ->find($recording->id) ?? throw new Fault('recording.deleted', 'form');
     }
 
-    private function told(Recording $recording, ?Person $by, string $words): void
+    /**
+     * @param  list<int>|null  $parts  numbers; null for the whole of it
+     * @param  list<mixed>|null  $people  null for everybody
+     */
+    private static function released(?array $parts, ?array $people, bool $byItself): Said
+    {
+        $said = new Said('audit.released', [
+            'what' => $parts === null
+                ? new Said('audit.recording')
+                : new Said('audit.parts', ['parts' => implode(', ', $parts)]),
+            'whom' => $people === null
+                ? new Said('audit.everybody')
+                : new Said('audit.students', ['n' => count($people)]),
+        ]);
+
+        return $byItself ? Said::list([$said, new Said('audit.by_itself')]) : $said;
+    }
+
+    private function told(Recording $recording, ?Person $by, Said $what): void
     {
         $series = $recording->session->series;
-        ($this->audit)('recording', $series, $by, "{$recording->session->day}: $words");
+        ($this->audit)('recording', $series, $by, new Said('history.with', [
+            'what' => LocalDate::parse((string) $recording->session->day),
+            'with' => $what,
+        ]));
         ($this->refresh)($series->sectionIds());
     }
 }

@@ -20,6 +20,7 @@ use Nomada\App\Support\Clock;
 use Nomada\Core\Belonging\Standing;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Registration\Registering;
 
@@ -58,7 +59,7 @@ final readonly class DecideRegistration
                 'registration',
                 $series,
                 $by,
-                "accepted: $r->typed_name".($by === null ? ', by itself: certain' : ''),
+                new Said($by === null ? 'audit.certain' : 'audit.took', ['name' => $r->typed_name]),
             );
             $this->letters->write(LetterKind::Accepted, $r, true);
             ($this->refresh)($series->sectionIds());
@@ -74,7 +75,10 @@ final readonly class DecideRegistration
         $this->locked($registration, function (Registration $r, Series $series) use ($reason, $by): void {
             $this->needs($r, ['waiting', 'queued']);
             $this->settle($r, 'declined', trim($reason), $by);
-            ($this->audit)('registration', $series, $by, "declined: $r->typed_name, because: ".trim($reason));
+            ($this->audit)('registration', $series, $by, new Said('audit.declined', [
+                'name' => $r->typed_name,
+                'why' => trim($reason),
+            ]));
             $this->letters->write(LetterKind::Declined, $r, true);
             $this->moveUp($series, $r->only_day);
         });
@@ -121,7 +125,10 @@ final readonly class DecideRegistration
                     'decided_by' => $by->id,
                     'decided_at' => $this->now(),
                 ]);
-                ($this->audit)('registration', $series, $by, "sent to {$to->name()}: $r->typed_name");
+                ($this->audit)('registration', $series, $by, new Said('audit.sent', [
+                    'section' => $to->name(),
+                    'name' => $r->typed_name,
+                ]));
                 $this->letters->write(LetterKind::Elsewhere, $r->load(['series.section', 'person']), true);
                 $this->moveUp($series, $r->only_day);
             },
@@ -148,7 +155,7 @@ final readonly class DecideRegistration
                 'decided_by' => null,
                 'decided_at' => null,
             ]);
-            ($this->audit)('registration', $series, $by, "decision undone: $r->typed_name");
+            ($this->audit)('registration', $series, $by, new Said('audit.decision_undone', ['name' => $r->typed_name]));
             ($this->refresh)($series->sectionIds());
         });
     }
@@ -164,7 +171,9 @@ final readonly class DecideRegistration
             $this->letters->takeBack($r->id);
             $r->update(['state' => 'withdrawn', 'before' => null]);
             $this->retire($r);
-            ($this->audit)('registration', $series, $by, 'withdrawn: '.($r->typed_name ?? $r->person->name()));
+            ($this->audit)('registration', $series, $by, new Said('audit.withdrawn', [
+                'name' => $r->typed_name ?? $r->person->name(),
+            ]));
             $this->moveUp($series, $r->only_day);
             ($this->refresh)($series->sectionIds());
         });

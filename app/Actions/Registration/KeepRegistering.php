@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\Templates;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Registration\Registering;
 
 /** Sets how students get into a series: by the roster, or by registering. Who is registered stays registered. */
@@ -33,7 +34,9 @@ final readonly class KeepRegistering
                 'registration',
                 $series,
                 $by,
-                $registering === null ? 'the roster is followed' : $registering->say(Templates::phrases('en')),
+                $registering === null
+                    ? new Said('audit.roster')
+                    : new Said('history.words', ['words' => $registering->say(Templates::phrases('en'))]),
             );
             // More seats: the waiting list moves up.
             foreach (

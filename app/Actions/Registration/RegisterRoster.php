@@ -16,6 +16,7 @@ use Nomada\App\Post\Letters;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Registration\RosterFollow;
 
@@ -178,7 +179,7 @@ final readonly class RegisterRoster
                 'registration',
                 $series,
                 null,
-                'from the roster: '.$this->names($join).', registered, each with a personal link',
+                new Said('audit.joined', ['names' => $this->names($join)]),
             );
         }
         if ($leave !== []) {
@@ -186,7 +187,7 @@ final readonly class RegisterRoster
                 'registration',
                 $series,
                 null,
-                'not on the roster any more: '.$this->names($leave).', registration withdrawn, link dead',
+                new Said('audit.left', ['names' => $this->names($leave)]),
             );
         }
     }

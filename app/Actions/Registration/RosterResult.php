@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Registration;
 
-use Nomada\App\Support\Words;
+use Nomada\App\Support\Say;
+use Nomada\Core\Language\Said;
 
 /** What came of registering rosters. */
 final readonly class RosterResult
@@ -16,22 +17,15 @@ final readonly class RosterResult
 
     public function words(): string
     {
-        $done =
-            $this->joined + $this->left === 0
-                ? 'The rosters were registered already; nothing changed.'
-                : implode(
-                    ', ',
-                    array_filter([
-                        $this->joined > 0
-                            ? Words::count($this->joined, 'registration').' made, each with a personal link'
-                            : '',
-                        $this->left > 0 ? Words::count($this->left, 'registration').' withdrawn' : '',
-                    ]),
-                ).'.';
+        $done = array_filter([
+            $this->joined > 0 ? new Said('roster.joined', ['n' => $this->joined]) : null,
+            $this->left > 0 ? new Said('roster.left', ['n' => $this->left]) : null,
+        ]);
+        $said = [$done === [] ? new Said('roster.same') : new Said('roster.done', ['what' => array_values($done)])];
+        if ($this->withoutSeries !== []) {
+            $said[] = new Said('roster.undated', ['sections' => $this->withoutSeries]);
+        }
 
-        return $done.
-            ($this->withoutSeries === []
-                ? ''
-                : ' Without sessions yet, and so left out: '.implode(', ', $this->withoutSeries).'.');
+        return Say::this($said, ' ');
     }
 }

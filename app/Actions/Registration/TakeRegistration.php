@@ -15,6 +15,7 @@ use Nomada\App\Post\Letters;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Registration\Registering;
 use Nomada\Core\Timetable\SessionState;
@@ -74,7 +75,10 @@ final readonly class TakeRegistration
                 'registration',
                 $series,
                 $person,
-                'registered as '.$name.($registering->each ? ' for '.count($out).' sessions' : ''),
+                new Said($registering->each ? 'audit.registered_for' : 'audit.registered', [
+                    'name' => $name,
+                    'n' => count($out),
+                ]),
             );
             $this->decide->acceptCertain($registering, $out);
 

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Term;
 
-use Nomada\App\Support\Words;
+use Nomada\App\Support\Say;
+use Nomada\Core\Language\Said;
 
 /**
  * What a change of the school calendar does to the coming sessions of a term: how many series change, how many sessions
@@ -33,24 +34,23 @@ final readonly class CalendarEffect
 
     public function words(): string
     {
-        $parts = array_filter([
-            $this->move > 0 ? Words::count($this->move, 'session').' move'.($this->move === 1 ? 's' : '') : '',
-            $this->come > 0 ? "$this->come new" : '',
-            $this->go > 0 ? "$this->go fall away" : '',
-            $this->lost > 0 ? "$this->lost lost" : '',
-            $this->waiting !== []
-                ? Words::count(count($this->waiting), 'change').
-                    ' of single sessions wait'.
-                    (count($this->waiting) === 1 ? 's' : '')
-                : '',
-            $this->back !== []
-                ? Words::count(count($this->back), 'change').
-                    ' of single sessions hold'.
-                    (count($this->back) === 1 ? 's' : '').
-                    ' again'
-                : '',
-        ]);
+        $counts = [
+            'move' => $this->move,
+            'come' => $this->come,
+            'go' => $this->go,
+            'lost' => $this->lost,
+            'wait' => count($this->waiting),
+            'hold' => count($this->back),
+        ];
+        $parts = [];
+        foreach (array_filter($counts) as $what => $n) {
+            $parts[] = new Said("effect.$what", ['n' => $n]);
+        }
 
-        return $parts === [] ? 'no session changes' : implode(', ', $parts).' ('.$this->series.' series)';
+        return Say::this(
+            $parts === []
+                ? new Said('effect.none')
+                : new Said('effect.of_series', ['what' => $parts, 'series' => $this->series]),
+        );
     }
 }

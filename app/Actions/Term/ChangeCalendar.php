@@ -10,8 +10,10 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Term\TermChange;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\HistoryLine;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use stdClass;
 
 /**
@@ -40,14 +42,14 @@ final readonly class ChangeCalendar
     }
 
     /**
-     * @param  string  $words  of the history, as "closed Fri 26 Feb: Storm"
+     * @param  Said  $said  the line of the history, as "closed Fri 26 Feb: Storm"
      * @param  callable(): mixed  $change  writes the calendar's rows
      *
      * @throws Fault
      */
-    public function __invoke(Term $term, string $words, ?Person $by, callable $change): CalendarEffect
+    public function __invoke(Term $term, Said $said, ?Person $by, callable $change): CalendarEffect
     {
-        return DB::transaction(function () use ($term, $words, $by, $change): CalendarEffect {
+        return DB::transaction(function () use ($term, $said, $by, $change): CalendarEffect {
             $fresh = $this->locked($term->id);
             $calendar = $fresh->calendar();
             $before = $this->rows($term->id);
@@ -61,7 +63,8 @@ final readonly class ChangeCalendar
                 'term_id' => $term->id,
                 'person_id' => $by?->id,
                 'at' => $this->clock->now(),
-                'words' => mb_strimwidth($words, 0, 300, '…'),
+                'words' => HistoryLine::columns($said)['words'],
+                'said' => $said->toArray(),
                 'before' => $was,
                 'after' => $is,
             ]);
@@ -113,7 +116,8 @@ final readonly class ChangeCalendar
             DB::table('series_changes')
                 ->where('term_change_id', $change->id)
                 ->update(['undone_at' => $at->format('Y-m-d H:i:sP'), 'undone_by' => $by->id]);
-            $line = new TermChange(['words' => 'undone: '.$change->words, 'person_id' => $by->id, 'at' => $at]);
+            $undone = new Said('history.undone', ['what' => HistoryLine::said($change->words, $change->said)]);
+            $line = new TermChange(['said' => $undone->toArray(), 'person_id' => $by->id, 'at' => $at]);
             $line->id = $change->id;
 
             return ($this->follow)($calendar, $this->read($change->term_id), $line);

@@ -11,7 +11,9 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\Closure;
+use Nomada\Core\Term\LocalDate;
 
 /** Closes a range of days, or opens one again: the sessions of every series follow, but for those that have begun. */
 final readonly class CloseDays
@@ -23,7 +25,10 @@ final readonly class CloseDays
     /** @throws Fault where the range is outside the term or closed already */
     public function __invoke(Term $term, Closure $closure, ?Person $by = null): CalendarEffect
     {
-        return $this->all($term, [$closure], $by, 'closed '.self::range($closure).": $closure->reason");
+        return $this->all($term, [$closure], $by, new Said('history.closed', [
+            'days' => self::range($closure),
+            'why' => $closure->reason,
+        ]));
     }
 
     /**
@@ -33,9 +38,9 @@ final readonly class CloseDays
      *
      * @throws Fault
      */
-    public function all(Term $term, array $closures, ?Person $by, string $words): CalendarEffect
+    public function all(Term $term, array $closures, ?Person $by, Said $said): CalendarEffect
     {
-        return ($this->change)($term, $words, $by, fn () => $this->write($term, $closures));
+        return ($this->change)($term, $said, $by, fn () => $this->write($term, $closures));
     }
 
     public function open(ClosedRange $range, Term $term, ?Person $by = null): CalendarEffect
@@ -44,7 +49,7 @@ final readonly class CloseDays
 
         return ($this->change)(
             $term,
-            'opened '.self::range($closure)." again ($closure->reason)",
+            new Said('history.opened_again', ['days' => self::range($closure), 'why' => $closure->reason]),
             $by,
             fn () => $range->delete(),
         );
@@ -96,10 +101,11 @@ final readonly class CloseDays
     }
 
     /** "Thu 25 Feb", "Mon 22 Mar to Fri 2 Apr" */
-    private static function range(Closure $closure): string
+    private static function range(Closure $closure): LocalDate|Said
     {
-        return $closure->first->short().
-            ($closure->last->day > $closure->first->day ? ' to '.$closure->last->short() : '');
+        return $closure->last->day > $closure->first->day
+            ? new Said('history.days', ['first' => $closure->first, 'last' => $closure->last])
+            : $closure->first;
     }
 
     private function check(Term $term, Closure $closure): void

@@ -13,6 +13,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 
 /**
  * Disables a person, or enables them again. Whoever is disabled cannot sign in, and has no part in anything from that
@@ -42,7 +43,10 @@ final readonly class DisablePerson
             DB::table('people')
                 ->where('id', $person->id)
                 ->update(['is_disabled_here' => $isDisabled]);
-            ($this->audit)('person', null, $by, ($isDisabled ? 'disabled ' : 'enabled again ').$person->name());
+            ($this->audit)('person', null, $by, new Said(
+                $isDisabled ? 'audit.disabled' : 'audit.enabled',
+                ['person' => $person->name()],
+            ));
             $sections = array_map(
                 intval(...),
                 $person->parts()->distinct()->orderBy('section_id')->pluck('section_id')->all(),

@@ -14,6 +14,9 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Term\TermChange;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\HistoryLine;
+use Nomada\App\Support\Say;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term as Calendar;
 use Nomada\Core\Timetable\Laying;
@@ -60,7 +63,7 @@ final readonly class FollowCalendar
             foreach (array_keys($sum) as $what) {
                 $sum[$what] += $laying->effect[$what];
             }
-            $tell = fn (PlannedSession $s): array => ['section' => $names[$id], 'what' => Laying::told($s)];
+            $tell = fn (PlannedSession $s): array => ['section' => $names[$id], 'what' => Say::this(Laying::told($s))];
             array_push($waiting, ...array_map($tell, $laying->waiting));
             array_push($back, ...array_map($tell, $laying->back));
             if ($isChanged) {
@@ -213,7 +216,7 @@ final readonly class FollowCalendar
                     'series_id' => $one->id,
                     'person_id' => $change->person_id,
                     'at' => $change->at->format('Y-m-d H:i:sP'),
-                    'words' => mb_strimwidth($change->words.self::parts($changed[$one->id]), 0, 300, '…'),
+                    ...HistoryLine::columns(self::line($change, $changed[$one->id])),
                     'before' => null,
                     'term_change_id' => $change->id,
                 ];
@@ -232,18 +235,22 @@ final readonly class FollowCalendar
         RefreshSections::later($sections);
     }
 
-    /** ": 2 lost, 1 new": what it did to one series. */
-    private static function parts(Laying $laying): string
+    /** "closed Fri 26 Feb: Storm: 1 lost, 1 held again": what it did to one series. */
+    private static function line(TermChange $change, Laying $laying): Said
     {
-        $n = $laying->effect;
-        $parts = array_filter([
-            $n['move'] > 0 ? "$n[move] moved" : '',
-            $n['come'] > 0 ? "$n[come] held again" : '',
-            $n['go'] > 0 ? "$n[go] fall away" : '',
-            $n['lost'] > 0 ? "$n[lost] lost" : '',
-            ...array_map(fn (PlannedSession $s): string => 'waiting: '.Laying::told($s), $laying->waiting),
-        ]);
+        $did = [];
+        foreach (['move', 'come', 'go', 'lost'] as $what) {
+            if ($laying->effect[$what] > 0) {
+                $did[] = new Said("history.did.$what", ['n' => $laying->effect[$what]]);
+            }
+        }
+        foreach ($laying->waiting as $session) {
+            $did[] = new Said('history.did.waits', ['what' => Laying::told($session)]);
+        }
+        $said = HistoryLine::said($change->words ?? '', $change->said);
 
-        return $parts === [] ? '' : ': '.implode(', ', $parts);
+        return $did === []
+            ? $said
+            : new Said('history.with', ['what' => $said, 'with' => $did]);
     }
 }

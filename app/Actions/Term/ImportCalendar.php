@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\TermChange;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Interchange\ImportLine;
 use Nomada\Core\Interchange\SchoolData;
+use Nomada\Core\Language\Said;
 
 /**
  * The closed days of an import: a change of the calendar like any other. What was closed here stays closed; what was
@@ -43,7 +44,7 @@ final readonly class ImportCalendar
                 continue;
             }
             $last = (int) TermChange::query()->where('term_id', $model->id)->max('id');
-            ($this->change)($model, 'import of closed days', $import->person, $write);
+            ($this->change)($model, new Said('history.import_closed'), $import->person, $write);
             TermChange::query()
                 ->where('term_id', $model->id)
                 ->where('id', '>', $last)

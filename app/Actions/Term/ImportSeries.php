@@ -15,9 +15,11 @@ use Nomada\App\Models\Term\SchoolImport;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\Core\Interchange\ImportLine;
 use Nomada\Core\Interchange\SchoolData;
 use Nomada\Core\Interchange\SeriesRows;
+use Nomada\Core\Language\Said;
 
 /**
  * The series of an import. A row is known by what it was called when it was imported ({@see SeriesRows}), so that a
@@ -56,7 +58,8 @@ final readonly class ImportSeries
                 'title' => $row['title'] === '' ? (string) $data->sections[$row['section']]['title'] : $row['title'],
                 'print' => hash('sha256', (string) json_encode($columns)),
                 'columns' => $columns,
-                'words' => $row['plan']->sentence(),
+                'words' => Say::this($row['plan']->said()),
+                'said' => $row['plan']->said(),
             ];
         }
         $known = Series::query()->whereNotNull('import_print')->orderBy('id')->get()->groupBy('section_id');
@@ -105,7 +108,7 @@ final readonly class ImportSeries
     }
 
     /**
-     * @param  array{title: string, print: string, columns: array<string, mixed>, words: string}  $row
+     * @param  array{title: string, print: string, columns: array<string, mixed>, words: string, said: Said}  $row
      * @return bool whether anything of it changed
      */
     private function row(
@@ -164,7 +167,7 @@ final readonly class ImportSeries
                 'series',
                 'change',
                 "$name, $series->title",
-                $series->stretches()->sentence(),
+                Say::this($series->stretches()->said()),
                 $row['title'].', '.$row['words'],
             ),
         );
@@ -182,7 +185,9 @@ final readonly class ImportSeries
         ]);
         ($this->lay)($series, $calendar);
         $series->save();
-        $this->history->record($series, $by, "import: $row[words]", $before, $import->id);
+        $this->history->record($series, $by, new Said('history.import', [
+            'plan' => $row['said'],
+        ]), $before, $import->id);
 
         return true;
     }
@@ -205,7 +210,7 @@ final readonly class ImportSeries
             'series',
             'remove',
             "$name, $series->title",
-            $series->stretches()->sentence(),
+            Say::this($series->stretches()->said()),
             '',
             "series:$series->id",
         );

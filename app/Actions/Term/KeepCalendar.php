@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\ShortDayRow;
 use Nomada\App\Models\Term\Term;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\DayPlan;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Rotation;
@@ -48,7 +49,7 @@ final readonly class KeepCalendar
             throw new Fault('plan.taken', 'plan_name', ['plan' => $plan->name]);
         }
 
-        return $this->changed($term, "day plan $plan->name", $by, $looks, function () use (
+        return $this->changed($term, new Said('history.plan', ['plan' => $plan->name]), $by, $looks, function () use (
             $term,
             $plan,
             $isUsual,
@@ -89,7 +90,9 @@ final readonly class KeepCalendar
             throw new Fault('plan.tied', 'plan_name');
         }
 
-        return $this->changed($term, "day plan $row->name taken out", $by, $looks, fn () => $row->delete());
+        return $this->changed($term, new Said('history.no_plan', [
+            'plan' => $row->name,
+        ]), $by, $looks, fn () => $row->delete());
     }
 
     /**
@@ -117,7 +120,7 @@ final readonly class KeepCalendar
 
         return $this->changed(
             $term,
-            "short day {$day->short()}: ".trim($reason),
+            new Said('history.short', ['day' => $day, 'why' => trim($reason)]),
             $by,
             $looks,
             fn () => ShortDayRow::query()->create([
@@ -133,7 +136,7 @@ final readonly class KeepCalendar
     {
         return $this->changed(
             $term,
-            LocalDate::parse($row->day)->short().' has its usual plan again',
+            new Said('history.usual', ['day' => LocalDate::parse($row->day)]),
             $by,
             $looks,
             fn () => $row->delete(),
@@ -157,7 +160,7 @@ final readonly class KeepCalendar
 
         return $this->changed(
             $term,
-            "opened {$day->short()}",
+            new Said('history.opened', ['days' => $day]),
             $by,
             $looks,
             fn () => OpenedDay::query()->create(['term_id' => $term->id, 'day' => $day->iso()]),
@@ -168,7 +171,7 @@ final readonly class KeepCalendar
     {
         return $this->changed(
             $term,
-            LocalDate::parse($row->day)->short().' closed again',
+            new Said('history.shut', ['day' => LocalDate::parse($row->day)]),
             $by,
             $looks,
             fn () => $row->delete(),
@@ -191,7 +194,7 @@ final readonly class KeepCalendar
 
         return $this->changed(
             $term,
-            $rotation === null ? 'no rotation' : 'rotation changed',
+            new Said($rotation === null ? 'history.no_rotation' : 'history.rotation'),
             $by,
             $looks,
             fn () => $term->update(['rotation' => $rotation?->toArray()]),
@@ -214,7 +217,7 @@ final readonly class KeepCalendar
 
         return $this->changed(
             $term,
-            'open hours changed',
+            new Said('history.hours'),
             $by,
             $looks,
             fn () => $term->update(['opens_minute' => $opens, 'closes_minute' => $closes]),
@@ -222,8 +225,8 @@ final readonly class KeepCalendar
     }
 
     /** Looks only where `$looks` says so. */
-    private function changed(Term $term, string $words, ?Person $by, bool $looks, callable $change): CalendarEffect
+    private function changed(Term $term, Said $said, ?Person $by, bool $looks, callable $change): CalendarEffect
     {
-        return $looks ? $this->change->look($term, $change) : ($this->change)($term, $words, $by, $change);
+        return $looks ? $this->change->look($term, $change) : ($this->change)($term, $said, $by, $change);
     }
 }

@@ -20,6 +20,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term as TermCalendar;
 use Nomada\Core\Timetable\CopiedPlan;
@@ -113,7 +114,7 @@ final readonly class KeepTerms
         return DB::transaction(function () use ($from, $to, $withStudents, $by): array {
             ($this->change)(
                 $to,
-                "took over the calendar of $from->title",
+                new Said('history.taken_over', ['term' => $from->title]),
                 $by,
                 fn () => $this->calendar($from, $to),
             );

@@ -11,8 +11,8 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Locks;
-use Nomada\App\Support\Words;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\TypedTime;
@@ -46,7 +46,7 @@ final readonly class ChangeSession
         $this->change(
             $session,
             SessionState::Planned,
-            'Only a planned session can be cancelled.',
+            'session.cancel_planned',
             $by,
             fn (Session $s): array => [
                 [
@@ -55,7 +55,7 @@ final readonly class ChangeSession
                     'cancelled' => $reason,
                     'keeps_topic' => $keepsTopic,
                 ],
-                "cancelled {$this->date($s)}: $reason",
+                new Said('history.cancelled', ['day' => $this->date($s), 'why' => $reason]),
             ],
         );
     }
@@ -66,11 +66,11 @@ final readonly class ChangeSession
         $this->change(
             $session,
             SessionState::Cancelled,
-            'Only a cancelled session can be held after all.',
+            'session.hold_cancelled',
             $by,
             fn (Session $s): array => [
                 ['state' => SessionState::Planned, 'reason' => null, 'cancelled' => null, 'keeps_topic' => false],
-                "held {$this->date($s)} after all",
+                new Said('history.held', ['day' => $this->date($s)]),
             ],
         );
     }
@@ -82,7 +82,7 @@ final readonly class ChangeSession
      */
     public function move(Session $session, LocalDate $day, int $start, int $minutes, ?Person $by = null): void
     {
-        $this->change($session, SessionState::Planned, 'Only a planned session can be moved.', $by, function (
+        $this->change($session, SessionState::Planned, 'session.move_planned', $by, function (
             Session $session,
         ) use ($day, $start, $minutes): array {
             $term = $session->series->section->term->calendar();
@@ -92,11 +92,11 @@ final readonly class ChangeSession
                 'starts_at' => Carbon::createFromTimestamp($at),
                 'ends_at' => Carbon::createFromTimestamp($at + 60 * $minutes),
             ];
-            $words =
-                "moved {$this->date($session)} to {$day->short()} ".
-                TypedTime::format($start).
-                '–'.
-                TypedTime::format($start + $minutes);
+            $words = new Said('history.moved', [
+                'day' => $this->date($session),
+                'to' => $day,
+                'times' => TypedTime::format($start).'–'.TypedTime::format($start + $minutes),
+            ]);
             if ($session->is_extra) {
                 return [$to, $words];
             }
@@ -131,16 +131,16 @@ final readonly class ChangeSession
         $this->change($session, null, '', $by, function (Session $s) use ($title, $note, $teacher): array {
             $told = array_filter([
                 $teacher !== null && $teacher->id !== $s->teacher_id
-                    ? "taught by {$teacher->shortName()}"
+                    ? new Said('history.told.teacher', ['teacher' => $teacher->shortName()])
                     : ($teacher === null && $s->teacher_id !== null
-                        ? 'taught by its own teacher'
-                        : ''),
+                        ? new Said('history.told.own_teacher')
+                        : null),
                 $title !== (string) $s->title
                     ? ($title === ''
-                        ? 'without a title of its own'
-                        : "titled \"$title\"")
-                    : '',
-                $note !== (string) $s->note ? ($note === '' ? 'without a note' : 'with a note') : '',
+                        ? new Said('history.told.no_title')
+                        : new Said('history.told.title', ['title' => $title]))
+                    : null,
+                $note !== (string) $s->note ? new Said('history.told.'.($note === '' ? 'no_note' : 'note')) : null,
             ]);
 
             return [
@@ -149,7 +149,10 @@ final readonly class ChangeSession
                     'note' => $note === '' ? null : $note,
                     'teacher_id' => $teacher?->id,
                 ],
-                $this->date($s).': '.(implode(', ', $told) ?: 'nothing changed'),
+                new Said('history.with', [
+                    'what' => new Said('history.of', ['day' => $this->date($s)]),
+                    'with' => array_values($told) ?: [new Said('history.told.nothing')],
+                ]),
             ];
         });
     }
@@ -206,13 +209,7 @@ final readonly class ChangeSession
             $this->finish(
                 $series,
                 $by,
-                ($madeUp === null ? 'an extra session on ' : "{$this->date($madeUp)} made up on ").
-                    $day->short().
-                    ' '.
-                    TypedTime::format($start).
-                    '–'.
-                    TypedTime::format($start + $minutes).
-                    ($chosen === null ? '' : ' for '.Words::count(count($chosen), 'chosen student')),
+                self::added($day, $start, $minutes, $madeUp === null ? null : $this->date($madeUp), $chosen),
                 $before,
                 $chosen !== null,
             );
@@ -236,7 +233,7 @@ final readonly class ChangeSession
             null,
             '',
             $by,
-            fn (Session $s): array => [null, "took out the extra session of {$this->date($s)}"],
+            fn (Session $s): array => [null, new Said('history.no_extra', ['day' => $this->date($s)])],
         );
     }
 
@@ -288,8 +285,9 @@ final readonly class ChangeSession
 
     /**
      * @param  SessionState|null  $from  the state that it must be in; any where null
-     * @param  callable(Session): array{array<string, mixed>|null, string}  $to  the columns (null to take it out),
-     *   and the words of the history
+     * @param  string  $refusal  the code of the fault where it is in another
+     * @param  callable(Session): array{array<string, mixed>|null, Said}  $to  the columns (null to take it out),
+     *   and the line of the history
      */
     private function change(Session $session, ?SessionState $from, string $refusal, ?Person $by, callable $to): void
     {
@@ -311,24 +309,39 @@ final readonly class ChangeSession
                 throw new Fault('session.begun', 'session');
             }
             $before = $this->history->snapshot($series->id);
-            [$columns, $words] = $to($session);
+            [$columns, $said] = $to($session);
             $columns === null ? $session->delete() : $session->update($columns);
-            $this->finish($series, $by, $words, $before, $session->chosen !== null);
+            $this->finish($series, $by, $said, $before, $session->chosen !== null);
         });
     }
 
     /** @param  array<string, list<array<string, mixed>>>  $before */
-    private function finish(Series $series, ?Person $by, string $words, array $before, bool $isForSome): void
+    private function finish(Series $series, ?Person $by, Said $said, array $before, bool $isForSome): void
     {
         if ($series->topics !== []) {
             $this->lay->write($series, $this->lay->standing($series->id));
         }
-        $this->history->record($series, $by, $words, $before, isForSome: $isForSome);
+        $this->history->record($series, $by, $said, $before, isForSome: $isForSome);
         ($this->follow)($series);
     }
 
-    private function date(Session $session): string
+    /** @param  list<int>|null  $chosen */
+    private static function added(LocalDate $day, int $start, int $minutes, ?LocalDate $madeUp, ?array $chosen): Said
     {
-        return LocalDate::parse($session->day)->short();
+        $with = [
+            'day' => $day,
+            'times' => TypedTime::format($start).'–'.TypedTime::format($start + $minutes),
+            'lost' => $madeUp ?? '',
+        ];
+        $said = new Said($madeUp === null ? 'history.extra' : 'history.made_up', $with);
+
+        return $chosen === null
+            ? $said
+            : new Said('history.for_chosen', ['what' => $said, 'n' => count($chosen)]);
+    }
+
+    private function date(Session $session): LocalDate
+    {
+        return LocalDate::parse($session->day);
     }
 }

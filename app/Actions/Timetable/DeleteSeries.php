@@ -11,6 +11,7 @@ use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Locks;
+use Nomada\Core\Language\Said;
 
 /**
  * Deletes a series with its sessions, links and registrations; the history keeps them, so that it can be undone. What
@@ -36,13 +37,13 @@ final readonly class DeleteSeries
                     'link',
                     $series->loadMissing('section'),
                     $by,
-                    "series deleted: $links links open nothing any more",
+                    new Said('audit.deleted', ['n' => $links]),
                 );
             }
             $this->history->record(
                 $series,
                 $by,
-                "deleted $series->title",
+                new Said('history.deleted', ['series' => $series->title]),
                 $this->history->snapshot($series->id, true),
             );
             $this->quietly($series);

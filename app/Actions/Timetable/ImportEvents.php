@@ -12,6 +12,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Interchange\Calendar\ReadEvent;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Timetable\SeriesPlan;
 
@@ -67,7 +68,7 @@ final readonly class ImportEvents
             ]);
             $series->setRelation('section', $section);
             $this->lay->write($series, $event->over($term));
-            $this->history->record($series, $by, "read from a calendar: {$plan->sentence()}", []);
+            $this->history->record($series, $by, new Said('history.read', ['plan' => $plan->said()]), []);
             ($this->follow)($series, false);
 
             return 'added';
@@ -79,7 +80,7 @@ final readonly class ImportEvents
         $series->setRelation('section', $section);
         $series->fill([...Series::columns($plan), 'earlier' => []])->save();
         $this->lay->write($series, $event->over($term));
-        $this->history->record($series, $by, "read again from a calendar: {$plan->sentence()}", $before);
+        $this->history->record($series, $by, new Said('history.read_again', ['plan' => $plan->said()]), $before);
         ($this->follow)($series);
 
         return 'changed';

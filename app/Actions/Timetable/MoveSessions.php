@@ -9,6 +9,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\Laying;
@@ -56,17 +57,23 @@ final readonly class MoveSessions
                 $session->series,
                 $stretches,
                 $by,
-                ($reach === Reach::Whole
-                    ? 'the whole series: '
-                    : 'from '.LocalDate::parse($session->day)->short().' on: ').
-                    'moved to '.
-                    LocalDate::dayName($day->weekday()).
-                    ' '.
-                    TypedTime::format($start).
-                    '–'.
-                    TypedTime::format($start + $minutes),
+                self::line(
+                    $reach,
+                    LocalDate::parse($session->day),
+                    new Said('history.moved_to', [
+                        'day' => Said::weekday($day->weekday()),
+                        'times' => TypedTime::format($start).'–'.TypedTime::format($start + $minutes),
+                    ]),
+                ),
             );
         });
+    }
+
+    private static function line(Reach $reach, LocalDate $from, Said $moved): Said
+    {
+        return $reach === Reach::Whole
+            ? new Said('history.whole', ['what' => $moved])
+            : new Said('history.from', ['day' => $from, 'what' => $moved]);
     }
 
     /**

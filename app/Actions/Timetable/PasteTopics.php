@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Locks;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Timetable\Topics;
 
 /** Lays a pasted list of topics over a series' sessions in order. */
@@ -41,7 +42,7 @@ final readonly class PasteTopics
             $this->history->record(
                 $series,
                 $by,
-                $topics === [] ? 'took the topics out' : count($topics).' topics laid over the sessions',
+                $topics === [] ? new Said('history.no_topics') : new Said('history.topics', ['n' => count($topics)]),
                 $before,
             );
             ($this->follow)($series);

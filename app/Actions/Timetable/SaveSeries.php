@@ -13,6 +13,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Laying;
 use Nomada\Core\Timetable\SeriesPlan;
@@ -75,7 +76,10 @@ final readonly class SaveSeries
                 ]);
                 $series->setRelation('section', $section);
                 ($this->lay)($series, $term);
-                $this->history->record($series, $by, "planned $title: ".$plan->sentence(), []);
+                $this->history->record($series, $by, new Said('history.planned', [
+                    'series' => $title,
+                    'plan' => $plan->said(),
+                ]), []);
                 ($this->follow)($series, false);
 
                 return $series;
@@ -88,7 +92,7 @@ final readonly class SaveSeries
             $laying = ($this->lay)($series, $term);
             if (! $same) {
                 $series->save();
-                $this->history->record($series, $by, self::words($plan, $from, $laying), $before);
+                $this->history->record($series, $by, self::line($plan, $from, $laying), $before);
             }
             ($this->follow)($series, ! $same);
 
@@ -113,7 +117,7 @@ final readonly class SaveSeries
             }
             $before = $this->history->snapshot($series->id);
             $series->update(['title' => $title]);
-            $this->history->record($series, $by, "renamed to $title", $before);
+            $this->history->record($series, $by, new Said('history.renamed', ['series' => $title]), $before);
             ($this->follow)($series);
 
             return $series;
@@ -137,15 +141,15 @@ final readonly class SaveSeries
     }
 
     /** Lays other plans over a series, as a move of several sessions does. */
-    public function relay(Series $series, Stretches $stretches, ?Person $by, string $words): Series
+    public function relay(Series $series, Stretches $stretches, ?Person $by, Said $said): Series
     {
-        return DB::transaction(function () use ($series, $stretches, $by, $words): Series {
+        return DB::transaction(function () use ($series, $stretches, $by, $said): Series {
             Locks::timetableOf($series->id);
             $before = $this->history->snapshot($series->id);
             $series->follow($stretches);
             ($this->lay)($series, $series->section->term->calendar());
             $series->save();
-            $this->history->record($series, $by, $words, $before);
+            $this->history->record($series, $by, $said, $before);
             ($this->follow)($series);
 
             return $series;
@@ -166,24 +170,24 @@ final readonly class SaveSeries
         return array_map(fn (SeriesPlan $p): array => $p->toArray(), $stretches->plans);
     }
 
-    private static function words(SeriesPlan $plan, ?LocalDate $from, Laying $laying): string
+    private static function line(SeriesPlan $plan, ?LocalDate $from, Laying $laying): Said
     {
-        $effect = array_filter([
-            'move' => $laying->effect['move'],
-            'new' => $laying->effect['come'],
-            'fall away' => $laying->effect['go'],
-            'lost' => $laying->effect['lost'],
-        ]);
+        $said =
+            $from === null
+                ? new Said('history.whole', ['what' => $plan->said()])
+                : new Said('history.from', ['day' => $from, 'what' => $plan->said()]);
+        $told = ['move' => 0, 'come' => 0, 'go' => 0, 'lost' => 0];
+        $effect = array_filter(array_intersect_key($laying->effect, $told));
 
-        return ($from === null ? 'the whole series: ' : "from {$from->short()} on: ").
-            $plan->sentence().
-            ($effect === []
-                ? ''
-                : ' ('.
-                    implode(
-                        ', ',
-                        array_map(fn (string $what, int $n): string => "$n $what", array_keys($effect), $effect),
-                    ).
-                    ')');
+        return $effect === []
+            ? $said
+            : new Said('history.in_brackets', [
+                'what' => $said,
+                'with' => array_map(
+                    fn (string $what, int $n): Said => new Said("history.does.$what", ['n' => $n]),
+                    array_keys($effect),
+                    $effect,
+                ),
+            ]);
     }
 }

@@ -10,6 +10,8 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\HistoryLine;
+use Nomada\Core\Language\Said;
 
 /** Writes down every change of a series with the rows as they were before it, so that it can be told and undone. */
 final readonly class SeriesHistory
@@ -58,7 +60,7 @@ final readonly class SeriesHistory
     public function record(
         Series $series,
         ?Person $by,
-        string $words,
+        Said $said,
         array $before,
         ?int $import = null,
         bool $isForSome = false,
@@ -68,7 +70,8 @@ final readonly class SeriesHistory
             'series_id' => $series->id,
             'person_id' => $by?->id,
             'at' => Carbon::createFromTimestamp($this->clock->seconds()),
-            'words' => mb_strimwidth($words, 0, 300, '…'),
+            'words' => HistoryLine::columns($said)['words'],
+            'said' => $said->toArray(),
             'before' => $before,
             'import_id' => $import,
             'is_for_some' => $isForSome,

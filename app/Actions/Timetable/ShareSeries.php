@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
 
 /**
  * Lets another section meet in a series: one session, all rosters. Where the series is registered as a roster, the
@@ -45,7 +46,7 @@ final readonly class ShareSeries
             if ($isNew === 0) {
                 throw new Fault('share.twice', 'share', ['section' => $section->name()]);
             }
-            $this->history->record($series, $by, "shared with {$section->name()}", $before);
+            $this->history->record($series, $by, new Said('history.shared', ['section' => $section->name()]), $before);
             $this->register->follow($series);
             ($this->follow)($series);
         });
@@ -65,7 +66,9 @@ final readonly class ShareSeries
                 ->where('series_id', $series->id)
                 ->where('section_id', $section->id)
                 ->delete();
-            $this->history->record($series, $by, "no longer shared with {$section->name()}", $before);
+            $this->history->record($series, $by, new Said('history.not_shared', [
+                'section' => $section->name(),
+            ]), $before);
             $this->register->follow($series);
             ($this->follow)($series, true, [$section->id]);
         });

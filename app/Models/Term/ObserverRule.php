@@ -6,6 +6,8 @@ namespace Nomada\App\Models\Term;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Nomada\App\Support\Say;
+use Nomada\Core\Language\Said;
 
 /**
  * Everybody of a year, or of a course, observes a section. Observing is always optional for them.
@@ -35,8 +37,10 @@ final class ObserverRule extends Model
 
     public function words(): string
     {
-        return $this->year !== null
-            ? "everybody of Year $this->year"
-            : 'everybody of '.($this->course->title ?? 'a course');
+        return Say::this(
+            $this->year !== null
+                ? new Said('observers.year', ['year' => $this->year])
+                : new Said('observers.course', ['course' => $this->course->title ?? '']),
+        );
     }
 }

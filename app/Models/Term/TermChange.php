@@ -7,6 +7,7 @@ namespace Nomada\App\Models\Term;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Nomada\App\Support\HistoryLine;
 
 /**
  * One change of a term's calendar, with the calendar's rows before and after it.
@@ -15,7 +16,8 @@ use Illuminate\Support\Carbon;
  * @property int $term_id
  * @property int|null $person_id
  * @property Carbon $at
- * @property string $words
+ * @property string $words  in English
+ * @property array<string, mixed>|null $said  what it says, as a code; null of older lines
  * @property array<string, list<array<string, mixed>>> $before rows by table
  * @property array<string, list<array<string, mixed>>> $after
  * @property Carbon|null $undone_at
@@ -31,7 +33,19 @@ final class TermChange extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['at' => 'datetime', 'undone_at' => 'datetime', 'before' => 'array', 'after' => 'array'];
+    protected $casts = [
+        'at' => 'datetime',
+        'undone_at' => 'datetime',
+        'before' => 'array',
+        'after' => 'array',
+        'said' => 'array',
+    ];
+
+    /** What it says, in the language of whoever reads the page. */
+    public function line(): string
+    {
+        return HistoryLine::read($this->words, $this->said);
+    }
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\HistoryLine;
 
 /**
  * One change of a series: who, when, in words, and the rows as they were before.
@@ -18,7 +19,8 @@ use Nomada\App\Models\Term\Section;
  * @property int $series_id the series may be gone
  * @property int|null $person_id
  * @property Carbon $at on the application's clock
- * @property string $words
+ * @property string $words  in English
+ * @property array<string, mixed>|null $said  what it says, as a code; null of older lines
  * @property array<string, list<array<string, mixed>>>|null $before rows by table
  * @property Carbon|null $undone_at
  * @property int|null $undone_by
@@ -35,7 +37,13 @@ final class SeriesChange extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['at' => 'datetime', 'before' => 'array', 'undone_at' => 'datetime'];
+    protected $casts = ['at' => 'datetime', 'before' => 'array', 'undone_at' => 'datetime', 'said' => 'array'];
+
+    /** What it says, in the language of whoever reads the page. */
+    public function line(): string
+    {
+        return HistoryLine::read($this->words, $this->said);
+    }
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo

@@ -8,6 +8,7 @@ use Illuminate\Http\Request;
 use Nomada\App\Models\Term\School;
 use Nomada\App\Queries\ActKey;
 use Nomada\App\Queries\Drawn;
+use Nomada\App\Support\Say;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Rotation;
 use Nomada\Core\Term\Zone;
@@ -157,7 +158,7 @@ final readonly class ConflictPage
     {
         $read = array_values(array_map(fn (mixed $p): SeriesPlan => SeriesPlan::from((array) $p), $plans));
 
-        return $read === [] ? '' : (new Stretches($read))->sentence();
+        return $read === [] ? '' : Say::this((new Stretches($read))->said());
     }
 
     /** A value as a person reads it. */

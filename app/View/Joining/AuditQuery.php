@@ -10,6 +10,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\Presets;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\HistoryLine;
 use Nomada\Core\Term\Zone;
 
 /**
@@ -87,6 +88,7 @@ final readonly class AuditQuery
                 ->get([
                     'section',
                     'words',
+                    'said',
                     DB::raw("given_name || ' ' || family_name as by"),
                     DB::raw('extract(epoch from at)::bigint as seconds'),
                 ])
@@ -95,7 +97,7 @@ final readonly class AuditQuery
                         $zone->dateAt((int) $r->seconds)->short().' '.$zone->clock((int) $r->seconds),
                         $r->by,
                         (string) $r->section,
-                        (string) $r->words,
+                        HistoryLine::read((string) $r->words, $r->said),
                     ),
                 )
                 ->all(),
@@ -113,6 +115,7 @@ final readonly class AuditQuery
                     'kind',
                     'section',
                     'words',
+                    'said',
                     DB::raw("coalesce(given_name || ' ' || family_name, '') as by"),
                 ])
                 ->map(
@@ -121,7 +124,7 @@ final readonly class AuditQuery
                         (string) $r->by,
                         (string) $r->kind,
                         (string) $r->section,
-                        (string) $r->words,
+                        HistoryLine::read((string) $r->words, $r->said),
                     ],
                 )
                 ->all(),

@@ -51,7 +51,9 @@ final readonly class DoorWords
                 'then',
                 [
                     'because' => self::say('because', [
-                        'reason' => $session->reason ?? self::say('cancelled'),
+                        'reason' => $session?->reason === null
+                            ? self::say('cancelled')
+                            : Say::because($session->reason),
                         'next' => $next,
                     ]),
                 ],

@@ -10,6 +10,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Presence\Records\Records;
 use Nomada\App\View\Presence\Records\SectionRecord;
 use Nomada\App\View\Presence\Records\SessionRecord;
@@ -154,7 +155,7 @@ final readonly class RecordsPage
                         (string) $r->topic,
                         $term->calendar()->zone->clock((int) $r->s),
                         $r->state === 'planned',
-                        (string) $r->reason,
+                        Say::because($r->reason),
                         $r->state === 'planned' && (int) $r->e > $now,
                         $r->makes_up !== null,
                         $r->present === null ? null : (int) $r->present + (int) $r->late + (int) $r->partial,

@@ -35,7 +35,7 @@ final readonly class CalendarHistory
                             $zone->dateAt((int) $c->at->timestamp)->short(),
                             $zone->clock((int) $c->at->timestamp),
                             $c->person?->shortName(),
-                            $c->words,
+                            $c->line(),
                             $c->undone_at !== null,
                             $c->import_id === null,
                         ),

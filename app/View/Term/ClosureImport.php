@@ -12,6 +12,7 @@ use Nomada\App\Support\KeptText;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\Calendar\ClosureReader;
 use Nomada\Core\Interchange\SchoolData;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\Closure;
 use Nomada\Core\Term\LocalDate;
 
@@ -56,7 +57,7 @@ final readonly class ClosureImport
             }
         }
         if ($new !== []) {
-            $this->close->all($term, $new, $by, "closed days read from $kept->name");
+            $this->close->all($term, $new, $by, new Said('history.read_closed', ['file' => $kept->name]));
         }
 
         return count($new);

@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\Panel\FreeLine;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
@@ -46,7 +47,7 @@ final readonly class MakeUps
                 $session->series->section,
                 $session->series->title,
                 LocalDate::parse($session->day),
-                (string) $session->reason,
+                Say::because($session->reason),
                 FreeLine::ofOne($free),
             );
             $best = $free[0] ?? null;

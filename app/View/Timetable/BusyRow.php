@@ -9,6 +9,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
+use Nomada\App\Support\Say;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\BusyDay;
 
@@ -47,7 +48,7 @@ final readonly class BusyRow
             $midnight = $term->zone->instant($day, 0);
             $local = fn (int $at): int => intdiv($at - $midnight, 60);
             $days[$monday->plus($n)->iso()] = [
-                'closed' => $term->closedBecause($day),
+                'closed' => $term->isOpen($day) ? null : Say::because($term->closedBecause($day)),
                 'spans' => BusyDay::spans(
                     [
                         ...array_map(

@@ -10,7 +10,8 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Words;
+use Nomada\App\Support\Say;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Timetable\Laying;
@@ -46,7 +47,7 @@ final readonly class SeriesPreview
         $lost = [];
         foreach ($sessions as $session) {
             if ($session->state === SessionState::Lost && ($from === null || $session->day >= $from->day)) {
-                $lost[(string) $session->reason][] = (new LocalDate($session->day))->short();
+                $lost[Say::because($session->reason)][] = (new LocalDate($session->day))->short();
             }
         }
         $days = ['past' => [], 'planned' => [], 'makeup' => []];
@@ -57,7 +58,7 @@ final readonly class SeriesPreview
 
         return new PreviewPage(
             $shown,
-            PlanSentence::of($shown, $term),
+            Say::this(PlanSentence::of($shown, $term)),
             count($held),
             count($days['past']),
             array_sum(array_map(fn (PlannedSession $s): int => intdiv($s->end - $s->start, 60), $held)),
@@ -71,7 +72,9 @@ final readonly class SeriesPreview
             $this->free->costOfPlan($section, $series === null ? $sessions : $laying->sessions, $plan, $series),
             $lost,
             $series === null ? null : $laying->effect,
-            $series === null ? [] : array_map(Laying::told(...), $laying->fallen),
+            $series === null
+                ? []
+                : array_map(fn (PlannedSession $s): string => Say::this(Laying::told($s)), $laying->fallen),
         );
     }
 
@@ -87,24 +90,16 @@ final readonly class SeriesPreview
         $why = $term->closedBecause($plan->from->day);
         $first = $sessions[0] ?? null;
         if ($why !== null) {
-            $out[] = "The first day, {$plan->from->short()}, is closed: $why.";
+            $out[] = new Said('slip.closed', ['day' => $plan->from, 'why' => $why]);
         } elseif ($first !== null && $first->day !== $plan->from->day) {
-            $out[] =
-                "{$plan->from->short()} is no day of this pattern; the first session is on ".
-                (new LocalDate($first->day))->short().
-                '.';
+            $out[] = new Said('slip.no_day', ['day' => $plan->from, 'first' => new LocalDate($first->day)]);
         }
         $outside = $plan->outside($term);
         if ($outside > 0) {
             $out[] =
                 $plan->end->kind === 'held'
-                    ? 'Only '.($plan->end->n - $outside)." fit before the term ends; $outside do not."
-                    : Words::count($outside, 'date').
-                        ' of it '.
-                        ($outside === 1 ? 'falls' : 'fall').
-                        ' outside the term and '.
-                        ($outside === 1 ? 'makes' : 'make').
-                        ' no session.';
+                    ? new Said('slip.fit', ['fit' => $plan->end->n - $outside, 'n' => $outside])
+                    : new Said('slip.outside', ['n' => $outside]);
         }
         $late = array_filter($sessions, function (PlannedSession $s) use ($term): bool {
             [$opens, $closes] = $term->hoursOn($s->day);
@@ -114,15 +109,9 @@ final readonly class SeriesPreview
             return $s->state === SessionState::Planned && ($from < $opens || $to + 1 > $closes);
         });
         if ($late !== []) {
-            $out[] =
-                Words::count(count($late), 'session').
-                ' '.
-                (count($late) === 1 ? 'lies' : 'lie').
-                ' outside the hours in which school is open, the first on '.
-                (new LocalDate(reset($late)->day))->short().
-                '.';
+            $out[] = new Said('slip.hours', ['n' => count($late), 'day' => new LocalDate(reset($late)->day)]);
         }
 
-        return $out;
+        return array_map(fn (Said $one): string => Say::this($one), $out);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Timetable;
 
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Say;
 use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Patterns;
@@ -13,7 +14,7 @@ use stdClass;
 /** A series in words, from the columns of its table. Few patterns are many series' own, so each is read once. */
 final class SeriesWords
 {
-    /** @var array<string, string> */
+    /** @var array<string, string> by language and pattern */
     private static array $known = [];
 
     /**
@@ -25,7 +26,7 @@ final class SeriesWords
     public static function row(stdClass $row, int $today, Zone $school): string
     {
         return $row->earlier !== '[]'
-            ? (new Series())->newFromBuilder((array) $row)->stretches()->sentence($today)
+            ? Say::this((new Series())->newFromBuilder((array) $row)->stretches()->said($today))
             : self::of($row->pattern, $row->start_minute, $row->minutes, $row->time_zone, $school, $row->period);
     }
 
@@ -41,9 +42,10 @@ final class SeriesWords
         Zone $school,
         ?string $period = null,
     ): string {
-        self::$known[$pattern] ??= Patterns::from((array) json_decode($pattern, true))->sentence();
+        $key = app()->getLocale()." $pattern";
+        self::$known[$key] ??= Say::this(Patterns::from((array) json_decode($pattern, true))->said());
 
-        return self::$known[$pattern].
+        return self::$known[$key].
             ' '.
             TypedTime::format($startMinute).
             '–'.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Interchange\Calendar;
 
 use Nomada\Core\Fault;
+use Nomada\Core\Term\Because;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Timetable\Particulars;
 use Nomada\Core\Timetable\PlannedSession;
@@ -68,7 +69,7 @@ final readonly class ReadEvent
                 $out[] =
                     $planned->state === SessionState::Lost
                         ? $planned
-                        : $planned->cancelled('Not in the calendar that was read');
+                        : $planned->cancelled(Because::NOT_READ);
             }
         }
         usort($out, fn (PlannedSession $a, PlannedSession $b): int => $a->start <=> $b->start);

@@ -12,7 +12,7 @@
                 <p class="fault" role="alert">{{ trans_choice('presence.list.faults', count($page->look->graves())) }}</p>
                 <ul>
                     @foreach (array_slice($page->look->graves(), 0, 40) as $fault)
-                        <li>{{ $fault->sentence() }}</li>
+                        <li>{{ \Nomada\App\Support\FaultWords::line($fault) }}</li>
                     @endforeach
                 </ul>
             @else

@@ -3,7 +3,8 @@
     <x-page-head :title="__('term.make_ups.title')" :sum="trans_choice('term.make_ups.sum', $page->count)">
         <a @class(['pill', 'on' => $page->reason === '']) href="{{ route('make-ups') }}">{{ __('term.make_ups.all') }}</a>
         @foreach ($page->reasons as $reason)
-            <a @class(['pill', 'on' => $page->reason === $reason]) href="{{ route('make-ups', ['reason' => $reason]) }}">{{ $reason }}</a>
+            <a @class(['pill', 'on' => $page->reason === $reason]) href="{{ route('make-ups', ['reason' => $reason]) }}">{{
+                \Nomada\App\Support\Say::because($reason) }}</a>
         @endforeach
     </x-page-head>
     @if ($page->rows === [])

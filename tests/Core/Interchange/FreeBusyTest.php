@@ -1,6 +1,7 @@
 <?php
 
 use Nomada\Core\Interchange\Calendar\FreeBusy;
+use Tests\Core\Scenario;
 
 test('busy times are merged, cut to the span and put in order', function (array $busy, array $merged) {
     expect(FreeBusy::merged($busy, 10, 100))->toBe($merged);
@@ -15,7 +16,7 @@ test('busy times are merged, cut to the span and put in order', function (array 
 
 test('every moment is busy in the merged ones exactly where it was in one of the others', function () {
     mt_srand(9);
-    for ($n = 0; $n < 200; $n++) {
+    for ($n = 0; $n < Scenario::rounds(200); $n++) {
         $busy = array_map(fn () => [($s = mt_rand(0, 60)), $s + mt_rand(0, 12)], range(1, 6));
         $merged = FreeBusy::merged($busy, 5, 55);
         $in = fn (array $spans, int $at): bool => array_filter($spans, fn ($p) => $p[0] <= $at && $at < $p[1]) !== [];

@@ -595,6 +595,8 @@ test('an invitation is on the reader\'s own clock and says what to do when it do
         'https://x.example/join',
         '+34 555',
         '123',
+        '',
+        Scenario::phrases('en'),
     );
 
     expect($text)

@@ -4,10 +4,11 @@ use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkSecret;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\Core\Scenario;
 
 test('the check character catches every single wrong character and every swap of neighbours', function () {
     $random = new Randomizer(new Mt19937(7));
-    for ($n = 0; $n < 40; $n++) {
+    for ($n = 0; $n < Scenario::rounds(40); $n++) {
         $code = JoinCode::make($random);
         expect($code)->toMatch('/^[BCDFHJKMNPQRTVWXY234579]{10}$/')->and(JoinCode::isValid($code))->toBeTrue();
         for ($i = 0; $i < 10; $i++) {

@@ -11,6 +11,7 @@ use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Particulars;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
+use Tests\Core\Scenario;
 use Tests\Support\English;
 
 /** A session of 45 minutes at nine o'clock, UTC, so many days from now. */
@@ -35,6 +36,7 @@ function invitation(array $sessions, int $now, DoorRules $door = new DoorRules()
         $phone,
         '123',
         'https://x.example/go/marine',
+        Scenario::phrases('en'),
     );
 }
 
@@ -85,7 +87,9 @@ test('an invitation has the next five sessions on the reader\'s clock, every way
 });
 
 test('without a teacher, a code or a short address nothing stands in their place', function () {
-    $text = Invitation::text('X', '', [], Zone::named('UTC'), 0, new DoorRules(), 'link', '', 'page', '', '');
+    $phrases = Scenario::phrases('en');
+    $none = ['link', '', 'page', '', '', ''];
+    $text = Invitation::text('X', '', [], Zone::named('UTC'), 0, new DoorRules(), ...[...$none, $phrases]);
     expect($text)->toStartWith("X\n\nNo session is ahead.\n\nCome in: link\n\nThe doors open");
 });
 

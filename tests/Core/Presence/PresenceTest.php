@@ -12,6 +12,7 @@ use Nomada\Core\Presence\Measure;
 use Nomada\Core\Presence\Running;
 use Nomada\Core\Presence\ScorePart;
 use Nomada\Core\Presence\Status;
+use Tests\Core\Scenario;
 
 /**
  * Minutes from ten o'clock on, as "+0 -12 +14@phone": + came, - left.
@@ -159,7 +160,7 @@ test('a correction stands beside what was computed, and an excuse is for the abs
 // The oracle looks at each second by itself.
 test('intervals and minutes are what an oracle counts second by second', function () {
     mt_srand(7302);
-    for ($n = 0; $n < 400; $n++) {
+    for ($n = 0; $n < Scenario::rounds(400); $n++) {
         $told = [];
         foreach (['a', 'b', 'c'] as $device) {
             for ($i = mt_rand(0, 6); $i > 0; $i--) {

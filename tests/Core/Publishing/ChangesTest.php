@@ -8,6 +8,7 @@ use Nomada\Core\Publishing\ToldSession;
 use Nomada\Core\Timetable\Particulars;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
+use Tests\Core\Scenario;
 
 /**
  * A series of sessions of ten minutes, by key.
@@ -103,7 +104,7 @@ test('until when something is left to tell', function (array $is, ?int $until, i
     expect(Changes::until(toldSeries(), $is, $now))->toBe($until);
 })->with([
     'nothing' => [toldSeries(), null, 0],
-    'a session that is cancelled, until its end' => [toldSeries(['b' => new ToldSession('b', 2000, 2600, true)]), 2600, 0],
+    'one that is cancelled, until its end' => [toldSeries(['b' => new ToldSession('b', 2000, 2600, true)]), 2600, 0],
     'until a second before it' => [toldSeries(['b' => new ToldSession('b', 2000, 2600, true)]), 2600, 2599],
     'and not then' => [toldSeries(['b' => new ToldSession('b', 2000, 2600, true)]), null, 2600],
     'moved, until the later of both' => [toldSeries(['a' => new ToldSession('a', 2700, 3300)]), 3300, 0],
@@ -115,7 +116,7 @@ test(
     'after random changes, telling them and looking again finds nothing; and what is kept is read back the same',
     function () {
         mt_srand(11);
-        for ($n = 0; $n < 200; $n++) {
+        for ($n = 0; $n < Scenario::rounds(200); $n++) {
             $make = function (): array {
                 $sessions = [];
                 foreach (range('a', 'h') as $i => $key) {

@@ -6,6 +6,7 @@ use Nomada\Core\Publishing\Difference;
 use Nomada\Core\Publishing\DoorSession;
 use Nomada\Core\Publishing\Truth;
 use Nomada\Core\Term\Zone;
+use Tests\Core\Scenario;
 
 /** Sessions at ten of given days (hours from 2027-02-09 00:00 UTC). */
 function doorSessions(array $hours): array
@@ -68,7 +69,7 @@ test('a day is the zone\'s', function () {
 
 test('against counting: differences tell exactly how many are missing and too many', function () {
     mt_srand(27);
-    for ($n = 0; $n < 300; $n++) {
+    for ($n = 0; $n < Scenario::rounds(300); $n++) {
         $hours = fn (): array => array_values(
             array_unique(array_map(fn () => 24 * mt_rand(0, 9) + 10, range(1, mt_rand(1, 8)))),
         );

@@ -8,6 +8,7 @@ use Nomada\Core\Registration\PersonName;
 use Nomada\Core\Registration\Registrant;
 use Nomada\Core\Registration\RosterEntry;
 use Nomada\Core\Registration\Verdict;
+use Tests\Core\Scenario;
 
 /**
  * What one registrant and one student are worth to each other, written out as a table: the same address first, then the
@@ -85,7 +86,7 @@ test(
             'x@post.example',
         ];
         $pick = fn (array $from): string => $from[mt_rand(0, count($from) - 1)];
-        for ($n = 0; $n < 150; $n++) {
+        for ($n = 0; $n < Scenario::rounds(150); $n++) {
             $roster = $queue = [];
             for ($i = mt_rand(1, 5); $i > 0; $i--) {
                 $roster[] = new RosterEntry(

@@ -9,6 +9,7 @@ use Nomada\Core\Registration\PersonName;
 use Nomada\Core\Registration\Registrant;
 use Nomada\Core\Registration\RosterEntry;
 use Nomada\Core\Registration\Verdict;
+use Tests\Core\Scenario;
 use Tests\Support\English;
 
 test('names are compared without marks, in any order', function (string $a, string $b, NameRelation $relation) {
@@ -147,7 +148,7 @@ test('the evidence says why', function () {
 
 test('the assignment is the best there is, against trying all of them', function () {
     mt_srand(2027);
-    for ($round = 0; $round < 150; $round++) {
+    for ($round = 0; $round < Scenario::rounds(150); $round++) {
         $n = mt_rand(1, 5);
         $m = mt_rand($n, 6);
         $cost = array_map(fn (): array => array_map(fn (): int => mt_rand(-40, 0), range(1, $m)), range(1, $n));

@@ -86,7 +86,7 @@ test(
         mt_srand(5);
         $given = ['Alba', 'Bruno', 'Uxía', 'Íñigo', 'María José'];
         $family = ['Sanz', 'de la Riba', 'Piñeiral', 'Øster'];
-        for ($round = 0; $round < 200; $round++) {
+        for ($round = 0; $round < Scenario::rounds(200); $round++) {
             $roster = $queue = [];
             for ($p = 1; $p <= 6; $p++) {
                 // Some share a family's address, some a name.

@@ -254,7 +254,7 @@ test('a term answers at its edges', function () {
         ->and($term->isOpen($first - 1))
         ->toBeFalse()
         ->and($term->closedBecause($last + 1))
-        ->toBe('Outside the term')
+        ->toBe('=outside')
         ->and(count($term->closedDays()))
         ->toBe($last - $first + 1 - count($term->openDays()))
         ->and($term->isWeekend(LocalDate::parse('2027-02-12')->day))

@@ -16,9 +16,9 @@ test('the scenario has 61 school days in 15 weeks', function () {
         ->and($term->closedBecause(LocalDate::parse('2027-02-16')->day))
         ->toBe('Carnival')
         ->and($term->closedBecause(LocalDate::parse('2027-02-13')->day))
-        ->toBe('Weekend')
+        ->toBe('=weekend')
         ->and($term->closedBecause(LocalDate::parse('2027-04-24')->day))
-        ->toBe('Outside the term')
+        ->toBe('=outside')
         ->and($term->closedBecause(LocalDate::parse('2027-02-18')->day))
         ->toBeNull();
 });

@@ -19,6 +19,7 @@ use Nomada\Core\Timetable\RulePattern;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 // The borders of the rules of the timetable: a minute more or less, one more or fewer, the first and the last.
 
@@ -258,15 +259,15 @@ test('dates: how many there may be, which of them are within, how they are said'
     $four = new DatesPattern([$day + 3, $day, $day + 2, $day + 1, $day]);
     expect([...$four->days(new LocalDate($day + 1), new LocalDate($day + 2), Scenario::term())])
         ->toBe([$day + 1, $day + 2])
-        ->and($four->sentence())
+        ->and(English::said($four->said()))
         ->toBe('4 dates')
-        ->and($four->spoken())
+        ->and(English::said($four->spoken()))
         ->toBe('On Mon 11 Jan, Tue 12 Jan, Wed 13 Jan, Thu 14 Jan')
-        ->and((new DatesPattern(range($day, $day + 4)))->spoken())
+        ->and(English::said((new DatesPattern(range($day, $day + 4)))->spoken()))
         ->toBe('On Mon 11 Jan, Tue 12 Jan, Wed 13 Jan, Thu 14 Jan and 1 more')
-        ->and((new DatesPattern([$day, $day + 1]))->sentence())
+        ->and(English::said((new DatesPattern([$day, $day + 1]))->said()))
         ->toBe('2 dates')
-        ->and((new DatesPattern([$day]))->sentence())
+        ->and(English::said((new DatesPattern([$day]))->said()))
         ->toBe('Mon 11 Jan')
         ->and($four->rule())
         ->toBeNull();

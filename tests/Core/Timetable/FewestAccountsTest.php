@@ -6,6 +6,7 @@ use Nomada\Core\Timetable\FewestAccounts;
 use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\Licences;
 use Nomada\Core\Timetable\Running;
+use Tests\Core\Scenario;
 
 /** One session a series: start and end in minutes, and how many come. */
 function oneSession(int $series, int $from, int $to, int $people): Running
@@ -112,7 +113,7 @@ it('says how many of each plan suffice', function (): void {
 
 it('finds as few as trying everything finds, and an assignment that shows it', function (): void {
     mt_srand(5);
-    for ($round = 0; $round < 60; $round++) {
+    for ($round = 0; $round < Scenario::rounds(60); $round++) {
         $plans = array_slice(
             [
                 new HostAccount(1, '', 10, 60, mt_rand(1, 2), 'S'),

@@ -175,7 +175,7 @@ test('on periods, the periods of the day plan; a short day may lack one', functi
         '1 45 2 0',
         '3 45 1 1',
     ]);
-    expect($free[0]->words())->toBe('Tue period 1, 09:00–09:45');
+    expect(English::said($free[0]->when()))->toBe('Tue period 1, 09:00–09:45');
     // Without periods asked for, the grid.
     expect((new FreeTimes($term, [], []))->forSeries([marchDay(2)], 600, 45, 1, false)[0]->period)->toBeNull();
 });

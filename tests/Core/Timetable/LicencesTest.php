@@ -182,7 +182,7 @@ test('three that overlap in pairs only need two accounts, one of them split', fu
 
 test('as many accounts of one plan as run at one time leave no session over, whatever stands where', function () {
     mt_srand(31);
-    for ($round = 0; $round < 120; $round++) {
+    for ($round = 0; $round < Scenario::rounds(120); $round++) {
         $running = array_map(
             fn (int $i): Running => running(
                 $i,
@@ -254,7 +254,7 @@ test(
         'leave no session over',
     function () {
         mt_srand(77);
-        for ($round = 0; $round < 60; $round++) {
+        for ($round = 0; $round < Scenario::rounds(60); $round++) {
             $running = array_map(
                 fn (int $i): Running => running(
                     $i,

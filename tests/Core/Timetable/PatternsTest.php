@@ -1,6 +1,8 @@
 <?php
 
 use Nomada\Core\Fault;
+use Nomada\Core\Language\Said;
+use Nomada\Core\Term\Because;
 use Nomada\Core\Term\Closure;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
@@ -17,6 +19,7 @@ use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
 use Nomada\Core\Timetable\WeeklyPattern;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 test('the worked numbers of the scenario', function (
     Pattern $pattern,
@@ -125,7 +128,7 @@ test('what is stored is read back as the same pattern', function (array $plain) 
 
 test('over random terms, sessions are what a day-by-day reading finds', function () {
     mt_srand(4711);
-    for ($round = 0; $round < 300; $round++) {
+    for ($round = 0; $round < Scenario::rounds(300); $round++) {
         $first = LocalDate::parse('2026-09-01')->plus(mt_rand(0, 300));
         $last = $first->plus(mt_rand(5, 140));
         $closures = $opened = [];
@@ -209,7 +212,7 @@ test('other patterns that schools use', function (Pattern $pattern, array $held,
 
     expect(Scenario::dates($sessions))
         ->toBe($held)
-        ->and($pattern->sentence())
+        ->and(English::said($pattern->said()))
         ->toBe($sentence)
         ->and(Patterns::from($pattern->toArray())->toArray())
         ->toBe($pattern->toArray());
@@ -241,13 +244,35 @@ test('other patterns that schools use', function (Pattern $pattern, array $held,
     ],
 ]);
 
+test('why no session is held: words of people as they are, codes of ours in each language', function () {
+    $said = fn (string $reason): array => [
+        Said::because($reason) === null ? null : English::said(Said::because($reason)),
+        Said::because($reason) === null ? null : Scenario::phrases('es')->this(Said::because($reason)),
+    ];
+    expect($said('Carnival'))
+        ->toBe([null, null])
+        ->and($said('=weekend'))
+        ->toBe(['Weekend', 'Fin de semana'])
+        ->and($said(Because::noPeriod('3', 'Short (Friday)')))
+        ->toBe(['No period 3 (Short (Friday))', 'Sin la hora 3 (Short (Friday))'])
+        ->and($said('a =weekend'))
+        ->toBe([null, null])
+        ->and($said("=weekend\n"))
+        ->toBe([null, null]);
+    foreach ([Because::OUTSIDE, Because::OVERLAPS, Because::NO_DATE, Because::NO_PLAN, Because::NOT_READ] as $code) {
+        expect($said($code))->each->toBeString();
+    }
+});
+
 test('a plan is read back in one sentence', function (Pattern $pattern, SeriesEnd $end, string $words) {
-    expect(PlanSentence::of(Scenario::plan($pattern, '2027-01-12', $end, 675), Scenario::term()))->toBe($words);
+    expect(
+        English::said(PlanSentence::of(Scenario::plan($pattern, '2027-01-12', $end, 675), Scenario::term())),
+    )->toBe($words);
 })->with([
     [
         new WeeklyPattern([2, 4], 2),
         SeriesEnd::onDate(LocalDate::parse('2027-04-22')),
-        'Every second Tuesday and Thursday, 11:15 to 12:00, until 22 Apr: 14 sessions, 2 lost to Easter break',
+        'Every second Tuesday and Thursday, 11:15 to 12:00, until Thu 22 Apr: 14 sessions, 2 lost to Easter break',
     ],
     [
         new WeeklyPattern([3]),

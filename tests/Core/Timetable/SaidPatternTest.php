@@ -1,5 +1,6 @@
 <?php
 
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\DatesPattern;
 use Nomada\Core\Timetable\OpenDaysPattern;
@@ -7,20 +8,28 @@ use Nomada\Core\Timetable\Pattern;
 use Nomada\Core\Timetable\RecurrenceRule;
 use Nomada\Core\Timetable\RotationPattern;
 use Nomada\Core\Timetable\RulePattern;
-use Nomada\Core\Timetable\SaidPattern;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\Stretches;
 use Nomada\Core\Timetable\WeeklyPattern;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 function ruleOf(string $text): RulePattern
 {
     return new RulePattern(RecurrenceRule::parse($text, Scenario::term()->zone), LocalDate::parse('2027-01-12'));
 }
 
-test('a pattern is said in English as staff read it, and in Spanish', function (Pattern $pattern, string $spanish) {
-    $said = fn (string $language): string => (new SaidPattern(Scenario::phrases($language)))->pattern($pattern);
-    expect($said('en'))->toBe($pattern->sentence())->and($said('es'))->toBe($spanish);
+test('a pattern is said in Spanish, and in English alike wherever it is read', function (
+    Pattern $pattern,
+    string $spanish,
+) {
+    expect(Scenario::phrases('es')->this($pattern->said()))
+        ->toBe($spanish)
+        ->and(Scenario::phrases('en')->this($pattern->said()))
+        ->toBe(English::said($pattern->said()))
+        // What is kept of it says the same.
+        ->and(Said::from((array) json_decode((string) json_encode($pattern->said()->toArray()), true)))
+        ->toEqual($pattern->said());
 })->with([
     [fn () => new WeeklyPattern([2, 4]), 'mar jue'],
     [fn () => new WeeklyPattern([1, 2, 3, 4, 5]), 'De lunes a viernes'],
@@ -47,6 +56,8 @@ test('a pattern is said in English as staff read it, and in Spanish', function (
     [fn () => ruleOf('FREQ=MONTHLY;BYDAY=MO,WE;BYSETPOS=2,-1'), 'Cada mes, segundo y último de lun, mié'],
     [fn () => ruleOf('FREQ=MONTHLY;BYMONTHDAY=3,17;BYMONTH=2,3'), 'Cada mes, el día 3, 17, meses 2 3'],
     [fn () => ruleOf('FREQ=DAILY;INTERVAL=3'), 'Cada 3 días'],
+    [fn () => ruleOf('FREQ=MONTHLY;BYMONTHDAY=13,14;BYSETPOS=1'), 'Cada mes, primer de el día 13, 14'],
+    [fn () => ruleOf('FREQ=MONTHLY;BYDAY=-3MO'), 'Cada mes, número -3 lun'],
     [fn () => ruleOf('FREQ=MONTHLY;BYDAY=MO,TU,WE;BYSETPOS=7'), 'Cada mes, número 7 de lun, mar, mié'],
 ]);
 
@@ -63,10 +74,10 @@ test('plans are said one after the other, with their period and from when', func
             '4',
         ),
     ]);
-    $said = fn (string $language): string => (new SaidPattern(Scenario::phrases($language)))->stretches($plans);
+    $said = fn (string $language): string => Scenario::phrases($language)->this($plans->said());
     expect($said('en'))
         ->toBe('Tue Thu 10:00–10:45, from Tue 23 Feb: Wed period 4, 11:15–12:00')
-        ->toBe($plans->sentence())
+        ->toBe(English::said($plans->said()))
         ->and($said('es'))
         ->toBe('mar jue 10:00–10:45, desde el mar 23 feb: mié hora 4, 11:15–12:00');
 });

@@ -14,6 +14,7 @@ use Nomada\Core\Timetable\Shift;
 use Nomada\Core\Timetable\Stretches;
 use Nomada\Core\Timetable\WeeklyPattern;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 /** A term of three weeks from a Monday on, with one open Saturday and one open Sunday, and two periods a day. */
 function openTerm(): Term
@@ -110,7 +111,7 @@ test('of several plans the one that holds is moved from the day on, and all that
     $series = new Stretches([$plan([1], '2027-01-11'), $plan([2], '2027-02-08'), $plan([3], '2027-03-08')]);
     $from = LocalDate::parse('2027-02-09')->day;
     $moved = (new Shift($from, $from + 1, 700, 45))->over($series, $from, Scenario::term());
-    $show = fn (SeriesPlan $p): string => $p->from->iso().' '.$p->sentence();
+    $show = fn (SeriesPlan $p): string => $p->from->iso().' '.English::said($p->said());
     expect(array_map($show, $moved->plans))->toBe([
         '2027-01-11 Mon 10:00–10:45',
         '2027-02-08 Tue 10:00–10:45',

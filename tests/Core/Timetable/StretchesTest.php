@@ -1,6 +1,7 @@
 <?php
 
 use Nomada\Core\Fault;
+use Nomada\Core\Term\Because;
 use Nomada\Core\Term\Closure;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
@@ -17,6 +18,7 @@ use Nomada\Core\Timetable\Stretches;
 use Nomada\Core\Timetable\Topics;
 use Nomada\Core\Timetable\WeeklyPattern;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 function day(string $iso): int
 {
@@ -129,7 +131,7 @@ test('listed dates move as far; other patterns, and other weeks, say why not', f
         ->and(
             (new Shift(day('2027-02-18'), day('2027-02-18'), 660, 30))
                 ->plan(Scenario::plan(new OpenDaysPattern()), $term)
-                ->times(),
+                ->hours(),
         )
         ->toBe('11:00–11:30');
 });
@@ -139,7 +141,7 @@ test('on another clock than the screen\'s, the plan is moved on its own', functi
     $shift = Shift::shown(day('2027-02-23'), day('2027-02-24'), 660, 45, Scenario::term()->zone, $plan->zone);
 
     // Casablanca is an hour behind Madrid in the middle of February.
-    expect($shift->plan($plan, Scenario::term())->sentence())->toBe('Wed 10:00–10:45');
+    expect(English::said($shift->plan($plan, Scenario::term())->said()))->toBe('Wed 10:00–10:45');
 });
 
 test(
@@ -182,7 +184,7 @@ test(
         // Tuesdays fall away but for those that have begun; Thursdays move; the extra one stays.
         expect(array_slice(laid($laying->sessions), 0, 6))
             ->toBe(['02-02 10:00', '02-04 10:00', '02-19 12:00', '02-25 11:00', '02-26 15:00', '03-04 11:00'])
-            ->and(array_map(Laying::told(...), $laying->fallen))
+            ->and(array_map(fn ($s): string => English::said(Laying::told($s)), $laying->fallen))
             ->toBe(['Tue 23 Feb, "Visit"'])
             ->and($laying->effect)
             ->toBe(['stay' => 2, 'move' => 2, 'come' => 5, 'go' => 3, 'lost' => 0, 'begun' => 2])
@@ -194,7 +196,7 @@ test(
 test('laying the same plan again changes nothing, over random plans and exceptions', function () {
     mt_srand(808);
     $term = Scenario::term();
-    for ($round = 0; $round < 200; $round++) {
+    for ($round = 0; $round < Scenario::rounds(200); $round++) {
         $plan = new SeriesPlan(
             new WeeklyPattern(array_map(fn (): int => mt_rand(1, 5), range(1, mt_rand(1, 4))), mt_rand(1, 2)),
             $term->first->plus(mt_rand(0, 30)),
@@ -277,7 +279,7 @@ test('what was decided of a session waits on a closed day, and holds again when 
         ->toEqual($own->own)
         ->and($shut->fallen)
         ->toBe([])
-        ->and(array_map(Laying::told(...), $shut->waiting))
+        ->and(array_map(fn ($s): string => English::said(Laying::told($s)), $shut->waiting))
         ->toBe($told)
         ->and($shut->effect['lost'])
         ->toBe($own->state === SessionState::Planned ? 1 : 0)
@@ -345,8 +347,8 @@ test('no series overlaps itself: an extra session waits while the pattern has it
     $waits = array_values(array_filter($moved->sessions, fn (PlannedSession $s): bool => $s->isExtra()))[0];
 
     expect([$waits->state, $waits->reason])
-        ->toBe([SessionState::Lost, Laying::OVERLAPS])
-        ->and(array_map(Laying::told(...), $moved->waiting))
+        ->toBe([SessionState::Lost, Because::OVERLAPS])
+        ->and(array_map(fn ($s): string => English::said(Laying::told($s)), $moved->waiting))
         ->toBe(['Wed 3 Mar, extra'])
         ->and(Laying::over($before->sessions($term), $moved->sessions, $term, 0)->sessions)
         ->toEqual($laid);
@@ -355,7 +357,7 @@ test('no series overlaps itself: an extra session waits while the pattern has it
 test('any closures and openings, in any order, give back what was; what has begun never changes', function () {
     mt_srand(29);
     $open = Scenario::term()->openDays();
-    for ($round = 0; $round < 60; $round++) {
+    for ($round = 0; $round < Scenario::rounds(60); $round++) {
         $plan = new SeriesPlan(
             new WeeklyPattern(array_map(fn (): int => mt_rand(1, 5), range(1, mt_rand(1, 4))), mt_rand(1, 2)),
             Scenario::term()->first->plus(mt_rand(0, 30)),

@@ -20,6 +20,7 @@ use Nomada\App\View\Joining\DoorPage;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorAnswer;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Language\Said;
 
 final class DoorController extends Controller
 {
@@ -35,7 +36,7 @@ final class DoorController extends Controller
         try {
             return redirect()->route('door', $page->secretOf((string) $request->input('code')));
         } catch (Fault $e) {
-            $audit('code', null, $this->person($request), 'a join code that is none was typed');
+            $audit('code', null, $this->person($request), new Said('audit.no_code'));
 
             throw $e;
         }

@@ -86,7 +86,7 @@ final class JoiningController extends Controller
 
         return view('joining.act', [
             'page' => new ActPage(
-                BulkAct::ACTS[$given['act']] ?? '',
+                in_array($given['act'], BulkAct::ACTS, true) ? (string) __("joining.acts.$given[act]") : '',
                 $bulk->plan($given['act'], $value, $chosen),
                 $given['act'],
                 (string) ($given['preset'] ?? ''),
@@ -103,7 +103,7 @@ final class JoiningController extends Controller
 
         return view('joining.result', [
             'result' => $found,
-            'title' => BulkAct::ACTS[$found->act],
+            'title' => (string) __("joining.acts.$found->act"),
             'canUndo' => BulkAct::canUndo($found->act) && $found->undone_at === null,
         ]);
     }

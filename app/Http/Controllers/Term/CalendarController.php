@@ -161,6 +161,6 @@ final class CalendarController extends Controller
 
         return redirect()
             ->route('term')
-            ->with('said', "Undone: {$found->words}: {$effect->words()}.");
+            ->with('said', (string) __('said.history.undone', ['what' => "{$found->line()}: {$effect->words()}"]));
     }
 }

@@ -24,7 +24,7 @@ final class HistoryController extends Controller
 
         return redirect()
             ->route('section', $section)
-            ->with('said', "Undone: {$found->words}.");
+            ->with('said', (string) __('said.history.undone', ['what' => $found->line()]));
     }
 
     /** Writes to everybody of the series what changed. */

@@ -13,7 +13,6 @@ use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Timetable\HostAccountRow;
 use Nomada\App\Models\Timetable\HostingPlan;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\Support\Words;
 use Nomada\App\View\Timetable\Licences\LicencesQuery;
 
 /** Hosting plans, host accounts, and which series runs on which. */
@@ -80,7 +79,7 @@ final class LicenceController extends Controller
             (int) ($given['many'] ?? 1),
         );
 
-        return $this->done(Words::count((int) ($given['many'] ?? 1), 'account').' added.');
+        return $this->done(trans_choice('licences.added', (int) ($given['many'] ?? 1)));
     }
 
     public function regrade(Request $request, HostAccountRow $account, KeepLicences $keep): RedirectResponse

@@ -13,6 +13,7 @@ use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\SeriesRequest;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\SeriesPreview;
 
 final class SeriesController extends Controller
@@ -41,7 +42,7 @@ final class SeriesController extends Controller
             'said',
             (string) __('said.series.planned', [
                 'title' => $series->title,
-                'sentence' => $series->stretches()->sentence(),
+                'sentence' => Say::this($series->stretches()->said()),
             ]),
         );
     }
@@ -60,7 +61,7 @@ final class SeriesController extends Controller
                 'said',
                 (string) __('said.series.saved', [
                     'title' => $series->title,
-                    'sentence' => $series->stretches()->sentence(),
+                    'sentence' => Say::this($series->stretches()->said()),
                 ]),
             );
         }
@@ -77,7 +78,7 @@ final class SeriesController extends Controller
             'said',
             (string) __('said.series.saved', [
                 'title' => $series->title,
-                'sentence' => $series->stretches()->sentence(),
+                'sentence' => Say::this($series->stretches()->said()),
             ]),
         );
     }

@@ -14,6 +14,8 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Presets;
+use Nomada\App\Queries\Showings;
+use Nomada\App\Queries\Templates;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Order;
 use Nomada\App\Support\Say;
@@ -190,6 +192,7 @@ final readonly class SeriesDoorQuery
                     (string) $link->dial_in,
                     (string) $link->pin,
                     $link->short_address === null ? '' : route('short', $link->short_address),
+                    Templates::phrases(Showings::of([$section->id])[$section->id]->language),
                 ),
             );
         }

@@ -13,6 +13,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\Presets;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorRules;
@@ -99,7 +100,9 @@ final readonly class TodayQuery
             $date,
             $date->day === $zone->dateAt($now)->day,
             $zone->place(),
-            $term->calendar()->closedBecause($date->day),
+            $term->calendar()->isOpen($date->day)
+                ? null
+                : Say::because($term->calendar()->closedBecause($date->day)),
             array_values(
                 $rows
                     ->map(
@@ -145,7 +148,7 @@ final readonly class TodayQuery
             $starts <= $now && $now < $ends && $s->ended === null ? (int) $s->inside : null,
             $doors,
             match ($doors) {
-                DoorState::NotHeld => (string) $s->reason,
+                DoorState::NotHeld => Say::because($s->reason),
                 DoorState::Shut => $zone->clock($opens),
                 default => '',
             },

@@ -240,7 +240,7 @@ final readonly class MeQuery
                         $r->topic,
                         (int) $r->series_id,
                         SessionState::from($r->state),
-                        $r->reason,
+                        $r->reason === null ? null : Say::because($r->reason),
                         $starts,
                         $own->clock($opens),
                         $own->dateAt($starts)->day === $own->dateAt($now)->day,

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Term\Calendar;
 
+use Nomada\App\Support\Say;
+use Nomada\Core\Term\Because;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Term\Term;
 
 /** One day of the term. */
 final readonly class DayCell
@@ -29,6 +30,6 @@ final readonly class DayCell
     /** A weekend is closed without saying so. */
     public function reason(): string
     {
-        return $this->closed === Term::WEEKEND ? '' : (string) $this->closed;
+        return $this->closed === Because::WEEKEND ? '' : Say::because($this->closed);
     }
 }

@@ -10,6 +10,8 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Clash;
 use Nomada\Core\Timetable\FoldedDates;
@@ -169,13 +171,12 @@ final readonly class ClashList
 
     private static function said(string $kind, int $n, string $other): string
     {
-        return match ($kind) {
-            'account' => "host account shared with $other",
-            'room' => "room shared with $other",
-            'long' => 'longer than its hosting plan',
-            'full' => 'larger than its hosting plan',
-            default => ($n === 1 ? '1 clash' : "$n clashes").' with '.$other,
-        };
+        return Say::this(
+            new Said(in_array($kind, ['account', 'room', 'long', 'full'], true) ? "clash.$kind" : 'clash.others', [
+                'n' => $n,
+                'other' => $other,
+            ]),
+        );
     }
 
     /** Joined as `k`: an acceptance holds for whom and for which days it was given, and for no more. */

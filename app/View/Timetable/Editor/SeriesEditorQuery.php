@@ -10,6 +10,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\App\View\DateText;
 use Nomada\App\View\Timetable\Panel\FreeLine;
 use Nomada\App\View\Typed;
@@ -62,7 +63,7 @@ final readonly class SeriesEditorQuery
             Typed::text('month_day', $rule->monthDay),
             Typed::text('dates', implode("\n", array_map(DateText::of(...), $pattern['dates'] ?? []))),
             $plan !== null && $rule->kind === 'keep' && $pattern['kind'] === 'rule'
-                ? $plan->pattern->sentence()
+                ? Say::this($plan->pattern->said())
                 : null,
             Typed::text('at', $series?->period !== null ? 'period' : 'clock'),
             $this->periods($term),

@@ -8,6 +8,7 @@ use Nomada\App\Actions\Timetable\MoveSessions;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\FaultWords;
+use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedTime;
@@ -53,9 +54,9 @@ final readonly class MoveLook
             return new ReachLook(
                 $reach,
                 effect: $laying->effect,
-                fallen: array_map(Laying::told(...), $laying->fallen),
+                fallen: array_map(fn (PlannedSession $s): string => Say::this(Laying::told($s)), $laying->fallen),
                 cost: $this->free->costOf($session->series, $changed),
-                then: $this->move->stretches($session, $day, $start, $minutes, $reach)->sentence(),
+                then: Say::this($this->move->stretches($session, $day, $start, $minutes, $reach)->said()),
             );
         } catch (Fault $e) {
             return new ReachLook($reach, fault: FaultWords::of($e));

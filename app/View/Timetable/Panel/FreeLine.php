@@ -40,7 +40,7 @@ final readonly class FreeLine
     public static function ofSeries(array $free, LocalDate $day): array
     {
         return array_map(
-            fn (FreeTime $f): self => self::from($f, $f->words(), new LocalDate($day->day + $f->shift)),
+            fn (FreeTime $f): self => self::from($f, Say::this($f->when()), new LocalDate($day->day + $f->shift)),
             $free,
         );
     }

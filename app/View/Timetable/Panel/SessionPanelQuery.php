@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SessionState;
@@ -49,7 +50,7 @@ final readonly class SessionPanelQuery
             $term->zone->clock($core->start),
             $term->zone->clock($core->end),
             $core->state,
-            $core->own?->words() ?? '',
+            Say::this($core->own?->said() ?? []),
             $isComing,
             $madeUp,
             $teachers->mapWithKeys(fn (Person $p): array => [$p->sourced_id => $p->sortedName()])->all(),

@@ -182,7 +182,7 @@ final readonly class SectionQuery
                             ' '.
                             $zone->clock((int) $c->at->timestamp),
                         $c->person?->shortName(),
-                        $c->words,
+                        $c->line(),
                         $c->undone_at !== null,
                         $c->undoer?->shortName(),
                         $mayChange && $c->undone_at === null && $c->person !== null,

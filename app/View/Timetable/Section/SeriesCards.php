@@ -10,6 +10,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Term\LocalDate;
@@ -87,7 +88,7 @@ final readonly class SeriesCards
         return new SeriesCard(
             $series->id,
             $series->title,
-            $series->stretches()->sentence($this->clock->today($term->zone)->day),
+            Say::this($series->stretches()->said($this->clock->today($term->zone)->day)),
             $series->time_zone === $term->zone->name ? '' : $series->plan()->zone->place(),
             $planned->count(),
             (int) $minutes->sum(),
@@ -127,10 +128,10 @@ final readonly class SeriesCards
             $term->zone->clock($core->end),
             $core->state,
             $core->end <= $now ? 'past' : $shapes[$core->day] ?? 'planned',
-            $session->reason,
+            $session->reason === null ? null : Say::because($session->reason),
             $session->title ?? $session->topic,
             $session->teacher?->shortName(),
-            $core->own?->words() ?? '',
+            Say::this($core->own?->said() ?? []),
             $session->note,
             $session->day === $chosen,
             $mayChange && ($core->start > $now || ! $isHeld),

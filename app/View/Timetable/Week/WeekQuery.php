@@ -12,6 +12,7 @@ use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\ShortNames;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Order;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\App\View\Timetable\Panel\SessionPanel;
 use Nomada\App\View\Timetable\Panel\SessionPanelQuery;
@@ -372,7 +373,7 @@ final readonly class WeekQuery
         $out = [];
         $offsets = $calendar->zone->offsets($from->day, $from->day + 6);
         foreach ($dates as $day) {
-            $closed = $calendar->closedBecause($day);
+            $closed = $calendar->isOpen($day) ? null : Say::because($calendar->closedBecause($day));
             $w = $open > 0 && $closed !== null ? self::FOLDED : $each;
             $left = round($x, 1);
             $perMinute = ($w - self::BETWEEN) / (($hours[1] - $hours[0]) * 60);
