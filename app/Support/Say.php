@@ -17,6 +17,9 @@ use Nomada\Core\Term\LocalDate;
 /** What is said in the language of whoever reads the page. */
 final class Say
 {
+    /** @var array<string, string> the keys of words, by code */
+    private static array $keys = [];
+
     /** @var array<string, IntlDateFormatter> by language */
     private static array $formats = [];
 
@@ -36,7 +39,9 @@ final class Say
         if (is_array($what)) {
             return implode($between, array_map(fn (Said $one): string => self::this($one), $what));
         }
-        $ofCalendar = Phrases::ofCalendar(app()->getLocale(), $what);
+        $ofCalendar = str_starts_with($what->code, 'weekday')
+            ? Phrases::ofCalendar(app()->getLocale(), $what)
+            : null;
         if ($ofCalendar !== null) {
             return $ofCalendar;
         }
@@ -62,7 +67,9 @@ final class Say
     /** What is said to staff alone, else what is published too, else a whole key: that page's words. */
     private static function key(string $code): string
     {
-        return Arr::first(["says.$code", "published.$code"], fn (string $key): bool => Lang::has($key)) ?? $code;
+        // Asked for some hundred times a page.
+        return self::$keys[$code] ??=
+            Arr::first(["says.$code", "published.$code"], fn (string $key): bool => Lang::has($key)) ?? $code;
     }
 
     /** Why no session is held: what people have written, or what a code of ours says. */
