@@ -38,8 +38,10 @@ final readonly class TypedTime
             $text = '12pm';
         }
         if (preg_match(self::PAST, $text, $m) && ($m[1] === 'quarter' || $m[2] === 'past')) {
-            $hour = $m[2] === 'to' ? ((int) $m[3] + 23) % 24 : (int) $m[3];
-            $text = $hour.':'.($m[1] === 'half' ? '30' : ($m[2] === 'to' ? '45' : '15')).$m[4];
+            $text =
+                $m[2] === 'to'
+                    ? self::quarterTo((int) $m[3], $m[4])
+                    : "$m[3]:".($m[1] === 'half' ? '30' : '15').$m[4];
         }
         if (! preg_match('/^(\d{1,2})(?:[:.,h]?([0-5]\d))?h?(am|pm|a\.m\.|p\.m\.)?$/D', $text, $m)) {
             throw new Fault('time.unread', $field, ['typed' => $typed]);
@@ -66,6 +68,16 @@ final readonly class TypedTime
         }
 
         return self::checked($hour * 60 + $minute);
+    }
+
+    /** "quarter to 1pm" is 12:45 pm, and "quarter to 12pm" 11:45 am. */
+    private static function quarterTo(int $hour, string $half): string
+    {
+        if ($half !== '' && $hour === 12) {
+            $half = str_starts_with($half, 'a') ? 'pm' : 'am';
+        }
+
+        return ($hour === 1 ? 12 : ($hour + 23) % 24).":45$half";
     }
 
     /** `09:05`; from 24:00 on it begins at 00:00 again. */

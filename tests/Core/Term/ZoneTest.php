@@ -83,3 +83,63 @@ test('instants agree with PHP for every hour of a year in zones of all kinds', f
     'Pacific/Kiritimati',
     'UTC',
 ]);
+
+test('on the days around a change every quarter of an hour is the first moment that shows it', function (string $name) {
+    $zone = Zone::named($name);
+    $php = new DateTimeZone($name);
+    $changes = $php->getTransitions(
+        (new DateTimeImmutable('2027-01-01'))->getTimestamp(),
+        (new DateTimeImmutable('2027-12-31'))->getTimestamp(),
+    );
+    expect(count($changes))->toBeGreaterThan(1);
+    foreach (array_slice($changes, 1) as $change) {
+        $middle = intdiv($change['ts'], 86400);
+        for ($day = $middle - 2; $day <= $middle + 2; $day++) {
+            for ($minute = -15; $minute <= 1455; $minute += 15) {
+                $at = $day * 86400 + 60 * $minute;
+                $shows = array_filter(
+                    array_map(fn (array $c): int => $at - $c['offset'], $changes),
+                    fn (int $t): bool => $t + $php->getOffset(new DateTimeImmutable("@$t")) === $at,
+                );
+                // A time that is skipped is moved on by the gap, as PHP does.
+                $gap = new DateTimeImmutable(gmdate('Y-m-d H:i', $at), $php);
+                $instant = $zone->instant($day, $minute);
+                expect($instant)->toBe(
+                    $shows === [] ? $gap->getTimestamp() : min($shows),
+                    "$name ".gmdate('Y-m-d H:i', $at),
+                );
+                expect($zone->wall($instant)[2])->toBe($php->getOffset(new DateTimeImmutable("@$instant")));
+            }
+        }
+    }
+})->with(['Europe/Madrid', 'Australia/Lord_Howe', 'America/St_Johns', 'Pacific/Auckland', 'America/Havana']);
+
+test('a change is told with what held a second before it', function () {
+    $zone = Zone::named('Europe/Madrid');
+    $at = (new DateTimeImmutable('2027-03-28T01:00:00Z'))->getTimestamp();
+    $row = ['at' => $at, 'offset' => 7200, 'before' => 3600, 'name' => 'CEST', 'summer' => true];
+    expect($zone->changes($at, $at + 1))
+        ->toBe([$row])
+        ->and($zone->changes($at - 1, $at + 1))
+        ->toBe([
+            ['at' => $at - 1, 'offset' => 3600, 'before' => 3600, 'name' => 'CET', 'summer' => false],
+            $row,
+        ])
+        ->and($zone->changes($at + 1, $at + 2)[0]['before'])
+        ->toBe(7200);
+});
+
+test('the offsets of days are learnt once, and are the same however they are asked for', function () {
+    [$first, $change] = [LocalDate::parse('2027-03-25')->day, LocalDate::parse('2027-03-28')->day];
+    $zone = Zone::named('Europe/Madrid');
+    $zone->instant($first + 1, 0);
+    $offsets = $zone->offsets($first, $change + 3);
+    expect(array_keys($offsets))
+        ->toBe(range($first, $change + 3))
+        ->and($offsets[$change])
+        ->toBeNull()
+        ->and($offsets)
+        ->toBe(Zone::named('Europe/Madrid')->offsets($first, $change + 3))
+        ->and([$offsets[$first], $offsets[$first + 1], $offsets[$change + 3]])
+        ->toBe([3600, 3600, 7200]);
+});
