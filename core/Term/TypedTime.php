@@ -19,7 +19,7 @@ final readonly class TypedTime
 
     public const LATEST = 21 * 60;
 
-    private const PAST = '/^(half|quarter)(past|to)(\d{1,2})((?:am|pm)?)$/D';
+    private const PAST = '/^(half|quarter)(past|to)(\d{1,2})((?:am|pm|a\.m\.|p\.m\.)?)$/D';
 
     /** @param  bool  $isEither  reads two ways, rather than being only unlikely */
     private function __construct(
