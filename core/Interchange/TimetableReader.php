@@ -9,6 +9,7 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\DatesPattern;
 use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\RecurrenceRule;
 use Nomada\Core\Timetable\SeriesEnd;
@@ -116,7 +117,10 @@ final class TimetableReader
         );
         try {
             $plan = new SeriesPlan(
-                Patterns::fromRule($rule, $start),
+                // Without a rule it is that date, and is said as one.
+                $row->get('rrule') === ''
+                    ? new DatesPattern([$start->day])
+                    : Patterns::fromRule($rule, $start),
                 $start,
                 self::end($rule, $zone, $minute),
                 $minute,
