@@ -15,8 +15,6 @@ use Nomada\Core\Interchange\Calendar\Invitee;
 use Nomada\Core\Interchange\Calendar\Meaning;
 use Nomada\Core\Interchange\Calendar\ServedEvent;
 use Nomada\Core\Interchange\Calendar\ServedEvents;
-use Nomada\Core\Publishing\Outside;
-use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\Placement;
 use Nomada\Core\Term\Zone;
 
@@ -168,7 +166,7 @@ final class CalendarDestination implements Destination
 
     private function invites(): bool
     {
-        return $this->invites ??= app(Places::class)->of(Outside::Calendar)->kind === PlaceKind::CalDavInvites;
+        return $this->invites ??= app(Places::class)->invites();
     }
 
     /** @return array<string, string> */

@@ -54,6 +54,12 @@ final class Places
         return array_values(array_map(fn (Place $p): string => $p->value, $ours));
     }
 
+    /** Whether the calendar server invites (RFC 6638), so that nobody else has to. */
+    public function invites(): bool
+    {
+        return $this->of(Outside::Calendar)->kind === PlaceKind::CalDavInvites;
+    }
+
     /** Where the door leads to: the origins of the conference bridge, or of every known room, separated by spaces. */
     public function bridges(): string
     {

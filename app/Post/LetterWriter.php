@@ -30,8 +30,6 @@ use Nomada\Core\Language\Phrases;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Post\Template;
 use Nomada\Core\Publishing\ChangeWords;
-use Nomada\Core\Publishing\Outside;
-use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\SessionChange;
 use Nomada\Core\Publishing\WantedPlacements;
 use Nomada\Core\Term\LocalDate;
@@ -333,10 +331,7 @@ final readonly class LetterWriter
             return null;
         }
         // Where the calendar server invites, a second invitation by letter would be one too many.
-        if (
-            $letter->kind !== LetterKind::Guardian &&
-            app(Places::class)->of(Outside::Calendar)->kind === PlaceKind::CalDavInvites
-        ) {
+        if ($letter->kind !== LetterKind::Guardian && app(Places::class)->invites()) {
             return null;
         }
         // A guardian's has the child's sessions.

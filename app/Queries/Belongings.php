@@ -13,6 +13,9 @@ use stdClass;
 /** Reads who belongs where, as core's rule of belonging takes it. */
 final class Belongings
 {
+    /** Of a row of `parts`: a student who has not left by a day, which is put in as the one parameter. */
+    public const ON_ROSTER = "(role = 'student' and (ends_on is null or ends_on >= ?))";
+
     /**
      * @param  array<array{string, int|null, int|null}>  $rows  role, first and last day as day numbers
      */

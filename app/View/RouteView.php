@@ -7,6 +7,7 @@ namespace Nomada\App\View;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
@@ -140,9 +141,9 @@ final readonly class RouteView
             (select count(*) from join_links l join own on own.id = l.series_id
                 where kind = 'series' and retired_at is null) as linked,
             (select coalesce(sum(met.n * roster.n), 0) from met join (select section_id, count(*) as n from parts
-                where role = 'student' and (ends_on is null or ends_on >= ?) group by section_id) roster
+                where ".Belongings::ON_ROSTER.' group by section_id) roster
                 using (section_id)) as seats,
-            (select ".
+            (select '.
                 Registered::people('r').
                 ' from registrations r join own on own.id = r.series_id
                 where '.

@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\Presets;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Queries\Templates;
@@ -176,7 +177,7 @@ final readonly class SeriesList
      */
     private function roster(Builder $mine, LocalDate $today): array
     {
-        $students = "role = 'student' and (ends_on is null or ends_on >= ?)";
+        $students = Belongings::ON_ROSTER;
 
         return array_map(
             intval(...),

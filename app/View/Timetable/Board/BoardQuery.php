@@ -12,6 +12,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\App\View\Timetable\Clashes\ClashList;
@@ -67,8 +68,7 @@ final readonly class BoardQuery
         // Every section's is counted: an index has them all, and choosing six hundred costs more than it saves.
         $roster = DB::table('parts')
             ->when($only !== null, fn ($q) => $q->whereIn('section_id', $ids))
-            ->where('role', 'student')
-            ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
+            ->whereRaw(Belongings::ON_ROSTER, [$today])
             ->groupBy('section_id')
             ->pluck(DB::raw('count(*) as n'), 'section_id');
         $drifts = DB::table('drifts')
