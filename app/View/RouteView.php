@@ -86,6 +86,7 @@ final readonly class RouteView
             $stop('registration', $n->seats - $n->registered, 'to_register', 'all_registered'),
             match (true) {
                 $n->trouble > 0 => new RouteStop('publishing', RouteStop::WRONG, 'refused', $n->trouble),
+                $n->differing === 0 && $n->to_tell > 0 => $stop('publishing', $n->to_tell, 'to_tell', ''),
                 $n->differing === 0 && $n->unpublished > 0 => $stop(
                     'publishing',
                     $n->unpublished,
@@ -153,6 +154,8 @@ final readonly class RouteView
                 where '.
                 Placement::DIFFERS.
                 ") as differing,
+            (select count(*) from told_sections t join mine on mine.id = t.section_id
+                where tell_until > to_timestamp($now)) as to_tell,
             (select count(*) from met where not exists (select 1 from placements p
                 where p.section_id = met.section_id and standing_print is not null)) as unpublished,
             (select count(*) from placements p join mine on mine.id = p.section_id

@@ -23,6 +23,7 @@ return [
         'to_register' => ':count to register',
         'all_registered' => 'all registered',
         'refused' => ':count refused',
+        'to_tell' => ':count to tell',
         'unpublished' => ':count not published',
         'changes' => ':count change|:count changes',
         'all_published' => 'all published',

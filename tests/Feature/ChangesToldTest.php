@@ -159,7 +159,7 @@ test('where every place is a page of ours nothing differs, and publishing still 
     $this->as('A-1')->post("/sections/MAR/series/$cancel->series_id/sessions/$cancel->id/cancellation", [
         'reason' => 'storm',
     ]);
-    $this->get('/publishing')->assertSee('changes that nobody was told of');
+    $this->get('/publishing')->assertSee('changes that nobody was told of')->assertSee('1 to tell');
     $this->get(route('board', ['show' => 'unpublished']))->assertSee('Marine Science');
     $this->get('/sections/MAR')->assertSee('Changes that nobody was told of');
     expect(Letter::query()->where('kind', 'changed')->count())->toBe(0);
