@@ -315,19 +315,7 @@ final readonly class LetterWriter
     /** The timetable as an iTIP message; null where the letter is of no timetable. */
     private function calendar(Letter $letter, Series $series, ?Registration $registration): ?string
     {
-        if (
-            ! in_array(
-                $letter->kind,
-                [
-                    LetterKind::Accepted,
-                    LetterKind::Guardian,
-                    LetterKind::Changed,
-                    LetterKind::Replaced,
-                    LetterKind::Teacher,
-                ],
-                true,
-            )
-        ) {
+        if (! $letter->kind->bringsSessions()) {
             return null;
         }
         // Where the calendar server invites, a second invitation by letter would be one too many.

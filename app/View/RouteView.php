@@ -13,6 +13,7 @@ use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\Clash;
 
 /**
  * The route across the top: the seven stops of the work, each with what is left to do there for whoever looks.
@@ -132,7 +133,7 @@ final readonly class RouteView
             (select count(*) from mine) as sections,
             (select count(*) from met) as timetabled,
             (select count(*) from clashes where kind in ('".
-                implode("', '", ClashList::GRAVE).
+                implode("', '", Clash::grave()).
                 "') and (section_id in (select id from mine) or other_section_id in (select id from mine))
                 and (clashes.days->>-1)::int >= {$today->day}
                 and not exists (select 1 from accepted_clashes k where ".

@@ -111,6 +111,16 @@ enum LetterKind: string implements Wording
         return in_array($this, [self::Changed, self::Reminder], true);
     }
 
+    /** Whether the sessions come with it, for a calendar (iTIP). */
+    public function bringsSessions(): bool
+    {
+        return in_array(
+            $this,
+            [self::Accepted, self::Guardian, self::Changed, self::Replaced, self::Teacher],
+            true,
+        );
+    }
+
     /** @return list<string> those without which the letter is of no use */
     public function needs(): array
     {

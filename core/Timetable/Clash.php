@@ -15,6 +15,7 @@ namespace Nomada\Core\Timetable;
  */
 final readonly class Clash
 {
+    /** Every kind, the gravest first: all lists of kinds follow from this one. */
     public const GRAVITY = [
         'teacher' => 'hard',
         'account' => 'hard',
@@ -40,6 +41,12 @@ final readonly class Clash
         public array $people,
         public array $days,
     ) {
+    }
+
+    /** @return list<string> the kinds that count as clashes; the others are advice */
+    public static function grave(): array
+    {
+        return array_keys(array_filter(self::GRAVITY, fn (string $gravity): bool => $gravity !== 'advice'));
     }
 
     public function gravity(): string

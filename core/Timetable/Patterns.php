@@ -11,6 +11,9 @@ use Nomada\Core\Term\Zone;
 /** Reads patterns from plain arrays, as they are stored and as the series editor sends them. */
 final class Patterns
 {
+    /** Kinds whose dates are counted over open days, so that any change of the school calendar can move them all. */
+    public const OVER_OPEN_DAYS = ['open-days', 'rotation'];
+
     /**
      * @param  array<string, mixed>  $plain
      *

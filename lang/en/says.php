@@ -29,8 +29,9 @@ return [
         'account' => 'host account shared with :other',
         'full' => 'larger than its hosting plan',
         'long' => 'longer than its hosting plan',
-        'others' => ':n clash with :other|:n clashes with :other',
         'room' => 'room shared with :other',
+        'students' => ':n clash with :other|:n clashes with :other',
+        'teacher' => ':n clash with :other|:n clashes with :other',
     ],
     'effect' => [
         'come' => ':n new|:n new',

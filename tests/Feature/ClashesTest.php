@@ -189,3 +189,16 @@ test('no list asks more questions for more sections', function () {
         expect($count($path))->toBeLessThanOrEqual($few[$i], $path);
     }
 });
+
+test('every kind of clash has its words wherever it is shown', function (string $kind) {
+    expect(Illuminate\Support\Facades\Lang::has("clashes.kinds.$kind"))
+        ->toBeTrue()
+        ->and(Illuminate\Support\Facades\Lang::has("clashes.words.$kind"))
+        ->toBeTrue()
+        ->and(
+            ! in_array($kind, Nomada\Core\Timetable\Clash::grave(), true) ||
+                (Illuminate\Support\Facades\Lang::has("says.clash.$kind") &&
+                    Illuminate\Support\Facades\Lang::has("week.wrong.$kind")),
+        )
+        ->toBeTrue();
+})->with(array_keys(Nomada\Core\Timetable\Clash::GRAVITY));

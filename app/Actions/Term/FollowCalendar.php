@@ -20,6 +20,7 @@ use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term as Calendar;
 use Nomada\Core\Timetable\Laying;
+use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\PlannedSession;
 
 /**
@@ -126,10 +127,12 @@ final readonly class FollowCalendar
                     ->when(
                         $days !== [],
                         fn ($w) => $w
-                            ->orWhereRaw("pattern->>'kind' in ('open-days', 'rotation')")
-                            ->orWhereRaw(
-                                "earlier::text like '%\"open-days\"%' or earlier::text like '%\"rotation\"%'",
-                            ),
+                            ->orWhereIn(DB::raw("pattern->>'kind'"), Patterns::OVER_OPEN_DAYS)
+                            ->orWhere(function ($earlier): void {
+                                foreach (Patterns::OVER_OPEN_DAYS as $kind) {
+                                    $earlier->orWhereRaw('earlier::text like ?', ["%\"$kind\"%"]);
+                                }
+                            }),
                     )
                     ->when(
                         $weekend,

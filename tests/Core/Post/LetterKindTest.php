@@ -4,8 +4,9 @@ use Nomada\Core\Post\LetterKind;
 use Tests\Core\Scenario;
 
 /*
- * What each letter is: may a reader stop it, does it wait for the morning, is it of an account or of an absence, what
- * may stand in it, and without what is it of no use. One line a kind, so that a change of one is a change of its line.
+ * What each letter is: may a reader stop it, does it wait for the morning, is it of an account or of an absence, do the
+ * sessions come with it, what may stand in it, and without what is it of no use. One line a kind, so that a change of
+ * one is a change of its line.
  */
 test('what each kind of letter is', function (
     LetterKind $kind,
@@ -20,6 +21,7 @@ test('what each kind of letter is', function (
             'quiet' => $kind->keepsQuiet(),
             'account' => $kind->isOfAccount(),
             'absence' => $kind->isOfAbsence(),
+            'sessions' => $kind->bringsSessions(),
         ]),
     );
     expect(Scenario::file('en', 'letters')[$kind->value]['title'])
@@ -38,22 +40,22 @@ test('what each kind of letter is', function (
     expect(array_diff($needs, $m[1]))->toBe([])->and(array_diff($m[1], $may))->toBe([]);
 })->with([
     [LetterKind::Received, 'Registration received', '', ['name', 'class', 'school', 'when', 'page'], []],
-    [LetterKind::Accepted, 'Confirmation', '', ['name', 'class', 'school', 'when', 'link', 'phone'], ['link']],
+    [LetterKind::Accepted, 'Confirmation', 'sessions', ['name', 'class', 'school', 'when', 'link', 'phone'], ['link']],
     [LetterKind::Declined, 'Decline', '', ['name', 'class', 'school', 'when', 'reason', 'page'], ['reason']],
     [LetterKind::Elsewhere, 'Sent to another section', '', ['name', 'class', 'school', 'when', 'page'], []],
-    [LetterKind::Replaced, 'Replaced link', '', ['name', 'class', 'school', 'when', 'link', 'phone'], ['link']],
+    [LetterKind::Replaced, 'Replaced link', 'sessions', ['name', 'class', 'school', 'when', 'link', 'phone'], ['link']],
     [LetterKind::Guest, 'Guest\'s invitation', '', ['name', 'class', 'school', 'when', 'link', 'until'], ['link']],
     [
         LetterKind::Guardian,
         'Confirmation for guardians',
-        'stopped',
+        'stopped sessions',
         ['name', 'class', 'school', 'when', 'child'],
         ['child'],
     ],
     [
         LetterKind::Changed,
         'Changed sessions',
-        'stopped quiet',
+        'stopped quiet sessions',
         ['name', 'class', 'school', 'when', 'change'],
         ['change'],
     ],
@@ -61,7 +63,7 @@ test('what each kind of letter is', function (
     [
         LetterKind::Teacher,
         'Host link for teachers',
-        '',
+        'sessions',
         ['name', 'class', 'school', 'when', 'link', 'phone'],
         ['link'],
     ],

@@ -23,9 +23,6 @@ final readonly class ClashList
     {
     }
 
-    /** Kinds that count as clashes; the others are advice. */
-    public const GRAVE = ['teacher', 'account', 'room', 'students', 'long', 'full'];
-
     /** @return list<ClashRow> */
     public function rows(Term $term, Person $for): array
     {
@@ -44,8 +41,9 @@ final readonly class ClashList
             // What is past cannot be mended any more.
             ->whereRaw('(clashes.days->>-1)::int >= ?', [$today])
             ->orderByRaw(
-                "array_position(array['teacher', 'account', 'room', 'students', 'long', 'full', 'turnaround', ".
-                    "'hours', 'outside']::varchar[], kind), (clashes.days->>0)::int, clashes.id",
+                "array_position(array['".
+                    implode("', '", array_keys(Clash::GRAVITY)).
+                    "']::varchar[], kind), (clashes.days->>0)::int, clashes.id",
             )
             ->get([
                 'kind',
@@ -107,7 +105,7 @@ final readonly class ClashList
         $rows = DB::table('clashes')
             ->join('sections as a', 'a.id', '=', 'clashes.section_id')
             ->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
-            ->whereIn('kind', self::GRAVE)
+            ->whereIn('kind', Clash::grave())
             ->whereRaw('(clashes.days->>-1)::int >= ?', [$today])
             ->whereNotExists(fn ($q) => $q->from('accepted_clashes as k')->whereRaw(self::ACCEPTED))
             ->orderBy('clashes.id')
@@ -172,7 +170,7 @@ final readonly class ClashList
     private static function said(string $kind, int $n, string $other): string
     {
         return Say::this(
-            new Said(in_array($kind, ['account', 'room', 'long', 'full'], true) ? "clash.$kind" : 'clash.others', [
+            new Said("clash.$kind", [
                 'n' => $n,
                 'other' => $other,
             ]),

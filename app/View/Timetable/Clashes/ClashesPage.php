@@ -4,24 +4,13 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Clashes;
 
+use Nomada\Core\Timetable\Clash;
+
 /** The clashes of a term; or only those of one kind, or those that were accepted. */
 final readonly class ClashesPage
 {
     /** Kinds that always have a way of looking at them; the others where there are any. */
     private const ALWAYS = ['teacher', 'students', 'accepted'];
-
-    private const KINDS = [
-        'teacher',
-        'students',
-        'account',
-        'room',
-        'long',
-        'full',
-        'turnaround',
-        'hours',
-        'outside',
-        'accepted',
-    ];
 
     /** @var list<ClashRow> */
     public array $rows;
@@ -44,13 +33,13 @@ final readonly class ClashesPage
             array_map(fn (ClashRow $r): string => $r->reason === null ? $r->kind : 'accepted', $all),
         );
         $kinds = [];
-        foreach (self::KINDS as $kind) {
+        foreach (array_unique(['teacher', 'students', ...array_keys(Clash::GRAVITY), 'accepted']) as $kind) {
             if (isset($counts[$kind]) || in_array($kind, self::ALWAYS, true) || $show === $kind) {
                 $kinds[$kind] = $counts[$kind] ?? 0;
             }
         }
         $this->kinds = $kinds;
-        $this->grave = array_sum(array_intersect_key($counts, array_flip(ClashList::GRAVE)));
+        $this->grave = array_sum(array_intersect_key($counts, array_flip(Clash::grave())));
         $this->advice = array_sum($counts) - $this->grave - ($counts['accepted'] ?? 0);
         $this->rows = array_values(
             array_filter(

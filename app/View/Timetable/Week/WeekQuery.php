@@ -21,6 +21,7 @@ use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term as TermCalendar;
 use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\Clash;
 use Nomada\Core\Timetable\ShortLabels;
 use stdClass;
 
@@ -311,7 +312,7 @@ final readonly class WeekQuery
         $grave = DB::table('clashes')
             ->join('sections', 'sections.id', '=', 'section_id')
             ->where('term_id', $term->id)
-            ->whereIn('kind', ClashList::GRAVE)
+            ->whereIn('kind', Clash::grave())
             ->whereNotExists(fn ($q) => $q->from('accepted_clashes as k')->whereRaw(ClashList::ACCEPTED))
             ->get(['kind', 'series_id', 'other_series_id', 'days', DB::raw('jsonb_array_length(people) as n')]);
         foreach ($grave as $row) {
