@@ -224,3 +224,35 @@ test('parts, worked out by hand', function (array $cues, float $length, array $p
     'a rest that is cut again' => [[[0, 21], [22, 30], [31, 45]], 45, [[0, 21], [21, 30.5], [30.5, 45]]],
     'the transcript goes on for longer' => [[[0, 12], [13, 24]], 20, [[0, 12.5], [12.5, 24]]],
 ]);
+
+test('around what is spoken without a pause for too long the rest is cut as ever', function (int $from, int $to, int $length) {
+    $parts = Parts::of([new Cue($from, $to, 'on and on')], $length);
+    $at = 0;
+    $others = [];
+    foreach ($parts as [$begin, $end]) {
+        // Without a hole, and nothing twice.
+        expect($begin)->toBe($at);
+        $at = $end;
+        if ($begin > $from || $end < $to) {
+            $others[] = $end - $begin;
+        } else {
+            expect([$begin, $end])->toBe([
+                $from < Parts::LEAST ? 0 : $from,
+                $length - $to < Parts::LEAST ? $length : $to,
+            ]);
+        }
+    }
+    expect($at)->toBe($length);
+    foreach ($others as $each) {
+        expect($each)->toBeGreaterThanOrEqual(Parts::LEAST)->toBeLessThanOrEqual(Parts::MOST);
+    }
+    $rest = ($from < Parts::LEAST ? 0 : $from) + ($length - $to < Parts::LEAST ? 0 : $length - $to);
+    expect(array_sum($others))->toBe($rest);
+})->with([
+    'in the middle' => [1_800_000, 3_100_000, 7_200_000],
+    'as soon as a part may end' => [300_000, 1_600_000, 3_000_000],
+    'a moment too soon' => [299_999, 1_600_000, 3_000_000],
+    'as late as a part may begin' => [2_000_000, 3_300_000, 3_600_000],
+    'a moment too late' => [2_000_000, 3_300_000, 3_599_999],
+    'from the first word' => [0, 1_200_001, 5_000_000],
+]);

@@ -50,7 +50,9 @@ final readonly class PlanPages
         $counts = $this->plan->counts($ids);
         $toTell = array_flip($this->told->waiting($ids));
         $rows = array_values(
-            $sections->map(fn (Section $s): PlanRow => $this->row($s, $counts[$s->id] ?? [], isset($toTell[$s->id])))->all(),
+            $sections
+                ->map(fn (Section $s): PlanRow => $this->row($s, $counts[$s->id] ?? [], isset($toTell[$s->id])))
+                ->all(),
         );
 
         return new PlanPage(
