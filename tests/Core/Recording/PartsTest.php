@@ -225,7 +225,11 @@ test('parts, worked out by hand', function (array $cues, float $length, array $p
     'the transcript goes on for longer' => [[[0, 12], [13, 24]], 20, [[0, 12.5], [12.5, 24]]],
 ]);
 
-test('around what is spoken without a pause for too long the rest is cut as ever', function (int $from, int $to, int $length) {
+test('around what is spoken without a pause for too long the rest is cut as ever', function (
+    int $from,
+    int $to,
+    int $length,
+) {
     $parts = Parts::of([new Cue($from, $to, 'on and on')], $length);
     $at = 0;
     $others = [];
