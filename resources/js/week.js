@@ -46,11 +46,12 @@ export const week = Modal => () => ({
         this.modal = new Modal(this.dialog);
         this.dialog.addEventListener('hidden.bs.modal', () => this.release());
     },
-    // What a block says of how it moves, in one attribute: section, series, session, day, start and length.
+    // What a block says of how it moves: section, series, day, start and length in one attribute, and the session where
+    // it leads to.
     unpack(a) {
         a.draggable = false;
-        const parts = a.dataset.block.split(' ');
-        const [day, minute, minutes] = parts.slice(3);
+        const [section, series, day, minute, minutes] = a.dataset.block.split(' ');
+        const parts = [section, series, /\d+$/.exec(a.getAttribute('href'))[0]];
         const says = a.querySelector('title').textContent;
         const before = says.lastIndexOf(', ' + shortDate(day));
         Object.assign(a.dataset, {
@@ -78,7 +79,6 @@ export const week = Modal => () => ({
         minute = Math.max(this.from, Math.min(this.to - minutes, minute));
         a.dataset.at_day = day;
         a.dataset.at = String(minute);
-        const block = a.querySelector('rect');
         const own = this.columns.find(c => c.day === a.dataset.day);
         const was = own.x + (Number(a.dataset.minute) - this.from) * this.perMinute(own);
         const now = column.x + (minute - this.from) * this.perMinute(column);
@@ -88,12 +88,15 @@ export const week = Modal => () => ({
         const clash = this.clash(a, day, minute, minutes);
         a.classList.toggle('is-clashing', clash !== '');
         this.$refs.told.textContent = a.dataset.name + ': ' + words + (clash === '' ? '' : ' · ' + clash);
-        this.ghost(block, now, minute, words, clash);
+        this.ghost(this.top(a), now, minute, words, clash);
         return words;
     },
-    ghost(block, x, minute, words, clash) {
+    // The upper edge of a block within the drawing: its row's, and its own within the row.
+    top(a) {
+        return Number(a.parentNode.dataset.y) + Number(a.querySelector('rect').getAttribute('y') ?? 0);
+    },
+    ghost(y, x, minute, words, clash) {
         const g = this.$root.querySelector('.ghost');
-        const y = Number(block.getAttribute('y'));
         g.textContent = '';
         const text = document.createElementNS(SVG, 'text');
         text.textContent = words + (clash === '' ? '' : ' · ' + clash);
@@ -125,7 +128,7 @@ export const week = Modal => () => ({
         if (!a.busy || (document.activeElement !== a && this.held?.a !== a)) return;
         const g = this.$root.querySelector('.shades');
         const block = a.querySelector('rect');
-        const y = Number(block.getAttribute('y')) - 3;
+        const y = this.top(a) - 3;
         g.textContent = '';
         this.columns.forEach(column => {
             const day = a.busy.days[column.day];

@@ -10,10 +10,4 @@ final readonly class PlacedRow
     public function __construct(public WeekRow $row, public int $y)
     {
     }
-
-    /** The upper edge of one of its blocks, in px. */
-    public function yOf(WeekBlock $block): int
-    {
-        return $this->y + $block->lane * WeekRow::HEIGHT + 4;
-    }
 }

@@ -59,12 +59,13 @@ final readonly class WeekBlock
     }
 
     /**
-     * What moves: section, series and session, and from where: day, minute, minutes; as resources/js/week.js reads it.
+     * What moves: section and series, and from where: day, minute, minutes; as resources/js/week.js reads it. The
+     * session stands at the end of where it leads to.
      */
     public function moves(): string
     {
         return rawurlencode($this->section).
-            " $this->series $this->session $this->day $this->minute $this->minutes";
+            " $this->series $this->day $this->minute $this->minutes";
     }
 
     /** As much of its label as fits upright. */

@@ -1,10 +1,10 @@
-{{-- One session. block: WeekBlock; x, y: its upper left corner. There are two thousand of them: what they share is in the styles,
-    and what is said of how it moves is in one attribute (resources/js/week.js). --}}
+{{-- One session. block: WeekBlock; x, y: its upper left corner within its row. There are two thousand of them: what they share is in
+    the styles and in the row, and what is said of how it moves is in one attribute (resources/js/week.js). --}}
 <a href="{{ $link }}{{ $block->session }}" @if (($classes = $block->classes($chosen)) !== '') class="{{ $classes }}" @endif
     @if ($block->isMovable) data-block="{{ $block->moves() }}" @endif>
     <title>{{ $block->says() }}</title>
-    <rect x="{{ $x }}" y="{{ $y }}" width="{{ $block->width }}" />
-    <rect x="{{ $x }}" y="{{ $y }}" />
+    <rect x="{{ $x }}" @if ($y > 0) y="{{ $y }}" @endif width="{{ $block->width }}" />
+    <rect x="{{ $x }}" @if ($y > 0) y="{{ $y }}" @endif />
     @if ($drawing->isDay)
         <text x="{{ $x + 8 }}" y="{{ $y + 16 }}">{{ Str::limit($block->name, $block->letters(), '…') }}</text>
         <text class="tick" x="{{ $x + 8 }}"

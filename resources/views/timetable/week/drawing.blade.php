@@ -20,10 +20,12 @@
             <title>{{ __('week.busy', ['title' => $span->title]) }}</title>
         </rect>
     @endforeach
-    <x-tight>
-        @foreach ($placed->row->blocks as $block)
-            @include('timetable.week.block', ['x' => $drawing::LEFT + $block->x, 'y' => $placed->yOf($block)])
-        @endforeach
-    </x-tight>
+    <g transform="translate({{ $drawing::LEFT }} {{ $placed->y + 4 }})" data-y="{{ $placed->y + 4 }}">
+        <x-tight>
+            @foreach ($placed->row->blocks as $block)
+                @include('timetable.week.block', ['x' => $block->x, 'y' => $block->lane * $placed->row::HEIGHT])
+            @endforeach
+        </x-tight>
+    </g>
 @endforeach
 <line class="row-line" x1="0" x2="{{ $drawing->width }}" y1="{{ $drawing->end }}" y2="{{ $drawing->end }}" />
