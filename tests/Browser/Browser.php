@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\UnknownErrorException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
@@ -461,7 +462,7 @@ final class Browser
     {
         try {
             return $is();
-        } catch (StaleElementReferenceException|UnknownErrorException) {
+        } catch (StaleElementReferenceException|ElementNotInteractableException|UnknownErrorException) {
             return false;
         }
     }
