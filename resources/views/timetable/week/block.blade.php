@@ -10,7 +10,7 @@
         <text class="tick" x="{{ $x + 8 }}"
             y="{{ $y + 31 }}">{{ Str::limit(trim("$block->times $block->note"), $block->smallLetters(), '…') }}</text>
     @else
-        <text class="up" x="{{ round($x + $block->width / 2 + 1, 1) }}" y="{{ $y + $block::HEIGHT / 2 }}"
+        <text x="{{ round($x + $block->width / 2 + 1, 1) }}" y="{{ $y + $block::HEIGHT / 2 }}"
             @if ($block->isSqueezed()) textLength="{{ $block::HEIGHT - 3 }}" lengthAdjust="spacingAndGlyphs" @endif>{{ $block->label(
                 ) }}</text>
     @endif

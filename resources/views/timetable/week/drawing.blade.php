@@ -20,7 +20,8 @@
             <title>{{ __('week.busy', ['title' => $span->title]) }}</title>
         </rect>
     @endforeach
-    <g transform="translate({{ $drawing::LEFT }} {{ $placed->y + 4 }})" data-y="{{ $placed->y + 4 }}">
+    <g @class(['up' => !$drawing->isDay]) transform="translate({{ $drawing::LEFT }} {{ $placed->y + 4 }})"
+        data-y="{{ $placed->y + 4 }}">
         <x-tight>
             @foreach ($placed->row->blocks as $block)
                 @include('timetable.week.block', ['x' => $block->x, 'y' => $block->lane * $placed->row::HEIGHT])
