@@ -41,7 +41,8 @@ final class Phrases
         }
         $pairs = [];
         foreach ($with as $name => $value) {
-            $pairs[":$name"] = (string) $value;
+            $because = is_string($value) ? Said::because($value) : null;
+            $pairs[":$name"] = $because === null ? (string) $value : $this->this($because);
         }
 
         return strtr($found, $pairs);

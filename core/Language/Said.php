@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Language;
 
+use Nomada\Core\Term\Because;
 use Nomada\Core\Term\LocalDate;
 
 /**
@@ -23,11 +24,16 @@ final readonly class Said
      */
     public static function because(string $reason): ?self
     {
-        if (preg_match('/^=([a-z_]+)(?:\|([^|]*)\|(.*))?$/Ds', $reason, $m) !== 1) {
+        if (! str_starts_with($reason, '=')) {
             return null;
         }
+        if (in_array($reason, Because::CODES, true)) {
+            return new self('because.'.substr($reason, 1));
+        }
 
-        return new self("because.$m[1]", isset($m[3]) ? ['period' => $m[2], 'plan' => $m[3]] : []);
+        return preg_match('/^=no_period\|([^|]*)\|(.*)$/Ds', $reason, $m) === 1
+            ? new self('because.no_period', ['period' => $m[1], 'plan' => $m[2]])
+            : null;
     }
 
     /** A weekday, 1 (Monday) to 7, as a list writes it: `Tue`. Its words are the calendar's, not ours. */

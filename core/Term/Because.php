@@ -27,6 +27,16 @@ final class Because
     /** It is not in the calendar that the series was read from. */
     public const NOT_READ = '=not_read';
 
+    /** All that are not of a period; whatever else people write stands as they wrote it. */
+    public const CODES = [
+        self::WEEKEND,
+        self::OUTSIDE,
+        self::OVERLAPS,
+        self::NO_DATE,
+        self::NO_PLAN,
+        self::NOT_READ,
+    ];
+
     /** The day's plan lacks the period. */
     public static function noPeriod(string $period, string $plan): string
     {

@@ -6,7 +6,6 @@ namespace Nomada\Core\Timetable;
 
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Term\TypedTime;
 
 /** A time at which a series (or one session) could be, and what it would cost. */
 final readonly class FreeTime
@@ -52,13 +51,10 @@ final readonly class FreeTime
     public function when(): Said
     {
         $days = $this->weekdays === [] ? [$this->weekday] : $this->weekdays;
-        $times = TypedTime::format($this->start).'–'.TypedTime::format($this->start + $this->minutes);
 
-        return new Said('row', [
-            'first' => Said::row(array_map(Said::weekday(...), $days)),
-            'rest' => $this->period === null
-                ? $times
-                : new Said('patterns.period', ['period' => $this->period, 'times' => $times]),
+        return Said::row([
+            ...array_map(Said::weekday(...), $days),
+            SeriesPlan::at($this->period, $this->start, $this->minutes),
         ]);
     }
 

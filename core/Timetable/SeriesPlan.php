@@ -213,12 +213,20 @@ final readonly class SeriesPlan
         return TypedTime::format($this->startMinute).'–'.TypedTime::format($this->startMinute + $this->minutes);
     }
 
+    /** The same of any start and length, in minutes. */
+    public static function at(?string $period, int $start, int $minutes): Said
+    {
+        $times = TypedTime::format($start).'–'.TypedTime::format($start + $minutes);
+
+        return $period === null
+            ? new Said('patterns.times', ['times' => $times])
+            : new Said('patterns.period', ['period' => $period, 'times' => $times]);
+    }
+
     /** "11:15–12:00", "period 4, 11:15–12:00" */
     public function times(): Said
     {
-        return $this->period === null
-            ? new Said('patterns.times', ['times' => $this->hours()])
-            : new Said('patterns.period', ['period' => $this->period, 'times' => $this->hours()]);
+        return self::at($this->period, $this->startMinute, $this->minutes);
     }
 
     /** "Tue Thu 11:15–12:00", "Tue Thu period 4, 11:15–12:00" */

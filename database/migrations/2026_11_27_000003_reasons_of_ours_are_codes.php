@@ -16,7 +16,9 @@ return new class extends Migration {
     public function up(): void
     {
         foreach (self::CODES as $words => $code) {
-            DB::table('sessions')->where('state', 'lost')->where('reason', $words)->update(['reason' => $code]);
+            // What a calendar that was read leaves out is cancelled, all else lost.
+            DB::table('sessions')->where('reason', $words)->update(['reason' => $code]);
+            DB::table('sessions')->where('cancelled', $words)->update(['cancelled' => $code]);
         }
         DB::statement(
             "update sessions set reason = regexp_replace(reason, '^No period (.*) \\((.*)\\)$', '=no_period|\\1|\\2')
@@ -28,6 +30,7 @@ return new class extends Migration {
     {
         foreach (self::CODES as $words => $code) {
             DB::table('sessions')->where('reason', $code)->update(['reason' => $words]);
+            DB::table('sessions')->where('cancelled', $code)->update(['cancelled' => $words]);
         }
         DB::statement(
             "update sessions set reason = regexp_replace(reason, '^=no_period\\|(.*)\\|(.*)$', 'No period \\1 (\\2)')",

@@ -53,7 +53,7 @@ final readonly class RefreshPlacements
         }
         $now = now();
         DB::transaction(function () use ($id, $rows, $now, $facts): void {
-            $this->told->follow($id, $facts);
+            $isTold = $this->told->follow($id, $facts);
             $known = DB::table('placements')
                 ->where('section_id', $id)
                 ->get(['id', 'place', 'key', 'wanted_print', 'standing_print']);
@@ -79,7 +79,9 @@ final readonly class RefreshPlacements
                     [$now, $now, json_encode(array_values($rows), JSON_THROW_ON_ERROR)],
                 );
             }
-            $this->standByThemselves($id, $facts);
+            if ($this->standByThemselves($id) && ! $isTold) {
+                $this->told->first($id, $facts);
+            }
             if ($gone->isEmpty()) {
                 return;
             }
@@ -94,17 +96,17 @@ final readonly class RefreshPlacements
     }
 
     /**
-     * At a page or feed of ours what ought to stand stands, since it is made of the facts when it is looked at. Where
-     * all of a section stands so, its students see it from now on, and are told of what changes.
+     * At a page or feed of ours what ought to stand stands, since it is made of the facts when it is looked at.
+     *
+     * @return bool whether all of a section stands so: its students see it from now on, and are told of what changes
      */
-    private function standByThemselves(int $section, SectionFacts $facts): void
+    private function standByThemselves(int $section): bool
     {
         $ours = $this->places->ofOurs();
         $of = fn () => DB::table('placements')->where('section_id', $section);
-        if ($ours !== [] && $of()->whereIn('place', $ours)->update(['standing_print' => DB::raw('wanted_print')]) > 0) {
-            if ($of()->whereNull('standing_print')->doesntExist()) {
-                $this->told->first($section, $facts);
-            }
-        }
+
+        return $ours !== [] &&
+            $of()->whereIn('place', $ours)->update(['standing_print' => DB::raw('wanted_print')]) > 0 &&
+            $of()->whereNull('standing_print')->doesntExist();
     }
 }

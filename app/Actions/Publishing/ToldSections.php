@@ -36,12 +36,16 @@ final readonly class ToldSections
         DB::table('told_sections')->upsert($this->row($section, $facts), ['section_id']);
     }
 
-    /** Within a transaction, after anything of a section has changed. */
-    public function follow(int $section, SectionFacts $facts): void
+    /**
+     * Within a transaction, after anything of a section has changed.
+     *
+     * @return bool whether its students were ever told of it
+     */
+    public function follow(int $section, SectionFacts $facts): bool
     {
         $told = DB::table('told_sections')->where('section_id', $section)->lock('for no key update')->first();
         if ($told === null) {
-            return;
+            return false;
         }
         $until = Changes::until(self::read($told->state), ToldSeries::all($facts), $this->clock->seconds());
         if ($until !== null || $told->tell_until !== null) {
@@ -49,6 +53,8 @@ final readonly class ToldSections
                 ->where('section_id', $section)
                 ->update(['tell_until' => $until === null ? null : gmdate('Y-m-d H:i:sP', $until)]);
         }
+
+        return true;
     }
 
     /**

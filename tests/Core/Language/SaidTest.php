@@ -68,3 +68,13 @@ test('weekdays are those of the calendar of any language', function (string $lan
 test('what is no weekday is not the calendar\'s', function (string $code) {
     expect(Phrases::ofCalendar('en', new Said($code)))->toBeNull();
 })->with(['weekdays.0', 'weekdays.8', 'weekdays.11', 'weekday_name.1', 'xweekdays.1', "weekdays.1\n"]);
+
+test('a reason of ours is said wherever a text is put, and one of people stands as it is', function () {
+    $words = new Phrases('es', ['off' => 'no hay: :why', 'because' => ['weekend' => 'fin de semana']]);
+    expect($words->say('off', ['why' => '=weekend']))
+        ->toBe('no hay: fin de semana')
+        ->and($words->say('off', ['why' => '=storm']))
+        ->toBe('no hay: =storm')
+        ->and($words->this(new Said('off', ['why' => '=weekend'])))
+        ->toBe('no hay: fin de semana');
+});

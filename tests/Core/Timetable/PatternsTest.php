@@ -255,6 +255,11 @@ test('why no session is held: words of people as they are, codes of ours in each
         ->toBe(['Weekend', 'Fin de semana'])
         ->and($said(Because::noPeriod('3', 'Short (Friday)')))
         ->toBe(['No period 3 (Short (Friday))', 'Sin la hora 3 (Short (Friday))'])
+        // Whoever writes like a code keeps what they wrote.
+        ->and($said('=storm'))
+        ->toBe([null, null])
+        ->and($said('=weekend|1|2'))
+        ->toBe([null, null])
         ->and($said('a =weekend'))
         ->toBe([null, null])
         ->and($said("=weekend\n"))
