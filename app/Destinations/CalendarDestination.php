@@ -152,8 +152,9 @@ final class CalendarDestination implements Destination
     /** The object with whom it invites, where the place does that and the person has an address. */
     private function invited(string $object, string $sourcedId): string
     {
-        $person = $this->person($sourcedId);
-        if (! $this->invites() || $person === null || (string) $person->email === '') {
+        // Whoever is looked up holds up all requests beside this one: only where it is asked.
+        $person = $this->invites() ? $this->person($sourcedId) : null;
+        if ($person === null || (string) $person->email === '') {
             return $object;
         }
         $school = $this->school ??= (string) DB::table('schools')->orderBy('id')->value('name');

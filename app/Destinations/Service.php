@@ -4,17 +4,12 @@ declare(strict_types=1);
 
 namespace Nomada\App\Destinations;
 
-use GuzzleHttp\Exception\ConnectException;
-use GuzzleHttp\Exception\RequestException;
-use GuzzleHttp\Promise\PromiseInterface;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\Factory;
 use Illuminate\Http\Client\PendingRequest;
 use Illuminate\Http\Client\Response;
 use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\PlaceSettings;
-use Psr\Http\Message\ResponseInterface;
-use Throwable;
 
 /** Speaks HTTP to one outside service, and turns everything but success into a failure in the service's own words. */
 final readonly class Service
@@ -77,16 +72,17 @@ final readonly class Service
         $url = preg_match('~^https?://~', $path) === 1 ? $path : $this->place->url.$path;
         $pace = new Pace($this->place->service->value);
         $pace->wait($this->place->pace);
-        $response = Together::await(
-            fn (): PromiseInterface => $this->beside($method, $url, $headers, $body, $type),
-            function () use ($headers, $body, $type, $method, $url): mixed {
-                try {
-                    return $this->request($headers, $body, $type)->send($method, $url);
-                } catch (ConnectionException $e) {
-                    return $e;
-                }
-            },
-        );
+        $alone = function () use ($headers, $body, $type, $method, $url): mixed {
+            try {
+                return $this->request($headers, $body, $type)->send($method, $url);
+            } catch (ConnectionException $e) {
+                return $e;
+            }
+        };
+        $response = Together::await(fn (): Transfer => $this->beside($method, $url, $headers, $body, $type), $alone);
+        if ($response instanceof Response && $response->redirect()) {
+            $response = $alone();
+        }
         if (! ($response instanceof Response)) {
             throw new DestinationFailure(__('places.silent', ['service' => $this->name()]));
         }
@@ -115,38 +111,26 @@ final readonly class Service
     }
 
     /**
-     * The same request beside others: by the client below the framework's, which takes half the time for each.
+     * The same request beside others: by curl itself, which takes a fifth of the time of the framework's client. It
+     * follows no redirection; `send` asks again for the rare service that sends us on.
      *
      * @param  array<string, string>  $headers
      */
-    private function beside(
-        string $method,
-        string $url,
-        array $headers,
-        string $body,
-        string $type,
-    ): PromiseInterface {
-        $options = [
-            'http_errors' => false,
-            'allow_redirects' => self::REDIRECTS,
-            'connect_timeout' => min(5, $this->place->timeout),
-            'timeout' => $this->place->timeout,
-            'headers' => $headers + ($body === '' ? [] : ['Content-Type' => $type]),
-        ];
+    private function beside(string $method, string $url, array $headers, string $body, string $type): Transfer
+    {
+        $headers += $body === '' ? [] : ['Content-Type' => $type];
         if ($this->place->user !== '') {
-            $options['auth'] = [$this->place->user, $this->place->password];
+            $headers['Authorization'] = 'Basic '.base64_encode("{$this->place->user}:{$this->place->password}");
         } elseif ($this->place->password !== '') {
-            $options['headers']['Authorization'] = "Bearer {$this->place->password}";
+            $headers['Authorization'] = "Bearer {$this->place->password}";
         }
 
-        return Together::client()
-            ->requestAsync($method, $url, $options + ($body === '' ? [] : ['body' => $body]))
-            ->then(
-                fn (ResponseInterface $answer): Response => new Response($answer),
-                fn (Throwable $e): Throwable => $e instanceof ConnectException || $e instanceof RequestException
-                    ? $e
-                    : throw $e,
-            );
+        $lines = [];
+        foreach ($headers as $name => $value) {
+            $lines[] = "$name: $value";
+        }
+
+        return new Transfer($method, $url, $lines, $body, min(5, $this->place->timeout), $this->place->timeout);
     }
 
     /** @param  array<string, string>  $headers */

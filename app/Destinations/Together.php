@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace Nomada\App\Destinations;
 
 use Closure;
+use CurlHandle;
+use CurlMultiHandle;
 use Fiber;
-use GuzzleHttp\Client;
-use GuzzleHttp\Handler\CurlMultiHandler;
-use GuzzleHttp\HandlerStack;
-use GuzzleHttp\Promise\PromiseInterface;
 use Throwable;
 
 /**
@@ -19,11 +17,19 @@ use Throwable;
  */
 final class Together
 {
-    private static ?CurlMultiHandler $handler = null;
+    /** Seconds for which we sleep at most until something comes in. */
+    private const WAITS = 0.05;
 
-    private static ?Client $client = null;
+    /** One for the whole process: it keeps connections. */
+    private static ?CurlMultiHandle $all = null;
 
-    /** @var list<Fiber<void, mixed, void, PromiseInterface>> */
+    /** @var list<CurlHandle> those that nothing goes by at this moment */
+    private static array $free = [];
+
+    /** @var array<int, Transfer> under way, by their handle */
+    private static array $under = [];
+
+    /** @var list<Fiber<void, mixed, void, Transfer>> */
     private static array $own = [];
 
     /**
@@ -55,8 +61,8 @@ final class Together
                 $waiting = self::goOn($waiting, $fiber, $fiber->start());
             }
             $moved = false;
-            foreach ($waiting as $n => [$fiber, $promise]) {
-                if ($promise->getState() === PromiseInterface::PENDING) {
+            foreach ($waiting as $n => [$fiber, $transfer]) {
+                if (! $transfer->isOver()) {
                     continue;
                 }
                 unset($waiting[$n]);
@@ -64,7 +70,7 @@ final class Together
                 $waiting = self::goOn($waiting, $fiber, $fiber->resume());
             }
             if (! $moved && $waiting !== []) {
-                self::handler()->tick();
+                self::move();
             }
         }
 
@@ -79,7 +85,7 @@ final class Together
     /**
      * The answer of a request: beside others where this runs in `run`, by itself otherwise.
      *
-     * @param  Closure(): PromiseInterface  $beside
+     * @param  Closure(): Transfer  $beside
      * @param  Closure(): mixed  $alone
      */
     public static function await(Closure $beside, Closure $alone): mixed
@@ -87,35 +93,56 @@ final class Together
         if (! in_array(Fiber::getCurrent(), self::$own, true)) {
             return $alone();
         }
-        $promise = $beside();
-        Fiber::suspend($promise);
+        $transfer = $beside();
+        self::begin($transfer);
+        Fiber::suspend($transfer);
 
-        return $promise->wait();
+        return $transfer->answer();
     }
 
-    /** The client of whatever is asked side by side. */
-    public static function client(): Client
+    private static function begin(Transfer $transfer): void
     {
-        return self::$client ??= new Client(['handler' => HandlerStack::create(self::handler())]);
+        $curl = array_pop(self::$free) ?? curl_init();
+        $transfer->over($curl);
+        self::$under[spl_object_id($curl)] = $transfer;
+        curl_multi_add_handle(self::all(), $curl);
     }
 
-    /** One for the whole process: it keeps connections. */
-    private static function handler(): CurlMultiHandler
+    /** Sends and takes in what there is to, or waits for it. */
+    private static function move(): void
     {
-        return self::$handler ??= new CurlMultiHandler(['select_timeout' => 0.05]);
+        curl_multi_exec(self::all(), $running);
+        while (($done = curl_multi_info_read(self::all())) !== false) {
+            $curl = $done['handle'];
+            self::$under[spl_object_id($curl)]->end($curl, $done['result'] === CURLE_OK);
+            unset(self::$under[spl_object_id($curl)]);
+            curl_multi_remove_handle(self::all(), $curl);
+            curl_reset($curl);
+            self::$free[] = $curl;
+            $running = 0;
+        }
+        // -1: there is nothing yet that could be waited for, as while a name is looked up.
+        if ($running > 0 && curl_multi_select(self::all(), self::WAITS) === -1) {
+            usleep(1000);
+        }
+    }
+
+    private static function all(): CurlMultiHandle
+    {
+        return self::$all ??= curl_multi_init();
     }
 
     /**
-     * @param  array<int, array{Fiber<void, mixed, void, PromiseInterface>, PromiseInterface}>  $waiting
-     * @param  Fiber<void, mixed, void, PromiseInterface>  $fiber
-     * @return array<int, array{Fiber<void, mixed, void, PromiseInterface>, PromiseInterface}>
+     * @param  array<int, array{Fiber<void, mixed, void, Transfer>, Transfer}>  $waiting
+     * @param  Fiber<void, mixed, void, Transfer>  $fiber
+     * @return array<int, array{Fiber<void, mixed, void, Transfer>, Transfer}>
      */
-    private static function goOn(array $waiting, Fiber $fiber, ?PromiseInterface $promise): array
+    private static function goOn(array $waiting, Fiber $fiber, ?Transfer $transfer): array
     {
-        if ($promise === null) {
+        if ($transfer === null) {
             self::$own = array_values(array_filter(self::$own, fn (Fiber $f): bool => $f !== $fiber));
         } else {
-            $waiting[] = [$fiber, $promise];
+            $waiting[] = [$fiber, $transfer];
         }
 
         return $waiting;

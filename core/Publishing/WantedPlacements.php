@@ -23,20 +23,27 @@ final class WantedPlacements
     /** @return list<Placement> in the order in which they are carried out */
     public static function of(SectionFacts $section): array
     {
+        return array_merge(
+            self::at(Place::CoursePage, $section),
+            self::at(Place::Calendar, $section),
+            self::at(Place::ClassStream, $section),
+        );
+    }
+
+    /** @return list<Placement> of one place, in the order in which they are carried out */
+    public static function at(Place $place, SectionFacts $section): array
+    {
         $series = array_values(array_filter($section->series, fn (SeriesFacts $s): bool => $s->sessions !== []));
         if ($series === []) {
-            return self::rooms($section);
+            return $place === Place::CoursePage ? self::rooms($section) : [];
         }
         $section = $section->withSeries($series);
 
-        return [
-            self::pinned($section),
-            ...self::rooms($section),
-            ...self::weeks($section),
-            ...self::events($section),
-            self::opening($section),
-            ...self::tellings($section),
-        ];
+        return match ($place) {
+            Place::CoursePage => [self::pinned($section), ...self::rooms($section), ...self::weeks($section)],
+            Place::Calendar => self::events($section),
+            Place::ClassStream => [self::opening($section), ...self::tellings($section)],
+        };
     }
 
     /**
@@ -380,8 +387,8 @@ final class WantedPlacements
             $text,
             self::named($section) + [
                 'meets' => $series === null
-                    ? ''
-                    : "{$words->phrases->this($series->plan->said())} {$series->plan->zone->place()}",
+                        ? ''
+                        : "{$words->phrases->this($series->plan->said())} {$series->plan->zone->place()}",
                 'doors' => self::doors($section, $words),
                 'week' => $series === null ? '' : (string) $section->term->weekOf($series->sessions[0]->day),
             ],

@@ -5,9 +5,13 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\CalDav\CalDavServer;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Places;
+use Nomada\App\Destinations\Service;
+use Nomada\App\Destinations\Together;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\PlaceKind;
+use Nomada\Core\Publishing\PlaceSettings;
 use Tests\Support\Radicale;
 use Tests\Support\Scheduling;
 
@@ -245,3 +249,36 @@ test('a setting that cannot be used is no fault of a form: nobody is sent back a
     app(Places::class)->forget();
     $this->as('A-1')->get('/today')->assertStatus(500);
 });
+
+test(
+    'beside others: who sends us on is followed, who is silent or wrong says so, and no header grows another',
+    function () {
+        calendarsAt($this->radicale->url());
+        $at = fn (string $url, string $method = 'GET', array $headers = []): Closure => fn (): int => Service::at(
+            new PlaceSettings(
+                Outside::Calendar,
+                PlaceKind::CalDav,
+                $url,
+                Radicale::USER,
+                Radicale::PASSWORD,
+                timeout: 0.5,
+            ),
+        )
+            ->send($method, '', '', $headers)
+            ->status();
+        $here = $this->radicale->url();
+        $out = Together::run([
+            'sent on' => $at("$here/.well-known/caldav", 'PROPFIND', ['Depth' => '0']),
+            'silent' => $at('http://127.0.0.1:9'),
+            'wrong' => $at("$here/nobody/here/none.ics"),
+            'two headers' => $at($here, 'GET', ['Accept' => "text/calendar\r\nX-Of-Another: 1"]),
+            'as usual' => $at("$here/".Radicale::USER.'/', 'PROPFIND', ['Depth' => '0']),
+        ]);
+        expect([$out['sent on'], $out['as usual']])->toBe([207, 207]);
+        expect($out['silent'])->toBeInstanceOf(DestinationFailure::class);
+        expect([$out['silent']->status, $out['silent']->isFinal])->toBe([0, false]);
+        expect($out['wrong'])->toBeInstanceOf(DestinationFailure::class);
+        expect([$out['wrong']->status, $out['wrong']->isFinal])->toBe([403, true]);
+        expect($out['two headers'])->toBeInstanceOf(InvalidArgumentException::class);
+    },
+);

@@ -6,6 +6,7 @@ use Illuminate\Support\Facades\Http;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\SealedWords;
 
 beforeEach(function () {
     $this->standins = $this->standins();
@@ -305,4 +306,17 @@ test('runs left behind are taken up again', function () {
         ->not->toBeNull()
         ->and($run->steps()->where('state', 'done')->count())
         ->toBe(19);
+});
+
+test('what stands is kept sealed and pressed; what was kept before it was pressed is read as well', function () {
+    $words = ['title' => 'Wednesday', 'sessions' => array_fill(0, 40, 'Wed 10 Feb, 09:00–09:45 Madrid')];
+    $sealed = SealedWords::seal($words);
+    expect(SealedWords::open($sealed))
+        ->toBe($words)
+        ->and(strlen($sealed))
+        ->toBeLessThan(600)
+        ->and($sealed)
+        ->not->toContain('Wednesday')
+        ->and(SealedWords::open(encrypt((string) json_encode($words), false)))
+        ->toBe($words);
 });

@@ -143,7 +143,7 @@ final class CarryOut implements ShouldQueue
         if ($steps->isEmpty()) {
             return false;
         }
-        $failures = $carryOut($steps, $this->lane);
+        $failures = $carryOut($steps, $this->lane, $this->sections);
         RunStep::query()
             ->whereKey($steps->reject(fn (RunStep $s): bool => isset($failures[$s->id]))->modelKeys())
             ->update(['state' => 'done', 'done_at' => now(), 'words' => null]);

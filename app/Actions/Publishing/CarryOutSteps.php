@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Publishing;
 
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use LogicException;
 use Nomada\App\Actions\Joining\MakeLink;
@@ -21,8 +20,10 @@ use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Publishing\RunStep;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\SectionFactsQuery;
+use Nomada\App\Support\SealedWords;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Placement as WantedPlacement;
+use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\WantedPlacements;
 use Throwable;
 
@@ -36,14 +37,17 @@ final class CarryOutSteps
     private const SIDE_BY_SIDE = 10;
 
     /**
-     * The last section's placements: a lane's steps are of one section, and its facts are read once.
+     * What ought to stand at a lane's place, of the sections that it goes over: their facts are read once.
      *
      * @var array<string, WantedPlacement>
      */
     private array $wanted = [];
 
-    /** @var list<int> the sections that it was worked out for */
+    /** @var array<int, SectionFacts> what it was worked out from, by section */
     private array $of = [];
+
+    /** @var array<int, true> the sections of which something has been carried out here */
+    private array $begun = [];
 
     public function __construct(
         private readonly Destinations $destinations,
@@ -57,11 +61,12 @@ final class CarryOutSteps
 
     /**
      * @param  Collection<int, RunStep>  $steps  of one lane
+     * @param  list<int>  $sections  over which the lane goes, now and with the next steps
      * @return array<int, DestinationFailure> by step; those that are not in it are done
      */
-    public function __invoke(Collection $steps, string $lane): array
+    public function __invoke(Collection $steps, string $lane, array $sections): array
     {
-        return $lane === 'link' ? $this->links($steps) : $this->placements($steps, Place::from($lane));
+        return $lane === 'link' ? $this->links($steps) : $this->placements($steps, Place::from($lane), $sections);
     }
 
     /**
@@ -99,18 +104,19 @@ final class CarryOutSteps
 
     /**
      * @param  Collection<int, RunStep>  $steps
+     * @param  list<int>  $sections
      * @return array<int, DestinationFailure>
      */
-    private function placements(Collection $steps, Place $place): array
+    private function placements(Collection $steps, Place $place, array $sections): array
     {
         $placements = Placement::query()
             ->where('place', $place)
             ->whereIn('key', $steps->pluck('key'))
             ->whereRaw(Placement::DIFFERS)
             ->get()
-            ->keyBy('key');
+            ->keyBy(fn (Placement $p): string => $p->key);
         $destination = $this->destinations->at($place);
-        $wanted = $this->wanted($placements);
+        $wanted = $this->wanted($placements, $place, $sections);
         $tasks = [];
         foreach ($placements as $key => $placement) {
             $tasks[$key] = fn (): ?Receipt => $this->bring($destination, $placement, $wanted[$key]);
@@ -128,7 +134,7 @@ final class CarryOutSteps
                 $done[] = [
                     'id' => $placement->id,
                     'standing_print' => $wanted[$key]->fingerprint(),
-                    'standing' => Crypt::encryptString((string) json_encode($wanted[$key]->fields)),
+                    'standing' => SealedWords::seal($wanted[$key]->fields),
                     'remote' => $came->remote,
                     'etag' => $came->etag,
                     'schedule_tag' => $came->scheduleTag,
@@ -170,7 +176,9 @@ final class CarryOutSteps
             );
             DB::table('drifts')->whereIntegerInRaw('placement_id', array_column($done, 'id'))->delete();
         }
-        Placement::query()->whereIntegerInRaw('id', $removed)->delete();
+        if ($removed !== []) {
+            Placement::query()->whereIntegerInRaw('id', $removed)->delete();
+        }
     }
 
     /**
@@ -230,33 +238,34 @@ final class CarryOutSteps
      * changed while the run went on: then they are read anew, once.
      *
      * @param  Collection<string, Placement>  $placements  by key
+     * @param  list<int>  $sections
      * @return array<string, WantedPlacement|null> by key
      */
-    private function wanted(Collection $placements): array
+    private function wanted(Collection $placements, Place $place, array $sections): array
     {
-        $sections = array_values(
-            array_unique($placements->map(fn (Placement $p): int => (int) $p->section_id)->all()),
-        );
-        $isKept = fn (Placement $p): bool => $p->wanted_print === null ||
-            ($this->wanted["{$p->place->value} $p->key"] ?? null)?->fingerprint() === $p->wanted_print;
-        if (array_diff($sections, $this->of) !== [] || ! $placements->every($isKept)) {
-            $this->wanted = [];
+        $of = array_values(array_unique($placements->map(fn (Placement $p): int => $p->section_id)->all()));
+        $isKept = fn (Placement $p): bool => isset($this->of[$p->section_id]) &&
+            ($p->wanted_print === null || ($this->wanted[$p->key] ?? null)?->fingerprint() === $p->wanted_print);
+        if (! $placements->every($isKept)) {
+            // A placement may have gone over to another section since the run began.
+            $all = array_values(array_unique([...$sections, ...$of]));
             // Who has what in their calendar costs most of it, and concerns only that lane.
-            $isCalendar = $placements->first()?->place === Place::Calendar;
-            foreach ($this->facts->for($sections, withReaders: $isCalendar) as $section => $facts) {
-                $this->told->first($section, $facts);
-                foreach (WantedPlacements::of($facts) as $wanted) {
-                    $this->wanted["{$wanted->place->value} $wanted->key"] = $wanted;
+            $this->of = $this->facts->for($all, withReaders: $place === Place::Calendar);
+            $this->wanted = [];
+            foreach ($this->of as $facts) {
+                foreach (WantedPlacements::at($place, $facts) as $wanted) {
+                    $this->wanted[$wanted->key] = $wanted;
                 }
             }
-            $this->of = $sections;
+        }
+        $new = array_diff_key(array_intersect_key($this->of, array_flip($of)), $this->begun);
+        if ($new !== []) {
+            $this->told->first($new);
+            $this->begun += array_map(fn (): bool => true, $new);
         }
         $out = [];
         foreach ($placements as $key => $placement) {
-            $out[$key] =
-                $placement->wanted_print === null
-                    ? null
-                    : $this->wanted["{$placement->place->value} $placement->key"] ?? null;
+            $out[$key] = $placement->wanted_print === null ? null : $this->wanted[$key] ?? null;
         }
 
         return $out;

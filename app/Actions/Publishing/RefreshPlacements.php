@@ -80,7 +80,7 @@ final readonly class RefreshPlacements
                 );
             }
             if ($this->standByThemselves($id) && ! $isTold) {
-                $this->told->first($id, $facts);
+                $this->told->first([$id => $facts]);
             }
             if ($gone->isEmpty()) {
                 return;
@@ -106,7 +106,9 @@ final readonly class RefreshPlacements
         $of = fn () => DB::table('placements')->where('section_id', $section);
 
         return $ours !== [] &&
-            $of()->whereIn('place', $ours)->update(['standing_print' => DB::raw('wanted_print')]) > 0 &&
+            $of()
+                ->whereIn('place', $ours)
+                ->update(['standing_print' => DB::raw('wanted_print')]) > 0 &&
             $of()->whereNull('standing_print')->doesntExist();
     }
 }

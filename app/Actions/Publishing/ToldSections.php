@@ -20,14 +20,23 @@ final readonly class ToldSections
     {
     }
 
-    /** What a section's students are told of it from now on, where it was never told. */
-    public function first(int $section, SectionFacts $facts): void
+    /**
+     * What the students of sections are told of them from now on, where they were never told.
+     *
+     * @param  array<int, SectionFacts>  $facts  by section
+     */
+    public function first(array $facts): void
     {
-        DB::transaction(function () use ($section, $facts): void {
-            if (DB::table('told_sections')->insertOrIgnore($this->row($section, $facts)) > 0) {
-                $this->webhooks->tell(Webhooks::PUBLISHED, ['section' => $facts->id, 'title' => $facts->title]);
-            }
-        });
+        $told = DB::table('told_sections')
+            ->whereIntegerInRaw('section_id', array_keys($facts))
+            ->pluck('section_id');
+        foreach (array_diff_key($facts, array_flip($told->all())) as $section => $new) {
+            DB::transaction(function () use ($section, $new): void {
+                if (DB::table('told_sections')->insertOrIgnore($this->row($section, $new)) > 0) {
+                    $this->webhooks->tell(Webhooks::PUBLISHED, ['section' => $new->id, 'title' => $new->title]);
+                }
+            });
+        }
     }
 
     /** Told as it is now: nothing is left. */

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\SealedWords;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Verb;
 
@@ -39,7 +40,7 @@ final class Placement extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['place' => Place::class, 'standing' => 'encrypted:array', 'published_at' => 'datetime'];
+    protected $casts = ['place' => Place::class, 'standing' => SealedWords::class, 'published_at' => 'datetime'];
 
     /** @return BelongsTo<Section, $this> */
     public function section(): BelongsTo
