@@ -3,13 +3,14 @@
 use PhpParser\Node;
 use PhpParser\NodeFinder;
 use PhpParser\ParserFactory;
+use Tests\Support\Code;
 
-arch('core knows no framework, no application, no stand-in')
-    ->expect('Nomada\Core')
-    ->not->toUse(['Illuminate', 'Nomada\App', 'Nomada\Standins', 'Carbon']);
-arch('core asks no clock and rolls no dice of its own')
-    ->expect('Nomada\Core')
-    ->not->toUse([
+test('core knows no framework, no application, no stand-in', function () {
+    expect(Code::naming('core', ['Illuminate', 'Nomada\App', 'Nomada\Standins', 'Carbon']))->toBe([]);
+});
+
+test('core asks no clock and rolls no dice of its own', function () {
+    $asked = [
         'time',
         'microtime',
         'date',
@@ -23,33 +24,54 @@ arch('core asks no clock and rolls no dice of its own')
         'fopen',
         'curl_init',
         'getenv',
-    ]);
-arch('the stand-ins know nothing of us')
-    ->expect('Nomada\Standins')
-    ->not->toUse(['Nomada\App', 'Nomada\Core', 'Illuminate']);
-arch('controllers hold no queries')
-    ->expect('Nomada\App\Http\Controllers')
-    ->not->toUse([
+    ];
+    expect(Code::naming('core', [], $asked))->toBe([]);
+});
+
+test('the stand-ins know nothing of us', function () {
+    expect(Code::naming('standins', ['Nomada\App', 'Nomada\Core', 'Illuminate']))->toBe([]);
+});
+
+test('controllers hold no queries', function () {
+    $asked = [
         'Illuminate\Support\Facades\DB',
         'Illuminate\Support\Facades\Http',
         'Nomada\Core\Timetable',
         'Nomada\Core\Term',
-    ]);
-arch('core values are final and do not change')
-    ->expect([
-        'Nomada\Core\Publishing\Placement',
-        'Nomada\Core\Timetable\PlannedSession',
-        'Nomada\Core\Timetable\SeriesPlan',
-        'Nomada\Core\Joining\DoorAnswer',
-    ])
-    ->toBeFinal()
-    ->toBeReadonly();
-arch('everything states its types')
-    ->expect(['Nomada\Core', 'Nomada\App', 'Nomada\Standins'])
-    ->toUseStrictTypes();
-arch('nothing is left that was only for looking')
-    ->expect(['dd', 'dump', 'var_dump', 'ray', 'print_r'])
-    ->not->toBeUsed();
+    ];
+    expect(Code::naming('app/Http/Controllers', $asked))->toBe([]);
+});
+
+test('what is looked for is found where it is', function () {
+    expect(Code::naming('app/Actions/Publishing', ['Fiber', 'Nomada\Core\Publishing\Place']))
+        ->toContain('app/Actions/Publishing/CarryOut.php: Nomada\Core\Publishing\Place')
+        ->and(Code::naming('app/Destinations', ['Fiber']))
+        ->toBe(['app/Destinations/Together.php: Fiber'])
+        ->and(Code::naming('app/Actions/Publishing', [], ['usleep', 'microtime', 'handle']))
+        ->toContain('app/Actions/Publishing/CarryOut.php: microtime')
+        ->not->toContain('app/Actions/Publishing/CarryOut.php: handle');
+});
+
+test('core values are final and do not change', function (string $value) {
+    $class = new ReflectionClass($value);
+    expect([$class->isFinal(), $class->isReadOnly()])->toBe([true, true]);
+})->with([
+    Nomada\Core\Publishing\Placement::class,
+    Nomada\Core\Timetable\PlannedSession::class,
+    Nomada\Core\Timetable\SeriesPlan::class,
+    Nomada\Core\Joining\DoorAnswer::class,
+]);
+
+test('everything states its types, and nothing is left that was only for looking', function (string $folder) {
+    $loose = array_filter(
+        Code::files($folder),
+        fn (string $code): bool => preg_match('/^<\?php\s+declare\(strict_types=1\);/', $code) !== 1,
+    );
+    expect(array_keys($loose))
+        ->toBe([])
+        ->and(Code::naming($folder, [], ['dd', 'dump', 'var_dump', 'ray', 'print_r']))
+        ->toBe([]);
+})->with(['core', 'app', 'standins', 'bench']);
 
 test('views ask no questions of the database', function () {
     foreach (

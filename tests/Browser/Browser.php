@@ -29,6 +29,9 @@ final class Browser
 
     private string $url = '';
 
+    /** Who has signed in by `as` and nothing else, and goes on being so. */
+    private string $who = '';
+
     private function __construct(private readonly float $patience = 15)
     {
     }
@@ -113,6 +116,7 @@ final class Browser
     public function fresh(string $url): self
     {
         $this->url = $url;
+        $this->who = '';
         $this->driver->get("$url/sign-in");
         $this->driver->manage()->deleteAllCookies();
 
@@ -156,6 +160,23 @@ final class Browser
             fn (): bool => ! str_contains($this->driver->getCurrentURL(), 'sign-in'),
             "signing in as $person",
         );
+
+        return $this;
+    }
+
+    /** A page as somebody sees it, who stays signed in from one page to the next; '' for a stranger. */
+    public function as(string $url, string $person, string $page): self
+    {
+        if ("$url $person" !== $this->who) {
+            $this->fresh($url);
+            $person === '' || $this->signInAsDemo($person);
+        }
+        $this->open($page);
+        if ($person !== '' && str_starts_with($this->path(), '/sign-in')) {
+            // The school was laid anew in between, and its sign-ins went with it.
+            $this->fresh($url)->signInAsDemo($person)->open($page);
+        }
+        $this->who = "$url $person";
 
         return $this;
     }
@@ -393,7 +414,7 @@ final class Browser
         $this->driver->executeAsyncScript(
             'const done = arguments[0]; let last = performance.getEntriesByType("resource").length; const look = () '.
                 '=> { const n = performance.getEntriesByType("resource").length; if (n === last) done(); else { last '.
-                '= n; setTimeout(look, 250); } }; setTimeout(look, 350);',
+                '= n; setTimeout(look, 150); } }; setTimeout(look, 150);',
         );
 
         return $this;
@@ -402,21 +423,39 @@ final class Browser
     /**
      * What axe (WCAG 2.2 A and AA) finds on this page.
      *
+     * @param  list<string>  $rules  by name; all of them where none is given
      * @return list<string>
      */
-    public function accessibilityFaults(): array
+    public function accessibilityFaults(array $rules = []): array
     {
-        $axe = (string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js');
-        // Through the debugger, as no page of ours lets a foreign script run.
-        $this->driver->executeScript($axe);
+        if ($this->script('return typeof window.axe') !== 'object') {
+            $axe = (string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js');
+            // Through the debugger, as no page of ours lets a foreign script run.
+            $this->driver->executeScript($axe);
+        }
         $found = $this->driver->executeAsyncScript(
-            'const done = arguments[0]; axe.run(document, {runOnly: '.
-                '["wcag2a","wcag2aa","wcag21a","wcag21aa","wcag22aa"]}).then(r => done(r.violations.map(v => v.id + '.
+            'const done = arguments[1]; axe.run(document, {runOnly: arguments[0]}).then('.
+                'r => done(r.violations.map(v => v.id + '.
                 '": " + v.nodes.slice(0, 4).map(n => n.target.join(" ") + " (" + n.failureSummary.split("\n")[1] + '.
                 '")").join(" | "))), e => done(["axe: " + e]))',
+            [$rules ?: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']],
         );
 
         return is_array($found) ? array_values($found) : ['axe gave no answer'];
+    }
+
+    /**
+     * What axe finds on this page in light, and what it finds of its colours in dark, on which nothing else depends.
+     *
+     * @return list<string>
+     */
+    public function faultsInBothSchemes(): array
+    {
+        $light = $this->theme(false)->accessibilityFaults();
+        $dark = $this->theme(true)->accessibilityFaults(['color-contrast', 'link-in-text-block']);
+        $this->theme(false);
+
+        return [...$light, ...array_map(fn (string $fault): string => "in dark: $fault", $dark)];
     }
 
     /** Lays the page out as a language would that is written from right to left. */

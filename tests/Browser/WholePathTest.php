@@ -245,18 +245,13 @@ test('axe finds nothing, in light and dark, nothing is wider than its window, an
     array $size,
 ) {
     $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url());
-    $b = ($as === '' ? $b : $b->signInAsDemo($as))->size(...$size);
-    $b->troubles();
-    foreach ([false, true] as $dark) {
-        $b->theme($dark)->open($page)->settle();
-        expect($b->accessibilityFaults())
-            ->toBe([], "$page, ".($dark ? 'dark' : 'light'))
-            ->and($b->scrollsSideways())
-            ->toBeFalse($page)
-            ->and(array_filter($b->troubles(), fn (string $t): bool => ! str_contains($t, '/nowhere')))
-            ->toBe([], $page);
-    }
+    $b = browser()->size(...$size)->as($copy->url(), $as, $page)->settle();
+    expect($b->faultsInBothSchemes())
+        ->toBe([])
+        ->and($b->scrollsSideways())
+        ->toBeFalse()
+        ->and(array_filter($b->troubles(), fn (string $t): bool => ! str_contains($t, '/nowhere')))
+        ->toBe([]);
 })->with([
     ['/', 'A-01', [1280, 800]],
     ['/sections/8MAR', 'A-01', [1280, 800]],

@@ -16,6 +16,8 @@ final class RunningCopy
 {
     private static ?self $shared = null;
 
+    private static ?Snapshot $demo = null;
+
     private Services $services;
 
     private function __construct(public readonly int $port, public readonly int $standinsPort)
@@ -40,8 +42,15 @@ final class RunningCopy
     public function freshDemo(): void
     {
         DB::statement('drop schema if exists standins_browser cascade');
+        if (self::$demo !== null) {
+            Snapshot::clear();
+            self::$demo->putBack();
+
+            return;
+        }
         Artisan::call('migrate:fresh', ['--force' => true]);
         Artisan::call('nomada:demo', ['--fresh' => true]);
+        self::$demo = Snapshot::take();
     }
 
     /** Moves the copy's clock on Tuesday 9 February, on Madrid's. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use Illuminate\Foundation\Testing\TestCase as Base;
+use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Term\ImportSchool;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
@@ -18,14 +19,27 @@ abstract class TestCase extends Base
         $this->withoutVite();
     }
 
+    /** The small school as imported: it is what most tests begin with. */
+    private static ?Snapshot $school = null;
+
     /**
-     * A small school, imported the ordinary way.
+     * A small school, imported the ordinary way, or as that had left it.
      *
      * @param  array<string, string|null>  $change files instead of its own
      */
     public function school(array $change = []): void
     {
+        // Anything that is there already, or a clock that was set, may change what an import does.
+        $isUsual = $change === [] && DB::table('schools')->doesntExist() && DB::table('settings')->doesntExist();
+        if ($isUsual && self::$school !== null) {
+            self::$school->putBack();
+
+            return;
+        }
         app(ImportSchool::class)(SchoolReader::read(SmallSchool::files($change)));
+        if ($isUsual) {
+            self::$school = Snapshot::take();
+        }
     }
 
     /**
@@ -58,7 +72,7 @@ abstract class TestCase extends Base
         for ($i = 0; $i < 200; $i++) {
             // Now, and not when the call's object goes: within a destructor nothing can be done side by side.
             $this->artisan('queue:work', ['--stop-when-empty' => true, '--tries' => 0, '--sleep' => 0])->run();
-            if (\Illuminate\Support\Facades\DB::table('jobs')->doesntExist()) {
+            if (DB::table('jobs')->doesntExist()) {
                 return;
             }
             usleep(50_000);

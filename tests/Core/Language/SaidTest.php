@@ -18,15 +18,21 @@ function saying(string $language = 'es'): Phrases
 test('what is said is put together of what is said', function (Said $said, string $words) {
     expect(saying()->this($said))->toBe($words);
 })->with([
-    'one in a row' => [Said::row([new Said('one')]), 'uno'],
-    'three in a row' => [Said::row([Said::weekday(1), Said::weekday(3), new Said('one')]), 'lun mié uno'],
-    'one in a list' => [Said::list([Said::weekdayName(2)]), 'martes'],
-    'three in a list' => [Said::list([Said::weekday(7), new Said('one'), new Said('one')]), 'dom, uno, uno'],
-    'one and none' => [Said::and([new Said('one')]), 'uno'],
-    'two' => [Said::and([new Said('one'), Said::weekday(5)]), 'uno y vie'],
-    'three' => [Said::and([new Said('one'), Said::weekday(5), Said::weekday(6)]), 'uno, vie y sáb'],
+    'one in a row' => [fn (): Said => Said::row([new Said('one')]), 'uno'],
+    'three in a row' => [
+        fn (): Said => Said::row([Said::weekday(1), Said::weekday(3), new Said('one')]),
+        'lun mié uno',
+    ],
+    'one in a list' => [fn (): Said => Said::list([Said::weekdayName(2)]), 'martes'],
+    'three in a list' => [
+        fn (): Said => Said::list([Said::weekday(7), new Said('one'), new Said('one')]),
+        'dom, uno, uno',
+    ],
+    'one and none' => [fn (): Said => Said::and([new Said('one')]), 'uno'],
+    'two' => [fn (): Said => Said::and([new Said('one'), Said::weekday(5)]), 'uno y vie'],
+    'three' => [fn (): Said => Said::and([new Said('one'), Said::weekday(5), Said::weekday(6)]), 'uno, vie y sáb'],
     'everything that can be put in' => [
-        new Said('of', [
+        fn (): Said => new Said('of', [
             'day' => LocalDate::parse('2027-02-18'),
             'n' => 3,
             'what' => new Said('one'),
@@ -77,4 +83,35 @@ test('a reason of ours is said wherever a text is put, and one of people stands 
         ->toBe('no hay: =storm')
         ->and($words->this(new Said('off', ['why' => '=weekend'])))
         ->toBe('no hay: fin de semana');
+});
+
+test('a reason of ours is said in the reader\'s language; what people wrote stands as they wrote it', function () {
+    $words = new Phrases('es', [
+        'why' => 'porque: :why',
+        'because' => ['weekend' => 'fin de semana', 'no_period' => ':plan no tiene :period'],
+    ]);
+    $say = fn (string $why): string => $words->say('why', ['why' => $why]);
+    expect($say('=weekend'))
+        ->toBe('porque: fin de semana')
+        ->and($say("=no_period|P3|Exam\nweek|2"))
+        ->toBe("porque: Exam\nweek|2 no tiene P3")
+        ->and($say('=no_period||'))
+        ->toBe('porque:  no tiene ')
+        ->and([$say('the fair'), $say('=the fair'), $say('a=weekend'), $say('=no_period|P3')])
+        ->toBe(['porque: the fair', 'porque: =the fair', 'porque: a=weekend', 'porque: =no_period|P3'])
+        ->and([Said::because('weekend'), Said::because('=weekend')?->code])
+        ->toBe([null, 'because.weekend']);
+});
+
+test('what is kept may have been written by hand', function () {
+    expect(Said::from(['code' => 'one', 'with' => 'x']))
+        ->toEqual(new Said('one', ['x']))
+        ->and(Said::from(['with' => [3 => 'x', 'some' => ['list' => 'a'], 'other' => ['list' => ['k' => 'b']]]]))
+        ->toEqual(new Said('', ['3' => 'x', 'some' => ['a'], 'other' => ['b']]))
+        ->and(
+            Said::from(['code' => 'of', 'with' => ['some' => ['list' => [['list' => ['a']], 'b']]]])->with['some'],
+        )
+        ->toBe([['a'], 'b'])
+        ->and((new Said('of', ['some' => ['k' => new Said('one')]]))->toArray()['with'])
+        ->toBe(['some' => ['list' => [['said' => ['code' => 'one']]]]]);
 });
