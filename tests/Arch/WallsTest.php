@@ -3,10 +3,10 @@
 use PhpParser\Node;
 use PhpParser\NodeFinder;
 use PhpParser\ParserFactory;
-use Tests\Support\Code;
+use Tests\Support\Tokens;
 
 test('core knows no framework, no application, no stand-in', function () {
-    expect(Code::naming('core', ['Illuminate', 'Nomada\App', 'Nomada\Standins', 'Carbon']))->toBe([]);
+    expect(Tokens::naming('core', ['Illuminate', 'Nomada\App', 'Nomada\Standins', 'Carbon']))->toBe([]);
 });
 
 test('core asks no clock and rolls no dice of its own', function () {
@@ -25,11 +25,11 @@ test('core asks no clock and rolls no dice of its own', function () {
         'curl_init',
         'getenv',
     ];
-    expect(Code::naming('core', [], $asked))->toBe([]);
+    expect(Tokens::naming('core', [], $asked))->toBe([]);
 });
 
 test('the stand-ins know nothing of us', function () {
-    expect(Code::naming('standins', ['Nomada\App', 'Nomada\Core', 'Illuminate']))->toBe([]);
+    expect(Tokens::naming('standins', ['Nomada\App', 'Nomada\Core', 'Illuminate']))->toBe([]);
 });
 
 test('controllers hold no queries', function () {
@@ -39,15 +39,15 @@ test('controllers hold no queries', function () {
         'Nomada\Core\Timetable',
         'Nomada\Core\Term',
     ];
-    expect(Code::naming('app/Http/Controllers', $asked))->toBe([]);
+    expect(Tokens::naming('app/Http/Controllers', $asked))->toBe([]);
 });
 
 test('what is looked for is found where it is', function () {
-    expect(Code::naming('app/Actions/Publishing', ['Fiber', 'Nomada\Core\Publishing\Place']))
+    expect(Tokens::naming('app/Actions/Publishing', ['Fiber', 'Nomada\Core\Publishing\Place']))
         ->toContain('app/Actions/Publishing/CarryOut.php: Nomada\Core\Publishing\Place')
-        ->and(Code::naming('app/Destinations', ['Fiber']))
+        ->and(Tokens::naming('app/Destinations', ['Fiber']))
         ->toBe(['app/Destinations/Together.php: Fiber'])
-        ->and(Code::naming('app/Actions/Publishing', [], ['usleep', 'microtime', 'handle']))
+        ->and(Tokens::naming('app/Actions/Publishing', [], ['usleep', 'microtime', 'handle']))
         ->toContain('app/Actions/Publishing/CarryOut.php: microtime')
         ->not->toContain('app/Actions/Publishing/CarryOut.php: handle');
 });
@@ -64,12 +64,12 @@ test('core values are final and do not change', function (string $value) {
 
 test('everything states its types, and nothing is left that was only for looking', function (string $folder) {
     $loose = array_filter(
-        Code::files($folder),
+        Tokens::files($folder),
         fn (string $code): bool => preg_match('/^<\?php\s+declare\(strict_types=1\);/', $code) !== 1,
     );
     expect(array_keys($loose))
         ->toBe([])
-        ->and(Code::naming($folder, [], ['dd', 'dump', 'var_dump', 'ray', 'print_r']))
+        ->and(Tokens::naming($folder, [], ['dd', 'dump', 'var_dump', 'ray', 'print_r']))
         ->toBe([]);
 })->with(['core', 'app', 'standins', 'bench']);
 

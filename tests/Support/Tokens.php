@@ -9,7 +9,7 @@ use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 
 /** What a folder of PHP names: read as tokens, since loading all of it to ask it takes a minute. */
-final class Code
+final class Tokens
 {
     /** @var array<string, array<string, string>> by folder and file */
     private static array $read = [];
