@@ -14,22 +14,8 @@ final readonly class WeeklyPattern implements Pattern
 {
     private const CODES = [1 => 'MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'];
 
-    private const NAMES = [1 => 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
-
     /** @var list<int> 1 (Monday) to 7, ascending */
     public array $weekdays;
-
-    /** "Tue"; empty where there is no such weekday. */
-    public static function short(int $weekday): string
-    {
-        return substr(self::NAMES[$weekday] ?? '', 0, 3);
-    }
-
-    /** "Tuesday"; empty where there is no such weekday. */
-    public static function name(int $weekday): string
-    {
-        return self::NAMES[$weekday] ?? '';
-    }
 
     /** The weekday of a code of RFC 5545 ("TU"); 0 where there is none. */
     public static function weekday(string $code): int

@@ -9,12 +9,12 @@ use Nomada\App\Models\Term\School;
 use Nomada\App\Queries\ActKey;
 use Nomada\App\Queries\Drawn;
 use Nomada\App\Support\Say;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Rotation;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\Stretches;
-use Nomada\Core\Timetable\WeeklyPattern;
 use Throwable;
 
 /**
@@ -119,9 +119,13 @@ final readonly class ConflictPage
             $request->input('at') === 'period'
                 ? 'period '.self::typed($request, 'period')
                 : self::typed($request, 'start_time').'–'.self::typed($request, 'end_time');
+        $typed = array_map(
+            fn (mixed $n): int => is_numeric($n) ? (int) $n : 0,
+            (array) $request->input('weekdays', []),
+        );
         $weekdays = array_map(
-            fn (mixed $n): string => WeeklyPattern::short(is_numeric($n) ? (int) $n : 0),
-            array_values((array) $request->input('weekdays', [])),
+            fn (int $n): string => Say::this(Said::weekday($n)),
+            array_intersect(range(1, 7), $typed),
         );
 
         return $request->input('kind') === 'weekly' ? trim(implode(' ', $weekdays)." $at") : $at;

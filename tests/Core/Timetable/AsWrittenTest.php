@@ -216,18 +216,6 @@ test('weekdays and days of a month are written as the rule of a calendar', funct
         expect(WeeklyPattern::weekday($code))->toBe($n + 1);
     }
     expect(WeeklyPattern::weekday('XX'))->toBe(0);
-    expect(array_map(WeeklyPattern::name(...), [0, 1, 2, 3, 4, 5, 6, 7, 8]))->toBe([
-        '',
-        'Monday',
-        'Tuesday',
-        'Wednesday',
-        'Thursday',
-        'Friday',
-        'Saturday',
-        'Sunday',
-        '',
-    ]);
-    expect(array_map(WeeklyPattern::short(...), [0, 1, 7]))->toBe(['', 'Mon', 'Sun']);
     $weeks = fn (int $n): string => substr(English::said((new WeeklyPattern([1], $n))->said()), 6, -10);
     expect(array_map($weeks, [2, 3, 4, 5, 6, 7, 8, 9, 11, 12, 13, 19, 20, 21, 22, 23, 24]))->toBe([
         'second',

@@ -14,12 +14,12 @@ use Nomada\App\Support\Say;
 use Nomada\App\View\DateText;
 use Nomada\App\View\Timetable\Panel\FreeLine;
 use Nomada\App\View\Typed;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Rotation;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\TypedSpan;
-use Nomada\Core\Timetable\WeeklyPattern;
 
 /** Fills in the series editor. */
 final readonly class SeriesEditorQuery
@@ -55,7 +55,10 @@ final readonly class SeriesEditorQuery
             Typed::text('kind', $pattern['kind'] === 'rule' ? $rule->kind : $pattern['kind']),
             self::ticks($names, $weekdays),
             Typed::text('every', $pattern['every'] ?? 1),
-            array_map(WeeklyPattern::name(...), array_combine(array_keys($names), array_keys($names))),
+            array_map(
+                fn (int $weekday): string => Say::this(Said::weekdayName($weekday)),
+                array_combine(array_keys($names), array_keys($names)),
+            ),
             $term->rotation === null ? null : $this->rotation($term->rotation, $pattern, $names),
             Typed::text('every_days', $rule->days),
             Typed::text('month_nth', $rule->nth),
