@@ -289,3 +289,28 @@ test('a history is kept as codes, and read in the language of whoever reads it',
     DB::table('series_changes')->update(['said' => null, 'words' => 'as it was']);
     $this->get('/sections/MAR')->assertSee('as it was');
 });
+
+// Words that are asked for by the code of a case. A new case of a list has to have them before anybody sees it.
+test('every case of a list has its words', function (string $list, array $words) {
+    $missing = [];
+    foreach ($list::cases() as $case) {
+        foreach ($words as $key) {
+            Lang::has(sprintf($key, $case->value)) || $missing[] = sprintf($key, $case->value);
+        }
+    }
+    expect($missing)->toBe([]);
+})->with([
+    [Nomada\App\Models\Term\Role::class, ['frame.roles.%s', 'account.people.roles.%s']],
+    [Nomada\Core\Publishing\PlaceKind::class, ['publishing.places.kinds.%s']],
+    [Nomada\Core\Publishing\Outside::class, ['places.services.%s.in_sentence']],
+    [Nomada\Core\Publishing\Cause::class, ['publishing.truth.causes.%s']],
+    [Nomada\Core\Publishing\Seen::class, ['publishing.truth.seen.%s']],
+    [Nomada\Core\Post\LetterKind::class, ['letters.%s.title', 'letters.%s.subject', 'letters.%s.text']],
+    [Nomada\Core\Post\Reminder::class, ['remind.choices.%s']],
+    [Nomada\Core\Presence\Status::class, ['attendance.status.%s']],
+    [Nomada\Core\Presence\Measure::class, ['presence.score.measures.%s']],
+    [Nomada\App\View\Presence\Today\DoorState::class, ['presence.today.states.%s']],
+    [Nomada\Core\Recording\RecordingState::class, ['recordings.states.%s']],
+    [Nomada\Core\Timetable\SessionState::class, ['session.states.%s']],
+    [Nomada\App\View\Timetable\Contact\ContactVerdict::class, ['contact.verdicts.%s']],
+]);
