@@ -36,6 +36,7 @@ return [
         "select[name=language] option[value=es];form[action$='/me/language'] button;~.said",
     ],
     'attendance' => ['/records/sections/8MAR', 'A-01', '1280x800', false, ''],
-    'records' => ['/records?date=2027-02-08', 'A-01', '1280x800', false, ''],
+    // What a course site embeds, by itself.
+    'embedded-page' => ['/sections/8MAR', 'A-01', '1280x800', false, "a[href$='/page']"],
     'recording' => ['/records?date=2027-02-04', 'A-01', '1280x800', false, "td a[href*='/recordings/']"],
 ];

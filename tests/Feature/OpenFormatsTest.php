@@ -200,6 +200,8 @@ test(
         $page = $this->get($url)->assertOk()->assertSee('Tue 9 Feb, 10:00–10:47 Madrid')->assertSee('/join/');
         expect($page->headers->get('Content-Security-Policy'))->toContain("frame-ancestors 'none'");
         expect($page->getContent())->not->toContain('<form');
+        // Once, on top, and not again in every week.
+        expect(substr_count((string) $page->getContent(), 'href="'.url('/join').'/'))->toBe(1);
         config(['places.embedded_in' => 'https://courses.school.example']);
         expect($this->get($url)->headers->get('Content-Security-Policy'))
             ->toContain('frame-ancestors https://courses.school.example')

@@ -13,6 +13,7 @@ use Nomada\App\Support\Say;
 use Nomada\Core\Interchange\AtomEntry;
 use Nomada\Core\Interchange\AtomFeed;
 use Nomada\Core\Language\Said;
+use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Placement;
 use Nomada\Core\Publishing\WantedPlacements;
 use stdClass;
@@ -53,7 +54,7 @@ final readonly class SectionStream
             )
             ->all();
         $isLast = $rows->count() <= self::A_PAGE;
-        foreach ($isLast ? WantedPlacements::of($facts) : [] as $placement) {
+        foreach ($isLast ? WantedPlacements::at(Place::ClassStream, $facts) : [] as $placement) {
             // Whoever has the address reads it: what is for chosen students stands elsewhere.
             if ($placement->key === "$facts->id/opening" && $facts->showing->for === null) {
                 $entries[] = $this->opening($section, $placement);

@@ -42,10 +42,7 @@ final readonly class OwnPage
         $next = null;
         $ahead = $past = [];
         $current = $facts->term->weekOf($facts->term->zone->dateAt($now)->day);
-        foreach (WantedPlacements::of($facts) as $placement) {
-            if ($placement->place !== Place::CoursePage) {
-                continue;
-            }
+        foreach (WantedPlacements::at(Place::CoursePage, $facts) as $placement) {
             if (! isset($placement->fields['week'])) {
                 $pinned += self::words($placement, ['title', 'sessions']);
                 $next ??= self::turn((array) ($placement->fields['sessions'] ?? []), $now);
@@ -58,7 +55,12 @@ final readonly class OwnPage
             $week = new OwnWeek(
                 (int) $placement->fields['week'],
                 (array) ($placement->fields['sessions'] ?? []),
-                self::words($placement, ['title', 'week', 'begins', 'sessions']),
+                // An item of a course site stands by itself; here the link of every week stands on top already.
+                array_filter(
+                    self::words($placement, ['title', 'week', 'begins', 'sessions']),
+                    fn (mixed $value, string $label): bool => ($pinned[$label] ?? null) !== $value,
+                    ARRAY_FILTER_USE_BOTH,
+                ),
             );
             if ($week->number < $current) {
                 array_unshift($past, $week);
