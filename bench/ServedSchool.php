@@ -6,8 +6,8 @@ namespace Nomada\Bench;
 
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Cookie\CookieValuePrefix;
+use Illuminate\Session\EncryptedStore;
 use Illuminate\Session\FileSessionHandler;
-use Illuminate\Session\Store;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -98,9 +98,11 @@ final class ServedSchool
     /** The cookie of somebody who has signed in. */
     public function cookie(int $person): string
     {
-        $store = new Store(
+        // Sealed as the sessions of the application are: what is not would be read as nothing, and be a stranger.
+        $store = new EncryptedStore(
             (string) config('session.cookie'),
             new FileSessionHandler(app('files'), (string) config('session.files'), 240),
+            app('encrypter'),
         );
         $store->setId($id = Str::random(40));
         $store->start();

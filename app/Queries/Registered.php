@@ -30,6 +30,21 @@ final class Registered
             "count(distinct ($table.series_id, $table.person_id)) filter (where $table.only_day is not null)";
     }
 
+    /**
+     * How many people a series has, as a value of a query: series by series an index alone answers, and nothing is
+     * joined with tens of thousands of registrations.
+     *
+     * @param  string  $series  the column that names the series
+     */
+    public static function peopleOf(string $series, LocalDate $day): string
+    {
+        return '(select '.
+            self::people('r').
+            " from registrations r where r.series_id = $series and ".
+            self::on('r', $day).
+            ')';
+    }
+
     /** The students who have left a series, as pairs of series and person. Few, and found by an index. */
     public static function left(LocalDate $day): string
     {

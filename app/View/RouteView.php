@@ -110,7 +110,8 @@ final readonly class RouteView
     }
 
     /**
-     * All counts in one question, each from an index of its own: this stands on every page.
+     * All counts in one question, each from an index of its own: this stands on every page. What there is most of is
+     * counted section by section, which an index alone answers; a join would go over each of the 100,000.
      *
      * @param  int|null  $person  whose sections; null for all of the term
      */
@@ -142,19 +143,14 @@ final readonly class RouteView
             (select count(*) from own) as series,
             (select count(*) from join_links l join own on own.id = l.series_id
                 where kind = 'series' and retired_at is null) as linked,
-            (select coalesce(sum(met.n * roster.n), 0) from met join (select section_id, count(*) as n from parts
-                where ".Belongings::ON_ROSTER.' group by section_id) roster
-                using (section_id)) as seats,
-            (select '.
-                Registered::people('r').
-                ' from registrations r join own on own.id = r.series_id
-                where '.
-                Registered::on('r', $today).
-                ') as registered,
-            (select count(*) from placements p join mine on mine.id = p.section_id
-                where '.
+            (select coalesce(sum(met.n * (select count(*) from parts where parts.section_id = met.section_id
+                and ".Belongings::ON_ROSTER.')), 0)::bigint from met) as seats,
+            (select coalesce(sum('.
+                Registered::peopleOf('own.id', $today).
+                '), 0)::bigint from own) as registered,
+            (select coalesce(sum((select count(*) from placements p where p.section_id = mine.id and '.
                 Placement::DIFFERS.
-                ") as differing,
+                ")), 0)::bigint from mine) as differing,
             (select count(*) from told_sections t join mine on mine.id = t.section_id
                 where tell_until > to_timestamp($now)) as to_tell,
             (select count(*) from met where not exists (select 1 from placements p

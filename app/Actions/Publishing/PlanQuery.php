@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Publishing;
 
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Queries\SectionFactsQuery;
@@ -24,8 +25,9 @@ final readonly class PlanQuery
 {
     public const NONE = ['add' => 0, 'change' => 0, 'remove' => 0, 'leave' => 0, 'trouble' => 0];
 
-    private const VERB = "case when wanted_print is null then 'remove' when standing_print is null then 'add' when
-        wanted_print = standing_print or left_alone then 'leave' else 'change' end";
+    /** Of what differs. */
+    private const VERB = "case when wanted_print is null then 'remove' when standing_print is null then 'add' else
+        'change' end";
 
     public function __construct(private SectionFactsQuery $facts)
     {
@@ -37,28 +39,38 @@ final readonly class PlanQuery
      */
     public function counts(?array $sections = null): array
     {
-        $rows = DB::table('placements')
+        $of = fn (string $where): Builder => DB::table('placements')
             ->when($sections !== null, fn ($q) => $q->whereIn('section_id', (array) $sections))
-            ->groupBy('section_id', 'place', DB::raw('3'))
-            ->get([
-                'section_id',
-                'place',
-                DB::raw(self::VERB.' as verb'),
-                DB::raw('count(*) as n'),
-                DB::raw('count(trouble) as trouble'),
-            ]);
+            ->whereRaw($where);
         $out = [];
-        foreach ($rows as $row) {
+        // How many there are, and which of them are in trouble, an index knows; what they say is read only of those
+        // that differ, which are few but before the first run.
+        $all = $of('true')
+            ->groupBy('section_id', 'place')
+            ->get(['section_id', 'place', DB::raw('count(*) as n')]);
+        foreach ($all as $row) {
+            $out[(int) $row->section_id][(string) $row->place] = ['leave' => (int) $row->n] + self::NONE;
+        }
+        $differ = $of(Placement::DIFFERS)
+            ->groupBy('section_id', 'place', DB::raw('3'))
+            ->get(['section_id', 'place', DB::raw(self::VERB.' as verb'), DB::raw('count(*) as n')]);
+        foreach ($differ as $row) {
             $counts = $out[(int) $row->section_id][(string) $row->place] ?? self::NONE;
             $n = (int) $row->n;
             match ($row->verb) {
                 'add' => ($counts['add'] = $n),
                 'change' => ($counts['change'] = $n),
-                'remove' => ($counts['remove'] = $n),
-                default => ($counts['leave'] = $n),
+                default => ($counts['remove'] = $n),
             };
-            $counts['trouble'] += (int) $row->trouble;
+            $counts['leave'] -= $n;
             $out[(int) $row->section_id][(string) $row->place] = $counts;
+        }
+        $trouble = $of('trouble is not null')
+            ->groupBy('section_id', 'place')
+            ->get(['section_id', 'place', DB::raw('count(*) as n')]);
+        foreach ($trouble as $row) {
+            $counts = $out[(int) $row->section_id][(string) $row->place] ?? self::NONE;
+            $out[(int) $row->section_id][(string) $row->place] = ['trouble' => (int) $row->n] + $counts;
         }
 
         return $out;

@@ -36,14 +36,12 @@ final readonly class SeriesList
         $mine = Section::query()->where('term_id', $term->id)->servedBy($for)->select('id');
         $today = $this->clock->today($term->calendar()->zone);
         $roster = $this->roster(clone $mine, $today);
-        $registered = DB::table('registrations')
-            ->whereRaw(Registered::on('registrations', $today))
+        $registered = DB::table('series')
             ->whereIn(
-                'series_id',
+                'id',
                 DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'),
             )
-            ->groupBy('series_id')
-            ->pluck(DB::raw(Registered::people('registrations').' as n'), 'series_id');
+            ->pluck(DB::raw(Registered::peopleOf('series.id', $today).' as n'), 'id');
         $rows = DB::table('series')
             ->join('sections', 'sections.id', '=', 'section_id')
             ->whereIn(

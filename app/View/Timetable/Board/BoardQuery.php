@@ -212,12 +212,14 @@ final readonly class BoardQuery
                 ->pluck('series_id')
                 ->all(),
         );
-        $out = $this->counts(
-            'registrations',
-            $ids,
-            Registered::on('registrations', $day).
-                ($shared === [] ? '' : ' and registrations.series_id not in ('.implode(',', $shared).')'),
-            Registered::people('registrations'),
+        $out = array_map(
+            intval(...),
+            DB::table('series_sections')
+                ->whereIn('section_id', $ids)
+                ->whereNotIn('series_id', $shared)
+                ->groupBy('section_id')
+                ->pluck(DB::raw('sum('.Registered::peopleOf('series_sections.series_id', $day).') as n'), 'section_id')
+                ->all(),
         );
         if ($shared !== []) {
             $of = DB::table('registrations')
@@ -247,7 +249,7 @@ final readonly class BoardQuery
      * @param  list<int>  $ids
      * @return array<int, int> by section
      */
-    private function counts(string $table, array $ids, string $where, string $count = 'count(*)'): array
+    private function counts(string $table, array $ids, string $where): array
     {
         return array_map(
             intval(...),
@@ -256,7 +258,7 @@ final readonly class BoardQuery
                 ->whereIn('section_id', $ids)
                 ->whereRaw($where)
                 ->groupBy('section_id')
-                ->pluck(DB::raw("$count as n"), 'section_id')
+                ->pluck(DB::raw('count(*) as n'), 'section_id')
                 ->all(),
         );
     }
