@@ -348,3 +348,62 @@ test('a name that is like two students\' is nobody\'s, unless it is liker one of
         ->and(verdicts([wants(1, 'Ferro', 'x@home.example')], $roster))
         ->toBe(['unknown']);
 });
+
+// Of what one registrant could be, each alone in the queue: who it is taken for.
+test('of several students the one who fits best, and nobody who does not', function (
+    string $typed,
+    string $address,
+    array $roster,
+    string $is,
+) {
+    $students = [];
+    foreach ($roster as $n => [$name, $of]) {
+        $students[] = onRoster($n + 1, $name, $of);
+    }
+    expect(verdicts([new Registrant(1, $typed, $address, 1)], $students))->toBe([$is]);
+    // In whatever order the roster has them.
+    $last = count($students);
+    $turned = array_map(
+        fn (RosterEntry $e): RosterEntry => new RosterEntry(
+            $last + 1 - $e->person,
+            $e->name->typed,
+            $e->address,
+            $e->section,
+        ),
+        array_reverse($students),
+    );
+    $turnedIs = preg_replace_callback('/\d+$/', fn (array $m): string => (string) ($last + 1 - (int) $m[0]), $is);
+    expect(verdicts([new Registrant(1, $typed, $address, 1)], $turned))->toBe([$turnedIs]);
+})->with([
+    'the first letters alone are no likeness' => [
+        'Marcela Quist',
+        'a@home.example',
+        [['Marko Oyelaran', 'b@home.example']],
+        'unknown',
+    ],
+    'two who have no address have not the same' => ['Ana Torres', '', [['Teo Kallas', '']], 'unknown'],
+    'the address before an equal name' => [
+        'Galia Zabalo',
+        'mar@home.example',
+        [['Galia Zabalo', 'galia@school.example'], ['Mar Otero', 'mar@home.example']],
+        'check-name 2',
+    ],
+    'of one address the liker name' => [
+        'Galia Zabala',
+        'home@home.example',
+        [['Teo Zabalo', 'home@home.example'], ['Galia Zabalo', 'home@home.example']],
+        'check-name 2',
+    ],
+    'an equal name before one that holds it' => [
+        'Lua Castro',
+        'x@home.example',
+        [['Lua Castro Pineiral', 'b@home.example'], ['Lua Castro', 'c@home.example']],
+        'check-address 2',
+    ],
+    'one that holds it before one that is near' => [
+        'Lua Pineiral Castro',
+        'x@home.example',
+        [['Lua Pineral Castro', 'b@home.example'], ['Lua Pineiral', 'c@home.example']],
+        'check-address 2',
+    ],
+]);
