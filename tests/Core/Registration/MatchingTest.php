@@ -407,3 +407,26 @@ test('of several students the one who fits best, and nobody who does not', funct
         'check-address 2',
     ],
 ]);
+
+test(
+    'of two alike the one with the school\'s address is taken for the student, or whose own account it is',
+    function () {
+        $student = [onRoster(1, 'Galia Zabalo', 'galia@school.example')];
+        $home = wants(1, 'Galia Zabala', 'a@home.example');
+        expect(verdicts([$home, wants(2, 'Galia Zabala', 'b@school.example')], $student))
+            ->toBe(['unknown', 'check-address 1'])
+            ->and(verdicts([$home, new Registrant(2, 'Galia Zabala', 'b@home.example', 1, 7, 1)], $student))
+            ->toBe(['unknown', 'check-address 1'])
+            // A liker name outweighs both.
+            ->and(
+                verdicts(
+                    [
+                        wants(1, 'Galia Zabalo', 'a@home.example'),
+                        new Registrant(2, 'Galia Zabala', 'b@school.example', 1, 7, 1),
+                    ],
+                    $student,
+                ),
+            )
+            ->toBe(['check-address 1', 'unknown']);
+    },
+);
