@@ -62,7 +62,8 @@ final readonly class PlanQuery
                 'change' => ($counts['change'] = $n),
                 default => ($counts['remove'] = $n),
             };
-            $counts['leave'] -= $n;
+            // Counted a moment later than all of them: some may have come in between.
+            $counts['leave'] = max(0, $counts['leave'] - $n);
             $out[(int) $row->section_id][(string) $row->place] = $counts;
         }
         $trouble = $of('trouble is not null')
