@@ -423,10 +423,9 @@ final class Browser
     /**
      * What axe (WCAG 2.2 A and AA) finds on this page.
      *
-     * @param  list<string>  $rules  by name; all of them where none is given
      * @return list<string>
      */
-    public function accessibilityFaults(array $rules = []): array
+    public function accessibilityFaults(): array
     {
         if ($this->script('return typeof window.axe') !== 'object') {
             $axe = (string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js');
@@ -438,24 +437,29 @@ final class Browser
                 'r => done(r.violations.map(v => v.id + '.
                 '": " + v.nodes.slice(0, 4).map(n => n.target.join(" ") + " (" + n.failureSummary.split("\n")[1] + '.
                 '")").join(" | "))), e => done(["axe: " + e]))',
-            [$rules ?: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']],
+            [['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']],
         );
 
         return is_array($found) ? array_values($found) : ['axe gave no answer'];
     }
 
     /**
-     * What axe finds on this page in light, and what it finds of its colours in dark, on which nothing else depends.
+     * What axe finds on this page in light and in dark, and whether it is wider than its window in either.
      *
      * @return list<string>
      */
     public function faultsInBothSchemes(): array
     {
-        $light = $this->theme(false)->accessibilityFaults();
-        $dark = $this->theme(true)->accessibilityFaults(['color-contrast', 'link-in-text-block']);
-        $this->theme(false);
+        $found = [];
+        foreach (['dark' => true, 'light' => false] as $scheme => $isDark) {
+            $faults = $this->theme($isDark)->accessibilityFaults();
+            if ($this->scrollsSideways()) {
+                $faults[] = 'wider than its window';
+            }
+            array_push($found, ...array_map(fn (string $fault): string => "in $scheme: $fault", $faults));
+        }
 
-        return [...$light, ...array_map(fn (string $fault): string => "in dark: $fault", $dark)];
+        return $found;
     }
 
     /** Lays the page out as a language would that is written from right to left. */
