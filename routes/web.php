@@ -244,12 +244,16 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/timetable/sheets', [TimetableController::class, 'sheets'])->name('timetable.sheets');
         Route::get('/timetable/clashes', [ClashController::class, 'index'])->name('clashes');
         Route::get('/timetable/contact-time', [ContactTimeController::class, 'index'])->name('contact-time');
+        Route::get('/timetable/contact-time/rows', [ContactTimeController::class, 'rows'])
+            ->middleware('looks')
+            ->name('contact-time.rows');
         Route::get('/timetable/contact-time.{as}', [ContactTimeController::class, 'export'])
             ->where('as', 'csv|xlsx')
             ->name('contact-time.export');
         Route::get('/term/closed-days.ics', [ClosureController::class, 'export'])->name('closures.export');
         Route::post('/term/choice', [TermController::class, 'choose'])->name('term.choose');
         Route::get('/joining', [JoiningController::class, 'index'])->name('joining');
+        Route::get('/joining/rows', [JoiningController::class, 'rows'])->middleware('looks')->name('joining.rows');
         // Each series chosen is authorised on its own.
         Route::post('/joining/acts', [JoiningController::class, 'act'])->name('joining.act');
         Route::get('/joining/acts/{result}', [JoiningController::class, 'result'])->name('joining.result');
@@ -328,6 +332,9 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/joining/drop-in/{room}/live', [LiveController::class, 'dropIn'])->name('drop-in.live');
         Route::post('/joining/drop-in/{room}/live', [LiveController::class, 'dropInAct'])->name('drop-in.live.act');
         Route::get('/registration', RegistrationController::class)->name('registration');
+        Route::get('/registration/rows', [RegistrationController::class, 'rows'])
+            ->middleware('looks')
+            ->name('registration.rows');
         // Each registration is authorised by its section.
         Route::get('/registration/desk', [DeskController::class, 'index'])->name('desk');
         Route::post('/registration/certain', [DeskController::class, 'certain'])->name('desk.certain');

@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use LogicException;
 use Nomada\App\Models\Joining\DropInRoom;
+use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
@@ -105,7 +106,7 @@ final class SectionFactsQuery
             );
             $out[$id] = new SectionFacts(
                 $section->sourced_id,
-                ($section->year === '' ? '' : "Y$section->year ").$section->title,
+                Section::called($section->year, $section->title),
                 $this->teacher($people[$id] ?? []),
                 $term,
                 $linked === [] ? new DoorRules() : $this->rules($linked[0]),

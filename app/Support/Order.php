@@ -35,6 +35,27 @@ final class Order
     }
 
     /**
+     * Rows in order. What each is sorted by is worked out once a row, not with every comparison.
+     *
+     * @template T
+     *
+     * @param  iterable<T>  $rows
+     * @param  callable(T): list<int|string>  $by  the first counts first; names as `key` gives them
+     * @return list<T>
+     */
+    public static function rows(iterable $rows, callable $by): array
+    {
+        $keys = $all = [];
+        foreach ($rows as $row) {
+            $keys[] = $by($row);
+            $all[] = $row;
+        }
+        uasort($keys, fn (array $a, array $b): int => $a <=> $b);
+
+        return array_map(fn (int $at) => $all[$at], array_keys($keys));
+    }
+
+    /**
      * @template T
      *
      * @param  array<string, T>  $rows  by names

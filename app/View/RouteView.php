@@ -11,6 +11,7 @@ use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Remembered;
 use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Clash;
@@ -69,10 +70,11 @@ final readonly class RouteView
                 self::NAMES,
             );
         }
-        $n = $this->counts(
-            $for->isCoordinator() ? null : $for->id,
-            $term->id,
-            $this->clock->today($term->calendar()->zone),
+        $person = $for->isCoordinator() ? null : $for->id;
+        $minute = intdiv($this->clock->seconds(), Remembered::AT_MOST);
+        $n = Remembered::untilWritten(
+            "route $term->id $person $minute",
+            fn (): \stdClass => $this->counts($person, $term->id, $this->clock->today($term->calendar()->zone)),
         );
         $stop = fn (string $name, int $left, string $todo, string $done): RouteStop => $left > 0
             ? new RouteStop($name, RouteStop::TODO, $todo, $left)

@@ -11,9 +11,11 @@ import { player } from './player';
 import { choosing, plan, progress } from './publishing';
 import { qr } from './joining';
 import { live } from './live';
+import { rows } from './rows';
 import { closing, mover, week } from './week';
 
 Alpine.data('board', board);
+Alpine.data('rows', rows);
 Alpine.data('dated', dated);
 Alpine.data('desk', desk);
 Alpine.data('door', door);

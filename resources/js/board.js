@@ -1,21 +1,9 @@
+import { bringRows } from './rows';
 import { shortDate } from './words';
 
 // The board: choosing rows (Space, Shift, all), arrows over rows and stops, Enter opens.
 // Rows are sections, or (on the joining page) series.
 const BOX = "input[name='sections[]'], input[name='series[]']";
-
-const AT_ONCE = 60;
-
-const chunks = (list, size) =>
-    Array.from({ length: Math.ceil(list.length / size) }, (_, i) => list.slice(i * size, (i + 1) * size));
-
-// A page that is about to be printed does not wait for an answer that comes later.
-const readAtOnce = url => {
-    const request = new XMLHttpRequest();
-    request.open('GET', url, false);
-    request.send();
-    return request.status === 200 ? request.responseText : '';
-};
 
 export const board = () => ({
     chosen: 0,
@@ -28,52 +16,7 @@ export const board = () => ({
         this.$root.addEventListener('keydown', e => this.key(e));
         this.$root.addEventListener('click', e => this.click(e));
         this.$root.addEventListener('mousemove', e => this.hover(e));
-        this.bringRows();
-    },
-    // Rows that were only named so far are brought when they come near; all of them before the page is printed.
-    bringRows() {
-        const stubs = [...this.$root.querySelectorAll('tr[data-stub]')];
-        if (stubs.length === 0) return;
-        const waiting = new Set();
-        let timer = null;
-        const bring = () => {
-            timer = null;
-            for (const some of chunks([...waiting], AT_ONCE)) this.bring(some);
-            waiting.clear();
-        };
-        const watch = new IntersectionObserver(
-            seen => {
-                for (const { isIntersecting, target } of seen) {
-                    if (!isIntersecting) continue;
-                    watch.unobserve(target);
-                    waiting.add(target);
-                }
-                if (waiting.size > 0) timer ??= setTimeout(bring, 40);
-            },
-            { rootMargin: '600px' },
-        );
-        stubs.forEach(row => watch.observe(row));
-        window.addEventListener('beforeprint', () => {
-            const left = this.$root.querySelectorAll('tr[data-stub]');
-            for (const some of chunks([...left], AT_ONCE)) this.bring(some, true);
-        });
-    },
-    async bring(rows, atOnce = false) {
-        const asked = new URLSearchParams();
-        rows.forEach(row => asked.append('sections[]', row.querySelector(BOX).value));
-        const url = `${this.$root.dataset.rows}?${asked}`;
-        const html = atOnce ? readAtOnce(url) : await fetch(url).then(a => (a.ok ? a.text() : ''));
-        const fresh = new DOMParser().parseFromString(html, 'text/html');
-        const byId = new Map([...fresh.querySelectorAll(BOX)].map(box => [box.value, box.closest('tr')]));
-        for (const row of rows) {
-            const box = row.querySelector(BOX);
-            const whole = byId.get(box.value);
-            if (!whole || !row.isConnected) continue;
-            // The box stays the one that may be ticked, and the row the one that may have the focus.
-            whole.querySelector(BOX).replaceWith(box);
-            row.replaceChildren(...whole.children);
-            row.removeAttribute('data-stub');
-        }
+        bringRows(this.$root);
     },
     boxes() {
         return [...this.$root.querySelectorAll(BOX)];

@@ -10,7 +10,7 @@ use Nomada\App\Models\Term\Person;
 const ROUTES = [
     // method, path, coordinator, own teacher, another teacher, student, nobody signed in
     'board' => ['GET', '/', 200, 200, 200, 302, 401],
-    'board.rows' => ['GET', '/board/rows?sections[]=MAR', 200, 200, 200, 403, 401],
+    'board.rows' => ['GET', '/board/rows?rows[]=MAR', 200, 200, 200, 403, 401],
     'me' => ['GET', '/me', 302, 302, 302, 200, 401],
     'term' => ['GET', '/term', 200, 200, 200, 403, 401],
     'timetable' => ['GET', '/timetable', 200, 200, 200, 403, 401],
@@ -20,6 +20,9 @@ const ROUTES = [
     'clashes.reopen' => ['DELETE', '/timetable/clashes', 302, 403, 403, 403, 401],
     'joining' => ['GET', '/joining', 200, 200, 200, 403, 401],
     'registration' => ['GET', '/registration', 200, 200, 200, 403, 401],
+    'registration.rows' => ['GET', '/registration/rows?rows[]=1', 200, 200, 200, 403, 401],
+    'joining.rows' => ['GET', '/joining/rows?rows[]=1', 200, 200, 200, 403, 401],
+    'contact-time.rows' => ['GET', '/timetable/contact-time/rows?rows[]=MAR', 200, 200, 200, 403, 401],
     'publishing' => ['GET', '/publishing', 200, 200, 200, 403, 401],
     'today' => ['GET', '/today', 200, 200, 200, 403, 401],
     'records' => ['GET', '/records', 200, 200, 200, 403, 401],

@@ -220,7 +220,7 @@ final readonly class ImportSchool
                 new ImportLine(
                     'sections',
                     'stays',
-                    ($section->year === '' ? '' : "Y$section->year ").$section->title,
+                    Section::called($section->year, $section->title),
                 ),
             );
         }

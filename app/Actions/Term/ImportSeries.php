@@ -12,6 +12,7 @@ use Nomada\App\Actions\Timetable\LaySessions;
 use Nomada\App\Actions\Timetable\SeriesHistory;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\SchoolImport;
+use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
@@ -71,7 +72,7 @@ final readonly class ImportSeries
             )->calendar();
             $rows = $bySection[$sourcedId] ?? [];
             $series = array_values(($known[$section->id] ?? collect())->all());
-            $name = ($section->year === '' ? '' : "Y$section->year ").$section->title;
+            $name = Section::called($section->year, $section->title);
             $pairs = SeriesRows::match(
                 $rows,
                 array_map(

@@ -7,6 +7,7 @@ namespace Nomada\App\Http\Controllers;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Nomada\App\View\LaterRows;
 use Nomada\App\View\Timetable\Board\BoardPages;
 
 final class BoardController extends Controller
@@ -31,10 +32,9 @@ final class BoardController extends Controller
     /** Rows that have come into sight. */
     public function rows(Request $request, BoardPages $page): View
     {
-        $sections = array_filter((array) $request->query('sections', []), is_string(...));
-
-        return view('timetable.board.rows', [
-            'page' => $page->rows($this->term(), $this->person($request), array_values($sections)),
+        return view('rows', [
+            'page' => $page->rows($this->term(), $this->person($request), LaterRows::asked($request)),
+            'row' => 'timetable.board.row',
         ]);
     }
 }

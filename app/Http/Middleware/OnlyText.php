@@ -33,6 +33,7 @@ final class OnlyText
         'places',
         'points',
         'rotation_weekdays',
+        'rows',
         'sections',
         'series',
         'sure',

@@ -7,6 +7,7 @@ namespace Nomada\App\View\Joining;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Doorway;
+use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\Presets;
 use Nomada\Core\Belonging\Belonging;
@@ -114,7 +115,7 @@ final readonly class DoorFacts
 
         return new self(
             $series,
-            ($year === '' ? '' : "Y$year ").$title,
+            Section::called($year, $title),
             (string) $row->teacher,
             Zone::named($row->zone),
             $row->preset,

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Nomada\App\View\Joining;
 
 use Nomada\App\View\Address;
+use Nomada\App\View\LaterRows;
+use Nomada\App\View\Stub;
+use Nomada\App\View\Stubs;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Timetable\HostAccount;
 
@@ -47,5 +50,25 @@ final readonly class JoiningPage
         $this->rows = isset($is[$show]) ? array_values(array_filter($rows, $is[$show])) : $rows;
         $names = array_flip(array_map(fn (SeriesRow $r): string => $r->preset, $this->rows));
         $this->used = array_values(array_filter($presets, fn (Preset $p): bool => isset($names[$p->name])));
+    }
+
+    /** @return list<SeriesRow> those that are written whole */
+    public function whole(): array
+    {
+        return array_slice($this->rows, 0, LaterRows::AT_FIRST);
+    }
+
+    public function stubs(): Stubs
+    {
+        $later = array_slice($this->rows, LaterRows::AT_FIRST);
+
+        return new Stubs(
+            array_map(
+                fn (SeriesRow $r): Stub => new Stub((string) $r->id, (string) $r->id, $r->name, $this->doors->to($r->section, $r->id), $r->title, $r->meets),
+                $later,
+            ),
+            'series',
+            4,
+        );
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Joining;
 
-use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
@@ -14,6 +14,7 @@ use Nomada\App\Queries\Presets;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Queries\Templates;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Remembered;
 use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\SeriesWords;
 use Nomada\Core\Joining\DoorRules;
@@ -30,24 +31,35 @@ final readonly class SeriesList
     {
     }
 
-    /** @return list<SeriesRow> */
-    public function rows(Term $term, Person $for): array
+    /**
+     * @param  list<int>|null  $only  ids of series
+     * @return list<SeriesRow>
+     */
+    public function rows(Term $term, Person $for, ?array $only = null): array
     {
         $mine = Section::query()->where('term_id', $term->id)->servedBy($for)->select('id');
         $today = $this->clock->today($term->calendar()->zone);
-        $roster = $this->roster(clone $mine, $today);
-        $registered = DB::table('series')
-            ->whereIn(
-                'id',
-                DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'),
-            )
-            ->pluck(DB::raw(Registered::peopleOf('series.id', $today).' as n'), 'id');
+        $ids = DB::table('series_sections')
+            ->whereIn('section_id', $mine)
+            ->when($only !== null, fn ($q) => $q->whereIn('series_id', $only))
+            ->select('series_id');
+        $count = fn (): array => [
+            $this->roster(clone $ids, $today),
+            DB::table('series')
+                ->whereIn('id', clone $ids)
+                ->pluck(DB::raw(Registered::peopleOf('series.id', $today).' as n'), 'id')
+                ->all(),
+        ];
+        [$roster, $registered] =
+            $only === null
+                ? Remembered::untilWritten(
+                    "series $term->id ".($for->isCoordinator() ? '' : $for->id)." $today->day",
+                    $count,
+                )
+                : $count();
         $rows = DB::table('series')
             ->join('sections', 'sections.id', '=', 'section_id')
-            ->whereIn(
-                'series.id',
-                DB::table('series_sections')->whereIn('section_id', clone $mine)->select('series_id'),
-            )
+            ->whereIn('series.id', clone $ids)
             ->leftJoin(
                 'join_links',
                 fn ($j) => $j
@@ -69,14 +81,7 @@ final readonly class SeriesList
                 'sections.year',
                 'sections.title as section',
                 'series.title',
-                'pattern',
-                'series.starts_on',
-                'ends',
-                'period',
-                'earlier',
-                'start_minute',
-                'minutes',
-                'series.time_zone',
+                ...SeriesWords::COLUMNS,
                 'secret',
                 'join_code',
                 'is_hidden',
@@ -119,7 +124,7 @@ final readonly class SeriesList
 
                     return new SeriesRow(
                         $r->sourced_id,
-                        ($r->year === '' ? '' : "Y$r->year ").$r->section,
+                        Section::called($r->year, $r->section),
                         $r->title === $r->section ? '' : $r->title,
                         SeriesWords::row($r, $today->day, $school),
                         $r->secret,
@@ -170,33 +175,35 @@ final readonly class SeriesList
      * How many students each series is for. Of a series of one section that is its section's roster, counted once a
      * section; only where several sections share a series can somebody be in two of them.
      *
-     * @param  Builder<Section>  $mine  ids of the sections
+     * @param  Builder  $series  ids of them
      * @return array<int, int> by series
      */
-    private function roster(Builder $mine, LocalDate $today): array
+    private function roster(Builder $series, LocalDate $today): array
     {
-        $students = Belongings::ON_ROSTER;
+        $sections = [];
+        $pairs = DB::table('series_sections')->whereIn('series_id', $series)->get(['series_id', 'section_id']);
+        foreach ($pairs as $pair) {
+            $sections[(int) $pair->series_id][] = (int) $pair->section_id;
+        }
+        $students = DB::table('parts')
+            ->whereIn('section_id', array_values(array_unique(array_merge(...$sections))))
+            ->whereRaw(Belongings::ON_ROSTER, [$today->iso()])
+            ->groupBy('section_id')
+            ->pluck(DB::raw('count(*) as n'), 'section_id');
+        $shared = array_keys(array_filter($sections, fn (array $of): bool => count($of) > 1));
+        $distinct = $shared === []
+            ? collect()
+            : DB::table('parts')
+                ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
+                ->whereIn('series_id', $shared)
+                ->whereRaw(Belongings::ON_ROSTER, [$today->iso()])
+                ->groupBy('series_id')
+                ->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');
+        $out = [];
+        foreach ($sections as $series => $of) {
+            $out[$series] = (int) (count($of) > 1 ? $distinct[$series] ?? 0 : $students[$of[0]] ?? 0);
+        }
 
-        return array_map(
-            intval(...),
-            array_column(
-                DB::select(
-                    "with of_mine as (select series_id from series_sections where section_id in ({$mine->toSql()})),
-                    alone as (select series_id, min(section_id) as section_id from series_sections
-                        where series_id in (select series_id from of_mine) group by series_id having count(*) = 1)
-                    select series_id, n from alone
-                    join (select section_id, count(*) as n from parts where $students group by section_id) as counted
-                        using (section_id)
-                    union all
-                    select series_id, count(distinct person_id) from parts join series_sections using (section_id)
-                    where $students and series_id in (select series_id from of_mine)
-                        and series_id not in (select series_id from alone)
-                    group by series_id",
-                    [...$mine->getBindings(), $today->iso(), $today->iso()],
-                ),
-                'n',
-                'series_id',
-            ),
-        );
+        return $out;
     }
 }

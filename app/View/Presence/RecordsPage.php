@@ -151,7 +151,7 @@ final readonly class RecordsPage
                     return new SessionRecord(
                         (int) $r->id,
                         $r->sourced_id,
-                        ($r->year === '' ? '' : "Y$r->year ").$r->title,
+                        Section::called($r->year, $r->title),
                         (string) $r->topic,
                         $term->calendar()->zone->clock((int) $r->s),
                         $r->state === 'planned',

@@ -75,18 +75,11 @@ final readonly class LookPage
                 }
             }
         }
-        usort(
-            $rows,
-            fn (LookRow $a, LookRow $b): int => [$a->start, Order::key($a->name)] <=> [
-                $b->start,
-                Order::key($b->name),
-            ],
-        );
 
         return new Look(
             $who,
             $at,
-            $rows,
+            Order::rows($rows, fn (LookRow $r): array => [$r->start, Order::key($r->name)]),
             $this->letters($who, $post),
             $who
                 ->wards()

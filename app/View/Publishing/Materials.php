@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Publishing;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Section;
 use Nomada\Core\Term\LocalDate;
 use stdClass;
 
@@ -30,7 +31,7 @@ final class Materials
                         $m->title,
                         $m->address,
                         $m->day === null ? '' : LocalDate::parse($m->day)->short(),
-                        ($m->year === '' ? '' : "Y$m->year ").$m->section,
+                        Section::called($m->year, $m->section),
                     ),
                 )
                 ->all(),

@@ -114,7 +114,7 @@ final readonly class WordsPage
             ->orderBy('sourced_id')
             ->get(['sourced_id', 'title', 'year'])
             ->mapWithKeys(
-                fn (\stdClass $s): array => [$s->sourced_id => ($s->year === '' ? '' : "Y$s->year ").$s->title],
+                fn (\stdClass $s): array => [$s->sourced_id => Section::called($s->year, $s->title)],
             )
             ->all();
     }

@@ -6,6 +6,7 @@ namespace Nomada\App\View\Recording;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
 use Nomada\Core\Term\LocalDate;
 use stdClass;
 
@@ -55,7 +56,7 @@ final readonly class ReleasedRecording
                 ->map(
                     fn (stdClass $r): self => new self(
                         (int) $r->id,
-                        ($r->year === '' ? '' : "Y$r->year ").$r->title,
+                        Section::called($r->year, $r->title),
                         LocalDate::parse($r->day),
                         $r->topic,
                     ),

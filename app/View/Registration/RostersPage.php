@@ -6,6 +6,9 @@ namespace Nomada\App\View\Registration;
 
 use Nomada\App\View\Address;
 use Nomada\App\View\Joining\SeriesRow;
+use Nomada\App\View\LaterRows;
+use Nomada\App\View\Stub;
+use Nomada\App\View\Stubs;
 
 /** Every series with how many of its roster are registered; or only those where some are not. */
 final readonly class RostersPage
@@ -30,5 +33,25 @@ final readonly class RostersPage
         $this->rows = $onlyLeft ? $left : $rows;
         $this->all = count($rows);
         $this->left = count($left);
+    }
+
+    /** @return list<SeriesRow> those that are written whole */
+    public function whole(): array
+    {
+        return array_slice($this->rows, 0, LaterRows::AT_FIRST);
+    }
+
+    public function stubs(): Stubs
+    {
+        $later = array_slice($this->rows, LaterRows::AT_FIRST);
+
+        return new Stubs(
+            array_map(
+                fn (SeriesRow $r): Stub => new Stub((string) $r->id, $r->section, $r->name, $this->sections->to($r->section), $r->title),
+                $later,
+            ),
+            'sections',
+            4,
+        );
     }
 }

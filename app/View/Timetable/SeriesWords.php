@@ -14,13 +14,25 @@ use stdClass;
 /** A series in words, from the columns of its table. Few patterns are many series' own, so each is read once. */
 final class SeriesWords
 {
+    /** What of a series is asked for to say it. */
+    public const COLUMNS = [
+        'pattern',
+        'series.starts_on',
+        'ends',
+        'period',
+        'earlier',
+        'start_minute',
+        'minutes',
+        'series.time_zone',
+    ];
+
     /** @var array<string, string> by language and pattern */
     private static array $known = [];
 
     /**
      * Of a row of the table: most series have one plan; of several the one that holds today, and from when it changes.
      *
-     * @param  stdClass  $row  all columns of a series
+     * @param  stdClass  $row  with the columns above
      * @param  int  $today  day number
      */
     public static function row(stdClass $row, int $today, Zone $school): string

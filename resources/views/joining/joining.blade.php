@@ -35,7 +35,7 @@
                 <dd>{{ \Nomada\App\Support\Say::this($preset->sentence()) }}</dd>
             @endforeach
         </dl>
-        <form method="post" action="{{ route('joining.act') }}" x-data="board">@csrf
+        <form method="post" action="{{ route('joining.act') }}" x-data="board" data-rows="{{ route('joining.rows') }}">@csrf
             <table class="table-plain">
                 <thead>
                     <tr>
@@ -46,9 +46,10 @@
                     </tr>
                 </thead>
                 <tbody>
-                    @foreach ($page->rows as $row)
+                    @foreach ($page->whole() as $row)
                         @include('joining.joining.row')
                     @endforeach
+                    @include('stubs', ['stubs' => $page->stubs()])
                 </tbody>
             </table>
             @include('joining.joining.tray')

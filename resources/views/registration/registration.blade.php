@@ -19,7 +19,7 @@
     @elseif ($page->rows === [])
         <x-empty :title="__('registration.rosters.done')">{{ __('registration.rosters.done_hint') }}</x-empty>
     @else
-        <form method="post" action="{{ route('rosters.store') }}" x-data="board">@csrf
+        <form method="post" action="{{ route('rosters.store') }}" x-data="board" data-rows="{{ route('registration.rows') }}">@csrf
             <table class="table-plain">
                 <thead>
                     <tr>
@@ -32,9 +32,10 @@
                     </tr>
                 </thead>
                 <tbody>
-                    @foreach ($page->rows as $row)
+                    @foreach ($page->whole() as $row)
                         @include('registration.roster-row')
                     @endforeach
+                    @include('stubs', ['stubs' => $page->stubs()])
                 </tbody>
             </table>
             <x-tray :label="__('registration.rosters.tray')">

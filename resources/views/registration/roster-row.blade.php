@@ -1,5 +1,5 @@
 {{-- One series, and how many of its roster are registered. row: SeriesRow --}}
-<tr>
+<tr data-row="{{ $row->id }}">
     <td>@include('components.choose', ['name' => 'sections', 'value' => $row->section, 'row' => $row->name])</td>
     <td><a href="{{ $page->sections->to($row->section) }}"><b>{{ $row->name }}</b></a>{{ $row->title === '' ? '' : ': ' . $row->title }}
     </td>

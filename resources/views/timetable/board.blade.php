@@ -26,11 +26,10 @@
                                 ]) }}
                             · {{ trans_choice('count.sections', count($rows)) }}</th>
                     </tr>
-                    @foreach ($rows as $row)
-                        @include($page->whole[$row->id] ?? false ? 'timetable.board.row' : 'timetable.board.stub', [
-                            'first' => $loop->first && $loop->parent->first,
-                        ])
+                    @foreach ($page->whole($rows) as $row)
+                        @include('timetable.board.row', ['first' => $loop->first && $loop->parent->first])
                     @endforeach
+                    @include('stubs', ['stubs' => $page->stubs($rows)])
                 @empty
                     <tr>
                         <td colspan="9">

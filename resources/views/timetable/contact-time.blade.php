@@ -23,7 +23,7 @@
     @if ($page->rows === [])
         <x-empty :title="__('contact.none')">{{ __('contact.none_hint') }}</x-empty>
     @else
-        <form method="post" action="{{ route('contact-time.target') }}">@csrf
+        <form method="post" action="{{ route('contact-time.target') }}" x-data="rows" data-rows="{{ route('contact-time.rows') }}">@csrf
             @method('put')
             <table class="table-plain figures">
                 <thead>
@@ -39,9 +39,10 @@
                     </tr>
                 </thead>
                 <tbody>
-                    @foreach ($page->rows as $row)
+                    @foreach ($page->whole() as $row)
                         @include('timetable.contact-time.row')
                     @endforeach
+                    @include('stubs', ['stubs' => $page->stubs()])
                 </tbody>
             </table>
             @if ($page->mayChange)

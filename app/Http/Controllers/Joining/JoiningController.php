@@ -24,6 +24,8 @@ use Nomada\App\View\Joining\AuditQuery;
 use Nomada\App\View\Joining\DoorForm;
 use Nomada\App\View\Joining\JoiningPage;
 use Nomada\App\View\Joining\SeriesList;
+use Nomada\App\View\Joining\SeriesRow;
+use Nomada\App\View\LaterRows;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
 use Nomada\Core\Joining\Preset;
@@ -34,13 +36,31 @@ final class JoiningController extends Controller
     public function index(Request $request, SeriesList $list): View
     {
         return view('joining.joining', [
-            'page' => new JoiningPage(
-                $list->rows($this->term(), $this->person($request)),
-                (string) $request->query('show', ''),
-                Presets::all(),
-                HostAccounts::all(),
-            ),
+            'page' => $this->list($list->rows($this->term(), $this->person($request)), $request),
         ]);
+    }
+
+    /** Rows that have come into sight. */
+    public function rows(Request $request, SeriesList $list): View
+    {
+        return view('rows', [
+            'page' => $this->list(
+                $list->rows($this->term(), $this->person($request), LaterRows::numbers($request)),
+                $request,
+            ),
+            'row' => 'joining.joining.row',
+        ]);
+    }
+
+    /** @param  list<SeriesRow>  $rows */
+    private function list(array $rows, Request $request): JoiningPage
+    {
+        return new JoiningPage(
+            $rows,
+            (string) $request->query('show', ''),
+            Presets::all(),
+            HostAccounts::all(),
+        );
     }
 
     /** What an act on many series will do, per series; with `sure` it is done, and what came of it is reported. */

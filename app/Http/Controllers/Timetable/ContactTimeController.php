@@ -11,6 +11,7 @@ use Nomada\App\Actions\Term\SetTarget;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\ChosenSections;
 use Nomada\App\Support\SheetFile;
+use Nomada\App\View\LaterRows;
 use Nomada\App\View\Timetable\Contact\ContactPage;
 use Nomada\App\View\Timetable\Contact\ContactRow;
 use Nomada\App\View\Timetable\Contact\ContactTimes;
@@ -26,6 +27,19 @@ final class ContactTimeController extends Controller
                 (string) $request->query('year', ''),
                 $this->person($request)->isCoordinator(),
             ),
+        ]);
+    }
+
+    /** Rows that have come into sight. */
+    public function rows(Request $request, ContactTimes $times): View
+    {
+        return view('rows', [
+            'page' => new ContactPage(
+                $times->rows($this->term(), $this->person($request), only: LaterRows::asked($request)),
+                '',
+                $this->person($request)->isCoordinator(),
+            ),
+            'row' => 'timetable.contact-time.row',
         ]);
     }
 

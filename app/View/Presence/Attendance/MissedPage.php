@@ -72,7 +72,7 @@ final readonly class MissedPage
                             fn (stdClass $r): MissedSession => new MissedSession(
                                 (int) $r->session_id,
                                 $r->section,
-                                ($r->year === '' ? '' : "Y$r->year ").$r->title,
+                                Section::called($r->year, $r->title),
                                 $zone->clock((int) $r->s),
                                 (bool) $r->is_excused,
                             ),
@@ -84,14 +84,10 @@ final readonly class MissedPage
                 isset($written[$id]),
             );
         }
-        usort(
-            $rows,
-            fn (MissedRow $a, MissedRow $b): int => [-$a->running, Order::key($a->pupil->name)] <=> [
-                -$b->running,
-                Order::key($b->pupil->name),
-            ],
-        );
 
-        return new MissedDay($day, $rows);
+        return new MissedDay(
+            $day,
+            Order::rows($rows, fn (MissedRow $r): array => [-$r->running, Order::key($r->pupil->name)]),
+        );
     }
 }

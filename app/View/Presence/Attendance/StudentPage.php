@@ -66,10 +66,7 @@ final readonly class StudentPage
                 Running::absences(array_map(fn (Attendance $a): Status => $a->status(), $all)),
             );
         }
-        usort(
-            $sections,
-            fn (StudentSection $a, StudentSection $b): int => Order::key($a->name) <=> Order::key($b->name),
-        );
+        $sections = Order::rows($sections, fn (StudentSection $s): array => [Order::key($s->name)]);
         usort($missed, fn (array $a, array $b): int => $b[0]->start <=> $a[0]->start);
 
         return new self(

@@ -140,7 +140,7 @@ final readonly class TodayQuery
             (int) $s->id,
             $zone->clock($starts),
             $zone->clock($ends),
-            ($s->year === '' ? '' : "Y$s->year ").$s->title,
+            Section::called($s->year, $s->title),
             (int) $s->others,
             $s->sourced_id,
             $teacher,

@@ -7,6 +7,7 @@ namespace Nomada\App\View\Publishing\Run;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Say;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Term\Zone;
@@ -111,7 +112,7 @@ final class RunQuery
                         $t->label,
                         (int) $t->tries,
                         $t->sourced_id,
-                        ($t->year === '' ? '' : "Y$t->year ").$t->title,
+                        Section::called($t->year, $t->title),
                     ),
                 )
                 ->all(),
@@ -172,7 +173,7 @@ final class RunQuery
                 ->map(
                     fn (stdClass $s): RunSection => new RunSection(
                         $s->sourced_id,
-                        ($s->year === '' ? '' : "Y$s->year ").$s->title,
+                        Section::called($s->year, $s->title),
                         (int) $s->all,
                         (int) $s->done,
                         (int) $s->failed,

@@ -420,7 +420,7 @@ final readonly class DeskQuery
 
                     return new ChangedRow(
                         trim("$r->given_name $r->family_name"),
-                        ($r->year === '' ? '' : "Y$r->year ").$r->title,
+                        Section::called($r->year, $r->title),
                         $r->sourced_id,
                         $left ? 'left' : ($r->ends_on !== null ? 'leaves' : 'joined'),
                         LocalDate::parse($r->ends_on ?? $r->begins_on)->short(),

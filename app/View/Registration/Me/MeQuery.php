@@ -157,7 +157,7 @@ final readonly class MeQuery
 
                     return new RegistrationLine(
                         (int) $r->id,
-                        ($r->year === '' ? '' : "Y$r->year ").$r->title,
+                        Section::called($r->year, $r->title),
                         $state,
                     );
                 })
@@ -235,7 +235,7 @@ final readonly class MeQuery
                         $own->clock($starts),
                         $own->clock((int) $r->ends),
                         $differs ? $school->clock($starts).' '.$school->place() : null,
-                        ($r->year === '' ? '' : "Y$r->year ").$r->title,
+                        Section::called($r->year, $r->title),
                         $r->other ?? ($teachers[$r->section_id] ?? ''),
                         $r->topic,
                         (int) $r->series_id,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Board;
 
+use Nomada\App\View\Stub;
+use Nomada\App\View\Stubs;
 use Nomada\App\View\Timetable\TermLine;
 
 /** The board with its filters, grouped by year. */
@@ -11,14 +13,15 @@ final readonly class BoardPage
 {
     /**
      * @param  array<string, list<BoardRow>>  $groups  by year
-     * @param  array<int, true>  $whole  ids of the rows that are written whole at once
+     * @param  array<int, array<string, list<int>>>  $days  of the rows that are written whole at once, by their ids:
+     *   day numbers by the state of their sessions
      * @param  string  $show  snags, unpublished, or empty for all
      * @param  string  $year  whose sections alone are shown, or empty
      * @param  list<string>  $years
      */
     public function __construct(
         public array $groups,
-        public array $whole,
+        public array $days,
         public TermLine $line,
         public int $today,
         public int $minute,
@@ -27,6 +30,40 @@ final readonly class BoardPage
         public array $years,
         public BoardTotals $totals,
     ) {
+    }
+
+    /**
+     * @param  list<BoardRow>  $group
+     * @return list<BoardRow> those that are written whole
+     */
+    public function whole(array $group): array
+    {
+        return array_values(array_filter($group, fn (BoardRow $r): bool => isset($this->days[$r->id])));
+    }
+
+    /** @param  list<BoardRow>  $group */
+    public function stubs(array $group): Stubs
+    {
+        $later = array_filter($group, fn (BoardRow $r): bool => ! isset($this->days[$r->id]));
+
+        return new Stubs(
+            array_values(
+                array_map(
+                    fn (BoardRow $r): Stub => new Stub(
+                        $r->sourcedId,
+                        $r->sourcedId,
+                        $r->name,
+                        $r->url(),
+                        small: $r->small(),
+                    ),
+                    $later,
+                ),
+            ),
+            'sections',
+            7,
+            'row-s',
+            true,
+        );
     }
 
     /** @return array<string, string> what leads to another filter of the same board */

@@ -8,18 +8,13 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
+use Nomada\App\View\LaterRows;
 use Nomada\App\View\Timetable\TermLine;
 
 /** Looks up the board with its filters. */
 final readonly class BoardPages
 {
-    /** Rows that are written whole at once; the rest is brought when it comes into sight. */
-    private const WHOLE = 80;
-
-    /** Rows that are brought at one time, at most. */
-    public const AT_ONCE = 60;
-
-    public function __construct(private BoardQuery $query, private Clock $clock)
+    public function __construct(private BoardQuery $query, private BoardDays $days, private Clock $clock)
     {
     }
 
@@ -52,7 +47,7 @@ final readonly class BoardPages
 
         return new BoardPage(
             $groups,
-            array_fill_keys(array_map(fn (BoardRow $r): int => $r->id, array_slice($rows, 0, self::WHOLE)), true),
+            $this->days->of($term, array_slice($rows, 0, LaterRows::AT_FIRST)),
             new TermLine($term->calendar()),
             $day,
             $minute,
@@ -61,7 +56,7 @@ final readonly class BoardPages
             array_values(array_unique(array_map(fn (BoardRow $r): string => $r->year, $all))),
             new BoardTotals(
                 count($all),
-                array_sum(array_map(fn (BoardRow $r): int => $r->sessions, $all)),
+                $this->query->sessions(array_map(fn (BoardRow $r): int => $r->id, $all)),
                 count($term->closures),
                 count(array_filter($all, $hasSnag)),
                 count(array_filter($all, $unpublished)),
@@ -78,13 +73,16 @@ final readonly class BoardPages
     {
         $ids = Section::query()
             ->where('term_id', $term->id)
-            ->whereIn('sourced_id', array_slice($sections, 0, self::AT_ONCE))
+            ->whereIn('sourced_id', $sections)
             ->pluck('id')
             ->all();
         [$day, $minute] = $term->calendar()->zone->wall($this->clock->seconds());
 
+        $rows = $this->query->rows($term, $person, array_values(array_map(intval(...), $ids)));
+
         return new BoardRows(
-            $this->query->rows($term, $person, array_values(array_map(intval(...), $ids))),
+            $rows,
+            $this->days->of($term, $rows),
             new TermLine($term->calendar()),
             $day,
             $minute,

@@ -7,22 +7,24 @@ namespace Nomada\App\View\Timetable\Board;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Actions\Publishing\ToldSections;
-use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
-use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Remembered;
 use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\App\View\Timetable\SeriesWords;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Publishing\SectionStatus;
 use Nomada\Core\Term\LocalDate;
+use stdClass;
 
 /**
  * The board "every section": a row a section, in a fixed number of queries however many there are.
+ *
+ * @phpstan-import-type Counts from PlanQuery
  */
 final readonly class BoardQuery
 {
@@ -44,8 +46,10 @@ final readonly class BoardQuery
             ->where('term_id', $term->id)
             ->seenBy($for)
             ->when($only !== null, fn ($q) => $q->whereKey($only))
-            ->get();
-        $ids = array_values(array_map(intval(...), $sections->modelKeys()));
+            // No models: six hundred of them take as long as all else.
+            ->toBase()
+            ->get(['id', 'sourced_id', 'year', 'title']);
+        $ids = array_values(array_map(intval(...), $sections->pluck('id')->all()));
         $teachers = Teachers::of($ids);
         $day = $this->clock->today($term->calendar()->zone);
         $meets = [];
@@ -55,22 +59,18 @@ final readonly class BoardQuery
             ->whereIn('series_sections.section_id', $ids)
             ->orderBy('starts_on')
             ->orderBy('id')
-            ->get(['series_sections.section_id as in_section', 'series.*']);
+            ->get(['series_sections.section_id as in_section', ...SeriesWords::COLUMNS]);
         foreach ($plans as $one) {
             $meets[$one->in_section][] = SeriesWords::row($one, $day->day, $term->calendar()->zone);
             $series[$one->in_section] = ($series[$one->in_section] ?? 0) + 1;
         }
         $clashes = $this->clashes->bySection($ids);
-        $days = $this->days($term, $ids, $clashes);
-        $linked = $this->counts('join_links', $ids, "kind = 'series' and retired_at is null");
-        $registered = $this->registered($ids, $day);
-        $today = $day->iso();
-        // Every section's is counted: an index has them all, and choosing six hundred costs more than it saves.
-        $roster = DB::table('parts')
-            ->when($only !== null, fn ($q) => $q->whereIn('section_id', $ids))
-            ->whereRaw(Belongings::ON_ROSTER, [$today])
-            ->groupBy('section_id')
-            ->pluck(DB::raw('count(*) as n'), 'section_id');
+        $counted = $only === null
+            ? Remembered::untilWritten(
+                "board $term->id ".($for->isCoordinator() ? '' : $for->id)." $day->day",
+                fn (): array => $this->counted($ids, $day),
+            )
+            : $this->counted($ids, $day);
         $drifts = DB::table('drifts')
             ->join('placements', 'placements.id', '=', 'placement_id')
             ->groupBy('section_id')
@@ -78,28 +78,27 @@ final readonly class BoardQuery
         $truth = json_decode((string) DB::table('looked_at')->where('what', 'truth')->value('result'), true);
         $other = is_array($truth) ? (array) $truth['sections'] : [];
         $runs = DB::table('absent_runs')->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');
-        $places = $this->plan->counts($ids);
         $toTell = array_flip($this->told->waiting($ids));
         $out = [];
-        foreach ($sections->sortBy(fn (Section $s): string => $s->order()) as $section) {
-            $id = $section->id;
+        foreach (
+            $sections->sortBy(fn (stdClass $s): string => Section::orderOf($s->year, $s->title, $s->id)) as $section
+        ) {
+            $id = (int) $section->id;
             $n = $series[$id] ?? 0;
-            $own = $days[$id] ?? [];
             $out[] = new BoardRow(
                 $id,
                 $section->sourced_id,
-                $section->name(),
+                Section::called($section->year, $section->title),
                 $section->year,
                 implode('; ', $meets[$id] ?? []),
                 $teachers[$id] ?? '',
-                $own,
-                array_sum(array_map(count(...), $own)),
+                array_keys($clashes[$id]['days'] ?? []),
                 new SectionStatus(
                     $n,
-                    $linked[$id] ?? 0,
-                    (int) ($roster[$id] ?? 0),
-                    $n === 0 ? 0 : intdiv($registered[$id] ?? 0, $n),
-                    $places[$id] ?? [],
+                    $counted['linked'][$id] ?? 0,
+                    $counted['roster'][$id] ?? 0,
+                    $n === 0 ? 0 : intdiv($counted['registered'][$id] ?? 0, $n),
+                    $counted['places'][$id] ?? [],
                     $clashes[$id]['words'] ?? [],
                     (int) ($runs[$id] ?? 0),
                     (int) ($drifts[$id] ?? 0),
@@ -113,87 +112,42 @@ final readonly class BoardQuery
     }
 
     /**
-     * Each section's days by the state of their sessions: past, published, planned, changed since it was published,
-     * wrong. Lost sessions are not among them; their closed days are drawn.
+     * What is dear to count, by section.
      *
      * @param  list<int>  $ids
-     * @param  array<int, array{words: list<string>, days: array<int, true>}>  $clashes
-     * @return array<int, array<string, list<int>>>
+     * @return array{linked: array<int, int>, registered: array<int, int>, roster: array<int, int>,
+     *   places: array<int, array<string, Counts>>}
      */
-    private function days(Term $term, array $ids, array $clashes): array
+    private function counted(array $ids, LocalDate $day): array
     {
-        $weeks = [];
-        $rows = DB::table('placements')
-            ->whereIn('section_id', $ids)
-            ->where('place', 'course-page')
-            ->where('key', 'like', '%/week-%')
-            ->get([
-                'section_id',
-                'key',
-                'standing_print',
-                DB::raw(Placement::DIFFERS.' as differs'),
-                DB::raw('trouble is not null as trouble'),
-            ]);
-        foreach ($rows as $p) {
-            $weeks[$p->section_id][(int) substr((string) strrchr($p->key, '-'), 1)] = match (true) {
-                $p->trouble => 'wrong',
-                ! $p->differs => 'published',
-                $p->standing_print === null => 'planned',
-                default => 'changed',
-            };
-        }
-        $calendar = $term->calendar();
-        $now = $this->clock->seconds();
-        $today = $calendar->zone->dateAt($now);
-        $week = [];
-        for ($day = $calendar->first->day; $day <= $calendar->last->day; $day++) {
-            $week[$day] = $calendar->weekOf($day);
-        }
-        $sessions = DB::table('sessions')
-            ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
-            ->whereIn('section_id', $ids)
-            ->where('state', 'planned');
-        // Of today's sessions the time of day decides whether they are past.
-        $over = (clone $sessions)
-            ->where('day', $today->iso())
-            ->whereRaw("ends_at <= to_timestamp($now)")
-            ->pluck('section_id', 'section_id');
-        $out = [];
-        foreach (
-            $sessions->groupBy('section_id')->get([
-                'section_id',
-                DB::raw("string_agg((day - date '1970-01-01')::text, ' ') as days"),
-                DB::raw(
-                    "string_agg(case when makes_up is null then null else (day - date '1970-01-01')::text
-                            end, ' ') as makeups",
-                ),
-            ]) as $row
-        ) {
-            $states = $weeks[$row->section_id] ?? [];
-            $wrong = $clashes[$row->section_id]['days'] ?? [];
-            $days = array_map(intval(...), explode(' ', $row->days));
-            sort($days);
-            $past = 0;
-            $limit = isset($over[$row->section_id]) ? $today->day + 1 : $today->day;
-            while (isset($days[$past]) && $days[$past] < $limit) {
-                $past++;
-            }
-            $own = $past === 0 ? [] : ['past' => array_slice($days, 0, $past)];
-            $makeUps =
-                $row->makeups === null ? [] : array_flip(array_map(intval(...), explode(' ', $row->makeups)));
-            for ($i = $past, $n = count($days); $i < $n; $i++) {
-                $own[
-                    isset($wrong[$days[$i]])
-                        ? 'wrong'
-                        : (isset($makeUps[$days[$i]])
-                            ? 'makeup'
-                            : $states[$week[$days[$i]]] ?? 'planned')
-                ][] = $days[$i];
-            }
-            $out[(int) $row->section_id] = $own;
-        }
+        return [
+            'linked' => $this->counts('join_links', $ids, "kind = 'series' and retired_at is null"),
+            'registered' => $this->registered($ids, $day),
+            'roster' => array_map(
+                intval(...),
+                DB::table('parts')
+                    ->whereIn('section_id', $ids)
+                    ->whereRaw(Belongings::ON_ROSTER, [$day->iso()])
+                    ->groupBy('section_id')
+                    ->pluck(DB::raw('count(*) as n'), 'section_id')
+                    ->all(),
+            ),
+            'places' => $this->plan->counts($ids),
+        ];
+    }
 
-        return $out;
+    /**
+     * How many sessions stand on the lines of sections.
+     *
+     * @param  list<int>  $sections
+     */
+    public function sessions(array $sections): int
+    {
+        return DB::table('sessions')
+            ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
+            ->whereIn('section_id', $sections)
+            ->where('state', 'planned')
+            ->count();
     }
 
     /**

@@ -11,7 +11,7 @@ use Nomada\Core\Snag;
 /** One section on the board, as plain values: a large board has six hundred, and models are slow to ask. */
 final readonly class BoardRow
 {
-    /** @param  array<string, list<int>>  $days  day numbers by the state of their sessions */
+    /** @param  list<int>  $clashDays  day numbers on which it has a clash that nobody has accepted */
     public function __construct(
         public int $id,
         public string $sourcedId,
@@ -19,8 +19,7 @@ final readonly class BoardRow
         public string $year,
         public string $meets,
         public string $teacher,
-        public array $days,
-        public int $sessions,
+        public array $clashDays,
         public SectionStatus $status,
     ) {
     }
@@ -28,6 +27,13 @@ final readonly class BoardRow
     public function url(): string
     {
         return url('/sections').'/'.rawurlencode($this->sourcedId);
+    }
+
+    /** When it meets, and who teaches it. */
+    public function small(): string
+    {
+        return ($this->meets === '' ? __('board.no_timetable') : $this->meets).
+            ($this->teacher === '' ? '' : " · $this->teacher");
     }
 
     /** @return 'none'|'linked'|'unlinked'|'some' */

@@ -123,7 +123,10 @@ final readonly class ClashList
         foreach ($rows as $r) {
             $days = self::coming($r->days, $today);
             $n = count($days);
-            $sides = [[$r->section_id, "Y$r->b_year $r->b"], [$r->other_section_id, "Y$r->a_year $r->a"]];
+            $sides = [
+                [$r->section_id, $r->b === null ? '' : Section::called($r->b_year, $r->b)],
+                [$r->other_section_id, Section::called($r->a_year, $r->a)],
+            ];
             foreach ($sides as [$section, $other]) {
                 if ($section === null) {
                     continue;

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Contact;
 
+use Nomada\App\View\Address;
+use Nomada\App\View\LaterRows;
+use Nomada\App\View\Stub;
+use Nomada\App\View\Stubs;
+
 /** The contact time of every section, or of a year's. */
 final readonly class ContactPage
 {
@@ -27,5 +32,26 @@ final readonly class ContactPage
         );
         $this->years = array_values(array_unique(array_map(fn (ContactRow $r): string => $r->year, $all)));
         $this->short = count(array_filter($all, fn (ContactRow $r): bool => $r->isShort()));
+    }
+
+    /** @return list<ContactRow> those that are written whole */
+    public function whole(): array
+    {
+        return array_slice($this->rows, 0, LaterRows::AT_FIRST);
+    }
+
+    public function stubs(): Stubs
+    {
+        $sections = Address::of('section');
+        $later = array_slice($this->rows, LaterRows::AT_FIRST);
+
+        return new Stubs(
+            array_map(
+                fn (ContactRow $r): Stub => new Stub($r->id, $r->id, $r->name, $sections->to($r->id), small: $r->teacher),
+                $later,
+            ),
+            $this->mayChange ? 'sections' : '',
+            8,
+        );
     }
 }

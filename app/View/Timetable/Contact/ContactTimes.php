@@ -23,13 +23,17 @@ final readonly class ContactTimes
     {
     }
 
-    /** @return list<ContactRow> */
-    public function rows(Term $term, Person $for, string $year = ''): array
+    /**
+     * @param  list<string>|null  $only  sections' sourcedIds
+     * @return list<ContactRow>
+     */
+    public function rows(Term $term, Person $for, string $year = '', ?array $only = null): array
     {
         $sections = Section::query()
             ->where('term_id', $term->id)
             ->seenBy($for)
             ->when($year !== '', fn ($q) => $q->where('year', $year))
+            ->when($only !== null, fn ($q) => $q->whereIn('sourced_id', $only))
             ->toBase()
             ->get(['id', 'sourced_id', 'title', 'year', 'target_minutes']);
         $times = $this->of(
@@ -41,7 +45,7 @@ final readonly class ContactTimes
             ->map(
                 fn (\stdClass $s): ContactRow => new ContactRow(
                     (string) $s->sourced_id,
-                    ($s->year === '' ? '' : "Y$s->year ").$s->title,
+                    Section::called($s->year, $s->title),
                     (string) $s->year,
                     $teachers[$s->id] ?? '',
                     $times[$s->id]['n'],
@@ -49,16 +53,8 @@ final readonly class ContactTimes
                 ),
             )
             ->all();
-        usort(
-            $rows,
-            fn (ContactRow $a, ContactRow $b): int => [(int) $a->year, Order::key($a->name), $a->id] <=> [
-                (int) $b->year,
-                Order::key($b->name),
-                $b->id,
-            ],
-        );
 
-        return $rows;
+        return Order::rows($rows, fn (ContactRow $r): array => [(int) $r->year, Order::key($r->name), $r->id]);
     }
 
     /**
@@ -82,7 +78,7 @@ final readonly class ContactTimes
                 DB::raw('makes_up is not null as makeup'),
                 DB::raw("ends_at <= to_timestamp($now) as over"),
                 DB::raw('count(*) as n'),
-                DB::raw('(sum(extract(epoch from ends_at - starts_at)) / 60)::int as minutes'),
+                DB::raw('(extract(epoch from sum(ends_at - starts_at)) / 60)::int as minutes'),
             ]);
         foreach ($rows as $row) {
             $end = $row->over ? $now : $now + 86400 * 400;

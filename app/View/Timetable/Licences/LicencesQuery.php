@@ -6,6 +6,7 @@ namespace Nomada\App\View\Timetable\Licences;
 
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\HostingPlan;
 use Nomada\App\Queries\HostAccounts;
@@ -319,8 +320,7 @@ final readonly class LicencesQuery
             ->mapWithKeys(
                 fn (\stdClass $r): array => [
                     (int) $r->id => [
-                        'name' => ($r->year === '' ? '' : "Y$r->year ").
-                            $r->section.
+                        'name' => Section::called($r->year, $r->section).
                             ($r->title === $r->section ? '' : ": $r->title"),
                         'section' => (string) $r->sourced_id,
                     ],

@@ -27,6 +27,7 @@ use Nomada\App\Support\Say;
 use Nomada\App\View\Publishing\Materials;
 use Nomada\App\View\Registration\InvitationAnswers;
 use Nomada\App\View\StandinAddress;
+use Nomada\App\View\Timetable\Board\BoardDays;
 use Nomada\App\View\Timetable\Board\BoardQuery;
 use Nomada\App\View\Timetable\Contact\ContactBar;
 use Nomada\App\View\Timetable\Contact\ContactTimes;
@@ -48,6 +49,7 @@ final readonly class SectionQuery
 
     public function __construct(
         private BoardQuery $board,
+        private BoardDays $days,
         private Clock $clock,
         private PlanQuery $plan,
         private StandinAddress $standins,
@@ -79,6 +81,7 @@ final readonly class SectionQuery
                 ->with('person'),
         ]);
         $row = $this->board->rows($section->term, $for, [$section->id])[0];
+        $days = $this->days->of($section->term, [$row])[$section->id];
         $term = $section->term->calendar();
         [$today, $minute] = $term->zone->wall($this->clock->seconds());
         $mayChange = $for->can('timetable', $section);
@@ -96,13 +99,13 @@ final readonly class SectionQuery
             $row->status,
             $row->status->snags(),
             new TermLine($term, 1240, 46, 8, 4.2),
-            $row->days,
+            $days,
             $today,
             $minute,
             $mayChange,
             $chosen === null ? null : $this->panel->of($section, $chosen),
             $mayChange && $isEditing ? $this->editing($section, $edit, $row->status->roster) : null,
-            $this->cards->of($section, $term, $row->days, $day, $mayChange, $this->others($section, $for)),
+            $this->cards->of($section, $term, $days, $day, $mayChange, $this->others($section, $for)),
             $this->changes($section, $term->zone, $mayChange),
             ContactBar::of($contact, 350),
             self::hours($contact->target),

@@ -236,7 +236,7 @@ final readonly class WeekQuery
             }
             $other = $s->teacher_id === null ? null : $names[$s->teacher_id] ?? null;
             $teacher = $other ?? ($teachers[$s->section_id] ?? '');
-            $name = ($s->year === '' ? '' : "Y$s->year ").$s->title;
+            $name = Section::called($s->year, $s->title);
             $clash = $wrong["$s->series_id $s->day"] ?? null;
             if (! $filter->takes($s->year, $teacher, "$s->year $s->title", $s->code)) {
                 continue;

@@ -1,5 +1,5 @@
 {{-- One series with its link and its door. row: SeriesRow --}}
-<tr class="row-c">
+<tr class="row-c" data-row="{{ $row->id }}">
     <td>@include('components.choose', ['name' => 'series', 'value' => $row->id, 'row' => $row->name, 'more' => $row->title])</td>
     <td><a
             href="{{ $page->doors->to($row->section, $row->id) }}"><b>{{ $row->name }}</b></a>{{ $row->title === '' ? ''

@@ -1,8 +1,12 @@
 {{-- One section on the board. row: BoardRow; page: BoardPage or BoardRows; first: whether the Tab key leads here --}}
 @props(['row', 'page', 'first' => false])
-<tr class="row-s" tabindex="{{ $first ? 0 : -1 }}" aria-label="{{ $row->name }}">
-    @include('timetable.board.name')
-    <td class="line-cell">{{ $page->line->draw($row->days, $row->name, $page->today, $page->minute, $row->url()) }}</td>
+<tr class="row-s" data-row="{{ $row->sourcedId }}" tabindex="{{ $first ? 0 : -1 }}" aria-label="{{ $row->name }}">
+    <td><input class="form-check-input" type="checkbox" name="sections[]" value="{{ $row->sourcedId }}" data-name="{{ $row->name }}"
+            aria-label="{{ __('board.choose', ['name' => $row->name]) }}"></td>
+    <td class="sec"><a
+            href="{{ $row->url() }}">{{ $row->name }}</a><small>{{ $row->small() }}</small>
+    </td>
+    <td class="line-cell">{{ $page->line->draw($page->days[$row->id] ?? [], $row->name, $page->today, $page->minute, $row->url()) }}</td>
     <td><span
             class="{{ $row->linkTone() }}">{{ __("board.link.{$row->linkState()}", ['n' => $row->status->linked, 'of' =>
                 $row->status->series]) }}</span>

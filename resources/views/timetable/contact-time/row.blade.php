@@ -1,7 +1,7 @@
 {{-- The contact time of one section. row: ContactRow --}}
-<tr class="row-c">
+<tr class="row-c" data-row="{{ $row->id }}">
     @if ($page->mayChange)
-        <td><x-choose name="sections" :value="$row->id" :row="$row->name" /></td>
+        <td>@include('components.choose', ['name' => 'sections', 'value' => $row->id, 'row' => $row->name])</td>
     @endif
     <td><a href="{{ route('section', $row->id) }}"><b>{{ $row->name }}</b></a> <small>{{ $row->teacher }}</small></td>
     <td><x-contact-bar :bar="$row->bar()" bare /></td>
