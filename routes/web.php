@@ -352,6 +352,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/today/start', [TodayController::class, 'start'])->name('today.start');
         Route::get('/sections/{section}/start', [TodayController::class, 'choose'])->name('today.choose');
         Route::get('/records', RecordsController::class)->name('records');
+        Route::get('/records/rows', [RecordsController::class, 'rows'])->middleware('looks')->name('records.rows');
         Route::get('/records/missed', [AbsenceController::class, 'missed'])->name('missed');
         Route::post('/records/missed', [AbsenceController::class, 'write'])->name('missed.write');
         // One student's: the sections that whoever looks has in common with them.

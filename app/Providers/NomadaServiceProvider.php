@@ -19,6 +19,7 @@ use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
+use Illuminate\Translation\Translator;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\HttpConferenceBridge;
 use Nomada\App\Destinations\KnownRoomsBridge;
@@ -35,6 +36,7 @@ use Nomada\App\Post\PlaceTransport;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\KeyMark;
+use Nomada\App\Support\Lines;
 use Nomada\App\Support\LostDatabase;
 use Nomada\App\Support\Postgres;
 use Nomada\Core\Publishing\Outside;
@@ -57,6 +59,12 @@ final class NomadaServiceProvider extends ServiceProvider
                 ],
             ]);
         }
+        $this->app->extend('translator', function (Translator $made, Application $app): Lines {
+            $lines = new Lines($made->getLoader(), $made->getLocale());
+            $lines->setFallback($made->getFallback());
+
+            return $lines;
+        });
         $this->app->bind('db.connector.pgsql', Postgres::class);
         $this->app->bind(LostConnectionDetector::class, LostDatabase::class);
         $this->app->scoped(Clock::class);

@@ -41,6 +41,12 @@ final readonly class FreeTime
     ) {
     }
 
+    /** Whether nobody and nothing is in its way. */
+    public function costsNothing(): bool
+    {
+        return $this->clear === $this->sessions && $this->students === 0 && $this->uncomfortable === 0;
+    }
+
     /** @return list<int> to compare by; smaller is better */
     public function rank(): array
     {

@@ -114,7 +114,6 @@ final class FreeTimes
      */
     private function best(array $shifts, int $minute, int $minutes, int $most, bool $onPeriods): array
     {
-        $out = [];
         $starts =
             $onPeriods && $this->term->plan !== null
                 ? array_map(
@@ -122,17 +121,49 @@ final class FreeTimes
                     $this->term->plan->periods,
                 )
                 : $this->grid($minutes);
+        $near = [];
         foreach ($shifts as $shift => $days) {
-            $busy = $this->busy($days);
-            foreach ($starts as [$start, $length, $period]) {
-                if ($shift !== 0 || $start !== $minute) {
-                    $out[] = $this->cost($days, $busy, $shift, $start, $minute, $length, $period);
+            $near[abs($shift)][$shift] = $days;
+        }
+        ksort($near);
+        $alone = count($shifts) === 1;
+        $out = $free = [];
+        foreach ($near as $group) {
+            foreach ($group as $shift => $days) {
+                $busy = $this->busy($days);
+                foreach ($starts as [$start, $length, $period]) {
+                    if ($shift === 0 && $start === $minute) {
+                        continue;
+                    }
+                    $one = $this->cost($days, $busy, $shift, $start, $minute, $length, $period);
+                    $out[] = $one;
+                    if ($one->costsNothing()) {
+                        $free[] = $one;
+                    }
                 }
             }
+            // What costs nothing is bettered by nothing but what is nearer, and the days that follow are further off.
+            $best = $this->apart(self::ranked($free), $most, $alone);
+            if (count($best) === $most) {
+                return $best;
+            }
         }
-        usort($out, fn (FreeTime $a, FreeTime $b): int => $a->rank() <=> $b->rank());
 
-        return $this->apart($out, $most);
+        return $this->apart(self::ranked($out), $most, $alone);
+    }
+
+    /**
+     * Each is ranked once: a span of five weeks has four thousand candidates.
+     *
+     * @param  list<FreeTime>  $all
+     * @return list<FreeTime> best first
+     */
+    private static function ranked(array $all): array
+    {
+        $ranks = array_map(fn (FreeTime $f): array => $f->rank(), $all);
+        asort($ranks);
+
+        return array_map(fn (int $n): FreeTime => $all[$n], array_keys($ranks));
     }
 
     /**
@@ -209,8 +240,8 @@ final class FreeTimes
      * number.
      *
      * @param  list<int>  $days
-     * @return array<int, array{list<array{int, int}>, list<array{int, int, int}>, list<array{int, int}>}|null> null for
-     *   a closed day; last the spans in which no place is left on the account
+     * @return array<int, array{Spans, Spans, Spans}|null> null for a closed day; last the spans in which no place is
+     *   left on the account
      */
     private function busy(array $days): array
     {
@@ -222,14 +253,15 @@ final class FreeTimes
                 continue;
             }
             $midnight = $this->zone->instant($day, 0);
-            $local = fn (int $at): int => intdiv($at - $midnight, 60);
+            $local = fn (array $b): array => [
+                intdiv($b[0] - $midnight, 60),
+                intdiv($b[1] - $midnight, 60),
+                $b[2] ?? 1,
+            ];
             $out[$day] = [
-                array_map(fn (array $b): array => [$local($b[0]), $local($b[1])], $this->teachers[$day] ?? []),
-                array_map(
-                    fn (array $b): array => [$local($b[0]), $local($b[1]), $b[2]],
-                    $this->students[$day] ?? [],
-                ),
-                array_map(fn (array $b): array => [$local($b[0]), $local($b[1])], $this->full[$day] ?? []),
+                new Spans(array_map($local, $this->teachers[$day] ?? [])),
+                new Spans(array_map($local, $this->students[$day] ?? [])),
+                new Spans(array_map($local, $this->full[$day] ?? [])),
             ];
         }
 
@@ -238,7 +270,7 @@ final class FreeTimes
 
     /**
      * @param  list<int>  $days
-     * @param  array<int, array{list<array{int, int}>, list<array{int, int, int}>, list<array{int, int}>}|null>  $busy
+     * @param  array<int, array{Spans, Spans, Spans}|null>  $busy
      */
     private function cost(
         array $days,
@@ -269,25 +301,13 @@ final class FreeTimes
                 }
                 [$start, $end] = [$at->start, $at->end];
             }
-            $isHard = false;
-            foreach ($busy[$day][0] as [$from, $to]) {
-                if ($from < $end && $to > $start) {
-                    $isHard = true;
-                    break;
-                }
+            [$teachers, $others, $account] = $busy[$day];
+            if ($teachers->within($start, $end) === 0) {
+                $isFull = $account->within($start, $end) > 0;
+                $noAccount += $isFull ? 1 : 0;
+                $clear += $isFull ? 0 : 1;
             }
-            foreach ($busy[$day][2] as [$from, $to]) {
-                if ($from < $end && $to > $start) {
-                    $noAccount += $isHard ? 0 : 1;
-                    $isHard = true;
-                    break;
-                }
-            }
-            $clear += $isHard ? 0 : 1;
-            $here = 0;
-            foreach ($busy[$day][1] as [$from, $to, $n]) {
-                $here += $from < $end && $to > $start ? $n : 0;
-            }
+            $here = $others->within($start, $end);
             $students += $here;
             $on += $here > 0 ? 1 : 0;
             $worst = $here > $worst[1] ? [$day, $here] : $worst;
@@ -359,15 +379,13 @@ final class FreeTimes
      * minutes apart help nobody.
      *
      * @param  list<FreeTime>  $ranked
+     * @param  bool  $alone  whether there is but one day to choose from
      * @return list<FreeTime>
      */
-    private function apart(array $ranked, int $most): array
+    private function apart(array $ranked, int $most, bool $alone): array
     {
         $out = $onDay = [];
-        $fair =
-            count(array_unique(array_map(fn (FreeTime $f): int => $f->shift, $ranked))) === 1
-                ? $most
-                : max(2, (int) ceil($most / 3));
+        $fair = $alone ? $most : max(2, (int) ceil($most / 3));
         foreach ($ranked as $one) {
             if (($onDay[$one->shift] ?? 0) >= $fair) {
                 continue;

@@ -26,6 +26,7 @@ const ROUTES = [
     'publishing' => ['GET', '/publishing', 200, 200, 200, 403, 401],
     'today' => ['GET', '/today', 200, 200, 200, 403, 401],
     'records' => ['GET', '/records', 200, 200, 200, 403, 401],
+    'records.rows' => ['GET', '/records/rows?rows[]=MAR', 200, 200, 200, 403, 401],
     // By its signature alone, whoever brings it; without one it is nobody's.
     'replies' => ['POST', '/replies', 403, 403, 403, 403, 403],
     'webhooks' => ['GET', '/publishing/webhooks', 200, 403, 403, 403, 401],

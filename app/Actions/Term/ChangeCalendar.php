@@ -12,6 +12,7 @@ use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\HistoryLine;
 use Nomada\App\Support\Locks;
+use Nomada\App\Support\Trial;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use stdClass;
@@ -82,14 +83,14 @@ final readonly class ChangeCalendar
      */
     public function look(Term $term, callable $change): CalendarEffect
     {
-        DB::beginTransaction();
         try {
-            $calendar = $this->read($term->id)->calendar();
-            $change();
+            return Trial::of(function () use ($term, $change): CalendarEffect {
+                $calendar = $this->read($term->id)->calendar();
+                $change();
 
-            return ($this->follow)($calendar, $this->read($term->id), null);
+                return ($this->follow)($calendar, $this->read($term->id), null);
+            });
         } finally {
-            DB::rollBack();
             $this->current->forget();
         }
     }

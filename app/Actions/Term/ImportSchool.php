@@ -18,6 +18,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Locks;
+use Nomada\App\Support\Trial;
 use Nomada\Core\Interchange\ImportLine;
 use Nomada\Core\Interchange\SchoolData;
 use stdClass;
@@ -65,11 +66,9 @@ final readonly class ImportSchool
     public function look(SchoolData $data, ?Person $by = null): array
     {
         $log = new ImportLog(true, null, $by?->id);
-        DB::beginTransaction();
         try {
-            $this->take($data, $log, $by);
+            Trial::of(fn () => $this->take($data, $log, $by));
         } finally {
-            DB::rollBack();
             $this->term->forget();
         }
         usort(

@@ -13,6 +13,7 @@ use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
 use Nomada\App\View\Presence\Records\Records;
 use Nomada\App\View\Presence\Records\SectionRecord;
+use Nomada\App\View\Presence\Records\SectionRows;
 use Nomada\App\View\Presence\Records\SessionRecord;
 use Nomada\App\View\Timetable\Contact\ContactTimes;
 use Nomada\Core\Term\LocalDate;
@@ -40,9 +41,44 @@ final readonly class RecordsPage
             ->pluck('id');
         $ids = array_values(array_map(intval(...), $sections->all()));
         $day ??= $this->lastDay($ids);
+
+        return new Records(
+            $this->sections($term, $for, $ids),
+            $day,
+            $day === null ? [] : $this->sessions($ids, $day, $term),
+            $term->calendar()->zone,
+            $this->attendances->rules(),
+            (int) $term->school->recordings_days,
+            $this->usualWait(),
+            $day === null ? null : $this->neighbour($ids, $day, '<', 'desc'),
+            $day === null ? null : $this->neighbour($ids, $day, '>', 'asc'),
+        );
+    }
+
+    /**
+     * Some sections' sums, of those that the person sees.
+     *
+     * @param  list<string>  $only  sourcedIds
+     */
+    public function rows(Term $term, Person $for, array $only): SectionRows
+    {
+        $ids = DB::table('sections')->where('term_id', $term->id)->whereIn('sourced_id', $only)->pluck('id');
+
+        return new SectionRows(
+            $this->sections($term, $for, array_values(array_map(intval(...), $ids->all())), $only),
+        );
+    }
+
+    /**
+     * @param  list<int>  $ids  of them
+     * @param  list<string>|null  $only  their sourcedIds; null for all
+     * @return list<SectionRecord>
+     */
+    private function sections(Term $term, Person $for, array $ids, ?array $only = null): array
+    {
         $sums = $this->sums($ids);
         $rows = [];
-        foreach ($this->times->rows($term, $for) as $row) {
+        foreach ($this->times->rows($term, $for, only: $only) as $row) {
             $own = $sums[$row->id] ?? null;
             $rows[] = new SectionRecord(
                 $row->id,
@@ -57,17 +93,7 @@ final readonly class RecordsPage
             );
         }
 
-        return new Records(
-            $rows,
-            $day,
-            $day === null ? [] : $this->sessions($ids, $day, $term),
-            $term->calendar()->zone,
-            $this->attendances->rules(),
-            (int) $term->school->recordings_days,
-            $this->usualWait(),
-            $day === null ? null : $this->neighbour($ids, $day, '<', 'desc'),
-            $day === null ? null : $this->neighbour($ids, $day, '>', 'asc'),
-        );
+        return $rows;
     }
 
     /**

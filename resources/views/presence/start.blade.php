@@ -1,12 +1,12 @@
-{{-- A session that begins now, outside the timetable. sections: those that whoever looks teaches --}}
+{{-- A session that begins now, outside the timetable. sections: the names of those that whoever looks teaches, by id --}}
 <details class="more" @if ($errors->hasAny(['section', 'minutes', 'start'])) open @endif>
     <summary class="pill">{{ __('presence.start.title') }}</summary>
     <form class="drop" method="post" action="{{ route('today.start') }}">@csrf
         <p class="quiet small mb-2">{{ __('presence.start.hint') }}</p>
         <label class="form-label" for="start-section">{{ __('presence.start.section') }}</label>
         <select class="form-select mb-2" id="start-section" name="section">
-            @foreach ($sections as $one)
-                <option value="{{ $one->sourced_id }}" @selected(old('section') === $one->sourced_id)>{{ $one->name() }}</option>
+            @foreach ($sections as $id => $name)
+                <option value="{{ $id }}" @selected(old('section') === (string) $id)>{{ $name }}</option>
             @endforeach
         </select>
         <label class="form-label" for="start-minutes">{{ __('presence.start.minutes') }}</label>

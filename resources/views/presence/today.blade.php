@@ -10,7 +10,7 @@
                 <x-pill :to="route('today')">{{ __('presence.today.title') }}</x-pill>
             @endif
             <x-pill :to="route('today', ['date' => $page->date->plus(1)->iso()])">{{ $page->date->plus(1)->short() }} ›</x-pill>
-            @if ($page->mine->isNotEmpty())
+            @if ($page->mine !== [])
                 @include('presence.start', ['sections' => $page->mine])
             @endif
         </nav>

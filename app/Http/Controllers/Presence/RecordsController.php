@@ -10,6 +10,7 @@ use Illuminate\View\View;
 use Nomada\App\Actions\Presence\KeepRules;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\DayRequest;
+use Nomada\App\View\LaterRows;
 use Nomada\App\View\Presence\RecordsPage;
 use Nomada\Core\Presence\AttendanceRules;
 
@@ -19,6 +20,15 @@ final class RecordsController extends Controller
     {
         return view('presence.records', [
             'page' => $page->of($this->term(), $this->person($request), $request->day()),
+        ]);
+    }
+
+    /** Sections that have come into sight. */
+    public function rows(Request $request, RecordsPage $page): View
+    {
+        return view('rows', [
+            'page' => $page->rows($this->term(), $this->person($request), LaterRows::asked($request)),
+            'row' => 'presence.records.section',
         ]);
     }
 

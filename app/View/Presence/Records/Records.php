@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Presence\Records;
 
+use Nomada\App\View\Address;
+use Nomada\App\View\LaterRows;
+use Nomada\App\View\Stub;
+use Nomada\App\View\Stubs;
 use Nomada\Core\Presence\AttendanceRules;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
@@ -11,6 +15,13 @@ use Nomada\Core\Term\Zone;
 /** Records: sums of the term, and one day's sessions one by one. */
 final readonly class Records
 {
+    /** Of a section's attendance, of a session's, and of recordings. */
+    public Address $attendance;
+
+    public Address $sessionOf;
+
+    public Address $recording;
+
     /**
      * @param  list<SectionRecord>  $sections
      * @param  list<SessionRecord>  $sessions
@@ -27,6 +38,29 @@ final readonly class Records
         public ?LocalDate $before,
         public ?LocalDate $after,
     ) {
+        $this->attendance = Address::of('attendance');
+        $this->sessionOf = Address::of('attendance.session');
+        $this->recording = Address::of('recording');
+    }
+
+    /** @return list<SectionRecord> those that are written whole */
+    public function whole(): array
+    {
+        return array_slice($this->sections, 0, LaterRows::AT_FIRST);
+    }
+
+    public function stubs(): Stubs
+    {
+        $later = array_slice($this->sections, LaterRows::AT_FIRST);
+
+        return new Stubs(
+            array_map(
+                fn (SectionRecord $r): Stub => new Stub($r->id, $r->id, $r->name, $this->attendance->to($r->id)),
+                $later,
+            ),
+            '',
+            7,
+        );
     }
 
     public function toRelease(): int

@@ -4,18 +4,25 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Presence\Today;
 
-use Illuminate\Support\Collection;
-use Nomada\App\Models\Term\Section;
+use Nomada\App\View\Address;
 use Nomada\Core\Term\LocalDate;
 
 /** A day's sessions as a departure board: when, what, who, and how the doors are at this moment. */
 final readonly class TodayPage
 {
+    /** Of sections, of a session's attendance and of its live desk. */
+    public Address $sections;
+
+    public Address $attendance;
+
+    public Address $live;
+
     /**
      * @param  string  $place  whose clock it is
      * @param  string|null  $closed  why school is closed
      * @param  list<TodayRow>  $rows
-     * @param  Collection<int, Section>  $mine  in which whoever looks can begin a session now
+     * @param  array<string, string>  $mine  names of the sections in which whoever looks can begin a session now, by
+     *   their sourcedIds
      */
     public function __construct(
         public LocalDate $date,
@@ -23,7 +30,10 @@ final readonly class TodayPage
         public string $place,
         public ?string $closed,
         public array $rows,
-        public Collection $mine,
+        public array $mine,
     ) {
+        $this->sections = Address::of('section');
+        $this->attendance = Address::of('attendance.session');
+        $this->live = Address::of('live');
     }
 }

@@ -116,7 +116,16 @@ final readonly class TodayQuery
                     )
                     ->all(),
             ),
-            Section::query()->where('term_id', $term->id)->servedBy($for)->orderBy('title')->get(),
+            Section::query()
+                ->where('term_id', $term->id)
+                ->servedBy($for)
+                ->orderBy('title')
+                ->toBase()
+                ->get(['sourced_id', 'year', 'title'])
+                ->mapWithKeys(
+                    fn (\stdClass $s): array => [(string) $s->sourced_id => Section::called($s->year, $s->title)],
+                )
+                ->all(),
         );
     }
 

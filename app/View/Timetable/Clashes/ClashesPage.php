@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Clashes;
 
+use Nomada\App\View\Address;
 use Nomada\Core\Timetable\Clash;
 
 /** The clashes of a term; or only those of one kind, or those that were accepted. */
@@ -18,6 +19,8 @@ final readonly class ClashesPage
     /** @var array<string, int> how many of each kind, of those that can be looked at */
     public array $kinds;
 
+    public Address $sections;
+
     /** Those that count as clashes, and those that are advice. */
     public int $grave;
 
@@ -29,6 +32,7 @@ final readonly class ClashesPage
      */
     public function __construct(array $all, public string $show)
     {
+        $this->sections = Address::of('section');
         $counts = array_count_values(
             array_map(fn (ClashRow $r): string => $r->reason === null ? $r->kind : 'accepted', $all),
         );

@@ -10,6 +10,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Order;
+use Nomada\App\Support\Remembered;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Timetable\ContactTime;
 use Nomada\Core\Timetable\Particulars;
@@ -19,6 +20,9 @@ use Nomada\Core\Timetable\SessionState;
 /** The contact time of sections, in two queries however many there are. */
 final readonly class ContactTimes
 {
+    /** Of so many sections the sums are remembered. */
+    private const MANY = 50;
+
     public function __construct(private Clock $clock)
     {
     }
@@ -36,11 +40,9 @@ final readonly class ContactTimes
             ->when($only !== null, fn ($q) => $q->whereIn('sourced_id', $only))
             ->toBase()
             ->get(['id', 'sourced_id', 'title', 'year', 'target_minutes']);
-        $times = $this->of(
-            array_values(array_map(intval(...), $sections->pluck('id')->all())),
-            $sections->pluck('target_minutes', 'id')->all(),
-        );
-        $teachers = Teachers::of(array_values(array_map(intval(...), $sections->pluck('id')->all())));
+        $ids = array_values(array_map(intval(...), $sections->pluck('id')->all()));
+        $times = $this->of($ids, $sections->pluck('target_minutes', 'id')->all());
+        $teachers = Teachers::of($ids);
         $rows = $sections
             ->map(
                 fn (\stdClass $s): ContactRow => new ContactRow(
@@ -66,20 +68,13 @@ final readonly class ContactTimes
     {
         $now = $this->clock->seconds();
         $found = [];
-        // Summed up by the database by state and length: thirty thousand sessions are too many to carry here one by
-        // one.
-        $rows = DB::table('sessions')
-            ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
-            ->whereIn('section_id', $sections)
-            ->groupByRaw('1, 2, 3, 4')
-            ->get([
-                'section_id',
-                'state',
-                DB::raw('makes_up is not null as makeup'),
-                DB::raw("ends_at <= to_timestamp($now) as over"),
-                DB::raw('count(*) as n'),
-                DB::raw('(extract(epoch from sum(ends_at - starts_at)) / 60)::int as minutes'),
-            ]);
+        $minute = intdiv($now, Remembered::AT_MOST);
+        $rows = count($sections) < self::MANY
+            ? $this->sums($sections, $now)
+            : Remembered::untilWritten(
+                'contact '.hash('sha256', implode(' ', $sections))." $minute",
+                fn (): array => $this->sums($sections, $now),
+            );
         foreach ($rows as $row) {
             $end = $row->over ? $now : $now + 86400 * 400;
             $own = $row->makeup ? new Particulars(isExtra: true, makesUp: 0) : null;
@@ -111,5 +106,28 @@ final readonly class ContactTimes
         }
 
         return $out;
+    }
+
+    /**
+     * Summed up by the database by state and length: thirty thousand sessions are too many to carry here one by one.
+     *
+     * @param  list<int>  $sections
+     * @return list<\stdClass>
+     */
+    private function sums(array $sections, int $now): array
+    {
+        return array_values(DB::table('sessions')
+            ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
+            ->whereIn('section_id', $sections)
+            ->groupByRaw('1, 2, 3, 4')
+            ->get([
+                'section_id',
+                'state',
+                DB::raw('makes_up is not null as makeup'),
+                DB::raw("ends_at <= to_timestamp($now) as over"),
+                DB::raw('count(*) as n'),
+                DB::raw('(extract(epoch from sum(ends_at - starts_at)) / 60)::int as minutes'),
+            ])
+            ->all());
     }
 }

@@ -50,6 +50,12 @@ final readonly class WeekBlock
         return new self(...[...get_object_vars($this), 'lane' => $lane]);
     }
 
+    /** Its upper edge within its row, in px. */
+    public function y(): int
+    {
+        return $this->lane * WeekRow::HEIGHT;
+    }
+
     /** What a screen reader hears of it. */
     public function says(): string
     {

@@ -43,6 +43,9 @@ final readonly class WeekFilter
         if ($this->year !== '' && $this->year !== $year) {
             return false;
         }
+        if ($this->words === '') {
+            return true;
+        }
         $is = PersonName::words(implode(' ', $texts));
         foreach (PersonName::words($this->words) as $word) {
             if (array_filter($is, fn (string $one): bool => str_starts_with($one, $word)) === []) {

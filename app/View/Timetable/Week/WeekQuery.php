@@ -222,10 +222,11 @@ final readonly class WeekQuery
         $teachers = Teachers::of(array_map(fn (stdClass $s): int => $s->section_id, $sessions));
         $names = ShortNames::ofStaff();
         $now = $this->clock->seconds();
-        $open = [];
+        $open = $short = [];
         foreach ($days as $day) {
             if ($day->closed === null) {
                 $open[$day->date->iso()] = $day;
+                $short[$day->date->iso()] = $day->date->short();
             }
         }
         $rows = $seen = [];
@@ -267,7 +268,7 @@ final readonly class WeekQuery
                 (int) $s->id,
                 (int) $s->series_id,
                 $s->day,
-                $day->date->short(),
+                $short[$s->day],
                 $minute,
                 $minutes,
                 self::clock($minute).'–'.self::clock(($minute + $minutes) % 1440),

@@ -1,6 +1,6 @@
 {{-- Each section's sums of the term. page: Records --}}
 <h2 class="mt-4">{{ __('presence.records.sums') }}</h2>
-<table class="table-plain">
+<table class="table-plain" x-data="rows" data-rows="{{ route('records.rows') }}">
     <thead>
         <tr>
             <th scope="col">{{ __('presence.records.section') }}</th>
@@ -11,23 +11,9 @@
         </tr>
     </thead>
     <tbody>
-        @foreach ($page->sections as $one)
-            <tr>
-                <td><a href="{{ route('attendance', $one->id) }}"><b>{{ $one->name }}</b></a></td>
-                @foreach ([$one->time->planned, $one->time->held, $one->time->lost, $one->time->madeUp] as $minutes)
-                    <td class="num">{{ $minutes === 0 ? '' : Nomada\App\Support\Words::minutes($minutes) }}</td>
-                @endforeach
-                <td class="num">{{ $one->share() === null ? '' : $one->share() . ' %' }}</td>
-                <td class="num">{{ $one->absent ?: '' }}</td>
-                <td>
-                    @if ($one->toRelease > 0)
-                        <span class="todo">{{ trans_choice('presence.records.to_release', $one->toRelease) }}</span>
-                    @endif
-                    @if ($one->untold() > 0)
-                        <span class="todo">{{ trans_choice('presence.records.untold', $one->untold()) }}</span>
-                    @endif
-                </td>
-            </tr>
+        @foreach ($page->whole() as $row)
+            @include('presence.records.section')
         @endforeach
+        @include('stubs', ['stubs' => $page->stubs()])
     </tbody>
 </table>

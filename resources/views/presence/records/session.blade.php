@@ -3,7 +3,7 @@
     <td>{{ $one->time }}</td>
     <td>
         @if ($one->isHeld)
-            <a href="{{ route('attendance.session', [$one->section, $one->id]) }}"><b>{{ $one->name }}</b></a>
+            <a href="{{ $page->sessionOf->to($one->section, $one->id) }}"><b>{{ $one->name }}</b></a>
         @else
             <b>{{ $one->name }}</b>
         @endif
@@ -39,15 +39,15 @@
                     'ok' => $one->state === 'released',
                     'bad' => $one->state === 'failed',
                 ])
-                    href="{{ route('recording', $one->recording) }}">{{ __("recordings.states.$one->state") }}</a>
+                    href="{{ $page->recording->to($one->recording) }}">{{ __("recordings.states.$one->state") }}</a>
                 {{ $one->trouble }}
             @endif
         </td>
         <td>
             @if ($one->left() !== null)
                 <a class="todo"
-                    href="{{ $one->left() === 'release' ? route('recording', $one->recording) : route('attendance.session', [$one->section,
-                        $one->id]) }}">{{ __('presence.records.to_do.' . $one->left()) }}<span
+                    href="{{ $one->left() === 'release' ? $page->recording->to($one->recording)
+                        : $page->sessionOf->to($one->section, $one->id) }}">{{ __('presence.records.to_do.' . $one->left()) }}<span
                         class="visually-hidden"> {{ $one->name }}</span></a>
             @endif
         </td>

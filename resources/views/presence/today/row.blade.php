@@ -2,7 +2,7 @@
 <tr @class(['is-over' => $row->isOver])>
     <td class="time">{{ $row->time }} <small class="quiet">–{{ $row->end }}</small></td>
     <td><a
-            href="{{ route('section', [$row->sectionId, 'day' => $page->date->iso()]) }}">{{ $row->name }}{{ $row->others === 0 ? '' : ' '
+            href="{{ $page->sections->to($row->sectionId) }}?day={{ $page->date->iso() }}">{{ $row->name }}{{ $row->others === 0 ? '' : ' '
                 . trans_choice('count.more', $row->others) }}</a>
     </td>
     <td>{{ $row->teacher }}</td>
@@ -11,10 +11,10 @@
     <td>{{ $row->inside }}</td>
     <td>
         @if ($row->isOver)
-            <a href="{{ route('attendance.session', [$row->sectionId, $row->session]) }}"
+            <a href="{{ $page->attendance->to($row->sectionId, $row->session) }}"
                 aria-label="{{ __('attendance.student.page') }}: {{ $row->name }}, {{ $row->time }}">{{ __('attendance.student.page') }}</a>
         @elseif ($row->isLive)
-            <a href="{{ route('live', $row->session) }}"
+            <a href="{{ $page->live->to($row->session) }}"
                 aria-label="{{ __('presence.today.live_of', ['name' => $row->name, 'time' => $row->time]) }}">{{ __('joining.live') }}</a>
         @endif
     </td>

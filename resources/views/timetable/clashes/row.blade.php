@@ -8,7 +8,7 @@
     </td>
     <td>
         @foreach ($row->sections as $id => $name)
-            <a href="{{ route('section', $id) }}"><b>{{ $name }}</b></a>{{ $loop->last ? '' : ' ' . __('clashes.and') . ' ' }}
+            <a href="{{ $page->sections->to($id) }}"><b>{{ $name }}</b></a>{{ $loop->last ? '' : ' ' . __('clashes.and') . ' ' }}
         @endforeach
     </td>
     <td>{{ $row->dates }} <small>({{ trans_choice('clashes.days', $row->days) }})</small></td>

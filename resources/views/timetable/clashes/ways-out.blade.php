@@ -1,10 +1,10 @@
 {{-- What can be done about a clash. row: ClashRow --}}
 @foreach ($row->sections as $id => $name)
     <a class="me-2 nowrap"
-        href="{{ route('section', [$id, 'change' => $row->series[$loop->index]]) }}">{{ __('clashes.move', ['section' => $name]) }}</a>
+        href="{{ $page->sections->to($id) }}?change={{ $row->series[$loop->index] }}">{{ __('clashes.move', ['section' => $name]) }}</a>
     @if ($row->canMoveOne())
         <a class="me-2 nowrap"
-            href="{{ route('section', [$id, 'day' => $row->firstDay]) }}#session">{{ __('clashes.only', ['day' =>
+            href="{{ $page->sections->to($id) }}?day={{ $row->firstDay }}#session">{{ __('clashes.only', ['day' =>
                 \Nomada\Core\Term\LocalDate::parse($row->firstDay)->dayMonth()]) }}</a>
     @endif
 @endforeach

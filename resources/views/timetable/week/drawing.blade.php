@@ -23,9 +23,7 @@
     <g @class(['up' => !$drawing->isDay]) transform="translate({{ $drawing::LEFT }} {{ $placed->y + 4 }})"
         data-y="{{ $placed->y + 4 }}">
         <x-tight>
-            @foreach ($placed->row->blocks as $block)
-                @include('timetable.week.block', ['x' => $block->x, 'y' => $block->lane * $placed->row::HEIGHT])
-            @endforeach
+            @include('timetable.week.blocks', ['blocks' => $placed->row->blocks])
         </x-tight>
     </g>
 @endforeach

@@ -1,0 +1,37 @@
+<?php
+
+use Tests\Support\ManySections;
+use Tests\Support\RunningCopy;
+
+test('the rest of a long list comes as somebody goes there, and what was chosen stays chosen', function (
+    string $page,
+    string $filled,
+) {
+    $copy = RunningCopy::shared();
+    $copy->freshDemo();
+    ManySections::add('8MAR');
+    $browser = browser()->as($copy->url(), 'A-01', $page);
+    $last = "tr:has(input[data-name='Y11 Extra 100'])";
+    expect($browser->count('tr[data-stub]'))->toBeGreaterThan(20)->and($browser->count("{$last}[data-stub]"))->toBe(1);
+    // All are chosen before they are there, and one of them is not.
+    $browser->click('thead input[type=checkbox]')->see('chosen');
+    $browser->script("document.querySelector(\"$last input\").click()");
+    $before = $browser->count('tr input:checked');
+    $browser->script("document.querySelector(\"$last a\").focus()");
+    $browser->wait(fn (): bool => $browser->count("{$last}[data-row] $filled") > 0, 'the last row');
+    expect($browser->count("$last input:checked"))
+        ->toBe(0)
+        ->and($browser->count('tr input:checked'))
+        ->toBe($before)
+        ->and($browser->script('return document.activeElement.textContent'))
+        ->toContain('Extra 100')
+        // What nobody has seen is still to come, until the page is printed.
+        ->and($browser->count('tr[data-stub]'))
+        ->toBeGreaterThan(0);
+    $browser->script("window.dispatchEvent(new Event('beforeprint'))");
+    $browser->wait(fn (): bool => $browser->count('tr[data-stub]') === 0, 'all rows before printing');
+    expect($browser->troubles())->toBe([]);
+})->with([
+    'board' => ['/', 'svg.line'],
+    'joining' => ['/joining', '.todo'],
+]);
