@@ -21,7 +21,9 @@ final class Remembered
     /** Seconds */
     public const AT_MOST = 60;
 
-    /** Whether nobody writes to this database. Of whoever has another role that cannot be seen: it counts as writing. */
+    /**
+     * Whether nobody writes to this database. Of whoever has another role that cannot be seen: it counts as writing.
+     */
     private const IS_QUIET = 'select not exists (select 1 from pg_stat_activity where datname = current_database() and
         (backend_xid is not null or usename <> current_user and state is null))';
 

@@ -31,7 +31,9 @@ final class LaterRows
     {
         return array_map(
             intval(...),
-            array_values(array_filter(self::asked($request), fn (string $r): bool => preg_match('/^\d{1,18}$/', $r) === 1)),
+            array_values(
+                array_filter(self::asked($request), fn (string $r): bool => preg_match('/^\d{1,18}$/', $r) === 1),
+            ),
         );
     }
 }

@@ -17,7 +17,9 @@ final readonly class Spans
     /** @var array{list<int>, list<int>} likewise of their ends */
     private array $ends;
 
-    /** @param  list<array{0: int, 1: int, 2?: int}>  $spans  from, to, and how much it weighs; 1 where that is left out */
+    /**
+     * @param  list<array{0: int, 1: int, 2?: int}>  $spans  from, to, and how much it weighs; 1 where that is left out
+     */
     public function __construct(array $spans)
     {
         $this->begins = self::summed(array_map(fn (array $s): array => [$s[0], $s[2] ?? 1], $spans));

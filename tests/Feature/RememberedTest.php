@@ -87,7 +87,10 @@ test('what is only tried out changes nothing that is remembered, and nothing of 
 test('every table that the route counts says when it is written to', function () {
     $asked = (string) file_get_contents((string) (new ReflectionClass(RouteView::class))->getFileName());
     preg_match_all('/\b(?:from|join) (\w+)/', $asked, $found);
-    $tables = DB::table('pg_tables')->where('schemaname', 'public')->whereIn('tablename', $found[1])->pluck('tablename');
+    $tables = DB::table('pg_tables')
+        ->where('schemaname', 'public')
+        ->whereIn('tablename', $found[1])
+        ->pluck('tablename');
     // A part is an enrolment, or a session that somebody else takes.
     $tables = [...$tables->all(), 'enrolments', 'sessions', 'series'];
     $told = DB::table('pg_trigger')

@@ -64,7 +64,14 @@ final readonly class JoiningPage
 
         return new Stubs(
             array_map(
-                fn (SeriesRow $r): Stub => new Stub((string) $r->id, (string) $r->id, $r->name, $this->doors->to($r->section, $r->id), $r->title, $r->meets),
+                fn (SeriesRow $r): Stub => new Stub(
+                    (string) $r->id,
+                    (string) $r->id,
+                    $r->name,
+                    $this->doors->to($r->section, $r->id),
+                    $r->title,
+                    $r->meets,
+                ),
                 $later,
             ),
             'series',

@@ -47,7 +47,13 @@ final readonly class RostersPage
 
         return new Stubs(
             array_map(
-                fn (SeriesRow $r): Stub => new Stub((string) $r->id, $r->section, $r->name, $this->sections->to($r->section), $r->title),
+                fn (SeriesRow $r): Stub => new Stub(
+                    (string) $r->id,
+                    $r->section,
+                    $r->name,
+                    $this->sections->to($r->section),
+                    $r->title,
+                ),
                 $later,
             ),
             'sections',

@@ -77,15 +77,7 @@ final readonly class MakeUps
             max(1, $page),
             (int) ceil($count / self::AT_ONCE),
             $reason,
-            array_values(
-                $lost
-                    ->pluck('reason')
-                    ->filter()
-                    ->unique()
-                    ->sort()
-                    ->map(strval(...))
-                    ->all(),
-            ),
+            array_values($lost->pluck('reason')->filter()->unique()->sort()->map(strval(...))->all()),
             $term->calendar()->zone->place(),
         );
     }

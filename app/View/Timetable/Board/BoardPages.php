@@ -71,21 +71,11 @@ final readonly class BoardPages
      */
     public function rows(Term $term, Person $person, array $sections): BoardRows
     {
-        $ids = Section::query()
-            ->where('term_id', $term->id)
-            ->whereIn('sourced_id', $sections)
-            ->pluck('id')
-            ->all();
+        $ids = Section::query()->where('term_id', $term->id)->whereIn('sourced_id', $sections)->pluck('id')->all();
         [$day, $minute] = $term->calendar()->zone->wall($this->clock->seconds());
 
         $rows = $this->query->rows($term, $person, array_values(array_map(intval(...), $ids)));
 
-        return new BoardRows(
-            $rows,
-            $this->days->of($term, $rows),
-            new TermLine($term->calendar()),
-            $day,
-            $minute,
-        );
+        return new BoardRows($rows, $this->days->of($term, $rows), new TermLine($term->calendar()), $day, $minute);
     }
 }

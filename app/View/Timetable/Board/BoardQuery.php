@@ -65,12 +65,13 @@ final readonly class BoardQuery
             $series[$one->in_section] = ($series[$one->in_section] ?? 0) + 1;
         }
         $clashes = $this->clashes->bySection($ids);
-        $counted = $only === null
-            ? Remembered::untilWritten(
-                "board $term->id ".($for->isCoordinator() ? '' : $for->id)." $day->day",
-                fn (): array => $this->counted($ids, $day),
-            )
-            : $this->counted($ids, $day);
+        $counted =
+            $only === null
+                ? Remembered::untilWritten(
+                    "board $term->id ".($for->isCoordinator() ? '' : $for->id)." $day->day",
+                    fn (): array => $this->counted($ids, $day),
+                )
+                : $this->counted($ids, $day);
         $drifts = DB::table('drifts')
             ->join('placements', 'placements.id', '=', 'placement_id')
             ->groupBy('section_id')
@@ -172,7 +173,10 @@ final readonly class BoardQuery
                 ->whereIn('section_id', $ids)
                 ->whereNotIn('series_id', $shared)
                 ->groupBy('section_id')
-                ->pluck(DB::raw('sum('.Registered::peopleOf('series_sections.series_id', $day).') as n'), 'section_id')
+                ->pluck(
+                    DB::raw('sum('.Registered::peopleOf('series_sections.series_id', $day).') as n'),
+                    'section_id',
+                )
                 ->all(),
         );
         if ($shared !== []) {

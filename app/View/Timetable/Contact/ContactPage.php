@@ -47,7 +47,13 @@ final readonly class ContactPage
 
         return new Stubs(
             array_map(
-                fn (ContactRow $r): Stub => new Stub($r->id, $r->id, $r->name, $sections->to($r->id), small: $r->teacher),
+                fn (ContactRow $r): Stub => new Stub(
+                    $r->id,
+                    $r->id,
+                    $r->name,
+                    $sections->to($r->id),
+                    small: $r->teacher,
+                ),
                 $later,
             ),
             $this->mayChange ? 'sections' : '',

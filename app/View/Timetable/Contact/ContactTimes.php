@@ -69,12 +69,13 @@ final readonly class ContactTimes
         $now = $this->clock->seconds();
         $found = [];
         $minute = intdiv($now, Remembered::AT_MOST);
-        $rows = count($sections) < self::MANY
-            ? $this->sums($sections, $now)
-            : Remembered::untilWritten(
-                'contact '.hash('sha256', implode(' ', $sections))." $minute",
-                fn (): array => $this->sums($sections, $now),
-            );
+        $rows =
+            count($sections) < self::MANY
+                ? $this->sums($sections, $now)
+                : Remembered::untilWritten(
+                    'contact '.hash('sha256', implode(' ', $sections))." $minute",
+                    fn (): array => $this->sums($sections, $now),
+                );
         foreach ($rows as $row) {
             $end = $row->over ? $now : $now + 86400 * 400;
             $own = $row->makeup ? new Particulars(isExtra: true, makesUp: 0) : null;
@@ -116,18 +117,20 @@ final readonly class ContactTimes
      */
     private function sums(array $sections, int $now): array
     {
-        return array_values(DB::table('sessions')
-            ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
-            ->whereIn('section_id', $sections)
-            ->groupByRaw('1, 2, 3, 4')
-            ->get([
-                'section_id',
-                'state',
-                DB::raw('makes_up is not null as makeup'),
-                DB::raw("ends_at <= to_timestamp($now) as over"),
-                DB::raw('count(*) as n'),
-                DB::raw('(extract(epoch from sum(ends_at - starts_at)) / 60)::int as minutes'),
-            ])
-            ->all());
+        return array_values(
+            DB::table('sessions')
+                ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
+                ->whereIn('section_id', $sections)
+                ->groupByRaw('1, 2, 3, 4')
+                ->get([
+                    'section_id',
+                    'state',
+                    DB::raw('makes_up is not null as makeup'),
+                    DB::raw("ends_at <= to_timestamp($now) as over"),
+                    DB::raw('count(*) as n'),
+                    DB::raw('(extract(epoch from sum(ends_at - starts_at)) / 60)::int as minutes'),
+                ])
+                ->all(),
+        );
     }
 }
