@@ -9,6 +9,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Locks;
+use Nomada\App\Support\Say;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
 use Nomada\Core\Registration\Registering;
@@ -177,7 +178,7 @@ final class Drawn
 
         return $preset === null
             ? null
-            : ['preset_name' => $preset->name] + self::rules($preset->door, $preset->floor);
+            : ['preset_name' => Say::put($preset->name)] + self::rules($preset->door, $preset->floor);
     }
 
     /** @return array<string, string> */

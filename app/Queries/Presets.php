@@ -7,7 +7,6 @@ namespace Nomada\App\Queries;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
-use Nomada\App\Support\Say;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
 use Nomada\Core\Joining\Preset;
@@ -117,7 +116,7 @@ final class Presets
      * In what a door and a floor, and those of single sessions, are more open than the preset.
      *
      * @param  list<PlannedSession>  $own  the sessions with a door or floor of their own
-     * @return array<string, string> words by a code, which is what an acceptance holds for
+     * @return array<string, Said> words by a code, which is what an acceptance holds for
      */
     public static function moreOpen(Preset $preset, DoorRules $door, Floor $floor, array $own): array
     {
@@ -134,7 +133,7 @@ final class Presets
             }
         }
 
-        return array_map(fn (Said $more): string => Say::this($more), $out);
+        return $out;
     }
 
     /**
@@ -142,7 +141,7 @@ final class Presets
      *
      * @param  array<string, Preset>  $all
      * @param  list<PlannedSession>  $own
-     * @return array<string, string>
+     * @return array<string, Said>
      */
     public static function moreOpenOf(Series $series, array $all, array $own): array
     {
@@ -152,7 +151,7 @@ final class Presets
     /**
      * What is accepted, by its codes: other words for the same are the same.
      *
-     * @param  array<string, string>  $moreOpen
+     * @param  array<string, Said>  $moreOpen
      */
     public static function openness(array $moreOpen): string
     {

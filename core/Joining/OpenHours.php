@@ -6,6 +6,7 @@ namespace Nomada\Core\Joining;
 
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Phrases;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\TypedTime;
@@ -89,9 +90,21 @@ final readonly class OpenHours
      */
     public function words(?Phrases $phrases = null): string
     {
-        return implode(
-            ', ',
-            array_map(fn (array $s): string => self::say($s[0], $s[1], $s[2], $phrases), $this->spans),
+        return $phrases?->this($this->said()) ??
+            implode(', ', array_map(fn (array $s): string => self::say(...$s), $this->spans));
+    }
+
+    /** The same, for whoever reads it. */
+    public function said(): Said
+    {
+        return Said::list(
+            array_map(
+                fn (array $s): Said => Said::row([
+                    Said::weekday($s[0]),
+                    new Said('span', ['from' => TypedTime::format($s[1]), 'until' => TypedTime::format($s[2])]),
+                ]),
+                $this->spans,
+            ),
         );
     }
 
@@ -118,9 +131,9 @@ final readonly class OpenHours
         return null;
     }
 
-    private static function say(int $weekday, int $start, int $end, ?Phrases $phrases = null): string
+    private static function say(int $weekday, int $start, int $end): string
     {
-        return ($phrases?->weekday($weekday) ?? self::DAYS[$weekday]).
+        return self::DAYS[$weekday].
             ' '.
             TypedTime::format($start).
             '–'.

@@ -9,9 +9,10 @@ use Nomada\Core\Language\Said;
 /** A named door and floor for a usual kind of session. */
 final readonly class Preset
 {
+    /** @param  Said|string  $name  what a school calls its own; of a usual one its words */
     public function __construct(
         public string $key,
-        public string $name,
+        public Said|string $name,
         public DoorRules $door,
         public Floor $floor,
     ) {
@@ -21,28 +22,28 @@ final readonly class Preset
     public static function usual(): array
     {
         $all = [
-            new self('lesson', 'Lesson', new DoorRules(), new Floor()),
+            new self('lesson', new Said('presets.lesson'), new DoorRules(), new Floor()),
             new self(
                 'group-presentations',
-                'Group presentations',
+                new Said('presets.group-presentations'),
                 new DoorRules(),
                 new Floor(screen: Who::Everyone, draw: Who::Everyone),
             ),
             new self(
                 'office-hours',
-                'Office hours',
+                new Said('presets.office-hours'),
                 new DoorRules(straightIn: StraightIn::Nobody, othersWait: true),
                 new Floor(),
             ),
             new self(
                 'guest-lecture',
-                'Guest lecture',
+                new Said('presets.guest-lecture'),
                 new DoorRules(straightIn: StraightIn::School, othersWait: true),
                 new Floor(speak: Who::Host, camera: Who::Host),
             ),
             new self(
                 'recording',
-                'Recording without audience',
+                new Said('presets.recording'),
                 new DoorRules(opensBefore: 0, straightIn: StraightIn::Nobody),
                 new Floor(Who::Host, Who::Host, Who::Host),
             ),

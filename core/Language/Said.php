@@ -61,6 +61,18 @@ final readonly class Said
     }
 
     /**
+     * Several rules of one thing, one after the other with a semicolon between.
+     *
+     * @param  non-empty-list<self>  $all
+     */
+    public static function parts(array $all): self
+    {
+        $first = array_shift($all);
+
+        return $all === [] ? $first : new self('parts', ['first' => $first, 'rest' => self::parts($all)]);
+    }
+
+    /**
      * One after the other with a comma between, and no word before the last.
      *
      * @param  non-empty-list<self>  $all

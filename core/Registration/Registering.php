@@ -6,6 +6,7 @@ namespace Nomada\Core\Registration;
 
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Phrases;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 
 /**
@@ -86,8 +87,8 @@ final readonly class Registering
         return $this->seats === null || $held < $this->seats;
     }
 
-    /** `Students register once; certain ones are accepted by themselves; from Mon 8 Feb to Fri 12 Feb; 24 seats` */
-    public function say(Phrases $phrases): string
+    /** `Students register once; certain ones are accepted by themselves; from Mon 8 Feb until Fri 12 Feb; 24 seats` */
+    public function said(): Said
     {
         $when = match (true) {
             $this->opens !== null && $this->closes !== null => 'between',
@@ -95,24 +96,25 @@ final readonly class Registering
             $this->closes !== null => 'until',
             default => null,
         };
+        $parts = [
+            new Said('registering.'.($this->each ? 'each' : 'once')),
+            new Said('registering.'.($this->acceptsCertain ? 'certain' : 'by_hand')),
+        ];
+        if ($when !== null) {
+            $parts[] = new Said("registering.$when", ['opens' => $this->opens, 'closes' => $this->closes]);
+        }
+        if ($this->seats !== null) {
+            $parts[] = $this->seats === 1
+                ? new Said('registering.seat')
+                : new Said('registering.seats', ['seats' => $this->seats]);
+        }
 
-        return implode(
-            '; ',
-            array_filter([
-                $phrases->say('registering.'.($this->each ? 'each' : 'once')),
-                $phrases->say('registering.'.($this->acceptsCertain ? 'certain' : 'by_hand')),
-                $when === null
-                    ? ''
-                    : $phrases->say("registering.$when", [
-                        'opens' => $this->opens === null ? '' : $phrases->day($this->opens),
-                        'closes' => $this->closes === null ? '' : $phrases->day($this->closes),
-                    ]),
-                match ($this->seats) {
-                    null => '',
-                    1 => $phrases->say('registering.seat'),
-                    default => $phrases->say('registering.seats', ['n' => $this->seats]),
-                },
-            ]),
-        );
+        return Said::parts($parts);
+    }
+
+    /** The same in the language of some words. */
+    public function say(Phrases $phrases): string
+    {
+        return $phrases->this($this->said());
     }
 }

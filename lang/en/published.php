@@ -167,6 +167,8 @@ return [
     'and' => ':list and :last',
     'list' => ':list',
     'row' => ':first :rest',
+    'parts' => ':first; :rest',
+    'span' => ':from–:until',
     'patterns' => [
         'date' => ':day',
         'from' => 'from :day: :plan',
@@ -269,6 +271,6 @@ return [
         'from' => 'from :opens',
         'until' => 'until :closes',
         'seat' => '1 seat',
-        'seats' => ':n seats',
+        'seats' => ':seats seats',
     ],
 ];

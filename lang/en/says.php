@@ -206,4 +206,11 @@ return [
         'rotation_week' => 'Rotation week :labels|Rotation weeks :labels',
         'weekly' => 'Every :days',
     ],
+    'presets' => [
+        'lesson' => 'Lesson',
+        'group-presentations' => 'Group presentations',
+        'office-hours' => 'Office hours',
+        'guest-lecture' => 'Guest lecture',
+        'recording' => 'Recording without audience',
+    ],
 ];

@@ -177,6 +177,8 @@ return [
     'and' => ':list y :last',
     'list' => ':list',
     'row' => ':first :rest',
+    'parts' => ':first; :rest',
+    'span' => ':from–:until',
     'patterns' => [
         'date' => ':day',
         'from' => 'desde el :day: :plan',
@@ -279,6 +281,6 @@ return [
         'from' => 'desde el :opens',
         'until' => 'hasta el :closes',
         'seat' => '1 plaza',
-        'seats' => ':n plazas',
+        'seats' => ':seats plazas',
     ],
 ];

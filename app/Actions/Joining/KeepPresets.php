@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Joining;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\RefreshSections;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
@@ -34,7 +35,7 @@ final readonly class KeepPresets
         if ($key === '') {
             throw new Fault('preset.name', 'preset_name');
         }
-        if (isset(Preset::usual()[$key]) || isset(Preset::usual()[ShortAddress::slug($name)])) {
+        if ($this->isUsual($key) || $this->isUsual(ShortAddress::slug($name))) {
             throw new Fault('preset.usual', 'preset_name', ['name' => $name]);
         }
         DB::transaction(function () use ($key, $name, $door, $floor, $by, $changes): void {
@@ -91,5 +92,13 @@ final readonly class KeepPresets
         if (DB::table('presets')->where('key', $key)->delete() > 0) {
             ($this->audit)('door', null, $by, new Said('audit.preset_out', ['preset' => $name]));
         }
+    }
+
+    /** Whether a usual one is known by that, or called so in the language of whoever types it. */
+    private function isUsual(string $slug): bool
+    {
+        $names = array_map(fn (Preset $p): string => ShortAddress::slug(Say::put($p->name)), Preset::usual());
+
+        return isset($names[$slug]) || in_array($slug, $names, true);
     }
 }

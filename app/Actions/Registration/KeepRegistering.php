@@ -9,7 +9,6 @@ use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\Queries\Templates;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Registration\Registering;
@@ -36,7 +35,7 @@ final readonly class KeepRegistering
                 $by,
                 $registering === null
                     ? new Said('audit.roster')
-                    : new Said('history.words', ['words' => $registering->say(Templates::phrases('en'))]),
+                    : $registering->said(),
             );
             // More seats: the waiting list moves up.
             foreach (

@@ -48,8 +48,8 @@ final readonly class JoiningPage
         $this->all = count($rows);
         $this->counts = array_map(fn (callable $of): int => count(array_filter($rows, $of)), $is);
         $this->rows = isset($is[$show]) ? array_values(array_filter($rows, $is[$show])) : $rows;
-        $names = array_flip(array_map(fn (SeriesRow $r): string => $r->preset, $this->rows));
-        $this->used = array_values(array_filter($presets, fn (Preset $p): bool => isset($names[$p->name])));
+        $keys = array_flip(array_map(fn (SeriesRow $r): string => $r->preset->key ?? '', $this->rows));
+        $this->used = array_values(array_filter($presets, fn (Preset $p): bool => isset($keys[$p->key])));
     }
 
     /** @return list<SeriesRow> those that are written whole */

@@ -132,7 +132,7 @@ final readonly class SeriesList
                         (int) ($roster[$r->id] ?? 0),
                         (int) ($registered[$r->id] ?? 0),
                         (int) $r->id,
-                        $preset->name,
+                        $preset,
                         $sentence,
                         $differs,
                         $more,

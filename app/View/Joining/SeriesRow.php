@@ -6,13 +6,15 @@ namespace Nomada\App\View\Joining;
 
 use Illuminate\Support\Facades\Crypt;
 use Nomada\Core\Joining\JoinCode;
+use Nomada\Core\Joining\Preset;
+use Nomada\Core\Language\Said;
 
 /** One series with its join link, as plain values. Its link and code are opened only where they are shown. */
 final readonly class SeriesRow
 {
     /**
      * @param  string|null  $secret  of its link, sealed; null where no link is made; its code likewise
-     * @param  array<string, string>  $moreOpen  in what its door or floor is more open than its preset
+     * @param  array<string, Said>  $moreOpen  in what its door or floor is more open than its preset
      */
     public function __construct(
         public string $section,
@@ -24,7 +26,7 @@ final readonly class SeriesRow
         public int $roster,
         public int $registered,
         public int $id = 0,
-        public string $preset = 'Lesson',
+        public ?Preset $preset = null,
         public string $sentence = '',
         public bool $differs = false,
         public array $moreOpen = [],

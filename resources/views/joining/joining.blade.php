@@ -31,7 +31,7 @@
     @else
         <dl class="presets-used">
             @foreach ($page->used as $preset)
-                <dt>{{ $preset->name }}</dt>
+                <dt>{{ \Nomada\App\Support\Say::put($preset->name) }}</dt>
                 <dd>{{ \Nomada\App\Support\Say::this($preset->sentence()) }}</dd>
             @endforeach
         </dl>

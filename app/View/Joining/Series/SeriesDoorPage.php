@@ -8,6 +8,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\View\Joining\DoorForm;
 use Nomada\Core\Joining\Preset;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\Term;
 
 /**
@@ -17,7 +18,7 @@ final readonly class SeriesDoorPage
 {
     /**
      * @param  string  $sentence  what door and floor allow
-     * @param  array<string, string>  $moreOpen  in what they are more open than the preset
+     * @param  array<string, Said>  $moreOpen  in what they are more open than the preset
      * @param  string|null  $acceptedBy  who accepted that; null where nobody did
      * @param  Links|null  $links  null where none is made yet
      * @param  int|null  $next  the session that comes next or runs

@@ -25,6 +25,7 @@ use Nomada\Core\Joining\Invitation;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\Preset;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Registration\Registering;
 use Nomada\Core\Term\LocalDate;
@@ -98,7 +99,7 @@ final readonly class SeriesDoorQuery
         return LocalDate::parse($session->day)->short();
     }
 
-    /** @param  array<string, string>  $moreOpen */
+    /** @param  array<string, Said>  $moreOpen */
     private function acceptedBy(Series $series, array $moreOpen): ?string
     {
         $accepted = DB::table('openness_accepted')

@@ -12,7 +12,7 @@
             <label class="form-label" for="preset-{{ $room->id }}">{{ __('joining.preset') }}</label>
             <select class="form-select mb-2" id="preset-{{ $room->id }}" name="preset">
                 @foreach ($page->presets as $preset)
-                    <option value="{{ $preset->key }}" @selected($preset->key === $room->preset->key)>{{ $preset->name }}</option>
+                    <option value="{{ $preset->key }}" @selected($preset->key === $room->preset->key)>{{ \Nomada\App\Support\Say::put($preset->name) }}</option>
                 @endforeach
             </select>
             <p class="quiet">{{ \Nomada\App\Support\Say::this($room->preset->sentence()) }}</p>

@@ -20,7 +20,7 @@
             <select class="form-select w-auto" id="preset" name="preset">
                 @foreach ($page->presets as $preset)
                     <option value="{{ $preset->key }}" @selected(old('preset',
-                        'office-hours') === $preset->key)>{{ $preset->name }}</option>
+                        'office-hours') === $preset->key)>{{ \Nomada\App\Support\Say::put($preset->name) }}</option>
                 @endforeach
             </select>
             <button class="btn btn-main">{{ __('joining.drop_ins.make') }}</button>
