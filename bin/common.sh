@@ -6,6 +6,11 @@ trap 'printf "nomada: %s stopped at line %s: %s\n" "$0" "$LINENO" "$BASH_COMMAND
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 cd "$ROOT"
 export COMPOSER_ALLOW_SUPERUSER=1
+# Settings of PHP of our own, behind the machine's, for whatever is started from here.
+case "${PHP_INI_SCAN_DIR:-}" in
+    *"$ROOT/build/ini"*) ;;
+    *) export PHP_INI_SCAN_DIR="${PHP_INI_SCAN_DIR:-}:$ROOT/build/ini" ;;
+esac
 
 say() { printf '%s\n' "$*"; }
 die() { printf 'nomada: %s\n' "$*" >&2; exit 1; }

@@ -133,10 +133,6 @@ final readonly class OpenHours
 
     private static function say(int $weekday, int $start, int $end): string
     {
-        return self::DAYS[$weekday].
-            ' '.
-            TypedTime::format($start).
-            '–'.
-            TypedTime::format($end);
+        return self::DAYS[$weekday].' '.TypedTime::format($start).'–'.TypedTime::format($end);
     }
 }

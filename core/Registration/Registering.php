@@ -104,9 +104,10 @@ final readonly class Registering
             $parts[] = new Said("registering.$when", ['opens' => $this->opens, 'closes' => $this->closes]);
         }
         if ($this->seats !== null) {
-            $parts[] = $this->seats === 1
-                ? new Said('registering.seat')
-                : new Said('registering.seats', ['seats' => $this->seats]);
+            $parts[] =
+                $this->seats === 1
+                    ? new Said('registering.seat')
+                    : new Said('registering.seats', ['seats' => $this->seats]);
         }
 
         return Said::parts($parts);

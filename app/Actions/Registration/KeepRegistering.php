@@ -33,9 +33,7 @@ final readonly class KeepRegistering
                 'registration',
                 $series,
                 $by,
-                $registering === null
-                    ? new Said('audit.roster')
-                    : $registering->said(),
+                $registering === null ? new Said('audit.roster') : $registering->said(),
             );
             // More seats: the waiting list moves up.
             foreach (

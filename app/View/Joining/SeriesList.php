@@ -181,7 +181,9 @@ final readonly class SeriesList
     private function roster(Builder $series, LocalDate $today): array
     {
         $sections = [];
-        $pairs = DB::table('series_sections')->whereIn('series_id', $series)->get(['series_id', 'section_id']);
+        $pairs = DB::table('series_sections')
+            ->whereIn('series_id', $series)
+            ->get(['series_id', 'section_id']);
         foreach ($pairs as $pair) {
             $sections[(int) $pair->series_id][] = (int) $pair->section_id;
         }
@@ -191,14 +193,15 @@ final readonly class SeriesList
             ->groupBy('section_id')
             ->pluck(DB::raw('count(*) as n'), 'section_id');
         $shared = array_keys(array_filter($sections, fn (array $of): bool => count($of) > 1));
-        $distinct = $shared === []
-            ? collect()
-            : DB::table('parts')
-                ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
-                ->whereIn('series_id', $shared)
-                ->whereRaw(Belongings::ON_ROSTER, [$today->iso()])
-                ->groupBy('series_id')
-                ->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');
+        $distinct =
+            $shared === []
+                ? collect()
+                : DB::table('parts')
+                    ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
+                    ->whereIn('series_id', $shared)
+                    ->whereRaw(Belongings::ON_ROSTER, [$today->iso()])
+                    ->groupBy('series_id')
+                    ->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');
         $out = [];
         foreach ($sections as $series => $of) {
             $out[$series] = (int) (count($of) > 1 ? $distinct[$series] ?? 0 : $students[$of[0]] ?? 0);
