@@ -11,6 +11,7 @@ use Illuminate\Contracts\Database\LostConnectionDetector;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Foundation\AliasLoader;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Blade;
@@ -39,6 +40,8 @@ use Nomada\App\Support\KeyMark;
 use Nomada\App\Support\Lines;
 use Nomada\App\Support\LostDatabase;
 use Nomada\App\Support\Postgres;
+use Nomada\App\Support\Say;
+use Nomada\App\Support\Words;
 use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\PlaceKind;
 use PDO;
@@ -65,6 +68,8 @@ final class NomadaServiceProvider extends ServiceProvider
 
             return $lines;
         });
+        // By their short names in templates.
+        AliasLoader::getInstance(['Say' => Say::class, 'Words' => Words::class]);
         $this->app->bind('db.connector.pgsql', Postgres::class);
         $this->app->bind(LostConnectionDetector::class, LostDatabase::class);
         $this->app->scoped(Clock::class);

@@ -163,7 +163,8 @@ return [
     'invitation' => [
         'code' => 'Código: :code en :page',
         'doors' => 'Las puertas se abren :minutes minutos antes del comienzo.',
-        'doors_with_teacher' => 'Las puertas se abren :minutes minutos antes del comienzo, en cuanto hay un docente '.'dentro.',
+        'doors_with_teacher' => 'Las puertas se abren :minutes minutos antes del comienzo, en cuanto hay un docente '.
+            'dentro.',
         'link' => 'Entrar: :link',
         'more' => 'y :n más',
         'none' => 'No queda ninguna sesión.',

@@ -6,7 +6,7 @@
         <option value="">{{ __('me.as_browser') }}</option>
         @foreach (config('app.languages') as $tag)
             <option value="{{ $tag }}" lang="{{ $tag }}" @selected($of->language === $tag)>
-                {{ Nomada\App\Support\Say::language($tag) }}
+                {{ Say::language($tag) }}
             </option>
         @endforeach
     </select>

@@ -33,7 +33,7 @@
                     </td>
                     <td class="num">{{ $one->counts['late'] ?: '' }}</td>
                     <td class="num">{{ $one->counts['absent'] ?: '' }}</td>
-                    <td class="num">{{ Nomada\App\Support\Words::minutes($one->minutes) }}</td>
+                    <td class="num">{{ Words::minutes($one->minutes) }}</td>
                 </tr>
             @endforeach
         </tbody>
@@ -42,7 +42,7 @@
 <h2 class="mt-3">{{ __('attendance.student.missed') }}</h2>
 <ul class="places">
     @forelse ($page->missed as [$session, $one, $name])
-        <li><b>{{ $name }}</b><span>{{ Nomada\App\Support\Say::day($page->zone->dateAt($session->start)) }}
+        <li><b>{{ $name }}</b><span>{{ Say::day($page->zone->dateAt($session->start)) }}
                 {{ $page->zone->clock($session->start) }}
                 {{ $session->topic === '' ? '' : "· $session->topic" }}</span>
             <span @class(['bad' => $one->status()->value === 'absent'])>{{ __('attendance.status.' . $one->status()->value) }}</span>

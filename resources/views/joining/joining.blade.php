@@ -31,8 +31,8 @@
     @else
         <dl class="presets-used">
             @foreach ($page->used as $preset)
-                <dt>{{ \Nomada\App\Support\Say::put($preset->name) }}</dt>
-                <dd>{{ \Nomada\App\Support\Say::this($preset->sentence()) }}</dd>
+                <dt>{{ Say::put($preset->name) }}</dt>
+                <dd>{{ Say::this($preset->sentence()) }}</dd>
             @endforeach
         </dl>
         <form method="post" action="{{ route('joining.act') }}" x-data="board" data-rows="{{ route('joining.rows') }}">@csrf

@@ -8,20 +8,20 @@
             @foreach ($presets as $preset)
                 <section class="card-s">
                     <div class="d-flex gap-3 align-items-baseline">
-                        <h2>{{ \Nomada\App\Support\Say::put($preset->name) }}</h2>
+                        <h2>{{ Say::put($preset->name) }}</h2>
                         @if (!$preset->isUsual())
                             <a href="{{ route('presets', ['change' => $preset->key]) }}">{{ __('joining.presets.change') }}<span
-                                    class="visually-hidden"> {{ \Nomada\App\Support\Say::put($preset->name) }}</span></a>
+                                    class="visually-hidden"> {{ Say::put($preset->name) }}</span></a>
                             <x-act :to="route('presets.destroy', $preset->key)" method="delete" class="btn-plain py-0"
-                                :do="__('joining.presets.take_out')" :about="\Nomada\App\Support\Say::put($preset->name)" />
+                                :do="__('joining.presets.take_out')" :about="Say::put($preset->name)" />
                         @endif
                     </div>
-                    <p class="mb-0">{{ \Nomada\App\Support\Say::this($preset->sentence()) }}</p>
+                    <p class="mb-0">{{ Say::this($preset->sentence()) }}</p>
                 </section>
             @endforeach
         </div>
         <div>
-            <x-card :title="$changed === null ? __('joining.presets.own') : __('joining.presets.changed', ['name' => \Nomada\App\Support\Say::put($changed->name)])">
+            <x-card :title="__($changed === null ? 'joining.presets.own' : 'joining.presets.changed', ['name' => Say::put($changed?->name)])">
                 <form id="preset" method="post" action="{{ route('presets.store') }}">@csrf
                     @if ($changed !== null)
                         <x-drawn :of="'preset:' . $changed->key" />

@@ -1,7 +1,9 @@
 @props(['page'])
 <x-app :title="__('joining.series.title', ['section' => $page->section->name()])">
     <x-page-head :title="$page->name()">
-        <x-slot:sum><x-joined by=" · " :of="[\Nomada\App\Support\Say::put($page->preset->name), __('joining.series.states.' . $page->linkState())]" /></x-slot:sum>
+        <x-slot:sum>
+            <x-joined by=" · " :of="[Say::put($page->preset->name), __('joining.series.states.' . $page->linkState())]" />
+        </x-slot:sum>
         <a class="btn btn-side" href="{{ route('section', $page->section) }}">{{ __('joining.section') }}</a>
         @if ($page->next !== null && $page->links !== null)
             <a class="btn btn-side" href="{{ route('live', $page->next) }}">{{ __('joining.live') }}</a>

@@ -12,10 +12,10 @@
             @if (!$one->isOver)
                 <p class="mb-1">
                     {{ $one->from->day === $one->to->day
-                        ? \Nomada\App\Support\Say::day($one->from)
+                        ? Say::day($one->from)
                         : __('attendance.absence.until', [
-                            'from' => \Nomada\App\Support\Say::day($one->from),
-                            'to' => \Nomada\App\Support\Say::day($one->to),
+                            'from' => Say::day($one->from),
+                            'to' => Say::day($one->to),
                         ]) }}
                     <span class="quiet">{{ $one->why }}</span>
                 </p>

@@ -18,7 +18,7 @@
                                 aria-label="{{ __('board.choose_all') }}"></th>
                         <th class="c-section" scope="col"><small>{{ __('plan.section') }}</small></th>
                         @foreach (\Nomada\Core\Publishing\Place::cases() as $place)
-                            <th scope="col">{{ \Nomada\App\Support\Say::this($place->said()) }}<small>
+                            <th scope="col">{{ Say::this($place->said()) }}<small>
                                     @forelse ($page->total($place) as $verb => $n)
                                         {{ __("plan.totals.$verb", ['n' => $n]) }}{{ $loop->last ? '' : ' · ' }}
                                     @empty

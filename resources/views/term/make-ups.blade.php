@@ -4,7 +4,7 @@
         <a @class(['pill', 'on' => $page->reason === '']) href="{{ route('make-ups') }}">{{ __('term.make_ups.all') }}</a>
         @foreach ($page->reasons as $reason)
             <a @class(['pill', 'on' => $page->reason === $reason]) href="{{ route('make-ups', ['reason' => $reason]) }}">{{
-                \Nomada\App\Support\Say::because($reason) }}</a>
+                Say::because($reason) }}</a>
         @endforeach
     </x-page-head>
     @if ($page->rows === [])

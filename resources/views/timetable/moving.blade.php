@@ -8,7 +8,7 @@
     @foreach ($page->reaches as $one)
         <label class="reach"><input class="form-check-input" type="radio" name="reach" value="{{ $one->reach->value }}"
                 @checked($page->nearest() === $one->reach) @disabled($one->fault !== null)>
-            <span><b>{{ ucfirst(\Nomada\App\Support\Say::this($one->reach->said())) }}</b>
+            <span><b>{{ ucfirst(Say::this($one->reach->said())) }}</b>
                 @if ($one->fault !== null)
                     <small class="bad d-block">{{ $one->fault }}</small>
                 @else
@@ -26,7 +26,7 @@
                     @endif
                     @if ($one->cost !== null)
                         <small
-                            class="d-block {{ $one->tone() }}">{{ ucfirst(\Nomada\App\Support\Say::this($one->cost->cost())) }}.</small>
+                            class="d-block {{ $one->tone() }}">{{ ucfirst(Say::this($one->cost->cost())) }}.</small>
                     @endif
                 @endif
             </span>

@@ -20,7 +20,7 @@
     @if ($page->snags !== [])
         <ul class="legend" aria-label="{{ __('section.snags') }}">
             @foreach ($page->snags as $snag)
-                <li><span class="{{ $snag->isWrong ? 'bad' : 'todo' }}">{{ \Nomada\App\Support\Say::this($snag->words) }}</span></li>
+                <li><span class="{{ $snag->isWrong ? 'bad' : 'todo' }}">{{ Say::this($snag->words) }}</span></li>
             @endforeach
         </ul>
     @endif

@@ -1,14 +1,14 @@
 {{-- What a plan makes. page: PreviewPage --}}
 @props(['page'])
 <p class="big mb-1">{{ trans_choice('count.sessions', $page->held) }}
-    <span class="quiet">· {{ \Nomada\App\Support\Words::minutes($page->minutes) }}</span>
+    <span class="quiet">· {{ Words::minutes($page->minutes) }}</span>
 </p>
 <p class="mb-1">{{ $page->sentence }}.</p>
 <p>
     @if ($page->first !== null)
         {{ __('series.made.from_to', ['first' => $page->first->short(), 'last' => $page->last->short()]) }}
     @endif
-    {{ \Nomada\App\Support\Say::this($page->plan->times()) }} {{ __('series.times.of', ['place' => $page->plan->zone->place()]) }}
+    {{ Say::this($page->plan->times()) }} {{ __('series.times.of', ['place' => $page->plan->zone->place()]) }}
     {{ trans_choice('series.made.past', $page->past) }}
 </p>
 <x-term-line :line="$page->line" :days="$page->days" :today="$page->today" :minute="$page->minute" :name="__('series.made.title')" />
@@ -16,7 +16,7 @@
     <p class="warn">{{ $warning }}</p>
 @endforeach
 @if ($page->cost !== null)
-    <p class="{{ $page->tone() }}">{{ \Nomada\App\Support\Say::this($page->cost->cost()) }}.</p>
+    <p class="{{ $page->tone() }}">{{ Say::this($page->cost->cost()) }}.</p>
 @endif
 @if ($page->lost === [])
     <p class="quiet">{{ __('series.made.nothing_lost') }}</p>

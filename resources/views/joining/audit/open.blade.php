@@ -15,8 +15,8 @@
                         href="{{ route('series.door', [$one->series->section, $one->series]) }}"><b>{{ $one->series->section->name(
                             ) }}</b></a>
                 </td>
-                <td>{{ \Nomada\App\Support\Say::put($one->preset) }}</td>
-                <td>{{ \Nomada\App\Support\Say::put(array_values($one->more)) }}</td>
+                <td>{{ Say::put($one->preset) }}</td>
+                <td>{{ Say::put(array_values($one->more)) }}</td>
                 <td @class(['bad' => $one->acceptedBy === null])>{{ $one->acceptedBy ?? __('joining.audit.nobody') }}</td>
             </tr>
         @endforeach

@@ -12,10 +12,10 @@
             <label class="form-label" for="preset-{{ $room->id }}">{{ __('joining.preset') }}</label>
             <select class="form-select mb-2" id="preset-{{ $room->id }}" name="preset">
                 @foreach ($page->presets as $preset)
-                    <option value="{{ $preset->key }}" @selected($preset->key === $room->preset->key)>{{ \Nomada\App\Support\Say::put($preset->name) }}</option>
+                    <option value="{{ $preset->key }}" @selected($preset->key === $room->preset->key)>{{ Say::put($preset->name) }}</option>
                 @endforeach
             </select>
-            <p class="quiet">{{ \Nomada\App\Support\Say::this($room->preset->sentence()) }}</p>
+            <p class="quiet">{{ Say::this($room->preset->sentence()) }}</p>
             <button class="btn btn-main">{{ __('joining.save') }}<span class="visually-hidden"> {{ $room->name }}</span></button>
         </form>
         <div class="inline mt-3">

@@ -20,14 +20,14 @@
             <select class="form-select w-auto" id="preset" name="preset">
                 @foreach ($page->presets as $preset)
                     <option value="{{ $preset->key }}" @selected(old('preset',
-                        'office-hours') === $preset->key)>{{ \Nomada\App\Support\Say::put($preset->name) }}</option>
+                        'office-hours') === $preset->key)>{{ Say::put($preset->name) }}</option>
                 @endforeach
             </select>
             <button class="btn btn-main">{{ __('joining.drop_ins.make') }}</button>
         </div>
         <x-faults :of="['section', 'name', 'hours', 'preset', 'uid']" />
         <p class="quiet mb-0">
-            {{ __('joining.drop_ins.hint', ['rules' => lcfirst(\Nomada\App\Support\Say::this($page->presets['office-hours']->sentence(
+            {{ __('joining.drop_ins.hint', ['rules' => lcfirst(Say::this($page->presets['office-hours']->sentence(
                 )))]) }}
         </p>
     </form>

@@ -17,7 +17,7 @@
     <td><span class="mono nowrap">{{ $room->code }}</span> <x-copy :text="$room->link" /><br>
         <small class="quiet">{{ __('section.joining.dial', ['number' => $room->dialIn, 'pin' => $room->pin]) }}</small>
     </td>
-    <td title="{{ \Nomada\App\Support\Say::this($room->preset->sentence()) }}">{{ \Nomada\App\Support\Say::put($room->preset->name) }}</td>
+    <td title="{{ Say::this($room->preset->sentence()) }}">{{ Say::put($room->preset->name) }}</td>
     <td>
         <div class="inline">
             <a class="btn btn-side" href="{{ route('drop-in.live', $room->id) }}">{{ __('joining.live') }}<span class="visually-hidden">

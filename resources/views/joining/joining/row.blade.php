@@ -16,7 +16,7 @@
             @endif
         @endif
     </td>
-    <td>{{ \Nomada\App\Support\Say::put($row->preset->name) }}{{ $row->differs ? __('joining.list.changed') : '' }}
+    <td>{{ Say::put($row->preset->name) }}{{ $row->differs ? __('joining.list.changed') : '' }}
         @if ($row->differs)
             <small>{{ $row->sentence }}</small>
         @endif
@@ -24,7 +24,7 @@
             <br><span
                 class="{{ $row->acceptedBy === null ? 'bad' : 'quiet' }}">{{ __($row->acceptedBy === null ? 'joining.list.more_open'
                     : 'joining.list.more_open_by', [
-                    'what' => \Nomada\App\Support\Say::put(array_values($row->moreOpen)),
+                    'what' => Say::put(array_values($row->moreOpen)),
                     'name' => $row->acceptedBy,
                 ]) }}</span>
         @endif

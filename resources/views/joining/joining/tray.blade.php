@@ -2,7 +2,7 @@
 <x-tray :label="__('joining.list.tray')">
     <select class="form-select w-auto" name="preset" aria-label="{{ __('joining.preset') }}">
         @foreach ($page->presets as $preset)
-            <option value="{{ $preset->key }}">{{ \Nomada\App\Support\Say::put($preset->name) }}</option>
+            <option value="{{ $preset->key }}">{{ Say::put($preset->name) }}</option>
         @endforeach
     </select>
     <button class="btn btn-side" name="act" value="preset">{{ __('joining.list.acts.preset') }}</button>

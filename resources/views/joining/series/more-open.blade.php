@@ -1,6 +1,6 @@
 {{-- In what door or floor are more open than the preset, and who answers for it --}}
 <div class="{{ $page->acceptedBy === null ? 'fault' : 'said' }}">
-    {{ __('joining.more_open.is', ['what' => \Nomada\App\Support\Say::put(array_values($page->moreOpen))]) }}
+    {{ __('joining.more_open.is', ['what' => Say::put(array_values($page->moreOpen))]) }}
     @if ($page->acceptedBy !== null)
         {{ __('joining.more_open.accepted', ['name' => $page->acceptedBy]) }}
     @elseif ($page->mayChange)

@@ -6,13 +6,13 @@
             <x-drawn :of="'door:' . $page->series->id" />
             <select class="form-select w-auto" name="preset" aria-label="{{ __('joining.preset') }}">
                 @foreach ($page->presets as $one)
-                    <option value="{{ $one->key }}" @selected($one->key === $page->preset->key)>{{ \Nomada\App\Support\Say::put($one->name) }}</option>
+                    <option value="{{ $one->key }}" @selected($one->key === $page->preset->key)>{{ Say::put($one->name) }}</option>
                 @endforeach
             </select>
             <button class="btn btn-side">{{ __('joining.set') }}</button>
         </form>
         <x-faults :of="['preset']" />
     @else
-        {{ \Nomada\App\Support\Say::put($page->preset->name) }}
+        {{ Say::put($page->preset->name) }}
     @endif
 </x-card>

@@ -29,7 +29,7 @@
     <td class="num">{{ __('presence.section.of', ['came' => $row->came(), 'all' => $row->held()]) }}</td>
     <td class="num">{{ $row->counts['late'] ?: '' }}</td>
     <td class="num">{{ $row->counts['absent'] ?: '' }}</td>
-    <td class="num">{{ Nomada\App\Support\Words::minutes($row->minutes) }}</td>
+    <td class="num">{{ Words::minutes($row->minutes) }}</td>
     <td @class(['num', 'corrected' => $row->score->changed !== null])
         title="{{ $row->score->changed === null ? '' : __('presence.score.because', ['why' => $row->score->why]) . ' · '
             . $row->score->by }}">

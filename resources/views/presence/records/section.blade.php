@@ -2,7 +2,7 @@
 <tr data-row="{{ $row->id }}">
     <td><a href="{{ $page->attendance->to($row->id) }}"><b>{{ $row->name }}</b></a></td>
     @foreach ([$row->time->planned, $row->time->held, $row->time->lost, $row->time->madeUp] as $minutes)
-        <td class="num">{{ $minutes === 0 ? '' : Nomada\App\Support\Words::minutes($minutes) }}</td>
+        <td class="num">{{ $minutes === 0 ? '' : Words::minutes($minutes) }}</td>
     @endforeach
     <td class="num">{{ $row->share() === null ? '' : $row->share() . ' %' }}</td>
     <td class="num">{{ $row->absent ?: '' }}</td>

@@ -13,7 +13,7 @@
         @foreach ($rows as $row)
             <tr>
                 <th scope="row"><a href="{{ route('section', $row->section) }}">{{ $row->name }}</a></th>
-                <td>{{ $row->title }} <small class="d-block quiet">{{ \Nomada\App\Support\Say::this($row->place->said()) }}</small></td>
+                <td>{{ $row->title }} <small class="d-block quiet">{{ Say::this($row->place->said()) }}</small></td>
                 <td class="text-end">
                     <x-act :to="route('added.leave', [$row->section, $row->id])" :do="__('publishing.added.leave')" :about="$row->title" />
                     @if ($row->canGo())

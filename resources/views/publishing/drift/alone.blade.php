@@ -6,7 +6,7 @@
         @foreach ($rows as $row)
             <tr>
                 <th scope="row"><a href="{{ route('section', $row->section) }}">{{ $row->name }}</a></th>
-                <td>{{ \Nomada\App\Support\Say::this($row->place->said()) }}, {{ $row->label }}</td>
+                <td>{{ Say::this($row->place->said()) }}, {{ $row->label }}</td>
                 <td><x-act :to="route('drift.take-back', $row->placement)" :do="__('publishing.drift.take_back')"
                     :about="$row->label" /></td>
             </tr>

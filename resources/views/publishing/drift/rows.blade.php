@@ -17,7 +17,7 @@
                     <td><input class="form-check-input" type="checkbox" name="chosen[]" value="{{ $row->placement }}"
                             aria-label="{{ __('publishing.drift.choose', ['what' => "$row->name, $row->label"]) }}"></td>
                     <th scope="row"><a href="{{ route('section', $row->section) }}">{{ $row->name }}</a>
-                        <small class="d-block">{{ \Nomada\App\Support\Say::this($row->place->said()) }}, {{ $row->label }}</small>
+                        <small class="d-block">{{ Say::this($row->place->said()) }}, {{ $row->label }}</small>
                     </th>
                     @if ($row->changes === null)
                         <td class="quiet">{{ $row->label }}</td>

@@ -5,7 +5,7 @@
             <th scope="col">{{ __('publishing.look.session') }}</th>
             <th scope="col">{{ __('publishing.look.door') }}</th>
             @foreach ($page->places() as $place)
-                <th scope="col">{{ \Nomada\App\Support\Say::this($place->said()) }}</th>
+                <th scope="col">{{ Say::this($place->said()) }}</th>
             @endforeach
         </tr>
     </thead>

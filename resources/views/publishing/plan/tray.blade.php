@@ -6,7 +6,7 @@
     <span class="only">{{ __('publishing.runs.where') }}
         @foreach (\Nomada\Core\Publishing\Place::cases() as $place)
             <label><input class="form-check-input" type="checkbox" name="places[]" value="{{ $place->value }}" checked>
-                {{ \Nomada\App\Support\Say::this($place->said()) }}</label>
+                {{ Say::this($place->said()) }}</label>
         @endforeach
     </span>
     @include('publishing.later')

@@ -15,7 +15,7 @@
                 @foreach ($page->rows as $row)
                     <tr>
                         <th scope="row">{{ $row->title }}</th>
-                        <td>{{ \Nomada\App\Support\Say::this($row->place->said()) }}{{ $row->position === null ? '' : ", $row->position" }}
+                        <td>{{ Say::this($row->place->said()) }}{{ $row->position === null ? '' : ", $row->position" }}
                         </td>
                         <td>
                             @if ($row->from !== null)

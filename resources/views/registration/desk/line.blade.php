@@ -1,9 +1,9 @@
 {{-- One registrant beside the roster. line: DeskLine --}}
 <tr class="row-d" tabindex="{{ $loop->first ? 0 : -1 }}"
-    aria-label="{{ $line->who() }}: {{ \Nomada\App\Support\Say::this($line->verdict->said()) }}">
+    aria-label="{{ $line->who() }}: {{ Say::this($line->verdict->said()) }}">
     <td class="what">
         <b
-            class="{{ $line->tone() }}">{{ ucfirst(\Nomada\App\Support\Say::this($line->verdict->said(
+            class="{{ $line->tone() }}">{{ ucfirst(Say::this($line->verdict->said(
                 ))) }}</b><small>{{ $line->why }}</small>
         @if ($line->account !== null)
             <small class="bad">{{ __('registration.desk.account', ['name' => $line->account]) }}</small>

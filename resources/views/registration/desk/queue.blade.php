@@ -16,7 +16,7 @@
             @foreach (\Nomada\Core\Registration\Verdict::cases() as $one)
                 @continue(($queue->counts[$one->value] ?? 0) === 0)
                 <x-pill :to="route('desk', ['verdict' => $one->value])" :on="$queue->verdict === $one->value"
-                    :n="$queue->counts[$one->value]">{{ ucfirst(\Nomada\App\Support\Say::this($one->said())) }}</x-pill>
+                    :n="$queue->counts[$one->value]">{{ ucfirst(Say::this($one->said())) }}</x-pill>
             @endforeach
         </nav>
         @if ($queue->safe > 0)

@@ -3,9 +3,9 @@
 <ul class="places">
     @foreach ($page->recordings as $one)
         <li><b>{{ $one->name }}</b>
-            <span class="quiet"><x-joined by=" · " :of="[\Nomada\App\Support\Say::day($one->day), $one->topic]" /></span>
+            <span class="quiet"><x-joined by=" · " :of="[Say::day($one->day), $one->topic]" /></span>
             <a href="{{ route('recording', $one->id) }}"
-                aria-label="{{ __('recordings.title', ['name' => $one->name]) }}, {{ \Nomada\App\Support\Say::day($one->day) }}">{{ __(
+                aria-label="{{ __('recordings.title', ['name' => $one->name]) }}, {{ Say::day($one->day) }}">{{ __(
                     'me.open') }}</a>
         </li>
     @endforeach

@@ -25,7 +25,7 @@
     @endforeach
     <td class="snag">
         @foreach (array_slice($row->shown(), 0, 1) as $snag)
-            <span class="{{ $snag->isWrong ? 'bad' : 'todo' }}">{{ \Nomada\App\Support\Say::this($snag->words) }}</span>
+            <span class="{{ $snag->isWrong ? 'bad' : 'todo' }}">{{ Say::this($snag->words) }}</span>
         @endforeach
         @if (count($row->shown()) > 1)
             <span class="quiet">+{{ count($row->shown()) - 1 }}</span>

@@ -5,7 +5,7 @@
             <br><small>{{ implode(', ', array_slice($row->event->categories, 0, 4)) }}</small>
         @endif
     </td>
-    <td>{{ $row->event->plan === null ? __('events.whole_days') : \Nomada\App\Support\Say::this($row->event->plan->said()) }}
+    <td>{{ $row->event->plan === null ? __('events.whole_days') : Say::this($row->event->plan->said()) }}
         @if ($row->place !== '')
             <br><small>{{ __('series.times.of', ['place' => $row->place]) }}</small>
         @endif

@@ -8,7 +8,7 @@
 </h2>
 <span class="quiet"><x-joined by=" · " :of="[
     $narrow ? $panel->day->short() . ', ' . $panel->start . '–' . $panel->end : $panel->series->title,
-    $panel->isHeld() ? '' : __('session.states.' . $panel->state->value) . ': ' . \Nomada\App\Support\Say::because($panel->session->reason),
+    $panel->isHeld() ? '' : __('session.states.' . $panel->state->value) . ': ' . Say::because($panel->session->reason),
     $panel->own,
     $panel->session->topic,
 ]" /></span>

@@ -20,7 +20,7 @@
                 <legend>{{ __('session.move.reach') }}</legend>
                 @foreach ($panel->reaches() as $reach)
                     <label class="reach"><input class="form-check-input" type="radio" name="reach" value="{{ $reach->value }}"
-                            @checked($loop->first)><span><b>{{ ucfirst(\Nomada\App\Support\Say::this($reach->said())) }}</b></span></label>
+                            @checked($loop->first)><span><b>{{ ucfirst(Say::this($reach->said())) }}</b></span></label>
                 @endforeach
             </fieldset>
         @endif

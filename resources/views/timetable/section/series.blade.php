@@ -4,7 +4,7 @@
         <h2>{{ $card->title }}</h2>
         <span class="quiet"><x-joined by=" · " :of="[
             trim($card->sentence . ' ' . $card->place),
-            trans_choice('count.sessions', $card->planned) . ', ' . \Nomada\App\Support\Words::minutes($card->minutes),
+            trans_choice('count.sessions', $card->planned) . ', ' . Words::minutes($card->minutes),
             $card->lost === 0 ? '' : __('section.lost', ['n' => $card->lost]),
         ]" /></span>
         @if ($page->mayChange)
