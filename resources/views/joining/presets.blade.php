@@ -21,7 +21,9 @@
             @endforeach
         </div>
         <div>
-            <x-card :title="__($changed === null ? 'joining.presets.own' : 'joining.presets.changed', ['name' => Say::put($changed?->name)])">
+            <x-card :title="__($changed === null ? 'joining.presets.own' : 'joining.presets.changed', [
+                'name' => Say::put($changed?->name),
+            ])">
                 <form id="preset" method="post" action="{{ route('presets.store') }}">@csrf
                     @if ($changed !== null)
                         <x-drawn :of="'preset:' . $changed->key" />
