@@ -371,18 +371,26 @@ final class Browser
         return count($this->driver->findElements(WebDriverBy::cssSelector($css)));
     }
 
+    /** What a page shows there, by the browser's own account: the driver's walks over every element, and takes long. */
     public function text(string $css = 'body'): string
     {
-        return $this->find($css)->getText();
+        $text = null;
+        $this->wait(function () use ($css, &$text): bool {
+            $text = $this->script('return document.querySelector(arguments[0])?.innerText', $css);
+
+            return is_string($text);
+        }, "finding $css");
+
+        return (string) $text;
     }
 
-    /** Waits until the page shows these words. */
     /** What is written on the sheet of a room. */
     public function drawn(): string
     {
         return (string) $this->script('return document.querySelector("#sheet svg").textContent');
     }
 
+    /** Waits until the page shows these words. */
     public function see(string $words, string $css = 'body', ?float $patience = null): self
     {
         $this->wait(fn (): bool => str_contains($this->text($css), $words), "seeing \"$words\"", $patience);
