@@ -28,6 +28,12 @@ final readonly class Clash
         'outside' => 'advice',
     ];
 
+    /** Kinds that another host account, or another plan of it, is a way out of. */
+    public const OF_ACCOUNTS = ['account', 'long', 'full'];
+
+    /** Kinds that each session of a series has alike: moving one of them alone is no way out. */
+    public const OF_ALL_SESSIONS = ['long', 'full'];
+
     /**
      * @param  list<int>  $series  one or two, the smaller first
      * @param  list<int>  $sections  theirs, in the same order

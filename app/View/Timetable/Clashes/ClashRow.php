@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Clashes;
 
+use Nomada\Core\Timetable\Clash;
+
 /** One folded clash as it is listed. */
 final readonly class ClashRow
 {
@@ -39,11 +41,11 @@ final readonly class ClashRow
     /** Whether one of its sessions could be moved alone. */
     public function canMoveOne(): bool
     {
-        return $this->firstDay !== null && ! in_array($this->kind, ['long', 'full'], true);
+        return $this->firstDay !== null && ! in_array($this->kind, Clash::OF_ALL_SESSIONS, true);
     }
 
     public function isOfAccounts(): bool
     {
-        return in_array($this->kind, ['account', 'long', 'full'], true);
+        return in_array($this->kind, Clash::OF_ACCOUNTS, true);
     }
 }
