@@ -87,10 +87,10 @@ final class Closing
                 'kind' => LinkKind::Series->value,
                 'secret' => encrypt($secret, false),
                 'secret_sum' => Secrets::sum($secret),
-                'join_code' => JoinCode::make(Secrets::random()),
+                'join_code' => encrypt(JoinCode::make(Secrets::random()), false),
                 'room' => "room-$id",
                 'dial_in' => '+34 910 555 010',
-                'pin' => '204118',
+                'pin' => encrypt('204118', false),
                 'created_at' => now(),
                 'updated_at' => now(),
             ];

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Nomada\Bench;
 
-use Nomada\App\Support\Say;
 use Nomada\Core\Timetable\FreeTime;
 use Nomada\Core\Timetable\FreeTimes as Search;
 use Nomada\Core\Timetable\Meeting;
+use Tests\Support\English;
 
 /**
  * Free times for one series of 36 sessions in the large invented school, beside asking every session of every neighbour
@@ -45,7 +45,7 @@ final class FreeTimes
             count($days),
             count($meetings),
             $best?->rank() === $rank ? 'yes' : 'NO',
-            $best instanceof FreeTime ? Say::this($best->when()).', '.Say::this($best->cost()) : 'none',
+            $best instanceof FreeTime ? English::said($best->when()).', '.English::said($best->cost()) : 'none',
         );
         printf(
             "  ours %.0f ms (median of 5), word for word %.0f ms: %.1f times as fast\n",
