@@ -56,6 +56,9 @@ final class Say
     public static function in(string $language, Said $what): string
     {
         $own = app()->getLocale();
+        if ($own === $language) {
+            return self::this($what);
+        }
         app()->setLocale($language);
         try {
             return self::this($what);

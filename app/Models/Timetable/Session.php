@@ -86,7 +86,11 @@ final class Session extends Model
      */
     public static function core(array $row, int $start, int $end, ?string $teacher = null): PlannedSession
     {
-        $day = fn (mixed $iso): ?int => $iso === null ? null : LocalDate::parse((string) $iso)->day;
+        // A term has a hundred days, and a school tens of thousands of sessions on them.
+        static $known = [];
+        $day = function (mixed $iso) use (&$known): ?int {
+            return $iso === null ? null : ($known[(string) $iso] ??= LocalDate::parse((string) $iso)->day);
+        };
         $own = new Particulars(
             $day($row['moved_from'] ?? null),
             (bool) ($row['is_extra'] ?? false),
