@@ -8,6 +8,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Queries\SectionFactsQuery;
+use Nomada\App\Support\Remembered;
 use Nomada\Core\Publishing\FieldChange;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Verb;
@@ -29,6 +30,9 @@ final readonly class PlanQuery
     private const VERB = "case when wanted_print is null then 'remove' when standing_print is null then 'add' else
         'change' end";
 
+    /** Of so many sections what was counted is remembered. */
+    private const MANY = 50;
+
     public function __construct(private SectionFactsQuery $facts)
     {
     }
@@ -38,6 +42,20 @@ final readonly class PlanQuery
      * @return array<int, array<string, Counts>> by section, then by place
      */
     public function counts(?array $sections = null): array
+    {
+        if ($sections !== null && count($sections) < self::MANY) {
+            return $this->counted($sections);
+        }
+        $of = $sections === null ? 'all' : hash('sha256', implode(' ', $sections));
+
+        return Remembered::untilWritten("plan $of", fn (): array => $this->counted($sections));
+    }
+
+    /**
+     * @param  list<int>|null  $sections  null for all
+     * @return array<int, array<string, Counts>> by section, then by place
+     */
+    private function counted(?array $sections): array
     {
         $of = fn (string $where): Builder => DB::table('placements')
             ->when($sections !== null, fn ($q) => $q->whereIn('section_id', (array) $sections))

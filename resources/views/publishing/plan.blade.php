@@ -29,9 +29,7 @@
                     </tr>
                 </thead>
                 <tbody>
-                    @foreach ($page->rows as $row)
-                        @include('publishing.plan.row')
-                    @endforeach
+                    @include('publishing.plan.rows')
                 </tbody>
             </table>
             @include('publishing.plan.legend')

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Publishing\Plan;
 
+use Nomada\App\View\Address;
 use Nomada\Core\Publishing\Place;
 
 /** The plan of a publish run over many sections: counts a section and destination, what differs first. */
@@ -13,6 +14,9 @@ final readonly class PlanPage
     public const MARKS = ['add', 'change', 'remove', 'trouble', 'leave'];
 
     private const STEPS = ['add', 'change', 'remove'];
+
+    /** Of the plans of single sections. */
+    public Address $sections;
 
     /**
      * @param  list<PlanRow>  $rows
@@ -31,6 +35,7 @@ final readonly class PlanPage
         public int $drifts,
         public string $controls,
     ) {
+        $this->sections = Address::of('publishing.section');
     }
 
     /** Placements that would be touched. */

@@ -1,0 +1,26 @@
+{{-- What would be published of each section, in one template: six hundred of them take as long as all else of the page --}}
+<x-tight>
+    @foreach ($page->rows as $row)
+        <tr>
+            <td><input class="form-check-input" type="checkbox" name="sections[]" value="{{ $row->section }}"
+                    data-steps="{{ implode(' ', $row->steps()) }}" data-to-tell="{{ $row->isToTell ? 1 : 0 }}" @checked($row->differs())
+                    aria-label="{{ __('frame.choose', ['row' => $row->name]) }}"></td>
+            <td><button class="toggle" type="button" aria-expanded="false" data-section="{{ $row->section }}"
+                    data-url="{{ $page->sections->to($row->section) }}">{{ $row->name }}</button><small
+                    class="note">{{ __("plan.notes.$row->note") }}</small></td>
+            @foreach ($row->places as $n)
+                <td>
+                    <div class="five">
+                        @foreach ($page::MARKS as $mark)
+                            <span>
+                                @if ($n[$mark] > 0)
+                                    {{ \Nomada\App\View\Shape::svg($mark === 'trouble' ? 'wrong' : $mark, __("plan.marks.$mark")) }}{{ $n[$mark] }}
+                                @endif
+                            </span>
+                        @endforeach
+                    </div>
+                </td>
+            @endforeach
+        </tr>
+    @endforeach
+</x-tight>
