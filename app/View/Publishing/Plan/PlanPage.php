@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Publishing\Plan;
 
+use Illuminate\Support\HtmlString;
 use Nomada\App\View\Address;
+use Nomada\App\View\Shape;
 use Nomada\Core\Publishing\Place;
 
 /** The plan of a publish run over many sections: counts a section and destination, what differs first. */
@@ -62,5 +64,11 @@ final readonly class PlanPage
         }
 
         return $out;
+    }
+
+    /** The shape of what can be done, with its word. */
+    public function mark(string $mark): HtmlString
+    {
+        return Shape::svg($mark === 'trouble' ? 'wrong' : $mark, (string) __("plan.marks.$mark"));
     }
 }

@@ -14,7 +14,7 @@
                         @foreach ($page::MARKS as $mark)
                             <span>
                                 @if ($n[$mark] > 0)
-                                    {{ \Nomada\App\View\Shape::svg($mark === 'trouble' ? 'wrong' : $mark, __("plan.marks.$mark")) }}{{ $n[$mark] }}
+                                    {{ $page->mark($mark) }}{{ $n[$mark] }}
                                 @endif
                             </span>
                         @endforeach
