@@ -5,6 +5,7 @@ return [
     'show' => 'Show',
     'differ' => ':count section has something to publish|:count sections have something to publish',
     'right' => ':count is as it should be|:count are as they should be',
+    'not_yet' => ':count has no timetable or no link yet|:count have no timetable or no link yet',
     'chosen' => 'Chosen',
     'what_differs' => 'What differs',
     'all' => 'All',

@@ -46,6 +46,7 @@ test('a place is tried before it is kept, and what stood elsewhere is to be publ
     expect(DB::table('places')->count())->toBe(0);
 
     $this->put('/publishing/places/calendar', placeForm())->assertSessionHasNoErrors();
+    $this->get('/joining/audit?kind=place')->assertSee('Calendar server: a calendar server (CalDAV) http');
     $this->get('/publishing/places')
         ->assertSee('a calendar server (CalDAV)')
         ->assertSee('6 to add')

@@ -56,6 +56,11 @@ test('the plan adds everything, the run carries it out, and the same again chang
     $this->get($run)->assertSee('0 of 36 placements');
     $this->work();
     $this->get("$run/progress")->assertSee('All 36 placements stand as they should');
+    // Statistics has no timetable: nothing is to be done there, and still it is not as it should be.
+    $this->get('/publishing?show=all')
+        ->assertSeeText('0 sections have something to publish')
+        ->assertSeeText('2 are as they should be')
+        ->assertSeeText('1 has no timetable or no link yet');
     $before = standing($this->standins);
 
     expect(planTotal())->toBe(['add' => 0, 'change' => 0, 'remove' => 0, 'leave' => 36, 'trouble' => 0]);

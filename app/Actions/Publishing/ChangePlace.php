@@ -47,8 +47,8 @@ final readonly class ChangePlace
             $this->places->forget();
             $this->follow($new->service, $old);
             ($this->audit)('place', null, $by, new Said('audit.moved_place', [
-                'service' => $new->service->value,
-                'kind' => $new->kind->value,
+                'service' => self::named($new->service),
+                'kind' => new Said("publishing.places.kinds.{$new->kind->value}"),
                 'address' => $new->url,
             ]));
         });
@@ -62,8 +62,15 @@ final readonly class ChangePlace
             DB::table('places')->where('service', $service->value)->delete();
             $this->places->forget();
             $this->follow($service, $old);
-            ($this->audit)('place', null, $by, new Said('audit.place_reset', ['service' => $service->value]));
+            ($this->audit)('place', null, $by, new Said('audit.place_reset', [
+                'service' => self::named($service),
+            ]));
         });
+    }
+
+    private static function named(Outside $service): Said
+    {
+        return new Said("places.services.{$service->value}.name");
     }
 
     private function follow(Outside $service, PlaceSettings $old): void

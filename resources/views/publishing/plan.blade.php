@@ -3,7 +3,11 @@
     <div class="bar">
         <h1>{{ __('plan.title') }}</h1>
         <div class="sum">{{ trans_choice('plan.differ', $page->differs) }} ·
-            {{ trans_choice('plan.right', $page->all - $page->differs) }}</div>
+            {{ trans_choice('plan.right', $page->all - $page->differs - $page->notYet) }}
+            @if ($page->notYet > 0)
+                · {{ trans_choice('plan.not_yet', $page->notYet) }}
+            @endif
+        </div>
         @include('publishing.plan.tabs')
     </div>
     @if ($page->rows === [])

@@ -22,7 +22,7 @@ final readonly class PlanPage
 
     /**
      * @param  list<PlanRow>  $rows
-     * @param  int  $differs  sections that differ, of $all
+     * @param  int  $differs  sections that differ, of $all; $notYet of which nothing can be published so far
      * @param  string  $show  chosen, all, or what differs
      * @param  string  $open  the sourcedId of the section whose plan is open, or empty
      * @param  int  $drifts  things that somebody else has changed at a destination
@@ -32,6 +32,7 @@ final readonly class PlanPage
         public array $rows,
         public int $differs,
         public int $all,
+        public int $notYet,
         public string $show,
         public string $open,
         public int $drifts,

@@ -68,6 +68,7 @@ final readonly class PlanPages
             ),
             count(array_filter($rows, fn (PlanRow $r): bool => $r->differs())),
             count($rows),
+            count(array_filter($rows, fn (PlanRow $r): bool => $r->isNotYet())),
             $show,
             $open,
             DB::table('drifts')

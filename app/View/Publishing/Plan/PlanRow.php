@@ -27,6 +27,12 @@ final readonly class PlanRow
         return array_values(array_map(fn (array $n): int => $n['add'] + $n['change'] + $n['remove'], $this->places));
     }
 
+    /** Whether it has nothing that could be published so far. */
+    public function isNotYet(): bool
+    {
+        return ! $this->differs() && in_array($this->note, ['no-timetable', 'no-link'], true);
+    }
+
     public function differs(): bool
     {
         return $this->isToTell || array_sum($this->steps()) > 0;
