@@ -211,40 +211,38 @@ final class Matching
      */
     public static function hungarian(array $cost, int $n, int $m): array
     {
-        $u = array_fill(0, $n + 1, 0);
-        $v = array_fill(0, $m + 1, 0);
-        $p = array_fill(0, $m + 1, 0);
-        $way = array_fill(0, $m + 1, 0);
+        // Of each row and column what it gives up (row and column 0 stand for nobody), the row of each column, and the
+        // column that the way to it came from.
+        $u = $v = $p = $way = array_fill(0, $m + 1, 0);
         for ($i = 1; $i <= $n; $i++) {
             $p[0] = $i;
             $j0 = 0;
-            $least = array_fill(0, $m + 1, PHP_INT_MAX);
-            $used = array_fill(0, $m + 1, false);
+            $least = $used = [];
             do {
                 $used[$j0] = true;
                 $i0 = $p[$j0];
                 $delta = PHP_INT_MAX;
                 $j1 = 0;
                 for ($j = 1; $j <= $m; $j++) {
-                    if (! $used[$j]) {
-                        $now = $cost[$i0 - 1][$j - 1] - $u[$i0] - $v[$j];
-                        if ($now < $least[$j]) {
-                            $least[$j] = $now;
-                            $way[$j] = $j0;
-                        }
-                        if ($least[$j] < $delta) {
-                            $delta = $least[$j];
-                            $j1 = $j;
-                        }
+                    if (isset($used[$j])) {
+                        continue;
+                    }
+                    $now = $cost[$i0 - 1][$j - 1] - $u[$i0] - $v[$j];
+                    if ($now < ($least[$j] ?? PHP_INT_MAX)) {
+                        $least[$j] = $now;
+                        $way[$j] = $j0;
+                    }
+                    if ($least[$j] < $delta) {
+                        $delta = $least[$j];
+                        $j1 = $j;
                     }
                 }
-                for ($j = 0; $j <= $m; $j++) {
-                    if ($used[$j]) {
-                        $u[$p[$j]] += $delta;
-                        $v[$j] -= $delta;
-                    } elseif ($least[$j] !== PHP_INT_MAX) {
-                        $least[$j] -= $delta;
-                    }
+                foreach (array_keys($used) as $j) {
+                    $u[$p[$j]] += $delta;
+                    $v[$j] -= $delta;
+                }
+                foreach (array_keys(array_diff_key($least, $used)) as $j) {
+                    $least[$j] -= $delta;
                 }
                 $j0 = $j1;
             } while ($p[$j0] !== 0);
