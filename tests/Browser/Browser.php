@@ -25,6 +25,9 @@ final class Browser
     /** @var resource */
     private $driverProcess;
 
+    /** @var list<string> files and folders that are taken away at the end */
+    private array $leaves = [];
+
     private RemoteWebDriver $driver;
 
     private string $url = '';
@@ -60,6 +63,7 @@ final class Browser
         $self = new self();
         $port = self::freePort();
         $log = sys_get_temp_dir()."/chromedriver-$port.log";
+        $self->leaves = [$log, sys_get_temp_dir()."/chromium-$port"];
         $self->driverProcess =
             proc_open(
                 ['setsid', 'chromedriver', "--port=$port"],
@@ -109,6 +113,8 @@ final class Browser
             $pid = proc_get_status($this->driverProcess)['pid'];
             posix_kill(-$pid, SIGTERM);
             proc_close($this->driverProcess);
+            // What the browser kept is nobody's any more; what the driver wrote is looked at only while it runs.
+            exec('rm -rf '.implode(' ', array_map(escapeshellarg(...), $this->leaves)));
         }
     }
 

@@ -143,6 +143,7 @@ test('the roster\'s language is read, told where it is none, and goes out again'
     expect($archive->getFromName('users.csv'))
         ->toContain('metadata.timeZone,metadata.language')
         ->toContain('Atlantic/Canary,es-419');
+    unlink($zip);
 });
 
 test('letters go in their reader\'s language, and a guardian reads of their child in theirs', function () {
