@@ -16,6 +16,9 @@ return [
         'to_tell' => ['one' => 'Changes to tell', 'other' => 'Changes to tell'],
         'unread' => 'The plan could not be read. Close and open it again.',
     ],
+    'rows' => [
+        'silent' => 'This could not be read; it is asked for again.',
+    ],
     'week' => [
         'closed' => 'closed: :why',
         'elsewhere' => ['one' => ':n student is elsewhere', 'other' => ':n students are elsewhere'],

@@ -1,7 +1,12 @@
+import { say } from './words';
+
 // Rows of a long list that only have their name so far are brought when they come near; all of them before the page is
 // printed. A row is known by data-stub there and by data-row in the answer; the list's root says in data-rows where
 // to ask.
 const AT_ONCE = 60;
+
+// Milliseconds after which rows that did not come are asked for again.
+const AGAIN = 5000;
 
 const chunks = (list, size) =>
     Array.from({ length: Math.ceil(list.length / size) }, (_, i) => list.slice(i * size, (i + 1) * size));
@@ -18,7 +23,15 @@ const bring = async (root, rows, atOnce = false) => {
     const asked = new URLSearchParams();
     rows.forEach(row => asked.append('rows[]', row.dataset.stub));
     const url = `${root.dataset.rows}?${asked}`;
-    const html = atOnce ? readAtOnce(url) : await fetch(url).then(a => (a.ok ? a.text() : ''));
+    const html = atOnce
+        ? readAtOnce(url)
+        : await fetch(url)
+              .then(a => (a.ok ? a.text() : ''))
+              .catch(() => '');
+    if (html === '') {
+        rows.forEach(row => (row.querySelector('td.later').textContent = say('rows.silent')));
+        return false;
+    }
     const fresh = new DOMParser().parseFromString(html, 'text/html');
     const byKey = new Map([...fresh.querySelectorAll('tr[data-row]')].map(row => [row.dataset.row, row]));
     for (const row of rows) {
@@ -34,6 +47,7 @@ const bring = async (root, rows, atOnce = false) => {
         if (had === box) box?.focus();
         else if (had && had !== row) row.querySelector('a')?.focus();
     }
+    return true;
 };
 
 export const bringRows = root => {
@@ -43,7 +57,8 @@ export const bringRows = root => {
     let timer = null;
     const bringWaiting = () => {
         timer = null;
-        for (const some of chunks([...waiting], AT_ONCE)) bring(root, some);
+        for (const some of chunks([...waiting], AT_ONCE))
+            bring(root, some).then(came => came || setTimeout(() => some.forEach(row => watch.observe(row)), AGAIN));
         waiting.clear();
     };
     const watch = new IntersectionObserver(

@@ -11,6 +11,6 @@
                 href="{{ $stub->url }}"><b>{{ $stub->name }}</b></a>{{ $stub->more === '' ? '' : ": $stub->more" }}
             <small>{{ $stub->small }}</small>
         </td>
-        <td class="later" colspan="{{ $stubs->columns }}"></td>
+        <td class="later quiet" colspan="{{ $stubs->columns }}"></td>
     </tr>
 @endforeach

@@ -28,6 +28,13 @@ test('the rest of a long list comes as somebody goes there, and what was chosen 
         // What nobody has seen is still to come, until the page is printed.
         ->and($browser->count('tr[data-stub]'))
         ->toBeGreaterThan(0);
+    // A server that is away for a moment is told of, and asked again.
+    $browser->script('window.real = window.fetch; window.fetch = () => Promise.reject(new Error("away"))');
+    $browser->script("document.querySelector('tr[data-stub]').scrollIntoView({block: 'center'})");
+    $browser->see('it is asked for again', 'tbody');
+    $left = $browser->count('tr[data-stub]');
+    $browser->script('window.fetch = window.real');
+    $browser->wait(fn (): bool => $browser->count('tr[data-stub]') < $left, 'the rows that were not there');
     $browser->script("window.dispatchEvent(new Event('beforeprint'))");
     $browser->wait(fn (): bool => $browser->count('tr[data-stub]') === 0, 'all rows before printing');
     expect($browser->troubles())->toBe([]);
