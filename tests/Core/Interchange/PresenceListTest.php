@@ -133,3 +133,121 @@ test('certain is an id, an address with a name like it, or exactly one name', fu
         ->and($people->near('nobody', ''))
         ->toBe([]);
 });
+
+test('every kind of line becomes these rows and these faults, and no other', function (
+    string $text,
+    array $rows,
+    array $faults = [],
+    ?array $columns = null,
+    string $day = '2027-02-09',
+) {
+    $list = new PresenceList(
+        'list.csv',
+        $text,
+        $columns ?? PresenceList::known(PresenceList::heads($text)),
+        Zone::named('Europe/Madrid'),
+        LocalDate::parse($day),
+    );
+    $row = fn (PresenceRow $r): string => "$r->line $r->person|$r->address|$r->device ".
+        ($r->isJoin ? '+' : '-').
+        gmdate(' m-d H:i:s', $r->at);
+    $fault = fn (ImportFault $f): string => "$f->line $f->column {$f->expected->says} $f->found".
+        ($f->warning ? ' (warning)' : '');
+    expect(array_map($row, $list->rows))
+        ->toBe($rows)
+        ->and(array_map($fault, $list->faults))
+        ->toBe($faults)
+        ->and(array_map($fault, $list->faults()))
+        ->toBe(array_values(array_filter($faults, fn (string $f): bool => ! str_ends_with($f, '(warning)'))));
+})->with([
+    'a line that cannot be read keeps no other from being read' => [
+        "person,at,what\n,10:00,in\nS-1,soon,in\nS-2,10:01,went\nS-3, 10:02 ,GONE\nS-4,10:03,Entered",
+        ['5 S-3|| - 02-09 09:02:00', '6 S-4|| + 02-09 09:03:00'],
+        ['2 person list.person ', '3 at list.time soon', '4 what list.join went'],
+    ],
+    'an address alone is somebody' => [
+        "address,at,what\na@b.example,10:00,came",
+        ['2 |a@b.example| + 02-09 09:00:00'],
+    ],
+    'neither is nobody, and it stands at the address where there is no column for a person' => [
+        "address,device,at,what\n,phone,10:00,in",
+        [],
+        ['2 address list.person '],
+    ],
+    'a stay of no length is one' => [
+        "person,came,left\nS-1,10:00,10:00",
+        ['2 S-1|| + 02-09 09:00:00', '2 S-1|| - 02-09 09:00:00'],
+    ],
+    'a stay that ends before it begins is none' => [
+        "person,came,left\nS-1,10:00,9:59:59\nS-2,10:00,",
+        ['3 S-2|| + 02-09 09:00:00'],
+        ['2 left list.left 9:59:59'],
+    ],
+    'of a stay whose coming cannot be read the leaving stays' => [
+        "person,came,left,device\nS-1,early,10:47,pad",
+        ['2 S-1||pad - 02-09 09:47:00'],
+        ['2 came list.time early'],
+    ],
+    'comings alone' => ["person,came\nS-1,10:00", ['2 S-1|| + 02-09 09:00:00']],
+    'no line below the heads, in a file that says another thing of itself' => [
+        "person;came\n",
+        [],
+        ['1  csv.semicolons  (warning)', '2  csv.no_line '],
+    ],
+    'a file that cannot be read is not told twice of' => ["person,came\nS-1", [], ['2  csv.values ']],
+    'heads that do not suffice' => ["person,at\nS-1,10:00", [], ['1  list.no_times ']],
+    'nobody in the heads' => ["came\n10:00", [], ['1  list.no_person ']],
+    'three days before and behind noon, to the second' => [
+        "person,came\nA,2027-02-06 12:00:00\nB,2027-02-06 11:59:59\nC,2027-02-12 12:00:00\nD,2027-02-12 12:00:01",
+        ['2 A|| + 02-06 11:00:00', '4 C|| + 02-12 11:00:00'],
+        ['3 came list.near 2027-02-06 11:59:59', '5 came list.near 2027-02-12 12:00:01'],
+    ],
+    'times of day at their ends' => [
+        "person,came\nA,23:59:59\nB,24:00\nC,0:00\nD,9:59:60\nE,10:02:03.75\nF,9:5",
+        ['2 A|| + 02-09 22:59:59', '4 C|| + 02-08 23:00:00', '6 E|| + 02-09 09:02:03'],
+        ['3 came list.time 24:00', '5 came list.time 9:59:60', '7 came list.time 9:5'],
+    ],
+    'halves of the day at their ends' => [
+        "person,came\nA,12:00 AM\nB,12:30PM\nC,0:30 am\nD,13:00 pm\nE,1:00 a.m.\nF,11:59 pm",
+        ['2 A|| + 02-08 23:00:00', '3 B|| + 02-09 11:30:00', '6 E|| + 02-09 00:00:00', '7 F|| + 02-09 22:59:00'],
+        ['4 came list.time 0:30 am', '5 came list.time 13:00 pm'],
+    ],
+    'moments with their zone, as several write them' => [
+        "person,came\nA,2027-02-09 10:02:03+01:00\nB,2027-02-09T10:02:03.123456Z\nC,2027-02-09T10:02-0500\n".
+        "D,2027-02-30T10:02:03Z\nE,2027-02-09T25:00:00Z",
+        ['2 A|| + 02-09 09:02:03', '3 B|| + 02-09 10:02:03', '4 C|| + 02-09 15:02:00'],
+        ['5 came list.time 2027-02-30T10:02:03Z', '6 came list.time 2027-02-09T25:00:00Z'],
+    ],
+    'day or month first, whichever is nearer' => [
+        "person,came\nA,8/2/2027 10:00\nB,2/8/2027 10:00\nC,2027/2/10 10:00\nD,11.2.27 10:00\nE,13-2-2027 10:00\n".
+        "F,2/31/2027 10:00\nG,9/2/99 10:00",
+        ['2 A|| + 02-08 09:00:00', '3 B|| + 02-08 09:00:00', '4 C|| + 02-10 09:00:00', '5 D|| + 02-11 09:00:00'],
+        ['6 came list.near 13-2-2027 10:00', '7 came list.time 2/31/2027 10:00', '8 came list.near 9/2/99 10:00'],
+    ],
+    'the last of a month' => [
+        "person,came\nA,31/1/2027 10:00\nB,1/31/27 10:00\nC,32/1/2027 10:00",
+        ['2 A|| + 01-31 09:00:00', '3 B|| + 01-31 09:00:00'],
+        ['4 came list.time 32/1/2027 10:00'],
+        null,
+        '2027-01-31',
+    ],
+    'columns that were matched by hand' => [
+        "Who,When,Which\nS-1,10:00,left",
+        ['2 S-1|| - 02-09 09:00:00'],
+        [],
+        ['person' => 'Who', 'at' => 'When', 'what' => 'Which'],
+    ],
+]);
+
+test('heads are those of the first line, however they are parted, and the first of a name counts', function () {
+    expect(PresenceList::heads("\u{FEFF} Who ;; \"In, or out\" \r\n1;2;3"))
+        ->toBe(['Who', 'In, or out'])
+        ->and(PresenceList::heads("a\tb,c\n"))
+        ->toBe(['a', 'b,c'])
+        ->and(PresenceList::heads("a,b\xE9"))
+        ->toBe(['a', 'b?'])
+        ->and(PresenceList::heads(''))
+        ->toBe([])
+        ->and(PresenceList::known(['What', 'AT', 'at', 'other', 'Person']))
+        ->toBe(['what' => 'What', 'at' => 'AT', 'person' => 'Person']);
+});
