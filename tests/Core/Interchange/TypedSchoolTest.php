@@ -92,3 +92,64 @@ test('what is wrong is said beside its field, with its line', function (array $w
 test('so many are right', function () {
     expect(substr_count(typedSchool(['students' => str_repeat("A,B\n", 3000)])['users.csv'], "\n"))->toBe(4);
 });
+
+test(
+    'the files word by word: codes count on, one person stands once, and a section without a year is every year\'s',
+    function () {
+        $files = TypedSchool::files(
+            ' Harbour School ',
+            'Europe/Madrid',
+            ' Spring ',
+            LocalDate::parse('2027-01-11'),
+            LocalDate::parse('2027-01-12'),
+            "Marine Science\t8\tNuria\tHaddad\tn.haddad@school.example\n\n".
+                " marine science ; 9 ; Nuria ; Haddad ; N.HADDAD@school.example \nChoir\n".
+                "\"Art, and craft\",8,Ilan,Belmar\nHistory,9,Ilan,Belmar",
+            "Galia,Zabalo,g@home.example,8\nRui;Mestre;;9;Choir| choir |Marine Science\nRui,Mestre,,8,\n".
+                "Galia,Zabalo,G@home.example,8,Choir\nTeo,Kallas,,7",
+        );
+        // Without the heads, and without what every row has empty.
+        $rows = array_map(
+            fn (string $text): array => array_slice(explode("\n", str_replace("\r", '', rtrim($text))), 1),
+            $files,
+        );
+        expect($rows)->toBe([
+            'orgs.csv' => ['SCHOOL,,Harbour School,school,Europe/Madrid'],
+            'academicSessions.csv' => ['TERM-1,,Spring,term,2027-01-11,2027-01-12'],
+            'courses.csv' => [
+                'COURSE-1,,Marine Science,',
+                'COURSE-2,,Choir,',
+                'COURSE-3,,"Art, and craft",',
+                'COURSE-4,,History,',
+            ],
+            'classes.csv' => [
+                'SECTION-1,,Marine Science,8,COURSE-1,SCHOOL,TERM-1',
+                'SECTION-2,,marine science,9,COURSE-1,SCHOOL,TERM-1',
+                'SECTION-3,,Choir,,COURSE-2,SCHOOL,TERM-1',
+                'SECTION-4,,"Art, and craft",8,COURSE-3,SCHOOL,TERM-1',
+                'SECTION-5,,History,9,COURSE-4,SCHOOL,TERM-1',
+            ],
+            'users.csv' => [
+                'TEACHER-1,,teacher,Nuria,Haddad,n.haddad@school.example,,',
+                'TEACHER-2,,teacher,Ilan,Belmar,,,',
+                'STUDENT-3,,student,Galia,Zabalo,g@home.example,8,',
+                'STUDENT-4,,student,Rui,Mestre,,9,',
+                'STUDENT-5,,student,Rui,Mestre,,8,',
+                'STUDENT-6,,student,Teo,Kallas,,7,',
+            ],
+            'enrollments.csv' => [
+                'ENROLMENT-1,,SECTION-1,TEACHER-1,teacher,true,,',
+                'ENROLMENT-2,,SECTION-2,TEACHER-1,teacher,true,,',
+                'ENROLMENT-3,,SECTION-4,TEACHER-2,teacher,true,,',
+                'ENROLMENT-4,,SECTION-5,TEACHER-2,teacher,true,,',
+                'ENROLMENT-5,,SECTION-1,STUDENT-3,student,false,,',
+                'ENROLMENT-6,,SECTION-4,STUDENT-3,student,false,,',
+                'ENROLMENT-7,,SECTION-3,STUDENT-4,student,false,,',
+                'ENROLMENT-8,,SECTION-2,STUDENT-4,student,false,,',
+                'ENROLMENT-9,,SECTION-1,STUDENT-5,student,false,,',
+                'ENROLMENT-10,,SECTION-4,STUDENT-5,student,false,,',
+                'ENROLMENT-11,,SECTION-3,STUDENT-3,student,false,,',
+            ],
+        ]);
+    },
+);
