@@ -21,6 +21,9 @@ final class Remembered
     /** Seconds */
     public const AT_MOST = 60;
 
+    /** Of fewer sections an answer costs less than remembering it. */
+    public const MANY = 50;
+
     /**
      * Whether nobody writes to this database. Of whoever has another role that cannot be seen: it counts as writing.
      */

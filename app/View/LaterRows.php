@@ -18,6 +18,32 @@ final class LaterRows
     /** Rows that are brought at one time, at most. */
     public const AT_ONCE = 60;
 
+    /**
+     * @template T
+     *
+     * @param  list<T>  $rows
+     * @return list<T> those that are written whole
+     */
+    public static function whole(array $rows): array
+    {
+        return array_slice($rows, 0, self::AT_FIRST);
+    }
+
+    /**
+     * The others.
+     *
+     * @template T
+     *
+     * @param  list<T>  $rows
+     * @param  callable(T): Stub  $of
+     * @param  string  $box  the name of their boxes, or empty where they have none
+     * @param  int  $columns  how many follow the one with the name
+     */
+    public static function stubs(array $rows, callable $of, string $box, int $columns): Stubs
+    {
+        return new Stubs(array_map($of, array_slice($rows, self::AT_FIRST)), $box, $columns);
+    }
+
     /** @return list<string> what the rows that are asked for are known by */
     public static function asked(Request $request): array
     {

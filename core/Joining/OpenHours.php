@@ -40,7 +40,7 @@ final readonly class OpenHours
         }
         sort($spans);
         foreach ($spans as $i => [$weekday, $start, $end]) {
-            $is = self::say($weekday, $start, $end);
+            $is = self::span($weekday, $start, $end);
             if ($end <= $start) {
                 throw new Fault('hours.backwards', 'hours', ['is' => $is]);
             }
@@ -48,7 +48,7 @@ final readonly class OpenHours
                 throw new Fault('hours.long', 'hours', ['is' => $is]);
             }
             if ($i > 0 && $spans[$i - 1][0] === $weekday && $spans[$i - 1][2] > $start) {
-                throw new Fault('hours.overlap', 'hours', ['is' => $is, 'other' => self::say(...$spans[$i - 1])]);
+                throw new Fault('hours.overlap', 'hours', ['is' => $is, 'other' => self::span(...$spans[$i - 1])]);
             }
         }
         $this->spans = $spans;
@@ -97,15 +97,7 @@ final readonly class OpenHours
     /** The same, for whoever reads it. */
     public function said(): Said
     {
-        return Said::list(
-            array_map(
-                fn (array $s): Said => Said::row([
-                    Said::weekday($s[0]),
-                    new Said('span', ['from' => TypedTime::format($s[1]), 'until' => TypedTime::format($s[2])]),
-                ]),
-                $this->spans,
-            ),
-        );
+        return Said::list(array_map(fn (array $s): Said => self::span(...$s), $this->spans));
     }
 
     /**
@@ -131,6 +123,15 @@ final readonly class OpenHours
         return null;
     }
 
+    private static function span(int $weekday, int $start, int $end): Said
+    {
+        return Said::row([
+            Said::weekday($weekday),
+            new Said('span', ['from' => TypedTime::format($start), 'until' => TypedTime::format($end)]),
+        ]);
+    }
+
+    /** As it is typed. */
     private static function say(int $weekday, int $start, int $end): string
     {
         return self::DAYS[$weekday].' '.TypedTime::format($start).'–'.TypedTime::format($end);

@@ -30,9 +30,6 @@ final readonly class PlanQuery
     private const VERB = "case when wanted_print is null then 'remove' when standing_print is null then 'add' else
         'change' end";
 
-    /** Of so many sections what was counted is remembered. */
-    private const MANY = 50;
-
     public function __construct(private SectionFactsQuery $facts)
     {
     }
@@ -43,7 +40,7 @@ final readonly class PlanQuery
      */
     public function counts(?array $sections = null): array
     {
-        if ($sections !== null && count($sections) < self::MANY) {
+        if ($sections !== null && count($sections) < Remembered::MANY) {
             return $this->counted($sections);
         }
         $of = $sections === null ? 'all' : hash('sha256', implode(' ', $sections));

@@ -55,24 +55,20 @@ final readonly class JoiningPage
     /** @return list<SeriesRow> those that are written whole */
     public function whole(): array
     {
-        return array_slice($this->rows, 0, LaterRows::AT_FIRST);
+        return LaterRows::whole($this->rows);
     }
 
     public function stubs(): Stubs
     {
-        $later = array_slice($this->rows, LaterRows::AT_FIRST);
-
-        return new Stubs(
-            array_map(
-                fn (SeriesRow $r): Stub => new Stub(
-                    (string) $r->id,
-                    (string) $r->id,
-                    $r->name,
-                    $this->doors->to($r->section, $r->id),
-                    $r->title,
-                    $r->meets,
-                ),
-                $later,
+        return LaterRows::stubs(
+            $this->rows,
+            fn (SeriesRow $r): Stub => new Stub(
+                (string) $r->id,
+                (string) $r->id,
+                $r->name,
+                $this->doors->to($r->section, $r->id),
+                $r->title,
+                $r->meets,
             ),
             'series',
             4,

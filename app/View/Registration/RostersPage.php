@@ -38,23 +38,19 @@ final readonly class RostersPage
     /** @return list<SeriesRow> those that are written whole */
     public function whole(): array
     {
-        return array_slice($this->rows, 0, LaterRows::AT_FIRST);
+        return LaterRows::whole($this->rows);
     }
 
     public function stubs(): Stubs
     {
-        $later = array_slice($this->rows, LaterRows::AT_FIRST);
-
-        return new Stubs(
-            array_map(
-                fn (SeriesRow $r): Stub => new Stub(
-                    (string) $r->id,
-                    $r->section,
-                    $r->name,
-                    $this->sections->to($r->section),
-                    $r->title,
-                ),
-                $later,
+        return LaterRows::stubs(
+            $this->rows,
+            fn (SeriesRow $r): Stub => new Stub(
+                (string) $r->id,
+                $r->section,
+                $r->name,
+                $this->sections->to($r->section),
+                $r->title,
             ),
             'sections',
             4,

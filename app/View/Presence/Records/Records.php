@@ -46,18 +46,14 @@ final readonly class Records
     /** @return list<SectionRecord> those that are written whole */
     public function whole(): array
     {
-        return array_slice($this->sections, 0, LaterRows::AT_FIRST);
+        return LaterRows::whole($this->sections);
     }
 
     public function stubs(): Stubs
     {
-        $later = array_slice($this->sections, LaterRows::AT_FIRST);
-
-        return new Stubs(
-            array_map(
-                fn (SectionRecord $r): Stub => new Stub($r->id, $r->id, $r->name, $this->attendance->to($r->id)),
-                $later,
-            ),
+        return LaterRows::stubs(
+            $this->sections,
+            fn (SectionRecord $r): Stub => new Stub($r->id, $r->id, $r->name, $this->attendance->to($r->id)),
             '',
             7,
         );

@@ -23,8 +23,6 @@ use stdClass;
 
 /**
  * The board "every section": a row a section, in a fixed number of queries however many there are.
- *
- * @phpstan-import-type Counts from PlanQuery
  */
 final readonly class BoardQuery
 {
@@ -72,6 +70,7 @@ final readonly class BoardQuery
                     fn (): array => $this->counted($ids, $day),
                 )
                 : $this->counted($ids, $day);
+        $places = $this->plan->counts($ids);
         $drifts = DB::table('drifts')
             ->join('placements', 'placements.id', '=', 'placement_id')
             ->groupBy('section_id')
@@ -99,7 +98,7 @@ final readonly class BoardQuery
                     $counted['linked'][$id] ?? 0,
                     $counted['roster'][$id] ?? 0,
                     $n === 0 ? 0 : intdiv($counted['registered'][$id] ?? 0, $n),
-                    $counted['places'][$id] ?? [],
+                    $places[$id] ?? [],
                     $clashes[$id]['words'] ?? [],
                     (int) ($runs[$id] ?? 0),
                     (int) ($drifts[$id] ?? 0),
@@ -116,8 +115,7 @@ final readonly class BoardQuery
      * What is dear to count, by section.
      *
      * @param  list<int>  $ids
-     * @return array{linked: array<int, int>, registered: array<int, int>, roster: array<int, int>,
-     *   places: array<int, array<string, Counts>>}
+     * @return array{linked: array<int, int>, registered: array<int, int>, roster: array<int, int>}
      */
     private function counted(array $ids, LocalDate $day): array
     {
@@ -133,7 +131,6 @@ final readonly class BoardQuery
                     ->pluck(DB::raw('count(*) as n'), 'section_id')
                     ->all(),
             ),
-            'places' => $this->plan->counts($ids),
         ];
     }
 

@@ -37,24 +37,21 @@ final readonly class ContactPage
     /** @return list<ContactRow> those that are written whole */
     public function whole(): array
     {
-        return array_slice($this->rows, 0, LaterRows::AT_FIRST);
+        return LaterRows::whole($this->rows);
     }
 
     public function stubs(): Stubs
     {
         $sections = Address::of('section');
-        $later = array_slice($this->rows, LaterRows::AT_FIRST);
 
-        return new Stubs(
-            array_map(
-                fn (ContactRow $r): Stub => new Stub(
-                    $r->id,
-                    $r->id,
-                    $r->name,
-                    $sections->to($r->id),
-                    small: $r->teacher,
-                ),
-                $later,
+        return LaterRows::stubs(
+            $this->rows,
+            fn (ContactRow $r): Stub => new Stub(
+                $r->id,
+                $r->id,
+                $r->name,
+                $sections->to($r->id),
+                small: $r->teacher,
             ),
             $this->mayChange ? 'sections' : '',
             8,

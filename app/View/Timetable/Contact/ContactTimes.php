@@ -20,9 +20,6 @@ use Nomada\Core\Timetable\SessionState;
 /** The contact time of sections, in two queries however many there are. */
 final readonly class ContactTimes
 {
-    /** Of so many sections the sums are remembered. */
-    private const MANY = 50;
-
     public function __construct(private Clock $clock)
     {
     }
@@ -70,7 +67,7 @@ final readonly class ContactTimes
         $found = [];
         $minute = intdiv($now, Remembered::AT_MOST);
         $rows =
-            count($sections) < self::MANY
+            count($sections) < Remembered::MANY
                 ? $this->sums($sections, $now)
                 : Remembered::untilWritten(
                     'contact '.hash('sha256', implode(' ', $sections))." $minute",
