@@ -204,6 +204,16 @@ test('the board by keys: arrows, choosing, opening a section and a session', fun
     expect($b->text('[aria-current=date]'))->toContain('Fri 12 Feb');
 });
 
+test('what pages are drawn with is fetched once: the next page asks for none of it', function () {
+    $copy = RunningCopy::shared();
+    $b = browser()->as($copy->url(), 'A-01', '/')->settle()->open('/publishing')->settle();
+    $used = 'return performance.getEntriesByType("resource")';
+    expect($b->script("$used.filter(r => r.transferSize > 0).map(r => r.name)"))
+        ->toBe([])
+        ->and($b->script("$used.map(r => r.name.replace(/.*[.]/, '')).filter((e, i, all) => all.indexOf(e) === i)"))
+        ->toContain('js', 'css', 'woff2');
+});
+
 test('finding and going by keys', function () {
     $copy = RunningCopy::shared();
     $b = browser()->fresh($copy->url())->signInAsDemo('A-01');
