@@ -9,8 +9,11 @@ use Illuminate\Support\Facades\DB;
 /** All rows of the database at one moment, put back a good deal faster than what had made them could make them anew. */
 final readonly class Snapshot
 {
-    /** @param  array<string, string>  $rows  as JSON, by table */
-    private function __construct(private array $rows)
+    /**
+     * @param  array<string, string>  $rows  as JSON, by table
+     * @param  list<string>  $counted  what brings each sequence behind the rows that are numbered by it
+     */
+    private function __construct(private array $rows, private array $counted)
     {
     }
 
@@ -24,7 +27,13 @@ final readonly class Snapshot
             }
         }
 
-        return new self($rows);
+        $counted = [];
+        foreach (self::sequences() as $of) {
+            $last = (int) DB::scalar("select max(\"$of->column\") from \"$of->table\"");
+            $counted[] = "setval('\"$of->sequence\"', greatest(nextval('\"$of->sequence\"'), $last))";
+        }
+
+        return new self($rows, $counted);
     }
 
     /** Into tables that hold nothing else; each row stands with the number it had. */
@@ -42,14 +51,8 @@ final readonly class Snapshot
             }
             DB::statement('set local session_replication_role = origin');
         });
-        DB::select(
-            "select setval(s.oid, greatest(nextval(s.oid), (xpath('/row/n/text()', query_to_xml(format(
-                'select coalesce(max(%I), 1) as n from %s', a.attname, d.refobjid::regclass), true, true, '')
-            ))[1]::text::bigint)) from pg_class s
-            join pg_depend d on d.objid = s.oid and d.deptype = 'a' and d.classid = 'pg_class'::regclass
-            join pg_attribute a on a.attrelid = d.refobjid and a.attnum = d.refobjsubid
-            where s.relkind = 'S' and s.relnamespace = 'public'::regnamespace",
-        );
+        // New rows get numbers behind those, wherever counting had begun anew.
+        DB::select('select '.implode(', ', $this->counted));
     }
 
     /** Leaves every table as it is when it has just been made. */
@@ -67,6 +70,18 @@ final readonly class Snapshot
                     and relnamespace = 'public'::regnamespace order by relname",
             ),
             'name',
+        );
+    }
+
+    /** @return list<\stdClass> each with its sequence, and the table and the column that it numbers */
+    private static function sequences(): array
+    {
+        return DB::select(
+            "select s.relname as sequence, t.relname as table, a.attname as column from pg_class s
+            join pg_depend d on d.objid = s.oid and d.deptype = 'a' and d.classid = 'pg_class'::regclass
+            join pg_class t on t.oid = d.refobjid
+            join pg_attribute a on a.attrelid = d.refobjid and a.attnum = d.refobjsubid
+            where s.relkind = 'S' and s.relnamespace = 'public'::regnamespace",
         );
     }
 }

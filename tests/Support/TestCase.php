@@ -4,19 +4,42 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as Base;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Term\ImportSchool;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\Core\Interchange\SchoolReader;
+use PDO;
 
 abstract class TestCase extends Base
 {
+    /** The connection to the database of those who go back to where they began: one for all of them. */
+    private static ?PDO $connection = null;
+
     protected function setUp(): void
     {
         parent::setUp();
         $this->withoutVite();
+        if ($this->goesBack()) {
+            self::$connection ??= DB::connection()->getPdo();
+        }
+    }
+
+    /** With the connection that was there: a new one learns tables and how names are sorted anew, for each test. */
+    protected function setUpTraits()
+    {
+        if ($this->goesBack() && self::$connection !== null) {
+            DB::connection()->setPdo(self::$connection);
+        }
+
+        return parent::setUpTraits();
+    }
+
+    private function goesBack(): bool
+    {
+        return in_array(RefreshDatabase::class, class_uses_recursive($this), true);
     }
 
     /** The small school as imported: it is what most tests begin with. */
