@@ -72,5 +72,10 @@ $app = Application::configure(basePath: dirname(__DIR__))
     })
     ->create();
 $app->singleton(ExceptionHandler::class, SaysFaultsOnConsole::class);
+// The framework asks for it by a list that PHP's own server leaves empty.
+$storage = getenv('LARAVEL_STORAGE_PATH');
+if ($storage !== false && $storage !== '') {
+    $app->useStoragePath($storage);
+}
 
 return $app;

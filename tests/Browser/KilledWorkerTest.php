@@ -5,6 +5,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\StartRun;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Services;
+use Tests\Support\RunningCopy;
 use Tests\Support\StandinServer;
 
 // Real processes: the worker is killed with SIGKILL in the middle of its work, more than once. In a database of its
@@ -20,8 +21,9 @@ function until(callable $is, string $for, float $seconds = 40): void
 }
 
 test('after a worker is killed in the middle of a publish run, every placement stands exactly once', function () {
+    $database = RunningCopy::database('nomada_killed');
     config([
-        'database.connections.pgsql.database' => 'nomada_killed',
+        'database.connections.pgsql.database' => $database,
         'nomada.standins.schema' => 'standins_killed',
     ]);
     DB::purge();
@@ -34,14 +36,14 @@ test('after a worker is killed in the middle of a publish run, every placement s
     Services::waitFor($port);
     config(['nomada.standins.url' => "http://127.0.0.1:$port", 'nomada.standins.port' => $port]);
     $standins = StandinServer::at("http://127.0.0.1:$port", $env['STANDINS_TOKEN']);
-    $worker = function () use ($port) {
+    $worker = function () use ($port, $database) {
         return proc_open(
             ['setsid', PHP_BINARY, base_path('artisan'), 'queue:work', '--tries=0', '--sleep=0.1', '--timeout=30'],
             [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
             $pipes,
             base_path(),
             [
-                'DB_DATABASE' => 'nomada_killed',
+                'DB_DATABASE' => $database,
                 'STANDINS_PORT' => (string) $port,
                 'DB_QUEUE_RETRY_AFTER' => '1',
                 'CACHE_STORE' => 'file',
@@ -93,7 +95,7 @@ test('after a worker is killed in the middle of a publish run, every placement s
         DB::table('placements')->update(['standing_print' => 'older']);
         // The stand-ins' connections are their own affair.
         $others = array_column(
-            DB::select('select pid from pg_stat_activity where datname = ?', ['nomada_killed']),
+            DB::select('select pid from pg_stat_activity where datname = ?', [$database]),
             'pid',
         );
         $console = proc_open(
@@ -101,14 +103,13 @@ test('after a worker is killed in the middle of a publish run, every placement s
             [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
             $pipes,
             base_path(),
-            ['DB_DATABASE' => 'nomada_killed', 'STANDINS_PORT' => (string) $port, 'CACHE_STORE' => 'file'] +
-                getenv(),
+            ['DB_DATABASE' => $database, 'STANDINS_PORT' => (string) $port, 'CACHE_STORE' => 'file'] + getenv(),
         );
         $older = fn (): int => DB::table('placements')->where('standing_print', 'older')->count();
         until(fn (): bool => $older() < 36, 'the console to begin');
         DB::select(
             'select pg_terminate_backend(pid) from pg_stat_activity where datname = ? and not pid = any(?::int[])',
-            ['nomada_killed', '{'.implode(',', $others).'}'],
+            [$database, '{'.implode(',', $others).'}'],
         );
         $said = json_decode((string) stream_get_contents($pipes[1]), true);
         expect(proc_close($console))

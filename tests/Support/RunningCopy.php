@@ -6,11 +6,13 @@ namespace Tests\Support;
 
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 use Nomada\App\Support\Services;
 
 /**
  * A whole copy of Nomada under its own supervisor: web, stand-ins, workers, scheduler, on free ports, with the demo
- * school in a database of its own.
+ * school in a database of its own, and files of its own: several of them run side by side and know nothing of each
+ * other.
  */
 final class RunningCopy
 {
@@ -23,6 +25,14 @@ final class RunningCopy
     private function __construct(public readonly int $port, public readonly int $standinsPort)
     {
         $this->services = new Services();
+    }
+
+    /** The database of what runs here in a browser: one for each process that tests. */
+    public static function database(string $name): string
+    {
+        $token = (string) getenv('TEST_TOKEN');
+
+        return $token === '' ? $name : "{$name}_$token";
     }
 
     public static function shared(): self
@@ -88,6 +98,10 @@ final class RunningCopy
     private static function begin(array $with = []): self
     {
         $self = new self(StandinServer::freePort(), StandinServer::freePort());
+        File::ensureDirectoryExists($self->files('logs'));
+        foreach (['cache/data', 'sessions', 'views'] as $folder) {
+            File::ensureDirectoryExists($self->files("framework/$folder"));
+        }
         $self->configure();
         if ($with === []) {
             $self->freshDemo();
@@ -110,15 +124,25 @@ final class RunningCopy
             microtime(true) < $until ||
                 throw new \RuntimeException("The copy did not come up on $self->port; see $log");
         }
-        register_shutdown_function(fn () => $self->services->stop(10));
+        register_shutdown_function(function () use ($self): void {
+            $self->services->stop(10);
+            exec('rm -rf '.escapeshellarg($self->files()));
+        });
 
         return $self;
+    }
+
+    private function files(string $path = ''): string
+    {
+        return rtrim(sys_get_temp_dir()."/nomada-copy-$this->port/$path", '/');
     }
 
     private function configure(): void
     {
         config([
-            'database.connections.pgsql.database' => 'nomada_browser',
+            'database.connections.pgsql.database' => self::database('nomada_browser'),
+            'filesystems.disks.materials.root' => $this->files('app/materials'),
+            'filesystems.disks.recordings.root' => $this->files('app/recordings'),
             'nomada.port' => $this->port,
             'nomada.standins.port' => $this->standinsPort,
             'nomada.standins.url' => "http://127.0.0.1:$this->standinsPort",
@@ -138,7 +162,10 @@ final class RunningCopy
             'NOMADA_PORT' => (string) $this->port,
             'STANDINS_PORT' => (string) $this->standinsPort,
             'STANDINS_SCHEMA' => 'standins_browser',
-            'DB_DATABASE' => 'nomada_browser',
+            'DB_DATABASE' => self::database('nomada_browser'),
+            'LARAVEL_STORAGE_PATH' => $this->files(),
+            // Pages that one copy has compiled serve all.
+            'VIEW_COMPILED_PATH' => storage_path('framework/views'),
             'SESSION_DRIVER' => 'file',
             'CACHE_STORE' => 'file',
             'DB_QUEUE_RETRY_AFTER' => '2',
