@@ -399,7 +399,9 @@ final class Browser
     /** Waits until the page shows these words. */
     public function see(string $words, string $css = 'body', ?float $patience = null): self
     {
-        $this->wait(fn (): bool => str_contains($this->text($css), $words), "seeing \"$words\"", $patience);
+        // The page looks itself: its whole text on the way to here, at each look, is what a wait is dear by.
+        $look = 'return document.querySelector(arguments[0])?.innerText.includes(arguments[1]) === true';
+        $this->wait(fn (): bool => $this->script($look, $css, $words) === true, "seeing \"$words\"", $patience);
 
         return $this;
     }
@@ -534,7 +536,7 @@ final class Browser
                     "Waited $this->patience s for $for, at {$this->path()}:\n".mb_substr($this->text(), 0, 1500),
                 );
             }
-            usleep(30_000);
+            usleep(40_000);
         }
     }
 
