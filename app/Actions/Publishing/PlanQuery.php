@@ -26,9 +26,11 @@ final readonly class PlanQuery
 {
     public const NONE = ['add' => 0, 'change' => 0, 'remove' => 0, 'leave' => 0, 'trouble' => 0];
 
-    /** Of what differs. */
-    private const VERB = "case when wanted_print is null then 'remove' when standing_print is null then 'add' else
-        'change' end";
+    /** Of what differs, by what nothing but an index is asked, and by what the row is. */
+    private const VERBS = [
+        "'add'" => Placement::IS_NEW,
+        "case when wanted_print is null then 'remove' else 'change' end" => Placement::DIFFERS.' and standing_print is not null',
+    ];
 
     public function __construct(private SectionFactsQuery $facts)
     {
@@ -58,28 +60,30 @@ final readonly class PlanQuery
             ->when($sections !== null, fn ($q) => $q->whereIn('section_id', (array) $sections))
             ->whereRaw($where);
         $out = [];
-        // How many there are, and which of them are in trouble, an index knows; what they say is read only of those
-        // that differ, which are few but before the first run.
+        // How many there are, which of them are new, and which are in trouble, an index knows; what they say is read
+        // only of those that stand and differ, which are few.
         $all = $of('true')
             ->groupBy('section_id', 'place')
             ->get(['section_id', 'place', DB::raw('count(*) as n')]);
         foreach ($all as $row) {
             $out[(int) $row->section_id][(string) $row->place] = ['leave' => (int) $row->n] + self::NONE;
         }
-        $differ = $of(Placement::DIFFERS)
-            ->groupBy('section_id', 'place', DB::raw('3'))
-            ->get(['section_id', 'place', DB::raw(self::VERB.' as verb'), DB::raw('count(*) as n')]);
-        foreach ($differ as $row) {
-            $counts = $out[(int) $row->section_id][(string) $row->place] ?? self::NONE;
-            $n = (int) $row->n;
-            match ($row->verb) {
-                'add' => ($counts['add'] = $n),
-                'change' => ($counts['change'] = $n),
-                default => ($counts['remove'] = $n),
-            };
-            // Counted a moment later than all of them: some may have come in between.
-            $counts['leave'] = max(0, $counts['leave'] - $n);
-            $out[(int) $row->section_id][(string) $row->place] = $counts;
+        foreach (self::VERBS as $verb => $where) {
+            $differ = $of($where)
+                ->groupBy('section_id', 'place', DB::raw('3'))
+                ->get(['section_id', 'place', DB::raw("$verb as verb"), DB::raw('count(*) as n')]);
+            foreach ($differ as $row) {
+                $counts = $out[(int) $row->section_id][(string) $row->place] ?? self::NONE;
+                $n = (int) $row->n;
+                match ($row->verb) {
+                    'add' => ($counts['add'] = $n),
+                    'change' => ($counts['change'] = $n),
+                    default => ($counts['remove'] = $n),
+                };
+                // Counted a moment later than all of them: some may have come in between.
+                $counts['leave'] = max(0, $counts['leave'] - $n);
+                $out[(int) $row->section_id][(string) $row->place] = $counts;
+            }
         }
         $trouble = $of('trouble is not null')
             ->groupBy('section_id', 'place')

@@ -37,6 +37,9 @@ final class Placement extends Model
     /** What a publish run has something to do with; every question about it asks this. */
     public const DIFFERS = '(not left_alone and wanted_print is distinct from standing_print)';
 
+    /** Of that, what no place has yet; an index of its own answers it, as it is nearly all before the first run. */
+    public const IS_NEW = '(not left_alone and wanted_print is not null and standing_print is null)';
+
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
