@@ -43,9 +43,10 @@ final class AttendanceCommand extends Sections
                     : $rows,
             );
         } else {
-            $this->table(
-                ['Section', 'Day', 'Person', 'Status', 'Minutes', 'Late', 'Left', 'Away', 'Corrected'],
-                array_map(fn (array $r): array => [...$r, 'corrected' => $r['corrected'] ? 'yes' : ''], $rows),
+            $corrected = $this->yesOrNo(true);
+            $this->drawTable(
+                ['section', 'day', 'person', 'status', 'minutes', 'late', 'left', 'away', 'corrected'],
+                array_map(fn (array $r): array => [...$r, 'corrected' => $r['corrected'] ? $corrected : ''], $rows),
             );
         }
 

@@ -42,8 +42,8 @@ final class ClashesCommand extends Sections
         if ($this->option('json')) {
             $this->asJson($rows);
         } else {
-            $this->table(
-                ['Kind', 'Gravity', 'Sections', 'People', 'Days'],
+            $this->drawTable(
+                ['kind', 'gravity', 'sections', 'people', 'days'],
                 array_map(
                     fn (array $r, Clash $c): array => [
                         $r['kind'],

@@ -40,7 +40,7 @@ final class ContactTimeCommand extends Sections
         }
         $this->option('json')
             ? $this->asJson($rows)
-            : $this->table(array_keys($rows[0] ?? ['section' => '']), $rows);
+            : $this->drawTable(array_keys($rows[0] ?? ['section' => '']), $rows);
 
         return self::SUCCESS;
     }

@@ -16,6 +16,8 @@ use Nomada\Core\Joining\JoinCode;
 
 final class DoorCommand extends Command
 {
+    use HasTables;
+
     protected $signature =
         'nomada:door {--link= : the link, its secret, or a join code} {--at= : a moment, as in '.
         '2027-02-09T09:52; now by default} {--person= : sourcedId; a guest where none is given} {--json}';
@@ -69,10 +71,10 @@ final class DoorCommand extends Command
         ];
         $this->option('json')
             ? $this->output->writeln((string) json_encode($out))
-            : $this->table(
-                ['What', 'Answer'],
+            : $this->drawTable(
+                ['what', 'answer'],
                 array_map(
-                    fn (string $k, mixed $v): array => [$k, is_bool($v) ? ($v ? 'yes' : 'no') : $v],
+                    fn (string $k, mixed $v): array => [$k, is_bool($v) ? $this->yesOrNo($v) : $v],
                     array_keys($out),
                     $out,
                 ),

@@ -56,18 +56,18 @@ final class FreeTimesCommand extends Sections
         }
         $this->option('json')
             ? $this->asJson($rows)
-            : $this->table(
+            : $this->drawTable(
                 [
-                    'Section',
-                    'Series',
-                    'Time',
-                    'Starts',
-                    (string) __('console.free.shift'),
-                    'Clear',
-                    'Of',
-                    'Student-sessions',
-                    (string) __('console.free.hours'),
-                    (string) __('console.free.costs'),
+                    'section',
+                    'series',
+                    'time',
+                    'start',
+                    'shift',
+                    'clear',
+                    'of',
+                    'student_clashes',
+                    'out_of_hours',
+                    'cost',
                 ],
                 $rows,
             );

@@ -13,6 +13,8 @@ use Nomada\Core\Timetable\Licences;
 
 final class LicencesCommand extends Command
 {
+    use HasTables;
+
     protected $signature = 'nomada:licences {--json}';
 
     protected $description =
@@ -47,12 +49,12 @@ final class LicencesCommand extends Command
         if ($this->option('json')) {
             $this->output->writeln((string) json_encode($out));
         } else {
-            $this->table(
-                ['What', 'How many'],
+            $this->drawTable(
+                ['what', 'many'],
                 [
                     [(string) __('console.licences.peak'), $out['peak']],
-                    ['from', $out['peak_from']],
-                    ['accounts', $out['accounts']],
+                    [(string) __('console.licences.from'), $out['peak_from']],
+                    [(string) __('console.licences.accounts'), $out['accounts']],
                     [(string) __('console.licences.fewest'), $out['fewest']],
                     [(string) __('console.licences.split'), $out['split']],
                     [(string) __('console.licences.without'), $out['sessions_without_account']],

@@ -13,6 +13,8 @@ use Nomada\App\Support\Say;
 
 final class MatchCommand extends Command
 {
+    use HasTables;
+
     protected $signature = 'nomada:match {--section= : sourcedId of one section; all by default} {--json}';
 
     protected $description = 'What the comparison with the roster says of each registrant who waits';
@@ -74,8 +76,8 @@ final class MatchCommand extends Command
         );
         $this->option('json')
             ? $this->output->writeln((string) json_encode($out, JSON_UNESCAPED_UNICODE))
-            : $this->table(
-                ['Section', 'Registrant', 'Address', 'Verdict', 'Roster'],
+            : $this->drawTable(
+                ['section', 'registrant', 'address', 'verdict', 'roster'],
                 array_map(
                     fn (array $o): array => [
                         $o['section'],

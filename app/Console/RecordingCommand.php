@@ -86,10 +86,13 @@ final class RecordingCommand extends Sections
             ->orderBy('starts_at')
             ->first();
         if ($session === null) {
-            return $this->fails([], (string) __('console.recording.none', [
-                'section' => $section->name(),
-                'day' => Say::day($day),
-            ]));
+            return $this->fails(
+                [],
+                (string) __('console.recording.none', [
+                    'section' => $section->name(),
+                    'day' => Say::day($day),
+                ]),
+            );
         }
         $transcript = new WebVtt(basename($path), (string) file_get_contents($path));
         if ($transcript->faults !== []) {
@@ -102,7 +105,7 @@ final class RecordingCommand extends Sections
         if ($this->option('json')) {
             $this->asJson($parts);
         } else {
-            $this->table(['From', 'To'], array_map(fn (array $p): array => [$p['from'], $p['to']], $parts));
+            $this->drawTable(['from', 'to'], array_map(fn (array $p): array => [$p['from'], $p['to']], $parts));
         }
 
         return self::SUCCESS;

@@ -23,7 +23,9 @@ final class RegisterCommand extends Sections
         foreach ($sections as $section) {
             $rows[] = ['section' => $section->sourced_id] + $sums[$section->id];
         }
-        $this->option('json') ? $this->asJson($rows) : $this->table(['Section', 'Registered', 'Withdrawn'], $rows);
+        $this->option('json')
+            ? $this->asJson($rows)
+            : $this->drawTable(['section', 'registered', 'withdrawn'], $rows);
 
         return self::SUCCESS;
     }

@@ -12,6 +12,8 @@ use Nomada\App\Queries\CurrentTerm;
 /** What the commands that work on sections share: the options --section and --json. */
 abstract class Sections extends Command
 {
+    use HasTables;
+
     /**
      * The sections named by --section, or all of the current term; null, with a word on why, where one is unknown.
      *
@@ -23,9 +25,7 @@ abstract class Sections extends Command
         if ($ids === []) {
             $term = app(CurrentTerm::class)->find();
             if ($term === null) {
-                $this->components->error(
-                    (string) __('console.no_term_import'),
-                );
+                $this->components->error((string) __('console.no_term_import'));
 
                 return null;
             }

@@ -50,7 +50,7 @@ final class SessionsCommand extends Sections
         );
         $this->option('json')
             ? $this->asJson($rows)
-            : $this->table(['Section', 'Series', 'Start', 'End', 'State', 'Reason'], $rows);
+            : $this->drawTable(['section', 'series', 'start', 'end', 'state', 'reason'], $rows);
 
         return self::SUCCESS;
     }

@@ -160,3 +160,22 @@ test('licences, contact time and one make-up are computed on the console as on t
         ->and(Artisan::output())
         ->toContain('SPA');
 });
+
+test('above the columns of a table of the console stand words', function (string $command, string $heads) {
+    $this->school();
+    Artisan::call("nomada:$command");
+    $lines = explode("\n", Artisan::output());
+    expect(preg_replace('/\s*\|\s*/', '|', trim($lines[1])))->toBe("|$heads|");
+})->with([
+    ['attendance --section=MAR', 'Section|Day|Person|Status|Minutes|Late|Left|Away|Corrected'],
+    ['clashes', 'Kind|Gravity|Sections|People|Days'],
+    ['contact-time', 'Section|Sessions|Planned|Held|Coming|Lost|Made up|Target|Short'],
+    [
+        'free-times --section=MAR',
+        'Section|Series|Time|Start|Shift in days|Clear|Of|Student-sessions|Out of hours|What it costs',
+    ],
+    ['licences', 'What|How many'],
+    ['match', 'Section|Registrant|Address|Verdict|Roster'],
+    ['register', 'Section|Registered|Withdrawn'],
+    ['sessions', 'Section|Series|Start|End|State|Reason'],
+]);

@@ -29,7 +29,7 @@ final readonly class PlanQuery
     /** Of what differs, by what nothing but an index is asked, and by what the row is. */
     private const VERBS = [
         "'add'" => Placement::IS_NEW,
-        "case when wanted_print is null then 'remove' else 'change' end" => Placement::DIFFERS.' and standing_print is not null',
+        "case when wanted_print is null then 'remove' else 'change' end" => Placement::STANDS_OTHERWISE,
     ];
 
     public function __construct(private SectionFactsQuery $facts)

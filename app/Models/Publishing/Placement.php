@@ -40,6 +40,8 @@ final class Placement extends Model
     /** Of that, what no place has yet; an index of its own answers it, as it is nearly all before the first run. */
     public const IS_NEW = '(not left_alone and wanted_print is not null and standing_print is null)';
 
+    public const STANDS_OTHERWISE = self::DIFFERS.' and standing_print is not null';
+
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
