@@ -43,6 +43,15 @@ final class Templates
         return new Template($kind, $of('subject'), $of('text'));
     }
 
+    /** @return array<string, string> what is shown for each placeholder where there is nothing of a section's own */
+    public static function examples(Wording $kind, string $language): array
+    {
+        $own = ((array) __('examples.of', [], $language))[$kind->code()] ?? [];
+        $any = (array) __('examples.any', [], $language);
+
+        return array_intersect_key((array) $own + $any, array_flip($kind->placeholders()));
+    }
+
     /** What a kind is called where its words are chosen. */
     public static function title(Wording $kind): string
     {

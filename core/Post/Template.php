@@ -21,7 +21,7 @@ final readonly class Template
             throw new Fault('letter.empty', 'text');
         }
         preg_match_all('/\{([^{}]*)\}/', "$subject $text", $m);
-        $known = array_keys($kind->placeholders());
+        $known = $kind->placeholders();
         $unknown = array_values(array_unique(array_diff($m[1], $known)));
         if ($unknown !== []) {
             throw new Fault('letter.unknown', 'text', [
@@ -52,7 +52,7 @@ final readonly class Template
     public function write(array $values): array
     {
         $pairs = [];
-        foreach (array_keys($this->kind->placeholders()) as $key) {
+        foreach ($this->kind->placeholders() as $key) {
             $pairs['{'.$key.'}'] = $values[$key] ?? '';
         }
 

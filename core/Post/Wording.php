@@ -10,7 +10,7 @@ interface Wording
     /** What names it, in the database and in the files of words. */
     public function code(): string;
 
-    /** @return array<string, string> what may stand in braces in a template of this kind, and an example of each */
+    /** @return list<string> what may stand in braces in a template of this kind */
     public function placeholders(): array;
 
     /** @return list<string> those without which the text is of no use */

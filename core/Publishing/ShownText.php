@@ -22,25 +22,15 @@ enum ShownText: string implements Wording
 
     public function placeholders(): array
     {
-        $all = ['class' => 'Y8 Marine Science', 'teacher' => 'N. Haddad', 'school' => 'Colegio Marisma'];
-        $meets = [
-            'meets' => 'Tue Thu 10:00–10:45 Madrid',
-            'doors' => 'The doors open 10 minutes before the start.',
-        ];
-
-        return $all +
-            match ($this) {
-                self::CourseNext, self::StreamOpening => $meets,
-                self::CourseWeek => ['week' => '5'],
-                self::CalendarEvent => [
-                    'series' => 'Y8 Marine Science: Practical',
-                    'link' => 'https://nomada.example/join/…',
-                    'code' => 'BCDF-HJKM-NP at https://nomada.example/join',
-                    'phone' => '+34 910 555 010, PIN 204 118',
-                    'doors' => $meets['doors'],
-                ],
+        return [
+            ...['class', 'teacher', 'school'],
+            ...match ($this) {
+                self::CourseNext, self::StreamOpening => ['meets', 'doors'],
+                self::CourseWeek => ['week'],
+                self::CalendarEvent => ['series', 'link', 'code', 'phone', 'doors'],
                 self::StreamChanged => [],
-            };
+            },
+        ];
     }
 
     public function needs(): array

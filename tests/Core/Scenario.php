@@ -85,6 +85,14 @@ final class Scenario
         return $words;
     }
 
+    /** @return array<string, string> what is shown for each placeholder of a letter */
+    public static function examples(LetterKind $kind, string $language = 'en'): array
+    {
+        $words = self::file($language, 'examples');
+
+        return ($words['of'][$kind->value] ?? []) + $words['any'];
+    }
+
     /** The usual words of a letter. */
     public static function letter(LetterKind $kind, string $language = 'en'): Template
     {

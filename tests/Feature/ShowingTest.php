@@ -193,6 +193,13 @@ test('words of the places are edited, looked at with a section before they are k
         'text' => 'x',
     ])->assertSessionHasErrors('text');
     $this->put('/registration/letters/course-next/xx', $own)->assertNotFound();
+    // What is put in where there is nothing yet is of the language of the words.
+    foreach (['en' => 'Tue 9 Feb is cancelled: boat trip', 'es' => 'mar 9 feb se cancela'] as $language => $example) {
+        $this->get("/registration/letters?kind=changed&language=$language")->assertSee($example);
+    }
+    $this->get('/registration/letters?kind=invitation&language=es')
+        ->assertSee('https://nomada.example/account/pass/…')
+        ->assertDontSee('https://nomada.example/join/…');
     $this->delete('/registration/letters/course-next/en')->assertSessionHas('said');
     $this->work();
     $this->get('/publishing/sections/MAR')->assertSee('Next session')->assertSee('Up next in Y8');

@@ -55,7 +55,7 @@ final readonly class WordsPage
             $kind,
             $language,
             $template,
-            $written ?? $template->write($kind->placeholders()),
+            $written ?? $template->write(Templates::examples($kind, $language)),
             $typed === null,
             Templates::isOwn($kind, $language),
             $written !== null,
@@ -113,9 +113,7 @@ final readonly class WordsPage
             ->orderBy('title')
             ->orderBy('sourced_id')
             ->get(['sourced_id', 'title', 'year'])
-            ->mapWithKeys(
-                fn (\stdClass $s): array => [$s->sourced_id => Section::called($s->year, $s->title)],
-            )
+            ->mapWithKeys(fn (\stdClass $s): array => [$s->sourced_id => Section::called($s->year, $s->title)])
             ->all();
     }
 }

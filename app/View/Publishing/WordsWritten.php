@@ -36,7 +36,7 @@ final readonly class WordsWritten
 
         return $template->kind instanceof ShownText
             ? WantedPlacements::written($facts, $template->kind, $words)
-            : $template->write($this->ofLetter($facts, $words) + $template->kind->placeholders());
+            : $template->write($this->ofLetter($facts, $words) + Templates::examples($template->kind, $language));
     }
 
     /** @return array<string, string> what a letter of the section would have; the rest are examples */

@@ -28,22 +28,34 @@ test('what each kind of letter is', function (
         ->toBe($title)
         ->and(implode(' ', $flags))
         ->toBe($is)
-        ->and(array_keys($kind->placeholders()))
+        ->and($kind->placeholders())
         ->toBe($may)
         ->and($kind->needs())
         ->toBe($needs)
         // An example of each stands in the page on which words are edited.
-        ->and(array_filter($kind->placeholders(), fn (string $v): bool => $v === ''))
+        ->and(array_diff($may, array_keys(array_filter(Scenario::examples($kind)))))
         ->toBe([]);
     // The usual words use what they need, and nothing that is not there.
     preg_match_all('/\{(\w+)\}/', Scenario::letter($kind)->subject.Scenario::letter($kind)->text, $m);
     expect(array_diff($needs, $m[1]))->toBe([])->and(array_diff($m[1], $may))->toBe([]);
 })->with([
     [LetterKind::Received, 'Registration received', '', ['name', 'class', 'school', 'when', 'page'], []],
-    [LetterKind::Accepted, 'Confirmation', 'sessions', ['name', 'class', 'school', 'when', 'link', 'phone'], ['link']],
+    [
+        LetterKind::Accepted,
+        'Confirmation',
+        'sessions',
+        ['name', 'class', 'school', 'when', 'link', 'phone'],
+        ['link'],
+    ],
     [LetterKind::Declined, 'Decline', '', ['name', 'class', 'school', 'when', 'reason', 'page'], ['reason']],
     [LetterKind::Elsewhere, 'Sent to another section', '', ['name', 'class', 'school', 'when', 'page'], []],
-    [LetterKind::Replaced, 'Replaced link', 'sessions', ['name', 'class', 'school', 'when', 'link', 'phone'], ['link']],
+    [
+        LetterKind::Replaced,
+        'Replaced link',
+        'sessions',
+        ['name', 'class', 'school', 'when', 'link', 'phone'],
+        ['link'],
+    ],
     [LetterKind::Guest, 'Guest\'s invitation', '', ['name', 'class', 'school', 'when', 'link', 'until'], ['link']],
     [
         LetterKind::Guardian,
@@ -113,7 +125,7 @@ test('every kind has its line above', function () {
 test('the usual letters, word by word', function () {
     $all = '';
     foreach (LetterKind::cases() as $kind) {
-        [$subject, $text] = Scenario::letter($kind)->write($kind->placeholders());
+        [$subject, $text] = Scenario::letter($kind)->write(Scenario::examples($kind));
         $all .= "== $kind->value\n$subject\n\n$text\n\n";
     }
     expect($all)->toBe((string) file_get_contents(__DIR__.'/letters.txt'));

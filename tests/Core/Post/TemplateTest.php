@@ -11,13 +11,14 @@ test('the usual words of every kind are whole, and leave nothing in braces', fun
     LetterKind $kind,
     string $language,
 ) {
-    [$subject, $text] = Scenario::letter($kind, $language)->write($kind->placeholders());
+    $examples = Scenario::examples($kind, $language);
+    [$subject, $text] = Scenario::letter($kind, $language)->write($examples);
 
     expect("$subject $text")
         ->not->toContain('{')
         ->not->toContain('}');
     foreach ($kind->needs() as $needed) {
-        expect($text)->toContain($kind->placeholders()[$needed]);
+        expect($text)->toContain($examples[$needed]);
     }
 })
     ->with(LetterKind::cases())

@@ -17,7 +17,7 @@
             aria-describedby="text-fault text-braces">{{ old('text', $page->template->text) }}</textarea>
         <div class="invalid" id="text-fault" role="alert">{{ $errors->first('text') }}</div>
         <p class="quiet mt-2" id="text-braces">{{ __('showing.words_page.braces') }}
-            @foreach (array_keys($page->kind->placeholders()) as $one)
+            @foreach ($page->kind->placeholders() as $one)
                 <code>{{ '{' . $one . '}' }}</code>{{ $loop->last ? '.' : ', ' }}
             @endforeach
             @if ($page->kind->needs() !== [])
