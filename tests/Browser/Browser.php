@@ -297,7 +297,7 @@ final class Browser
             'the page to be there',
         );
         for ($n = 0; $n < 400; $n++) {
-            $this->driver->getKeyboard()->sendKeys(WebDriverKeys::TAB);
+            $this->tab();
             [$isIt, $isSeen, $html] = (array) $this->script($at, $what);
             if (! $isSeen) {
                 throw new RuntimeException("Nobody sees that this has the focus: $html");
@@ -307,6 +307,15 @@ final class Browser
             }
         }
         throw new RuntimeException("The Tab key does not lead to \"$what\" on {$this->path()}");
+    }
+
+    /** The key itself, by the debugger: the driver makes three questions of it. */
+    private function tab(): void
+    {
+        $key = ['key' => 'Tab', 'code' => 'Tab', 'windowsVirtualKeyCode' => 9];
+        foreach (['rawKeyDown', 'keyUp'] as $type) {
+            (new ChromeDevToolsDriver($this->driver))->execute('Input.dispatchKeyEvent', ['type' => $type] + $key);
+        }
     }
 
     /** What is typed on whatever has the focus, over what stands there. */
