@@ -29,9 +29,9 @@ use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Language\Phrases;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Post\Template;
+use Nomada\Core\Publishing\CalendarPlacements;
 use Nomada\Core\Publishing\ChangeWords;
 use Nomada\Core\Publishing\SessionChange;
-use Nomada\Core\Publishing\WantedPlacements;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SessionState;
@@ -327,7 +327,7 @@ final readonly class LetterWriter
         $facts = $this->facts->for([$series->section_id], true)[$series->section_id];
         // Guardians get no link of the child's; everybody else has their own in it.
         $events = array_filter(
-            WantedPlacements::feed(
+            CalendarPlacements::feed(
                 $facts,
                 ($student ?? $letter->person)?->sourced_id,
                 $student === null,

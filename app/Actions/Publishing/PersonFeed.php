@@ -11,7 +11,7 @@ use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Joining\LinkSecret;
-use Nomada\Core\Publishing\WantedPlacements;
+use Nomada\Core\Publishing\CalendarPlacements;
 
 /**
  * The calendar of one teacher or student: every session that is theirs, over all terms. Their own links are in it only
@@ -59,7 +59,7 @@ final readonly class PersonFeed
     {
         $events = [];
         foreach ($this->facts->for(array_values(array_map(intval(...), $sections)), true) as $facts) {
-            foreach (WantedPlacements::feed($facts, $person->sourced_id, $withOwnLinks) as $event) {
+            foreach (CalendarPlacements::feed($facts, $person->sourced_id, $withOwnLinks) as $event) {
                 // A series that two of the person's sections share stands in it once.
                 $events[$event->uid] ??= $event;
             }

@@ -9,9 +9,9 @@ use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\Core\Interchange\CartridgeFolder;
 use Nomada\Core\Interchange\CartridgeLink;
 use Nomada\Core\Interchange\CommonCartridge;
+use Nomada\Core\Publishing\CoursePagePlacements;
 use Nomada\Core\Publishing\MaterialFacts;
 use Nomada\Core\Publishing\SectionFacts;
-use Nomada\Core\Publishing\WantedPlacements;
 use Nomada\Core\Timetable\SessionState;
 
 /** A section's weeks as a Common Cartridge: each session leads to its join link, or to its recording once released. */
@@ -46,7 +46,7 @@ final readonly class SectionCartridge
                 if ($address === '' || ($recording === null && $series->hiddenOutside)) {
                     continue;
                 }
-                $line = WantedPlacements::line($facts, $series, $session);
+                $line = CoursePagePlacements::line($facts, $series, $session);
                 $weeks[$facts->term->weekOf($session->day)][] = [
                     $session->start,
                     new CartridgeLink(

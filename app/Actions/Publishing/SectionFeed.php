@@ -9,7 +9,7 @@ use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Joining\LinkSecret;
-use Nomada\Core\Publishing\WantedPlacements;
+use Nomada\Core\Publishing\CalendarPlacements;
 
 /**
  * A section's calendar for anybody who knows its secret address. It has every planned session, whether a link is made
@@ -25,7 +25,7 @@ final readonly class SectionFeed
     {
         $facts = $this->facts->for([$section->id], true)[$section->id];
 
-        return CalendarWriter::write(WantedPlacements::feed($facts), $facts->title, 'PT1H');
+        return CalendarWriter::write(CalendarPlacements::feed($facts), $facts->title, 'PT1H');
     }
 
     /** The feed's address, made on the first asking. */

@@ -29,6 +29,7 @@ use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Interchange\Calendar\ServedEvent;
 use Nomada\Core\Interchange\Calendar\ServedEvents;
 use Nomada\Core\Publishing\Amount;
+use Nomada\Core\Publishing\CoursePagePlacements;
 use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\PlaceKind;
@@ -254,7 +255,7 @@ final readonly class LookPage
         }
         $words = $this->destinations->at(Place::CoursePage)->words($found);
         $lines = (array) ($words['sessions'] ?? []);
-        $ought = WantedPlacements::line($section, $series, $session);
+        $ought = CoursePagePlacements::line($section, $series, $session);
         if ($section->showing->amount === Amount::Nothing) {
             return new LookCell(LookState::Same, (string) __('publishing.look.no_lines'));
         }

@@ -4,6 +4,7 @@ use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Belonging\Part;
 use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Publishing\CalendarPlacements;
 use Nomada\Core\Publishing\ChangeKind;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Placement;
@@ -175,7 +176,7 @@ test(
             ->toBe(2)
             ->and(count($facts->series[0]->forAll(true)))
             ->toBe(2)
-            ->and(count(WantedPlacements::feed($facts)[0]->sessions))
+            ->and(count(CalendarPlacements::feed($facts)[0]->sessions))
             ->toBe(2);
     },
 );

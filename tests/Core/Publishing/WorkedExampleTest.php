@@ -6,6 +6,7 @@ use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\OpenHours;
+use Nomada\Core\Publishing\CalendarPlacements;
 use Nomada\Core\Publishing\DropInFacts;
 use Nomada\Core\Publishing\MaterialFacts;
 use Nomada\Core\Publishing\Placement;
@@ -367,7 +368,7 @@ test('the calendar object says what its reader needs, and nothing of anybody els
 test('a feed has the reader\'s own links and sessions; without links none stands in it', function () {
     $feed = fn (?string $who, bool $links = true): array => array_map(
         fn (EventSeries $e): array => [$e->uid, $e->url, count($e->sessions)],
-        WantedPlacements::feed(example(), $who, $links),
+        CalendarPlacements::feed(example(), $who, $links),
     );
     expect($feed(null))
         ->toBe([['uid-7', 'https://x.example/join/series', 3], ['uid-8', '', 1]])
