@@ -7,6 +7,7 @@ use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Joining\LinkKind;
+use Tests\Support\AtDoors;
 
 beforeEach(function () {
     $this->school();
@@ -16,65 +17,23 @@ beforeEach(function () {
     cache()->flush();
 });
 
-function linkOf($test, LinkKind $kind, ?string $person = null): JoinLink
-{
-    return JoinLink::query()
-        ->inForce()
-        ->where('kind', $kind)
-        ->whereRelation('series.section', 'sourced_id', 'MAR')
-        ->when($person !== null, fn ($q) => $q->whereRelation('person', 'sourced_id', $person))
-        ->firstOrFail();
-}
-
-function seriesPath($test): string
-{
-    return '/sections/MAR/series/'.$test->section('MAR')->series()->value('series.id');
-}
-
-/** Presses the door's button as somebody; null for a guest. */
-function enter($test, ?string $who, JoinLink $link): string
-{
-    auth()->logout();
-    cache()->flush();
-
-    return (string) ($who === null ? $test : $test->as($who))
-        ->post('/join/'.$link->secret)
-        ->headers->get('Location');
-}
-
-const RULES = [
-    'opens_before' => 10,
-    'opens_before_hosts' => 15,
-    'needs_host' => 1,
-    'straight_in' => 'accepted',
-    'others_wait' => 0,
-    'one_device' => 1,
-    'speak' => 'everyone',
-    'camera' => 'everyone',
-    'chat' => 'everyone',
-    'screen' => 'host',
-    'draw' => 'host',
-    'record' => 'host',
-    'muted_on_entry' => 1,
-];
-
 test(
     'students come in once a teacher is inside; a second device takes over; after the end nobody comes back',
     function () {
-        $own = linkOf($this, LinkKind::Personal, 'S-1');
+        $own = AtDoors::link($this, LinkKind::Personal, 'S-1');
         $this->as('S-1')
             ->get('/join/'.$own->secret)
             ->assertSee('The teacher is not here yet');
-        expect(enter($this, 'S-1', $own))->toContain('/join/');
-        expect(enter($this, 'T-2', linkOf($this, LinkKind::Host)))->toContain('/bridge/rooms/');
-        $first = enter($this, 'S-1', $own);
+        expect(AtDoors::enter($this, 'S-1', $own))->toContain('/join/');
+        expect(AtDoors::enter($this, 'T-2', AtDoors::link($this, LinkKind::Host)))->toContain('/bridge/rooms/');
+        $first = AtDoors::enter($this, 'S-1', $own);
         expect($first)->toContain('/bridge/rooms/');
         cache()->flush();
         $this->as('S-1')
             ->get('/join/'.$own->secret)
             ->assertSee('You are already inside on another device')
             ->assertSee('Come in here instead');
-        expect(enter($this, 'S-1', $own))
+        expect(AtDoors::enter($this, 'S-1', $own))
             ->not->toBe($first)
             ->and($this->standins->page($first))
             ->toContain('that one took over');
@@ -93,7 +52,7 @@ test(
             'said',
             'It is over for everybody; nobody is left inside.',
         );
-        expect(enter($this, 'S-1', $own))->toContain('/join/');
+        expect(AtDoors::enter($this, 'S-1', $own))->toContain('/join/');
         cache()->flush();
         $this->as('S-1')
             ->get('/join/'.$own->secret)
@@ -108,11 +67,14 @@ test(
     'others wait outside where the door says so; the teacher lets them in, gives the floor, sends out',
     function () {
         $this->as('T-2')
-            ->put(seriesPath($this).'/rules', ['straight_in' => 'nobody', 'others_wait' => 1] + RULES)
+            ->put(
+                AtDoors::series($this).'/rules',
+                ['straight_in' => 'nobody', 'others_wait' => 1] + AtDoors::RULES,
+            )
             ->assertSessionHasNoErrors();
-        enter($this, 'T-2', linkOf($this, LinkKind::Host));
-        $at = enter($this, 'S-1', linkOf($this, LinkKind::Personal, 'S-1'));
-        enter($this, 'S-2', linkOf($this, LinkKind::Personal, 'S-2'));
+        AtDoors::enter($this, 'T-2', AtDoors::link($this, LinkKind::Host));
+        $at = AtDoors::enter($this, 'S-1', AtDoors::link($this, LinkKind::Personal, 'S-1'));
+        AtDoors::enter($this, 'S-2', AtDoors::link($this, LinkKind::Personal, 'S-2'));
         expect($this->standins->page($at))->toContain('You wait outside');
         app(Clock::class)->set(strtotime('2027-02-09T10:06:00+01:00'));
         $live =
@@ -129,10 +91,10 @@ test(
         $this->post($live, ['act' => 'take-floor', 'person' => 'S-1']);
         expect($this->standins->page($at))->toContain('Show a screen: no');
         $this->post($live, ['act' => 'send-out', 'person' => 'S-1']);
-        expect(enter($this, 'S-1', linkOf($this, LinkKind::Personal, 'S-1')))->toContain('/join/');
+        expect(AtDoors::enter($this, 'S-1', AtDoors::link($this, LinkKind::Personal, 'S-1')))->toContain('/join/');
         cache()->flush();
         $this->as('S-1')
-            ->get('/join/'.linkOf($this, LinkKind::Personal, 'S-1')->secret)
+            ->get('/join/'.AtDoors::link($this, LinkKind::Personal, 'S-1')->secret)
             ->assertSee('You were sent out');
         $this->as('T-2')
             ->post($live, ['act' => 'dance'])
@@ -169,125 +131,12 @@ test('a rehearsal brings invented students, and counts for nothing', function ()
     $this->get($live)->assertDontSee('Alba Ferrán');
 });
 
-test('what opens more than its preset is a snag until somebody accepts it, with their name', function () {
-    $path = seriesPath($this);
-    $this->as('A-1')
-        ->put("$path/rules", ['straight_in' => 'anyone', 'screen' => 'everyone'] + RULES)
-        ->assertSessionHasNoErrors();
-    $this->get('/joining?show=open')
-        ->assertSee('lets in anyone with the link, everyone may show a screen')
-        ->assertSee('1 more open than the preset');
-    $this->get('/joining/audit')->assertSee('nobody yet');
-    $this->get("$path/joining")->assertSee('More open than its preset');
-    $this->post("$path/openness")->assertSessionHasNoErrors();
-    $this->get('/joining/audit')->assertSee('Candela Marrero')->assertDontSee('nobody yet');
-    // Opened further, it is a snag again.
-    $this->put("$path/rules", ['straight_in' => 'anyone', 'screen' => 'everyone', 'needs_host' => 0] + RULES);
-    $this->get('/joining/audit')->assertSee('nobody yet');
-    $this->put("$path/preset", ['preset' => 'lesson']);
-    $this->get('/joining/audit')->assertSee('no door is more open than its preset');
-    $this->put("$path/preset", ['preset' => 'party'])->assertSessionHasErrors('preset');
-    $this->put(
-        "$path/rules",
-        ['opens_before' => 500, 'record' => 'everyone', 'speakers' => 0] + RULES,
-    )->assertSessionHasErrors(['opens_before', 'record', 'speakers']);
-});
-
-test('acts on many say first what they will do, then what came of each', function () {
-    $ids = DB::table('series')->pluck('id')->all();
-    $this->as('A-1')
-        ->post('/joining/acts', ['series' => $ids, 'act' => 'preset', 'preset' => 'guest-lecture'])
-        ->assertOk()
-        ->assertSee('Lesson becomes Guest lecture')
-        ->assertSee('nothing is done yet');
-    expect(DB::table('series')->where('preset', 'guest-lecture')->count())->toBe(0);
-    $this->post('/joining/acts', [
-        'series' => $ids,
-        'act' => 'preset',
-        'preset' => 'guest-lecture',
-        'sure' => 1,
-    ])->assertRedirect('/joining/acts/'.Nomada\App\Models\Joining\ActResult::query()->value('id'));
-    $this->get('/joining/acts/'.Nomada\App\Models\Joining\ActResult::query()->value('id'))->assertSee(
-        '2 series changed',
-    );
-    $this->post('/joining/acts', ['series' => $ids, 'act' => 'preset', 'preset' => 'guest-lecture'])->assertSee(
-        'is so already',
-    );
-    $this->followingRedirects()
-        ->post('/joining/acts', ['series' => $ids, 'act' => 'hide', 'sure' => 1])
-        ->assertSee('2 series changed');
-    $this->followRedirects = false;
-    $this->get('/joining?show=hidden')->assertSee('Hidden 2');
-    $this->as('S-1')
-        ->get('/join/'.linkOf($this, LinkKind::Personal, 'S-1')->secret)
-        ->assertSee('The door is shut');
-    $this->as('A-1')
-        ->post('/joining/acts', ['series' => $ids, 'act' => 'show', 'sure' => 1])
-        ->assertRedirect();
-    $this->post('/joining/acts', ['series' => [], 'act' => 'hide'])->assertSessionHasErrors('series');
-    $this->post('/joining/acts', ['series' => $ids, 'act' => 'burn'])->assertSessionHasErrors('act');
-    // A teacher acts on their own only.
-    $this->as('T-2')
-        ->post('/joining/acts', ['series' => $ids, 'act' => 'hide', 'sure' => 1])
-        ->assertForbidden();
-});
-
-test('links of chosen series are made only after they were shown, and of no other series', function () {
-    DB::table('join_links')->delete();
-    $mar = (int) $this->section('MAR')->series()->value('series.id');
-    $this->as('A-1')
-        ->post('/joining/acts', ['series' => [$mar], 'act' => 'links'])
-        ->assertSee('a join link with code and phone, and a host link')
-        ->assertSee('nothing is done yet');
-    expect(JoinLink::query()->count())->toBe(0);
-    $this->post('/joining/acts', ['series' => [$mar], 'act' => 'links', 'sure' => 1])->assertRedirect();
-    $this->work();
-    expect(JoinLink::query()->pluck('series_id')->unique()->all())->toBe([$mar]);
-    $this->post('/joining/acts', ['series' => [$mar], 'act' => 'links'])->assertSee('has its link already');
-    $this->post('/joining/acts', ['series' => [$mar], 'act' => 'links', 'sure' => 1])->assertRedirect('/joining');
-});
-
-test(
-    'many handed over to one account: the clashes of the account are known at once, and it is written down',
-    function () {
-        $plan = Nomada\App\Models\Timetable\HostingPlan::query()->create([
-            'name' => 'Tiny',
-            'seats' => 1,
-            'minutes' => 30,
-            'at_once' => 1,
-        ]);
-        $account = Nomada\App\Models\Timetable\HostAccountRow::query()->create([
-            'name' => 'Host',
-            'hosting_plan_id' => $plan->id,
-        ]);
-        $ids = DB::table('series')->pluck('id')->all();
-        $this->as('A-1')
-            ->post('/joining/acts', ['series' => $ids, 'act' => 'account', 'account' => $account->id])
-            ->assertSee('goes to Host; its plan has too few seats or minutes for it');
-        expect(
-            DB::table('clashes')
-                ->whereIn('kind', ['long', 'full'])
-                ->count(),
-        )->toBe(0);
-        $this->post('/joining/acts', [
-            'series' => $ids,
-            'act' => 'account',
-            'account' => $account->id,
-            'sure' => 1,
-        ])->assertRedirect();
-        // Two series, each too long and too full for it.
-        expect(DB::table('clashes')->where('kind', 'long')->count())
-            ->toBe(2)
-            ->and(DB::table('clashes')->where('kind', 'full')->count())
-            ->toBeGreaterThan(0)
-            ->and(DB::table('audit_log')->where('words', 'handed over to Host')->count())
-            ->toBe(2);
-    },
-);
-
 test('the student\'s page and Today name the doors of the series\' own preset', function () {
     $this->as('T-2')
-        ->put(seriesPath($this).'/rules', ['opens_before' => 30, 'opens_before_hosts' => 40] + RULES)
+        ->put(
+            AtDoors::series($this).'/rules',
+            ['opens_before' => 30, 'opens_before_hosts' => 40] + AtDoors::RULES,
+        )
         ->assertSessionHasNoErrors();
     app(Clock::class)->set(strtotime('2027-02-11T09:20:00+01:00'));
     $this->as('S-1')->get('/me')->assertSee('To the door, open at 08:30');
@@ -298,8 +147,8 @@ test(
     'a replaced link is dead at once, tells where the new one is, and everything that carries it is stale',
     function () {
         Artisan::call('nomada:publish', ['--section' => ['MAR']]);
-        $old = linkOf($this, LinkKind::Series);
-        $own = linkOf($this, LinkKind::Personal, 'S-1');
+        $old = AtDoors::link($this, LinkKind::Series);
+        $own = AtDoors::link($this, LinkKind::Personal, 'S-1');
         expect(
             DB::table('placements')
                 ->where('section_id', $this->section('MAR')->id)
@@ -307,10 +156,10 @@ test(
                 ->count(),
         )->toBe(0);
         $this->as('A-1')
-            ->get(seriesPath($this).'/joining')
+            ->get(AtDoors::series($this).'/joining')
             ->assertSeeInOrder(['5 links die at once', 'Calendar: 4 placements', 'Replace them now']);
-        $this->post(seriesPath($this).'/replacement')->assertSessionHas('said');
-        $this->get(seriesPath($this).'/joining')->assertSeeInOrder([
+        $this->post(AtDoors::series($this).'/replacement')->assertSessionHas('said');
+        $this->get(AtDoors::series($this).'/joining')->assertSeeInOrder([
             'Calendar: 4 placements',
             '4 stale',
             'Galia Zabalo',
@@ -330,13 +179,15 @@ test(
                 ->assertDontSee('Marine Science')
                 ->assertDontSee('10:00');
         }
-        $new = linkOf($this, LinkKind::Series);
+        $new = AtDoors::link($this, LinkKind::Series);
         expect($new->room)->toBe($old->room)->and($new->join_code)->not->toBe($old->join_code);
         $this->post('/join', ['code' => (string) $old->join_code])->assertSessionHasErrors('code');
         $this->post('/join', ['code' => (string) $new->join_code])->assertRedirect('/join/'.$new->secret);
         // One personal link alone.
         $this->as('A-1')
-            ->post(seriesPath($this).'/replacement', ['link' => linkOf($this, LinkKind::Personal, 'S-2')->id])
+            ->post(AtDoors::series($this).'/replacement', [
+                'link' => AtDoors::link($this, LinkKind::Personal, 'S-2')->id,
+            ])
             ->assertSessionHasNoErrors();
         $this->get('/joining/audit?kind=link')
             ->assertSee('replaced: personal link of Rui Mestre')
@@ -345,7 +196,7 @@ test(
 );
 
 test('a guest comes in by a pass without an account, until it runs out or is taken back', function () {
-    $path = seriesPath($this);
+    $path = AtDoors::series($this);
     $this->as('A-1')
         ->post("$path/guests", [
             'guest_name' => 'Vera Ocampo',
@@ -353,18 +204,18 @@ test('a guest comes in by a pass without an account, until it runs out or is tak
             'until' => '2027-02-10',
         ])
         ->assertSessionHasNoErrors();
-    $pass = linkOf($this, LinkKind::Guest);
-    enter($this, 'T-2', linkOf($this, LinkKind::Host));
+    $pass = AtDoors::link($this, LinkKind::Guest);
+    AtDoors::enter($this, 'T-2', AtDoors::link($this, LinkKind::Host));
     auth()->logout();
     cache()->flush();
     $this->get('/join/'.$pass->secret)
         ->assertOk()
         ->assertSee('Come in')
         ->assertDontSee('Galia');
-    expect(enter($this, null, $pass))->toContain('/bridge/rooms/');
+    expect(AtDoors::enter($this, null, $pass))->toContain('/bridge/rooms/');
     // Any other link asks to sign in first, and says nothing.
     auth()->logout();
-    $this->get('/join/'.linkOf($this, LinkKind::Series)->secret)->assertRedirect('/sign-in');
+    $this->get('/join/'.AtDoors::link($this, LinkKind::Series)->secret)->assertRedirect('/sign-in');
     app(Clock::class)->set(strtotime('2027-02-11T10:00:00+01:00'));
     $this->get('/join/'.$pass->secret)->assertSee('This pass is no longer good');
     app(Clock::class)->set(strtotime('2027-02-09T09:52:00+01:00'));
@@ -387,14 +238,14 @@ test('a guest comes in by a pass without an account, until it runs out or is tak
 });
 
 test('a short address leads to the door, is nobody\'s name, and is its own', function () {
-    $path = seriesPath($this);
+    $path = AtDoors::series($this);
     $this->as('A-1')
         ->put("$path/short-address", ['short_address' => ''])
         ->assertSessionHasNoErrors();
-    expect(linkOf($this, LinkKind::Series)->short_address)->toBe('y8-marine-science');
+    expect(AtDoors::link($this, LinkKind::Series)->short_address)->toBe('y8-marine-science');
     $this->as('S-1')
         ->get('/go/Y8-Marine-Science')
-        ->assertRedirect('/join/'.linkOf($this, LinkKind::Series)->secret);
+        ->assertRedirect('/join/'.AtDoors::link($this, LinkKind::Series)->secret);
     $this->as('A-1')
         ->put("$path/short-address", ['short_address' => 'class with zabalo'])
         ->assertSessionHasErrors([
@@ -405,35 +256,8 @@ test('a short address leads to the door, is nobody\'s name, and is its own', fun
     ])->assertSessionHasErrors('short_address');
 });
 
-test('own presets are kept, used and taken out only when nobody goes by them', function () {
-    $this->as('A-1')
-        ->post('/joining/presets', ['preset_name' => 'Harbour visit', 'screen' => 'everyone'] + RULES)
-        ->assertSessionHasNoErrors();
-    $this->get('/joining/presets')->assertSee('Harbour visit');
-    $this->put(seriesPath($this).'/preset', ['preset' => 'harbour-visit'])->assertSessionHasNoErrors();
-    $this->delete('/joining/presets/harbour-visit')->assertSessionHasErrors('preset_name');
-    $this->post('/joining/presets', ['preset_name' => 'Lesson'] + RULES)->assertSessionHasErrors('preset_name');
-    $this->post('/joining/presets', ['preset_name' => ''] + RULES)->assertSessionHasErrors('preset_name');
-    $this->put(seriesPath($this).'/preset', ['preset' => 'lesson']);
-    $this->delete('/joining/presets/harbour-visit')->assertSessionHas('said', 'The preset is taken out.');
-});
-
-test('guessed join codes are written down, and the log is exported with formulas disarmed', function () {
-    $this->as('S-1')
-        ->post('/join', ['code' => 'BCDFHJKMNB'])
-        ->assertSessionHasErrors('code');
-    DB::table('audit_log')->insert(['at' => now(), 'kind' => 'link', 'section' => '=1+1', 'words' => 'x']);
-    $csv = (string) $this->as('A-1')->get('/joining/audit.csv')->assertOk()->getContent();
-    expect($csv)
-        ->toContain('a join code that is none was typed')
-        ->toContain("'=1+1")
-        ->and($csv)
-        ->not->toContain(',=1+1');
-    expect((string) $this->get('/joining/audit.csv?kind=code')->getContent())->not->toContain('=1+1');
-});
-
 test('seats are given once each, however many arrive at one moment', function () {
-    $link = linkOf($this, LinkKind::Series);
+    $link = AtDoors::link($this, LinkKind::Series);
     $url = config('nomada.standins.url')."/bridge/rooms/{$link->room}/people";
     $answers = Illuminate\Support\Facades\Http::pool(
         fn ($pool) => array_map(
@@ -467,7 +291,7 @@ test('seats are given once each, however many arrive at one moment', function ()
 
 test('the whole invitation is there on each student\'s clock', function () {
     $this->as('T-2')
-        ->get(seriesPath($this).'/joining')
+        ->get(AtDoors::series($this).'/joining')
         ->assertSee('The whole invitation')
         ->assertSee('On Canary time')
         ->assertSee("When (Canary time):\n  Tue 9 Feb, 09:00–09:47")
@@ -475,70 +299,10 @@ test('the whole invitation is there on each student\'s clock', function () {
         ->assertSee("When (Casablanca time):\n  Tue 9 Feb, 09:00–09:47");
 });
 
-test(
-    'a preset of one\'s own that is changed reaches its series and what stands of them, and is written down',
-    function () {
-        $this->as('A-1')
-            ->post('/joining/presets', ['preset_name' => 'Quiet hour'] + RULES)
-            ->assertSessionHasNoErrors();
-        $this->put(seriesPath($this).'/preset', ['preset' => 'quiet-hour'])->assertSessionHasNoErrors();
-        Artisan::call('nomada:publish', ['--section' => ['MAR']]);
-        $stale = fn (): int => DB::table('placements')
-            ->where('section_id', $this->section('MAR')->id)
-            ->whereColumn('wanted_print', '!=', 'standing_print')
-            ->count();
-        expect($stale())->toBe(0);
-        $changed = ['preset_name' => 'Quiet hour', 'opens_before' => 3] + RULES;
-        $this->post('/joining/presets', $changed)->assertSessionHasErrors('preset_name');
-        $this->get('/joining/presets?change=quiet-hour')
-            ->assertSee('Change Quiet hour')
-            ->assertSee('value="quiet-hour"', false);
-        $this->get('/joining/presets?change=lesson')->assertDontSee('name="changes"', false);
-        $this->post('/joining/presets', ['changes' => 'gone'] + $changed)->assertSessionHasErrors('preset_name');
-        $this->post('/joining/presets', ['changes' => 'quiet-hour'] + $changed)->assertSessionHasNoErrors();
-        $this->work();
-        // The doors' opening is told in the pinned place, the opening post, and every calendar.
-        expect($stale())->toBe(6);
-        $this->get('/joining/audit?q=preset')
-            ->assertSee('preset Quiet hour made: ')
-            ->assertSee('preset Quiet hour changed: Registered students come in from 3 minutes before');
-        $this->delete('/joining/presets/quiet-hour')->assertSessionHasErrors('preset_name');
-        $this->put(seriesPath($this).'/preset', ['preset' => 'lesson']);
-        $this->delete('/joining/presets/quiet-hour')->assertSessionHasNoErrors();
-        $this->get('/joining/audit?q=taken')->assertSee('preset Quiet hour taken out');
-    },
-);
-
-test('who made links, and that a deleted series\' links are dead, is written down', function () {
-    $this->as('A-1')->delete(seriesPath($this))->assertSessionHasNoErrors();
-    $words = DB::table('audit_log')
-        ->where('section', 'Y8 Marine Science')
-        ->where('kind', 'link')
-        ->pluck('words')
-        ->all();
-    expect($words)->toBe(['join link and host link made', 'series deleted: 5 links open nothing any more']);
-    // Asked for again where it is there already, nothing is written down.
-    Artisan::call('nomada:links');
-    expect(DB::table('audit_log')->where('words', 'join link and host link made')->count())->toBe(2);
-});
-
-/** Where the page of somebody who waits asks for its version. */
-function lookOf($test, string $who, JoinLink $link): string
-{
-    $page = $test
-        ->as($who)
-        ->get("/join/$link->secret")
-        ->assertOk()
-        ->getContent();
-    auth()->logout();
-
-    return html_entity_decode((string) preg_replace('/.*data-look="([^"]*)".*/s', '$1', (string) $page));
-}
-
 test('whoever waits is told when the door has changed, without a session, and all share one look', function () {
     momentAt('2027-02-11', '09:30');
-    $link = linkOf($this, LinkKind::Series);
-    $look = lookOf($this, 'S-1', $link);
+    $link = AtDoors::link($this, LinkKind::Series);
+    $look = AtDoors::look($this, 'S-1', $link);
     $version = function (bool $shared = false) use ($look): string {
         $shared || cache()->flush();
         $answer = $this->get($look)->assertOk();
@@ -577,11 +341,11 @@ test('whoever waits is told when the door has changed, without a session, and al
         ->update(['state' => 'waiting']);
     expect($version(shared: true))->toBe($open);
     // The teacher comes in: all are told. Who comes in after that changes nothing for those outside.
-    $this->standins->page(enter($this, 'T-2', linkOf($this, LinkKind::Host)));
+    $this->standins->page(AtDoors::enter($this, 'T-2', AtDoors::link($this, LinkKind::Host)));
     auth()->logout();
     $inside = $version();
     expect($inside)->not->toBe($open);
-    expect($into = enter($this, 'S-3', $link))->toContain('/bridge/rooms/');
+    expect($into = AtDoors::enter($this, 'S-3', $link))->toContain('/bridge/rooms/');
     $this->standins->page($into);
     auth()->logout();
     expect($version())->toBe($inside);
@@ -594,12 +358,12 @@ test('whoever waits is told when the door has changed, without a session, and al
 test(
     'a pass is one person\'s: the first browser keeps it, the next asks, and the teacher sees both and decides',
     function () {
-        $path = seriesPath($this);
+        $path = AtDoors::series($this);
         $this->as('A-1')
             ->post("$path/guests", ['guest_name' => 'Vera Ocampo', 'until' => '12 Feb'])
             ->assertSessionHasNoErrors();
-        $pass = linkOf($this, LinkKind::Guest);
-        enter($this, 'T-2', linkOf($this, LinkKind::Host));
+        $pass = AtDoors::link($this, LinkKind::Guest);
+        AtDoors::enter($this, 'T-2', AtDoors::link($this, LinkKind::Host));
         $as = function (array $cookies, string $browser) use ($pass) {
             auth()->logout();
             cache()->flush();
@@ -665,17 +429,17 @@ test(
 );
 
 test('a guest who was sent out stays out by a second pass too', function () {
-    $path = seriesPath($this);
+    $path = AtDoors::series($this);
     foreach (['Vera Ocampo', 'V. Ocampo'] as $name) {
         $this->as('A-1')->post("$path/guests", ['guest_name' => $name, 'until' => '12 Feb']);
     }
     [$first, $second] = JoinLink::query()->where('kind', LinkKind::Guest)->orderBy('id')->get()->all();
-    enter($this, 'T-2', linkOf($this, LinkKind::Host));
+    AtDoors::enter($this, 'T-2', AtDoors::link($this, LinkKind::Host));
     auth()->logout();
     $word = $this->post("/join/$first->secret")
         ->getCookie('guest')
         ->getValue();
-    $room = linkOf($this, LinkKind::Series)->room;
+    $room = AtDoors::link($this, LinkKind::Series)->room;
     $guest = array_values(
         array_filter(
             app(ConferenceBridge::class)->state($room, '2027-02-09T09:00')['inside'],
@@ -694,11 +458,11 @@ test('a guest who was sent out stays out by a second pass too', function () {
 });
 
 test('guests are marked, and a pass for one session goes where it goes', function () {
-    $path = seriesPath($this);
+    $path = AtDoors::series($this);
     $this->as('A-1')
         ->post("$path/guests", ['guest_name' => 'Vera Ocampo', 'until' => '9 Feb', 'only_day' => '9 Feb'])
         ->assertSessionHasNoErrors();
-    $pass = linkOf($this, LinkKind::Guest);
+    $pass = AtDoors::link($this, LinkKind::Guest);
     $series = $this->section('MAR')->series()->firstOrFail();
     $session = $series->sessions()->where('day', '2027-02-11')->firstOrFail();
     $pass->update(['only_session_id' => $session->id, 'only_day' => '2027-02-11']);
@@ -714,11 +478,11 @@ test('guests are marked, and a pass for one session goes where it goes', functio
         ->assertSee('Fri 12 Feb')
         ->assertDontSee('Come in');
     momentAt('2027-02-12', '09:58');
-    enter($this, 'T-2', linkOf($this, LinkKind::Host));
+    AtDoors::enter($this, 'T-2', AtDoors::link($this, LinkKind::Host));
     auth()->logout();
     cache()->flush();
     $this->post("/join/$pass->secret");
-    $room = linkOf($this, LinkKind::Series)->room;
+    $room = AtDoors::link($this, LinkKind::Series)->room;
     $names = array_column($this->standins->get("/bridge/rooms/$room?meeting=2027-02-12T09:00")['inside'], 'name');
     expect($names)->toContain('Vera Ocampo (guest)');
     momentAt('2027-02-12', '23:59');
