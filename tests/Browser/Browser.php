@@ -35,7 +35,7 @@ final class Browser
     /** Who has signed in by `as` and nothing else, and goes on being so. */
     private string $who = '';
 
-    private function __construct(private readonly float $patience = 15)
+    private function __construct(private readonly float $patience = 25)
     {
     }
 
@@ -94,7 +94,7 @@ final class Browser
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
-        $until = microtime(true) + 20;
+        $until = microtime(true) + 40;
         while (! @fsockopen('127.0.0.1', $port, $c, $w, 0.2)) {
             microtime(true) < $until
                 ? usleep(20_000)

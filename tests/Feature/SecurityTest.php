@@ -220,3 +220,23 @@ test('what nobody came back for is taken away at night', function () {
     expect(DB::table('sign_ins')->count())->toBe(1);
     unlink("$folder/new.txt");
 });
+
+test('two copies on one machine keep nothing for each other', function () {
+    $folders = array_map(function (string $database): string {
+        putenv("DB_DATABASE=$database");
+        $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = $database;
+        $config = require config_path('cache.php');
+
+        return $config['stores']['file']['path'];
+    }, ['nomada_other', 'nomada_test']);
+    expect($folders)->toBe([
+        storage_path('framework/cache/data/nomada_other'),
+        storage_path('framework/cache/data/nomada_test'),
+    ]);
+    $kept = fn (string $folder): Illuminate\Cache\Repository => new Illuminate\Cache\Repository(
+        new Illuminate\Cache\FileStore(app('files'), $folder),
+    );
+    $kept($folders[0])->put('school domains', ['other.example'], 60);
+    expect($kept($folders[1])->get('school domains'))->toBeNull();
+    $kept($folders[0])->flush();
+});

@@ -69,10 +69,10 @@ final class RunningCopy
         app(\Nomada\App\Support\Clock::class)->set((int) strtotime("2027-02-09 $time Europe/Madrid"));
     }
 
-    /** Waits for what goes on behind the pages, for a quarter of a minute at most. */
+    /** Waits for what goes on behind the pages, for half a minute at most. */
     public function wait(callable $is): void
     {
-        for ($until = microtime(true) + 15; ! $is(); usleep(100_000)) {
+        for ($until = microtime(true) + 25; ! $is(); usleep(100_000)) {
             microtime(true) < $until || throw new \RuntimeException('It did not come');
         }
     }
@@ -117,7 +117,7 @@ final class RunningCopy
         // The supervisor says when all is up.
         $log = storage_path("logs/browser-copy-$self->port.log");
         for (
-            $until = microtime(true) + 20;
+            $until = microtime(true) + 40;
             ! str_contains((string) file_get_contents($log), 'Ctrl-C');
             usleep(50_000)
         ) {
