@@ -104,7 +104,7 @@ final class RunCommand extends Command
                     ...$artisan,
                     'queue:work',
                     '--tries=0',
-                    '--sleep=0.1',
+                    '--sleep=0.25',
                     '--timeout=30',
                     '--max-time=3600',
                     '--memory=256',

@@ -48,7 +48,7 @@ final class CommonFields
         return ['class' => $section->title, 'teacher' => $section->teacher, 'school' => $section->school];
     }
 
-    /** When its series meet now, each with its title where there are several. */
+    /** When its series are held, by the sentence that is true now; each with its title where there are several. */
     public static function meets(SectionFacts $section): string
     {
         $phrases = $section->words()->phrases;
