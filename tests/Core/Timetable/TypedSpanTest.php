@@ -22,6 +22,11 @@ test('from when to when is read as people type it', function (string $start, str
     ['12–1', '', '12:00-13:00'],
     ['9 to 9:45', '', '09:00-09:45'],
     ['half past 9', 'quarter past 10', '09:30-10:15'],
+    // Of two readings the one that comes after the start, and of two of those the earlier.
+    ['15:00', '4', '15:00-16:00'],
+    ['8', '9.30', '08:00-09:30'],
+    [' 9 ', "\t9:45 ", '09:00-09:45'],
+    [' 12  –  1 ', '', '12:00-13:00'],
     // What is typed into the first field is meant; the other still shows the times of before.
     ['10:00-10:30', '9:45', '10:00-10:30'],
 ]);
@@ -80,4 +85,30 @@ test('for one session an unlikely time is noted, and only what reads two ways is
         ->toFault('Write it with four figures')
         ->and(fn () => $read('23:30', '+45'))
         ->toFault('after midnight');
+});
+
+test('a session may end at midnight, and not a minute later', function () {
+    $read = fn (string $end) => TypedSpan::read('23:00', $end, ['s', 'e'], asks: false);
+
+    expect([$read('+60')->end, $read('+60')->minutes()])
+        ->toBe([1440, 60])
+        ->and(fn () => $read('+61'))
+        ->toFault('after midnight', 'e')
+        ->and(fn () => $read('22:59'))
+        ->toFault('22:59 is not after 23:00', 'e');
+});
+
+test('each of the two is answered for itself', function () {
+    $read = fn (array $sure) => TypedSpan::read('21:30', '22:15', ['s', 'e'], $sure);
+
+    expect(TypedSpan::answer(1290, ' 21:30 '))
+        ->toBe('1290 21:30')
+        ->and($read(['1290 21:30', '1335 22:15'])->doubts)
+        ->toBe([])
+        ->and(fn () => $read(['1290 21:30', '1290 21:30']))
+        ->toFault('22:15 is after 21:00', 'e')
+        ->and(fn () => $read(['1335 22:15', '1335 22:15']))
+        ->toFault('21:30 is after 21:00', 's')
+        ->and(fn () => TypedSpan::read('3', '16:00', ['s', 'e'], asks: false))
+        ->toFault('15:00 or 03:00', 's');
 });
