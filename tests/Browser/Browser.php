@@ -123,8 +123,8 @@ final class Browser
     {
         $this->url = $url;
         $this->who = '';
-        // By the debugger: the driver's own way asks for a page first.
-        (new ChromeDevToolsDriver($this->driver))->execute('Network.clearBrowserCookies');
+        $this->driver->get("$url/sign-in");
+        $this->driver->manage()->deleteAllCookies();
 
         return $this;
     }
