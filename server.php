@@ -2,6 +2,8 @@
 
 // The router of PHP's own server: files of public/ as they are, everything else through the application.
 $path = urldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
+// What is no page names no icon, and a browser asks for this one.
+$path = $path === '/favicon.ico' ? '/icon.svg' : $path;
 $file = __DIR__.'/public'.$path;
 $types = [
     'css' => 'text/css; charset=utf-8',

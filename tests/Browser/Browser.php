@@ -118,12 +118,13 @@ final class Browser
         }
     }
 
-    /** A visitor without cookies at an address. */
+    /** A visitor without cookies at an address, who has seen no page of it yet. */
     public function fresh(string $url): self
     {
         $this->url = $url;
         $this->who = '';
-        $this->driver->get("$url/sign-in");
+        // Somewhere that sets no cookies itself, and where nothing of the last page is under way any more.
+        $this->driver->get("$url/robots.txt");
         $this->driver->manage()->deleteAllCookies();
 
         return $this;
@@ -152,9 +153,15 @@ final class Browser
         return $this;
     }
 
-    public function signInAsDemo(string $person): self
+    /** Signs in on the way to a page, as a stranger does who follows a link: by a button of the sign-in page. */
+    public function signInAsDemo(string $person, string $page = '/'): self
     {
-        $this->driver->get("$this->url/sign-in");
+        $this->who = '';
+        $this->open($page);
+        $isOpen = ! $this->isToSignIn();
+        if ($isOpen) {
+            $this->open('/sign-in');
+        }
         $button = $this->driver->findElements(
             WebDriverBy::xpath("//form[input[@name='person' and @value='$person']]/button"),
         );
@@ -162,25 +169,26 @@ final class Browser
             throw new RuntimeException("The sign-in page does not offer $person");
         }
         $button[0]->click();
-        $this->wait(
-            fn (): bool => ! str_contains($this->driver->getCurrentURL(), 'sign-in'),
-            "signing in as $person",
-        );
+        $this->wait(fn (): bool => ! $this->isToSignIn(), "signing in as $person");
 
-        return $this;
+        return $isOpen ? $this->open($page) : $this;
+    }
+
+    private function isToSignIn(): bool
+    {
+        return str_starts_with($this->path(), '/sign-in');
     }
 
     /** A page as somebody sees it, who stays signed in from one page to the next; '' for a stranger. */
     public function as(string $url, string $person, string $page): self
     {
-        if ("$url $person" !== $this->who) {
-            $this->fresh($url);
-            $person === '' || $this->signInAsDemo($person);
+        if ("$url $person" === $this->who) {
+            $this->open($page);
         }
-        $this->open($page);
-        if ($person !== '' && str_starts_with($this->path(), '/sign-in')) {
-            // The school was laid anew in between, and its sign-ins went with it.
-            $this->fresh($url)->signInAsDemo($person)->open($page);
+        // The school may have been laid anew in between, and its sign-ins gone with it.
+        if ("$url $person" !== $this->who || ($person !== '' && $this->isToSignIn())) {
+            $this->fresh($url);
+            $person === '' ? $this->open($page) : $this->signInAsDemo($person, $page);
         }
         $this->who = "$url $person";
 
@@ -189,9 +197,10 @@ final class Browser
 
     public function signIn(string $email, string $password): self
     {
+        $this->who = '';
         $this->driver->get("$this->url/sign-in");
         $this->fill('email', $email)->fill('password', $password)->click('form .btn-main');
-        $this->wait(fn (): bool => ! str_contains($this->driver->getCurrentURL(), 'sign-in'), "signing in as $email");
+        $this->wait(fn (): bool => ! $this->isToSignIn(), "signing in as $email");
 
         return $this;
     }
@@ -458,7 +467,7 @@ final class Browser
             $this->driver->executeScript($axe);
         }
         $found = $this->driver->executeAsyncScript(
-            'const done = arguments[1]; axe.run(document, {runOnly: arguments[0]}).then('.
+            'const done = arguments[1]; axe.run(document, {runOnly: arguments[0], resultTypes: ["violations"]}).then('.
                 'r => done(r.violations.map(v => v.id + '.
                 '": " + v.nodes.slice(0, 4).map(n => n.target.join(" ") + " (" + n.failureSummary.split("\n")[1] + '.
                 '")").join(" | "))), e => done(["axe: " + e]))',
@@ -469,7 +478,8 @@ final class Browser
     }
 
     /**
-     * What axe finds on this page in light and in dark, and whether it is wider than its window in either.
+     * What axe finds on this page in light and in dark, and whether it is wider than its window in either, or turned
+     * around, as a language would lay it out that is written from right to left.
      *
      * @return list<string>
      */
@@ -483,16 +493,12 @@ final class Browser
             }
             array_push($found, ...array_map(fn (string $fault): string => "in $scheme: $fault", $faults));
         }
+        $this->driver->executeScript('document.documentElement.dir = "rtl"');
+        if ($this->scrollsSideways()) {
+            $found[] = 'turned around: wider than its window';
+        }
 
         return $found;
-    }
-
-    /** Lays the page out as a language would that is written from right to left. */
-    public function turnAround(): self
-    {
-        $this->driver->executeScript('document.documentElement.dir = "rtl"');
-
-        return $this;
     }
 
     /** Whether the page is wider than the window. */

@@ -18,7 +18,7 @@ test('what somebody else changed at the course site is seen side by side, and pu
     $standins->put('/course/pages/8MAR/items/week-6', '{"title":"Tides club","block":"6","fields":{}}');
     Http::withToken($standins->token)->delete($standins->url.'/course/pages/8MAR/items/week-7');
 
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/publishing/drift');
+    $b = browser()->as($copy->url(), 'A-01', '/publishing/drift');
     $b->press('Look now')->see('2 were changed there')->see('Tides club')->see('It was deleted there.');
     $b->open('/sections/8MAR')->see('2 changed there by somebody else');
     // As the student sees it, what is gone is marked.
@@ -39,7 +39,7 @@ test('a real calendar server is tried, kept and published to', function () {
     $copy = RunningCopy::shared();
     $radicale = Radicale::shared();
     $radicale->empty();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/publishing/places');
+    $b = browser()->as($copy->url(), 'A-01', '/publishing/places');
     $b->click('#calendar summary')->script("document.querySelector('#kind-calendar').value = 'caldav'");
     $b->script("document.querySelector('#url-calendar').value = arguments[0]", $radicale->url());
     $b->script("document.querySelector('#user-calendar').value = arguments[0]", Radicale::USER);
@@ -68,7 +68,7 @@ test('a real calendar server is tried, kept and published to', function () {
 
 test('a student chooses how to be reminded, and axe finds nothing there', function () {
     $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url())->signInAsDemo('S-8-001')->size(390, 844)->open('/me');
+    $b = browser()->size(390, 844)->as($copy->url(), 'S-8-001', '/me');
     $b->script("document.querySelector('#remind').value = 'hours-2'");
     $b->press('Keep')->see('Kept.');
     expect(DB::table('people')->where('sourced_id', 'S-8-001')->value('remind'))

@@ -13,7 +13,7 @@ test(
     function () {
         $copy = RunningCopy::shared();
         $copy->freshDemo();
-        $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/timetable?week=7')->see('sessions clash');
+        $b = browser()->as($copy->url(), 'A-01', '/timetable?week=7')->see('sessions clash');
         $b->focus(HISTORY)->wait(
             fn (): bool => $b->count('.shade.is-free') > 0 && $b->count('.shade.is-students') > 0,
             'the row to be shaded',
@@ -56,7 +56,7 @@ test(
 
 test('a session is dragged with the mouse, alone, and a click still opens it', function () {
     $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/timetable?week=7');
+    $b = browser()->as($copy->url(), 'A-01', '/timetable?week=7');
     $b->drag('[data-name="Y7 Art"]', -70)
         ->see('How far does it go?', '#move-dialog')
         ->see('Move Y7 Art', '#move-dialog')
@@ -85,7 +85,7 @@ test('a session is dragged with the mouse, alone, and a click still opens it', f
 
 test('days are closed by dragging over them, and what falls on them is made up', function () {
     $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/term');
+    $b = browser()->as($copy->url(), 'A-01', '/term');
     $b->dragTo('[data-day="2027-03-02"]', '[data-day="2027-03-03"]');
     expect($b->script('return [document.getElementById("first").value, document.getElementById("last").value]'))
         ->toBe(['2027-03-02', '2027-03-03'])
@@ -110,7 +110,7 @@ test('days are closed by dragging over them, and what falls on them is made up',
 
 test('a lost session takes a free time with one click', function () {
     $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/sections/9CHE');
+    $b = browser()->as($copy->url(), 'A-01', '/sections/9CHE');
     $b->press('Make up the session of Fri 29 Jan')
         ->see('Make it up')
         ->see('everybody is free')
@@ -122,7 +122,7 @@ test('a lost session takes a free time with one click', function () {
 
 test('a series meets in a period of the day plan and on rotation weeks, read back in a sentence', function () {
     $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/sections/10STA?change=new');
+    $b = browser()->as($copy->url(), 'A-01', '/sections/10STA?change=new');
     $b->choose('#k-rotation')
         ->choose('#rl-B')
         ->choose('#rw-3')
@@ -139,7 +139,7 @@ test('a series meets in a period of the day plan and on rotation weeks, read bac
 
 test('the timetable prints on A4, landscape', function () {
     $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/timetable?week=7')->settle();
+    $b = browser()->as($copy->url(), 'A-01', '/timetable?week=7')->settle();
     preg_match_all('/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/', $b->pdf(), $m);
 
     expect($m[0])

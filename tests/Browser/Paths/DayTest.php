@@ -38,14 +38,11 @@ test(
     function () {
         $copy = RunningCopy::shared();
         $session = dayBegins($copy);
-        $teacher = browser()->fresh($copy->url())->signInAsDemo('T-02');
+        $teacher = browser()->as($copy->url(), 'T-02', "/live/$session->id");
         $galia = Browser::start();
         $farid = Browser::start();
         try {
-            $teacher
-                ->open("/live/$session->id")
-                ->see('22 have not come')
-                ->press('Come in as the teacher');
+            $teacher->see('22 have not come')->press('Come in as the teacher');
             $teacher->see('You are inside; the others can come in.');
             // The devices are tried before anybody hears: Chromium's own microphone beeps.
             $galia
@@ -192,8 +189,8 @@ test(
 test('what the desk fetches behind never closes what a teacher has opened meanwhile', function () {
     $copy = RunningCopy::shared();
     $session = dayBegins($copy);
-    $b = browser()->fresh($copy->url())->signInAsDemo('T-02');
-    $b->open("/live/$session->id")->press('Come in as the teacher')->see('You are inside');
+    $b = browser()->as($copy->url(), 'T-02', "/live/$session->id");
+    $b->press('Come in as the teacher')->see('You are inside');
     // Answers wait at this gate until somebody lets them in.
     $b->script(<<<'JS'
     const real = window.fetch;
@@ -219,12 +216,8 @@ test('what the desk fetches behind never closes what a teacher has opened meanwh
 test('the rehearsal shows all of it with invented students', function () {
     $copy = RunningCopy::shared();
     $session = dayBegins($copy);
-    $b = browser()->fresh($copy->url())->signInAsDemo('T-02');
-    $b->open("/live/$session->id")
-        ->press('Rehearse')
-        ->press('Begin the rehearsal')
-        ->see('4 outside')
-        ->see('2 inside');
+    $b = browser()->as($copy->url(), 'T-02', "/live/$session->id");
+    $b->press('Rehearse')->press('Begin the rehearsal')->see('4 outside')->see('2 inside');
     $b->press('Let them go on')->see('Is the harbour the grey part?')->see('1 Alba Ferrán', '.a-who');
     $b->press('Let all in')->see('Everybody is let in.')->see('6 inside');
     $b->press('more Alba')->press('Give the floor Alba')->see('has the floor');

@@ -11,7 +11,7 @@ test(
     function () {
         $copy = RunningCopy::shared();
         $copy->freshDemo();
-        $b = browser()->fresh($copy->url())->signInAsDemo('A-01');
+        $b = browser()->as($copy->url(), 'A-01', '/');
 
         // Statistics has no timetable yet: a pattern, typed as people type.
         $b->see('Every section')
@@ -111,7 +111,7 @@ test(
 test('for all sections at once: links, rosters, publishing', function () {
     $copy = RunningCopy::shared();
     $copy->freshDemo();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01');
+    $b = browser()->as($copy->url(), 'A-01', '/');
     $b->click('thead input[type=checkbox]')
         ->see('24 sections chosen')
         ->press('Make links')
@@ -134,16 +134,15 @@ test(
     'one session is cancelled on the section page, and the student reads why at the door; then it is held after all',
     function () {
         $copy = RunningCopy::shared();
-        $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/sections/8MAR');
+        $b = browser()->as($copy->url(), 'A-01', '/sections/8MAR');
         $b->press('Change the session of Thu 11 Feb')
             ->see('Cancel it, because')
             ->fill('reason', 'the boat is late')
             ->press('Cancel this one')
             ->see('cancelled: the boat is late');
         $b->fresh($copy->url())
-            ->signInAsDemo('S-8-001')
             ->size(390, 844)
-            ->open('/me')
+            ->signInAsDemo('S-8-001', '/me')
             ->see('cancelled')
             ->click('.clock summary')
             ->script("document.querySelector('.drop [name=date]').value = '2027-02-11'");
@@ -163,9 +162,8 @@ test(
         $b->fill('time', '8:52')
             ->press('Set')
             ->fresh($copy->url())
-            ->signInAsDemo('A-01')
             ->size(1280, 800)
-            ->open('/sections/8MAR?day=2027-02-11')
+            ->signInAsDemo('A-01', '/sections/8MAR?day=2027-02-11')
             ->press('Hold it after all')
             ->see('The session is held after all.');
         expect($b->text('#day-2027-02-11'))->not->toContain('cancelled');
@@ -174,7 +172,7 @@ test(
 
 test('a clash is followed to its way out: a free time is taken, and the clash is gone', function () {
     $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01')->open('/timetable/clashes');
+    $b = browser()->as($copy->url(), 'A-01', '/timetable/clashes');
     $b->see('19 students would be in two places')
         ->press('Move Y8 History')
         ->see('Free times for all 24 students')
@@ -191,7 +189,7 @@ test('a clash is followed to its way out: a free time is taken, and the clash is
 
 test('the board by keys: arrows, choosing, opening a section and a session', function () {
     $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01');
+    $b = browser()->as($copy->url(), 'A-01', '/');
     $b->focus('tr.row-s')
         ->keys('ARROW_DOWN', ' ')
         ->see('1 section chosen')
@@ -216,7 +214,7 @@ test('what pages are drawn with is fetched once: the next page asks for none of 
 
 test('finding and going by keys', function () {
     $copy = RunningCopy::shared();
-    $b = browser()->fresh($copy->url())->signInAsDemo('A-01');
+    $b = browser()->as($copy->url(), 'A-01', '/');
     $b->keys('/')->wait(
         fn (): bool => $b->script('return document.activeElement.getAttribute("role")') === 'combobox',
         'the field to be ready',
