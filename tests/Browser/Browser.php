@@ -78,7 +78,9 @@ final class Browser
             '--disable-dev-shm-usage',
             '--hide-scrollbars',
             '--force-device-scale-factor=1',
-            '--window-size=1280,940',
+            // Nothing but the page: what is drawn around it costs a third of what a page costs.
+            '--kiosk',
+            '--screen-info={1280x940}',
             '--disable-background-networking',
             '--disable-component-update',
             '--disable-sync',
