@@ -34,6 +34,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(ServerTiming::class);
         $middleware->prepend(TermInAddress::class);
         $middleware->append(ContentSecurity::class);
+        // No other site's page may read anything here, so no address is looked up among those that it may.
+        $middleware->remove(Illuminate\Http\Middleware\HandleCors::class);
         $middleware->web(replace: [LaravelSession::class => StartSession::class]);
         // A mail program presses it for the reader (RFC 8058), or a mail server hands an answer on, without a page of
         // ours; the addresses are signed.

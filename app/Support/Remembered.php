@@ -26,9 +26,16 @@ final class Remembered
 
     /**
      * Whether nobody writes to this database. Of whoever has another role that cannot be seen: it counts as writing.
+     * The database's own tidying up has a transaction too, and changes nothing that anybody counts.
      */
-    private const IS_QUIET = 'select not exists (select 1 from pg_stat_activity where datname = current_database() and
-        (backend_xid is not null or usename <> current_user and state is null))';
+    private const IS_QUIET = <<<'SQL'
+    select not exists (
+        select 1 from pg_stat_activity
+        where datname = current_database()
+            and backend_type is distinct from 'autovacuum worker'
+            and (backend_xid is not null or usename <> current_user and state is null)
+    )
+    SQL;
 
     /**
      * @template T of \stdClass|array<mixed>
