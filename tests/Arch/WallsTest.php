@@ -270,3 +270,21 @@ test('code holds no sentence: what people read stands in lang/', function () {
     }
     expect($found)->toBe([]);
 });
+
+test(
+    'whatever the shell exports, tests run with settings of their own, and on a database of their own',
+    function () {
+        $php = simplexml_load_file(__DIR__.'/../../phpunit.xml')->php;
+        $settings = function (string $kind) use ($php): array {
+            $out = [];
+            foreach ($php->{$kind} as $setting) {
+                $out[(string) $setting['name']] = (string) $setting['value'];
+            }
+
+            return $out;
+        };
+
+        // The framework asks the server's variables first, and there stands what the shell exported.
+        expect($settings('server'))->toBe($settings('env'))->toHaveKey('DB_DATABASE', 'nomada_test');
+    },
+);
