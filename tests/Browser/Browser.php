@@ -35,6 +35,9 @@ final class Browser
     /** Who has signed in by `as` and nothing else, and goes on being so. */
     private string $who = '';
 
+    /** By what the browser knows axe, where it brings it to every page; '' where it does not. */
+    private string $brings = '';
+
     private function __construct(private readonly float $patience = 25)
     {
     }
@@ -125,6 +128,7 @@ final class Browser
     {
         $this->url = $url;
         $this->who = '';
+        $this->leaveAxe();
         // Somewhere that sets no cookies itself, and where nothing of the last page is under way any more.
         $this->driver->get("$url/robots.txt");
         $this->driver->manage()->deleteAllCookies();
@@ -464,9 +468,8 @@ final class Browser
     public function accessibilityFaults(): array
     {
         if ($this->script('return typeof window.axe') !== 'object') {
-            $axe = (string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js');
             // Through the debugger, as no page of ours lets a foreign script run.
-            $this->driver->executeScript($axe);
+            $this->driver->executeScript(self::axe());
         }
         $found = $this->driver->executeAsyncScript(
             'const done = arguments[1]; axe.run(document, {runOnly: arguments[0], resultTypes: ["violations"]}).then('.
@@ -487,6 +490,7 @@ final class Browser
      */
     public function faultsInBothSchemes(): array
     {
+        $this->bringAxe();
         $found = [];
         foreach (['dark' => true, 'light' => false] as $scheme => $isDark) {
             $faults = $this->theme($isDark)->accessibilityFaults();
@@ -501,6 +505,33 @@ final class Browser
         }
 
         return $found;
+    }
+
+    private static function axe(): string
+    {
+        return (string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js');
+    }
+
+    /** To every page from here on: half a megabyte on its way to each one takes longer than its work there. */
+    private function bringAxe(): void
+    {
+        if ($this->brings === '') {
+            $brought = (new ChromeDevToolsDriver($this->driver))->execute('Page.addScriptToEvaluateOnNewDocument', [
+                'source' => self::axe(),
+                'runImmediately' => true,
+            ]);
+            $this->brings = (string) $brought['identifier'];
+        }
+    }
+
+    private function leaveAxe(): void
+    {
+        if ($this->brings !== '') {
+            (new ChromeDevToolsDriver($this->driver))->execute('Page.removeScriptToEvaluateOnNewDocument', [
+                'identifier' => $this->brings,
+            ]);
+            $this->brings = '';
+        }
     }
 
     /** Whether the page is wider than the window. */
