@@ -1,10 +1,10 @@
 <?php
 
-use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\Support\OnTables;
 use Tests\Support\TestCase;
 
 // Core tests know no framework and take milliseconds. Browser tests bring a whole running copy of their own.
-pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');
+pest()->extend(TestCase::class)->use(OnTables::class)->in('Feature');
 
 pest()->extend(TestCase::class)->beforeEach(fn () => Tests\Browser\Browser::forget())->in('Browser');
 
