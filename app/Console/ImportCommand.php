@@ -79,7 +79,7 @@ final class ImportCommand extends Command
                     fn (
                         string $kind,
                         array $n,
-                    ): string => (string) __('console.import.counts', ['kind' => $kind] + $n),
+                    ): string => (string) __('console.import.counts', ['kind' => __("import.kinds.$kind")] + $n),
                     array_keys($done),
                     $done,
                 ),

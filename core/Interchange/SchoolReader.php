@@ -291,23 +291,25 @@ final class SchoolReader
             ];
         }
         foreach ($this->data->people as $id => $person) {
-            foreach (
-                array_diff($person['guardians'], array_map(strval(...), array_keys($this->data->people))) as $unknown
-            ) {
+            $known = [];
+            foreach ($person['guardians'] as $guardian) {
+                if (isset($this->data->people[$guardian])) {
+                    $known[] = $guardian;
+
+                    continue;
+                }
                 $this->data->add(
                     new ImportFault(
                         'users.csv',
                         $lines[$id] ?? 0,
                         'agentSourcedIds',
                         'roster.guardian',
-                        (string) $unknown,
+                        $guardian,
                         true,
                     ),
                 );
             }
-            $this->data->people[$id]['guardians'] = array_values(
-                array_filter($person['guardians'], fn (string $g): bool => isset($this->data->people[$g])),
-            );
+            $this->data->people[$id]['guardians'] = $known;
         }
     }
 

@@ -118,6 +118,7 @@ return [
         'choose_zip_or' => 'Choose a zip, or the CSV and iCalendar files.',
         'file_may_have' => 'A file may have 64 MB at most.',
         'import_taken_back' => 'The import is taken back: what it changed is as it was.',
+        'imported' => 'Imported: :what.',
         'nothing_new_school' => 'Nothing was new: the school is as the files say.',
         'there_faults_mend' => 'There are faults. Mend them, or say that the good rows are to be taken.',
         'without_good_row' => 'Without a good row of orgs.csv there is nothing to take.',

@@ -352,14 +352,20 @@ test('the last import can be taken back, and then all is as it was', function ()
         'enrollments.csv' => str_replace("E-3,,MAR,S-2,student,false,,\n", '', $files['enrollments.csv']).
             "E-98,,MAR,S-9,student,false,,\n",
         'closures.ics' => str_replace(
-            'DTSTART;VALUE=DATE:20270129',
-            'DTSTART;VALUE=DATE:20270305',
+            ['DTSTART;VALUE=DATE:20270129', 'DTEND;VALUE=DATE:20270130'],
+            ['DTSTART;VALUE=DATE:20270305', 'DTEND;VALUE=DATE:20270306'],
             $files['closures.ics'],
         ),
         'timetable.csv' => str_replace('T10:00,47', 'T11:00,47', $files['timetable.csv']),
     ]);
     expect(kept())->not->toBe($before);
-    $this->as('A-1')->get('/term/import')->assertSee('The last import');
+    $this->as('A-1')
+        ->get('/term/import')
+        ->assertSee('The last import')
+        ->assertSee(
+            '1 person added, 1 person changed, 1 enrolment added, 1 enrolment removed, '.
+                '1 closure changed, 1 series changed',
+        );
     $this->post('/term/imports/'.UndoImport::last()->id.'/undoing')->assertSessionHas('said');
     expect(kept())->toBe($before)->and(app(CheckDerived::class)())->toBe([]);
     expect(UndoImport::last())->toBeNull();
@@ -383,7 +389,7 @@ test('the page shows what the import would do, and only what is ticked is done',
         ->assertSee('1 comes')
         ->assertSee('Noa Vila');
     expect(DB::table('people')->where('sourced_id', 'S-9')->exists())->toBeFalse();
-    $this->post($at, [])->assertRedirect('/term');
+    $this->post($at, [])->assertRedirect('/term')->assertSessionHas('said', 'Imported: 1 person added.');
     expect(personCalled('T-2')->role->value)->toBe('teacher')->and(personCalled('S-9')->given_name)->toBe('Noa');
 });
 

@@ -33,6 +33,9 @@ use stdClass;
  */
 final readonly class ImportSchool
 {
+    /** New rows by which tables grow so much that the database has to be told. */
+    private const MANY = 1000;
+
     public function __construct(
         private Clock $clock,
         private CurrentTerm $term,
@@ -92,7 +95,6 @@ final readonly class ImportSchool
         $import = SchoolImport::query()->create([
             'person_id' => $by?->id,
             'at' => $this->clock->now(),
-            'words' => '',
         ]);
         if ($data->school !== null) {
             $this->keep($log, 'schools', [$data->school], 'name');
@@ -132,18 +134,13 @@ final readonly class ImportSchool
 
     private function note(SchoolImport $import, ImportLog $log): void
     {
-        $parts = [];
-        foreach ($log->tally as $kind => $n) {
-            foreach (array_filter($n) as $what => $count) {
-                $parts[] = "$count $kind $what";
-            }
-        }
-        if ($parts === []) {
+        $tally = array_filter(array_map(array_filter(...), $log->tally));
+        if ($tally === []) {
             $import->delete();
 
             return;
         }
-        $import->update(['words' => mb_strimwidth(implode(', ', $parts), 0, 400, '…'), 'log' => $log->rows]);
+        $import->update(['tally' => $tally, 'log' => $log->rows]);
     }
 
     /**
@@ -547,6 +544,10 @@ final readonly class ImportSchool
      */
     private function follow(array $touched, SchoolData $data, ImportLog $log): void
     {
+        if (array_sum(array_column($log->tally, 'added')) > self::MANY) {
+            // The database plans by how large it believes its tables to be, and finds out about a minute too late.
+            DB::statement('analyze people, sections, enrolments, series, series_sections, sessions');
+        }
         $touched = self::withThoseThatShare($touched);
         $registered = DB::table('registrations')
             ->join('series', 'series.id', '=', 'series_id')

@@ -14,7 +14,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int|null $person_id
  * @property Carbon $at
- * @property string $words
+ * @property array<string, array<string, int>> $tally by kind of thing, how many were `added`, `changed`, `removed`
  * @property array<string, array{added: list<int>, changed: list<array<string, mixed>>, now: list<array<string,
  *   mixed>>}> $log by table: ids of the rows that came, and those that changed as they were and as the import left them
  * @property Carbon|null $undone_at
@@ -30,7 +30,7 @@ final class SchoolImport extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['log' => 'array', 'at' => 'datetime', 'undone_at' => 'datetime'];
+    protected $casts = ['tally' => 'array', 'log' => 'array', 'at' => 'datetime', 'undone_at' => 'datetime'];
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo

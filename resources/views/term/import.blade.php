@@ -1,4 +1,4 @@
-@props(['last'])
+@props(['last', 'did'])
 <x-app :title="__('import.start.title')">
     <x-page-head :title="__('import.start.title')" :sum="__('import.start.sum')" />
     <div class="columns mt-3">
@@ -11,7 +11,7 @@
         <div>
             @if ($last)
                 <x-card :title="__('import.last')">
-                    <p class="mb-1">{{ $last->words }}
+                    <p class="mb-1">{{ $did }}
                         <span class="quiet">{{ $last->person?->shortName() ?? __('import.import') }}</span>
                     </p>
                     <x-faults class="mb-2" :of="['import', 'change']" />

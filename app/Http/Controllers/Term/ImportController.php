@@ -14,12 +14,15 @@ use Nomada\App\Models\Term\School;
 use Nomada\App\Models\Term\SchoolImport;
 use Nomada\App\Support\KeptUpload;
 use Nomada\App\View\Term\ImportPreview;
+use Nomada\App\View\Term\ImportTally;
 
 final class ImportController extends Controller
 {
     public function create(): View
     {
-        return view('term.import', ['last' => UndoImport::last()]);
+        $last = UndoImport::last();
+
+        return view('term.import', ['last' => $last, 'did' => ImportTally::words($last->tally ?? [])]);
     }
 
     /** Reads what was chosen and shows what is in it; nothing is saved yet. */
@@ -109,17 +112,10 @@ final class ImportController extends Controller
     /** @param  array<string, array{added: int, changed: int, removed: int}>  $done */
     private function words(array $done): string
     {
-        $parts = [];
-        foreach ($done as $kind => $n) {
-            foreach ($n as $what => $count) {
-                if ($count > 0) {
-                    $parts[] = "$count $kind $what";
-                }
-            }
-        }
+        $what = ImportTally::words($done);
 
-        return $parts === []
+        return $what === ''
             ? (string) __('said.import.nothing_new_school')
-            : 'Imported: '.implode(', ', $parts).'.';
+            : (string) __('said.import.imported', ['what' => $what]);
     }
 }
