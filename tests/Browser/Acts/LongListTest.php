@@ -30,6 +30,8 @@ test('the rest of a long list comes as somebody goes there, and what was chosen 
         ->toBeGreaterThan(0);
     // A server that is away for a moment is told of, and asked again.
     $browser->script('window.real = window.fetch; window.fetch = () => Promise.reject(new Error("away"))');
+    // Nobody waits here for as long as the page does before it asks again.
+    $browser->script('const wait = window.setTimeout; window.setTimeout = (then, ms) => wait(then, ms / 10)');
     $browser->script("document.querySelector('tr[data-stub]').scrollIntoView({block: 'center'})");
     $browser->see('it is asked for again', 'tbody');
     $left = $browser->count('tr[data-stub]');
