@@ -14,6 +14,9 @@ use Nomada\Core\Timetable\SessionState;
  */
 final class CoursePagePlacements
 {
+    /** What the label of a drop-in room begins with; its name follows. */
+    public const ROOM = 'Drop-in room: ';
+
     /**
      * The drop-in rooms, beside the pinned place.
      *
@@ -25,7 +28,7 @@ final class CoursePagePlacements
             fn (DropInFacts $room): Placement => new Placement(
                 Place::CoursePage,
                 "$section->id/drop-in-$room->id",
-                "Drop-in room: $room->name",
+                self::ROOM.$room->name,
                 [
                     'title' => $room->name,
                     'open' => $room->hours->words($section->words()->phrases).' '.$room->place,

@@ -206,6 +206,14 @@ return [
         'rotation_week' => 'Rotation week :labels|Rotation weeks :labels',
         'weekly' => 'Every :days',
     ],
+    'item' => [
+        'pinned' => 'Pinned: next session',
+        'opening' => 'Opening post',
+        'week' => 'Week :number',
+        'change' => 'Changes, post :number',
+        'room' => 'Drop-in room: :room',
+        'own' => ':name',
+    ],
     'presets' => [
         'lesson' => 'Lesson',
         'group-presentations' => 'Group presentations',

@@ -183,7 +183,11 @@ test(
             ->headers->get('Location');
         $this->work();
 
-        $this->get($run)->assertSee('1 step failed')->assertSee('This calendar is full.')->assertSee('35 done');
+        $this->get($run)
+            ->assertSee('1 step failed')
+            ->assertSee('Add: Rui Mestre')
+            ->assertSee('This calendar is full.')
+            ->assertSee('35 done');
         $this->get('/')->assertSee('Calendar refused 1');
         $this->standins->behave('calendar', ['failures' => 0]);
         $this->post("$run/again")->assertRedirect($run);

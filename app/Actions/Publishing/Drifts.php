@@ -22,6 +22,7 @@ use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
+use Nomada\Core\Publishing\ItemName;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Placement as WantedPlacement;
 use Nomada\Core\Publishing\WantedPlacements;
@@ -294,7 +295,7 @@ final class Drifts
         $of = Placement::query()
             ->whereIntegerInRaw('id', $placements)
             ->orderBy('id')
-            ->get(['id', 'section_id', 'place', 'label']);
+            ->get(['id', 'section_id', 'place', 'key', 'label']);
         $sections = Section::query()
             ->whereKey($of->pluck('section_id')->unique()->all())
             ->get()
@@ -306,7 +307,7 @@ final class Drifts
                 $by,
                 new Said('audit.placement', [
                     'place' => $placement->place->said(),
-                    'label' => $placement->label,
+                    'label' => ItemName::of($placement->place, $placement->key, $placement->label),
                     'what' => $what,
                 ]),
                 $sections[$placement->section_id] ?? null,

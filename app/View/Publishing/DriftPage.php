@@ -11,9 +11,11 @@ use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Publishing\Drift\AddedRow;
 use Nomada\App\View\Publishing\Drift\DriftRow;
 use Nomada\Core\Publishing\FieldChange;
+use Nomada\Core\Publishing\ItemName;
 use Nomada\Core\Publishing\Place;
 use stdClass;
 
@@ -67,7 +69,7 @@ final readonly class DriftPage
                 $section->sourced_id,
                 $section->name(),
                 $placement->place,
-                $placement->label,
+                Say::this(ItemName::of($placement->place, $placement->key, $placement->label)),
                 is_array($theirs) ? FieldChange::between(array_intersect_key($ours, $theirs), $theirs) : null,
             );
         };

@@ -14,8 +14,10 @@ use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Queries\Showings;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Order;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Publishing\Showing\PersonChoice;
 use Nomada\App\View\Publishing\Showing\StandingRow;
+use Nomada\Core\Publishing\ItemName;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Placement;
 use Nomada\Core\Publishing\SectionFacts;
@@ -137,7 +139,7 @@ final readonly class ShowingQuery
 
         return new StandingRow(
             $placement->place,
-            $placement->label,
+            Say::this(ItemName::of($placement->place, $placement->key, $placement->label)),
             $placement->place === Place::ClassStream
                 ? null
                 : $said('position') ?? (string) __('published.settings.position.'.($isPinned ? 'top' : 'week')),

@@ -8,6 +8,7 @@ use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\OpenHours;
 use Nomada\Core\Publishing\CalendarPlacements;
 use Nomada\Core\Publishing\DropInFacts;
+use Nomada\Core\Publishing\ItemName;
 use Nomada\Core\Publishing\MaterialFacts;
 use Nomada\Core\Publishing\Placement;
 use Nomada\Core\Publishing\Reader;
@@ -153,6 +154,12 @@ function standsThere(SectionFacts $facts): array
         WantedPlacements::of($facts),
     );
 }
+
+test('what stands somewhere is read by the same name, whatever its label is for', function () {
+    foreach (WantedPlacements::of(example()) as $p) {
+        expect(Tests\Support\English::said(ItemName::of($p->place, $p->key, $p->label)))->toBe($p->label);
+    }
+});
 
 test('what stands where, of a section with all that a section can have', function () {
     expect(standsThere(example()))->toBe([

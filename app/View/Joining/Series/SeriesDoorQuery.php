@@ -26,6 +26,7 @@ use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Language\Said;
+use Nomada\Core\Publishing\ItemName;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Registration\Registering;
 use Nomada\Core\Term\LocalDate;
@@ -232,7 +233,7 @@ final readonly class SeriesDoorQuery
             ->orderBy('place')
             ->orderBy('label')
             ->limit(self::NAMED)
-            ->get(['place', 'label', DB::raw(Placement::DIFFERS.' as stale')])
+            ->get(['place', 'key', 'label', DB::raw(Placement::DIFFERS.' as stale')])
             ->groupBy('place');
 
         return array_values(
@@ -250,7 +251,13 @@ final readonly class SeriesDoorQuery
                         (int) $p->n,
                         (int) $p->stale,
                         collect($items[$p->place] ?? [])
-                            ->mapWithKeys(fn (\stdClass $i): array => [(string) $i->label => (bool) $i->stale])
+                            ->mapWithKeys(
+                                fn (\stdClass $i): array => [
+                                    Say::this(
+                                        ItemName::of(Place::from($i->place), $i->key, $i->label),
+                                    ) => (bool) $i->stale,
+                                ],
+                            )
                             ->all(),
                     ),
                 )

@@ -6,7 +6,9 @@ namespace Nomada\App\View\Publishing\Plan;
 
 use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Destinations\FieldWords;
+use Nomada\App\Support\Say;
 use Nomada\Core\Publishing\FieldChange;
+use Nomada\Core\Publishing\ItemName;
 use Nomada\Core\Publishing\Place;
 
 /**
@@ -46,7 +48,10 @@ final readonly class PlanGroup
     public static function of(Place $place, string $verb, array $items, bool $isOpen): self
     {
         $isOfPeople = $place === Place::Calendar;
-        $labels = array_column($items, 'label');
+        $labels = array_map(
+            fn (array $item): string => Say::this(ItemName::of($place, $item['key'], $item['label'])),
+            $items,
+        );
 
         return new self(
             match ($verb) {
@@ -61,7 +66,10 @@ final readonly class PlanGroup
             $verb === 'change' ? self::changes($items[0]) : self::fields($items[0], $isOfPeople),
             $verb === 'change' ? [] : array_slice($labels, 1),
             array_slice(
-                array_filter(array_column($items, 'trouble', 'label'), fn (?string $said): bool => $said !== null),
+                array_filter(
+                    array_combine($labels, array_column($items, 'trouble')),
+                    fn (?string $s): bool => $s !== null,
+                ),
                 0,
                 self::TROUBLES,
             ),

@@ -9,6 +9,7 @@ use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Say;
+use Nomada\Core\Publishing\ItemName;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Term\Zone;
 use stdClass;
@@ -96,6 +97,7 @@ final class RunQuery
                     DB::raw('count(*) as n'),
                     DB::raw('count(distinct section_id) as sections'),
                     DB::raw('min(label) as label'),
+                    DB::raw('(array_agg(key order by label, run_steps.id))[1] as key'),
                     DB::raw('max(tries) as tries'),
                     DB::raw('(array_agg(sections.sourced_id order by run_steps.id))[1] as sourced_id'),
                     DB::raw('(array_agg(sections.title order by run_steps.id))[1] as title'),
@@ -109,7 +111,7 @@ final class RunQuery
                         $t->words,
                         (int) $t->n,
                         (int) $t->sections,
-                        $t->label,
+                        self::called($t),
                         (int) $t->tries,
                         $t->sourced_id,
                         Section::called($t->year, $t->title),
@@ -117,6 +119,14 @@ final class RunQuery
                 )
                 ->all(),
         );
+    }
+
+    /** What a step is of: something that stands at a place, or a series whose link is made. */
+    private static function called(stdClass $step): string
+    {
+        $place = Place::tryFrom($step->lane);
+
+        return $place === null ? $step->label : Say::this(ItemName::of($place, $step->key, $step->label));
     }
 
     /** @return list<RunRow> newest first */
