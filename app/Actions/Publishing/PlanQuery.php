@@ -60,12 +60,12 @@ final readonly class PlanQuery
             ->when($sections !== null, fn ($q) => $q->whereIn('section_id', (array) $sections))
             ->whereRaw($where);
         $out = [];
-        // How many there are, which of them are new, and which are in trouble, an index knows; what they say is read
-        // only of those that stand and differ, which are few.
-        $all = $of('true')
+        // How many stand, are new, and are in trouble, an index knows; what they say is read only of those that stand
+        // and differ, which are few. What does not stand is new, or would not be here: what is left alone stands.
+        $standing = $of('standing_print is not null')
             ->groupBy('section_id', 'place')
             ->get(['section_id', 'place', DB::raw('count(*) as n')]);
-        foreach ($all as $row) {
+        foreach ($standing as $row) {
             $out[(int) $row->section_id][(string) $row->place] = ['leave' => (int) $row->n] + self::NONE;
         }
         foreach (self::VERBS as $verb => $where) {
@@ -75,13 +75,15 @@ final readonly class PlanQuery
             foreach ($differ as $row) {
                 $counts = $out[(int) $row->section_id][(string) $row->place] ?? self::NONE;
                 $n = (int) $row->n;
-                match ($row->verb) {
-                    'add' => ($counts['add'] = $n),
-                    'change' => ($counts['change'] = $n),
-                    default => ($counts['remove'] = $n),
-                };
-                // Counted a moment later than all of them: some may have come in between.
-                $counts['leave'] = max(0, $counts['leave'] - $n);
+                $counts[match ($row->verb) {
+                    'add' => 'add',
+                    'change' => 'change',
+                    default => 'remove',
+                }] = $n;
+                if ($row->verb !== 'add') {
+                    // Counted a moment later than all that stand: some may have come in between.
+                    $counts['leave'] = max(0, $counts['leave'] - $n);
+                }
                 $out[(int) $row->section_id][(string) $row->place] = $counts;
             }
         }
