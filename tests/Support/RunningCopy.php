@@ -7,6 +7,7 @@ namespace Tests\Support;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Process;
 use Nomada\App\Support\Services;
 
 /**
@@ -109,6 +110,10 @@ final class RunningCopy
             DB::statement('drop schema if exists standins_browser cascade');
             Artisan::call('migrate:fresh', ['--force' => true]);
         }
+        // Served as bin/start serves it: from settings and routes that are read once.
+        foreach (['config:cache', 'route:cache'] as $command) {
+            Process::env($with + $self->environment())->run([PHP_BINARY, base_path('artisan'), $command])->throw();
+        }
         $self->services->start(
             "browser-copy-$self->port",
             [PHP_BINARY, base_path('artisan'), 'nomada:run'],
@@ -164,6 +169,8 @@ final class RunningCopy
             'STANDINS_SCHEMA' => 'standins_browser',
             'DB_DATABASE' => self::database('nomada_browser'),
             'LARAVEL_STORAGE_PATH' => $this->files(),
+            'APP_CONFIG_CACHE' => $this->files('config.php'),
+            'APP_ROUTES_CACHE' => $this->files('routes.php'),
             // Pages that one copy has compiled serve all.
             'VIEW_COMPILED_PATH' => storage_path('framework/views'),
             'SESSION_DRIVER' => 'file',
