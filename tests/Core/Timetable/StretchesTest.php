@@ -53,6 +53,52 @@ test('from a day on another plan holds, and the first keeps what is before it', 
         ->toBe(1);
 });
 
+test('what a series is said to meet by is what holds on a day, and from when it changes', function (
+    ?string $today,
+    string $says,
+) {
+    $stretches = new Stretches([
+        Scenario::plan([2, 4], '2027-01-12'),
+        Scenario::plan([3], '2027-02-03', null, 660),
+        Scenario::plan([5], '2027-03-05', null, 720),
+    ]);
+
+    expect(English::said($stretches->said($today === null ? null : day($today))))
+        ->toBe($says)
+        ->and($stretches->last()->startMinute)
+        ->toBe(720);
+})->with(function (): array {
+    $second = 'from Wed 3 Feb: Wed 11:00–11:45';
+    $third = 'from Fri 5 Mar: Fri 12:00–12:45';
+
+    return [
+        'all of it' => [null, "Tue Thu 10:00–10:45, $second, $third"],
+        'before it begins' => ['2027-01-04', "Tue Thu 10:00–10:45, $second, $third"],
+        'its first day' => ['2027-01-12', "Tue Thu 10:00–10:45, $second, $third"],
+        'the day before a change' => ['2027-02-02', "Tue Thu 10:00–10:45, $second, $third"],
+        'the day of the change' => ['2027-02-03', "Wed 11:00–11:45, $third"],
+        'the last change' => ['2027-03-05', 'Fri 12:00–12:45'],
+        'long after' => ['2027-06-01', 'Fri 12:00–12:45'],
+    ];
+});
+
+test('a plan from a day on takes the place of all that would begin there or later', function () {
+    $three = new Stretches([
+        Scenario::plan([2], '2027-01-12'),
+        Scenario::plan([3], '2027-02-03'),
+        Scenario::plan([4], '2027-03-04'),
+    ]);
+    $begins = fn (Stretches $s): array => array_map(fn (SeriesPlan $p): string => $p->from->iso(), $s->plans);
+
+    // What begins later itself keeps its day; the plans stay a list, whichever of them goes.
+    expect($begins($three->from(LocalDate::parse('2027-02-03'), Scenario::plan([5], '2027-01-11'))))
+        ->toBe(['2027-01-12', '2027-02-03'])
+        ->and($begins($three->from(LocalDate::parse('2027-02-04'), Scenario::plan([5], '2027-02-19'))))
+        ->toBe(['2027-01-12', '2027-02-03', '2027-02-19'])
+        ->and(array_keys($three->from(LocalDate::parse('2027-01-12'), Scenario::plan([5]))->plans))
+        ->toBe([0]);
+});
+
 test('a move of this and later ones moves all of them as far, and leaves what is before', function () {
     $end = SeriesEnd::onDate(LocalDate::parse('2027-02-26'));
     $series = new Stretches([Scenario::plan([2, 4], '2027-02-02', $end)]);
