@@ -10,8 +10,8 @@ function reply(
     string $method = 'REPLY',
     string $who = 'Galia@School.example',
 ): string {
-    return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//y//EN\r\nMETHOD:$method\r\nBEGIN:VEVENT\r\n"
-        ."UID:s-1@nomada\r\n".
+    return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//y//EN\r\nMETHOD:$method\r\nBEGIN:VEVENT\r\n".
+        "UID:s-1@nomada\r\n".
         "DTSTAMP:20270209T080000Z\r\n{$event}ATTENDEE;CN=Galia;PARTSTAT=$partstat:MAILTO:$who\r\n".
         "END:VEVENT\r\nEND:VCALENDAR\r\n";
 }
@@ -36,6 +36,30 @@ test('an answer is read as it was given', function (string $text, ?array $replie
         reply('TENTATIVE', "RECURRENCE-ID;TZID=Europe/Madrid:20270211T100000\r\n"),
         [['s-1@nomada', 'galia@school.example', 'tentative', 1802336400, 1802160000]],
     ],
+    'in small letters' => [
+        reply('ACCEPTED', method: 'reply'),
+        [['s-1@nomada', 'galia@school.example', 'accepted', null, 1802160000]],
+    ],
+    'with blanks' => [
+        str_replace('MAILTO:', ' mailto:', reply('ACCEPTED', who: 'galia@school.example ')),
+        [['s-1@nomada', 'galia@school.example', 'accepted', null, 1802160000]],
+    ],
+    'of no moment' => [
+        str_replace("DTSTAMP:20270209T080000Z\r\n", '', reply('ACCEPTED')),
+        [['s-1@nomada', 'galia@school.example', 'accepted', null, 0]],
+    ],
+    'of several, one of whom says nothing' => [
+        reply(
+            'ACCEPTED',
+            "ATTENDEE:mailto:rui@school.example\r\n"."ATTENDEE;PARTSTAT=DECLINED:mailto:teo@school.example\r\n",
+        ),
+        [
+            ['s-1@nomada', 'teo@school.example', 'declined', null, 1802160000],
+            ['s-1@nomada', 'galia@school.example', 'accepted', null, 1802160000],
+        ],
+    ],
+    'to nothing' => [str_replace("UID:s-1@nomada\r\n", '', reply('ACCEPTED')), []],
+    'to something without a name' => [str_replace('UID:s-1@nomada', 'UID:', reply('ACCEPTED')), []],
     'not yet' => [reply('NEEDS-ACTION'), []],
     'handed on to somebody' => [reply('DELEGATED'), []],
     'without an address' => [reply('ACCEPTED', who: ''), []],
@@ -46,7 +70,8 @@ test('an answer is read as it was given', function (string $text, ?array $replie
 ]);
 
 test('in a calendar the owner\'s own answer counts, and nobody else\'s', function () {
-    $object = str_replace('METHOD:REPLY', 'CALSCALE:GREGORIAN', reply('DECLINED'));
+    $other = "ATTENDEE;PARTSTAT=ACCEPTED:mailto:teo@school.example\r\n";
+    $object = str_replace('METHOD:REPLY', 'CALSCALE:GREGORIAN', reply('DECLINED', $other));
     expect(plainly(Reply::standing($object, 'GALIA@school.example')))
         ->toBe([['s-1@nomada', 'galia@school.example', 'declined', null, 1802160000]])
         ->and(Reply::standing($object, 'rui@school.example'))
