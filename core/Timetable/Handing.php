@@ -22,7 +22,7 @@ final readonly class Handing
         $spans = [];
         foreach ($on as $one) {
             foreach ($one->sessions as [$start, $end]) {
-                foreach (range(intdiv($start, 86400), intdiv($end - 1, 86400)) as $day) {
+                foreach (self::days($start, $end) as $day) {
                     $spans[$day][] = [$start, $end, $one->series];
                 }
             }
@@ -62,7 +62,7 @@ final readonly class Handing
     {
         [$start, $end] = $session;
         $out = [];
-        foreach (range(intdiv($start, 86400), intdiv($end - 1, 86400)) as $day) {
+        foreach (self::days($start, $end) as $day) {
             foreach ($spans[$day] ?? [] as $other) {
                 if ($other[2] !== $series && $other[0] < $end && $other[1] > $start) {
                     $out["$other[0] $other[2]"] = $other;
@@ -88,5 +88,15 @@ final readonly class Handing
         }
 
         return $most;
+    }
+
+    /**
+     * The days (UTC) that a span touches: what touches none of them overlaps with nothing of it.
+     *
+     * @return list<int>
+     */
+    private static function days(int $start, int $end): array
+    {
+        return range(intdiv($start, 86400), intdiv($end - 1, 86400));
     }
 }

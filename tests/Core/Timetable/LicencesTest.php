@@ -419,3 +419,46 @@ test('handing series to one account says which of their sessions clash there, an
     )->toBe([$n, $n]);
     expect(Handing::to($one, $running, [5])[5]['sessions'])->toBe(0);
 });
+
+test('what one account is given overlaps in whatever night, and each series is named once', function (
+    array $given,
+    array $others,
+    int $sessions,
+    array $with,
+) {
+    $night = 20_000 * 86400;
+    $at = fn (array $spans): array => array_map(
+        fn (array $s): array => [$night + 60 * $s[0], $night + 60 * $s[1]],
+        $spans,
+    );
+    $running = [new Running(1, $at($given), 20)];
+    foreach ($others as $i => $spans) {
+        $running[] = new Running($i + 2, $at($spans), 20, 1);
+    }
+
+    expect(Handing::to(new HostAccount(1, 'Host', 30, 600), $running, [1]))->toBe([
+        1 => ['sessions' => $sessions, 'with' => $with, 'fits' => true],
+    ]);
+})->with([
+    'over midnight, one before it' => [[[-30, 30]], [[[-60, -20]]], 1, [2]],
+    'and one after it' => [[[-30, 30]], [[[20, 60]]], 1, [2]],
+    'until midnight, the other from then on' => [[[-30, 0]], [[[0, 30]]], 0, []],
+    'from midnight on, the other until then' => [[[0, 30]], [[[-30, 0]]], 0, []],
+    'both over midnight' => [[[-30, 30]], [[[-40, 40]]], 1, [2]],
+    'two others that begin at once' => [[[0, 60]], [[[0, 30]], [[0, 60]]], 1, [2, 3]],
+    'two others at one time' => [[[0, 60]], [[[0, 60]], [[0, 60]]], 1, [2, 3]],
+    'two others that end at once' => [[[0, 60]], [[[10, 60]], [[20, 60]]], 1, [2, 3]],
+    'one and the same twice, another between' => [
+        [[0, 60], [1440, 1500]],
+        [[[0, 30], [1440, 1470]], [[5, 9]]],
+        2,
+        [2, 3],
+    ],
+    'named again behind another' => [
+        [[0, 60], [1440, 1500]],
+        [[[0, 30]], [[5, 9], [1441, 1450]], [[1440, 1450]]],
+        2,
+        [2, 3, 4],
+    ],
+    'its own sessions are in nobody\'s way' => [[[0, 60], [30, 90]], [], 0, []],
+]);
