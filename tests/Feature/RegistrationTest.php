@@ -292,6 +292,7 @@ test('a long queue is compared behind the page, once, and again when anything of
     DB::table('enrolments')->insert(
         DB::table('people')
             ->where('sourced_id', 'like', 'X-%')
+            ->orderBy('id')
             ->limit(100)
             ->pluck('id')
             ->map(
@@ -307,6 +308,7 @@ test('a long queue is compared behind the page, once, and again when anything of
     DB::table('registrations')->insert(
         DB::table('people')
             ->where('sourced_id', 'like', 'X-%')
+            ->orderBy('id')
             ->get()
             ->map(
                 fn ($p) => [
