@@ -81,7 +81,7 @@ final class Browser
             '--disable-dev-shm-usage',
             '--hide-scrollbars',
             '--force-device-scale-factor=1',
-            // Nothing but the page: what is drawn around it costs a third of what a page costs.
+            // Nothing but the page: what is drawn around it costs a fifth of what a page costs.
             '--kiosk',
             '--screen-info={1280x940}',
             '--disable-background-networking',
