@@ -185,8 +185,8 @@ test(
 
         $this->get($run)
             ->assertSee('1 step failed')
-            ->assertSee('Add: Rui Mestre')
-            ->assertSee('This calendar is full.')
+            ->assertSeeInOrder(['Add</span> Rui Mestre', 'This calendar is full.'], false)
+            ->assertSee('<progress max="6" value="5" aria-label="Calendar">', false)
             ->assertSee('35 done');
         $this->get('/')->assertSee('Calendar refused 1');
         $this->standins->behave('calendar', ['failures' => 0]);

@@ -21,10 +21,4 @@ final readonly class RunLane
     {
         return $this->done + $this->failed + $this->asked + $this->waiting;
     }
-
-    /** Steps that are over, however. */
-    public function over(): int
-    {
-        return $this->done + $this->failed + $this->asked;
-    }
 }

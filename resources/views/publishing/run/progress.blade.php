@@ -10,7 +10,7 @@
     @foreach ($page->lanes as $lane)
         <div class="lane">
             <h2>{{ $lane->title }}</h2>
-            <progress max="{{ max(1, $lane->all()) }}" value="{{ $lane->all() === 0 ? 1 : $lane->over() }}"
+            <progress max="{{ max(1, $lane->all()) }}" value="{{ $lane->all() === 0 ? 1 : $lane->done }}"
                 aria-label="{{ $lane->title }}"></progress>
             <span
                 class="quiet">{{ $lane->all() === 0 ? __('plan.nothing') : __('run.of_done', ['n' => $lane->done, 'all' => $lane->all(

@@ -17,7 +17,7 @@
                     @endif
                 </td>
                 <td>{{ $page->lanes[$one->lane]->title }}</td>
-                <td>{{ __('plan.verbs.' . $one->verb) }}: {{ $one->label }}
+                <td><span class="quiet">{{ __('plan.verbs.' . $one->verb) }}</span> {{ $one->label }}
                     @if ($one->steps > 1)
                         <b class="d-block">{{ trans_choice('publishing.runs.folded', $one->steps) }}</b>
                     @endif
