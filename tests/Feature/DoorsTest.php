@@ -85,7 +85,9 @@ test(
                 ->value('id');
         $this->as('T-2')->get($live)->assertSee('2 outside')->assertSee('Let all in, late');
         $this->post($live, ['act' => 'let-in', 'person' => 'S-1'])->assertSessionHas('said', 'Let in.');
-        $this->get($live)->assertSee('1 outside')->assertSee('late');
+        // What the desk fetches behind in between only looks: what is to be said is still said.
+        $this->get($live, ['X-Requested-With' => 'XMLHttpRequest'])->assertHeader('X-Version');
+        $this->get($live)->assertSee('Let in.')->assertSee('1 outside')->assertSee('late');
         $this->post($live, ['act' => 'give-floor', 'person' => 'S-1']);
         expect($this->standins->page($at))->toContain('Show a screen: yes');
         $this->post($live, ['act' => 'take-floor', 'person' => 'S-1']);

@@ -17,7 +17,9 @@ final class StartSession extends Base
     /** @param  Request  $request */
     protected function saveSession($request): void
     {
-        if (! $request->attributes->getBoolean(OnlyLooks::class)) {
+        // What a script fetches beside a page that can be opened too (the live desk, again and again) only looks.
+        $isFetched = $request->ajax() && $request->isMethodSafe();
+        if (! $isFetched && ! $request->attributes->getBoolean(OnlyLooks::class)) {
             parent::saveSession($request);
         }
     }
