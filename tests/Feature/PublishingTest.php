@@ -3,6 +3,7 @@
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
+use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Section;
@@ -50,6 +51,13 @@ test('the plan adds everything, the run carries it out, and the same again chang
     // MAR: pinned, 13 weeks, 3 students and a teacher, a post: 19. SPA: pinned, 13 weeks, a student and a teacher, a
     // post: 17.
     expect(planTotal())->toBe(['add' => 36, 'change' => 0, 'remove' => 0, 'leave' => 0, 'trouble' => 0]);
+    $weeks = array_column(app(PlanQuery::class)->items($this->section('MAR')->id)['course-page'], 'label');
+    expect([$weeks[0], $weeks[1], $weeks[2], $weeks[13]])->toBe([
+        'Pinned: next session',
+        'Week 1',
+        'Week 2',
+        'Week 15',
+    ]);
     $run = $this->as('A-1')
         ->post('/publishing/runs', ['sections' => ['MAR', 'SPA', 'STA']])
         ->headers->get('Location');

@@ -75,11 +75,11 @@ final readonly class PlanQuery
             foreach ($differ as $row) {
                 $counts = $out[(int) $row->section_id][(string) $row->place] ?? self::NONE;
                 $n = (int) $row->n;
-                $counts[match ($row->verb) {
-                    'add' => 'add',
-                    'change' => 'change',
-                    default => 'remove',
-                }] = $n;
+                match ($row->verb) {
+                    'add' => ($counts['add'] = $n),
+                    'change' => ($counts['change'] = $n),
+                    default => ($counts['remove'] = $n),
+                };
                 if ($row->verb !== 'add') {
                     // Counted a moment later than all that stand: some may have come in between.
                     $counts['leave'] = max(0, $counts['leave'] - $n);
@@ -118,7 +118,9 @@ final readonly class PlanQuery
             }
         }
         $out = array_fill_keys(array_column(Place::cases(), 'value'), []);
-        foreach (Placement::query()->where('section_id', $section)->orderBy('id')->get() as $row) {
+        // Week 2 before week 10.
+        $rows = Placement::query()->where('section_id', $section)->get()->sortBy('key', SORT_NATURAL);
+        foreach ($rows as $row) {
             $new = $wanted[$row->place->value][$row->key] ?? null;
             $verb = $row->left_alone ? Verb::Leave : $row->verb() ?? Verb::Leave;
             $out[$row->place->value][] = [

@@ -12,7 +12,7 @@
             @if ($last)
                 <x-card :title="__('import.last')">
                     <p class="mb-1">{{ $did }}
-                        <span class="quiet">{{ $last->person?->shortName() ?? __('import.import') }}</span>
+                        <span class="quiet">· {{ $last->person?->shortName() ?? __('import.import') }}</span>
                     </p>
                     <x-faults class="mb-2" :of="['import', 'change']" />
                     <x-act :to="route('import.undo', $last->id)" :do="__('import.back')" />
