@@ -2,6 +2,7 @@
 
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Contracts\Debug\ExceptionHandler;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -70,6 +71,17 @@ $app = Application::configure(basePath: dirname(__DIR__))
                 : back()
                     ->withInput()
                     ->withErrors([$field => $words]);
+        });
+        // Somebody else holds what this change needs (55P03), or the two needed each other's (40P01): nothing is saved.
+        $exceptions->render(function (QueryException $e, Request $request) {
+            if (! in_array($e->getCode(), ['55P03', '40P01'], true)) {
+                return null;
+            }
+            $words = (string) __('said.once.busy');
+
+            return $request->expectsJson() || $request->isMethodSafe()
+                ? response($words, 503, ['Retry-After' => '5'])
+                : back()->withInput()->withErrors(['form' => $words]);
         });
     })
     ->create();

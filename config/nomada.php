@@ -18,6 +18,8 @@ return [
     // From how many sessions of a term on what takes long is worked out on the queue, behind its page.
     'behind_page' => 10_000,
     'port' => (int) env('NOMADA_PORT', 8080),
+    // The script that PHP's own server asks first.
+    'router' => env('NOMADA_ROUTER', base_path('server.php')),
     'workers' => (int) env('NOMADA_WORKERS', 3),
     'web_workers' => (int) env('NOMADA_WEB_WORKERS', 4),
 

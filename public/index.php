@@ -13,6 +13,9 @@ if (file_exists($maintenance = __DIR__.'/../storage/framework/maintenance.php'))
 // Register the Composer autoloader...
 require __DIR__.'/../vendor/autoload.php';
 
+// Before the framework's own: a form that dies of memory or time can be sent again at once.
+register_shutdown_function([Nomada\App\Support\FormLock::class, 'releaseAtShutdown']);
+
 // Bootstrap Laravel and handle the request...
 /** @var Application $app */
 $app = require_once __DIR__.'/../bootstrap/app.php';

@@ -91,7 +91,7 @@ final class RunCommand extends Command
                     '127.0.0.1:'.config('nomada.port'),
                     '-t',
                     public_path(),
-                    base_path('server.php'),
+                    (string) config('nomada.router'),
                 ],
                 ['PHP_CLI_SERVER_WORKERS' => (string) config('nomada.web_workers')],
             ],

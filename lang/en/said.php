@@ -173,6 +173,11 @@ return [
         'write_when_ends' => 'Write when it ends, as in 9:50.',
         'write_when_starts' => 'Write when it starts, as in 9:05.',
     ],
+    'once' => [
+        'again' => 'You sent this form before. Nothing was done a second time.',
+        'busy' => 'Somebody else is saving a change to the same thing. Nothing was saved. Try again in a moment.',
+        'under_way' => 'Your first press is still being carried out. Refresh the page in a moment to see the result.',
+    ],
     'part' => [
         'choose_person' => 'Choose a person.',
         'choose_what_they' => 'Choose what they are: co-teacher or observer.',

@@ -168,6 +168,8 @@ final class RunningCopy
             'STANDINS_PORT' => (string) $this->standinsPort,
             'STANDINS_SCHEMA' => 'standins_browser',
             'DB_DATABASE' => self::database('nomada_browser'),
+            // A request of a test can ask to die in the middle (tests/Support/dies.php).
+            'NOMADA_ROUTER' => base_path('tests/Support/dies.php'),
             'LARAVEL_STORAGE_PATH' => $this->files(),
             'APP_CONFIG_CACHE' => $this->files('config.php'),
             'APP_ROUTES_CACHE' => $this->files('routes.php'),

@@ -10,6 +10,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Queries\ActKey;
+use Nomada\App\Support\FormLock;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -17,12 +18,16 @@ use Symfony\Component\HttpFoundation\Response;
  * with the same answers, from the same person, leads to the same page with the same words, and does nothing.
  *
  * A form that was sent back with a fault has done nothing, and may come again. Two that come at one moment wait for
- * each other. A form without a key (a script of the school's own) is taken as it is.
+ * each other, a few seconds long and not more than two of one person. A form without a key (a script of the school's
+ * own) is taken as it is.
  */
 final class DoesOnce
 {
     /** Days for which an act is remembered. */
     private const REMEMBERED = 7;
+
+    /** Seconds in which the same form again is a second press of one button, and reads what the first one reads. */
+    private const SAME_PRESS = 60;
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -30,30 +35,29 @@ final class DoesOnce
         if (! is_string($key) || $key === '' || $request->isMethodSafe() || OnlyLooks::isOne($request)) {
             return $next($request);
         }
-        $sum = $this->sum($request, $key);
-        // Held by the connection: whoever dies lets go of it.
-        DB::select('select pg_advisory_lock(hashtextextended(?, 7))', [$sum]);
+        $id = $request->user()?->getAuthIdentifier();
+        $claim = FormLock::claim($this->sum($request, $key), $id === null ? null : (int) $id);
+        if (is_array($claim)) {
+            return $this->again($request, $claim);
+        }
+        if (! $claim) {
+            return $this->underWay($request);
+        }
         try {
-            $done = DB::table('acts')->where('sum', $sum)->first();
-
-            return $done === null ? $this->first($request, $next, $sum) : $this->again($request, $done);
+            return $this->first($request, $next);
         } finally {
-            DB::select('select pg_advisory_unlock(hashtextextended(?, 7))', [$sum]);
+            FormLock::release();
         }
     }
 
-    private function first(Request $request, Closure $next, string $sum): Response
+    private function first(Request $request, Closure $next): Response
     {
         $response = $next($request);
         $session = $request->hasSession() ? $request->session() : null;
         $isDone = $response instanceof RedirectResponse && $session !== null && ! $session->has('errors');
         if ($isDone) {
-            DB::table('acts')->insertOrIgnore([
-                'sum' => $sum,
-                'person_id' => $request->user()?->getAuthIdentifier(),
-                'leads_to' => $response->getTargetUrl(),
-                'said' => json_encode(['said' => $session->get('said'), 'look' => $session->get('look')]),
-            ]);
+            $flash = array_filter(['said' => $session->get('said'), 'look' => $session->get('look')]);
+            FormLock::complete($response->getTargetUrl(), $flash);
             if (random_int(1, 200) === 1) {
                 DB::table('acts')->where('at', '<', now()->subDays(self::REMEMBERED))->delete();
             }
@@ -62,13 +66,24 @@ final class DoesOnce
         return $response;
     }
 
-    private function again(Request $request, \stdClass $done): Response
+    /** @param  array{at: int, to: string, flash: array<string, mixed>}  $answer */
+    private function again(Request $request, array $answer): Response
     {
-        foreach (array_filter((array) json_decode((string) $done->said, true)) as $name => $words) {
-            $request->session()->flash((string) $name, $words);
+        $isOld = time() - $answer['at'] > self::SAME_PRESS;
+        foreach ($isOld ? ['said' => (string) __('said.once.again')] : $answer['flash'] as $name => $words) {
+            $request->session()->flash($name, $words);
         }
 
-        return redirect()->to((string) $done->leads_to);
+        return redirect()->to($answer['to']);
+    }
+
+    private function underWay(Request $request): Response
+    {
+        $words = (string) __('said.once.under_way');
+
+        return $request->expectsJson()
+            ? response()->json(['message' => $words], 409)
+            : back()->withInput()->withErrors(['form' => $words]);
     }
 
     private function sum(Request $request, string $key): string
