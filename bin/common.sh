@@ -23,6 +23,30 @@ setting() { # NAME DEFAULT
 
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
+# Ends what a supervisor that was killed left behind on its ports: groups noted in var/run that work in this folder.
+end_orphans() { # NOMADA_PORT
+    local file pid group
+    for file in var/run/supervisor-"$1".pid; do
+        [ -f "$file" ] || continue
+        pid="$(cat "$file")"
+        if [ "$(readlink "/proc/$pid/cwd" 2>/dev/null)" = "$ROOT" ] && grep -qz 'nomada:run' "/proc/$pid/cmdline" 2>/dev/null; then
+            die "Nomada is already running here, on port $1 (process $pid)"
+        fi
+    done
+    for file in var/run/*-"$1".pid; do
+        [ -f "$file" ] || continue
+        group="$(cat "$file")"
+        for pid in $(pgrep -g "$group" 2>/dev/null || true); do
+            if [ "$(readlink "/proc/$pid/cwd" 2>/dev/null)" = "$ROOT" ]; then
+                say "Ending what was left of an earlier start: $(basename "$file" .pid)"
+                kill -KILL -- "-$group" 2>/dev/null || true
+                break
+            fi
+        done
+        rm -f "$file"
+    done
+}
+
 as_root() { if [ "$(id -u)" = 0 ]; then "$@"; else sudo -n "$@"; fi; }
 
 # PostgreSQL refuses to run as root: then the cluster belongs to the postgres user, otherwise to the caller.

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace Nomada\App\Console;
 
+use Closure;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Storage;
 use Nomada\App\Actions\Joining\KeepDoor;
 use Nomada\App\Actions\Joining\KeepDropIn;
 use Nomada\App\Actions\Joining\ReplaceLink;
 use Nomada\App\Actions\Publishing\CarryOutRun;
 use Nomada\App\Actions\Publishing\StartRun;
+use Nomada\App\Actions\Recording\FollowRecordings;
 use Nomada\App\Actions\Registration\DecideRegistration;
 use Nomada\App\Actions\Registration\KeepRegistering;
 use Nomada\App\Actions\Registration\RegisterRoster;
@@ -21,6 +24,7 @@ use Nomada\App\Actions\Timetable\KeepLicences;
 use Nomada\App\Actions\Timetable\PasteTopics;
 use Nomada\App\Destinations\Service;
 use Nomada\App\Models\Joining\JoinLink;
+use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
@@ -43,8 +47,9 @@ use Nomada\Core\Term\Rotation;
 final class DemoCommand extends Command
 {
     protected $signature =
-        'nomada:demo {--if-empty : only where no school is loaded} {--fresh : leave links, '.
-        'registrations and publishing still to be done}';
+        'nomada:demo {--if-empty : only where no school is loaded, or a demo was half loaded}
+        {--fresh : leave links, registrations and publishing still to be done}
+        {--again : empty the database of a demo, and begin again}';
 
     protected $description = 'Loads the demo school';
 
@@ -57,7 +62,13 @@ final class DemoCommand extends Command
 
     private const UNPUBLISHED = ['9MAT-B', '10CHE', '10CIV', '8MUS', '9MUS', '10STA'];
 
-    public function handle(StartRun $start, CarryOutRun $carryOut, RegisterRoster $register): int
+    /** Seconds that a demo service may take for an answer while the demo is loaded, however busy the machine. */
+    private const PATIENCE = 3600;
+
+    /** Where it is written down which steps are done: value is a list of their names, or "whole". */
+    private const SETTING = 'demo';
+
+    public function handle(): int
     {
         if (! config('nomada.demo')) {
             if (! $this->option('if-empty')) {
@@ -66,43 +77,100 @@ final class DemoCommand extends Command
 
             return $this->option('if-empty') ? self::SUCCESS : self::FAILURE;
         }
-        if ($this->option('if-empty') && DB::table('schools')->exists()) {
-            return self::SUCCESS;
+        $mark = DB::table('settings')->where('name', self::SETTING)->value('value');
+        if ($this->option('again')) {
+            if ($mark === null && DB::table('schools')->exists()) {
+                $this->components->error((string) __('console.demo.not_ours'));
+
+                return self::FAILURE;
+            }
+            $this->empty();
+            $mark = null;
         }
-        if (DB::table('schools')->exists()) {
+        $isHalf = $mark !== null && $mark !== 'whole';
+        if (! $isHalf && DB::table('schools')->exists()) {
             // Its people would all be given the demo's public password.
-            $this->components->error((string) __('console.demo.loaded'));
+            if (! $this->option('if-empty')) {
+                $this->components->error((string) __('console.demo.loaded'));
+            }
 
-            return self::FAILURE;
+            return $this->option('if-empty') ? self::SUCCESS : self::FAILURE;
         }
-        $this->output->writeln((string) __('console.demo.loading'));
-        if ($this->call('nomada:import', ['path' => database_path('demo/marisma'), '--quiet' => true]) !== 0) {
-            $this->components->error((string) __('console.demo.faults'));
+        $this->output->writeln((string) __($isHalf ? 'console.demo.half' : 'console.demo.loading'));
+        config(['nomada.standins.timeout' => self::PATIENCE]);
 
-            return self::FAILURE;
+        return $this->load() ? self::SUCCESS : self::FAILURE;
+    }
+
+    /** Does what is not done yet of loading the demo. False where its files have faults. */
+    private function load(): bool
+    {
+        $this->once('begun', fn (): bool => true, DB::table('schools')->doesntExist());
+        if (DB::table('schools')->doesntExist()) {
+            if ($this->call('nomada:import', ['path' => database_path('demo/marisma'), '--quiet' => true]) !== 0) {
+                $this->components->error((string) __('console.demo.faults'));
+
+                return false;
+            }
         }
-        $this->plan();
-        DB::table('people')->update([
+        $this->once('plan', $this->plan(...));
+        $this->once('passwords', fn (): int => DB::table('people')->update([
             'password' => Hash::make((string) config('nomada.demo_password')),
             'has_demo_password' => true,
-        ]);
+        ]));
         if (! $this->option('fresh')) {
             $services = new Services();
             $port = (int) config('nomada.standins.port');
-            $ours = ! Services::answers($port);
             try {
-                if ($ours) {
+                if (! Services::answers($port)) {
                     [$command, $env] = Services::standins($port);
                     $services->start('standins', $command, $env + ['STANDINS_PROCESSING' => '1']);
-                    Services::waitFor($port);
+                    $services->waitForService('standins', $port);
                 }
-                $this->bringForward($start, $carryOut, $register);
+                $this->bringForward();
             } finally {
                 $services->stop();
             }
         }
+        DB::table('settings')->where('name', self::SETTING)->update(['value' => 'whole']);
 
-        return self::SUCCESS;
+        return true;
+    }
+
+    /**
+     * Does a step that is not done yet, and writes down that it is, in one transaction: whatever ends the loading, it
+     * goes on from here at the next start.
+     */
+    private function once(string $step, Closure $do, bool $isNew = false): void
+    {
+        $done = $isNew ? [] : $this->done();
+        if (! in_array($step, $done, true)) {
+            DB::transaction(function () use ($step, $do, $done): void {
+                $do();
+                DB::table('settings')->upsert(
+                    [['name' => self::SETTING, 'value' => (string) json_encode([...$done, $step])]],
+                    'name',
+                );
+            });
+        }
+    }
+
+    /** @return list<string> */
+    private function done(): array
+    {
+        $value = DB::table('settings')->where('name', self::SETTING)->value('value');
+
+        return array_values(array_filter((array) json_decode((string) $value, true), is_string(...)));
+    }
+
+    private function empty(): void
+    {
+        $schema = preg_replace('/[^a-z0-9_]/', '', (string) config('nomada.standins.schema'));
+        DB::statement("drop schema if exists $schema cascade");
+        $this->callSilently('migrate:fresh', ['--force' => true]);
+        foreach (['materials', FollowRecordings::DISK] as $disk) {
+            Storage::disk($disk)->delete(Storage::disk($disk)->allFiles());
+        }
     }
 
     /**
@@ -195,42 +263,25 @@ final class DemoCommand extends Command
         }
     }
 
-    private function bringForward(StartRun $start, CarryOutRun $carryOut, RegisterRoster $register): void
+    private function bringForward(): void
     {
         $sections = Section::query()
             ->with(['term.school', 'term.closures', 'series'])
             ->get();
-        $links = $start->links(
-            array_values($sections->whereNotIn('sourced_id', self::UNLINKED)->modelKeys()),
-            null,
-            false,
-        );
-        if ($links !== null) {
-            $carryOut($links);
-        }
-        $this->register();
+        $but = fn (array $these): array => array_values($sections->whereNotIn('sourced_id', $these)->modelKeys());
+        $start = app(StartRun::class);
+        $by = Person::query()->where('sourced_id', 'A-01')->firstOrFail();
+        $this->runs(fn (): ?Run => $start->links($but(self::UNLINKED), null, false));
+        $this->once('desk', $this->register(...));
+        $register = app(RegisterRoster::class);
         $sections
             ->whereNotIn('sourced_id', self::UNREGISTERED)
-            ->each(fn (Section $s) => $register($s->load('series')));
-        // A student's link was passed on, and replaced.
-        $passed = JoinLink::query()
-            ->inForce()
-            ->where('kind', LinkKind::Personal)
-            ->whereRelation('person', 'sourced_id', 'S-8-001')
-            ->whereRelation('series.section', 'sourced_id', '8MAT-A')
-            ->with(['series.section', 'person'])
-            ->firstOrFail();
-        app(ReplaceLink::class)->single($passed, Person::query()->where('sourced_id', 'A-01')->firstOrFail());
-        $this->doors();
-        $publish = $start->publish(
-            array_values($sections->whereNotIn('sourced_id', self::UNPUBLISHED)->modelKeys()),
-            null,
-            false,
-        )->run;
-        app(DemoPresence::class)(Person::query()->where('sourced_id', 'A-01')->firstOrFail());
-        if ($publish !== null) {
-            $carryOut($publish);
-        }
+            ->each(fn (Section $s) => $this->once("roster $s->sourced_id", fn () => $register($s->load('series'))));
+        $this->once('passed on', fn () => $this->passedOn($by));
+        $this->once('doors', $this->doors(...));
+        $this->once('presence', fn () => app(DemoPresence::class)->past($by));
+        app(DemoPresence::class)->recordings($by);
+        $this->runs(fn (): ?Run => $start->publish($but(self::UNPUBLISHED), null, false)->run);
         // What a teacher has put on a course page by hand: ours can stand after it.
         Service::of(Outside::Course)->send(
             'PUT',
@@ -242,6 +293,35 @@ final class DemoCommand extends Command
                 'fields' => ['Text' => 'Bring the tide tables of Isla Bruma to every session.'],
             ]),
         );
+    }
+
+    /**
+     * Carries out a run that was begun before and did not end, then what is left to do.
+     *
+     * @param  Closure(): ?Run  $begin
+     */
+    private function runs(Closure $begin): void
+    {
+        foreach (Run::query()->whereNull('ended_at')->get() as $run) {
+            app(CarryOutRun::class)($run);
+        }
+        $run = $begin();
+        if ($run !== null) {
+            app(CarryOutRun::class)($run);
+        }
+    }
+
+    /** A student's link was passed on, and replaced. */
+    private function passedOn(Person $by): void
+    {
+        $passed = JoinLink::query()
+            ->inForce()
+            ->where('kind', LinkKind::Personal)
+            ->whereRelation('person', 'sourced_id', 'S-8-001')
+            ->whereRelation('series.section', 'sourced_id', '8MAT-A')
+            ->with(['series.section', 'person'])
+            ->firstOrFail();
+        app(ReplaceLink::class)->single($passed, $by);
     }
 
     /** Office hours in mathematics, and one session of marine science that the whole school may listen to. */

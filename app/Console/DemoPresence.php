@@ -41,7 +41,8 @@ final readonly class DemoPresence
     ) {
     }
 
-    public function __invoke(Person $by): void
+    /** Who came, and what was told and corrected of it. */
+    public function past(Person $by): void
     {
         $random = new Randomizer(new Mt19937(self::SEED));
         $this->consents($random);
@@ -51,7 +52,6 @@ final readonly class DemoPresence
             $this->sums->whole((int) $section);
         }
         $this->corrections($by);
-        $this->recordings($by);
     }
 
     private function consents(Randomizer $random): void
@@ -194,7 +194,7 @@ final readonly class DemoPresence
     }
 
     /** One released, one ready, one that failed. */
-    private function recordings(Person $by): void
+    public function recordings(Person $by): void
     {
         foreach ([['8MAR', '2027-02-04'], ['8MAT-A', '2027-02-08'], ['9CHE', '2027-02-05']] as [$section, $day]) {
             $session = $this->session($section, $day);
@@ -203,26 +203,26 @@ final readonly class DemoPresence
             }
             $core = $session->toCore();
             $way = Doorway::ofSeries($session->series, $core);
-            $this->bridge->act($way->room, Doorway::meeting($core->start), 'record', $core->start + 180, [
-                'on' => true,
-            ]);
-            $this->bridge->act($way->room, Doorway::meeting($core->start), 'record', $core->end - 90, [
-                'on' => false,
-            ]);
+            $meeting = Doorway::meeting($core->start);
+            // The loading was ended after this, and goes on.
+            if ($this->bridge->recordings($way->room, $meeting) === []) {
+                $this->bridge->act($way->room, $meeting, 'record', $core->start + 180, ['on' => true]);
+                $this->bridge->act($way->room, $meeting, 'record', $core->end - 90, ['on' => false]);
+            }
         }
-        // The demo's stand-ins need a second for it.
-        usleep(1_300_000);
         foreach ([['8MAR', '2027-02-04'], ['8MAT-A', '2027-02-08']] as [$section, $day]) {
             $session = $this->session($section, $day);
             if ($session !== null) {
-                ($this->follow)($session);
-                Recording::query()
-                    ->where('session_id', $session->id)
-                    ->update(['ready_at' => gmdate('Y-m-d H:i:sP', $session->toCore()->end + 1500)]);
+                $recording = Recording::query()->where('session_id', $session->id);
+                // The demo's stand-ins need a moment for it, on a busy machine a long one.
+                while (! ($recording->clone()->first()?->state->isWhole() ?? false)) {
+                    ($this->follow)($session) > 0 || usleep(200_000);
+                }
+                $recording->update(['ready_at' => gmdate('Y-m-d H:i:sP', $session->toCore()->end + 1500)]);
             }
         }
         $released = Recording::query()->where('session_id', $this->session('8MAT-A', '2027-02-08')?->id)->first();
-        if ($released !== null) {
+        if ($released?->state === RecordingState::Ready) {
             $parts = DB::table('recording_parts')->where('recording_id', $released->id)->orderBy('n')->pluck('n');
             ($this->release)($released, array_values(array_map(intval(...), $parts->all())), null, null, $by);
         }

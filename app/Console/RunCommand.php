@@ -40,6 +40,8 @@ final class RunCommand extends Command
             });
         }
         Services::sweep();
+        $mine = base_path('var/run/supervisor-'.config('nomada.port').'.pid');
+        file_put_contents($mine, (string) getmypid());
         $services = new Services();
         $commands = $this->processes();
         $begun = [];
@@ -49,7 +51,10 @@ final class RunCommand extends Command
                 $begun[$name] = [microtime(true), 0];
             }
             $port = (int) config('nomada.port');
-            if (! Services::waitFor($port) || ! Services::waitFor((int) config('nomada.standins.port'))) {
+            if (
+                ! $services->waitForService('web', $port) ||
+                ! $services->waitForService('standins', (int) config('nomada.standins.port'))
+            ) {
                 $this->components->error(
                     (string) __('console.run.not_up'),
                 );
@@ -72,6 +77,7 @@ final class RunCommand extends Command
             }
         } finally {
             $services->stop();
+            @unlink($mine);
         }
         $this->output->writeln((string) __('console.run.ended'));
 

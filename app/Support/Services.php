@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Nomada\App\Support;
 
 /**
- * Long-running processes of ours, each in a session of its own: `php -S` leaves its workers on the port when only its
- * first process is ended, so the whole group is.
+ * Long-running processes of ours, each in a process group of its own. `php -S` leaves its workers on the port when only
+ * its first process ends, so the whole group is ended: by us, by the keeper that leads it when its process ends or we
+ * do (build/keeper.sh), and by the next start when everything was killed at once.
  */
 final class Services
 {
@@ -21,7 +22,7 @@ final class Services
     {
         $log = storage_path("logs/$name.log");
         $process = proc_open(
-            ['setsid', 'setpriv', '--pdeathsig', 'TERM', ...$command],
+            ['setsid', 'setpriv', '--pdeathsig', 'TERM', 'bash', base_path('build/keeper.sh'), ...$command],
             [['file', '/dev/null', 'r'], ['file', $log, 'a'], ['file', $log, 'a']],
             $pipes,
             base_path(),
@@ -36,9 +37,32 @@ final class Services
         @file_put_contents($file, (string) $pid);
     }
 
+    /** False once its process has ended; whatever is left of its group is ended then. */
     public function isRunning(string $name): bool
     {
-        return isset($this->running[$name]) && proc_get_status($this->running[$name][0])['running'];
+        if (! isset($this->running[$name])) {
+            return false;
+        }
+        [$process, $pid] = $this->running[$name];
+        $isRunning = proc_get_status($process)['running'];
+        if (! $isRunning) {
+            @posix_kill(-$pid, SIGKILL);
+        }
+
+        return $isRunning;
+    }
+
+    /** Waits until a service answers, for as long as it runs. False where it has ended without. */
+    public function waitForService(string $name, int $port): bool
+    {
+        while (! self::answers($port)) {
+            if (! $this->isRunning($name)) {
+                return false;
+            }
+            usleep(20_000);
+        }
+
+        return true;
     }
 
     /** Asks every group to end, and ends what has not after some seconds. */
@@ -63,21 +87,28 @@ final class Services
     public static function sweep(): void
     {
         foreach (glob(base_path('var/run/*-'.config('nomada.port').'.pid')) ?: [] as $file) {
-            $pid = (int) file_get_contents($file);
-            // Only a group whose first process, or one of whose workers, is still ours: numbers are used again.
-            $line = (string) @file_get_contents("/proc/$pid/cmdline");
-            if (
-                $pid > 1 &&
-                $pid !== posix_getpgrp() &&
-                ($line === '' ||
-                    str_contains($line, base_path()) ||
-                    str_contains($line, 'artisan') ||
-                    str_contains($line, '127.0.0.1:'))
-            ) {
-                @posix_kill(-$pid, SIGTERM);
+            if (str_starts_with(basename($file), 'supervisor-')) {
+                continue;
+            }
+            $group = (int) file_get_contents($file);
+            if ($group > 1 && $group !== posix_getpgrp() && self::isOurs($group)) {
+                @posix_kill(-$group, SIGKILL);
             }
             @unlink($file);
         }
+    }
+
+    /** Whether some process of a group works in this folder: numbers are used again, and folders are copied. */
+    private static function isOurs(int $group): bool
+    {
+        foreach (glob('/proc/[0-9]*/stat') ?: [] as $stat) {
+            $fields = explode(' ', substr((string) strrchr((string) @file_get_contents($stat), ')'), 2));
+            if ((int) ($fields[2] ?? 0) === $group && @readlink(dirname($stat).'/cwd') === base_path()) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array{list<string>, array<string, string>} the stand-ins' command and environment */
@@ -107,19 +138,6 @@ final class Services
             return false;
         }
         fclose($socket);
-
-        return true;
-    }
-
-    public static function waitFor(int $port, float $seconds = 10): bool
-    {
-        $until = microtime(true) + $seconds;
-        while (! self::answers($port)) {
-            if (microtime(true) > $until) {
-                return false;
-            }
-            usleep(20_000);
-        }
 
         return true;
     }

@@ -38,7 +38,7 @@ final class Browser
     /** By what the browser knows axe, where it brings it to every page; '' where it does not. */
     private string $brings = '';
 
-    private function __construct(private readonly float $patience = 25)
+    private function __construct(private readonly float $patience = 240)
     {
     }
 
@@ -99,13 +99,12 @@ final class Browser
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
-        $until = microtime(true) + 40;
         while (! @fsockopen('127.0.0.1', $port, $c, $w, 0.2)) {
-            microtime(true) < $until
+            proc_get_status($self->driverProcess)['running']
                 ? usleep(20_000)
                 : throw new RuntimeException("chromedriver did not come up; see $log");
         }
-        $self->driver = RemoteWebDriver::create("http://127.0.0.1:$port", $capabilities, 60_000, 60_000);
+        $self->driver = RemoteWebDriver::create("http://127.0.0.1:$port", $capabilities, 600_000, 600_000);
 
         return $self;
     }

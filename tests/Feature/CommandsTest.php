@@ -179,3 +179,35 @@ test('above the columns of a table of the console stand words', function (string
     ['register', 'Section|Registered|Withdrawn'],
     ['sessions', 'Section|Series|Start|End|State|Reason'],
 ]);
+
+test('a demo that was half loaded is recognised, and the next start loads the rest of it', function () {
+    $dies = true;
+    DB::listen(function ($query) use (&$dies): void {
+        if ($dies && str_contains($query->sql, 'insert into "busy_blocks"')) {
+            $dies = false;
+            throw new RuntimeException('killed');
+        }
+    });
+    expect(fn () => Artisan::call('nomada:demo', ['--fresh' => true]))
+        ->toThrow(RuntimeException::class)
+        ->and([DB::table('sections')->count(), DB::table('day_plans')->count()])
+        ->toBe([24, 0])
+        ->and(Artisan::call('nomada:demo', ['--fresh' => true, '--if-empty' => true]))
+        ->toBe(0)
+        ->and(Artisan::output())
+        ->toContain('only partly loaded')
+        ->and([DB::table('sections')->count(), DB::table('day_plans')->count(), DB::table('busy_blocks')->count()])
+        ->toBe([24, 2, 3])
+        ->and(DB::table('people')->where('has_demo_password', false)->count())
+        ->toBe(0)
+        ->and(DB::table('settings')->where('name', 'demo')->value('value'))
+        ->toBe('whole');
+});
+
+test('a school that did not come from the demo is never emptied', function () {
+    $this->school();
+    expect(Artisan::call('nomada:demo', ['--again' => true]))
+        ->toBe(1)
+        ->and(DB::table('sections')->count())
+        ->toBe(3);
+});

@@ -215,7 +215,7 @@ test('what goes on in a room: microphones, hands, talk, sheet, a question, a rec
         ->and(($this->ask)('GET', "/bridge/rooms/$room/recordings/$one[id]/sound")->status())
         ->toBe(404);
     // The tests' stand-ins need a second for it.
-    for ($n = 0; $recordings()[0]['state'] !== 'ready' && $n < 50; $n++) {
+    for ($n = 0; $recordings()[0]['state'] !== 'ready' && $n < 3000; $n++) {
         usleep(100_000);
     }
     $sound = ($this->ask)('GET', "/bridge/rooms/$room/recordings/$one[id]/sound")->body();

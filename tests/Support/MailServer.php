@@ -35,7 +35,7 @@ final class MailServer
                 'aiosmtpd.handlers.Mailbox',
                 $folder,
             ]);
-            Services::waitFor(self::$shared->port, 20) ||
+            self::$shared->services->waitForService('mail-'.self::$shared->port, self::$shared->port) ||
                 throw new RuntimeException('The mail server did not come up');
             register_shutdown_function(fn () => self::$shared?->end());
         }

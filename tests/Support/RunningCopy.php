@@ -70,10 +70,10 @@ final class RunningCopy
         app(\Nomada\App\Support\Clock::class)->set((int) strtotime("2027-02-09 $time Europe/Madrid"));
     }
 
-    /** Waits for what goes on behind the pages, for half a minute at most. */
+    /** Waits for what goes on behind the pages; the limit is for what never comes. */
     public function wait(callable $is): void
     {
-        for ($until = microtime(true) + 25; ! $is(); usleep(100_000)) {
+        for ($until = microtime(true) + 300; ! $is(); usleep(100_000)) {
             microtime(true) < $until || throw new \RuntimeException('It did not come');
         }
     }
@@ -121,13 +121,10 @@ final class RunningCopy
         );
         // The supervisor says when all is up.
         $log = storage_path("logs/browser-copy-$self->port.log");
-        for (
-            $until = microtime(true) + 40;
-            ! str_contains((string) file_get_contents($log), 'Ctrl-C');
-            usleep(50_000)
-        ) {
-            microtime(true) < $until ||
+        while (! str_contains((string) file_get_contents($log), 'Ctrl-C')) {
+            $self->services->isRunning("browser-copy-$self->port") ||
                 throw new \RuntimeException("The copy did not come up on $self->port; see $log");
+            usleep(50_000);
         }
         register_shutdown_function(function () use ($self): void {
             $self->services->stop(10);

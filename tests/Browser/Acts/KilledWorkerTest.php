@@ -11,7 +11,7 @@ use Tests\Support\StandinServer;
 // Real processes: the worker is killed with SIGKILL in the middle of its work, more than once. In a database of its
 // own.
 
-function until(callable $is, string $for, float $seconds = 40): void
+function until(callable $is, string $for, float $seconds = 1200): void
 {
     $end = microtime(true) + $seconds;
     while (! $is()) {
@@ -33,7 +33,7 @@ test('after a worker is killed in the middle of a publish run, every placement s
     [$command, $env] = Services::standins($port);
     $services = new Services();
     $services->start('standins-killed', $command, $env);
-    Services::waitFor($port);
+    $services->waitForService('standins-killed', $port);
     config(['nomada.standins.url' => "http://127.0.0.1:$port", 'nomada.standins.port' => $port]);
     $standins = StandinServer::at("http://127.0.0.1:$port", $env['STANDINS_TOKEN']);
     $worker = function () use ($port, $database) {

@@ -29,7 +29,7 @@ test('what somebody else changed at the course site is seen side by side, and pu
         ->press('Put ours back')
         ->see('All 1 placement stand as they should')
         // A job of its own, behind the letters that are on their way.
-        ->see('page says something else than the door would', patience: 45);
+        ->see('page says something else than the door would', patience: 600);
     $b->open('/publishing/drift')->click('tbody tr:nth-child(1) input')->press('Keep theirs')->see('Left alone');
     $b->open('/people/S-8-001/look?date=2027-02-23')->see('every place says what the door would');
     expect($b->accessibilityFaults())->toBe([]);
@@ -62,7 +62,7 @@ test('a real calendar server is tried, kept and published to', function () {
     $b->script(
         "document.querySelector('form[x-data=plan] input').dispatchEvent(new Event('change', {bubbles: true}))",
     );
-    $b->click('.tray > .btn-main')->see('stand as they should', patience: 60);
+    $b->click('.tray > .btn-main')->see('stand as they should', patience: 600);
     expect($radicale->calendar('s-8-001'))->toHaveCount(1);
 });
 

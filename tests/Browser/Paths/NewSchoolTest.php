@@ -13,7 +13,7 @@ use Tests\Support\SmallSchool;
 /** The link of the last letter to an address, once it is there. */
 function linkInPost(RunningCopy $copy, string $address): string
 {
-    for ($until = microtime(true) + 15; microtime(true) < $until; usleep(100_000)) {
+    for ($until = microtime(true) + 300; microtime(true) < $until; usleep(100_000)) {
         $letters = $copy->standins()->get('/post/people/'.rawurlencode($address))['letters'] ?? [];
         if ($letters !== [] && preg_match('#(/account/passes/\S+)#', (new MimeMessage($letters[0]))->text(), $m)) {
             return $m[1];

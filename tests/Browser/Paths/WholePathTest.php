@@ -125,7 +125,7 @@ test('for all sections at once: links, rosters, publishing', function () {
         ->press('Preview publishing…')
         ->see('Chosen 24')
         ->click('.tray > .btn-main')
-        ->see('placements stand as they should', patience: 90)
+        ->see('placements stand as they should', patience: 600)
         ->open('/');
     expect($b->text('.route'))->toContain('all linked')->toContain('all registered')->toContain('all published');
 });
