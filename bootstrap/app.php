@@ -2,12 +2,12 @@
 
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Contracts\Debug\ExceptionHandler;
-use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession as LaravelSession;
+use Nomada\App\Http\BusyDatabase;
 use Nomada\App\Http\Middleware\AsDrawn;
 use Nomada\App\Http\Middleware\ContentSecurity;
 use Nomada\App\Http\Middleware\DoesOnce;
@@ -57,7 +57,6 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->alias(['looks' => Nomada\App\Http\Middleware\OnlyLooks::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
-        $middleware->trustProxies(at: '127.0.0.1');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // What a person typed wrongly is told beside its field, on the page they came from.
@@ -72,17 +71,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
                     ->withInput()
                     ->withErrors([$field => $words]);
         });
-        // Somebody else holds what this change needs (55P03), or the two needed each other's (40P01): nothing is saved.
-        $exceptions->render(function (QueryException $e, Request $request) {
-            if (! in_array($e->getCode(), ['55P03', '40P01'], true)) {
-                return null;
-            }
-            $words = (string) __('said.once.busy');
-
-            return $request->expectsJson() || $request->isMethodSafe()
-                ? response($words, 503, ['Retry-After' => '5'])
-                : back()->withInput()->withErrors(['form' => $words]);
-        });
+        $exceptions->render(BusyDatabase::answer(...));
     })
     ->create();
 $app->singleton(ExceptionHandler::class, SaysFaultsOnConsole::class);

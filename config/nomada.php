@@ -23,6 +23,9 @@ return [
     'workers' => (int) env('NOMADA_WORKERS', 3),
     'web_workers' => (int) env('NOMADA_WEB_WORKERS', 4),
 
+    // Addresses of proxies in front, separated by commas: only theirs are believed when they say for whom they ask.
+    'trusted_proxies' => (string) env('TRUSTED_PROXIES', ''),
+
     'standins' => [
         'port' => (int) env('STANDINS_PORT', 8090),
         'schema' => env('STANDINS_SCHEMA', 'standins'),

@@ -12,6 +12,7 @@ use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\AliasLoader;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Blade;
@@ -124,24 +125,42 @@ final class NomadaServiceProvider extends ServiceProvider
             fn (): string => '<?php echo csrf_field(), \Nomada\App\Queries\ActKey::field(); ?>',
         );
         Mail::extend('post-office', fn (): PlaceTransport => new PlaceTransport());
-        // What fails is counted by CheckPassword; this only keeps one machine from asking all the time.
-        RateLimiter::for('sign-in', fn (Request $r): Limit => Limit::perMinute(120)->by('sign-in '.$r->ip()));
-        RateLimiter::for('forgotten', fn (Request $r): Limit => Limit::perMinute(10)->by('forgotten '.$r->ip()));
+        $this->limits();
+        TrustProxies::at((string) config('nomada.trusted_proxies'));
+    }
+
+    /**
+     * What is asked for in a minute is bounded by account and by link. By network address there are wide bounds only,
+     * against a machine that asks all the time: a school of 9,000 arrives within minutes from one address.
+     */
+    private function limits(): void
+    {
+        $wide = fn (Request $r): Limit => Limit::perMinute(6000)->by('all from '.$r->ip());
+        $link = fn (Request $r): string => hash('sha256', $r->path());
+        $half = fn (Request $r): string => (string) json_encode(
+            $r->hasSession() ? $r->session()->get('half signed in')[0] ?? $r->session()->getId() : $r->ip(),
+        );
+        // What fails is counted by CheckPassword.
+        RateLimiter::for('sign-in', fn (Request $r): array => [
+            Limit::perMinute(30)->by('sign-in '.hash('sha256', $r->ip().mb_strtolower((string) $r->input('email')))),
+            $wide($r),
+        ]);
+        RateLimiter::for('forgotten', fn (Request $r): array => [
+            Limit::perMinute(5)->by('forgotten '.hash('sha256', mb_strtolower((string) $r->input('email')))),
+            Limit::perMinute(300)->by('forgotten from '.$r->ip()),
+        ]);
         // Whole classes look at one page at the beginning of a lesson.
-        RateLimiter::for('page', fn (Request $r): Limit => Limit::perMinute(1200)->by('page '.$r->ip()));
-        RateLimiter::for(
-            'feed',
-            fn (Request $r): Limit => Limit::perMinute(20)->by('feed '.hash('sha256', (string) $r->path())),
-        );
-        RateLimiter::for(
-            'door',
-            fn (Request $r): Limit => Limit::perMinute(60)->by('door '.($r->user()->id ?? $r->ip())),
-        );
-        // A school of hundreds waits behind one address, and each look costs next to nothing.
-        RateLimiter::for('look', fn (Request $r): Limit => Limit::perMinute(6000)->by('look '.$r->ip()));
-        RateLimiter::for(
-            'code',
-            fn (Request $r): Limit => Limit::perMinute(12)->by('code '.($r->user()->id ?? $r->ip())),
-        );
+        RateLimiter::for('page', $wide);
+        RateLimiter::for('feed', fn (Request $r): Limit => Limit::perMinute(20)->by('feed '.$link($r)));
+        RateLimiter::for('door', fn (Request $r): array => [
+            Limit::perMinute($r->user() === null ? 600 : 60)->by('door '.($r->user()->id ?? $link($r))),
+            $wide($r),
+        ]);
+        // Each look costs next to nothing.
+        RateLimiter::for('look', $wide);
+        RateLimiter::for('code', fn (Request $r): array => [
+            Limit::perMinute(12)->by('code '.($r->user()->id ?? $half($r))),
+            $wide($r),
+        ]);
     }
 }

@@ -68,6 +68,7 @@ return [
         'demo' => 'You have the demo\'s password, which everybody knows.',
         'none' => 'Nobody has set one yet.',
         'change' => 'Change it…',
+        'wrong' => 'This is not your current password.',
         'now' => 'Password of now',
         'old' => 'Write your password of now.',
         'write' => 'Write a password of at least 10 characters.',

@@ -25,9 +25,11 @@ return [
     ],
     'factor' => [
         'wrong' => 'This code is not the one of now. Check the clock of your device, and type the next.',
+        'on' => 'Two-step sign-in is on already. Turn it off before you set it up again.',
         'many' => 'Too many wrong codes. Wait a quarter of an hour, and sign in again.',
     ],
     'password' => [
+        'many' => 'Too many wrong passwords. Try again in a quarter of an hour.',
         'short' => 'A password has :n characters at least. A few words are easy to keep in mind.',
         'long' => 'A password has :n characters at most.',
         'common' => 'This password is one of the most common ones, and tried first. Choose another.',

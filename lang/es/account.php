@@ -69,6 +69,7 @@ return [
         'demo' => 'Tienes la contraseña de la demostración, que conoce todo el mundo.',
         'none' => 'Nadie ha puesto una todavía.',
         'change' => 'Cambiarla…',
+        'wrong' => 'Esta no es tu contraseña actual.',
         'now' => 'Contraseña de ahora',
         'old' => 'Escribe tu contraseña de ahora.',
         'write' => 'Escribe una contraseña de al menos 10 caracteres.',

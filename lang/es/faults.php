@@ -3,6 +3,7 @@
 // What went wrong with what somebody typed, and how to mend it, where students and guardians read it.
 return [
     'password' => [
+        'many' => 'Demasiadas contraseñas incorrectas. Inténtalo de nuevo dentro de un cuarto de hora.',
         'short' => 'Una contraseña tiene al menos :n caracteres. Unas cuantas palabras se recuerdan bien.',
         'long' => 'Una contraseña tiene como mucho :n caracteres.',
         'common' => 'Esta contraseña es de las más corrientes, y se prueba la primera. Elige otra.',
@@ -12,6 +13,7 @@ return [
         'old' => 'Esa no es tu contraseña de ahora.',
     ],
     'factor' => [
+        'on' => 'El segundo paso ya está activado. Desactívalo antes de configurarlo de nuevo.',
         'wrong' => 'Este código no es el de ahora. Comprueba el reloj de tu dispositivo y escribe el siguiente.',
         'many' => 'Demasiados códigos equivocados. Espera un cuarto de hora y vuelve a entrar.',
     ],

@@ -21,7 +21,7 @@ test('address and password bring a person in, with a new session', function () {
     expect(session()->getId())->not->toBe($before);
 });
 
-test('a wrong password is told beside the field, and after ten tries a pause is asked for', function () {
+test('a wrong password is told beside the field, and after ten tries from there a pause is asked for', function () {
     for ($i = 0; $i < 10; $i++) {
         $this->post('/sign-in', [
             'email' => 'candela@school.example',

@@ -20,6 +20,9 @@ final readonly class InvitePeople
     /** Hours for which the link is good. */
     public const HOURS = 72;
 
+    /** Minutes within which a person who asks for a new password again gets no second email. */
+    private const PAUSE = 5;
+
     public function __construct(private Letters $letters)
     {
     }
@@ -59,11 +62,22 @@ final readonly class InvitePeople
             ->whereNull('disabled_on')
             ->whereNotNull('email')
             ->first();
-        if ($person !== null) {
-            DB::transaction(
-                fn () => $this->letters->account($this->pass($person, AccountPass::RESET, null), LetterKind::Reset),
-            );
+        if ($person === null) {
+            return;
         }
+        DB::transaction(function () use ($person): void {
+            Person::query()->whereKey($person->id)->lock('for no key update')->first();
+            $open = AccountPass::query()
+                ->where('person_id', $person->id)
+                ->where('kind', AccountPass::RESET)
+                ->whereNull('used_at');
+            if ($open->clone()->where('created_at', '>', now()->subMinutes(self::PAUSE))->exists()) {
+                return;
+            }
+            // The newest link is the only one.
+            $open->update(['used_at' => now()]);
+            $this->letters->account($this->pass($person, AccountPass::RESET, null), LetterKind::Reset);
+        });
     }
 
     /** @return \Illuminate\Database\Eloquent\Builder<Person> */
@@ -85,6 +99,7 @@ final readonly class InvitePeople
         return AccountPass::query()->create([
             'person_id' => $person->id,
             'kind' => $kind,
+            'sent_to' => $person->email,
             'made_by' => $by?->id,
             'expires_at' => now()->addHours(self::HOURS),
         ]);

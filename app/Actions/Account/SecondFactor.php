@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Account;
 
+use Closure;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
 use Nomada\App\Models\Term\Person;
@@ -38,16 +39,22 @@ final class SecondFactor
      */
     public function confirm(Person $person, string $code): array
     {
-        $codes = DB::transaction(function () use ($person, $code): array {
+        if ($person->totp_set_at !== null) {
+            throw new Fault('factor.on', 'code');
+        }
+        $codes = $this->bounded($person, fn (): ?array => DB::transaction(function () use ($person, $code): ?array {
             $fresh = Person::query()->lock('for update')->findOrFail($person->id);
-            $step = $fresh->totp_secret === null ? null : Totp::of($fresh->totp_secret)->stepOf($code, time());
+            $step =
+                $fresh->totp_secret === null || $fresh->totp_set_at !== null
+                    ? null
+                    : Totp::of($fresh->totp_secret)->stepOf($code, time(), $fresh->totp_step);
             if ($step === null) {
-                throw new Fault('factor.wrong', 'code');
+                return null;
             }
             $fresh->forceFill(['totp_set_at' => now(), 'totp_step' => $step])->save();
 
             return $this->codes($fresh);
-        });
+        })) ?? throw new Fault('factor.wrong', 'code');
         $person->refresh();
 
         return $codes;
@@ -78,30 +85,45 @@ final class SecondFactor
      */
     public function opens(Person $person, string $typed): bool
     {
-        $key = "second factor $person->id";
-        if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
-            throw new Fault('factor.many', 'code');
-        }
-        $opens = DB::transaction(function () use ($person, $typed): bool {
+        return $this->bounded($person, fn (): ?bool => DB::transaction(function () use ($person, $typed): ?bool {
             $fresh = Person::query()->lock('for update')->findOrFail($person->id);
             if (RecoveryCode::looksLikeOne($typed)) {
                 return DB::table('recovery_codes')
                     ->where('person_id', $fresh->id)
                     ->where('sum', self::sum($typed))
                     ->whereNull('used_at')
-                    ->update(['used_at' => now()]) === 1;
+                    ->update(['used_at' => now()]) === 1 ?: null;
             }
             $step = Totp::of((string) $fresh->totp_secret)->stepOf($typed, time(), $fresh->totp_step);
             if ($step === null || $fresh->totp_set_at === null) {
-                return false;
+                return null;
             }
             $fresh->forceFill(['totp_step' => $step])->save();
 
             return true;
-        });
-        $opens ? RateLimiter::clear($key) : RateLimiter::hit($key, 900);
+        })) ?? false;
+    }
 
-        return $opens;
+    /**
+     * Does something that a right code is needed for, and counts the wrong ones on every road alike.
+     *
+     * @template T
+     *
+     * @param  Closure(): ?T  $do  null where the code was wrong
+     * @return ?T
+     *
+     * @throws Fault where too many were wrong
+     */
+    private function bounded(Person $person, Closure $do): mixed
+    {
+        $key = "second factor $person->id";
+        if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
+            throw new Fault('factor.many', 'code');
+        }
+        $came = $do();
+        $came !== null ? RateLimiter::clear($key) : RateLimiter::hit($key, 900);
+
+        return $came;
     }
 
     /** Takes it away again: by its owner, or by the console where everything is lost. */

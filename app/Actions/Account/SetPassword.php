@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Account;
 
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
 use Nomada\App\Models\Account\AccountPass;
 use Nomada\App\Models\Term\Person;
@@ -17,7 +16,7 @@ use Normalizer;
 /** Sets somebody's password, by a link that is used up with it, or by the one that it replaces. */
 final readonly class SetPassword
 {
-    public function __construct(private SignIns $signIns)
+    public function __construct(private SignIns $signIns, private CheckPassword $check)
     {
     }
 
@@ -25,7 +24,7 @@ final readonly class SetPassword
     public function byPass(AccountPass $pass, string $password): Person
     {
         return DB::transaction(function () use ($pass, $password): Person {
-            $fresh = AccountPass::query()->lock('for update')->findOrFail($pass->id);
+            $fresh = AccountPass::query()->with('person')->lock('for update')->findOrFail($pass->id);
             if (! $fresh->isOpen()) {
                 throw new Fault('password.link', 'password');
             }
@@ -49,7 +48,7 @@ final readonly class SetPassword
      */
     public function change(Person $person, string $old, string $new, ?int $stays): void
     {
-        if (! Hash::check(self::normal($old), $person->password)) {
+        if (! $this->check->own($person, $old)) {
             throw new Fault('password.old', 'old_password');
         }
         DB::transaction(function () use ($person, $new, $stays): void {

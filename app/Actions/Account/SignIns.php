@@ -6,7 +6,9 @@ namespace Nomada\App\Actions\Account;
 
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Str;
+use Nomada\App\Models\Account\AccountPass;
 use Nomada\App\Models\Account\SignIn;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Support\Browser;
@@ -23,6 +25,14 @@ final class SignIns
     /** Whether this browser is to be remembered, while the second factor is asked for. */
     public const REMEMBER = 'sign_in.remember';
 
+    /** The cookie, sealed as all are, of who has signed in with a browser. */
+    private const BROWSER = 'known_here';
+
+    /** How many people of a browser are remembered, and for how many days. */
+    private const KNOWN = 8;
+
+    private const KNOWN_FOR = 180;
+
     /** How long "seen" may lag behind, in seconds: it costs a write. */
     private const LAG = 300;
 
@@ -31,6 +41,16 @@ final class SignIns
         Auth::login($person, $remember);
         $request->session()->regenerate();
         $this->note($person, $request);
+        $known = array_slice(array_unique([$person->id, ...self::known($request)]), 0, self::KNOWN);
+        Cookie::queue(self::BROWSER, implode(',', $known), self::KNOWN_FOR * 1440);
+    }
+
+    /** @return list<int> people who have signed in with this browser, latest first */
+    public static function known(Request $request): array
+    {
+        $value = $request->cookie(self::BROWSER);
+
+        return is_string($value) && $value !== '' ? array_map(intval(...), explode(',', $value)) : [];
     }
 
     /** Writes down where somebody is signed in; a remembered browser comes without a session. */
@@ -67,6 +87,18 @@ final class SignIns
         }
 
         return true;
+    }
+
+    /**
+     * Ends all sign-ins of people who are disabled, and their links to set a password: enabling them later revives
+     * neither.
+     *
+     * @param  list<int>  $people
+     */
+    public static function endAll(array $people): void
+    {
+        SignIn::query()->whereIn('person_id', $people)->whereNull('ended_at')->update(['ended_at' => now()]);
+        AccountPass::query()->whereIn('person_id', $people)->whereNull('used_at')->update(['used_at' => now()]);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Term;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Account\SignIns;
 use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Actions\Registration\RegisterRoster;
@@ -73,6 +74,9 @@ final readonly class DisablePerson
         DB::table('enrolments')
             ->whereIn('person_id', $ids)
             ->update(['disabled_on' => $on, 'updated_at' => now()]);
+        if ($on !== null) {
+            SignIns::endAll(array_values(array_map(intval(...), $ids)));
+        }
 
         return $ids !== [];
     }

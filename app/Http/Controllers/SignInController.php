@@ -37,13 +37,14 @@ final class SignInController extends Controller
         );
         $typed = trim($given['email']);
         $from = (string) $request->ip();
-        abort_if($check->isBarred($typed, $from), 429);
+        $known = SignIns::known($request);
+        abort_if($check->isBarred($typed, $from, $known), 429);
         $person =
-            $check($typed, SetPassword::normal($given['password']), $from) ??
+            $check($typed, SetPassword::normal($given['password']), $from, $known) ??
             throw ValidationException::withMessages(['email' => __('account.sign_in.wrong')]);
         if ($person->hasSecondFactor()) {
             $request->session()->regenerate();
-            $request->session()->put(self::HALF, [$person->id, time()]);
+            $request->session()->put(self::HALF, [$person->id, time(), self::mark($person)]);
             $request->session()->put(SignIns::REMEMBER, $request->boolean('remember'));
 
             return redirect()->route('sign-in.code');
@@ -83,9 +84,18 @@ final class SignInController extends Controller
     {
         $half = $request->session()->get(self::HALF);
 
-        return is_array($half) && time() - (int) ($half[1] ?? 0) < self::SECONDS
-            ? Person::query()->whereNull('disabled_on')->find((int) ($half[0] ?? 0))
-            : null;
+        $person =
+            is_array($half) && time() - (int) ($half[1] ?? 0) < self::SECONDS
+                ? Person::query()->whereNull('disabled_on')->find((int) ($half[0] ?? 0))
+                : null;
+
+        // A password that was changed meanwhile ends what the old one began.
+        return $person !== null && hash_equals(self::mark($person), (string) ($half[2] ?? '')) ? $person : null;
+    }
+
+    private static function mark(Person $person): string
+    {
+        return hash('sha256', $person->password);
     }
 
     /** The demo people come in without a password; outside the demo this address does not exist. */

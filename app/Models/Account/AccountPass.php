@@ -18,6 +18,7 @@ use Nomada\App\Models\Term\Person;
  * @property int $person_id
  * @property string $kind `invitation` or `reset`
  * @property int|null $made_by
+ * @property string|null $sent_to the email address that it went to; it ends when the person's becomes another
  * @property Carbon $expires_at
  * @property Carbon|null $used_at
  * @property-read Person $person
@@ -43,7 +44,10 @@ final class AccountPass extends Model
 
     public function isOpen(): bool
     {
-        return $this->used_at === null && $this->expires_at->isFuture();
+        return $this->used_at === null &&
+            $this->expires_at->isFuture() &&
+            $this->person->disabled_on === null &&
+            mb_strtolower((string) $this->sent_to) === mb_strtolower((string) $this->person->email);
     }
 
     public function address(): string

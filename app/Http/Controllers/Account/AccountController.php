@@ -7,6 +7,7 @@ namespace Nomada\App\Http\Controllers\Account;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Nomada\App\Actions\Account\CheckPassword;
 use Nomada\App\Actions\Account\SecondFactor;
 use Nomada\App\Actions\Account\SetPassword;
 use Nomada\App\Actions\Account\SignIns;
@@ -45,8 +46,11 @@ final class AccountController extends Controller
         return redirect()->route('account')->with('said', __('account.password.changed'));
     }
 
-    public function begin(Request $request, SecondFactor $factor): RedirectResponse
+    public function begin(Request $request, SecondFactor $factor, CheckPassword $check): RedirectResponse
     {
+        if (! $this->knowsPassword($request, $check)) {
+            return $this->wrongPassword();
+        }
         $factor->begin($this->person($request));
 
         return redirect()->route('account');
@@ -72,15 +76,22 @@ final class AccountController extends Controller
         return is_array($codes) ? view('account.codes', ['codes' => $codes]) : redirect()->route('account');
     }
 
-    public function codes(Request $request, SecondFactor $factor): RedirectResponse
+    public function codes(Request $request, SecondFactor $factor, CheckPassword $check): RedirectResponse
     {
+        if (! $this->knowsPassword($request, $check)) {
+            return $this->wrongPassword();
+        }
+
         return $this->isOwn($request, $factor)
             ? redirect()->route('account.codes')->with('codes', $factor->codes($this->person($request)))
             : $this->wrongCode();
     }
 
-    public function drop(Request $request, SecondFactor $factor): RedirectResponse
+    public function drop(Request $request, SecondFactor $factor, CheckPassword $check): RedirectResponse
     {
+        if (! $this->knowsPassword($request, $check)) {
+            return $this->wrongPassword();
+        }
         if (! $this->isOwn($request, $factor)) {
             return $this->wrongCode();
         }
@@ -106,6 +117,20 @@ final class AccountController extends Controller
         $code = $request->input('own_code');
 
         return is_string($code) && $factor->opens($this->person($request), $code);
+    }
+
+    private function knowsPassword(Request $request, CheckPassword $check): bool
+    {
+        $typed = $request->input('own_password');
+
+        return is_string($typed) && $check->own($this->person($request), $typed);
+    }
+
+    private function wrongPassword(): RedirectResponse
+    {
+        return redirect()
+            ->route('account')
+            ->withErrors(['own_password' => __('account.password.wrong')]);
     }
 
     private function wrongCode(): RedirectResponse

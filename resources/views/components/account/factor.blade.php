@@ -5,9 +5,10 @@
     @if ($page->factorSince)
         <p>{{ __('account.factor.since', ['day' => $page->factorSince]) }}
             {{ trans_choice('account.factor.left', $page->codesLeft) }}</p>
-        <details @if ($errors->has('own_code')) open @endif>
+        <details @if ($errors->hasAny(['own_code', 'own_password'])) open @endif>
             <summary>{{ __('account.factor.again') }}</summary>
             <form class="mt-2" method="post" action="{{ route('account.codes.fresh') }}" novalidate>@csrf
+                <x-field name="own_password" type="password" :label="__('account.password.now')" autocomplete="current-password" />
                 <x-code-field name="own_code" :label="__('account.factor.own')" />
                 <button class="btn btn-side">{{ __('account.factor.fresh') }}</button>
                 @unless ($page->needsFactor)
@@ -30,7 +31,8 @@
         </form>
     @else
         <p>{{ __($page->needsFactor ? 'account.factor.needed' : 'account.factor.why') }}</p>
-        <form method="post" action="{{ route('account.second-factor') }}">@csrf
+        <form method="post" action="{{ route('account.second-factor') }}" novalidate>@csrf
+            <x-field name="own_password" type="password" :label="__('account.password.now')" autocomplete="current-password" />
             <button class="btn btn-main">{{ __('account.factor.begin') }}</button>
         </form>
     @endif
