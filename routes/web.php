@@ -10,6 +10,7 @@ use Nomada\App\Http\Controllers\FindController;
 use Nomada\App\Http\Controllers\HouseController;
 use Nomada\App\Http\Controllers\Joining\DoorController;
 use Nomada\App\Http\Controllers\Joining\DropInController;
+use Nomada\App\Http\Controllers\Joining\EnterController;
 use Nomada\App\Http\Controllers\Joining\JoiningController;
 use Nomada\App\Http\Controllers\Joining\LinkController;
 use Nomada\App\Http\Controllers\Joining\LiveController;
@@ -208,6 +209,12 @@ Route::middleware('auth')->group(function (): void {
         ->where('address', ShortAddress::PATTERN)
         ->middleware('throttle:door')
         ->name('short');
+    Route::get('/enter/{series}', [EnterController::class, 'series'])
+        ->whereNumber('series')
+        ->name('enter');
+    Route::get('/enter/rooms/{room}', [EnterController::class, 'room'])
+        ->whereNumber('room')
+        ->name('enter.room');
     Route::get('/join', [DoorController::class, 'ask'])->name('join');
     Route::post('/join', [DoorController::class, 'find'])
         ->middleware('throttle:code')
@@ -253,7 +260,9 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/term/closed-days.ics', [ClosureController::class, 'export'])->name('closures.export');
         Route::post('/term/choice', [TermController::class, 'choose'])->name('term.choose');
         Route::get('/joining', [JoiningController::class, 'index'])->name('joining');
-        Route::get('/joining/rows', [JoiningController::class, 'rows'])->middleware('looks')->name('joining.rows');
+        Route::get('/joining/rows', [JoiningController::class, 'rows'])
+            ->middleware('looks')
+            ->name('joining.rows');
         // Each series chosen is authorised on its own.
         Route::post('/joining/acts', [JoiningController::class, 'act'])->name('joining.act');
         Route::get('/joining/acts/{result}', [JoiningController::class, 'result'])->name('joining.result');
@@ -352,7 +361,9 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/today/start', [TodayController::class, 'start'])->name('today.start');
         Route::get('/sections/{section}/start', [TodayController::class, 'choose'])->name('today.choose');
         Route::get('/records', RecordsController::class)->name('records');
-        Route::get('/records/rows', [RecordsController::class, 'rows'])->middleware('looks')->name('records.rows');
+        Route::get('/records/rows', [RecordsController::class, 'rows'])
+            ->middleware('looks')
+            ->name('records.rows');
         Route::get('/records/missed', [AbsenceController::class, 'missed'])->name('missed');
         Route::post('/records/missed', [AbsenceController::class, 'write'])->name('missed.write');
         // One student's: the sections that whoever looks has in common with them.
@@ -421,6 +432,9 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/sections/{section}/materials', [MaterialController::class, 'store'])->name('materials.store');
         Route::delete('/sections/{section}/materials/{material}', [MaterialController::class, 'destroy'])->name(
             'materials.destroy',
+        );
+        Route::post('/sections/{section}/addresses', [FeedController::class, 'renewSection'])->name(
+            'section.addresses',
         );
         Route::put('/sections/{section}/reminder', [ReminderController::class, 'section'])->name('section.remind');
         Route::get('/sections/{section}/cartridge', [FeedController::class, 'cartridge'])->name(
@@ -589,6 +603,9 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/accounts', [PeopleController::class, 'show'])->name('accounts');
         Route::post('/accounts/invitations', [PeopleController::class, 'inviteAll'])->name('accounts.invite');
         Route::post('/people/{sourcedId}/invitation', [PeopleController::class, 'invite'])->name('person.invite');
+        Route::post('/people/{sourcedId}/links', [PersonController::class, 'renewLinks'])->name(
+            'person.links.renew',
+        );
         Route::post('/people/{sourcedId}/disabled', [PersonController::class, 'disable'])->name('person.disabled');
         Route::delete('/people/{sourcedId}/disabled', [PersonController::class, 'enable'])->name('person.enabled');
         Route::get('/registration/letters', [TemplateController::class, 'show'])->name('letters');

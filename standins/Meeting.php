@@ -123,6 +123,7 @@ final readonly class Meeting
             'inside' => $of('inside'),
             'outside' => $of('outside'),
             'sent_out' => array_column($of('sent-out'), 'person'),
+            'left' => $this->left(array_column($of('inside'), 'person')),
             'may_unmute' => (bool) ($row['may_unmute'] ?? true),
             'chat_open' => (bool) ($row['chat_open'] ?? true),
             'recording_since' => $row['recording_since'] ?? null,
@@ -131,6 +132,22 @@ final readonly class Meeting
             'talk' => $this->talk($viewer, $isHost),
             'sheet' => $this->sheet(),
         ];
+    }
+
+    /**
+     * Who was inside and is not any more.
+     *
+     * @param  list<string>  $inside
+     * @return list<string>
+     */
+    private function left(array $inside): array
+    {
+        $came = $this->store->all(
+            "select distinct person from events where room = ? and meeting = ? and what = 'join' order by 1",
+            [$this->room, $this->key],
+        );
+
+        return array_values(array_diff(array_column($came, 'person'), $inside));
     }
 
     /**
@@ -190,12 +207,12 @@ final readonly class Meeting
         }
         $now = $this->now();
         // Nobody speaks before the teacher is there; both on the room's clock.
-        $from = max($now - self::CAPTIONED, (int) strtotime((string) $since) + $now - time());
+        $first = max($now - self::CAPTIONED, (int) strtotime((string) $since) + $now - time());
         $hour = $now - ($now % 3600);
         $out = [];
         foreach (Sound::cues($this->room, 1000 * ($now - $hour)) as $n => [$from, , $text]) {
             $at = $hour + intdiv($from, 1000);
-            if ($at >= $from) {
+            if ($at >= $first) {
                 $out[] = [
                     'id' => "c$hour-$n",
                     'at' => $at,
@@ -293,6 +310,7 @@ final readonly class Meeting
             // By a telephone's keys, or in a rehearsal: what somebody inside does, told by a program.
             'does' => $this->do($this->seatOf($person), self::text($given['do'] ?? '', 20), $given),
             'end' => $this->end($at),
+            'reopen' => $this->reopen($at),
             default => throw new Refusal(400, "The bridge knows no \"$act\"."),
         };
         $this->touch();
@@ -405,6 +423,16 @@ final readonly class Meeting
             [$this->room, $this->key],
             $at,
         );
+    }
+
+    /** Undoes the end: everybody may come back in, and what is told of coming and leaving goes on. */
+    private function reopen(int $at): void
+    {
+        $this->store->run('update meetings set over_at = null, ended = null where room = ? and meeting = ?', [
+            $this->room,
+            $this->key,
+        ]);
+        $this->say('event', '', '', 'The session was opened again.', $at);
     }
 
     /**

@@ -201,8 +201,8 @@ final readonly class RoomPage
             'value="say"><label for="line">Say something</label><input id="line" name="text" maxlength="500" '.
             'autocomplete="off"><select name="to" aria-label="To whom"><option value="everyone">to everybody</option>'.
             '<option value="teacher">to the teacher only</option></select><button>Send</button></form>'.
-            '<p class="wide"><label class="inline"><input type="checkbox" id="captions"> Captions in the '
-                .'talk</label></p>'.
+            '<p class="wide"><label class="inline"><input type="checkbox" id="captions"> Captions'.
+            '</label></p>'.
             '<p id="fault" class="wide" role="alert"></p>'.
             '<dialog id="writing" aria-labelledby="writing-words"><form method="dialog">'.
             '<label for="written" id="writing-words">What is written there?</label>'.
@@ -212,8 +212,8 @@ final readonly class RoomPage
 
     /**
      * @param  array<string, mixed>  $seat
-     * @param  list<array<string, mixed>>  $captions  lines of the talk, for whoever asked for them
-     * @return array{who: string, sheet: string, talk: string}
+     * @param  list<array<string, mixed>>  $captions  for whoever asked for them
+     * @return array<string, string> html of each part, by its id
      */
     private function parts(array $seat, Meeting $meeting, array $captions = []): array
     {
@@ -223,7 +223,8 @@ final readonly class RoomPage
         return [
             'who' => $this->who($seat, $state, $meeting),
             'sheet' => self::sheet($seat, $state, $meeting),
-            'talk' => self::talk($state, $captions),
+            'talk' => self::talk($state),
+            'captions-text' => self::captions($captions),
         ];
     }
 
@@ -427,14 +428,29 @@ final readonly class RoomPage
     }
 
     /**
+     * What is being said, in the last two lines; what was said before is read back in the transcript.
+     *
+     * @param  list<array<string, mixed>>  $captions
+     */
+    private static function captions(array $captions): string
+    {
+        return implode(
+            '',
+            array_map(
+                fn (array $c): string => '<p class="caption">'.Page::text((string) $c['text']).'</p>',
+                array_slice($captions, -2),
+            ),
+        );
+    }
+
+    /**
      * One log of what was said, written, and happened, in the order of time.
      *
      * @param  array<string, mixed>  $state
-     * @param  list<array<string, mixed>>  $captions
      */
-    private static function talk(array $state, array $captions): string
+    private static function talk(array $state): string
     {
-        $lines = [...$state['talk'], ...$captions];
+        $lines = $state['talk'];
         usort($lines, fn (array $a, array $b): int => $a['at'] <=> $b['at']);
         $html = '<h2>The talk</h2><ol class="talk" tabindex="0" aria-label="What was said and what happened">';
         foreach ($lines as $line) {

@@ -46,8 +46,7 @@ use Nomada\Core\Term\Rotation;
  */
 final class DemoCommand extends Command
 {
-    protected $signature =
-        'nomada:demo {--if-empty : only where no school is loaded, or a demo was half loaded}
+    protected $signature = 'nomada:demo {--if-empty : only where no school is loaded, or a demo was half loaded}
         {--fresh : leave links, registrations and publishing still to be done}
         {--again : empty the database of a demo, and begin again}';
 
@@ -114,10 +113,13 @@ final class DemoCommand extends Command
             }
         }
         $this->once('plan', $this->plan(...));
-        $this->once('passwords', fn (): int => DB::table('people')->update([
-            'password' => Hash::make((string) config('nomada.demo_password')),
-            'has_demo_password' => true,
-        ]));
+        $this->once(
+            'passwords',
+            fn (): int => DB::table('people')->update([
+                'password' => Hash::make((string) config('nomada.demo_password')),
+                'has_demo_password' => true,
+            ]),
+        );
         if (! $this->option('fresh')) {
             $services = new Services();
             $port = (int) config('nomada.standins.port');
@@ -132,7 +134,9 @@ final class DemoCommand extends Command
                 $services->stop();
             }
         }
-        DB::table('settings')->where('name', self::SETTING)->update(['value' => 'whole']);
+        DB::table('settings')
+            ->where('name', self::SETTING)
+            ->update(['value' => 'whole']);
 
         return true;
     }

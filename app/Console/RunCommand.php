@@ -55,9 +55,7 @@ final class RunCommand extends Command
                 ! $services->waitForService('web', $port) ||
                 ! $services->waitForService('standins', (int) config('nomada.standins.port'))
             ) {
-                $this->components->error(
-                    (string) __('console.run.not_up'),
-                );
+                $this->components->error((string) __('console.run.not_up'));
 
                 return self::FAILURE;
             }
@@ -130,10 +128,7 @@ final class RunCommand extends Command
             '  '.__('console.run.standins').'  http://127.0.0.1:'.config('nomada.standins.port'),
         ]);
         if (config('nomada.demo')) {
-            $this->output->writeln([
-                '',
-                '  '.__('console.run.accounts').'  '.config('nomada.demo_password'),
-            ]);
+            $this->output->writeln(['', '  '.__('console.run.accounts').'  '.config('nomada.demo_password')]);
             foreach ((array) config('nomada.demo_accounts') as $role => $sourcedId) {
                 $person = Person::query()->where('sourced_id', $sourcedId)->first();
                 if ($person !== null) {

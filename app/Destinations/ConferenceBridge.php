@@ -14,8 +14,9 @@ namespace Nomada\App\Destinations;
  * @phpstan-type Mark array{name: string, kind: string, data: array<string, mixed>}
  * @phpstan-type Question array{text: string, answers: list<string>, counts: list<int>}
  * @phpstan-type State array{version: int, state: string, host_inside: bool, inside: list<Inside>,
- *   outside: list<Inside>, sent_out: list<string>, may_unmute: bool, chat_open: bool, recording_since: int|null,
- *   window: array{name: string, title: string}|null, question: Question|null, talk: list<Line>, sheet: list<Mark>}
+ *   outside: list<Inside>, sent_out: list<string>, left: list<string>, may_unmute: bool, chat_open: bool,
+ *   recording_since: int|null, window: array{name: string, title: string}|null, question: Question|null,
+ *   talk: list<Line>, sheet: list<Mark>}
  */
 interface ConferenceBridge
 {
@@ -55,7 +56,7 @@ interface ConferenceBridge
 
     /**
      * What a host does: let-in, let-in-all, send-out, give-floor, take-floor, mute, may-unmute, lower-hand, take-line,
-     * chat, ask, clear-question, record, say, mark, wipe, end.
+     * chat, ask, clear-question, record, say, mark, wipe, end, reopen.
      *
      * @param  array<string, mixed>  $with  person, late, on, line, text, answers and what else the act needs
      * @return State

@@ -157,6 +157,7 @@ final class HttpConferenceBridge implements ConferenceBridge
             'inside' => $people('inside'),
             'outside' => $people('outside'),
             'sent_out' => array_values(array_map(strval(...), (array) ($answer['sent_out'] ?? []))),
+            'left' => array_values(array_map(strval(...), (array) ($answer['left'] ?? []))),
             'may_unmute' => (bool) ($answer['may_unmute'] ?? true),
             'chat_open' => (bool) ($answer['chat_open'] ?? true),
             'recording_since' => isset($answer['recording_since']) ? (int) $answer['recording_since'] : null,

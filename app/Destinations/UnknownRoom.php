@@ -21,6 +21,7 @@ final class UnknownRoom
             'inside' => [],
             'outside' => [],
             'sent_out' => [],
+            'left' => [],
             'may_unmute' => true,
             'chat_open' => true,
             'recording_since' => null,

@@ -23,6 +23,8 @@ final class BusyDatabase
 
         return $request->expectsJson() || $request->isMethodSafe()
             ? response($words, 503, ['Retry-After' => '5'])
-            : back()->withInput()->withErrors(['form' => $words]);
+            : back()
+                ->withInput()
+                ->withErrors(['form' => $words]);
     }
 }

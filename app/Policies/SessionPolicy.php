@@ -5,26 +5,43 @@ declare(strict_types=1);
 namespace Nomada\App\Policies;
 
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Term\School;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Belongings;
+use Nomada\App\Support\Clock;
 use Nomada\Core\Belonging\Standing;
 use Nomada\Core\Term\LocalDate;
 
 /** One session: hosted by whoever core's rule of belonging names for it, looked at by the teacher who is absent too. */
 final class SessionPolicy
 {
-    /** Let people in, send them out, end it. */
+    public function __construct(private readonly Clock $clock)
+    {
+    }
+
+    /** Let people in, send them out, end it; and afterwards whatever a host does about it. */
     public function host(Person $person, Session $session): bool
     {
-        return $person->isCoordinator() ||
-            ($person->isStaff() && $this->standing($person, $session) === Standing::Host);
+        if ($person->isCoordinator() || ! $person->isStaff()) {
+            return $person->isCoordinator();
+        }
+        $school = School::query()->orderBy('id')->firstOrFail();
+
+        return Belongings::of($person->id, array_values($session->series->sectionIds()))->mayHost(
+            LocalDate::parse($session->day)->day,
+            $this->clock->schoolDay()->day,
+            $session->teacher_id,
+            $school->substitute_days,
+        );
     }
 
     /** See who is there. */
     public function look(Person $person, Session $session): bool
     {
         return $this->host($person, $session) ||
-            ($person->isStaff() && $this->standing($person, $session) === Standing::Absent);
+            ($person->isStaff() &&
+                LocalDate::parse($session->day)->day >= $this->clock->schoolDay()->day &&
+                $this->standing($person, $session) === Standing::Absent);
     }
 
     private function standing(Person $person, Session $session): Standing

@@ -10,7 +10,6 @@ use Illuminate\Mail\Mailables\Attachment;
 use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
 use Illuminate\Mail\Mailables\Headers;
-use Illuminate\Support\Facades\URL;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Term\Role;
 use Nomada\App\Queries\Templates;
@@ -82,7 +81,7 @@ final class LetterMail extends Mailable
     private function stop(): ?string
     {
         return $this->letter->kind->mayBeStopped() && $this->letter->person?->role === Role::Guardian
-            ? URL::signedRoute('letters.stop', ['person' => $this->letter->person_id])
+            ? $this->letter->person->signed('letters.stop')
             : null;
     }
 

@@ -389,8 +389,10 @@ final readonly class Letters
     /**
      * Changes that were published: one letter to everybody of the section, whatever of it has changed; by day on their
      * own clock.
+     *
+     * @param  list<int>|null  $only  the people whom it concerns; null for everybody of the section
      */
-    public function told(int $telling, int $section): int
+    public function told(int $telling, int $section, ?array $only = null): int
     {
         $series = DB::table('series_sections')
             ->where('section_id', $section)
@@ -405,6 +407,9 @@ final readonly class Letters
         );
         $n = 0;
         foreach ($series->isEmpty() ? [] : $people as $person) {
+            if ($only !== null && ! in_array($person->id, $only, true)) {
+                continue;
+            }
             $n += $this->put(
                 "telling $telling, person $person->id",
                 LetterKind::Changed,

@@ -141,26 +141,37 @@ final class NomadaServiceProvider extends ServiceProvider
             $r->hasSession() ? $r->session()->get('half signed in')[0] ?? $r->session()->getId() : $r->ip(),
         );
         // What fails is counted by CheckPassword.
-        RateLimiter::for('sign-in', fn (Request $r): array => [
-            Limit::perMinute(30)->by('sign-in '.hash('sha256', $r->ip().mb_strtolower((string) $r->input('email')))),
-            $wide($r),
-        ]);
-        RateLimiter::for('forgotten', fn (Request $r): array => [
-            Limit::perMinute(5)->by('forgotten '.hash('sha256', mb_strtolower((string) $r->input('email')))),
-            Limit::perMinute(300)->by('forgotten from '.$r->ip()),
-        ]);
+        RateLimiter::for(
+            'sign-in',
+            fn (Request $r): array => [
+                Limit::perMinute(30)->by(
+                    'sign-in '.hash('sha256', $r->ip().mb_strtolower((string) $r->input('email'))),
+                ),
+                $wide($r),
+            ],
+        );
+        RateLimiter::for(
+            'forgotten',
+            fn (Request $r): array => [
+                Limit::perMinute(5)->by('forgotten '.hash('sha256', mb_strtolower((string) $r->input('email')))),
+                Limit::perMinute(300)->by('forgotten from '.$r->ip()),
+            ],
+        );
         // Whole classes look at one page at the beginning of a lesson.
         RateLimiter::for('page', $wide);
         RateLimiter::for('feed', fn (Request $r): Limit => Limit::perMinute(20)->by('feed '.$link($r)));
-        RateLimiter::for('door', fn (Request $r): array => [
-            Limit::perMinute($r->user() === null ? 600 : 60)->by('door '.($r->user()->id ?? $link($r))),
-            $wide($r),
-        ]);
+        RateLimiter::for(
+            'door',
+            fn (Request $r): array => [
+                Limit::perMinute($r->user() === null ? 600 : 60)->by('door '.($r->user()->id ?? $link($r))),
+                $wide($r),
+            ],
+        );
         // Each look costs next to nothing.
         RateLimiter::for('look', $wide);
-        RateLimiter::for('code', fn (Request $r): array => [
-            Limit::perMinute(12)->by('code '.($r->user()->id ?? $half($r))),
-            $wide($r),
-        ]);
+        RateLimiter::for(
+            'code',
+            fn (Request $r): array => [Limit::perMinute(12)->by('code '.($r->user()->id ?? $half($r))), $wide($r)],
+        );
     }
 }

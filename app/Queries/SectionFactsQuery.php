@@ -214,7 +214,13 @@ final class SectionFactsQuery
     private function tellings(array $sections): array
     {
         $out = [];
-        foreach (DB::table('tellings')->whereIn('section_id', $sections)->orderBy('id')->get() as $row) {
+        foreach (
+            DB::table('tellings')
+                ->whereIn('section_id', $sections)
+                ->where('is_in_stream', true)
+                ->orderBy('id')
+                ->get() as $row
+        ) {
             $changes = array_map(SessionChange::from(...), (array) json_decode($row->changes, true));
             $out[(int) $row->section_id][] = new TellingFacts((int) $row->id, array_values($changes));
         }

@@ -31,9 +31,6 @@ final class FormLock
 
     private static ?string $holder = null;
 
-    /** Freed when a request dies because memory has run out, so that its claim can still be released. */
-    private static string $reserve = '';
-
     /**
      * Claims a form: true when this request carries it out, the answer when it was carried out already, false when
      * another request is still at it after waiting, or too many wait.
@@ -97,7 +94,6 @@ final class FormLock
         if (self::$sum === null) {
             return;
         }
-        self::$reserve = '';
         ini_set('memory_limit', '-1');
         try {
             while (DB::transactionLevel() > 0) {
@@ -133,7 +129,11 @@ final class FormLock
             if ($there->answer !== null) {
                 $answer = (array) json_decode(Crypt::decryptString($there->answer), true);
 
-                return ['at' => (int) $there->at, 'to' => (string) $answer['to'], 'flash' => (array) $answer['flash']];
+                return [
+                    'at' => (int) $there->at,
+                    'to' => (string) $answer['to'],
+                    'flash' => (array) $answer['flash'],
+                ];
             }
             $isFree =
                 ($there->over || self::isDead((string) $there->held_by)) &&
@@ -149,7 +149,6 @@ final class FormLock
         }
         self::$sum = $sum;
         self::$holder = $me;
-        self::$reserve = str_repeat('x', 1 << 20);
 
         return true;
     }
@@ -199,6 +198,5 @@ final class FormLock
     private static function forget(): void
     {
         self::$sum = self::$holder = null;
-        self::$reserve = '';
     }
 }

@@ -61,6 +61,54 @@ final readonly class Belonging
         return $chosen === null || $this->person === null ? Standing::None : Standing::NotChosen;
     }
 
+    /**
+     * Whether they may act today on a session as its host: open its live desk, its presence and its recordings,
+     * correct, release and annotate.
+     *
+     * Of a session that is over it is today's part that counts, not the part of then: the section's teachers may, even
+     * where somebody else took the session; whoever took it may for some days after; whoever has left may not.
+     *
+     * @param  int  $day  day number of the session
+     * @param  int  $today  day number, on the school's calendar
+     * @param  int|null  $substitute  the person who takes it instead of the section's teacher
+     * @param  int  $grace  days for which a substitute may act on a session that is over
+     */
+    public function mayHost(int $day, int $today, ?int $substitute, int $grace): bool
+    {
+        if ($day >= $today) {
+            return $this->on($day, $substitute) === Standing::Host;
+        }
+        if ($this->person !== null && $this->person === $substitute && $today - $day <= $grace) {
+            return true;
+        }
+        foreach ($this->parts as $part) {
+            if ($part->role->serves() && $part->holdsOn($today)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Whether a recording that is released is for them: for the students of the session as it was held, for its
+     * observers while they are still observers, and for students of today to whom a teacher released it by name.
+     *
+     * @param  int  $day  day number of the session
+     * @param  int  $today  day number, on the school's calendar
+     * @param  list<int>|null  $chosen  the students whom the session was for; null for the whole roster
+     * @param  bool  $isNamed  whether something of it was released to them by name
+     */
+    public function mayWatch(int $day, int $today, ?array $chosen, bool $isNamed): bool
+    {
+        $then = $this->on($day, null, $chosen);
+        $now = $this->on($today);
+
+        return $then === Standing::Student ||
+            ($then === Standing::Observer && $now === Standing::Observer) ||
+            ($isNamed && $now === Standing::Student);
+    }
+
     /** @param  list<int>|null  $chosen */
     private static function isAmong(?int $person, ?array $chosen): bool
     {

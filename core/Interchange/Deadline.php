@@ -36,6 +36,7 @@ final readonly class Deadline
         $usage = (array) getrusage();
 
         return 1_000_000 * ((int) $usage['ru_utime.tv_sec'] + (int) $usage['ru_stime.tv_sec']) +
-            (int) $usage['ru_utime.tv_usec'] + (int) $usage['ru_stime.tv_usec'];
+            (int) $usage['ru_utime.tv_usec'] +
+            (int) $usage['ru_stime.tv_usec'];
     }
 }

@@ -23,8 +23,13 @@ final class CommonFields
                 continue;
             }
             $out[self::field($section, $series, 'link')] = $series->link;
-            $out[self::field($section, $series, 'code')] = self::code($words, $series->joinCode, $section);
-            $out[self::field($section, $series, 'phone')] = self::phone($words, $series->dialIn, $series->pin);
+            $more = array_filter([
+                'code' => self::code($words, $series->joinCode, $section),
+                'phone' => self::phone($words, $series->dialIn, $series->pin),
+            ]);
+            foreach ($more as $field => $value) {
+                $out[self::field($section, $series, $field)] = $value;
+            }
         }
 
         return $out;
@@ -69,16 +74,18 @@ final class CommonFields
         return $words->phrases->say('doors', ['minutes' => $section->door->opensBefore]);
     }
 
-    /** The join code as it is read out, and where it is typed in. */
+    /** The join code as it is read out, and where it is typed in; empty where there is none. */
     public static function code(PublishedWords $words, string $code, SectionFacts $section): string
     {
-        return $words->phrases->say('code', ['code' => JoinCode::show($code), 'address' => $section->joinPage]);
+        return $code === ''
+            ? ''
+            : $words->phrases->say('code', ['code' => JoinCode::show($code), 'address' => $section->joinPage]);
     }
 
-    /** The number to dial, with its PIN. */
+    /** The number to dial, with its PIN; empty where there is none. */
     public static function phone(PublishedWords $words, string $number, string $pin): string
     {
-        return $words->phrases->say('phone', ['number' => $number, 'pin' => $pin]);
+        return $number === '' ? '' : $words->phrases->say('phone', ['number' => $number, 'pin' => $pin]);
     }
 
     /** ": Tides, with N. Haddad": what one session has of its own. */

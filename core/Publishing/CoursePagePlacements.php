@@ -29,13 +29,13 @@ final class CoursePagePlacements
                 Place::CoursePage,
                 "$section->id/drop-in-$room->id",
                 self::ROOM.$room->name,
-                [
+                array_filter([
                     'title' => $room->name,
                     'open' => $room->hours->words($section->words()->phrases).' '.$room->place,
                     'link' => $room->link,
                     'code' => CommonFields::code($section->words(), $room->joinCode, $section),
                     'phone' => CommonFields::phone($section->words(), $room->dialIn, $room->pin),
-                ],
+                ]),
                 language: $section->showing->language,
             ),
             $section->rooms,

@@ -21,4 +21,10 @@ final readonly class DropInFacts
         public string $pin,
     ) {
     }
+
+    /** The same with one address to come in by, and no code, number or PIN. */
+    public function enteredAt(string $link): self
+    {
+        return new self($this->id, $this->name, $this->hours, $this->place, $link, '', '', '');
+    }
 }

@@ -49,6 +49,30 @@ final readonly class SectionFacts
                 throw new LogicException("There are no words for {$this->showing->language}."));
     }
 
+    /**
+     * The same for a page or feed that many read at one secret address, which a reader may keep after they left: no
+     * link, code, number or PIN stands in it, but an address at which each is asked who they are.
+     *
+     * @param  callable(int): string  $enter  the address of a series
+     * @param  callable(int): string  $enterRoom  the address of a drop-in room
+     */
+    public function forManyReaders(callable $enter, callable $enterRoom): self
+    {
+        return new self(
+            ...[
+                ...get_object_vars($this),
+                'series' => array_map(
+                    fn (SeriesFacts $s): SeriesFacts => $s->enteredAt($s->link === '' ? '' : $enter($s->id)),
+                    $this->series,
+                ),
+                'rooms' => array_map(
+                    fn (DropInFacts $r): DropInFacts => $r->enteredAt($enterRoom($r->id)),
+                    $this->rooms,
+                ),
+            ],
+        );
+    }
+
     /** @param  list<SeriesFacts>  $series */
     public function withSeries(array $series): self
     {

@@ -52,6 +52,14 @@ final readonly class SeriesFacts
     ) {
     }
 
+    /** The same with one address to come in by, and no code, number or PIN. */
+    public function enteredAt(string $link): self
+    {
+        return new self(
+            ...[...get_object_vars($this), 'link' => $link, 'joinCode' => '', 'dialIn' => '', 'pin' => ''],
+        );
+    }
+
     /** When it meets, and from when that changes: true at any moment at which somebody reads it. */
     public function meets(Phrases $phrases): string
     {

@@ -43,6 +43,18 @@ final readonly class ToldSeries
         return $out;
     }
 
+    /** The same with one session more, or another in its place. */
+    public function with(ToldSession $session): self
+    {
+        return new self(
+            $this->uid,
+            $this->title,
+            $this->link,
+            $this->opensBefore,
+            [$session->key => $session] + $this->sessions,
+        );
+    }
+
     /** @return array<string, mixed> what `from` reads back */
     public function toArray(): array
     {

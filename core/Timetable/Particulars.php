@@ -27,6 +27,7 @@ final readonly class Particulars
      * @param  array<string, mixed>|null  $floor
      * @param  string|null  $cancelled  why it is cancelled
      * @param  list<int>|null  $chosen  the students whom it is for, where it is not for the whole roster
+     * @param  bool  $takesTopic  false where no topic of the series' list is laid over it
      * @param  bool  $keepsTopic  a session that is not held keeps its topic; otherwise the next one takes it
      */
     public function __construct(
@@ -44,6 +45,7 @@ final readonly class Particulars
         public ?string $cancelled = null,
         public bool $keepsTopic = false,
         public ?array $chosen = null,
+        public bool $takesTopic = true,
     ) {
     }
 

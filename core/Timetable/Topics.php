@@ -74,7 +74,8 @@ final class Topics
                 $out[] = $session;
             } else {
                 $isHeld = $session->state === SessionState::Planned || $session->own?->keepsTopic === true;
-                $out[] = self::with($session, $isHeld ? array_shift($left) : null);
+                $takes = $isHeld && $session->own?->takesTopic !== false;
+                $out[] = self::with($session, $takes ? array_shift($left) : null);
             }
         }
 

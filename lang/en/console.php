@@ -62,7 +62,9 @@ return [
     'demo' => [
         'faults' => 'The demo school has faults: php artisan nomada:import database/demo/marisma',
         'half' => 'The demo school was only partly loaded. Loading the rest.',
-        'loaded' => 'A school is loaded already. The demo goes into an empty database only. To empty a demo and begin again: php artisan nomada:demo --again',
+        'loaded' => 'A school is loaded already. The demo goes into an empty database only. To empty a demo and begin '
+            .'again: '.
+            'php artisan nomada:demo --again',
         'loading' => 'Loading the demo school (only on the first start)',
         'not_ours' => 'The school in this database did not come from the demo, so it is not emptied.',
         'none' => 'This is not a demo. Set NOMADA_DEMO=true in .env to make it one.',

@@ -1,6 +1,9 @@
 <?php
 
 return [
+    'renew_links' => 'Renew all links',
+    'links_renewed' => 'Every link and secret address that :name was sent has ended. New ones are made when they are '
+        .'next needed.',
     'clock' => ':place time, now :time',
     'disabled' => 'disabled since :day',
     'disable' => 'Disable',

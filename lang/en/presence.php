@@ -46,10 +46,12 @@ return [
         'absent' => 'Absent under',
         'percent' => '% of the held time',
         'keep' => 'Recordings are kept for',
+        'substitutes' => 'A substitute may correct attendance and release the recording for',
         'days' => 'days',
         'save' => 'Save',
         'said' => 'Saved. What sessions came to is worked out again.',
         'fault' => 'Whole numbers are expected.',
+        'substitute_fault' => 'Enter 0 to 365 days.',
         'days_fault' => 'Keep recordings for 1 to 3650 days.',
     ],
     'short' => [
@@ -262,6 +264,8 @@ return [
         'inside' => 'Inside',
     ],
     'start' => [
+        'topic' => 'Use the next topic of the list',
+        'said' => 'The session begins in a moment. Its students have been told.',
         'title' => 'Start a lesson now…',
         'hint' => 'A session outside the timetable, with all of its rules: it ends, and has attendance.',
         'section' => 'Section',

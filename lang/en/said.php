@@ -238,8 +238,8 @@ return [
         'door_floor_saved' => 'The door and the floor are saved for this session only.',
         'door_floor_saved_2' => 'The door and the floor are saved for this series.',
         'has_pass_copy' => ':what has a pass. Copy it from the list, and give it to that person only.',
-        'link_replaced_old' => 'The link is replaced; the old one opens nothing any more. Publish to put the '.
-            'new one everywhere.',
+        'link_replaced_old' => 'The link is replaced; the old one opens nothing any more. Publish to put the '.'new '
+            .'one everywhere.',
         'links_hidden_door' => 'The links are hidden: the door is shut for students.',
         'links_replaced_old' => ':n links are replaced; the old ones open nothing any more. Publish to put '.
             'the new ones everywhere.',

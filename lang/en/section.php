@@ -118,6 +118,9 @@ return [
         'preview' => 'Preview publishing…',
     ],
     'feeds' => [
+        'renew' => 'Renew these addresses',
+        'renewed' => 'The calendar, the page and the stream of this section have new addresses. The old ones no '
+            .'longer work.',
         'title' => 'Calendar feed',
         'hint' => 'A read-only calendar at a secret address: whoever has it sees this section\'s sessions.',
         'file' => 'As a file (.ics)',

@@ -1,6 +1,14 @@
 <?php
 
 return [
+    'started' => [
+        'label' => 'A session that a teacher starts now is announced',
+        'by' => [
+            'both' => 'by email and in the class stream',
+            'email' => 'by email only',
+            'stream' => 'in the class stream only',
+        ],
+    ],
     'title' => 'What stands where',
     'of_section' => 'What stands where: :section',
     'sum_school' => '{0} Every section goes by this|{1} One section has rules of its own|[2,*] :count sections have '.

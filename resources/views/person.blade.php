@@ -14,6 +14,7 @@
         @endif
         @if ($page->mayDisable && $page->disabledSince === null)
             <x-act :to="route('person.invite', $page->who->sourced_id)" :do="__('account.people.invite_to')" />
+            <x-act :to="route('person.links.renew', $page->who->sourced_id)" :do="__('person.renew_links')" />
             <x-act :to="route('person.disabled', $page->who->sourced_id)" :do="__('person.disable')" />
         @elseif ($page->mayDisable)
             <x-act :to="route('person.disabled', $page->who->sourced_id)" method="delete" :do="__('person.enable')" />

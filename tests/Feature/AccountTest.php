@@ -131,7 +131,9 @@ test('a forgotten password: the same answer for whomever, and a letter to whom t
 
 test('known and unknown get one answer, and only what fails is bounded', function () {
     foreach (['T-1', 'T-2'] as $who) {
-        personCalled($who)->forceFill(['password' => NEW_PASSWORD, 'password_set_at' => now()])->save();
+        personCalled($who)
+            ->forceFill(['password' => NEW_PASSWORD, 'password_set_at' => now()])
+            ->save();
     }
     $email = (string) personCalled('T-2')->email;
     $words = fn (): string => session()->get('errors')->first('email');
@@ -164,7 +166,9 @@ test('known and unknown get one answer, and only what fails is bounded', functio
 });
 
 test('a whole school arrives from one address, and 200 wrong passwords there shut out nobody', function () {
-    personCalled('T-1')->forceFill(['password' => NEW_PASSWORD, 'password_set_at' => now()])->save();
+    personCalled('T-1')
+        ->forceFill(['password' => NEW_PASSWORD, 'password_set_at' => now()])
+        ->save();
     $check = app(Nomada\App\Actions\Account\CheckPassword::class);
     for ($n = 0; $n < 250; $n++) {
         $check("guess-$n", 'x', '127.0.0.1');
@@ -187,22 +191,29 @@ test('a whole school arrives from one address, and 200 wrong passwords there shu
     }
 });
 
-test('a link to set a password ends with the email address it went to, and when its owner is disabled', function () {
-    $this->as('A-1')->post('/people/T-2/invitation');
-    $link = linkFor($this, 'T-2');
-    $email = personCalled('T-2')->email;
-    personCalled('T-2')->update(['email' => 'elsewhere@school.example']);
-    auth()->logout();
-    setsPassword($this, $link)->assertSessionHasErrors('password');
-    personCalled('T-2')->update(['email' => $email]);
-    $signIn = SignIn::query()->create(['person_id' => personCalled('T-2')->id, 'began_at' => now(), 'seen_at' => now()]);
-    $this->as('A-1')->post('/people/T-2/disabled');
-    $this->delete('/people/T-2/disabled');
-    auth()->logout();
-    // Enabled again: neither the link nor the sign-in of before is revived.
-    setsPassword($this, $link)->assertSessionHasErrors('password');
-    expect($signIn->fresh()->ended_at)->not->toBeNull();
-});
+test(
+    'a link to set a password ends with the email address it went to, and when its owner is disabled',
+    function () {
+        $this->as('A-1')->post('/people/T-2/invitation');
+        $link = linkFor($this, 'T-2');
+        $email = personCalled('T-2')->email;
+        personCalled('T-2')->update(['email' => 'elsewhere@school.example']);
+        auth()->logout();
+        setsPassword($this, $link)->assertSessionHasErrors('password');
+        personCalled('T-2')->update(['email' => $email]);
+        $signIn = SignIn::query()->create([
+            'person_id' => personCalled('T-2')->id,
+            'began_at' => now(),
+            'seen_at' => now(),
+        ]);
+        $this->as('A-1')->post('/people/T-2/disabled');
+        $this->delete('/people/T-2/disabled');
+        auth()->logout();
+        // Enabled again: neither the link nor the sign-in of before is revived.
+        setsPassword($this, $link)->assertSessionHasErrors('password');
+        expect($signIn->fresh()->ended_at)->not->toBeNull();
+    },
+);
 
 test('asking for a new password again and again sends one email, and the newest link is the only one', function () {
     $email = (string) personCalled('T-2')->email;
@@ -219,7 +230,11 @@ test('asking for a new password again and again sends one email, and the newest 
 
 test('a sign-in that was begun with the old password does not finish after the change', function () {
     $me = personCalled('T-2');
-    $me->forceFill(['password' => NEW_PASSWORD, 'totp_secret' => 'GEZDGNBVGY3TQOJQ', 'totp_set_at' => now()])->save();
+    $me->forceFill([
+        'password' => NEW_PASSWORD,
+        'totp_secret' => 'GEZDGNBVGY3TQOJQ',
+        'totp_set_at' => now(),
+    ])->save();
     signsIn($this, 'T-2')->assertRedirect('/sign-in/code');
     $me->forceFill(['password' => 'another one of mine'])->save();
     $code = Totp::of('GEZDGNBVGY3TQOJQ')->code(time());
@@ -229,7 +244,9 @@ test('a sign-in that was begun with the old password does not finish after the c
 
 test('an address in X-Forwarded-For is believed from a named proxy only', function () {
     $seen = function (): string {
-        personCalled('T-2')->forceFill(['password' => NEW_PASSWORD, 'password_set_at' => now()])->save();
+        personCalled('T-2')
+            ->forceFill(['password' => NEW_PASSWORD, 'password_set_at' => now()])
+            ->save();
         $this->withHeaders(['X-Forwarded-For' => '203.0.113.9']);
         signsIn($this, 'T-2');
 
@@ -317,15 +334,18 @@ test(
         ]);
         Cache::flush();
         $this->post('/sign-in/code', ['code' => $codes[4]])->assertRedirect('/');
-        $this->post('/account/codes', ['own_password' => NEW_PASSWORD, 'own_code' => 'wrong'])->assertSessionHasErrors('own_code');
+        $this->post('/account/codes', [
+            'own_password' => NEW_PASSWORD,
+            'own_code' => 'wrong',
+        ])->assertSessionHasErrors('own_code');
         $this->post('/account/codes', ['own_code' => $codes[5]])->assertSessionHasErrors('own_password');
-        $this->post('/account/codes', ['own_password' => NEW_PASSWORD, 'own_code' => $codes[5]])->assertRedirect('/account/codes');
+        $this->post('/account/codes', ['own_password' => NEW_PASSWORD, 'own_code' => $codes[5]])->assertRedirect(
+            '/account/codes',
+        );
         expect(session('codes'))->not->toContain($codes[6]);
         $own = fn (string $code): array => ['own_password' => NEW_PASSWORD, 'own_code' => $code];
         $this->delete('/account/second-factor', $own($codes[6]))->assertSessionHasErrors('own_code');
-        $this->delete('/account/second-factor', $own(session('codes')[0] ?? ''))->assertRedirect(
-            '/account',
-        );
+        $this->delete('/account/second-factor', $own(session('codes')[0] ?? ''))->assertRedirect('/account');
     },
 );
 

@@ -150,7 +150,13 @@ test('three absences running are a snag', function () {
 
 test('the school sets what counts, and every sum follows', function () {
     heldLesson($this);
-    $rules = ['late_after' => 10, 'present_from' => 75, 'absent_under' => 10, 'recordings_days' => 30];
+    $rules = [
+        'late_after' => 10,
+        'present_from' => 75,
+        'absent_under' => 10,
+        'recordings_days' => 30,
+        'substitute_days' => 7,
+    ];
     $this->as('A-1')
         ->put('/records/rules', ['absent_under' => 80] + $rules)
         ->assertSessionHasErrors('absent_under');
@@ -437,6 +443,11 @@ test('at the desk the guardian is told, a pass is sent, a note is kept', functio
         '1 guardian of Galia Zabalo is told.',
     );
     $this->get("/live/$id")->assertSee('guardian told');
+    // Nobody who is not of this session, and nobody before it begins.
+    $this->post("/live/$id", ['act' => 'tell-guardian', 'person' => 'S-4'])->assertSessionHasErrors('form');
+    momentAt('2027-02-09', '09:55');
+    $this->post("/live/$id", ['act' => 'tell-guardian', 'person' => 'S-1'])->assertSessionHasErrors('form');
+    momentAt('2027-02-09', '10:10');
     postGoes();
     expect(mailbox($this, 'G-1')[0]->text())
         ->toContain('Galia Zabalo has not come to Y8 Marine Science')
@@ -457,3 +468,104 @@ test('at the desk the guardian is told, a pass is sent, a note is kept', functio
         ->post("/live/$id", ['act' => 'note', 'text' => 'x'])
         ->assertForbidden();
 });
+
+test('who was inside and left is not said never to have come, and no guardian is told so', function () {
+    $this->school();
+    Artisan::call('nomada:links', ['--section' => ['MAR']]);
+    Artisan::call('nomada:register', ['--section' => ['MAR']]);
+    momentAt('2027-02-09', '10:10');
+    $session = Session::query()
+        ->whereRelation('series.section', 'sourced_id', 'MAR')
+        ->where('day', '2027-02-09')
+        ->with('series')
+        ->firstOrFail();
+    $desk = "/live/$session->id";
+    $this->as('T-2')
+        ->post($desk, ['act' => 'come-in'])
+        ->assertSessionHasNoErrors();
+    $link = JoinLink::query()
+        ->where(['series_id' => $session->series_id, 'person_id' => personCalled('S-1')->id])
+        ->first();
+    $seat = (string) $this->as('S-1')->post($link->address())->headers->get('Location');
+    $this->standins->page($seat);
+    $this->as('T-2')->get($desk)->assertSee('2 have not come');
+    Illuminate\Support\Facades\Http::withOptions(['cookies' => $this->standins->cookies])->post(
+        str_replace('?', '/leave?', $seat),
+    );
+    $this->get($desk)->assertSee('2 have not come')->assertSee('1 was here and left: Galia Zabalo.');
+    $this->post($desk, ['act' => 'tell-guardian', 'person' => 'S-1'])->assertSessionHasErrors([
+        'form' => 'Galia Zabalo was in this session, so no email is sent.',
+    ]);
+    // Ended too early, and reopened within its time: she may come back in. Afterwards nobody may.
+    $this->post($desk, ['act' => 'end'])->assertSessionHasNoErrors();
+    $this->get($desk)->assertSee('Reopen the session')->assertSee('1 was here and left');
+    $this->as('S-1')->get($link->address())->assertSee('is over');
+    $this->as('T-2')
+        ->post($desk, ['act' => 'reopen'])
+        ->assertSessionHas('said');
+    expect(DB::table('presence_reads')->where('session_id', $session->id)->value('ended_at'))->toBeNull();
+    $this->post($desk, ['act' => 'come-in']);
+    $this->as('S-1')->post($link->address())->assertRedirectContains('/bridge/rooms/');
+    $this->as('T-2')->post($desk, ['act' => 'end']);
+    momentAt('2027-02-09', '12:47');
+    foreach (['reopen', 'come-in'] as $act) {
+        $this->as('T-2')
+            ->post($desk, ['act' => $act])
+            ->assertSessionHasErrors('form');
+    }
+    $host = JoinLink::query()
+        ->where(['series_id' => $session->series_id, 'kind' => 'host'])
+        ->firstOrFail();
+    $this->get($desk)->assertOk()->assertDontSee($host->secret);
+});
+
+test(
+    'a lesson now is told to its students at once as the school says, and takes no topic unless asked',
+    function () {
+        $this->school();
+        Artisan::call('nomada:links', ['--section' => ['MAR']]);
+        Artisan::call('nomada:register', ['--section' => ['MAR']]);
+        Artisan::call('nomada:publish', ['--section' => ['MAR']]);
+        $series = $this->section('MAR')->series()->firstOrFail();
+        $this->as('A-1')->put("/sections/MAR/series/$series->id/topics", [
+            'topics' => "Tides\nKelp\nWhales",
+            'topics_move' => 1,
+        ]);
+        Artisan::call('nomada:publish', ['--section' => ['MAR']]);
+        DB::table('letters')->update(['sent_at' => now()]);
+        $topics = fn (): array => Session::query()
+            ->where('series_id', $series->id)
+            ->whereNotNull('topic')
+            ->orderBy('starts_at')
+            ->pluck('topic', 'day')
+            ->all();
+        $before = $topics();
+    $since = (int) DB::table('letters')->max('id');
+        momentAt('2027-02-10', '13:00');
+        $start = ['section' => 'MAR', 'minutes' => 30];
+        $this->as('T-2')->post('/today/start', $start)->assertSessionHasNoErrors();
+        expect($topics())->toBe($before);
+        $told = fn (): array => DB::table('letters')
+            ->join('people', 'people.id', '=', 'person_id')
+            ->whereNull('sent_at')
+            ->where('kind', 'changed')
+            ->orderBy('people.sourced_id')
+            ->pluck('people.sourced_id')
+            ->all();
+        expect($told())->toBe(['G-1', 'S-1', 'S-2', 'S-3', 'T-2']);
+        $this->work();
+        expect($this->standins->text('/stream/sections/MAR'))->toContain('13:01');
+        // The next publishing does not tell it again.
+        Artisan::call('nomada:publish', ['--section' => ['MAR']]);
+        expect(DB::table('letters')->where('kind', 'changed')->where('id', '>', $since)->count())->toBe(5);
+        // By email only, and with the topic where it is asked for.
+        momentAt('2027-02-10', '14:00');
+        DB::table('letters')->update(['sent_at' => now()]);
+        DB::table('schools')->update(['started_told' => 'stream']);
+        $this->post('/today/start', $start + ['takes_topic' => '1'])->assertSessionHasNoErrors();
+        expect($told())
+            ->toBe([])
+            ->and($topics()['2027-02-10'] ?? null)
+            ->toBe($before['2027-02-11']);
+    },
+);

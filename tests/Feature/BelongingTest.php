@@ -212,7 +212,7 @@ test('an ended part opens nothing: section, live desk, host link, guest pass, se
     $this->get('/joining')->assertSee('2 of 2');
     $this->get("/live/$id")
         ->assertOk()
-        ->assertSee('2 not here');
+        ->assertSee('2 have not come');
 });
 
 test('a substitute is the host of exactly that session, everywhere; the absent teacher may look', function () {

@@ -47,7 +47,7 @@ test(
             ->assertOk()
             ->assertSee('Galia Zabalo')
             ->assertSee('running')
-            ->assertSee('2 not here');
+            ->assertSee('2 have not come');
         $this->post("/live/{$session->id}", ['act' => 'end'])->assertSessionHas(
             'said',
             'It is over for everybody; nobody is left inside.',
@@ -59,7 +59,8 @@ test(
             ->assertSee('This one is over');
         $this->as('T-2')
             ->get("/live/{$session->id}")
-            ->assertSee('nobody comes back in');
+            ->assertSee('The session was ended for everybody.')
+            ->assertSee('Reopen the session');
     },
 );
 

@@ -105,7 +105,9 @@ test('what we hold of a term is read back by our own reader as the same', functi
         DB::table('series')->where('section_id', $this->section('MAR')->id)->select('id'),
     );
     $last = $mar()->orderByDesc('day')->value('day');
-    $mar()->where('day', $last)->update(['moved_from' => $last, 'day' => '2027-04-21']);
+    $mar()
+        ->where('day', $last)
+        ->update(['moved_from' => $last, 'day' => '2027-04-21']);
     $files = app(RosterOut::class)(Term::query()->with('school')->firstOrFail());
     $data = SchoolReader::read($files);
     expect(array_filter($data->faults, fn ($f) => ! $f->isWarning))->toBe([]);
@@ -197,11 +199,11 @@ test(
     'the course page of ours is always right, and is shown only within the pages that the school names',
     function () {
         $url = SectionFeed::page($this->section('MAR'));
-        $page = $this->get($url)->assertOk()->assertSee('Tue 9 Feb, 10:00–10:47 Madrid')->assertSee('/join/');
+        $page = $this->get($url)->assertOk()->assertSee('Tue 9 Feb, 10:00–10:47 Madrid')->assertSee('/enter/');
         expect($page->headers->get('Content-Security-Policy'))->toContain("frame-ancestors 'none'");
         expect($page->getContent())->not->toContain('<form');
         // Once, on top, and not again in every week.
-        expect(substr_count((string) $page->getContent(), 'href="'.url('/join').'/'))->toBe(1);
+        expect(substr_count((string) $page->getContent(), 'href="'.url('/enter').'/'))->toBe(1);
         config(['places.embedded_in' => 'https://courses.school.example']);
         expect($this->get($url)->headers->get('Content-Security-Policy'))
             ->toContain('frame-ancestors https://courses.school.example')

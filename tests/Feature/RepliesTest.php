@@ -16,14 +16,20 @@ beforeEach(function () {
 });
 
 /** What a mail program sends back: the invitation, with the answer of one person. */
-function answered(string $address, string $partstat, string $at = '20270209T090000Z', string $event = ''): string
-{
+function answered(
+    string $address,
+    string $partstat,
+    string $at = '20270209T090000Z',
+    string $event = '',
+    ?string $from = null,
+): string {
+    $from ??= "<$address>";
     $uid = DB::table('series')
         ->join('sections', 'sections.id', '=', 'section_id')
         ->where('sections.sourced_id', 'MAR')
         ->value('uid');
 
-    return "From: <$address>\r\nTo: office@school.example\r\nMIME-Version: 1.0\r\nContent-Type: multipart/mixed; ".
+    return "From: $from\r\nTo: office@school.example\r\nMIME-Version: 1.0\r\nContent-Type: multipart/mixed; ".
         "boundary=b\r\n\r\n--b\r\nContent-Type: text/plain\r\n\r\nYes\r\n--b\r\nContent-Type: text/calendar; ".
         "method=REPLY\r\n\r\nBEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nMETHOD:REPLY\r\nBEGIN:VEVENT\r\n".
         "UID:$uid\r\nDTSTAMP:$at\r\n{$event}".
@@ -57,6 +63,23 @@ test('answers come by mail, the latest counts, and the section says who has and 
         ->assertSeeInOrder(['one comes', 'one does not', 'one has not answered'])
         ->assertSeeInOrder(['Do not come', 'Rui Mestre (not to one session)', 'Come', 'Galia Zabalo']);
     expect(DB::table('answers')->count())->toBe(3);
+    // Nobody answers for somebody else, whatever name stands before their own address.
+    foreach (
+        [
+            '<teo@school.example>',
+            '"galia@school.example" <teo@school.example>',
+            'galia@school.example, <teo@school.example>',
+        ] as $from
+    ) {
+        $post(answered('galia@school.example', 'DECLINED', '20270210T090000Z', from: $from))->assertStatus(422);
+    }
+    // A stamp from the future counts as now: it does not beat what is answered later.
+    $post(
+        answered('galia@school.example', 'TENTATIVE', '20990101T000000Z', from: 'galia+home@school.example'),
+    )->assertOk();
+    expect(
+        (int) strtotime((string) DB::table('answers')->where('answer', 'tentative')->value('at')),
+    )->toBeLessThanOrEqual(time());
     // Without the signature it is nobody's.
     $this->post('/replies')->assertForbidden();
     $this->as('A-1')->get('/publishing/places')->assertSee('/replies?signature=');

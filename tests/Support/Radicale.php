@@ -54,7 +54,8 @@ final class Radicale
             "--storage-filesystem-folder=$this->folder/kept",
             '--web-type=none',
         ]);
-        $this->services->waitForService("radicale-$this->port", $this->port) || throw new RuntimeException('Radicale did not come up');
+        $this->services->waitForService("radicale-$this->port", $this->port) ||
+            throw new RuntimeException('Radicale did not come up');
     }
 
     public function stop(): void

@@ -112,7 +112,9 @@ final class RunningCopy
         }
         // Served as bin/start serves it: from settings and routes that are read once.
         foreach (['config:cache', 'route:cache'] as $command) {
-            Process::env($with + $self->environment())->run([PHP_BINARY, base_path('artisan'), $command])->throw();
+            Process::env($with + $self->environment())
+                ->run([PHP_BINARY, base_path('artisan'), $command])
+                ->throw();
         }
         $self->services->start(
             "browser-copy-$self->port",

@@ -28,7 +28,8 @@ final class Scheduling
                 [PHP_BINARY, '-S', '127.0.0.1:'.self::$shared->port, __DIR__.'/scheduling.php'],
                 ['BEHIND' => Radicale::shared()->url(), 'KEPT' => $folder],
             );
-            self::$shared->services->waitForService('scheduling-'.self::$shared->port, self::$shared->port) || throw new RuntimeException('Scheduling did not come up');
+            self::$shared->services->waitForService('scheduling-'.self::$shared->port, self::$shared->port) ||
+                throw new RuntimeException('Scheduling did not come up');
             register_shutdown_function(function (): void {
                 self::$shared?->services->stop(2);
                 exec('rm -rf '.escapeshellarg((string) self::$shared?->folder));

@@ -28,7 +28,8 @@ final class StandinServer
             $services = new Services();
             [$command, $env] = Services::standins($port);
             $services->start("standins-test-$port", $command, $env + ['STANDINS_PROCESSING' => '1']);
-            $services->waitForService("standins-test-$port", $port) || throw new \RuntimeException('The stand-ins did not come up');
+            $services->waitForService("standins-test-$port", $port) ||
+                throw new \RuntimeException('The stand-ins did not come up');
             self::$shared = new self("http://127.0.0.1:$port", $env['STANDINS_TOKEN']);
             register_shutdown_function(fn () => $services->stop(1));
         }

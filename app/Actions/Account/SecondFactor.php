@@ -42,19 +42,23 @@ final class SecondFactor
         if ($person->totp_set_at !== null) {
             throw new Fault('factor.on', 'code');
         }
-        $codes = $this->bounded($person, fn (): ?array => DB::transaction(function () use ($person, $code): ?array {
-            $fresh = Person::query()->lock('for update')->findOrFail($person->id);
-            $step =
-                $fresh->totp_secret === null || $fresh->totp_set_at !== null
-                    ? null
-                    : Totp::of($fresh->totp_secret)->stepOf($code, time(), $fresh->totp_step);
-            if ($step === null) {
-                return null;
-            }
-            $fresh->forceFill(['totp_set_at' => now(), 'totp_step' => $step])->save();
+        $codes =
+            $this->bounded(
+                $person,
+                fn (): ?array => DB::transaction(function () use ($person, $code): ?array {
+                    $fresh = Person::query()->lock('for update')->findOrFail($person->id);
+                    $step =
+                        $fresh->totp_secret === null || $fresh->totp_set_at !== null
+                            ? null
+                            : Totp::of($fresh->totp_secret)->stepOf($code, time(), $fresh->totp_step);
+                    if ($step === null) {
+                        return null;
+                    }
+                    $fresh->forceFill(['totp_set_at' => now(), 'totp_step' => $step])->save();
 
-            return $this->codes($fresh);
-        })) ?? throw new Fault('factor.wrong', 'code');
+                    return $this->codes($fresh);
+                }),
+            ) ?? throw new Fault('factor.wrong', 'code');
         $person->refresh();
 
         return $codes;
@@ -85,23 +89,27 @@ final class SecondFactor
      */
     public function opens(Person $person, string $typed): bool
     {
-        return $this->bounded($person, fn (): ?bool => DB::transaction(function () use ($person, $typed): ?bool {
-            $fresh = Person::query()->lock('for update')->findOrFail($person->id);
-            if (RecoveryCode::looksLikeOne($typed)) {
-                return DB::table('recovery_codes')
-                    ->where('person_id', $fresh->id)
-                    ->where('sum', self::sum($typed))
-                    ->whereNull('used_at')
-                    ->update(['used_at' => now()]) === 1 ?: null;
-            }
-            $step = Totp::of((string) $fresh->totp_secret)->stepOf($typed, time(), $fresh->totp_step);
-            if ($step === null || $fresh->totp_set_at === null) {
-                return null;
-            }
-            $fresh->forceFill(['totp_step' => $step])->save();
+        return $this->bounded(
+            $person,
+            fn (): ?bool => DB::transaction(function () use ($person, $typed): ?bool {
+                $fresh = Person::query()->lock('for update')->findOrFail($person->id);
+                if (RecoveryCode::looksLikeOne($typed)) {
+                    return DB::table('recovery_codes')
+                        ->where('person_id', $fresh->id)
+                        ->where('sum', self::sum($typed))
+                        ->whereNull('used_at')
+                        ->update(['used_at' => now()]) === 1 ?:
+                        null;
+                }
+                $step = Totp::of((string) $fresh->totp_secret)->stepOf($typed, time(), $fresh->totp_step);
+                if ($step === null || $fresh->totp_set_at === null) {
+                    return null;
+                }
+                $fresh->forceFill(['totp_step' => $step])->save();
 
-            return true;
-        })) ?? false;
+                return true;
+            }),
+        ) ?? false;
     }
 
     /**

@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Account;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cookie;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Nomada\App\Models\Account\AccountPass;
 use Nomada\App\Models\Account\SignIn;
@@ -90,15 +91,38 @@ final class SignIns
     }
 
     /**
-     * Ends all sign-ins of people who are disabled, and their links to set a password: enabling them later revives
-     * neither.
+     * Ends all sign-ins of people who are disabled, their links to set a password, their signed links and the secret
+     * address of their calendar: enabling them later revives none of them.
      *
      * @param  list<int>  $people
      */
     public static function endAll(array $people): void
     {
-        SignIn::query()->whereIn('person_id', $people)->whereNull('ended_at')->update(['ended_at' => now()]);
-        AccountPass::query()->whereIn('person_id', $people)->whereNull('used_at')->update(['used_at' => now()]);
+        SignIn::query()
+            ->whereIn('person_id', $people)
+            ->whereNull('ended_at')
+            ->update(['ended_at' => now()]);
+        self::endLinks($people);
+    }
+
+    /**
+     * Ends every link and secret address of people, and not where they are signed in.
+     *
+     * @param  list<int>  $people
+     */
+    public static function endLinks(array $people): void
+    {
+        AccountPass::query()
+            ->whereIn('person_id', $people)
+            ->whereNull('used_at')
+            ->update(['used_at' => now()]);
+        Person::query()
+            ->whereKey($people)
+            ->update([
+                'links_version' => DB::raw('links_version + 1'),
+                'feed_secret' => null,
+                'feed_sum' => null,
+            ]);
     }
 
     /**

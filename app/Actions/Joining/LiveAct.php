@@ -12,10 +12,14 @@ use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Post\Letters;
+use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Belonging\Standing;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
+use Nomada\Core\Presence\RollCall;
+use Nomada\Core\Term\LocalDate;
 
 /**
  * What a teacher does at the live desk. Most of it is handed on to the bridge as it is; letters, passes and notes are
@@ -42,6 +46,7 @@ final readonly class LiveAct
         'mark',
         'wipe',
         'end',
+        'reopen',
     ];
 
     public const OURS = ['come-in', 'rehearse', 'note', 'pass', 'tell-guardian'];
@@ -108,6 +113,9 @@ final readonly class LiveAct
     private function atBridge(LiveRoom $live, string $act, array $with, Person $by): string
     {
         $now = $this->clock->seconds();
+        if ($act === 'reopen' && ! $live->isOpen($now)) {
+            throw new Fault('live.time_over', 'form');
+        }
         // In a drop-in room nobody is late.
         $with['late'] =
             ! $live->isRehearsal &&
@@ -118,7 +126,7 @@ final readonly class LiveAct
         }
         $state = $this->bridge->act($live->way->room, $live->meeting, $act, $now, $with);
         Cache::forget($live->way->look($live->meeting));
-        if (! $live->isRehearsal && in_array($act, ['send-out', 'end', 'record'], true)) {
+        if (! $live->isRehearsal && in_array($act, ['send-out', 'end', 'reopen', 'record'], true)) {
             $person = (string) ($with['person'] ?? '');
             ($this->audit)(
                 'live',
@@ -126,13 +134,17 @@ final readonly class LiveAct
                 $by,
                 match ($act) {
                     'end' => new Said('audit.ended'),
+                    'reopen' => new Said('audit.reopened'),
                     'record' => new Said(empty($with['on']) ? 'audit.record_off' : 'audit.record_on'),
                     default => new Said('audit.sent_out', ['person' => $person]),
                 },
                 $live->section,
             );
         }
-        $session = $act === 'end' && $live->session !== null ? Session::query()->find($live->session) : null;
+        $session =
+            in_array($act, ['end', 'reopen'], true) && $live->session !== null
+                ? Session::query()->find($live->session)
+                : null;
         if ($session !== null && ! $live->isRehearsal) {
             ($this->read)($session);
         }
@@ -143,10 +155,18 @@ final readonly class LiveAct
     /** The teacher is inside, and stays at the desk. */
     private function comeIn(LiveRoom $live, Person $by): string
     {
+        $now = $this->clock->seconds();
+        $isOver =
+            ! $live->isRehearsal &&
+            ! $live->isOpen($now) &&
+            $this->bridge->state($live->way->room, $live->meeting)['inside'] === [];
+        if ($isOver) {
+            throw new Fault('live.time_over', 'form');
+        }
         $this->bridge->admit($live->way->room, $by->sourced_id, $by->name(), true, [
             'meeting' => $live->meeting,
             'floor' => $live->way->floor->toArray(),
-            'at' => $this->clock->seconds(),
+            'at' => $now,
             'device' => 'desk',
         ]);
         Cache::forget($live->way->look($live->meeting));
@@ -241,8 +261,25 @@ final readonly class LiveAct
     {
         $student = Person::query()->where('sourced_id', $person)->first();
         $session = $live->session === null ? null : Session::query()->with('series')->find($live->session);
-        if ($student === null || $session === null) {
+        if ($student === null || $session === null || $live->isRehearsal) {
             throw new Fault('live.nobody', 'form');
+        }
+        $day = LocalDate::parse($session->day)->day;
+        $sections = array_values($session->series->sectionIds());
+        if (Belongings::of($student->id, $sections)->on($day, null, $session->chosen) !== Standing::Student) {
+            throw new Fault('live.not_theirs', 'form', ['name' => $student->name()]);
+        }
+        if ($this->clock->seconds() < $live->start) {
+            throw new Fault('live.not_begun', 'form');
+        }
+        $room = $this->bridge->state($live->way->room, $live->meeting);
+        $call = RollCall::of(
+            [$student->sourced_id],
+            array_column([...$room['inside'], ...$room['outside']], 'person'),
+            [...$room['left'], ...$room['sent_out'], ...Attendances::came($session->id)],
+        );
+        if ($call->never === []) {
+            throw new Fault('live.has_come', 'form', ['name' => $student->name()]);
         }
 
         return trans_choice('live.said.tell-guardian', $this->letters->notHere($session, $student), [

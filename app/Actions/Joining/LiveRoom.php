@@ -42,6 +42,12 @@ final readonly class LiveRoom
     ) {
     }
 
+    /** Whether its time is not over. */
+    public function isOpen(int $now): bool
+    {
+        return $now < $this->end;
+    }
+
     public static function ofSession(Session $session, bool $isRehearsal): self
     {
         $core = $session->toCore();

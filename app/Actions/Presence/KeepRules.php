@@ -12,7 +12,8 @@ use Nomada\Core\Language\Said;
 use Nomada\Core\Presence\AttendanceRules;
 
 /**
- * The school's thresholds, and for how long it keeps recordings. What sessions came to is worked out again behind it.
+ * The school's thresholds, for how long it keeps recordings, and for how long a substitute may still act on a session
+ * that is over. What sessions came to is worked out again behind it.
  */
 final readonly class KeepRules
 {
@@ -20,10 +21,19 @@ final readonly class KeepRules
     {
     }
 
-    public function __invoke(School $school, AttendanceRules $rules, int $recordingsDays, Person $by): void
-    {
-        DB::transaction(function () use ($school, $rules, $recordingsDays, $by): void {
-            $school->update(['attendance' => $rules->toArray(), 'recordings_days' => $recordingsDays]);
+    public function __invoke(
+        School $school,
+        AttendanceRules $rules,
+        int $recordingsDays,
+        int $substituteDays,
+        Person $by,
+    ): void {
+        DB::transaction(function () use ($school, $rules, $recordingsDays, $substituteDays, $by): void {
+            $school->update([
+                'attendance' => $rules->toArray(),
+                'recordings_days' => $recordingsDays,
+                'substitute_days' => $substituteDays,
+            ]);
             ($this->audit)(
                 'person',
                 null,

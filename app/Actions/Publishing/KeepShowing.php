@@ -28,19 +28,28 @@ final readonly class KeepShowing
 
     /**
      * @param  array<string, mixed>  $rules  as {@see Showing::from()} reads them
+     * @param  string|null  $startedTold  how students are told of a session that begins now; null as it is
      *
      * @throws Fault that names the field
      */
-    public function ofSchool(array $rules, Person $by): void
+    public function ofSchool(array $rules, Person $by, ?string $startedTold = null): void
     {
         $kept = Showings::ofSchool()->with($rules);
         if ($kept->for !== null) {
             throw new Fault('showing.section', 'for');
         }
-        DB::transaction(function () use ($kept, $by): void {
+        DB::transaction(function () use ($kept, $by, $startedTold): void {
+            if ($startedTold !== null) {
+                DB::table('schools')->update(['started_told' => $startedTold]);
+            }
             $this->write(null, $kept->toArray(), $by);
             $this->all();
-            ($this->audit)('place', null, $by, new Said('audit.showing', ['rules' => json_encode($kept->toArray())]));
+            ($this->audit)(
+                'place',
+                null,
+                $by,
+                new Said('audit.showing', ['rules' => json_encode($kept->toArray())]),
+            );
         });
     }
 
@@ -68,10 +77,15 @@ final readonly class KeepShowing
                 $this->write($section->id, $own, $by);
             }
             ($this->refresh)([$section->id]);
-            ($this->audit)('place', null, $by, new Said('audit.showing_of', [
-                'section' => $section->sourced_id,
-                'rules' => json_encode($own),
-            ]));
+            ($this->audit)(
+                'place',
+                null,
+                $by,
+                new Said('audit.showing_of', [
+                    'section' => $section->sourced_id,
+                    'rules' => json_encode($own),
+                ]),
+            );
         });
     }
 
@@ -81,10 +95,15 @@ final readonly class KeepShowing
         DB::transaction(function () use ($kind, $language, $template, $by): void {
             $template === null ? Templates::drop($kind, $language) : Templates::keep($template, $language, $by);
             $this->all();
-            ($this->audit)('place', null, $by, new Said('audit.words', [
-                'kind' => $kind->value,
-                'language' => $language,
-            ]));
+            ($this->audit)(
+                'place',
+                null,
+                $by,
+                new Said('audit.words', [
+                    'kind' => $kind->value,
+                    'language' => $language,
+                ]),
+            );
         });
     }
 

@@ -30,7 +30,7 @@ final readonly class SectionStream
     /** @param  int  $page  from 1 on */
     public function __invoke(Section $section, string $address, int $page): string
     {
-        $facts = $this->facts->for([$section->id])[$section->id];
+        $facts = SectionFeed::forManyReaders($this->facts->for([$section->id])[$section->id]);
         $language = $facts->showing->language;
         $all = DB::table('series_changes')
             ->where('section_id', $section->id)

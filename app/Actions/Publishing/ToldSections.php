@@ -9,6 +9,7 @@ use Nomada\App\Support\Clock;
 use Nomada\Core\Publishing\Changes;
 use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\ToldSeries;
+use Nomada\Core\Publishing\ToldSession;
 
 /**
  * What a section's students were last told of it, and until when something is left to tell: written anew whenever
@@ -43,6 +44,24 @@ final readonly class ToldSections
     public function keep(int $section, SectionFacts $facts): void
     {
         DB::table('told_sections')->upsert($this->row($section, $facts), ['section_id']);
+    }
+
+    /** One session more that was told; where nothing of the section was ever told, nothing is. */
+    public function add(int $section, string $uid, ToldSession $session): void
+    {
+        $row = DB::table('told_sections')->where('section_id', $section)->lock('for update')->first();
+        $all = $row === null ? [] : self::read($row->state);
+        if (isset($all[$uid])) {
+            $all[$uid] = $all[$uid]->with($session);
+            DB::table('told_sections')
+                ->where('section_id', $section)
+                ->update([
+                    'state' => json_encode(
+                        array_map(fn (ToldSeries $s): array => $s->toArray(), array_values($all)),
+                        JSON_THROW_ON_ERROR,
+                    ),
+                ]);
+        }
     }
 
     /**

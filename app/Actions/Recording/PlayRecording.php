@@ -10,21 +10,28 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Storage;
 use Nomada\App\Models\Presence\Recording;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Belongings;
+use Nomada\App\Support\Clock;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\WebVtt;
 use Nomada\Core\Recording\Cue;
 use Nomada\Core\Recording\WavFile;
+use Nomada\Core\Term\LocalDate;
 use stdClass;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
  * Who may see what of a recording, and its sound and words for them. Whoever hosts the session sees all of it; a
- * student the parts that are released to everybody or to them, of sessions that were theirs.
+ * student the parts that are released to everybody or to them, by core's rule of belonging.
  */
 final readonly class PlayRecording
 {
+    public function __construct(private Clock $clock)
+    {
+    }
+
     /** Bytes that are read at a time. */
     private const CHUNK = 65536;
 
@@ -38,13 +45,10 @@ final readonly class PlayRecording
         abort_unless($recording->state->isWhole(), 404);
         $all = DB::table('recording_parts')->where('recording_id', $recording->id)->orderBy('n')->get();
         if (! $this->serves($recording, $for)) {
-            $session = $recording->session;
-            $belonging = Belongings::of($for->id, array_values($session->series->sectionIds()));
-            // Everybody who is or was of the section sees what is released to all of it, late joiners too.
-            abort_unless($belonging->isAny(), 404);
             $own = DB::table('recording_readers')
                 ->where(['recording_id' => $recording->id, 'person_id' => $for->id])
                 ->pluck('n', 'n');
+            abort_unless($this->mayWatch($recording->session, $for, $own->isNotEmpty()), 404);
             $all = $all->filter(
                 fn (stdClass $p): bool => $p->released_at !== null && ($p->to_all || isset($own[$p->n])),
             );
@@ -53,6 +57,40 @@ final readonly class PlayRecording
 
         return array_values(
             $all->map(fn (stdClass $p): array => [(int) $p->n, (int) $p->from_ms, (int) $p->to_ms])->all(),
+        );
+    }
+
+    private function mayWatch(Session $session, Person $for, bool $isNamed): bool
+    {
+        return Belongings::of($for->id, array_values($session->series->sectionIds()))->mayWatch(
+            LocalDate::parse($session->day)->day,
+            $this->clock->schoolDay()->day,
+            $session->chosen,
+            $isNamed,
+        );
+    }
+
+    /**
+     * The recordings of a section of which somebody may see something, where they do not teach it.
+     *
+     * @param  list<int>  $series
+     * @return list<int> ids
+     */
+    public function watched(array $series, Person $for): array
+    {
+        $named = DB::table('recording_readers')
+            ->where('person_id', $for->id)
+            ->distinct()
+            ->pluck('recording_id')
+            ->flip();
+
+        return array_values(
+            Recording::query()
+                ->whereHas('session', fn ($q) => $q->whereIntegerInRaw('series_id', $series))
+                ->with('session.series')
+                ->get()
+                ->filter(fn (Recording $r): bool => $this->mayWatch($r->session, $for, isset($named[$r->id])))
+                ->modelKeys(),
         );
     }
 

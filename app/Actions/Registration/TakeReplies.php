@@ -19,17 +19,30 @@ final readonly class TakeReplies
     public const MOST = 1_000_000;
 
     /**
-     * @param  string  $message  a whole mail message, or a calendar alone
-     * @return int|null how many answers were new; null where it is no reply
+     * An answer counts for whoever sent it and for nobody else: the attendee it names has to be the sender of the
+     * message (RFC 5546, 3.2.3: a reply is about the one attendee who sends it).
+     *
+     * @param  string  $message  a whole mail message
+     * @return int|null how many answers were new; null where it is no reply, or nobody's own
      */
     public function message(string $message): ?int
     {
-        $calendar = str_starts_with(ltrim($message, "\u{FEFF}\r\n "), 'BEGIN:VCALENDAR')
-            ? $message
-            : MailedCalendar::in($message);
-        $replies = $calendar === null ? null : Reply::read($calendar);
+        $calendar = MailedCalendar::in($message);
+        $sender = MailedCalendar::sender($message);
+        $replies = array_values(
+            array_filter(
+                ($calendar === null ? null : Reply::read($calendar)) ?? [],
+                fn (Reply $r): bool => $sender !== null && self::untagged($r->address) === self::untagged($sender),
+            ),
+        );
 
-        return $replies === null ? null : $this->keep($replies);
+        return $replies === [] ? null : $this->keep($replies);
+    }
+
+    /** An email address without what stands after a plus in it, which is the same mailbox. */
+    private static function untagged(string $address): string
+    {
+        return (string) preg_replace('/\+[^@]*(?=@)/', '', mb_strtolower($address));
     }
 
     /** What stands in somebody's calendar. */
@@ -44,6 +57,8 @@ final readonly class TakeReplies
     private function keep(array $replies): int
     {
         $n = 0;
+        // A stamp from the future counts as now, or it would beat every later answer.
+        $now = time();
         foreach ($replies as $reply) {
             $n += DB::affectingStatement(
                 'insert into answers (series_id, person_id, session_at, answer, at)
@@ -57,7 +72,7 @@ final readonly class TakeReplies
                     on conflict (series_id, person_id, session_at) do update
                         set answer = excluded.answer, at = excluded.at
                         where answers.at < excluded.at',
-                [$reply->session ?? 0, $reply->answer->value, $reply->at, $reply->uid, $reply->address],
+                [$reply->session ?? 0, $reply->answer->value, min($reply->at, $now), $reply->uid, $reply->address],
             );
         }
 

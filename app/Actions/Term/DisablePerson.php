@@ -44,10 +44,12 @@ final readonly class DisablePerson
             DB::table('people')
                 ->where('id', $person->id)
                 ->update(['is_disabled_here' => $isDisabled]);
-            ($this->audit)('person', null, $by, new Said(
-                $isDisabled ? 'audit.disabled' : 'audit.enabled',
-                ['person' => $person->name()],
-            ));
+            ($this->audit)(
+                'person',
+                null,
+                $by,
+                new Said($isDisabled ? 'audit.disabled' : 'audit.enabled', ['person' => $person->name()]),
+            );
             $sections = array_map(
                 intval(...),
                 $person->parts()->distinct()->orderBy('section_id')->pluck('section_id')->all(),

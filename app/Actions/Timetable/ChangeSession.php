@@ -140,7 +140,9 @@ final readonly class ChangeSession
                         ? new Said('history.told.no_title')
                         : new Said('history.told.title', ['title' => $title]))
                     : null,
-                $note !== (string) $s->note ? new Said('history.told.'.($note === '' ? 'no_note' : 'note')) : null,
+                $note !== (string) $s->note
+                    ? new Said('history.told.'.($note === '' ? 'no_note' : 'note'))
+                    : null,
             ]);
 
             return [
@@ -174,8 +176,18 @@ final readonly class ChangeSession
         ?Session $madeUp = null,
         ?Person $by = null,
         ?array $chosen = null,
+        bool $takesTopic = true,
     ): Session {
-        return DB::transaction(function () use ($series, $day, $start, $minutes, $madeUp, $by, $chosen): Session {
+        return DB::transaction(function () use (
+            $series,
+            $day,
+            $start,
+            $minutes,
+            $madeUp,
+            $by,
+            $chosen,
+            $takesTopic,
+        ): Session {
             Locks::timetableOf($series->id);
             $series = Series::query()
                 ->with(['section.term.school', 'section.term.closures'])
@@ -205,6 +217,7 @@ final readonly class ChangeSession
                 'is_extra' => true,
                 'makes_up' => $madeUp?->day,
                 'chosen' => $chosen,
+                'takes_topic' => $takesTopic,
             ]);
             $this->finish(
                 $series,
@@ -326,8 +339,13 @@ final readonly class ChangeSession
     }
 
     /** @param  list<int>|null  $chosen */
-    private static function added(LocalDate $day, int $start, int $minutes, ?LocalDate $madeUp, ?array $chosen): Said
-    {
+    private static function added(
+        LocalDate $day,
+        int $start,
+        int $minutes,
+        ?LocalDate $madeUp,
+        ?array $chosen,
+    ): Said {
         $with = [
             'day' => $day,
             'times' => TypedTime::format($start).'–'.TypedTime::format($start + $minutes),
@@ -335,9 +353,7 @@ final readonly class ChangeSession
         ];
         $said = new Said($madeUp === null ? 'history.extra' : 'history.made_up', $with);
 
-        return $chosen === null
-            ? $said
-            : new Said('history.for_chosen', ['what' => $said, 'n' => count($chosen)]);
+        return $chosen === null ? $said : new Said('history.for_chosen', ['what' => $said, 'n' => count($chosen)]);
     }
 
     private function date(Session $session): LocalDate

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Timetable;
 
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Publishing\TellStarted;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Person;
@@ -17,20 +19,29 @@ use Nomada\Core\Fault;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Term\LocalDate;
 
-/** A session outside the timetable that begins now: an extra one of the section's series, with all of its rules. */
+/**
+ * A session outside the timetable that begins now: an extra one of the section's series, with all of its rules. Its
+ * students are told at once.
+ */
 final readonly class StartNow
 {
-    public function __construct(private Clock $clock, private ChangeSession $change)
+    public function __construct(private Clock $clock, private ChangeSession $change, private TellStarted $tell)
     {
     }
 
     /**
      * @param  list<string>|null  $chosen  sourcedIds of the students whom it is for; null for the whole roster
+     * @param  bool  $takesTopic  whether the next topic of the series' list is this session's
      *
      * @throws Fault where the section has no join link, nobody is chosen, or the time does not fit
      */
-    public function __invoke(Section $section, int $minutes, Person $by, ?array $chosen = null): Session
-    {
+    public function __invoke(
+        Section $section,
+        int $minutes,
+        Person $by,
+        ?array $chosen = null,
+        bool $takesTopic = false,
+    ): Session {
         $series =
             $this->series($section) ??
             throw new Fault('presence.start.no_link', 'section', ['section' => $section->name()]);
@@ -51,8 +62,31 @@ final readonly class StartNow
             }
         }
 
-        // The next whole minute: what has begun already cannot be planned.
-        return $this->change->add($series, new LocalDate($day), $minute + 1, $minutes, null, $by, $ids);
+        return DB::transaction(function () use (
+            $section,
+            $series,
+            $day,
+            $minute,
+            $minutes,
+            $by,
+            $ids,
+            $takesTopic,
+        ): Session {
+            $session = $this->change->add(
+                $series,
+                new LocalDate($day),
+                // The next whole minute: what has begun already cannot be planned.
+                $minute + 1,
+                $minutes,
+                null,
+                $by,
+                $ids,
+                $takesTopic,
+            );
+            ($this->tell)($session, $section, $by);
+
+            return $session;
+        });
     }
 
     /** @return list<Person> who may be chosen: today's roster of every section that meets in the series, by name */

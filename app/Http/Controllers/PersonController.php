@@ -7,6 +7,7 @@ namespace Nomada\App\Http\Controllers;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Nomada\App\Actions\Account\RenewLinks;
 use Nomada\App\Actions\Recording\KeepConsent;
 use Nomada\App\Actions\Term\DisablePerson;
 use Nomada\App\Models\Term\Person;
@@ -29,6 +30,17 @@ final class PersonController extends Controller
     public function enable(Request $request, string $sourcedId, DisablePerson $disable): RedirectResponse
     {
         return $this->mark($request, $sourcedId, $disable, false);
+    }
+
+    /** Ends every link and secret address that somebody was sent. */
+    public function renewLinks(Request $request, string $sourcedId, RenewLinks $renew): RedirectResponse
+    {
+        $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
+        $renew($person, $this->person($request));
+
+        return redirect()
+            ->route('person', $sourcedId)
+            ->with('said', __('person.links_renewed', ['name' => $person->name()]));
     }
 
     /** Whether somebody agreed to be recorded, as the office has it. */

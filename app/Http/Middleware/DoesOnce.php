@@ -83,7 +83,9 @@ final class DoesOnce
 
         return $request->expectsJson()
             ? response()->json(['message' => $words], 409)
-            : back()->withInput()->withErrors(['form' => $words]);
+            : back()
+                ->withInput()
+                ->withErrors(['form' => $words]);
     }
 
     private function sum(Request $request, string $key): string

@@ -23,6 +23,7 @@ final class ShowingRequest extends FormRequest
             'answers' => ['nullable', 'string', 'max:20'],
             'audience' => ['nullable', 'string', 'in:all,chosen'],
             'people' => ['nullable', 'array', 'max:400'],
+            'started_told' => ['nullable', 'string', 'in:email,stream,both'],
             'people.*' => ['string', 'max:100'],
         ];
     }

@@ -30,6 +30,7 @@ use Nomada\Core\Term\Zone;
  * @property string|null $roster_language
  * @property string|null $feed_secret
  * @property string|null $feed_sum
+ * @property int $links_version counted up when all signed links about or for them end
  * @property string|null $disabled_on from when on they have no part and cannot sign in
  * @property string $password a hash
  * @property Carbon|null $password_set_at since when it is one of their own
@@ -125,7 +126,19 @@ final class Person extends Authenticatable
     /** Of a guardian: where the children's attendance stands, and an absence is told. */
     public function childrenPage(): string
     {
-        return URL::signedRoute('children', ['person' => $this->id]);
+        return $this->signed('children');
+    }
+
+    /** A signed link of theirs: it ends when they are disabled, and when their links are renewed. */
+    public function signed(string $route): string
+    {
+        return URL::signedRoute($route, ['person' => $this->id, 'v' => $this->links_version]);
+    }
+
+    /** Whether a signed link of theirs that names this version is good. */
+    public function takesLink(int $version): bool
+    {
+        return $this->disabled_on === null && $version === $this->links_version;
     }
 
     public function name(): string

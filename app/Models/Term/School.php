@@ -14,9 +14,18 @@ use Nomada\Core\Term\Zone;
  * @property string $time_zone
  * @property array<string, int>|null $attendance from when on somebody is late, present, absent; null for the usual
  * @property int $recordings_days for which a recording is kept
+ * @property string $started_told how students are told of a session that begins now
+ * @property int $substitute_days for which a substitute may still act on a session that is over
  */
 final class School extends Model
 {
+    /** How students are told of a session that begins now. */
+    public const BY_EMAIL = 'email';
+
+    public const BY_STREAM = 'stream';
+
+    public const BY_BOTH = 'both';
+
     protected $guarded = ['id'];
 
     /** @var array<string, string> */

@@ -35,6 +35,7 @@ use Nomada\Core\Timetable\SessionState;
  * @property array<string, mixed>|null $floor
  * @property string|null $cancelled why it is cancelled; it stays so while its day is closed
  * @property bool $keeps_topic
+ * @property bool $takes_topic false where no topic of the series' list is laid over it
  * @property list<int>|null $chosen ids of the students whom it is for; null for the whole roster
  * @property Person|null $teacher
  * @property Series $series
@@ -52,6 +53,7 @@ final class Session extends Model
         'state' => SessionState::class,
         'is_extra' => 'boolean',
         'keeps_topic' => 'boolean',
+        'takes_topic' => 'boolean',
         'door' => 'array',
         'floor' => 'array',
         'chosen' => 'array',
@@ -106,6 +108,7 @@ final class Session extends Model
             $row['cancelled'] ?? null,
             (bool) ($row['keeps_topic'] ?? false),
             self::chosen($row['chosen'] ?? null),
+            (bool) ($row['takes_topic'] ?? true),
         );
 
         return new PlannedSession(
@@ -161,6 +164,7 @@ final class Session extends Model
             'floor' => $own?->floor === null ? null : json_encode($own->floor),
             'cancelled' => $own?->cancelled,
             'keeps_topic' => $own->keepsTopic ?? false,
+            'takes_topic' => $own->takesTopic ?? true,
             'chosen' => $own?->chosen === null ? null : json_encode($own->chosen),
         ];
     }

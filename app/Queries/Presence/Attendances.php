@@ -180,6 +180,22 @@ final readonly class Attendances
         return $out;
     }
 
+    /**
+     * Who was inside a session at any moment, by what is kept of it.
+     *
+     * @return list<string> sourcedIds
+     */
+    public static function came(int $session): array
+    {
+        return array_values(
+            DB::table('presence_events')
+                ->where(['session_id' => $session, 'is_join' => true])
+                ->distinct()
+                ->pluck('who')
+                ->all(),
+        );
+    }
+
     public function rules(): AttendanceRules
     {
         return AttendanceRules::from(

@@ -289,7 +289,10 @@ final readonly class DoorPage
     /** Where a page asks for the version: it starts no session, so its address says for whom, and is signed. */
     private static function lookAt(string $secret, ?Person $person): string
     {
-        return URL::signedRoute('door.look', array_filter(['secret' => $secret, 'person' => $person?->id]));
+        return URL::signedRoute(
+            'door.look',
+            array_filter(['secret' => $secret, 'person' => $person?->id, 'v' => $person?->links_version]),
+        );
     }
 
     /** Whom the bridge knows somebody by: a guest by the browser, whoever is signed in. */

@@ -20,6 +20,7 @@ use Nomada\App\View\Joining\Live\DeskPage;
 use Nomada\App\View\Joining\Live\Missing;
 use Nomada\App\View\Joining\Live\SessionLine;
 use Nomada\Core\Joining\Preset;
+use Nomada\Core\Presence\RollCall;
 use Nomada\Core\Term\Zone;
 
 /**
@@ -52,13 +53,26 @@ final readonly class LiveDesk
             ? $this->roster($live->series->sectionIds(), $live->zone->dateAt($live->start)->iso(), $live->chosen)
             : [];
         $isOut = fn (Person $p): bool => in_array($p->sourced_id, $room['sent_out'], true);
-        $away = array_filter($roster, fn (Person $p): bool => ! in_array($p->sourced_id, $here, true) && ! $isOut($p));
+        $rosterIn = array_values(array_filter($roster, fn (Person $p): bool => ! $isOut($p)));
+        $call = RollCall::of(
+            array_map(fn (Person $p): string => $p->sourced_id, $rosterIn),
+            $here,
+            $live->session === null ? [] : [...$room['left'], ...Attendances::came($live->session)],
+        );
+        $those = fn (array $ids): array => array_values(
+            array_filter($rosterIn, fn (Person $p): bool => in_array($p->sourced_id, $ids, true)),
+        );
+        $isEnded = $room['state'] === 'over';
 
         return new DeskPage(
             $live,
             $room,
             $trouble,
-            $isReal ? $this->missing(array_values($away), $live) : [],
+            $isReal ? $this->missing($those($call->never), $live) : [],
+            array_map(fn (Person $p): string => $p->name(), $those($call->left)),
+            $live->isRehearsal || $live->isOpen($now) || $room['inside'] !== [],
+            $isReal && $isEnded && $live->isOpen($now),
+            $now >= $live->start,
             array_values(array_map(fn (Person $p): string => $p->name(), array_filter($roster, $isOut))),
             array_values(
                 array_map(

@@ -11,7 +11,11 @@ use Nomada\App\Models\Term\Section;
 final readonly class ChoosePage
 {
     /** @param  list<Person>  $students  today's roster, by name */
-    public function __construct(public Section $section, public array $students, public int $minutes)
-    {
+    public function __construct(
+        public Section $section,
+        public array $students,
+        public int $minutes,
+        public bool $takesTopic,
+    ) {
     }
 }

@@ -49,6 +49,7 @@ final readonly class RecordsPage
             $term->calendar()->zone,
             $this->attendances->rules(),
             (int) $term->school->recordings_days,
+            $term->school->substitute_days,
             $this->usualWait(),
             $day === null ? null : $this->neighbour($ids, $day, '<', 'desc'),
             $day === null ? null : $this->neighbour($ids, $day, '>', 'asc'),

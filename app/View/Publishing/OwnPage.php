@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Publishing;
 
+use Nomada\App\Actions\Publishing\SectionFeed;
 use Nomada\App\Destinations\FieldWords;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\SectionFactsQuery;
@@ -36,7 +37,7 @@ final readonly class OwnPage
 
     public static function of(Section $section, SectionFactsQuery $query, Clock $clock): self
     {
-        $facts = $query->for([$section->id])[$section->id];
+        $facts = SectionFeed::forManyReaders($query->for([$section->id])[$section->id]);
         $now = $clock->seconds();
         $pinned = [];
         $next = null;

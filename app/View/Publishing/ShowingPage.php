@@ -23,6 +23,7 @@ final readonly class ShowingPage
      * @param  list<PersonChoice>  $students
      * @param  list<StandingRow>  $rows
      * @param  int  $different  how many sections have rules of their own
+     * @param  string  $startedTold  of the school: how students are told of a session that begins now
      */
     public function __construct(
         public Showing $showing,
@@ -32,6 +33,7 @@ final readonly class ShowingPage
         public array $students = [],
         public array $rows = [],
         public int $different = 0,
+        public string $startedTold = '',
     ) {
     }
 

@@ -43,6 +43,7 @@ final readonly class ShowingQuery
         return new ShowingPage(
             Showings::ofSchool(),
             different: DB::table('showings')->whereNotNull('section_id')->count(),
+            startedTold: (string) DB::table('schools')->orderBy('id')->value('started_told'),
         );
     }
 

@@ -23,9 +23,10 @@ final readonly class ReleasedRecording
 
     /**
      * @param  list<int>  $sections  of the student
+     * @param  list<int>  $watched  recordings of which the student may see something, by core's rule of belonging
      * @return list<self> the last ones first
      */
-    public static function to(Person $student, array $sections): array
+    public static function to(Person $student, array $sections, array $watched): array
     {
         return array_values(
             DB::table('recordings')
@@ -34,6 +35,7 @@ final readonly class ReleasedRecording
                 ->join('sections', 'sections.id', '=', 'series.section_id')
                 ->where('recordings.state', 'released')
                 ->whereNull('deleted_at')
+                ->whereIntegerInRaw('recordings.id', $watched)
                 ->whereIn(
                     'sessions.series_id',
                     DB::table('series_sections')->whereIntegerInRaw('section_id', $sections)->select('series_id'),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Recording;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Recording\PlayRecording;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Belongings;
@@ -16,11 +17,21 @@ final readonly class SearchPage
 {
     private const MOST = 60;
 
+    public function __construct(private PlayRecording $play)
+    {
+    }
+
     public function of(Section $section, Person $for, string $words): SearchResult
     {
         $serves = Section::query()->whereKey($section->id)->seenBy($for)->exists() && $for->isStaff();
         abort_unless($serves || Belongings::of($for->id, [$section->id])->isAny(), 404);
         $words = mb_substr(trim($words), 0, 100);
+        $watched = $serves
+            ? []
+            : $this->play->watched(
+                array_values(array_map(intval(...), $section->series()->pluck('series.id')->all())),
+                $for,
+            );
         $hits =
             $words === ''
                 ? []
@@ -40,6 +51,7 @@ final readonly class SearchPage
                     ->when(
                         ! $serves,
                         fn ($q) => $q
+                            ->whereIntegerInRaw('recordings.id', $watched)
                             ->whereNotNull('released_at')
                             ->where(
                                 fn ($w) => $w

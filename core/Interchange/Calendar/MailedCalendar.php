@@ -16,6 +16,21 @@ final class MailedCalendar
         return self::find($message, 0);
     }
 
+    /** The one email address in the message's From, in small letters; null where there is none, or more than one. */
+    public static function sender(string $message): ?string
+    {
+        $head = (preg_split('/\r?\n\r?\n/', ltrim($message, "\r\n"), 2) ?: [''])[0];
+        $head = (string) preg_replace('/\r?\n[ \t]+/', ' ', $head);
+        if (preg_match_all('/^From:[ \t]*(.*)$/im', $head, $m) !== 1) {
+            return null;
+        }
+        // A name may be quoted, and hold anything that looks like an address.
+        $from = (string) preg_replace('/"(?:[^"\\\\]|\\\\.)*"/', '', trim($m[1][0]));
+        $found = preg_match('/<([^<>\s]+@[^<>\s]+)>\s*$/', $from, $in) === 1 ? $in[1] : $from;
+
+        return preg_match('/^[^\s<>@,]+@[^\s<>@,]+$/', $found) === 1 ? mb_strtolower($found) : null;
+    }
+
     private static function find(string $part, int $depth): ?string
     {
         $halves = preg_split('/\r?\n\r?\n/', ltrim($part, "\r\n"), 2) ?: [];

@@ -10,6 +10,7 @@
         <form method="post" action="{{ route('today.start') }}">@csrf
             <input type="hidden" name="section" value="{{ $page->section->sourced_id }}">
             <input type="hidden" name="choosing" value="1">
+            <input type="hidden" name="takes_topic" value="{{ old('takes_topic', $page->takesTopic ? 1 : 0) }}">
             <fieldset class="mb-3">
                 <legend class="form-label">{{ trans_choice('presence.choose.students', count($page->students)) }}</legend>
                 <div class="choices">
@@ -22,7 +23,7 @@
                     @endforeach
                 </div>
             </fieldset>
-            @foreach (['chosen', 'section', 'minutes', 'day', 'move_day', 'move_start'] as $field)
+            @foreach (['chosen', 'section', 'minutes', 'day', 'move_day', 'move_start', 'move_end'] as $field)
                 @error($field)
                     <div class="invalid" role="alert">{{ $message }}</div>
                 @enderror

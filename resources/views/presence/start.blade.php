@@ -1,5 +1,5 @@
 {{-- A session that begins now, outside the timetable. sections: the names of those that whoever looks teaches, by id --}}
-<details class="more" @if ($errors->hasAny(['section', 'minutes', 'start'])) open @endif>
+<details class="more" @if ($errors->hasAny(['section', 'minutes', 'start', 'day', 'move_day', 'move_start', 'move_end'])) open @endif>
     <summary class="pill">{{ __('presence.start.title') }}</summary>
     <form class="drop" method="post" action="{{ route('today.start') }}">@csrf
         <p class="quiet small mb-2">{{ __('presence.start.hint') }}</p>
@@ -21,7 +21,9 @@
                 </label>
             @endforeach
         </fieldset>
-        @foreach (['section', 'minutes', 'start', 'day', 'move_day', 'move_start'] as $field)
+        <label class="check mb-2"><input class="form-check-input mt-0" type="checkbox" name="takes_topic" value="1"
+                @checked(old('takes_topic'))> {{ __('presence.start.topic') }}</label>
+        @foreach (['section', 'minutes', 'start', 'day', 'move_day', 'move_start', 'move_end'] as $field)
             @error($field)
                 <div class="invalid" role="alert">{{ $message }}</div>
             @enderror

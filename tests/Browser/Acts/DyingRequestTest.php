@@ -47,35 +47,54 @@ test('the same form succeeds at once after the request before died of memory or 
             ->status();
         foreach (['memory', 'time'] as $cause) {
             $dying = ['X-Dies-At' => $dies, 'X-Dies-Of' => $cause];
-            expect($press($dying))->toBe(500, "$name, $cause")->and($done())->toBe(0, "half of $name, $cause");
+            expect($press($dying))
+                ->toBe(500, "$name, $cause")
+                ->and($done())
+                ->toBe(0, "half of $name, $cause");
         }
         expect($press([]))->toBe(302, $name)->and($done())->toBe(1, $name);
         // Again: the same answer, and nothing twice.
         expect($press([]))->toBe(302, $name)->and($done())->toBe(1, $name);
     }
     $locks = DB::table('pg_locks')->where('locktype', 'advisory')->count();
-    expect($locks)->toBe(0)->and(DB::table('acts')->whereNull('answer')->count())->toBe(0);
+    expect($locks)
+        ->toBe(0)
+        ->and(DB::table('acts')->whereNull('answer')->count())
+        ->toBe(0);
 });
 
 test('requests that wait for the same form are few, and the next one is told to come back', function (): void {
     $copy = RunningCopy::shared();
     [$jar, $token] = SignedIn::at($copy->url(), personCalled('A-01')->email);
-    $form = ['first' => '2027-03-10', 'last' => '', 'reason' => 'Waited for', '_token' => $token, '_act' => 'waits'];
+    $form = [
+        'first' => '2027-03-10',
+        'last' => '',
+        'reason' => 'Waited for',
+        '_token' => $token,
+        '_act' => 'waits',
+    ];
     $press = fn () => Http::withOptions(['cookies' => $jar, 'allow_redirects' => false])
         ->asForm()
         ->post("{$copy->url()}/term/closures", $form);
     $press();
     // As if another host were still at it, with two waiting.
     $last = DB::table('acts')->orderByDesc('at')->value('sum');
-    DB::table('acts')->where('sum', $last)->update([
-        'answer' => null,
-        'held_by' => 'elsewhere 1 1 x',
-        'held_until' => now()->addMinutes(5),
-        'waiting' => 2,
-    ]);
+    DB::table('acts')
+        ->where('sum', $last)
+        ->update([
+            'answer' => null,
+            'held_by' => 'elsewhere 1 1 x',
+            'held_until' => now()->addMinutes(5),
+            'waiting' => 2,
+        ]);
     $began = microtime(true);
-    expect($press()->status())->toBe(302)->and(microtime(true) - $began)->toBeLessThan(6.0);
-    $page = Http::withOptions(['cookies' => $jar])->get("{$copy->url()}/term")->body();
+    expect($press()->status())
+        ->toBe(302)
+        ->and(microtime(true) - $began)
+        ->toBeLessThan(6.0);
+    $page = Http::withOptions(['cookies' => $jar])
+        ->get("{$copy->url()}/term")
+        ->body();
     expect($page)->toContain('Your first press is still being carried out');
     // The host is gone for good: its lease ends, and the form is carried out.
     DB::table('acts')->update(['held_until' => now()->subMinute()]);

@@ -118,9 +118,13 @@ test(
                 ->press('Everybody was asked')
                 ->see('Everybody is told.');
             $galia->see('This is recorded.');
-            // Captions stand in the talk of whoever wants them.
+            // Captions are a text of their own, for whoever wants them, and never stand in the talk.
             $galia->click('#captions');
-            $galia->wait(fn (): bool => $galia->count('.talk .caption') > 0, 'captions');
+            $galia->wait(fn (): bool => $galia->count('#captions-text .caption') > 0, 'captions');
+            expect($galia->count('.talk .caption'))
+                ->toBe(0)
+                ->and($galia->count('#captions-text .caption'))
+                ->toBeLessThan(3);
             expect($farid->count('.talk .caption'))->toBe(0);
             expect($teacher->accessibilityFaults())->toBe([])->and($galia->accessibilityFaults())->toBe([]);
             // The end shuts the door behind.
@@ -192,16 +196,19 @@ test('what the desk fetches behind never closes what a teacher has opened meanwh
     $b = browser()->as($copy->url(), 'T-02', "/live/$session->id");
     $b->press('Come in as the teacher')->see('You are inside');
     // Answers wait at this gate until somebody lets them in.
-    $b->script(<<<'JS'
-    const real = window.fetch;
-    window.waiting = [];
-    window.isShut = true;
-    window.fetch = async (...what) => {
-        const answer = await real(...what);
-        if (answer.status === 200 && window.isShut) await new Promise(go => window.waiting.push(go));
-        return answer;
-    };
-    JS);
+    $b->script(
+        <<<'JS'
+        const real = window.fetch;
+        window.waiting = [];
+        window.isShut = true;
+        window.fetch = async (...what) => {
+            const answer = await real(...what);
+            if (answer.status === 200 && window.isShut) await new Promise(go => window.waiting.push(go));
+            return answer;
+        };
+        JS
+        ,
+    );
     $copy->clock('10:01');
     $b->wait(fn (): bool => $b->script('return window.waiting.length') > 0, 'an answer that waits');
     $b->press('Record…')->see('Ask everybody first');

@@ -71,6 +71,11 @@ final class DoorController extends Controller
         return redirect()->route('door', $secret);
     }
 
+    private static function mayLook(int $person, int $version): bool
+    {
+        return Person::query()->find($person)?->takesLink($version) ?? false;
+    }
+
     private static function pass(JoinLink|DropInRoom $link): ?JoinLink
     {
         return $link instanceof JoinLink && $link->kind === LinkKind::Guest ? $link : null;
@@ -80,6 +85,7 @@ final class DoorController extends Controller
     public function look(Request $request, string $secret, DoorPage $page): JsonResponse
     {
         $person = $request->integer('person') ?: null;
+        abort_unless($person === null || self::mayLook($person, $request->integer('v')), 403);
 
         return response()->json(['version' => $page->version($page->find($secret), $person)]);
     }

@@ -78,16 +78,16 @@ final class AbsenceController extends Controller
     }
 
     /** A guardian's page, by the link in a letter. */
-    public function children(int $person, Attendances $attendances, Clock $clock): View
+    public function children(Request $request, int $person, Attendances $attendances, Clock $clock): View
     {
         return view('presence.children', [
-            'page' => ChildrenPage::of($this->guardian($person), $attendances, $clock),
+            'page' => ChildrenPage::of($this->guardian($request, $person), $attendances, $clock),
         ]);
     }
 
     public function tellForChild(AbsenceRequest $request, int $person, TellAbsence $tell): RedirectResponse
     {
-        $guardian = $this->guardian($person);
+        $guardian = $this->guardian($request, $person);
         $child = $guardian->wards()->where('sourced_id', (string) $request->input('who'))->firstOrFail();
         $this->told($request, $tell, $child, $guardian, false);
 
@@ -111,9 +111,10 @@ final class AbsenceController extends Controller
         return Person::query()->where('sourced_id', $sourcedId)->where('role', 'student')->firstOrFail();
     }
 
-    private function guardian(int $person): Person
+    private function guardian(Request $request, int $person): Person
     {
         $guardian = Person::query()->where('role', 'guardian')->findOrFail($person);
+        abort_unless($guardian->takesLink($request->integer('v')), 403);
         // Nobody is signed in: whose page it is says in which language, where anybody has said it.
         if ($guardian->language !== null || $guardian->roster_language !== null) {
             app()->setLocale(Templates::languageOf($guardian));

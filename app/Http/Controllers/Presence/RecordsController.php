@@ -41,8 +41,13 @@ final class RecordsController extends Controller
                 'present_from' => ['required', 'integer'],
                 'absent_under' => ['required', 'integer'],
                 'recordings_days' => ['required', 'integer', 'between:1,3650'],
+                'substitute_days' => ['required', 'integer', 'between:0,365'],
             ],
-            ['recordings_days.*' => __('presence.rules.days_fault'), '*' => __('presence.rules.fault')],
+            [
+                'recordings_days.*' => __('presence.rules.days_fault'),
+                'substitute_days.*' => __('presence.rules.substitute_fault'),
+                '*' => __('presence.rules.fault'),
+            ],
         );
         $keep(
             $this->term()->school,
@@ -52,6 +57,7 @@ final class RecordsController extends Controller
                 (int) $given['absent_under'],
             ),
             (int) $given['recordings_days'],
+            (int) $given['substitute_days'],
             $this->person($request),
         );
 

@@ -30,6 +30,7 @@ final class TodayController extends Controller
                 'section' => ['required', 'string', 'max:80'],
                 'minutes' => ['required', 'integer', 'between:5,240'],
                 'whom' => ['nullable', 'in:all,some'],
+                'takes_topic' => ['nullable', 'boolean'],
                 'chosen' => ['array', 'max:400'],
                 'chosen.*' => ['string', 'max:120'],
             ],
@@ -39,11 +40,21 @@ final class TodayController extends Controller
         $this->authorize('serve', $section);
         $minutes = (int) $given['minutes'];
         if (($given['whom'] ?? 'all') === 'some') {
-            return redirect()->route('today.choose', [$section, 'minutes' => $minutes]);
+            return redirect()->route(
+                'today.choose',
+                array_filter([
+                    'section' => $section,
+                    'minutes' => $minutes,
+                    'topic' => $request->boolean('takes_topic'),
+                ]),
+            );
         }
         $chosen = $request->has('choosing') ? array_values($given['chosen'] ?? []) : null;
 
-        return redirect()->route('live', $start($section, $minutes, $this->person($request), $chosen)->id);
+        $takesTopic = $request->boolean('takes_topic');
+        $session = $start($section, $minutes, $this->person($request), $chosen, $takesTopic);
+
+        return redirect()->route('live', $session->id)->with('said', __('presence.start.said'));
     }
 
     /** Whom it is for. */
@@ -57,6 +68,7 @@ final class TodayController extends Controller
                 $section,
                 $start->students($section),
                 ctype_digit($minutes) ? (int) $minutes : 45,
+                $request->boolean('topic'),
             ),
         ]);
     }

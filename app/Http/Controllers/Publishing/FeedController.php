@@ -7,6 +7,7 @@ namespace Nomada\App\Http\Controllers\Publishing;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Actions\Publishing\PersonBusy;
 use Nomada\App\Actions\Publishing\PersonFeed;
 use Nomada\App\Actions\Publishing\RosterOut;
@@ -21,6 +22,7 @@ use Nomada\App\Support\Clock;
 use Nomada\App\Support\Secrets;
 use Nomada\App\Support\ZipText;
 use Nomada\App\View\Publishing\OwnPage;
+use Nomada\Core\Language\Said;
 use Symfony\Component\HttpFoundation\Response as SymfonyResponse;
 
 final class FeedController extends Controller
@@ -127,6 +129,16 @@ final class FeedController extends Controller
         PersonFeed::renew($this->person($request));
 
         return back()->with('said', __('me.renewed'));
+    }
+
+    /** Other secret addresses of a section, for whoever teaches it: the old ones find nothing any more. */
+    public function renewSection(Request $request, Section $section, Audit $audit): RedirectResponse
+    {
+        $this->authorize('serve', $section);
+        SectionFeed::renew($section);
+        $audit('link', null, $this->person($request), new Said('audit.addresses_renewed'), $section);
+
+        return redirect()->route('section', $section)->with('said', __('section.feeds.renewed'));
     }
 
     private function file(string $text, string $name): Response

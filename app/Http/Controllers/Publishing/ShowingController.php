@@ -28,7 +28,7 @@ final class ShowingController extends Controller
 
     public function keepSchool(ShowingRequest $request, KeepShowing $keep): RedirectResponse
     {
-        $keep->ofSchool($request->rulesOf(), $this->person($request));
+        $keep->ofSchool($request->rulesOf(), $this->person($request), $request->validated('started_told'));
 
         return redirect()->route('showing')->with('said', __('showing.kept_school'));
     }

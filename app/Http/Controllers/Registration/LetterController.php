@@ -52,21 +52,25 @@ final class LetterController extends Controller
 
     public function stopping(Request $request, int $person): View
     {
-        return view('post.stop', ['person' => $this->guardian($person), 'address' => $request->fullUrl()]);
+        return view('post.stop', [
+            'person' => $this->guardian($request, $person),
+            'address' => $request->fullUrl(),
+        ]);
     }
 
     /** Stops a guardian's letters, or begins them again. */
     public function stop(Request $request, int $person): View
     {
-        $found = $this->guardian($person);
+        $found = $this->guardian($request, $person);
         $found->update(['letters_stopped_at' => $request->boolean('again') ? null : Carbon::now()]);
 
         return view('post.stop', ['person' => $found, 'address' => $request->fullUrl()]);
     }
 
-    private function guardian(int $id): Person
+    private function guardian(Request $request, int $id): Person
     {
         $guardian = Person::query()->where('role', 'guardian')->findOrFail($id);
+        abort_unless($guardian->takesLink($request->integer('v')), 403);
         // Nobody is signed in behind a letter's link: the page is in the language of whoever the letter was for.
         app()->setLocale(Templates::languageOf($guardian));
 

@@ -18,7 +18,11 @@ final readonly class DeskPage
     /**
      * @param  State  $room  as the bridge says it
      * @param  string|null  $trouble  in the bridge's own words
-     * @param  list<Missing>  $missing  on the roster, and not here
+     * @param  list<Missing>  $missing  on the roster, and never came
+     * @param  list<string>  $left  names of students who were inside and are not any more
+     * @param  bool  $mayEnter  the session is not over, or people are still inside
+     * @param  bool  $mayReopen  it was ended for everybody before its time was over
+     * @param  bool  $mayTell  it has begun, so that somebody can be missing
      * @param  list<string>  $sentOut  names
      * @param  list<string>  $disagree  names of students who have not agreed to be recorded
      * @param  list<string>  $teachers  names of the others who may host it
@@ -31,6 +35,10 @@ final readonly class DeskPage
         public array $room,
         public ?string $trouble,
         public array $missing,
+        public array $left,
+        public bool $mayEnter,
+        public bool $mayReopen,
+        public bool $mayTell,
         public array $sentOut,
         public array $disagree,
         public array $teachers,
@@ -57,6 +65,8 @@ final readonly class DeskPage
             count($this->claims).
             '-'.
             count($this->missing).
+            '-'.
+            count($this->left).
             '-'.
             intdiv($this->line->now, 60);
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Presence\Attendance;
 
-use Illuminate\Support\Facades\URL;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Clock;
@@ -34,6 +33,6 @@ final readonly class ChildrenPage
 
     public function tell(): string
     {
-        return URL::signedRoute('children.tell', ['person' => $this->guardian->id]);
+        return $this->guardian->signed('children.tell');
     }
 }

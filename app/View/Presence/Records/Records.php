@@ -34,6 +34,7 @@ final readonly class Records
         public Zone $zone,
         public AttendanceRules $rules,
         public int $keepsDays,
+        public int $substituteDays,
         public ?int $wait,
         public ?LocalDate $before,
         public ?LocalDate $after,

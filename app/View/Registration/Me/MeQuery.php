@@ -6,6 +6,7 @@ namespace Nomada\App\View\Registration\Me;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\PersonFeed;
+use Nomada\App\Actions\Recording\PlayRecording;
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
@@ -28,8 +29,11 @@ final readonly class MeQuery
     /** So many coming sessions are listed. */
     private const COMING = 40;
 
-    public function __construct(private Clock $clock, private StandinAddress $standins)
-    {
+    public function __construct(
+        private Clock $clock,
+        private StandinAddress $standins,
+        private PlayRecording $play,
+    ) {
     }
 
     public function page(Person $student, ?Term $term): MePage
@@ -66,7 +70,23 @@ final readonly class MeQuery
             $this->rooms($zone, $ids),
             Materials::of($ids),
             $this->registrations($student, $ids),
-            ReleasedRecording::to($student, $ids),
+            ReleasedRecording::to(
+                $student,
+                $ids,
+                $this->play->watched(
+                    array_values(
+                        array_map(
+                            intval(...),
+                            DB::table('series_sections')
+                                ->whereIn('section_id', $ids)
+                                ->distinct()
+                                ->pluck('series_id')
+                                ->all(),
+                        ),
+                    ),
+                    $student,
+                ),
+            ),
             array_values(
                 $sections
                     ->map(
@@ -155,11 +175,7 @@ final readonly class MeQuery
                         array_values(array_intersect(['waiting', 'queued', 'accepted', 'declined'], $states))[0] ??
                         'none';
 
-                    return new RegistrationLine(
-                        (int) $r->id,
-                        Section::called($r->year, $r->title),
-                        $state,
-                    );
+                    return new RegistrationLine((int) $r->id, Section::called($r->year, $r->title), $state);
                 })
                 ->all(),
         );

@@ -8,6 +8,11 @@
     @if ($page->missing !== [])
         <span class="quiet">{{ trans_choice('live.sum.missing', count($page->missing)) }}</span>
     @endif
+    @if ($page->mayReopen)
+        <div class="end">
+            <x-live.act :live="$page->live" act="reopen" class="btn-main" :do="__('live.reopen')" />
+        </div>
+    @endif
     @if ($page->room['inside'] !== [])
         <div class="end">
             @include('joining.live.question-form')

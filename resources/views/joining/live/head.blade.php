@@ -2,10 +2,10 @@
 <x-page-head :title="$page->live->name">
     <x-slot:sum>{{ $page->live->zone->dateAt($page->live->start)->short() }},
         {{ $page->live->zone->clock($page->live->start) }}–{{ $page->live->zone->clock($page->live->end) }}</x-slot:sum>
-    @if (!$page->isHere && $page->room['state'] !== 'over' && !$page->live->isRehearsal)
+    @if ($page->mayEnter && !$page->isHere && $page->room['state'] !== 'over' && !$page->live->isRehearsal)
         <x-live.act :live="$page->live" act="come-in" class="btn-main" :do="__('live.come_in')" />
     @endif
-    @if ($page->live->hostLink)
+    @if ($page->mayEnter && $page->live->hostLink)
         <a class="btn btn-plain py-0" href="{{ $page->live->hostLink }}">{{ __('live.own_window') }}</a>
     @endif
     @if ($page->live->other)

@@ -1,4 +1,4 @@
-{{-- Who is on the roster and has not come. page: DeskPage --}}
+{{-- Who is on the roster and never came. page: DeskPage --}}
 <details class="mt-2" @if (count($page->missing) <= 6) open @endif>
     <summary><b class="bad">{{ trans_choice('live.who.missing', count($page->missing)) }}</b></summary>
     <ul class="live">
@@ -9,6 +9,8 @@
                 </span>
                 @if ($one->isTold)
                     <small class="quiet">{{ __('live.who.told') }}</small>
+                @elseif (!$page->mayTell)
+                    <small class="quiet">{{ __('live.who.not_begun') }}</small>
                 @elseif ($one->hasGuardian)
                     <x-live.act :live="$page->live" act="tell-guardian" :with="['person' => $one->sourcedId]" :about="$one->name"
                         :do="__('live.who.tell')" />

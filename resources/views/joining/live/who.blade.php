@@ -23,6 +23,9 @@
     @if ($page->sentOut !== [])
         <p class="bad small mb-1">{{ __('live.who.sent_out', ['names' => implode(', ', $page->sentOut)]) }}</p>
     @endif
+    @if ($page->left !== [])
+        <p class="quiet small mb-1">{{ trans_choice('live.who.left', count($page->left), ['names' => implode(', ', $page->left)]) }}</p>
+    @endif
     @if ($page->missing !== [])
         @include('joining.live.missing')
     @endif

@@ -46,8 +46,8 @@
         <td>
             @if ($one->left() !== null)
                 <a class="todo"
-                    href="{{ $one->left() === 'release' ? $page->recording->to($one->recording)
-                        : $page->sessionOf->to($one->section, $one->id) }}">{{ __('presence.records.to_do.' . $one->left()) }}<span
+                    href="{{ $one->left() === 'release' ? $page->recording->to($one->recording) : $page->sessionOf->to($one->section,
+                        $one->id) }}">{{ __('presence.records.to_do.' . $one->left()) }}<span
                         class="visually-hidden"> {{ $one->name }}</span></a>
             @endif
         </td>

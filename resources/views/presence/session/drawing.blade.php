@@ -6,8 +6,10 @@
         {{ trans_choice('presence.session.guests', $page->guests) }}</span>
 </p>
 <div class="wide-table" tabindex="0" role="region"
-    aria-label="{{ __('presence.session.drawing', ['from' => $page->zone->clock($page->held->start), 'to' => $page->zone->clock(
-        $page->held->planned)]) }}">
+    aria-label="{{ __('presence.session.drawing', [
+        'from' => $page->zone->clock($page->held->start),
+        'to' => $page->zone->clock($page->held->planned),
+    ]) }}">
     <svg class="presence" viewBox="0 0 850 {{ $page->height() + 10 }}" width="850" height="{{ $page->height() + 10 }}">
         @foreach ($page->ticks as [$x, $time])
             <line class="tick" x1="{{ $x }}" y1="22" x2="{{ $x }}" y2="{{ $page->height() }}" />

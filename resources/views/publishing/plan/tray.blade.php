@@ -1,8 +1,7 @@
 {{-- Carrying the plan out: where, and when --}}
 <div class="tray shown" role="region" aria-label="{{ __('plan.tray') }}">
-    <b x-text="words()">{{
-        $page->steps() > 0 ? trans_choice('plan.placements', $page->steps()) : __('plan.to_tell') }}</b><span class="names"
-        x-text="of()"></span>
+    <b x-text="words()">{{ $page->steps() > 0 ? trans_choice('plan.placements', $page->steps()) : __('plan.to_tell') }}</b><span
+        class="names" x-text="of()"></span>
     <span class="only">{{ __('publishing.runs.where') }}
         @foreach (\Nomada\Core\Publishing\Place::cases() as $place)
             <label><input class="form-check-input" type="checkbox" name="places[]" value="{{ $place->value }}" checked>

@@ -2,6 +2,9 @@
 <x-card :title="__('showing.stream')">
     <x-choice name="answers" :label="__('showing.answers')" :chosen="(string) $page->showing->answers"
         :own="in_array('answers', $page->own, true)" :of="__('showing.answer')" />
+    @if ($page->section === null)
+        <x-choice name="started_told" :label="__('showing.started.label')" :chosen="$page->startedTold" :of="__('showing.started.by')" />
+    @endif
     @if ($page->section !== null)
         <fieldset class="mb-3">
             <legend class="form-label">{{ __('showing.for') }}</legend>

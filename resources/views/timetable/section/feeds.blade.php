@@ -10,6 +10,9 @@
     <p class="quiet mb-1">{{ __('publishing.own.hint') }}</p>
     <p class="mb-0"><a href="{{ $page->own }}">{{ __('publishing.own.title') }}</a> <x-copy :text="$page->own" />
         · <a href="{{ $page->atom }}">{{ __('publishing.stream.title') }}</a></p>
+    @can('serve', $page->section)
+        <div class="mt-2"><x-act :to="route('section.addresses', $page->section)" :do="__('section.feeds.renew')" /></div>
+    @endcan
     @can('coordinate')
         <p class="mt-2 mb-0"><a href="{{ route('showing.section', $page->section) }}">{{ __('showing.title') }}</a></p>
     @endcan
