@@ -333,10 +333,10 @@ final class SectionFactsQuery
     }
 
     /**
-     * The days for which each is registered, of the series for whose sessions students register one by one.
+     * The sessions for which each is registered, of the series for whose sessions students register one by one.
      *
      * @param  list<Series>  $series
-     * @return array<int, array<string, list<string>>> by series, then by the person's sourcedId
+     * @return array<int, array<string, list<int>>> by series, then by the person's sourcedId
      */
     private function chosen(array $series): array
     {
@@ -353,10 +353,10 @@ final class SectionFactsQuery
                     ->join('people', 'people.id', '=', 'person_id')
                     ->whereIn('series_id', array_keys($out))
                     ->where('state', 'accepted')
-                    ->whereNotNull('only_day')
-                    ->get(['series_id', 'people.sourced_id', 'only_day']);
+                    ->whereNotNull('session_id')
+                    ->get(['series_id', 'people.sourced_id', 'session_id']);
         foreach ($rows as $row) {
-            $out[(int) $row->series_id][$row->sourced_id][] = (string) $row->only_day;
+            $out[(int) $row->series_id][$row->sourced_id][] = (int) $row->session_id;
         }
 
         return $out;
@@ -376,7 +376,7 @@ final class SectionFactsQuery
      * @param  array<string, true>  $elsewhere
      * @param  array<string, Belonging>  $belongings
      * @param  array<int, string>  $recordings  addresses by the session's start
-     * @param  array<string, list<string>>|null  $registered  days by person, where each session is registered for
+     * @param  array<string, list<int>>|null  $registered  sessions' ids by person, where each session is registered for
      */
     private function series(
         Series $series,

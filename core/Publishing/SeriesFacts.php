@@ -7,7 +7,6 @@ namespace Nomada\Core\Publishing;
 use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Belonging\Standing;
 use Nomada\Core\Language\Phrases;
-use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\Stretches;
@@ -24,7 +23,7 @@ final readonly class SeriesFacts
      * @param  array<string, true>  $elsewhere  people (by sourcedId) in whose calendars it stands by another section
      *   that shares it
      * @param  array<string, Belonging>  $belongings  of everybody who has a part in any of its sections, by sourcedId
-     * @param  array<string, list<string>>|null  $registered  where students register for each session: the days (ISO)
+     * @param  array<string, list<int>>|null  $registered  where students register for each session: the sessions' ids
      *   for which each is, by sourcedId; null where they register for all at once
      * @param  array<int, string>  $recordings  addresses of what is released to everybody, by the session's start
      * @param  Stretches|null  $stretches  its plans one after the other; the plan alone where null
@@ -91,8 +90,8 @@ final readonly class SeriesFacts
         );
     }
 
-    /** @param  list<string>  $days  for which the person is registered */
-    private function isTheirs(PlannedSession $session, ?Belonging $belonging, array $days): bool
+    /** @param  list<int>  $sessions  ids of those for which the person is registered */
+    private function isTheirs(PlannedSession $session, ?Belonging $belonging, array $sessions): bool
     {
         $standing =
             $belonging?->on($session->day, $session->own?->teacher, $session->own?->chosen) ??
@@ -100,7 +99,7 @@ final readonly class SeriesFacts
         $isChosen =
             $this->registered === null ||
             $standing !== Standing::Student ||
-            in_array((new LocalDate($session->day))->iso(), $days, true);
+            in_array($session->id, $sessions, true);
 
         return $standing->isTheirs() && $isChosen;
     }

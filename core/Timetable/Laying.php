@@ -76,7 +76,7 @@ final readonly class Laying
             if ($was?->isMoved() === true) {
                 $beside[] = $was;
             } else {
-                $bySlot[] = $was === null ? $session : self::kept($session, $was->own);
+                $bySlot[] = $was === null ? $session : self::kept($session, $was->own)->as($was->id);
             }
         }
         $isOwn = fn (PlannedSession $s): bool => $s->own?->isException() === true;
@@ -84,8 +84,18 @@ final readonly class Laying
         $orphans = [];
         foreach ($byCalendar ? $fallen : [] as $was) {
             $why = $term->closedBecause($was->day) ?? Because::NO_DATE;
-            $orphans[] = new PlannedSession($was->day, $was->start, $was->end, SessionState::Lost, $why, $was->own);
+            $orphans[] = new PlannedSession(
+                $was->day,
+                $was->start,
+                $was->end,
+                SessionState::Lost,
+                $why,
+                $was->own,
+                $was->id,
+            );
         }
+        $without = $byCalendar ? array_filter($coming, fn (PlannedSession $s): bool => ! $isOwn($s)) : $coming;
+        $bySlot = self::paired(array_values($without), $bySlot, $now);
         $fallen = $byCalendar ? [] : $fallen;
         $out = self::apart([...$begun, ...$bySlot, ...$orphans], [...$beside, ...$extras], $term);
 
@@ -96,6 +106,33 @@ final readonly class Laying
             self::waiting($out, $standing, $now),
             self::effect($standing, $out, $now) + ['begun' => count($begun)],
         );
+    }
+
+    /**
+     * Gives sessions of a new pattern the identity of those that have lost their date: of one week, in order. A class
+     * that met on Tuesdays and now meets on Wednesdays holds the same sessions, with all that hangs on them.
+     *
+     * @param  list<PlannedSession>  $without  whose date is in the pattern no more
+     * @param  list<PlannedSession>  $made  by the pattern
+     * @return list<PlannedSession>
+     */
+    private static function paired(array $without, array $made, int $now): array
+    {
+        usort($without, fn (PlannedSession $a, PlannedSession $b): int => $a->start <=> $b->start);
+        $ids = [];
+        foreach ($without as $session) {
+            if ($session->id !== null) {
+                $ids[(new LocalDate($session->day))->monday()->day][] = $session->id;
+            }
+        }
+        foreach ($made as $i => $session) {
+            $week = (new LocalDate($session->day))->monday()->day;
+            if ($session->id === null && $session->start > $now && ($ids[$week] ?? []) !== []) {
+                $made[$i] = $session->as(array_shift($ids[$week]));
+            }
+        }
+
+        return $made;
     }
 
     /** A session of the pattern with what was decided of it. */
@@ -145,7 +182,7 @@ final readonly class Laying
             $out[] = self::kept(
                 new PlannedSession($session->day, $session->start, $session->end, $state, $why),
                 $session->own,
-            );
+            )->as($session->id);
         }
         usort($out, $order);
 

@@ -7,7 +7,8 @@ namespace Nomada\Core\Timetable;
 /**
  * One dated member of a series. `day` is the date in the series' zone as a day number; `start` and `end` are UTC
  * seconds. A lost session carries the reason why its day is closed. What is particular to this one session is in `own`;
- * null for most.
+ * null for most. `id` is what everything about it hangs on (registrations, passes, materials, presence, recordings,
+ * answers), whatever day it is held on; null until it is kept.
  */
 final readonly class PlannedSession
 {
@@ -18,6 +19,7 @@ final readonly class PlannedSession
         public SessionState $state = SessionState::Planned,
         public ?string $reason = null,
         public ?Particulars $own = null,
+        public ?int $id = null,
     ) {
     }
 
@@ -48,11 +50,17 @@ final readonly class PlannedSession
     {
         $own = new Particulars(...[...get_object_vars($this->own ?? new Particulars()), 'cancelled' => $reason]);
 
-        return new self($this->day, $this->start, $this->end, SessionState::Cancelled, $reason, $own);
+        return new self($this->day, $this->start, $this->end, SessionState::Cancelled, $reason, $own, $this->id);
     }
 
     public function with(?Particulars $own): self
     {
-        return new self($this->day, $this->start, $this->end, $this->state, $this->reason, $own);
+        return new self($this->day, $this->start, $this->end, $this->state, $this->reason, $own, $this->id);
+    }
+
+    /** The same, as the session that is kept under this id. */
+    public function as(?int $id): self
+    {
+        return new self($this->day, $this->start, $this->end, $this->state, $this->reason, $this->own, $id);
     }
 }

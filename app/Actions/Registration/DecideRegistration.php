@@ -47,7 +47,7 @@ final readonly class DecideRegistration
         $this->locked($registration, function (Registration $r, Series $series) use ($by): void {
             $this->needs($r, ['waiting', 'queued']);
             $seats = Registering::from($series->registering ?? [])->seats;
-            if ($seats !== null && self::held($series->id, $r->only_day, ['accepted']) >= $seats) {
+            if ($seats !== null && self::held($series->id, $r->session_id, ['accepted']) >= $seats) {
                 throw new Fault($seats === 1 ? 'desk.one_seat' : 'desk.seats', 'registration', [
                     'n' => $seats,
                     'person' => $r->person->name(),
@@ -80,7 +80,7 @@ final readonly class DecideRegistration
                 'why' => trim($reason),
             ]));
             $this->letters->write(LetterKind::Declined, $r, true);
-            $this->moveUp($series, $r->only_day);
+            $this->moveUp($series, $r->session_id);
         });
     }
 
@@ -93,33 +93,39 @@ final readonly class DecideRegistration
         $target =
             $to->series()->whereNotNull('registering')->first() ??
             throw new Fault('desk.no_series', 'section', ['to' => $to->name()]);
-        if (
-            $registration->only_day !== null &&
-            ! $target->sessions()->where('day', $registration->only_day)->exists()
-        ) {
+        $session =
+            $registration->session_id === null
+                ? null
+                : $target->sessions()->where('day', $registration->only_day)->orderBy('starts_at')->value('sessions.id');
+        if ($registration->session_id !== null && $session === null) {
             throw new Fault('desk.no_session', 'section', ['to' => $to->name()]);
         }
         $this->locked(
             $registration,
-            function (Registration $r, Series $series) use ($target, $to, $by): void {
+            function (Registration $r, Series $series) use ($target, $session, $to, $by): void {
                 $this->needs($r, ['waiting', 'queued']);
                 if (
                     Registration::query()
                         ->where([
                             'series_id' => $target->id,
                             'person_id' => $r->person_id,
-                            'only_day' => $r->only_day,
+                            'session_id' => $session,
                         ])
                         ->exists()
                 ) {
                     throw new Fault('desk.twice', 'section', ['person' => $r->person->name(), 'to' => $to->name()]);
                 }
                 $seat = Registering::from($target->registering ?? [])->hasSeat(
-                    self::held($target->id, $r->only_day),
+                    self::held($target->id, $session),
                 );
-                $before = ['state' => $r->state, 'series_id' => $r->series_id];
+                $before = [
+                    'state' => $r->state,
+                    'series_id' => $r->series_id,
+                    'session_id' => $r->session_id,
+                ];
                 $r->update([
                     'series_id' => $target->id,
+                    'session_id' => $session,
                     'state' => $seat ? 'waiting' : 'queued',
                     'before' => $before,
                     'decided_by' => $by->id,
@@ -130,7 +136,7 @@ final readonly class DecideRegistration
                     'name' => $r->typed_name,
                 ]));
                 $this->letters->write(LetterKind::Elsewhere, $r->load(['series.section', 'person']), true);
-                $this->moveUp($series, $r->only_day);
+                $this->moveUp($series, $r->session_id);
             },
             $target->id,
         );
@@ -150,6 +156,7 @@ final readonly class DecideRegistration
             $r->update([
                 'state' => $was['state'],
                 'series_id' => $was['series_id'],
+                'session_id' => $was['session_id'] ?? $r->session_id,
                 'before' => null,
                 'reason' => null,
                 'decided_by' => null,
@@ -174,7 +181,7 @@ final readonly class DecideRegistration
             ($this->audit)('registration', $series, $by, new Said('audit.withdrawn', [
                 'name' => $r->typed_name ?? $r->person->name(),
             ]));
-            $this->moveUp($series, $r->only_day);
+            $this->moveUp($series, $r->session_id);
             ($this->refresh)($series->sectionIds());
         });
     }
@@ -182,13 +189,14 @@ final readonly class DecideRegistration
     /**
      * Seats held: accepted, or waiting for a decision.
      *
+     * @param  int|null  $session  the one session that they are for; null where they are for the series
      * @param  list<string>  $states
      */
-    public static function held(int $series, ?string $day, array $states = ['accepted', 'waiting']): int
+    public static function held(int $series, ?int $session, array $states = ['accepted', 'waiting']): int
     {
         return Registration::query()
             ->where('series_id', $series)
-            ->where('only_day', $day)
+            ->where('session_id', $session)
             ->whereIn('state', $states)
             ->count();
     }
@@ -197,17 +205,17 @@ final readonly class DecideRegistration
      * Those of the waiting list who have a seat now wait for a decision, in order of arrival; who is certain is
      * accepted where that is done by itself. Who has left every section of the series is passed over.
      */
-    public function moveUp(Series $series, ?string $day): void
+    public function moveUp(Series $series, ?int $session): void
     {
         $registering = Registering::from($series->registering ?? []);
-        $held = self::held($series->id, $day);
+        $held = self::held($series->id, $session);
         $today = $series->section->term->calendar()->zone->dateAt($this->clock->seconds())->day;
         $belonging = Belongings::ofSeries([$series->id])[$series->id] ?? [];
         $moved = [];
         foreach (
             Registration::query()
                 ->where('series_id', $series->id)
-                ->where('only_day', $day)
+                ->where('session_id', $session)
                 ->where('state', 'queued')
                 ->with(['series.section', 'person'])
                 ->orderBy('arrived_at')

@@ -41,9 +41,9 @@ final readonly class KeepRegistering
                     ->where('series_id', $series->id)
                     ->where('state', 'queued')
                     ->distinct()
-                    ->pluck('only_day') as $day
+                    ->pluck('session_id') as $session
             ) {
-                $this->decide->moveUp($series, $day);
+                $this->decide->moveUp($series, $session === null ? null : (int) $session);
             }
         });
     }

@@ -222,7 +222,7 @@ final readonly class RegisterRoster
         DB::insert(
             "insert into registrations (series_id, person_id, state, came_by, created_at, updated_at)
             select ?, person::bigint, 'accepted', 'roster', ?, ? from json_array_elements_text(?::json) as t(person)
-            on conflict (series_id, person_id, coalesce(only_day, '-infinity'::date)) do update
+            on conflict (series_id, person_id, coalesce(session_id, 0)) do update
                 set state = excluded.state, came_by = excluded.came_by, updated_at = excluded.updated_at",
             [$series, $now, $now, json_encode($people, JSON_THROW_ON_ERROR)],
         );
@@ -248,15 +248,15 @@ final readonly class RegisterRoster
             ->where('series_id', $series->id)
             ->whereIn('person_id', $people)
             ->whereIn('state', ['accepted', 'waiting', 'queued']);
-        $days = (clone $theirs)->distinct()->pluck('only_day')->all();
+        $sessions = (clone $theirs)->distinct()->pluck('session_id')->all();
         $theirs->update(['state' => 'withdrawn']);
         JoinLink::query()
             ->inForce()
             ->where('series_id', $series->id)
             ->whereIn('person_id', $people)
             ->update(['retired_at' => now()]);
-        foreach ($series->registering === null ? [] : $days as $day) {
-            $this->decide->moveUp($series, $day);
+        foreach ($series->registering === null ? [] : $sessions as $session) {
+            $this->decide->moveUp($series, $session === null ? null : (int) $session);
         }
     }
 }

@@ -65,7 +65,8 @@ final readonly class TakeRegistration
             }
             $out = [];
             foreach ($registering->each ? array_values(array_unique($days)) : [null] as $day) {
-                $out[] = $this->one($series, $registering, $person, $name, $email, $day);
+                $session = $day === null ? null : $this->session($series, $day);
+                $out[] = $this->one($series, $registering, $person, $name, $email, $session);
             }
             $out = array_values(array_filter($out));
             if ($out === []) {
@@ -106,24 +107,33 @@ final readonly class TakeRegistration
         );
     }
 
+    private function session(Series $series, string $day): ?Session
+    {
+        return $series->sessions
+            ->where('day', $day)
+            ->where('state', SessionState::Planned)
+            ->sortBy('starts_at')
+            ->first();
+    }
+
     private function one(
         Series $series,
         Registering $registering,
         Person $person,
         string $name,
         string $email,
-        ?string $day,
+        ?Session $session,
     ): ?Registration {
-        $known = Registration::query()
-            ->where(['series_id' => $series->id, 'person_id' => $person->id, 'only_day' => $day])
-            ->first();
+        $which = ['series_id' => $series->id, 'person_id' => $person->id, 'session_id' => $session?->id];
+        $known = Registration::query()->where($which)->first();
         if ($known !== null && in_array($known->state, ['accepted', 'waiting', 'queued'], true)) {
             return null;
         }
-        $state = $registering->hasSeat(DecideRegistration::held($series->id, $day)) ? 'waiting' : 'queued';
+        $state = $registering->hasSeat(DecideRegistration::held($series->id, $session?->id)) ? 'waiting' : 'queued';
         $registration = Registration::query()->updateOrCreate(
-            ['series_id' => $series->id, 'person_id' => $person->id, 'only_day' => $day],
+            $which,
             [
+                'only_day' => $session?->day,
                 'state' => $state,
                 'came_by' => 'own',
                 'typed_name' => $name,

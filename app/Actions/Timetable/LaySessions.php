@@ -118,15 +118,11 @@ final readonly class LaySessions
             );
         }
         $isNew = $known === [];
-        $old = [];
-        foreach ($known as $row) {
-            $old[Laying::key($row->core)] = $row;
-        }
+        $old = array_column($known, null, 'id');
         $gone = $rows = [];
         foreach ($sessions as $session) {
-            $key = Laying::key($session);
-            $row = $old[$key] ?? null;
-            unset($old[$key]);
+            $row = $session->id === null ? null : $old[$session->id] ?? null;
+            unset($old[(int) $session->id]);
             if ($row !== null && (int) $row->s <= $now && ! $allTopics) {
                 continue;
             }
@@ -134,7 +130,9 @@ final readonly class LaySessions
                 $gone[] = (int) $row->id;
                 $rows[] = ['id' => (int) $row->id, ...Session::row($session, $series->id)];
             } elseif ($row === null && ($isNew || $session->start > $now)) {
-                $rows[] = Session::row($session, $series->id);
+                // One that was taken out and is put back has the id that it had, and with it all that hangs on it.
+                $rows[] =
+                    ($session->id === null ? [] : ['id' => $session->id]) + Session::row($session, $series->id);
             }
         }
         foreach ($old as $row) {

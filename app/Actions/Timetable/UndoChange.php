@@ -116,7 +116,17 @@ final readonly class UndoChange
         );
         $laying = Laying::over(
             $series->stretches()->sessions($term),
-            [...$begun, ...array_values(array_filter($coming, fn (PlannedSession $s): bool => $s->start > $now))],
+            [
+                ...$begun,
+                // What was moved since so that it has begun is there already.
+                ...array_values(
+                    array_filter(
+                        $coming,
+                        fn (PlannedSession $s): bool => $s->start > $now &&
+                            ! in_array($s->id, array_map(fn (PlannedSession $b): ?int => $b->id, $begun), true),
+                    ),
+                ),
+            ],
             $term,
             $now,
         );

@@ -17,14 +17,16 @@ use Nomada\App\Models\Timetable\Series;
  * @property string $state waiting, accepted, declined, queued (no seat yet), or withdrawn when the person left the
  *   roster
  * @property string $came_by roster, or own where the student registered
- * @property string|null $only_day the one session that it is for
+ * @property int|null $session_id the one session that it is for, wherever that is moved
+ * @property string|null $only_day the day on which that is held, which people read; follows the session by itself
  * @property string|null $typed_name
  * @property string|null $typed_email
  * @property string|null $reason why it was declined
  * @property int|null $decided_by
  * @property Carbon|null $decided_at
  * @property Carbon|null $arrived_at when it came into the queue
- * @property array{state: string, series_id: int}|null $before how it stood before the last decision
+ * @property array{state: string, series_id: int, session_id?: int|null}|null $before how it stood before the last
+ *   decision
  * @property Series $series
  * @property Person $person
  */

@@ -118,6 +118,7 @@ final class Session extends Model
             $row['state'] instanceof SessionState ? $row['state'] : SessionState::from($row['state']),
             $row['reason'] ?? null,
             $own->isEmpty() ? null : $own,
+            isset($row['id']) ? (int) $row['id'] : null,
         );
     }
 

@@ -33,8 +33,8 @@ final readonly class DoorFacts
      * @param  list<PlannedSession>  $sessions  ascending; those that ended more than a day before are left out, since
      *   no answer is about them
      * @param  Belonging  $belonging  of the visitor in the sections of the series
-     * @param  list<array{string|null, string}>  $registrations  of the visitor: a day (null for the whole series) and
-     *   a state
+     * @param  list<array{int|null, string}>  $registrations  of the visitor: a session's id (null for the whole
+     *   series) and a state
      */
     private function __construct(
         public int $series,
@@ -90,7 +90,8 @@ final readonly class DoorFacts
                 "(select json_agg(json_build_array(day - date '1970-01-01', extract(epoch from
                     starts_at)::bigint, extract(epoch from ends_at)::bigint, state, reason, moved_from - date
                     '1970-01-01', is_extra, door, floor, teacher_id, chosen,
-                    (select left(given_name, 1) || '. ' || family_name from people where id = teacher_id)) order by
+                    sessions.id, (select left(given_name, 1) || '. ' || family_name from people where id =
+                        teacher_id)) order by
                         starts_at, day) from sessions where series_id =
                     series.id and ends_at > to_timestamp(?)) as sessions",
                 [$now - 86400],
@@ -102,7 +103,7 @@ final readonly class DoorFacts
                 [$person],
             )
             ->selectRaw(
-                "(select json_agg(json_build_array(only_day, registrations.state)) from registrations where
+                "(select json_agg(json_build_array(session_id, registrations.state)) from registrations where
                     person_id = ? and registrations.series_id = series.id and registrations.state <> 'withdrawn') as
                     registrations",
                 [$person],
@@ -153,6 +154,7 @@ final readonly class DoorFacts
                     $floor,
                     $teacher,
                     $chosen,
+                    $id,
                     $name,
                 ] = $r;
 
@@ -173,6 +175,7 @@ final readonly class DoorFacts
                             floor: $floor,
                             chosen: $chosen,
                         ),
+                    $id,
                 );
             }, $rows),
         );

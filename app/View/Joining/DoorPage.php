@@ -202,7 +202,7 @@ final readonly class DoorPage
         [$today] = $facts->zone->wall($now);
         $at = null;
         foreach ($facts->theirs() as $session) {
-            $at ??= $session->end > $now || $session->day === $today ? (new LocalDate($session->day))->iso() : null;
+            $at ??= $session->end > $now || $session->day === $today ? $session->id : null;
         }
         $fits = array_column(
             array_filter($facts->registrations, fn (array $r): bool => $r[0] === null || $r[0] === $at),

@@ -126,7 +126,7 @@ final readonly class RegisterQuery
         return 1 +
             Registration::query()
                 ->where('series_id', $r->series_id)
-                ->where('only_day', $r->only_day)
+                ->where('session_id', $r->session_id)
                 ->where('state', 'queued')
                 ->where(
                     fn ($q) => $q
