@@ -17,7 +17,8 @@ final class ImportCommand extends Command
 {
     protected $signature =
         'nomada:import {path : a folder or a zip} {--take-good : take the good rows, and list the '.
-        'rest} {--zone= : the time zone of the school, where orgs.csv does not say it} {--look : say what it would '.
+        'rest} {--take-removals : remove what the files no longer have, even where more than a tenth goes} {--zone= : '
+            .'the time zone of the school, where orgs.csv does not say it} {--look : say what it would '.
         'do, and '.
         'do nothing} {--json}';
 
@@ -59,7 +60,7 @@ final class ImportCommand extends Command
             return $data->faults === [] ? 0 : 2;
         }
         $saves = $data->faults === [] || ($this->option('take-good') && $data->school !== null);
-        $done = $saves ? $import($data) : [];
+        $done = $saves ? $import($data, takesRemovals: (bool) $this->option('take-removals')) : [];
 
         return $this->say(
             [
@@ -82,6 +83,14 @@ final class ImportCommand extends Command
                     ): string => (string) __('console.import.counts', ['kind' => __("import.kinds.$kind")] + $n),
                     array_keys($done),
                     $done,
+                ),
+                ...array_map(
+                    fn (string $kind, array $n): string => (string) __('console.import.held', [
+                        'kind' => __("import.kinds.$kind"),
+                        'held' => $n['held'] ?? 0,
+                    ]),
+                    array_keys($held = array_filter($done, fn (array $n): bool => isset($n['held']))),
+                    $held,
                 ),
                 $saves
                     ? (string) __('console.import.saved')

@@ -86,8 +86,16 @@ final class Csv
 
                 continue;
             }
-            $this->rows[] = new CsvRow($file, $line, array_combine($columns, array_map(trim(...), $cells)));
+            $this->rows[] = new CsvRow($file, $line, array_combine($columns, array_map(self::plain(...), $cells)));
         }
+    }
+
+    /** A cell without blanks around it, and without the apostrophe that keeps a spreadsheet from running it. */
+    private static function plain(string $cell): string
+    {
+        $cell = trim($cell);
+
+        return $cell !== '' && $cell[0] === "'" && preg_match('/^\'[=+\-@]/', $cell) === 1 ? substr($cell, 1) : $cell;
     }
 
     /** @return list<array{int, list<string>}> line number and cells */

@@ -21,7 +21,7 @@ use Nomada\Core\Timetable\SeriesPlan;
  * @phpstan-type EnrolmentRow array{sourced_id: string, section: string, person: string, role: string, primary: bool,
  *   begins_on: ?string, ends_on: ?string}
  * @phpstan-type ClosureRow array{uid: string, first: string, last: string, reason: string, hours: ?string}
- * @phpstan-type SeriesRow array{section: string, title: string, plan: SeriesPlan}
+ * @phpstan-type SeriesRow array{section: string, title: string, plan: SeriesPlan, uid: string, cells: list<string>}
  */
 final class SchoolData
 {

@@ -16,7 +16,8 @@ use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SeriesPlan;
 
 /**
- * Reads timetable.csv, one series a row: class_sourced_id, title, dtstart (local), minutes, tzid, rrule.
+ * Reads timetable.csv, one series a row: class_sourced_id, title, dtstart (local), minutes, tzid, rrule; in files that
+ * Nomada wrote, series_uid too, by which a series is known whatever it is called.
  *
  * COUNT counts as RFC 5545 counts it, closed days are taken out afterwards. A rule without COUNT or UNTIL ends with the
  * term, since there is no series without an end. An empty rrule is one session on the day of dtstart.
@@ -136,7 +137,19 @@ final class TimetableReader
             $faults[] = $row->fault($column, $words, true);
         }
 
-        return ['section' => $section['sourced_id'], 'title' => $row->get('title'), 'plan' => $plan];
+        if ($plan->sessions($term) === []) {
+            $faults[] = $row->fault('rrule', 'table.no_session');
+
+            return null;
+        }
+
+        return [
+            'section' => $section['sourced_id'],
+            'title' => $row->get('title'),
+            'plan' => $plan,
+            'uid' => $row->get('series_uid'),
+            'cells' => array_map($row->get(...), TimetableWriter::HEADER),
+        ];
     }
 
     private static function end(RecurrenceRule $rule, Zone $zone, int $minute): SeriesEnd

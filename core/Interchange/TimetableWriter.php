@@ -15,15 +15,21 @@ use Nomada\Core\Timetable\SeriesPlan;
  */
 final class TimetableWriter
 {
-    public const HEADER = ['class_sourced_id', 'title', 'dtstart', 'minutes', 'tzid', 'rrule'];
+    public const HEADER = ['class_sourced_id', 'title', 'dtstart', 'minutes', 'tzid', 'rrule', 'series_uid'];
 
     /**
      * @param  list<PlannedSession>  $sessions  each counts by its date of the pattern, wherever it was moved to; an
      *   extra one has none, and is left out
+     * @param  string  $uid  of the series: who reads the row back knows that it is the same one
      * @return list<list<string|int>>
      */
-    public static function rows(string $section, string $title, SeriesPlan $plan, array $sessions): array
-    {
+    public static function rows(
+        string $section,
+        string $title,
+        SeriesPlan $plan,
+        array $sessions,
+        string $uid = '',
+    ): array {
         $days = array_filter(
             array_map(fn (PlannedSession $s): ?int => $s->slot(), $sessions),
             fn (?int $day): bool => $day !== null,
@@ -41,6 +47,7 @@ final class TimetableWriter
             $plan->minutes,
             $plan->zone->name,
             $rule,
+            $uid,
         ];
         if ($rule === null) {
             return array_map(

@@ -7,6 +7,7 @@ namespace Nomada\Core\Timetable;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
+use Nomada\Core\Term\Zone;
 
 /**
  * A series' plans over the term, one after the other: each holds until the next begins. Most series have one; an edit
@@ -36,6 +37,17 @@ final readonly class Stretches
         }
 
         return $out;
+    }
+
+    /** The same at the same times of day on another clock. */
+    public function in(Zone $zone): self
+    {
+        return new self(
+            array_map(
+                fn (SeriesPlan $p): SeriesPlan => new SeriesPlan(...['zone' => $zone] + get_object_vars($p)),
+                $this->plans,
+            ),
+        );
     }
 
     public function last(): SeriesPlan

@@ -29,6 +29,14 @@ return new class extends Migration {
                 create index if not exists materials_of_a_session on materials (session_id) where session_id is not
                     null;
                 alter table answers add column session_id bigint;
+                -- The ids of sessions that were taken out, by their dates of the pattern: one that is made again for
+                -- the same date is the same session, with all that hangs on it.
+                create table gone_sessions (
+                    series_id bigint not null,
+                    slot date not null,
+                    id bigint not null,
+                    primary key (series_id, slot)
+                );
 
                 create or replace function days_follow_sessions() returns trigger language plpgsql as $$
                 begin
@@ -46,6 +54,9 @@ return new class extends Migration {
                 end $$;
                 create or replace function facts_come_back() returns trigger language plpgsql as $$
                 begin
+                    insert into gone_sessions (series_id, slot, id)
+                        select series_id, coalesce(moved_from, day), id from olds where not is_extra
+                        on conflict (series_id, slot) do update set id = excluded.id;
                     perform facts_go_over(y.id, x.id) from olds y join sessions x
                         on x.series_id = y.series_id and x.day = y.makes_up and x.id <> y.id
                         where y.makes_up is not null;
@@ -100,6 +111,7 @@ return new class extends Migration {
                 drop index registrations_once;
                 create unique index registrations_once on registrations (series_id, person_id, coalesce(only_day,
                     '-infinity'::date));
+                drop table gone_sessions;
                 alter table registrations drop column session_id;
                 alter table answers drop column session_id;
             SQL

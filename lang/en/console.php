@@ -76,6 +76,8 @@ return [
     ],
     'import' => [
         'counts' => ':kind: :added added, :changed changed, :removed removed',
+        'held' => ':kind: :held were not removed, because more than a tenth would go. If that is meant: '
+            .'--take-removals.',
         'faults' => 'Nothing was saved: :count fault. Mend it, or take the good rows with --take-good.|'.
             'Nothing was saved: :count faults. Mend them, or take the good rows with --take-good.',
         'saved' => 'Saved.',

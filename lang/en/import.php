@@ -50,6 +50,8 @@ return [
     'last' => 'The last import',
     'import' => 'console',
     'kinds' => [
+        'zone' => 'Time zone',
+        'same' => 'Ids',
         'schools' => 'School',
         'terms' => 'Terms',
         'courses' => 'Courses',
@@ -74,6 +76,7 @@ return [
         'series' => '{1}1 series|[2,*]:count series',
     ],
     'done' => [
+        'held' => ':things not removed',
         'added' => ':things added',
         'changed' => ':things changed',
         'removed' => ':things removed',
@@ -86,6 +89,12 @@ return [
         'hours' => '{1}1 is of some hours and closes no day|[2,*]:count are of some hours and close no day',
     ],
     'dangers' => [
+        'zone_change' => '{0}The school’s clock becomes :after instead of :before|{1}The school’s clock becomes '
+            .':after instead of :before: 1 session to come moves|[2,*]The school’s clock becomes :after instead of '
+            .':before: :count sessions to come move',
+        'same_change' => ':of has the id :after now instead of :before, and stays the same person',
+        'terms_change' => '{0}:of is :after now instead of :before|{1}:of is :after now instead of :before: 1 session '
+            .'is outside it and goes|[2,*]:of is :after now instead of :before: :count sessions are outside it and go',
         'role' => ':of: :before becomes :after',
         'address' => ':of signs in by :after instead of :before',
         'people_add' => ':of comes as a coordinator',

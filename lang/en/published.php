@@ -109,6 +109,7 @@ return [
         'held' => 'held :day after all',
         'hours' => 'open hours changed',
         'import' => 'import: :plan',
+        'zone' => 'the school’s clock is :zone now',
         'import_closed' => 'import of closed days',
         'in_brackets' => ':what (:with)',
         'made_up' => ':lost made up on :day :times',

@@ -117,6 +117,7 @@ return [
         'unread' => '":part" does not read. Write a weekday and a span, such as "Tue 15:00-16:00".',
     ],
     'import' => [
+        'since' => 'A series of :section that this import brought has been changed here since. Undo that change first.',
         'rows' => ':file has more than :n rows. Split the school into several imports.',
         'long' => 'Reading takes too long: :file is read up to line :line. Split the school into several imports.',
         'lines' => ':lines',
@@ -390,6 +391,8 @@ return [
         'over' => 'No session of it is to come.',
     ],
     'table' => [
+        'no_session' => 'This row makes no session in its term: none of its dates is an open day. Correct its rule or '
+            .'its days.',
         'title' => 'Two series of one section need titles of their own; line :line has the same.',
         'start' => 'A local date and time as 2027-01-11T10:00 was expected.',
         'minutes' => 'A whole number of minutes from 1 to :n was expected.',

@@ -118,6 +118,7 @@ return [
         'held' => 'la sesión del :day se da después de todo',
         'hours' => 'cambia el horario de apertura',
         'import' => 'importación: :plan',
+        'zone' => 'el reloj del centro es ahora :zone',
         'import_closed' => 'importación de días cerrados',
         'in_brackets' => ':what (:with)',
         'made_up' => 'la del :lost se recupera el :day :times',

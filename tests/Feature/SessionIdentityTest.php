@@ -34,7 +34,10 @@ beforeEach(function () {
     Artisan::call('nomada:links');
     $this->series = $this->section('MAR')->series()->firstOrFail();
     $this->series->update(['registering' => ['each' => true, 'accepts_certain' => true, 'seats' => 12]]);
-    $this->session = Session::query()->where('series_id', $this->series->id)->where('day', '2027-02-18')->firstOrFail();
+    $this->session = Session::query()
+        ->where('series_id', $this->series->id)
+        ->where('day', '2027-02-18')
+        ->firstOrFail();
     $this->as('S-1')
         ->post("/register/{$this->series->id}", [
             'typed_name' => 'Galia Zabalo',
@@ -64,11 +67,15 @@ beforeEach(function () {
 function holdsAll($test): string
 {
     $of = [
-        'registration' => DB::table('registrations')->where('series_id', $test->series->id)->first(['session_id', 'only_day']),
+        'registration' => DB::table('registrations')
+            ->where('series_id', $test->series->id)
+            ->first(['session_id', 'only_day']),
         'pass' => DB::table('join_links')
             ->where('kind', 'guest')
             ->first([DB::raw('only_session_id as session_id'), 'only_day']),
-        'material' => DB::table('materials')->where('title', 'Chart 7')->first([DB::raw('session_id, null as only_day')]),
+        'material' => DB::table('materials')
+            ->where('title', 'Chart 7')
+            ->first([DB::raw('session_id, null as only_day')]),
     ];
     $found = array_unique(array_column($of, 'session_id'));
     $session = Session::query()->find($found[0] ?? 0);
@@ -81,8 +88,8 @@ function holdsAll($test): string
         }
     }
 
-    return $session->starts_at->format('m-d H:i').($session->state->value === 'planned' ? '' : ' '
-        ."{$session->state->value}");
+    return $session->starts_at->format('m-d H:i').
+        ($session->state->value === 'planned' ? '' : ' '."{$session->state->value}");
 }
 
 function undoesLast($test): void
@@ -93,7 +100,10 @@ function undoesLast($test): void
         ->whereNull('term_change_id')
         ->latest('id')
         ->firstOrFail();
-    $test->as('A-1')->post("/sections/MAR/changes/$change->id/undoing")->assertSessionHasNoErrors();
+    $test
+        ->as('A-1')
+        ->post("/sections/MAR/changes/$change->id/undoing")
+        ->assertSessionHasNoErrors();
 }
 
 test('every table that names a session is known', function () {
@@ -113,7 +123,10 @@ test('every table that names a session is known', function () {
     }
 });
 
-test('it follows the session through each act, and back when the act is undone', function (string $act, string $then) {
+test('it follows the session through each act, and back when the act is undone', function (
+    string $act,
+    string $then,
+) {
     expect(holdsAll($this))->toBe('02-18 09:00');
     $session = "/sections/MAR/series/{$this->series->id}/sessions/{$this->session->id}";
     $move = fn (string $reach, string $day, string $from, string $to) => $this->put($session, [
@@ -141,7 +154,10 @@ test('it follows the session through each act, and back when the act is undone',
             'reach' => 'whole',
         ]),
     };
-    expect(session('errors')?->all() ?? [])->toBe([])->and(holdsAll($this))->toBe($then);
+    expect(session('errors')?->all() ?? [])
+        ->toBe([])
+        ->and(holdsAll($this))
+        ->toBe($then);
     undoesLast($this);
     expect(holdsAll($this))->toBe('02-18 09:00');
 })->with([
@@ -153,24 +169,31 @@ test('it follows the session through each act, and back when the act is undone',
     ['another pattern', '02-19 09:00'],
 ]);
 
-test('whoever is registered for a session that moves is let in where it is held, and nobody is asked anew', function () {
-    $this->as('A-1')->put("/sections/MAR/series/{$this->series->id}/sessions/{$this->session->id}", [
-        'move_day' => '2027-02-25',
-        'move_start' => '17:00',
-        'move_end' => '17:47',
-        'reach' => 'this',
-    ]);
-    expect(holdsAll($this))->toBe('02-25 16:00');
-    momentAt('2027-02-25', '16:55');
-    $link = JoinLink::query()->where(['person_id' => personCalled('S-1')->id, 'kind' => 'personal'])->firstOrFail();
-    // The regular session of that Thursday, for which she is not registered, is over by then.
-    $this->as('S-1')->get($link->address())->assertDontSee('Register first')->assertSee('16:00');
-    // The seat is taken: the page to register does not offer the session again.
-    $this->get("/register/{$this->series->id}")->assertDontSee('value="2027-02-25"', false);
-    $facts = app(Nomada\App\Queries\SectionFactsQuery::class)->for([$this->series->section_id])[$this->series->section_id];
-    $starts = array_map(fn ($s): string => gmdate('m-d H:i', $s->start), $facts->series[0]->sessionsOf('S-1'));
-    expect($starts)->toBe(['02-25 16:00']);
-});
+test(
+    'whoever is registered for a session that moves is let in where it is held, and nobody is asked anew',
+    function () {
+        $this->as('A-1')->put("/sections/MAR/series/{$this->series->id}/sessions/{$this->session->id}", [
+            'move_day' => '2027-02-25',
+            'move_start' => '17:00',
+            'move_end' => '17:47',
+            'reach' => 'this',
+        ]);
+        expect(holdsAll($this))->toBe('02-25 16:00');
+        momentAt('2027-02-25', '16:55');
+        $link = JoinLink::query()
+            ->where(['person_id' => personCalled('S-1')->id, 'kind' => 'personal'])
+            ->firstOrFail();
+        // The regular session of that Thursday, for which she is not registered, is over by then.
+        $this->as('S-1')->get($link->address())->assertDontSee('Register first')->assertSee('16:00');
+        // The seat is taken: the page to register does not offer the session again.
+        $this->get("/register/{$this->series->id}")->assertDontSee('value="2027-02-25"', false);
+        $facts = app(Nomada\App\Queries\SectionFactsQuery::class)->for([$this->series->section_id])[
+            $this->series->section_id
+        ];
+        $starts = array_map(fn ($s): string => gmdate('m-d H:i', $s->start), $facts->series[0]->sessionsOf('S-1'));
+        expect($starts)->toBe(['02-25 16:00']);
+    },
+);
 
 test('a make-up is the session that it makes up, and a deleted series comes back with all of it', function () {
     $sessions = "/sections/MAR/series/{$this->series->id}/sessions";

@@ -7,10 +7,9 @@ namespace Nomada\App\Actions\Publishing;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Queries\TimetableRows;
 use Nomada\Core\Interchange\CsvText;
 use Nomada\Core\Interchange\TimetableWriter;
-use Nomada\Core\Timetable\SessionState;
 use stdClass;
 
 /** What we hold of a term as an import folder: OneRoster 1.1 CSV and timetable.csv, as our own reader reads them. */
@@ -291,27 +290,8 @@ final class RosterOut
     {
         $out = [TimetableWriter::HEADER];
         $all = Series::query()->with('section')->whereIntegerInRaw('section_id', $sections)->orderBy('id')->get();
-        $sessions = [];
-        foreach (
-            DB::table('sessions')
-                ->whereIntegerInRaw('series_id', $all->modelKeys())
-                ->whereIn('state', [SessionState::Planned, SessionState::Cancelled])
-                ->orderBy('starts_at')
-                ->get([
-                    'sessions.*',
-                    DB::raw('extract(epoch from starts_at)::bigint as s'),
-                    DB::raw('extract(epoch from ends_at)::bigint as e'),
-                ]) as $row
-        ) {
-            $sessions[(int) $row->series_id][] = Session::core((array) $row, (int) $row->s, (int) $row->e);
-        }
-        foreach ($all as $series) {
-            $own = $sessions[$series->id] ?? [];
-            foreach (
-                TimetableWriter::rows($series->section->sourced_id, $series->title, $series->plan(), $own) as $row
-            ) {
-                $out[] = $row;
-            }
+        foreach (TimetableRows::of($all) as $rows) {
+            array_push($out, ...$rows);
         }
 
         return $out;

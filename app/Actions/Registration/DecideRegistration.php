@@ -96,7 +96,10 @@ final readonly class DecideRegistration
         $session =
             $registration->session_id === null
                 ? null
-                : $target->sessions()->where('day', $registration->only_day)->orderBy('starts_at')->value('sessions.id');
+                : $target
+                    ->sessions()
+                    ->where('day', $registration->only_day)
+                    ->value('sessions.id');
         if ($registration->session_id !== null && $session === null) {
             throw new Fault('desk.no_session', 'section', ['to' => $to->name()]);
         }

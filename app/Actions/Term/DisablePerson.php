@@ -73,9 +73,6 @@ final readonly class DisablePerson
         DB::table('people')
             ->whereIn('id', $ids)
             ->update(['disabled_on' => $on, 'remember_token' => null]);
-        DB::table('enrolments')
-            ->whereIn('person_id', $ids)
-            ->update(['disabled_on' => $on, 'updated_at' => now()]);
         if ($on !== null) {
             SignIns::endAll(array_values(array_map(intval(...), $ids)));
         }

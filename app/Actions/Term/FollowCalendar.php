@@ -85,13 +85,20 @@ final readonly class FollowCalendar
     }
 
     /**
-     * The series that a change can concern: those with a session or a date on a day that is another one now, those that
-     * meet on such a weekend day, and those whose dates are counted over open days.
+     * The series that a change can concern: all of them where the term has another first or last day; else those with a
+     * session or a date on a day that is another one now, those that meet on such a weekend day, and those whose dates
+     * are counted over open days.
      *
      * @return Collection<int, Series>
      */
     private function concerned(Term $term, Calendar $before, Calendar $after): Collection
     {
+        $all = Series::query()
+            ->whereHas('section', fn ($q) => $q->where('term_id', $term->id))
+            ->orderBy('id');
+        if ([$before->first->day, $before->last->day] !== [$after->first->day, $after->last->day]) {
+            return $all->get()->toBase();
+        }
         $days = $beside = [];
         // A weekly series has no session on a Saturday that is not opened, so none leads to it.
         $weekend = false;
@@ -109,8 +116,7 @@ final readonly class FollowCalendar
         }
         $plans = $before->plan != $after->plan;
 
-        return Series::query()
-            ->whereHas('section', fn ($q) => $q->where('term_id', $term->id))
+        return $all
             ->where(
                 fn ($q) => $q
                     ->whereIn(
@@ -148,7 +154,6 @@ final readonly class FollowCalendar
                         fn ($w) => $w->orWhereNotNull('period')->orWhereRaw("earlier::text like '%period%'"),
                     ),
             )
-            ->orderBy('id')
             ->get()
             ->toBase();
     }

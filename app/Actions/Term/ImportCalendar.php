@@ -12,9 +12,11 @@ use Nomada\App\Support\Clock;
 use Nomada\Core\Interchange\ImportLine;
 use Nomada\Core\Interchange\SchoolData;
 use Nomada\Core\Language\Said;
+use Nomada\Core\Term\LocalDate;
 
 /**
- * The closed days of an import: a change of the calendar like any other. What was closed here stays closed; what was
+ * The terms' dates and the closed days of an import: a change of the calendar like any other, which every series
+ * follows and which is undone with the import. What was closed here stays closed; what was
  * opened here stays open; both are told of.
  */
 final readonly class ImportCalendar
@@ -32,11 +34,16 @@ final readonly class ImportCalendar
         $log->count('closures', 'added', 0);
         self::left($data, $log);
         $touched = [];
-        foreach ($data->closures === null ? [] : $data->terms as $sourcedId => $term) {
+        foreach ($data->terms as $sourcedId => $term) {
             $model = Term::query()
                 ->with(['school', 'closures'])
                 ->findOrFail($terms[$sourcedId]);
-            $write = fn () => $this->write($data, $log, $model, $term);
+            $write = function () use ($data, $log, $model, $term): void {
+                $this->dates($log, $model, $term);
+                if ($data->closures !== null) {
+                    $this->write($data, $log, $model, $term);
+                }
+            };
             if ($log->looks) {
                 // What it costs is counted when it is carried out; the lines say which days.
                 $write();
@@ -52,6 +59,50 @@ final readonly class ImportCalendar
         }
 
         return $touched;
+    }
+
+    /**
+     * Another first or last day: every series follows. Where that takes sessions away somebody has to be sure.
+     *
+     * @param  array{sourced_id: string, title: string, starts_on: string, ends_on: string}  $term
+     */
+    private function dates(ImportLog $log, Term $model, array $term): void
+    {
+        $was = [substr((string) $model->starts_on, 0, 10), substr((string) $model->ends_on, 0, 10)];
+        $is = [$term['starts_on'], $term['ends_on']];
+        if ($was === $is) {
+            return;
+        }
+        $cost =
+            ($is[0] > $was[0] ? $this->sessions($model->id, 'planned', $was[0], self::before($is[0])) : 0) +
+            ($is[1] < $was[1] ? $this->sessions($model->id, 'planned', self::after($is[1]), $was[1]) : 0);
+        $line = new ImportLine(
+            'terms',
+            'change',
+            $term['title'],
+            implode(' ', $was),
+            implode(' ', $is),
+            $cost > 0 ? "term:$term[sourced_id]" : '',
+            $cost,
+        );
+        if ($line->isDangerous() && ! $log->dangerous($line)) {
+            return;
+        }
+        $line->isDangerous() || $log->line($line);
+        DB::table('terms')
+            ->where('id', $model->id)
+            ->update(['starts_on' => $is[0], 'ends_on' => $is[1], 'updated_at' => now()]);
+        $log->count('terms', 'changed');
+    }
+
+    private static function before(string $day): string
+    {
+        return LocalDate::parse($day)->plus(-1)->iso();
+    }
+
+    private static function after(string $day): string
+    {
+        return LocalDate::parse($day)->plus(1)->iso();
     }
 
     /** @param  array{sourced_id: string, title: string, starts_on: string, ends_on: string}  $term */

@@ -26,6 +26,21 @@ final class ImportLog
     public array $rows = [];
 
     /**
+     * What has no id of its own, or a history of its own.
+     *
+     * @var array{guardianships: array{added: list<array<string, int>>, removed: list<array<string, int>>},
+     *   series: array{added: list<int>, restored: list<int>}, zone: array{string, string}|null}
+     */
+    public array $others = [
+        'guardianships' => ['added' => [], 'removed' => []],
+        'series' => ['added' => [], 'restored' => []],
+        'zone' => null,
+    ];
+
+    /** @var list<int> sections that have changed by way of what else was imported */
+    public array $touched = [];
+
+    /**
      * @param  bool  $looks  nothing is to be written that takes long: the whole is taken back afterwards
      * @param  list<string>|null  $sure  codes of the dangerous lines that are to be done; null for all
      * @param  int|null  $by  who imports: whoever it is stays a coordinator
@@ -76,6 +91,18 @@ final class ImportLog
             $this->rows[$table] ??= ['added' => [], 'changed' => [], 'now' => []];
             array_push($this->rows[$table]['added'], ...array_map(intval(...), $ids));
         }
+    }
+
+    /**
+     * Remembers rows as they were before something else changed some of their columns.
+     *
+     * @param  list<string>  $columns
+     */
+    public function before(string $table, int $id, array $columns): void
+    {
+        $this->rows[$table] ??= ['added' => [], 'changed' => [], 'now' => []];
+        $this->rows[$table]['changed'][] =
+            (array) DB::table($table)->where('id', $id)->first($columns) + ['id' => $id];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Term;
 
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
@@ -21,6 +22,7 @@ use Nomada\App\Support\Locks;
 use Nomada\App\Support\Trial;
 use Nomada\Core\Interchange\ImportLine;
 use Nomada\Core\Interchange\SchoolData;
+use Nomada\Core\Interchange\Shrinkage;
 use stdClass;
 
 /**
@@ -45,20 +47,87 @@ final readonly class ImportSchool
         private RefreshPlacements $refresh,
         private RegisterRoster $register,
         private TakePart $parts,
+        private ChangeZone $zone,
     ) {
     }
 
     /**
-     * @param  list<string>|null  $sure  codes of the dangerous lines that are to be done; null for all of them
-     * @return array<string, array{added: int, changed: int, removed: int}> by kind of thing
+     * @param  list<string>|null  $sure  codes of the dangerous lines that are to be done; null for all of them, but
+     *   for what a file that is empty or has shrunk by more than a tenth would take away
+     * @param  bool  $takesRemovals  that too
+     * @return array<string, array{added: int, changed: int, removed: int, held?: int}> by kind of thing; `held` is how
+     *   many removals were not done because they are so many
      */
-    public function __invoke(SchoolData $data, ?Person $by = null, ?array $sure = null): array
-    {
+    public function __invoke(
+        SchoolData $data,
+        ?Person $by = null,
+        ?array $sure = null,
+        bool $takesRemovals = false,
+    ): array {
         $log = new ImportLog(false, $sure, $by?->id);
-        DB::transaction(fn () => $this->take($data, $log, $by));
+        try {
+            DB::transaction(function () use ($data, $log, $by, $sure, $takesRemovals): void {
+                $known = $sure === null && ! $takesRemovals ? $this->known() : [];
+                $this->take($data, $log, $by);
+                $many = array_keys(
+                    array_filter(
+                        $known,
+                        fn (int $n, string $kind): bool => Shrinkage::isOne($n, $log->tally[$kind]['removed'] ?? 0),
+                        ARRAY_FILTER_USE_BOTH,
+                    ),
+                );
+                if ($many !== []) {
+                    throw new TooManyRemovals($many);
+                }
+            });
+        } catch (TooManyRemovals $e) {
+            return $this->without($e->kinds, $data, $by, $log);
+        }
         $this->term->forget();
 
         return $log->tally;
+    }
+
+    /**
+     * The same without the removals of some kinds.
+     *
+     * @param  list<string>  $kinds
+     * @return array<string, array{added: int, changed: int, removed: int, held?: int}>
+     */
+    private function without(array $kinds, SchoolData $data, ?Person $by, ImportLog $tried): array
+    {
+        $codes = [];
+        foreach ($tried->lines as $line) {
+            $isHeld = $line->verb === 'remove' && in_array($line->kind, $kinds, true);
+            if ($line->isDangerous() && ! $isHeld) {
+                $codes[] = $line->code;
+            }
+        }
+        $done = $this($data, $by, $codes);
+        foreach ($kinds as $kind) {
+            $done[$kind] =
+                ['held' => $tried->tally[$kind]['removed']] +
+                ($done[$kind] ?? ['added' => 0, 'changed' => 0, 'removed' => 0]);
+        }
+
+        return $done;
+    }
+
+    /** @return array<string, int> how many of each kind a file of ours could take away */
+    private function known(): array
+    {
+        $today = $this->clock->schoolDay()->iso();
+
+        return [
+            'enrolments' => DB::table('enrolments')
+                ->where('is_local', false)
+                ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
+                ->count(),
+            'series' => DB::table('series')->whereNotNull('import_print')->count(),
+            'closures' => DB::table('closures')->where('is_local', false)->count(),
+            'people' => DB::table('people')->whereNull('disabled_on')->count(),
+            'guardians' => DB::table('guardianships')->count(),
+        ];
     }
 
     /**
@@ -97,13 +166,22 @@ final readonly class ImportSchool
             'at' => $this->clock->now(),
         ]);
         if ($data->school !== null) {
-            $this->keep($log, 'schools', [$data->school], 'name');
+            $this->keep($log, 'schools', [$this->zoned($data->school, $log)], 'name');
         }
         $school = DB::table('schools')->orderBy('id')->value('id');
+        // The dates of a term that is known are a change of its calendar, which every series follows.
+        $dates = DB::table('terms')->get(['sourced_id', 'starts_on', 'ends_on'])->keyBy('sourced_id');
         $this->keep(
             $log,
             'terms',
-            array_map(fn (array $t): array => [...$t, 'school_id' => $school], array_values($data->terms)),
+            array_map(
+                fn (array $t): array => [
+                    ...$t,
+                    ...array_intersect_key((array) $dates->get($t['sourced_id']), ['starts_on' => 0, 'ends_on' => 0]),
+                    'school_id' => $school,
+                ],
+                array_values($data->terms),
+            ),
             'title',
         );
         $terms = DB::table('terms')->pluck('id', 'sourced_id')->all();
@@ -125,7 +203,11 @@ final readonly class ImportSchool
         $touched = $this->enrolments($data, $log);
         $touched = [...$touched, ...$this->parts->apply(ObserverRule::query()->orderBy('id')->get())];
         $touched = [...$touched, ...($this->calendar)($data, $log, $terms, $import)];
-        $touched = [...$touched, ...($this->series)($data, $log, $import, $by)];
+        $touched = [...$touched, ...($this->series)($data, $log, $import, $by), ...$log->touched];
+        if ($log->others['zone'] !== null && ! $log->looks) {
+            $this->zone->follow(...[...$log->others['zone'], $by, $import->id]);
+            $touched = array_values(array_map(intval(...), DB::table('sections')->pluck('id')->all()));
+        }
         if (! $log->looks) {
             $this->follow($touched, $data, $log);
             $this->note($import, $log);
@@ -140,7 +222,32 @@ final readonly class ImportSchool
 
             return;
         }
-        $import->update(['tally' => $tally, 'log' => $log->rows]);
+        $import->update(['tally' => $tally, 'log' => $log->rows, 'others' => $log->others]);
+    }
+
+    /**
+     * The school's row with its zone as it was, where somebody has to be sure that every session changes.
+     *
+     * @param  array{sourced_id: string, name: string, time_zone: string}  $row
+     * @return array{sourced_id: string, name: string, time_zone: string}
+     */
+    private function zoned(array $row, ImportLog $log): array
+    {
+        $was = DB::table('schools')->where('sourced_id', $row['sourced_id'])->value('time_zone');
+        if ($was === null || $was === $row['time_zone']) {
+            return $row;
+        }
+        $coming = DB::table('sessions')
+            ->where('state', 'planned')
+            ->whereRaw('starts_at > to_timestamp(?)', [$this->clock->seconds()])
+            ->count();
+        $line = new ImportLine('zone', 'change', $row['name'], $was, $row['time_zone'], 'zone', $coming);
+        if (! $log->dangerous($line)) {
+            return ['time_zone' => $was] + $row;
+        }
+        $log->others['zone'] = [$was, $row['time_zone']];
+
+        return $row;
     }
 
     /**
@@ -230,6 +337,7 @@ final readonly class ImportSchool
         $known = DB::table('people')->get()->keyBy('sourced_id');
         $isFirst = $known->isEmpty();
         $added = $changed = [];
+        $known = $this->renumbered($data, $known, $log);
         foreach ($data->people as $person) {
             $row = array_diff_key($person, ['guardians' => 0, 'enabled' => 0]);
             $old = $known->get($person['sourced_id']);
@@ -272,6 +380,53 @@ final readonly class ImportSchool
         }
         $this->guardians($data, $log);
         $this->disabled($data, $log, $known->keyBy('sourced_id')->all());
+    }
+
+    /**
+     * Somebody who comes under another id with the email address of a person who is not in the files any more is
+     * proposed as that person: account, links, registrations and attendance go on.
+     *
+     * @param  Collection<array-key, stdClass>  $known  by sourcedId
+     * @return Collection<array-key, stdClass>
+     */
+    private function renumbered(SchoolData $data, Collection $known, ImportLog $log): Collection
+    {
+        $free = [];
+        foreach ($known as $old) {
+            if ($old->email !== null && ! isset($data->people[$old->sourced_id])) {
+                $free["$old->role ".mb_strtolower($old->email)][] = $old;
+            }
+        }
+        $new = [];
+        foreach ($free === [] ? [] : $data->people as $person) {
+            if (! $known->has($person['sourced_id'])) {
+                $new["$person[role] ".mb_strtolower((string) $person['email'])][] = $person;
+            }
+        }
+        foreach ($new as $key => $people) {
+            if (count($people) !== 1 || count($free[$key] ?? []) !== 1) {
+                continue;
+            }
+            [$old, $id] = [$free[$key][0], $people[0]['sourced_id']];
+            $name = trim("$old->given_name $old->family_name");
+            if ($log->dangerous(new ImportLine('same', 'change', $name, $old->sourced_id, $id, "same:$id"))) {
+                $log->update('people', $old, ['sourced_id' => $id]);
+                $log->count('people', 'changed');
+                self::rename((int) $old->id, $id);
+                $known->forget($old->sourced_id);
+                $known->put($id, (object) (['sourced_id' => $id] + (array) $old));
+            }
+        }
+
+        return $known;
+    }
+
+    /** What names a person by the school's id, beside their own row. */
+    public static function rename(int $person, string $sourcedId): void
+    {
+        foreach (['presence_events', 'room_counts'] as $table) {
+            DB::table($table)->where('person_id', $person)->update(['who' => $sourcedId]);
+        }
     }
 
     /**
@@ -354,12 +509,24 @@ final readonly class ImportSchool
                 ->reject(fn (stdClass $g): bool => isset($pairs["$g->student_id $g->guardian_id"]));
             foreach ($gone as $pair) {
                 DB::table('guardianships')->where((array) $pair)->delete();
+                $log->others['guardianships']['removed'][] = array_map(intval(...), (array) $pair);
                 $log->count('guardians', 'removed');
             }
         }
-        foreach (array_chunk(array_values($pairs), 1000) as $chunk) {
-            $n = DB::table('guardianships')->insertOrIgnore($chunk);
-            $n > 0 && $log->count('guardians', 'added', $n);
+        $there = DB::table('guardianships')
+            ->get(['student_id', 'guardian_id'])
+            ->keyBy(fn (stdClass $g): string => "$g->student_id $g->guardian_id")
+            ->all();
+        $new = array_values(array_diff_key($pairs, $there));
+        foreach (array_chunk($new, 1000) as $chunk) {
+            DB::table('guardianships')->insert($chunk);
+        }
+        if ($new !== []) {
+            $log->count('guardians', 'added', count($new));
+            $log->others['guardianships']['added'] = array_map(
+                fn (array $pair): array => array_map(intval(...), $pair),
+                $new,
+            );
         }
     }
 
@@ -381,23 +548,39 @@ final readonly class ImportSchool
                 if ($isOwn) {
                     $log->line(new ImportLine('people', 'stays', $name));
                 } elseif ($log->dangerous($line)) {
-                    DisablePerson::mark([(int) $ids[$person['sourced_id']]], $this->clock->schoolDay()->iso());
+                    $this->mark((int) $ids[$person['sourced_id']], $this->clock->schoolDay()->iso(), $log);
                     $log->count('people', 'removed');
                 }
             } elseif ($person['enabled'] === true && $is) {
                 if ($old->is_disabled_here) {
                     $log->line(new ImportLine('people', 'stays', $name));
                 } else {
-                    DisablePerson::mark([(int) $old->id], null);
+                    $this->mark((int) $old->id, null, $log);
                     $log->count('people', 'changed');
                 }
             }
         }
     }
 
+    /** Disables or enables somebody; their sections follow. */
+    private function mark(int $person, ?string $on, ImportLog $log): void
+    {
+        $columns = ['disabled_on', 'remember_token', 'links_version', 'feed_secret', 'feed_sum'];
+        $log->before('people', $person, $columns);
+        DisablePerson::mark([$person], $on);
+        array_push(
+            $log->touched,
+            ...array_map(
+                intval(...),
+                DB::table('enrolments')->where('person_id', $person)->distinct()->pluck('section_id')->all(),
+            ),
+        );
+    }
+
     /**
      * Whoever is no longer in a section's enrolments has left it from today on, and keeps what was; a row that comes
-     * after the term has begun, without a first day, begins today.
+     * after the term has begun, without a first day, begins today. A row that moves to another section, person or part
+     * ends one membership and begins another: the past stays as it was.
      *
      * @return list<int> sections whose roster changed, on both sides of a move
      */
@@ -420,7 +603,8 @@ final readonly class ImportSchool
                 ->pluck('sections.id')
                 ->all(),
         );
-        $added = $changed = $touched = [];
+        $yesterday = $today->plus(-1)->iso();
+        $added = $changed = $moved = $touched = [];
         foreach ($data->enrolments as $e) {
             $person = $people[$e['person']] ?? null;
             if ($person === null) {
@@ -459,6 +643,28 @@ final readonly class ImportSchool
             ) {
                 $row = ['begins_on' => $old->begins_on, 'is_inferred' => true] + $row;
             }
+            $isMoved =
+                [(int) $old->section_id, (int) $old->person_id, $old->role] !== [$section, (int) $person, $e['role']];
+            if ($isMoved && isset($begun[(int) $old->section_id]) && ($old->begins_on ?? '') < $today->iso()) {
+                // The old membership keeps its row, under an id that no file has.
+                $moved[] = [$old, [
+                    'sourced_id' => "$old->sourced_id~$old->id",
+                    'ends_on' => min($old->ends_on ?? $yesterday, $yesterday),
+                    'is_inferred' => true,
+                ]];
+                $added[] = [
+                    ...['begins_on' => $row['begins_on'] ?? $today->iso(), 'is_inferred' => true] + $row,
+                    'created_at' => now(),
+                    'updated_at' => now(),
+                ];
+                array_push($touched, (int) $old->section_id, $section);
+                $log->count('enrolments', 'changed');
+                $log->line(
+                    new ImportLine('enrolments', 'change', $of, $titles[$old->section_id] ?? '', $titles[$section]),
+                );
+
+                continue;
+            }
             if (self::differs($row, $old)) {
                 $changed[] = [$old, $row];
                 array_push($touched, (int) $old->section_id, $section);
@@ -478,7 +684,7 @@ final readonly class ImportSchool
         DB::table('enrolments')
             ->whereIntegerInRaw('id', array_map(fn (array $c): int => (int) $c[0]->id, $changed))
             ->update(['role' => DB::raw("'~' || id")]);
-        foreach ($changed as [$old, $row]) {
+        foreach ([...$moved, ...$changed] as [$old, $row]) {
             $log->update('enrolments', $old, $row);
         }
         $log->insert('enrolments', $added);

@@ -15,12 +15,15 @@ use Nomada\App\Models\Term\SchoolImport;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\SeriesChange;
+use Nomada\App\Queries\TimetableRows;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
 use Nomada\Core\Interchange\ImportLine;
 use Nomada\Core\Interchange\SchoolData;
 use Nomada\Core\Interchange\SeriesRows;
 use Nomada\Core\Language\Said;
+use Nomada\Core\Timetable\SeriesPlan;
 
 /**
  * The series of an import. A row is known by what it was called when it was imported ({@see SeriesRows}), so that a
@@ -53,7 +56,11 @@ final readonly class ImportSeries
             ->get()
             ->keyBy('id');
         $bySection = $touched = [];
+        $here = $this->exportedAsTheyAre($data->series);
         foreach ($data->series as $row) {
+            if (isset($here[$row['uid']])) {
+                continue;
+            }
             $columns = Series::columns($row['plan']);
             $bySection[$row['section']][] = [
                 'title' => $row['title'] === '' ? (string) $data->sections[$row['section']]['title'] : $row['title'],
@@ -61,9 +68,16 @@ final readonly class ImportSeries
                 'columns' => $columns,
                 'words' => Say::this($row['plan']->said()),
                 'said' => $row['plan']->said(),
+                'uid' => $row['uid'],
             ];
         }
-        $known = Series::query()->whereNotNull('import_print')->orderBy('id')->get()->groupBy('section_id');
+        $uids = array_filter(array_column($data->series, 'uid'));
+        $known = Series::query()
+            ->where(fn ($q) => $q->whereNotNull('import_print')->orWhereIn('uid', $uids))
+            ->whereNotIn('uid', array_map(strval(...), array_keys($here)))
+            ->orderBy('id')
+            ->get()
+            ->groupBy('section_id');
         $deleted = $this->deletedHere();
         foreach ($data->sections as $sourcedId => $ignored) {
             $section = $sections[$sourcedId] ?? throw new LogicException('A section that was not kept');
@@ -79,12 +93,14 @@ final readonly class ImportSeries
                     fn (Series $s): array => [
                         'title' => (string) ($s->import_title ?? $s->title),
                         'print' => (string) $s->import_print,
+                        'uid' => $s->uid,
                     ],
                     $series,
                 ),
             );
             foreach ($rows as $i => $row) {
                 $one = isset($pairs[$i]) ? $series[$pairs[$i]] : null;
+                $one ??= $this->broughtBack((int) $section->id, $row, $name, $log, $by);
                 $gone = $deleted[$section->id] ?? [];
                 if (
                     $one === null &&
@@ -99,7 +115,7 @@ final readonly class ImportSeries
                 }
             }
             foreach ($data->faults === [] ? array_diff_key($series, array_flip($pairs)) : [] as $one) {
-                if ($this->gone($one, $name, $log, $by)) {
+                if ($this->gone($one, $name, $log, $import, $by)) {
                     array_push($touched, (int) $section->id);
                 }
             }
@@ -109,7 +125,39 @@ final readonly class ImportSeries
     }
 
     /**
-     * @param  array{title: string, print: string, columns: array<string, mixed>, words: string, said: Said}  $row
+     * The series whose rows are what we would write of them now, by their uids: an export that is read back says
+     * nothing new of them, however they were planned or changed.
+     *
+     * @param  list<array{section: string, title: string, plan: SeriesPlan, uid: string, cells: list<string>}>  $rows
+     * @return array<string, true>
+     */
+    private function exportedAsTheyAre(array $rows): array
+    {
+        $given = [];
+        foreach ($rows as $row) {
+            if ($row['uid'] !== '') {
+                $given[$row['uid']][] = implode("\t", $row['cells']);
+            }
+        }
+        $out = [];
+        $series = Series::query()->with('section')->whereIn('uid', array_map(strval(...), array_keys($given)))->get();
+        foreach ($series->chunk(500) as $some) {
+            foreach (TimetableRows::of($some) as $uid => $written) {
+                $is = array_map(fn (array $r): string => implode("\t", array_map(strval(...), $r)), $written);
+                sort($is);
+                sort($given[$uid]);
+                if ($is === $given[$uid]) {
+                    $out[$uid] = true;
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  array{title: string, print: string, columns: array<string, mixed>, words: string, said: Said,
+     *   uid: string}  $row
      * @return bool whether anything of it changed
      */
     private function row(
@@ -142,11 +190,14 @@ final readonly class ImportSeries
                 ])
                 ->save();
             ($this->lay)($series, $calendar);
+            $log->others['series']['added'][] = $series->id;
 
             return true;
         }
-        $isRenamed = $series->title !== $series->import_title;
-        $title = $row['title'] !== $series->import_title;
+        // A series that was made here and has come back in an export of ours is from now on known by its row, too.
+        $named = $series->import_title ?? $series->title;
+        $isRenamed = $series->title !== $named;
+        $title = $row['title'] !== $named;
         $plan = $row['print'] !== $series->import_print;
         if (! $title && ! $plan) {
             return false;
@@ -157,7 +208,7 @@ final readonly class ImportSeries
                     'series',
                     'stays',
                     "$name, $series->title",
-                    (string) $series->import_title,
+                    $named,
                     $row['title'],
                 ),
             );
@@ -194,7 +245,7 @@ final readonly class ImportSeries
     }
 
     /** A row that is gone takes away a series that nobody has changed here. */
-    private function gone(Series $series, string $name, ImportLog $log, ?Person $by): bool
+    private function gone(Series $series, string $name, ImportLog $log, SchoolImport $import, ?Person $by): bool
     {
         $isChanged = DB::table('series_changes')
             ->where('series_id', $series->id)
@@ -220,7 +271,7 @@ final readonly class ImportSeries
         }
         $log->count('series', 'removed');
         if (! $log->looks) {
-            ($this->delete)($series->loadMissing('section'), $by);
+            ($this->delete)($series->loadMissing('section'), $by, $import->id);
         }
 
         return true;
@@ -238,6 +289,48 @@ final readonly class ImportSeries
     }
 
     /**
+     * The series of a row that an earlier import had lost, put back with its links and registrations; null where there
+     * is none. What a person deleted stays deleted.
+     *
+     * @param  array{title: string, print: string, columns: array<string, mixed>, words: string, said: Said,
+     *   uid: string}  $row
+     */
+    private function broughtBack(int $section, array $row, string $name, ImportLog $log, ?Person $by): ?Series
+    {
+        $changes = SeriesChange::query()
+            ->where('section_id', $section)
+            ->whereNull('undone_at')
+            ->whereNotNull('import_id')
+            ->where('words', 'like', 'deleted %')
+            ->whereNotIn('series_id', DB::table('series')->select('id'))
+            ->latest('id')
+            ->get();
+        foreach ($changes as $change) {
+            $was = $change->before['series'][0] ?? [];
+            $isIt =
+                mb_strtolower((string) ($was['import_title'] ?? '')) === mb_strtolower($row['title']) ||
+                ($was['import_print'] ?? null) === $row['print'];
+            if (! $isIt) {
+                continue;
+            }
+            $log->count('series', 'added');
+            $log->line(new ImportLine('series', 'add', "$name, $row[title]", '', $row['words']));
+            $this->history->putBack($change->before ?? []);
+            $change->update(['undone_at' => $this->clock->now(), 'undone_by' => $by?->id]);
+            $log->others['series']['restored'][] = $change->id;
+            $series = Series::query()
+                ->with(['section.term.school', 'section.term.closures'])
+                ->findOrFail($change->series_id);
+            ($this->lay)($series, $series->section->term->calendar());
+            $log->touched[] = $section;
+
+            return $series;
+        }
+
+        return null;
+    }
+
+    /**
      * What was deleted here and came by an import, by section: titles and sums of rows.
      *
      * @return array<int, array<string, true>>
@@ -247,6 +340,7 @@ final readonly class ImportSeries
         $out = [];
         $rows = DB::table('series_changes')
             ->whereNull('undone_at')
+            ->whereNull('import_id')
             ->where('words', 'like', 'deleted %')
             ->whereRaw("before->'series'->0->>'import_print' is not null")
             ->whereNotIn('series_id', DB::table('series')->select('id'))

@@ -7,13 +7,16 @@ namespace Nomada\App\Actions\Term;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Actions\Registration\RegisterRoster;
+use Nomada\App\Actions\Timetable\DeleteSeries;
 use Nomada\App\Actions\Timetable\RefreshClashes;
 use Nomada\App\Actions\Timetable\UndoChange;
+use Nomada\App\Models\Term\ObserverRule;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\SchoolImport;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Term\TermChange;
+use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
@@ -37,6 +40,9 @@ final readonly class UndoImport
         private RegisterRoster $register,
         private RefreshClashes $clashes,
         private RefreshPlacements $refresh,
+        private DeleteSeries $delete,
+        private TakePart $parts,
+        private ChangeZone $zone,
     ) {
     }
 
@@ -60,6 +66,7 @@ final readonly class UndoImport
                 throw new Fault('import.last', 'import');
             }
             $touched = $this->touched($import);
+            $this->takeOutSeries($import);
             foreach (SeriesChange::query()->where('import_id', $import->id)->orderByDesc('id')->get() as $change) {
                 ($this->series)($change, $by);
             }
@@ -68,13 +75,56 @@ final readonly class UndoImport
             ) {
                 $this->calendar->undo($change, $by, true);
             }
+            $this->guardians($import);
             foreach (self::TABLES as $table) {
                 $this->rows($table, $import->log[$table] ?? null);
+            }
+            $this->parts->apply(ObserverRule::query()->orderBy('id')->get());
+            if (($import->others['zone'] ?? null) !== null) {
+                $this->zone->everyTerm();
             }
             $import->update(['undone_at' => $this->clock->now(), 'undone_by' => $by->id]);
             $this->follow($touched);
         });
         $this->term->forget();
+    }
+
+    /**
+     * Series that came are taken out again, and those that came back go again.
+     *
+     * @throws Fault where somebody has changed one of them here since
+     */
+    private function takeOutSeries(SchoolImport $import): void
+    {
+        $series = $import->others['series'] ?? ['added' => [], 'restored' => []];
+        $restored = SeriesChange::query()->whereKey($series['restored'])->get();
+        $ids = [...$series['added'], ...$restored->pluck('series_id')->all()];
+        $changed = SeriesChange::query()
+            ->whereIn('series_id', $ids)
+            ->whereNull('term_change_id')
+            ->whereNull('import_id')
+            ->whereNull('undone_at')
+            ->where('at', '>=', $import->at)
+            ->with('section')
+            ->first();
+        if ($changed !== null) {
+            throw new Fault('import.since', 'import', ['section' => $changed->section->name()]);
+        }
+        foreach (Series::query()->whereKey($ids)->orderBy('id')->get() as $one) {
+            $this->delete->quietly($one);
+        }
+        foreach ($restored as $change) {
+            $change->update(['undone_at' => null, 'undone_by' => null]);
+        }
+    }
+
+    private function guardians(SchoolImport $import): void
+    {
+        $log = $import->others['guardianships'] ?? ['added' => [], 'removed' => []];
+        foreach ($log['added'] as $pair) {
+            DB::table('guardianships')->where($pair)->delete();
+        }
+        DB::table('guardianships')->insertOrIgnore($log['removed']);
     }
 
     /** @return list<int> sections on both sides of what the import changed */
@@ -86,6 +136,10 @@ final readonly class UndoImport
             ...array_column($log['changed'], 'section_id'),
             ...DB::table('enrolments')
                 ->whereIntegerInRaw('id', array_column($log['changed'], 'id'))
+                ->pluck('section_id')
+                ->all(),
+            ...DB::table('enrolments')
+                ->whereIntegerInRaw('person_id', array_column($import->log['people']['changed'] ?? [], 'id'))
                 ->pluck('section_id')
                 ->all(),
         ];
@@ -107,8 +161,12 @@ final readonly class UndoImport
                 ->whereIntegerInRaw('id', array_column($log['changed'], 'id'))
                 ->update(['role' => DB::raw("'~' || id || role")]);
         }
-        foreach ($log['changed'] as $was) {
+        // The last that was done to a row is undone first.
+        foreach (array_reverse($log['changed']) as $was) {
             $to = array_diff_key($was, ['id' => 0]);
+            if ($table === 'people' && isset($to['sourced_id'])) {
+                ImportSchool::rename((int) $was['id'], (string) $to['sourced_id']);
+            }
             if ($table === 'enrolments' && ! isset($to['role'])) {
                 $to['role'] = DB::raw("substr(role, length('~' || id) + 1)");
             }

@@ -26,9 +26,10 @@ final readonly class DeleteSeries
     ) {
     }
 
-    public function __invoke(Series $series, ?Person $by = null): void
+    /** @param  int|null  $import  the import that takes it away, where it is not a person who deletes it */
+    public function __invoke(Series $series, ?Person $by = null, ?int $import = null): void
     {
-        DB::transaction(function () use ($series, $by): void {
+        DB::transaction(function () use ($series, $by, $import): void {
             Locks::timetableOf($series->id);
             Locks::series($series->id);
             $links = JoinLink::query()->inForce()->where('series_id', $series->id)->count();
@@ -45,6 +46,7 @@ final readonly class DeleteSeries
                 $by,
                 new Said('history.deleted', ['series' => $series->title]),
                 $this->history->snapshot($series->id, true),
+                $import,
             );
             $this->quietly($series);
         });

@@ -161,12 +161,44 @@ final readonly class LaySessions
                 ->whereIntegerInRaw('id', $ids)
                 ->update(['is_extra' => true]);
         }
+        $rows = self::asBefore($rows);
         foreach ([true, false] as $hasId) {
             $some = array_values(array_filter($rows, fn (array $r): bool => isset($r['id']) === $hasId));
             foreach (array_chunk($some, 500) as $chunk) {
                 $hasId ? DB::table('sessions')->upsert($chunk, 'id') : DB::table('sessions')->insert($chunk);
             }
         }
+    }
+
+    /**
+     * New sessions with the ids of those that were taken out and had the same dates of the pattern.
+     *
+     * @param  list<array<string, mixed>>  $rows
+     * @return list<array<string, mixed>>
+     */
+    private static function asBefore(array $rows): array
+    {
+        $new = array_filter($rows, fn (array $r): bool => ! isset($r['id']) && ! $r['is_extra']);
+        $series = array_values(array_unique(array_column($new, 'series_id')));
+        $gone = [];
+        foreach (
+            $series === []
+                ? []
+                : DB::table('gone_sessions')
+                    ->whereIntegerInRaw('series_id', $series)
+                    ->whereNotIn('id', DB::table('sessions')->whereIntegerInRaw('series_id', $series)->select('id'))
+                    ->get() as $one
+        ) {
+            $gone["$one->series_id $one->slot"] = (int) $one->id;
+        }
+        foreach ($gone === [] ? [] : $new as $i => $row) {
+            $id = $gone[$row['series_id'].' '.($row['moved_from'] ?? $row['day'])] ?? null;
+            if ($id !== null) {
+                $rows[$i] = ['id' => $id] + $row;
+            }
+        }
+
+        return $rows;
     }
 
     /**

@@ -162,7 +162,7 @@ test('a timetable\'s rows: a rule till its last session, dates one by one', func
         own: new Particulars($sessions[4]->day),
     );
     $extra = new PlannedSession($sessions[4]->day + 9, 1, 2, own: new Particulars(isExtra: true));
-    expect(TimetableWriter::rows('MAR', 'Marine', $plan, [$extra, $moved, ...array_slice($sessions, 0, 4)]))
+    expect(TimetableWriter::rows('MAR', 'Marine', $plan, [$extra, $moved, ...array_slice($sessions, 0, 4)], 'uid-1'))
         ->toBe([
             [
                 'MAR',
@@ -171,6 +171,7 @@ test('a timetable\'s rows: a rule till its last session, dates one by one', func
                 47,
                 'Europe/Madrid',
                 'FREQ=WEEKLY;BYDAY=TU,TH;UNTIL=20270126T090000Z',
+                'uid-1',
             ],
         ])
         ->and(TimetableWriter::rows('MAR', 'Marine', $plan, [$extra]))
@@ -178,8 +179,8 @@ test('a timetable\'s rows: a rule till its last session, dates one by one', func
     $days = array_map(fn (string $d): int => LocalDate::parse($d)->day, ['2027-01-14', '2027-02-02']);
     $dates = Scenario::plan(new DatesPattern($days), '2027-01-12');
     expect(TimetableWriter::rows('MAR', 'M', $dates, $planned($dates->sessions(Scenario::term()))))->toBe([
-        ['MAR', 'M, Thu 14 Jan', '2027-01-14T10:00', 45, 'Europe/Madrid', ''],
-        ['MAR', 'M, Tue 2 Feb', '2027-02-02T10:00', 45, 'Europe/Madrid', ''],
+        ['MAR', 'M, Thu 14 Jan', '2027-01-14T10:00', 45, 'Europe/Madrid', '', ''],
+        ['MAR', 'M, Tue 2 Feb', '2027-02-02T10:00', 45, 'Europe/Madrid', '', ''],
     ]);
 });
 
