@@ -14,6 +14,9 @@ final class ImportFiles
     /** Of all files together, unpacked: whatever a zip says of itself, no more is read. */
     private const MOST_BYTES = 64 * 1024 * 1024;
 
+    /** Of a zip, whatever their names. */
+    private const MOST_ENTRIES = 2000;
+
     /**
      * @return array<string, string> contents by file name
      *
@@ -52,7 +55,7 @@ final class ImportFiles
     private static function zip(string $path): array
     {
         $zip = new ZipArchive();
-        if ($zip->open($path, ZipArchive::RDONLY) !== true) {
+        if ($zip->open($path, ZipArchive::RDONLY) !== true || $zip->numFiles > self::MOST_ENTRIES) {
             throw new Fault('import.zip', 'file');
         }
         $out = [];

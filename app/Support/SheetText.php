@@ -9,11 +9,13 @@ use Nomada\Core\Interchange\CsvText;
 use PhpOffice\PhpSpreadsheet\Reader\Xlsx;
 use PhpOffice\PhpSpreadsheet\Shared\Date;
 use Throwable;
+use ZipArchive;
 
 /** A table that somebody brings, CSV or XLSX, as CSV text. Of a workbook the first sheet is read, its values only. */
 final class SheetText
 {
-    private const MOST_ROWS = 20_000;
+    /** Bytes of all of a workbook's files together, unpacked. */
+    private const MOST_BYTES = 64 * 1024 * 1024;
 
     /** @throws Fault where a workbook cannot be read */
     public static function of(string $text): string
@@ -26,12 +28,13 @@ final class SheetText
             throw new \RuntimeException('No file can be made in '.sys_get_temp_dir());
         try {
             file_put_contents($file, $text);
+            self::unpacked($file);
             $reader = new Xlsx();
             $reader->setReadDataOnly(false);
+            $reader->setReadFilter(new BoundedCells());
+            $first = $reader->listWorksheetNames($file)[0] ?? throw new Fault('sheet.unread', 'file');
+            $reader->setLoadSheetsOnly([$first]);
             $sheet = $reader->load($file)->getSheet(0);
-            if ($sheet->getHighestDataRow() > self::MOST_ROWS) {
-                throw new Fault('sheet.rows', 'file');
-            }
             $rows = [];
             foreach ($sheet->getRowIterator() as $row) {
                 $cells = [];
@@ -56,6 +59,23 @@ final class SheetText
             throw new Fault('sheet.unread', 'file');
         } finally {
             unlink($file);
+        }
+    }
+
+    /** @throws Fault where it would unpack to more than a table can have */
+    private static function unpacked(string $file): void
+    {
+        $zip = new ZipArchive();
+        if ($zip->open($file, ZipArchive::RDONLY) !== true || $zip->numFiles > 1000) {
+            throw new Fault('sheet.unread', 'file');
+        }
+        $bytes = 0;
+        for ($i = 0; $i < $zip->numFiles; $i++) {
+            $bytes += (int) (($zip->statIndex($i) ?: [])['size'] ?? 0);
+        }
+        $zip->close();
+        if ($bytes > self::MOST_BYTES) {
+            throw new Fault('sheet.size', 'file');
         }
     }
 }

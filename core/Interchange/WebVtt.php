@@ -14,8 +14,11 @@ use Nomada\Core\Recording\Cue;
 final class WebVtt
 {
     private const TIMING =
-        '/^\s*((?:\d{2,}:)?[0-5]\d:[0-5]\d\.\d{3})[ \t]+-->[ '.
-        '\t]+((?:\d{2,}:)?[0-5]\d:[0-5]\d\.\d{3})(?:[ \t]|$)/';
+        '/^\s*((?:\d{2,9}:)?[0-5]\d:[0-5]\d\.\d{3})[ \t]+-->[ '.
+        '\t]+((?:\d{2,9}:)?[0-5]\d:[0-5]\d\.\d{3})(?:[ \t]|$)/';
+
+    /** No recording lasts longer, in milliseconds. */
+    private const LONGEST = 86_400_000;
 
     /** @var list<ImportFault> */
     public array $faults = [];
@@ -31,6 +34,12 @@ final class WebVtt
             return;
         }
         $text = str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
+        $nul = strpos($text, "\0");
+        if ($nul !== false) {
+            $this->fault(1 + substr_count($text, "\n", 0, $nul), 'vtt.nul');
+
+            return;
+        }
         $lines = explode("\n", str_replace(["\r\n", "\r"], "\n", $text));
         if (preg_match('/^WEBVTT([ \t].*)?$/', $lines[0]) !== 1) {
             $this->fault(1, 'vtt.begins', $lines[0]);
@@ -79,14 +88,35 @@ final class WebVtt
             return;
         }
         [$from, $to] = [self::milliseconds($m[1]), self::milliseconds($m[2])];
-        if ($to <= $from) {
-            $this->fault($line, 'vtt.ends', $block[$line]);
+        if ($to <= $from || $to > self::LONGEST) {
+            $this->fault($line, $to > self::LONGEST ? 'vtt.long' : 'vtt.ends', $block[$line]);
 
             return;
         }
-        $said = implode("\n", array_slice($block, $at + 1));
-        $speaker = preg_match('/<v(?:\.[^ >]*)?[ \t]+([^>]+)>/', $said, $v) === 1 ? self::plain($v[1]) : '';
-        $this->cues[] = new Cue($from, $to, self::plain($said), $speaker);
+        // A line with times ends the cue before it, blank line or not.
+        $rest = array_slice($block, $at + 1, null, true);
+        foreach (array_keys($rest) as $n => $number) {
+            if (str_contains($rest[$number], '-->')) {
+                $this->block(array_slice($rest, $n, null, true));
+                $rest = array_slice($rest, 0, $n, true);
+                break;
+            }
+        }
+        $this->said($from, $to, implode("\n", $rest));
+    }
+
+    /** A cue for each voice: what two people say in one cue is two cues of the same time. */
+    private function said(int $from, int $to, string $said): void
+    {
+        $pieces =
+            preg_split('/(?=<v(?:\.[^ >]*)?[ \t]+[^>]+>)/', $said, -1, PREG_SPLIT_NO_EMPTY) ?: [''];
+        foreach ($pieces as $piece) {
+            $speaker = preg_match('/^<v(?:\.[^ >]*)?[ \t]+([^>]+)>/', $piece, $v) === 1 ? self::plain($v[1]) : '';
+            $text = self::plain($piece);
+            if ($text !== '' || count($pieces) === 1) {
+                $this->cues[] = new Cue($from, $to, $text, $speaker);
+            }
+        }
     }
 
     private static function plain(string $text): string

@@ -24,6 +24,7 @@ return [
         'what' => 'Choose what is to be done.',
     ],
     'calendar' => [
+        'never' => 'The rule never occurs: no date of it was found.',
         'no_start' => 'A DTSTART was expected.',
         'rule' => 'Its rule cannot be read: :why',
         'outside' => 'None of its dates is in the term.',
@@ -362,6 +363,8 @@ return [
         'own' => 'The series is :section\'s own. Delete it, or take the other sections out.',
     ],
     'sheet' => [
+        'columns' => 'The sheet has more than :n columns. Delete what lies beside the table.',
+        'size' => 'The workbook is too large. Save the one sheet as CSV.',
         'rows' => 'This workbook has more than 20,000 rows. Save only the list itself.',
         'unread' => 'This workbook cannot be read. Save it again as XLSX or CSV.',
     ],
@@ -417,6 +420,8 @@ return [
         'most' => 'Paste :n topics at most.',
     ],
     'vtt' => [
+        'long' => 'No recording lasts longer than 24 hours. Check the hours of this cue.',
+        'nul' => 'The file has a character that is no text (NUL). Save the transcript as plain text.',
         'utf8' => 'UTF-8 text was expected. Save the transcript again as UTF-8.',
         'begins' => 'A transcript begins with a line WEBVTT.',
         'cue' => 'At least one cue was expected: a line such as 00:00:01.000 --> 00:00:04.000.',
