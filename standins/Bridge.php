@@ -43,7 +43,7 @@ final readonly class Bridge
             $sub === 'acts' && $isPost => $this->act($request, (string) $room['id']),
             $sub === 'events' => Answer::json(200, $meeting->events((int) ($request->query['after'] ?? 0))),
             $sub === 'recordings' && $of === '' => Answer::json(200, ['recordings' => $meeting->recordings()]),
-            $sub === 'recordings' => $this->recording($room, $of, $parts[4] ?? ''),
+            $sub === 'recordings' => $this->recording($request, $room, $of, $parts[4] ?? ''),
             $request->wantsPage() => throw new Refusal(403, 'Come in by your own link.'),
             ($request->query['v'] ?? '') === (string) $meeting->version() => new Answer(304, ''),
             default => Answer::json(200, ['id' => $room['id'], 'title' => $room['title']] + $meeting->state()),
@@ -159,7 +159,7 @@ final readonly class Bridge
     }
 
     /** @param  array<string, mixed>  $room */
-    private function recording(array $room, string $id, string $what): Answer
+    private function recording(Request $request, array $room, string $id, string $what): Answer
     {
         $one =
             $this->store->one('select * from recordings where room = ? and id = ? and done_at <= now()', [
@@ -169,9 +169,25 @@ final readonly class Bridge
         $ms = 1000 * max(1, (int) $one['stopped'] - (int) $one['started']);
 
         return match ($what) {
-            'sound' => new Answer(200, Sound::wav($id, $ms), ['Content-Type' => 'audio/wav']),
+            'sound' => self::ranged($request, Sound::wav($id, $ms)),
             'transcript' => new Answer(200, Sound::transcript($id, $ms, 'Teacher'), ['Content-Type' => 'text/vtt']),
             default => throw new Refusal(404, 'A recording has its sound and its transcript.'),
         };
+    }
+
+    /** All of a sound, or what is behind a first byte (RFC 9110, 14.2). */
+    private static function ranged(Request $request, string $sound): Answer
+    {
+        if (preg_match('/^bytes=(\d+)-$/', $request->header('range'), $m) !== 1) {
+            return new Answer(200, $sound, ['Content-Type' => 'audio/wav', 'Accept-Ranges' => 'bytes']);
+        }
+        $size = strlen($sound);
+
+        return (int) $m[1] >= $size
+            ? new Answer(416, '', ['Content-Range' => "bytes */$size"])
+            : new Answer(206, substr($sound, (int) $m[1]), [
+                'Content-Type' => 'audio/wav',
+                'Content-Range' => "bytes $m[1]-".($size - 1)."/$size",
+            ]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Console;
 
+use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Recording\FollowRecordings;
 use Nomada\App\Actions\Recording\KeepTranscript;
 use Nomada\App\Destinations\DestinationFailure;
@@ -14,6 +15,7 @@ use Nomada\App\Support\FaultWords;
 use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\WebVtt;
+use Nomada\Core\Recording\RecordingState;
 use Nomada\Core\Term\LocalDate;
 
 final class RecordingCommand extends Sections
@@ -32,6 +34,9 @@ final class RecordingCommand extends Sections
     /** Seconds after its end for which a session's recordings are asked for. */
     private const UNTIL = 21600;
 
+    /** Seconds after which one that never came is given up, and said so. */
+    private const GIVEN_UP = 604800;
+
     public function handle(FollowRecordings $follow, KeepTranscript $keep, Clock $clock): int
     {
         return $this->option('vtt') === null ? $this->fetch($follow, $clock) : $this->keep($keep, $clock);
@@ -44,7 +49,18 @@ final class RecordingCommand extends Sections
         Session::query()
             ->where('state', 'planned')
             ->where('starts_at', '<=', gmdate('Y-m-d H:i:sP', $now + 900))
-            ->where('ends_at', '>', gmdate('Y-m-d H:i:sP', $now - self::UNTIL))
+            ->where(
+                fn ($q) => $q
+                    ->where('ends_at', '>', gmdate('Y-m-d H:i:sP', $now - self::UNTIL))
+                    // What is known and has not come is asked for much longer.
+                    ->orWhereIn(
+                        'id',
+                        DB::table('recordings')
+                            ->whereIn('state', ['recording', 'processing'])
+                            ->where('started_at', '>', gmdate('Y-m-d H:i:sP', $now - self::GIVEN_UP))
+                            ->select('session_id'),
+                    ),
+            )
             ->with(['series.section.term.school', 'series.section.term.closures', 'series.hostAccount.plan'])
             ->orderBy('id')
             ->each(function (Session $session) use ($follow, &$ready, &$failed): void {
@@ -55,6 +71,13 @@ final class RecordingCommand extends Sections
                     $this->components->warn($e->getMessage());
                 }
             });
+        DB::table('recordings')
+            ->whereIn('state', ['recording', 'processing'])
+            ->where('started_at', '<=', gmdate('Y-m-d H:i:sP', $now - self::GIVEN_UP))
+            ->update([
+                'state' => RecordingState::Failed,
+                'trouble' => DB::raw("coalesce(trouble, '".(string) __('console.recording.given_up')."')"),
+            ]);
         $this->option('json')
             ? $this->asJson(compact('ready', 'failed'))
             : $this->line(trans_choice('console.recording.ready', $ready));

@@ -75,11 +75,15 @@ interface ConferenceBridge
     public function recordings(string $room, string $meeting): array;
 
     /**
-     * A recording's sound and its transcript, once it is ready.
+     * Writes the sound (or picture) of a recording into a file, behind what has come of it before.
      *
-     * @return array{sound: string, type: string, transcript: string}
+     * @param  int  $most  bytes
+     * @return string its type
      *
-     * @throws DestinationFailure
+     * @throws DestinationFailure where it stops coming
      */
-    public function fetch(string $room, string $recording): array;
+    public function fetch(string $room, string $recording, string $into, int $most): string;
+
+    /** @throws DestinationFailure */
+    public function transcript(string $room, string $recording): string;
 }

@@ -18,7 +18,7 @@ final class HttpConferenceBridge implements ConferenceBridge
             throw new DestinationFailure((string) __('places.bridge_answers.no_room'));
         }
 
-        return new Room((string) $answer['id'], (string) $answer['dial_in'], (string) $answer['pin']);
+        return new Room(self::id($answer['id']), self::id($answer['dial_in']), self::id($answer['pin']));
     }
 
     public function admit(string $room, string $person, string $name, bool $asHost, array $with = []): string
@@ -58,7 +58,7 @@ final class HttpConferenceBridge implements ConferenceBridge
         return array_values(
             array_map(
                 fn (array $r): array => [
-                    'id' => (string) $r['id'],
+                    'id' => self::id($r['id']),
                     'state' => (string) $r['state'],
                     'started' => (int) $r['started'],
                     'stopped' => isset($r['stopped']) ? (int) $r['stopped'] : null,
@@ -70,18 +70,18 @@ final class HttpConferenceBridge implements ConferenceBridge
         );
     }
 
-    public function fetch(string $room, string $recording): array
+    public function fetch(string $room, string $recording, string $into, int $most): string
     {
         $path = '/rooms/'.rawurlencode($room).'/recordings/'.rawurlencode($recording);
-        $sound = $this->service()->send('GET', "$path/sound");
 
-        return [
-            'sound' => $sound->body(),
-            'type' => $sound->header('Content-Type'),
-            'transcript' => $this->service()
-                ->send('GET', "$path/transcript")
-                ->body(),
-        ];
+        return $this->service()->download("$path/sound", $into, $most);
+    }
+
+    public function transcript(string $room, string $recording): string
+    {
+        $path = '/rooms/'.rawurlencode($room).'/recordings/'.rawurlencode($recording);
+
+        return $this->service()->send('GET', "$path/transcript")->body();
     }
 
     public function events(string $room, string $meeting, int $after): array
@@ -202,6 +202,14 @@ final class HttpConferenceBridge implements ConferenceBridge
                 'answers' => array_values(array_map(strval(...), (array) $asked['answers'])),
                 'counts' => array_values(array_map(intval(...), (array) $asked['counts'])),
             ];
+    }
+
+    /** @throws DestinationFailure where the bridge names something by more than can be kept */
+    private static function id(mixed $id): string
+    {
+        return is_scalar($id) && mb_strlen((string) $id) <= 200
+            ? (string) $id
+            : throw new DestinationFailure((string) __('places.bridge_answers.long'), true);
     }
 
     private function service(): Service

@@ -54,7 +54,12 @@ final class KnownRoomsBridge implements ConferenceBridge
         return [];
     }
 
-    public function fetch(string $room, string $recording): array
+    public function transcript(string $room, string $recording): string
+    {
+        throw new DestinationFailure((string) __('places.rooms.no_act'), true);
+    }
+
+    public function fetch(string $room, string $recording, string $into, int $most): string
     {
         throw new DestinationFailure((string) __('places.rooms.no_act'), true);
     }

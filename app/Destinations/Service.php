@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Nomada\App\Destinations;
 
+use GuzzleHttp\Psr7\Uri;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\Factory;
 use Illuminate\Http\Client\PendingRequest;
 use Illuminate\Http\Client\Response;
 use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\PlaceSettings;
+use Psr\Http\Message\UriInterface;
 
 /** Speaks HTTP to one outside service, and turns everything but success into a failure in the service's own words. */
 final readonly class Service
@@ -34,18 +36,33 @@ final readonly class Service
     /**
      * The whole address of a path as the service writes it.
      *
-     * @throws DestinationFailure where it leads to nowhere on the web
+     * @throws DestinationFailure where it leads to nowhere on the web, or to another host
      */
     public function whole(string $path): string
     {
         if (preg_match('~^https?://~', $path) === 1) {
-            return $path;
+            return $this->isOwn($path)
+                ? $path
+                : throw new DestinationFailure((string) __('places.other_host', ['service' => $this->name()]), true);
         }
         if (! str_starts_with($path, '/') || preg_match('~^https?://[^/]+~', $this->place->url, $origin) !== 1) {
             throw new DestinationFailure((string) __('places.no_address', ['service' => $this->name()]));
         }
 
         return $origin[0].$path;
+    }
+
+    /**
+     * Whether an address is on the host that somebody has set: nothing goes to another one, the password least of all.
+     * From plain to encrypted is allowed, to another port or back to plain is not.
+     */
+    private function isOwn(string $url): bool
+    {
+        [$set, $asked] = [new Uri($this->place->url), new Uri($url)];
+        $isUpgrade = $set->getScheme() === 'http' && $asked->getScheme() === 'https';
+
+        return $set->getHost() === $asked->getHost() &&
+            ($isUpgrade || ($set->getScheme() === $asked->getScheme() && $set->getPort() === $asked->getPort()));
     }
 
     /** The name that it has in sentences: "the calendar server". */
@@ -69,7 +86,7 @@ final readonly class Service
         array $expects = [],
         string $type = 'application/json',
     ): Response {
-        $url = preg_match('~^https?://~', $path) === 1 ? $path : $this->place->url.$path;
+        $url = preg_match('~^https?://~', $path) === 1 ? $this->whole($path) : $this->place->url.$path;
         $pace = new Pace($this->place->service->value);
         $pace->wait($this->place->pace);
         $alone = function () use ($headers, $body, $type, $method, $url): mixed {
@@ -119,11 +136,7 @@ final readonly class Service
     private function beside(string $method, string $url, array $headers, string $body, string $type): Transfer
     {
         $headers += $body === '' ? [] : ['Content-Type' => $type];
-        if ($this->place->user !== '') {
-            $headers['Authorization'] = 'Basic '.base64_encode("{$this->place->user}:{$this->place->password}");
-        } elseif ($this->place->password !== '') {
-            $headers['Authorization'] = "Bearer {$this->place->password}";
-        }
+        $headers += $this->authorization();
 
         $lines = [];
         foreach ($headers as $name => $value) {
@@ -133,12 +146,30 @@ final readonly class Service
         return new Transfer($method, $url, $lines, $body, min(5, $this->place->timeout), $this->place->timeout);
     }
 
+    /** @return array<string, string> the header by which we are known, where there is one */
+    private function authorization(): array
+    {
+        return match (true) {
+            $this->place->user !== '' => [
+                'Authorization' => 'Basic '.base64_encode("{$this->place->user}:{$this->place->password}"),
+            ],
+            $this->place->password !== '' => ['Authorization' => "Bearer {$this->place->password}"],
+            default => [],
+        };
+    }
+
     /** @param  array<string, string>  $headers */
     private function request(array $headers, string $body, string $type): PendingRequest
     {
         $request = $this->http
             ->withHeaders($headers)
-            ->withOptions(['allow_redirects' => self::REDIRECTS])
+            ->withOptions([
+                'allow_redirects' => self::REDIRECTS + [
+                    'on_redirect' => function (mixed $asked, mixed $answer, UriInterface $to): void {
+                        $this->whole((string) $to);
+                    },
+                ],
+            ])
             ->connectTimeout(min(5, $this->place->timeout))
             ->timeout($this->place->timeout);
         $request =
@@ -186,6 +217,33 @@ final readonly class Service
         }
 
         return new Receipt($path, $response->header('ETag'));
+    }
+
+    /**
+     * Fetches something long into a file, and goes on where an earlier try stopped (RFC 9110, 14.2). It may take as
+     * long as it does, as long as something comes: nothing of it is held in memory.
+     *
+     * @param  int  $most  bytes
+     * @return string the type that the service says it is
+     *
+     * @throws DestinationFailure where it stops coming; what has come stays in the file
+     */
+    public function download(string $path, string $file, int $most): string
+    {
+        $idle = max(30.0, $this->place->timeout);
+        $download = new Download($this->whole("{$this->place->url}$path"), $this->authorization(), $idle, $most);
+        $download->into($file);
+        if ($download->status >= 200 && $download->status < 300 && $download->isWhole) {
+            return $download->type;
+        }
+        throw new DestinationFailure(
+            (string) ($download->status === 0 || $download->status < 300
+                ? __('places.stopped', ['service' => $this->name()])
+                : __('places.answered', ['service' => $this->name(), 'status' => $download->status])),
+            $download->isTooLong,
+            null,
+            $download->status,
+        );
     }
 
     /** @throws DestinationFailure */

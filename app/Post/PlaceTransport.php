@@ -17,6 +17,11 @@ use Symfony\Component\Mime\RawMessage;
 /** Sends mail to where the post office is at this moment: workers live longer than a setting. */
 final class PlaceTransport implements TransportInterface
 {
+    /** Seconds in which a mail server answers the end of a message (RFC 5321, 4.5.3.2.6). */
+    private const PATIENCE = 600.0;
+
+    private const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
+
     private ?PlaceSettings $of = null;
 
     private ?EsmtpTransport $server = null;
@@ -36,8 +41,12 @@ final class PlaceTransport implements TransportInterface
         return 'place://post';
     }
 
-    /** A mail server as the place says: `smtps` is encrypted from the start, `smtp` as soon as it offers to be. */
-    public static function smtp(PlaceSettings $place): EsmtpTransport
+    /**
+     * A mail server as the place says: `smtps` is encrypted from the start, `smtp` as soon as it offers to be.
+     *
+     * @param  float|null  $timeout  seconds for each answer; null for as long as mail takes
+     */
+    public static function smtp(PlaceSettings $place, ?float $timeout = null): EsmtpTransport
     {
         $parts = (array) parse_url($place->url);
         $isEncrypted = ($parts['scheme'] ?? '') === 'smtps';
@@ -48,9 +57,11 @@ final class PlaceTransport implements TransportInterface
         );
         $stream = $server->getStream();
         if ($stream instanceof \Symfony\Component\Mailer\Transport\Smtp\Stream\SocketStream) {
-            $stream->setTimeout($place->timeout);
+            $stream->setTimeout($timeout ?? max(self::PATIENCE, $place->timeout));
         }
         if ($place->user !== '') {
+            // A password never goes out in clear, whoever has taken the offer to encrypt out of the answer.
+            $server->setRequireTls(! in_array((string) ($parts['host'] ?? ''), self::LOOPBACK, true));
             $server->setUsername($place->user)->setPassword($place->password);
         }
 

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Registration\Registration;
+use Symfony\Component\Mailer\Exception\UnexpectedResponseException;
 use Throwable;
 
 /**
@@ -17,6 +18,11 @@ use Throwable;
  */
 final readonly class PostOffice
 {
+    /** Answers by which a mail server refuses an address or a message for good (RFC 5321, 4.2.3). */
+    private const FOR_GOOD = [550, 551, 553, 554];
+
+    private const TRIES = 4;
+
     public function __construct(private Mailer $mailer, private LetterWriter $writer)
     {
     }
@@ -56,12 +62,28 @@ final readonly class PostOffice
                 return true;
             });
         } catch (Throwable $e) {
-            Letter::query()
-                ->whereKey($id)
-                ->update(['trouble' => mb_strimwidth($e->getMessage(), 0, 300, '…')]);
+            $this->refused($id, $e);
 
             throw $e;
         }
+    }
+
+    /** Keeps why it was refused. What is refused for good is tried a few times, further and further apart, and left. */
+    private function refused(int $id, Throwable $e): void
+    {
+        $isForGood = $e instanceof UnexpectedResponseException && in_array($e->getCode(), self::FOR_GOOD, true);
+        $tries = (int) Letter::query()->whereKey($id)->value('tries') + 1;
+        Letter::query()
+            ->whereKey($id)
+            ->update([
+                'trouble' => mb_strimwidth($e->getMessage(), 0, 300, '…'),
+                ...$isForGood
+                    ? [
+                        'tries' => $tries,
+                        'not_before' => $tries >= self::TRIES ? now()->addYears(100) : now()->addHours(2 ** $tries),
+                    ]
+                    : [],
+            ]);
     }
 
     /**

@@ -21,7 +21,8 @@ final class SendLetter implements ShouldQueue
     /** @var list<int> seconds */
     public array $backoff = [5, 30, 120];
 
-    public int $timeout = 30;
+    /** Seconds; a mail server may take ten minutes to answer (RFC 5321, 4.5.3.2.6). */
+    public int $timeout = 1200;
 
     public function __construct(public readonly int $letter)
     {

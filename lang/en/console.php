@@ -112,6 +112,7 @@ return [
         'right' => 'Everything stands as it should.',
     ],
     'recording' => [
+        'given_up' => 'It could not be fetched for a week.',
         'none' => ':section has held no session on :day.',
         'ready' => ':count became ready|:count became ready',
     ],

@@ -1,7 +1,12 @@
 <?php
 
 return [
+    'other_host' => 'For :service we were sent on to another host. Only the host that is set is asked. Set that one '
+        .'where it is right.',
+    'stopped' => 'For half a minute nothing came from :service. What has come is kept, and it goes on with the next '
+        .'try.',
     'bridge_answers' => [
+        'long' => 'The conference service names something with more than 200 characters.',
         'no_address' => 'The conference bridge answered without an address.',
         'no_events' => 'The conference bridge answered without events.',
         'no_room' => 'The conference bridge answered without a room.',

@@ -108,9 +108,14 @@ test(
                     return [];
                 }
 
-                public function fetch(string $room, string $recording): array
+                public function fetch(string $room, string $recording, string $into, int $most): string
                 {
-                    return ['sound' => '', 'type' => '', 'transcript' => ''];
+                    return '';
+                }
+
+                public function transcript(string $room, string $recording): string
+                {
+                    return '';
                 }
             },
         );

@@ -10,7 +10,8 @@ use RuntimeException;
 /** A mail server that others wrote (Debian's python3-aiosmtpd), as a real process that keeps a maildir. */
 final class MailServer
 {
-    private static ?self $shared = null;
+    /** @var array<string, self> by the handler */
+    private static array $shared = [];
 
     private Services $services;
 
@@ -21,26 +22,41 @@ final class MailServer
 
     public static function shared(): self
     {
-        if (self::$shared === null) {
-            $folder = sys_get_temp_dir().'/nomada-maildir-'.getmypid();
-            self::$shared = new self(StandinServer::freePort(), $folder);
-            self::$shared->services->start('mail-'.self::$shared->port, [
-                '/usr/bin/python3',
-                '-m',
-                'aiosmtpd',
-                '-n',
-                '-l',
-                '127.0.0.1:'.self::$shared->port,
-                '-c',
-                'aiosmtpd.handlers.Mailbox',
-                $folder,
-            ]);
-            self::$shared->services->waitForService('mail-'.self::$shared->port, self::$shared->port) ||
+        return self::with('aiosmtpd.handlers.Mailbox', 'maildir');
+    }
+
+    /** One that takes two seconds to answer the end of a message (slow_mail.py). */
+    public static function slow(): self
+    {
+        return self::with('slow_mail.Slow', 'slow-maildir');
+    }
+
+    private static function with(string $handler, string $name): self
+    {
+        if (! isset(self::$shared[$handler])) {
+            $self = new self(StandinServer::freePort(), sys_get_temp_dir()."/nomada-$name-".getmypid());
+            self::$shared[$handler] = $self;
+            $self->services->start(
+                "mail-$self->port",
+                [
+                    '/usr/bin/python3',
+                    '-m',
+                    'aiosmtpd',
+                    '-n',
+                    '-l',
+                    "127.0.0.1:$self->port",
+                    '-c',
+                    $handler,
+                    $self->folder,
+                ],
+                ['PYTHONPATH' => __DIR__, 'SECONDS' => '2'],
+            );
+            $self->services->waitForService("mail-$self->port", $self->port) ||
                 throw new RuntimeException('The mail server did not come up');
-            register_shutdown_function(fn () => self::$shared?->end());
+            register_shutdown_function(fn () => $self->end());
         }
 
-        return self::$shared;
+        return self::$shared[$handler];
     }
 
     public function url(): string

@@ -88,7 +88,7 @@ final readonly class TryPlace
 
     private function mail(PlaceSettings $place): Trial
     {
-        $server = PlaceTransport::smtp($place);
+        $server = PlaceTransport::smtp($place, $place->timeout);
         try {
             $server->start();
             $server->stop();

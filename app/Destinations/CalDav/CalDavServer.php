@@ -178,10 +178,9 @@ final class CalDavServer
     /** @throws DestinationFailure */
     public function isThere(string $collection): bool
     {
-        return $this->send('PROPFIND', $collection, self::propfind('<d:resourcetype/>'), 0, [
-            404,
-            403,
-        ])->successful();
+        $answer = $this->send('PROPFIND', $collection, self::propfind('<d:resourcetype/>'), 0, [404, 403]);
+
+        return $answer->successful() && $this->multi($answer, [])->found !== [];
     }
 
     /** @throws DestinationFailure */

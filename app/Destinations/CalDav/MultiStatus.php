@@ -38,7 +38,9 @@ final readonly class MultiStatus
                 continue;
             }
             $href = self::text($paths, 'd:href', $response);
-            if ($href === null) {
+            // A server may say that something is missing within an answer that is good as a whole (RFC 4918, 9.1.2).
+            $status = self::text($paths, 'd:status', $response);
+            if ($href === null || ($status !== null && preg_match('/ (404|410)\b/', $status) === 1)) {
                 continue;
             }
             $own = [];

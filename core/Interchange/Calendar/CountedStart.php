@@ -10,9 +10,15 @@ use Sabre\VObject\Property\ICalendar\DateTime;
 /** DTSTART with dates that count the steps which a recurrence makes from them. */
 final class CountedStart extends DateTime
 {
-    /** @return array<CountedDate> */
+    /**
+     * The library's word for what it answers is narrower than what its callers take, and it gives immutable dates
+     * itself.
+     *
+     * @return array<\DateTime>
+     */
     public function getDateTimes(?DateTimeZone $timeZone = null)
     {
+        // @phpstan-ignore return.type
         return array_map(CountedDate::from(...), parent::getDateTimes($timeZone));
     }
 }

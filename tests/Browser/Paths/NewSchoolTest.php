@@ -44,7 +44,10 @@ test('from a new machine to a student who is signed in, in the browser', functio
         $b->fill('email', 'nora@new.example')->fill('password', 'olas y mareas')->press('Sign in');
 
         // A coordinator's second factor comes first.
-        $b->see('Coordinators sign in with a second factor')->press('Set it up')->see('type the key into it');
+        $b->see('Coordinators sign in with a second factor')
+            ->fill('own_password', 'olas y mareas')
+            ->press('Set it up')
+            ->see('type the key into it');
         $nora = fn (): Person => Person::query()->where('email', 'nora@new.example')->firstOrFail();
         $b->fill('code', Totp::of((string) $nora()->totp_secret)->code(time()))->press('Turn it on');
         $b->see('Your ten codes on paper');
