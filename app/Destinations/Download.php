@@ -22,7 +22,6 @@ final class Download
     private int $bytes = 0;
 
     /**
-     * @param  non-empty-string  $url
      * @param  array<string, string>  $headers
      * @param  float  $idle  seconds for which nothing may come
      * @param  int  $most  bytes
@@ -44,8 +43,9 @@ final class Download
         foreach ($this->headers as $name => $value) {
             $lines[] = "$name: $value";
         }
-        $curl = curl_init($this->url) ?: throw new DestinationFailure("$this->url is no address");
+        $curl = curl_init();
         curl_setopt_array($curl, [
+            CURLOPT_URL => $this->url === '' ? throw new DestinationFailure('There is no address') : $this->url,
             CURLOPT_HTTPHEADER => $lines,
             CURLOPT_PROTOCOLS => CURLPROTO_HTTP | CURLPROTO_HTTPS,
             CURLOPT_CONNECTTIMEOUT_MS => (int) (1000 * $this->idle),

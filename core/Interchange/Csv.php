@@ -48,7 +48,7 @@ final class Csv
 
             return;
         }
-        $columns = array_map(trim(...), $header[1]);
+        $columns = array_map(fn (string $c): string => self::named(trim($c), $needs), $header[1]);
         foreach (array_diff($needs, $columns) as $missing) {
             $this->faults[] = new ImportFault(
                 $file,
@@ -88,6 +88,22 @@ final class Csv
             }
             $this->rows[] = new CsvRow($file, $line, array_combine($columns, array_map(self::plain(...), $cells)));
         }
+    }
+
+    /**
+     * A column is known by its name however its letters are written.
+     *
+     * @param  list<string>  $needs
+     */
+    private static function named(string $column, array $needs): string
+    {
+        foreach ($needs as $name) {
+            if (strcasecmp($name, $column) === 0) {
+                return $name;
+            }
+        }
+
+        return $column;
     }
 
     /** A cell without blanks around it, and without the apostrophe that keeps a spreadsheet from running it. */
@@ -209,7 +225,10 @@ final class Csv
     private function separatorOf(string $header, array $needs): string
     {
         foreach ([',', ';', "\t"] as $separator) {
-            $columns = array_map(fn (string $c): string => trim($c, " \"\r\n"), explode($separator, $header));
+            $columns = array_map(
+                fn (string $c): string => self::named(trim($c, " \"\r\n"), $needs),
+                explode($separator, $header),
+            );
             if (array_diff($needs, $columns) === []) {
                 if ($separator !== ',') {
                     $this->faults[] = new ImportFault(

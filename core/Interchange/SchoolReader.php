@@ -51,6 +51,18 @@ final class SchoolReader
         'relative' => 'guardian',
     ];
 
+    /** Texts of a row, by the characters that are kept of each. */
+    private const TEXTS = [
+        'sourcedId' => 250,
+        'name' => 250,
+        'title' => 250,
+        'familyName' => 250,
+        'givenName' => 250,
+        'email' => 250,
+        'classCode' => 250,
+        'grades' => 10,
+    ];
+
     private SchoolData $data;
 
     private Zone $zone;
@@ -228,7 +240,7 @@ final class SchoolReader
     {
         $addresses = $lines = [];
         foreach ($this->named($rows, 'familyName') as $row) {
-            $role = self::ROLES[$row->get('role')] ?? null;
+            $role = self::ROLES[strtolower($row->get('role'))] ?? null;
             if ($role === null) {
                 $this->bad['users.csv'][$row->get('sourcedId')] = $row->line;
                 $this->data->add(
@@ -327,7 +339,7 @@ final class SchoolReader
                     'aide' => 'co-teacher',
                     'proctor' => 'observer',
                     'administrator' => 'observer',
-                ][$row->get('role')] ?? null;
+                ][strtolower($row->get('role'))] ?? null;
             if ($role === null) {
                 $this->data->add($row->fault('role', 'roster.part'));
             }
@@ -403,7 +415,13 @@ final class SchoolReader
                 $this->data->add($row->fault('sourcedId', new Fault('roster.own_id', '', ['line' => $seen[$id]])));
             } else {
                 $seen[$id] = $row->line;
-                yield $row;
+                $isLong = fn (int $n, string $c): bool => mb_strlen($row->get($c)) > $n;
+                $long = array_key_first(array_filter(self::TEXTS, $isLong, ARRAY_FILTER_USE_BOTH));
+                if ($long === null) {
+                    yield $row;
+                } else {
+                    $this->fault($row, $long, new Fault('roster.long', '', ['n' => self::TEXTS[$long]]));
+                }
             }
         }
     }

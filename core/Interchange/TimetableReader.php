@@ -67,6 +67,11 @@ final class TimetableReader
                 new Fault('roster.reference', '', ['file' => 'classes.csv']),
             );
         }
+        foreach (['title' => 120, 'series_uid' => 250] as $column => $n) {
+            if (mb_strlen($row->get($column)) > $n) {
+                $faults[] = $row->fault($column, new Fault('roster.long', '', ['n' => $n]));
+            }
+        }
         try {
             $zone = $row->get('tzid') === '' ? $default : Zone::named($row->get('tzid'));
         } catch (Fault) {

@@ -109,11 +109,11 @@ final class TypedSchool
         }
         $course = $this->courses[mb_strtolower($title)] ?? null;
         if ($course === null) {
-            $course = 'COURSE-'.(count($this->courses) + 1);
+            $course = self::id('COURSE', mb_strtolower($title));
             $this->courses[mb_strtolower($title)] = $course;
             $this->add('courses.csv', [$course, '', $title, '']);
         }
-        $id = 'SECTION-'.count($this->rows['classes.csv']);
+        $id = self::id('SECTION', $key);
         $this->add('classes.csv', [$id, '', $title, $year, $course, $this->school, 'TERM-1']);
         $this->sections[$key] = [$id];
         $this->sections["of $year"][] = $id;
@@ -154,7 +154,7 @@ final class TypedSchool
     {
         $key = $role.' '.mb_strtolower($address === '' ? "$given $family $year" : $address);
         if (! isset($this->people[$key])) {
-            $this->people[$key] = strtoupper($role).'-'.count($this->rows['users.csv']);
+            $this->people[$key] = self::id(strtoupper($role), $key);
             $this->add('users.csv', [$this->people[$key], '', $role, $given, $family, $address, $year, '']);
         }
 
@@ -164,7 +164,7 @@ final class TypedSchool
     private function enrol(string $section, string $person, string $role): void
     {
         $this->add('enrollments.csv', [
-            'ENROLMENT-'.count($this->rows['enrollments.csv']),
+            self::id('ENROLMENT', "$section $person"),
             '',
             $section,
             $person,
@@ -173,6 +173,12 @@ final class TypedSchool
             '',
             '',
         ]);
+    }
+
+    /** By what a line says, never by where it stands: the same line is the same person wherever it is typed again. */
+    private static function id(string $kind, string $of): string
+    {
+        return $kind.'-'.substr(hash('sha256', $of), 0, 12);
     }
 
     /** @param  list<string>  $row */

@@ -9,7 +9,8 @@ return [
         'password_label' => 'Password',
         'address' => 'Write the address that your school knows.',
         'password' => 'Write your password.',
-        'wrong' => 'Address and password do not go together. Check both, or ask for a new password.',
+        'wrong' => 'Address and password do not go together. Check both, or ask for a new password. If you share your '.
+            'address with somebody, sign in by your school id.',
         'again' => 'That took too long. Sign in again.',
         'remember' => 'Keep me signed in on this device for 30 days',
         'forgotten' => 'Forgotten your password?',

@@ -1,6 +1,9 @@
 <?php
 
 return [
+    'there' => 'There is a school here now. What you type on the first page would be a whole school; bring what is to '
+        .'be '.
+        'added as files here.',
     'title' => 'Begin with your school',
     'sum' => 'nothing is saved before you have seen what comes of it',
     'hint' => 'Three things are enough to begin; patterns, links and registrations follow from them on their '.

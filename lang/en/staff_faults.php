@@ -272,6 +272,7 @@ return [
         'email' => 'An e-mail address was expected, or none.',
         'given' => 'A given name was expected; this one is empty.',
         'same_address' => 'Line :line has the same address: both sign in by their sourcedId.',
+        'long' => 'At most :n characters were expected.',
         'bool' => 'true or false was expected.',
         'guardian' => 'The sourcedId of a good row of users.csv was expected; this guardian is left out.',
         'part' => 'One of student, teacher, aide, proctor, administrator was expected.',

@@ -108,6 +108,18 @@ test('whoever is left of a role is invited at once, and nobody twice', function 
     $this->get('/accounts?role=guardian')->assertOk();
 });
 
+test('people who share an address are each written to, and told what they sign in by', function () {
+    $shared = (string) personCalled('S-1')->email;
+    DB::table('people')->where('sourced_id', 'S-2')->update(['email' => mb_strtoupper($shared)]);
+    $this->post('/sign-in/forgotten', ['email' => $shared])->assertSessionHasNoErrors();
+    $this->work();
+    $letters = DB::table('letters')->where('kind', 'reset')->pluck('person_id');
+    expect($letters->sort()->values()->all())->toBe([personCalled('S-1')->id, personCalled('S-2')->id]);
+    postGoes();
+    $words = implode("\n", array_map(fn ($m): string => $m->text(), mailbox($this, 'S-1')));
+    expect($words)->toContain('sign in as S-1')->toContain('sign in as S-2');
+});
+
 test('a forgotten password: the same answer for whomever, and a letter to whom the school knows', function () {
     $answers = [];
     foreach ([(string) personCalled('T-2')->email, 'nobody@elsewhere.example', "x'; --"] as $typed) {

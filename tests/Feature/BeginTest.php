@@ -66,6 +66,15 @@ test('what cannot be is told beside its field, and nothing typed is lost', funct
     'a section that is not there' => [['students' => 'A, B, , 8, Physics'], 'students'],
 ]);
 
+test('once there is a school, nobody types another over it', function () {
+    $this->school();
+    $before = DB::table('people')->orderBy('id')->get()->all();
+    $this->as('A-1')->get('/begin')->assertRedirect('/term/import');
+    $this->post('/begin', FIRST_SCHOOL)->assertRedirect('/term/import')->assertSessionHasErrors('files');
+    $this->get('/term/import')->assertSee('There is a school here now');
+    expect(DB::table('people')->orderBy('id')->get()->all())->toEqual($before);
+});
+
 test('the sample folder is one that the import takes without a fault', function () {
     $zip = tempnam(sys_get_temp_dir(), 'zip').'.zip';
     file_put_contents($zip, firstCoordinator($this)->get('/begin/sample')->assertOk()->getContent());

@@ -20,6 +20,9 @@ final readonly class InvitePeople
     /** Hours for which the link is good. */
     public const HOURS = 72;
 
+    /** People of one address who are written to, at most. */
+    private const SHARING = 12;
+
     /** Minutes within which a person who asks for a new password again gets no second email. */
     private const PAUSE = 5;
 
@@ -54,17 +57,28 @@ final readonly class InvitePeople
         return $n;
     }
 
-    /** Where the school knows the address, and it is one person's or names them, a letter goes; nobody is told. */
+    /**
+     * Where the school knows the address or the id, an email goes; nobody is told. People who share an address get one
+     * each: it says what each of them signs in by.
+     */
     public function reset(string $typed): void
     {
-        $person = Person::query()
-            ->where(Person::signingInBy($typed))
+        Person::query()
+            ->where(
+                fn ($q) => $q
+                    ->where(Person::signingInBy($typed))
+                    ->orWhereRaw('lower(email) = ?', [mb_strtolower($typed)]),
+            )
             ->whereNull('disabled_on')
             ->whereNotNull('email')
-            ->first();
-        if ($person === null) {
-            return;
-        }
+            ->orderBy('id')
+            ->limit(self::SHARING)
+            ->get()
+            ->each($this->resetOne(...));
+    }
+
+    private function resetOne(Person $person): void
+    {
         DB::transaction(function () use ($person): void {
             Person::query()->whereKey($person->id)->lock('for no key update')->first();
             $open = AccountPass::query()

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Term;
 
+use Nomada\Core\Interchange\Csv;
 use Nomada\Core\Interchange\CsvText;
 use Nomada\Core\Interchange\TypedSchool;
 use Nomada\Core\Term\LocalDate;
@@ -25,11 +26,13 @@ final class SampleFolder
             "Galia,Zabalo,galia@school.example,8\nRui,Mestre,rui@school.example,8",
         );
 
+        $section = (new Csv('classes.csv', $files['classes.csv'], ['sourcedId']))->rows[0]->get('sourcedId');
+
         return $files + [
             'timetable.csv' => CsvText::write([
                 ['class_sourced_id', 'title', 'dtstart', 'minutes', 'tzid', 'rrule'],
                 [
-                    'SECTION-1',
+                    $section,
                     'Marine Science',
                     '2027-01-12T10:00',
                     47,

@@ -104,6 +104,23 @@ test('every fault is listed with file, line and column', function (
     ['timetable.csv', 'Europe/Madrid', 'Madrid', 2, 'tzid'],
 ]);
 
+test('a text that is too long is told with its line; heads and roles are read as people write them', function () {
+    $long = str_repeat('x', 251);
+    $data = SchoolReader::read(
+        SmallSchool::files([
+            'users.csv' => "SourcedId,Role,givenName,familyName,EMAIL\nT-1,Teacher,Nadir,Haddad,n@s.example\n".
+                "S-1,student,$long,Zabalo,g@s.example\n",
+            'enrollments.csv' => "sourcedId,classSourcedId,userSourcedId,role\nE-1,MAR,T-1,Teacher\n",
+        ]),
+    );
+    $said = array_map(English::line(...), array_filter($data->faults, fn ($f) => ! $f->warning));
+    expect($data->people['T-1']['role'])
+        ->toBe('teacher')
+        ->and(implode("\n", $said))
+        ->toContain('givenName')
+        ->toContain('At most 250 characters');
+});
+
 test('a missing file and a broken calendar are faults, not crashes', function () {
     expect(English::line(SchoolReader::read(SmallSchool::files(['users.csv' => null]))->faults[0]))
         ->toContain('users.csv')

@@ -8,6 +8,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Models\Term\School;
 use Nomada\App\Support\KeptUpload;
 use Nomada\App\Support\ZipText;
 use Nomada\App\View\Term\BeginPage;
@@ -17,13 +18,20 @@ use Symfony\Component\HttpFoundation\Response;
 /** An empty school's first page: typed, or brought as files; either is looked at before it is saved. */
 final class BeginController extends Controller
 {
-    public function show(): View
+    public function show(): View|RedirectResponse
     {
+        if (School::query()->exists()) {
+            return $this->import();
+        }
+
         return view('term.begin', ['page' => BeginPage::of()]);
     }
 
     public function store(Request $request): RedirectResponse
     {
+        if (School::query()->exists()) {
+            return $this->import();
+        }
         $given = $request->validate(
             [
                 'name' => ['required', 'string', 'max:120'],
@@ -38,6 +46,14 @@ final class BeginController extends Controller
         );
 
         return redirect()->route('import.preview', KeptUpload::texts(BeginPage::files($given))->key);
+    }
+
+    /** What is typed is a whole school; to one that is there, only a file can be added and be looked at row by row. */
+    private function import(): RedirectResponse
+    {
+        return redirect()
+            ->route('import')
+            ->withErrors(['files' => __('begin.there')]);
     }
 
     public function sample(): Response
