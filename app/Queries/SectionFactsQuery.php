@@ -199,7 +199,7 @@ final class SectionFactsQuery
                 ->whereNull('retired_at')
                 ->when(! $withPersonal, fn ($q) => $q->where('kind', LinkKind::Series))
                 ->orderBy('id')
-                ->get(['series_id', 'kind', 'person_id', 'secret', 'join_code', 'dial_in', 'pin']) as $row
+                ->get(['series_id', 'kind', 'person_id', 'secret', 'join_code', 'dial_in', 'pin', 'is_hidden']) as $row
         ) {
             $out[(int) $row->series_id][$row->kind][] = $row;
         }
@@ -390,6 +390,7 @@ final class SectionFactsQuery
         $in = fn (SessionState $state): array => array_values(
             array_filter($sessions, fn (PlannedSession $s): bool => $s->state === $state),
         );
+        $isHidden = (bool) $link?->is_hidden;
 
         return new SeriesFacts(
             $series->id,
@@ -400,12 +401,12 @@ final class SectionFactsQuery
             $series->plan(),
             $in(SessionState::Planned),
             $link === null ? '' : $this->address($link),
-            self::open($link?->join_code),
-            (string) $link?->dial_in,
-            self::open($link?->pin),
+            $isHidden ? '' : self::open($link?->join_code),
+            $isHidden ? '' : (string) $link?->dial_in,
+            $isHidden ? '' : self::open($link?->pin),
             $in(SessionState::Cancelled),
             $elsewhere,
-            $this->rules($series)->hiddenOutside,
+            $isHidden || $this->rules($series)->hiddenOutside,
             $belongings,
             $series->stretches(),
             $registered,
@@ -463,9 +464,9 @@ final class SectionFactsQuery
     {
         $personal = $hosts = [];
         foreach ($linked as $series) {
-            // A link that is hidden outside the door's hours stands on the student's own page only.
+            // A link that is hidden, outside the door's hours or by hand, stands on the student's own page at most.
             $own = $this->rules($series)->hiddenOutside ? [] : $links[$series->id][LinkKind::Personal->value] ?? [];
-            foreach ($own as $link) {
+            foreach (array_filter($own, fn (stdClass $l): bool => ! $l->is_hidden) as $link) {
                 $personal[(int) $link->person_id][$series->id] = $this->address($link);
             }
             foreach ($links[$series->id][LinkKind::Host->value] ?? [] as $link) {

@@ -45,7 +45,7 @@ final class CalendarPlacements
                 ];
                 $common = $said[$language];
                 $isAll = count($own) === count($series->sessions);
-                $link = $reader->links[$series->id] ?? ($series->hiddenOutside ? '' : $series->link);
+                $link = $reader->links[$series->id] ?? ($series->isHidden ? '' : $series->link);
                 $note = self::note($reader->role, $words);
                 $out[] = new Placement(
                     Place::Calendar,
@@ -128,7 +128,7 @@ final class CalendarPlacements
                     $series->joinCode,
                     $series->dialIn,
                     $series->pin,
-                    $series->hiddenOutside,
+                    $series->isHidden,
                     $sessions,
                 ],
                 JSON_UNESCAPED_UNICODE,
@@ -160,7 +160,7 @@ final class CalendarPlacements
                 $section,
                 $s,
                 $section->words($language),
-                $own[$s->id] ?? ($s->hiddenOutside ? '' : $s->link),
+                $own[$s->id] ?? ($s->isHidden ? '' : $s->link),
                 sessions: $person === null ? null : $s->sessionsOf($person),
             ),
             $section->series,
@@ -192,7 +192,7 @@ final class CalendarPlacements
             $series->sequence,
             $series->changedAt,
             $summary,
-            $link === '' && ! $series->hiddenOutside ? '' : $description.$note,
+            $link === '' && ! $series->isHidden ? '' : $description.$note,
             $link,
             $series->plan->zone,
             $series->plan->startMinute,

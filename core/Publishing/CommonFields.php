@@ -17,7 +17,7 @@ final class CommonFields
         $words = $section->words();
         $out = [];
         foreach ($section->series as $series) {
-            if ($series->hiddenOutside) {
+            if ($series->isHidden) {
                 $out[self::field($section, $series, 'link')] = $words->phrases->say('hidden');
 
                 continue;

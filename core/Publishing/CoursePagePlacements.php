@@ -116,7 +116,7 @@ final class CoursePagePlacements
             }
             foreach ($section->series as $series) {
                 if (isset($open[$week][$series->id]) || ! isset($recordings[$week])) {
-                    $fields[CommonFields::field($section, $series, 'link')] = $series->hiddenOutside
+                    $fields[CommonFields::field($section, $series, 'link')] = $series->isHidden
                         ? $section->words()->phrases->say('hidden')
                         : $series->link;
                 }

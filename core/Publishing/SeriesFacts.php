@@ -27,7 +27,7 @@ final readonly class SeriesFacts
      *   for which each is, by sourcedId; null where they register for all at once
      * @param  array<int, string>  $recordings  addresses of what is released to everybody, by the session's start
      * @param  Stretches|null  $stretches  its plans one after the other; the plan alone where null
-     * @param  bool  $hiddenOutside  its link is hidden outside the door's hours, so it stands at no destination
+     * @param  bool  $isHidden  its link is hidden, outside the door's hours or by hand, so it stands at no destination
      */
     public function __construct(
         public int $id,
@@ -43,7 +43,7 @@ final readonly class SeriesFacts
         public string $pin,
         public array $cancelled = [],
         public array $elsewhere = [],
-        public bool $hiddenOutside = false,
+        public bool $isHidden = false,
         public array $belongings = [],
         private ?Stretches $stretches = null,
         public ?array $registered = null,

@@ -11,6 +11,7 @@ return [
     'cancelled' => 'Cancelled: :reason',
     'is_cancelled' => 'cancelled',
     'link_at' => 'The link appears here at :time.',
+    'link_hidden' => 'Your school has hidden the link. It comes back here when they show it again.',
     'come_in' => 'Come in',
     'door_at' => 'To the door, open at :time',
     'not_registered' => 'You are not registered yet.',

@@ -254,6 +254,7 @@ return [
         'live_of' => 'Live desk of :name, :time',
         'states' => [
             'not-held' => ':said',
+            'hidden' => 'the link is hidden',
             'no-link' => 'no join link',
             'over' => 'over',
             'ended' => 'ended for everybody',

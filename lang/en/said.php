@@ -240,7 +240,9 @@ return [
         'has_pass_copy' => ':what has a pass. Copy it from the list, and give it to that person only.',
         'link_replaced_old' => 'The link is replaced; the old one opens nothing any more. Publish to put the '.'new '
             .'one everywhere.',
-        'links_hidden_door' => 'The links are hidden: the door is shut for students.',
+        'links_hidden_door' => 'The links are hidden: the door is shut for students. Publish to take them off the '
+            .'course '.
+            'page, the class stream and the calendars.',
         'links_replaced_old' => ':n links are replaced; the old ones open nothing any more. Publish to put '.
             'the new ones everywhere.',
         'links_shown_again' => 'The links are shown again.',

@@ -189,6 +189,7 @@ final readonly class KeepDoor
                 ->where('kind', '!=', 'host')
                 ->update(['is_hidden' => $hidden]);
             ($this->audit)('link', $series, $by, new Said($hidden ? 'audit.hidden' : 'audit.shown'));
+            ($this->refresh)($series->sectionIds());
         });
     }
 

@@ -43,7 +43,7 @@ final readonly class SectionCartridge
                 $recording = $series->recordings[$session->start] ?? null;
                 // What is hidden outside the door's hours stands nowhere; a cancelled session leads nowhere.
                 $address = $recording ?? ($session->state === SessionState::Planned ? $series->link : '');
-                if ($address === '' || ($recording === null && $series->hiddenOutside)) {
+                if ($address === '' || ($recording === null && $series->isHidden)) {
                     continue;
                 }
                 $line = CoursePagePlacements::line($facts, $series, $session);

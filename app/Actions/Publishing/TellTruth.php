@@ -213,7 +213,7 @@ final class TellTruth
                 'door' => $door,
                 'link' => $one === null
                         ? ''
-                        : $readers[$person]->links[$one->id] ?? ($one->hiddenOutside ? '' : $one->link),
+                        : $readers[$person]->links[$one->id] ?? ($one->isHidden ? '' : $one->link),
                 'zone' => $facts->term->zone->name,
             ];
         }

@@ -154,7 +154,7 @@ final readonly class LookPage
         int $to,
     ): array {
         $reader = array_column($section->readers, null, 'person')[$who->sourced_id] ?? null;
-        $link = $reader?->links[$series->id] ?? ($series->hiddenOutside ? '' : $series->link);
+        $link = $reader?->links[$series->id] ?? ($series->isHidden ? '' : $series->link);
         $calendar = $read["calendar $who->sourced_id"] ?? null;
         $object = is_array($calendar) ? $calendar["$who->sourced_id/$series->uid"] ?? null : null;
         $served = $object === null ? [] : ServedEvents::of((string) $object->body, $from, $to) ?? [];

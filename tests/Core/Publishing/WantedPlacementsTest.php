@@ -83,7 +83,7 @@ function hiddenFacts(SeriesPlan $plan): SectionFacts
         $s->joinCode,
         $s->dialIn,
         $s->pin,
-        hiddenOutside: true,
+        isHidden: true,
     );
 
     return new SectionFacts(

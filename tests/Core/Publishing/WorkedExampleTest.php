@@ -101,7 +101,7 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
         dialIn: '+34 556',
         pin: '456',
         elsewhere: ['S-1' => true],
-        hiddenOutside: true,
+        isHidden: true,
         belongings: $parts,
         stretches: new Stretches([
             Scenario::plan([3], '2027-01-13', minutes: 47),

@@ -9,6 +9,7 @@ enum DoorState: string
 {
     case NotHeld = 'not-held';
     case NoLink = 'no-link';
+    case Hidden = 'hidden';
     case Over = 'over';
     case Ended = 'ended';
     case Running = 'running';
@@ -19,6 +20,7 @@ enum DoorState: string
     {
         return match ($this) {
             self::NotHeld, self::NoLink => 'bad',
+            self::Hidden => 'todo',
             self::Running, self::Open => 'good',
             default => '',
         };

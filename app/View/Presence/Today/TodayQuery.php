@@ -93,6 +93,10 @@ final readonly class TodayQuery
                     "exists (select 1 from join_links l where l.series_id = series.id and l.kind = 'series' and
                         l.retired_at is null) as linked",
                 ),
+                DB::raw(
+                    "exists (select 1 from join_links l where l.series_id = series.id and l.kind = 'series' and
+                        l.retired_at is null and is_hidden) as hidden",
+                ),
             ]);
         $teachers = Teachers::of(array_values(array_map(intval(...), $rows->pluck('section_id')->all())));
 
@@ -140,6 +144,7 @@ final readonly class TodayQuery
             ! $s->linked => DoorState::NoLink,
             $now >= $ends => DoorState::Over,
             $s->ended !== null => DoorState::Ended,
+            $s->hidden => DoorState::Hidden,
             $now >= $starts => DoorState::Running,
             $now >= $opens => DoorState::Open,
             default => DoorState::Shut,

@@ -15,6 +15,7 @@ final readonly class ComingSession
      * @param  int  $starts  UTC seconds
      * @param  string  $doors  from when the door is open, a clock time
      * @param  bool  $isHidden  its link is not shown yet
+     * @param  bool  $isShut  its link is hidden by hand, until somebody shows it again
      */
     public function __construct(
         public string $day,
@@ -32,6 +33,7 @@ final readonly class ComingSession
         public bool $isToday,
         public bool $isOpen,
         public bool $isHidden,
+        public bool $isShut = false,
     ) {
     }
 

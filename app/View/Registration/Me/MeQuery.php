@@ -231,6 +231,10 @@ final readonly class MeQuery
                 'sessions.door as own_door',
                 DB::raw('coalesce(sessions.title, sessions.topic) as topic'),
                 DB::raw(
+                    "exists (select from join_links l where l.series_id = sessions.series_id and retired_at is null
+                        and is_hidden and (l.kind = 'series' or l.person_id = $person->id)) as hidden",
+                ),
+                DB::raw(
                     "(select left(given_name, 1) || '. ' || family_name from people where people.id =
                         sessions.teacher_id) as other",
                 ),
@@ -262,6 +266,7 @@ final readonly class MeQuery
                         $own->dateAt($starts)->day === $own->dateAt($now)->day,
                         $now >= $opens,
                         $door->hiddenOutside && $now < $opens,
+                        (bool) $r->hidden,
                     );
                 })
                 ->all(),

@@ -7,7 +7,7 @@
             </span>
             @if ($one->isCancelled())
                 <span class="bad">{{ __('me.is_cancelled') }}</span>
-            @elseif (isset($page->links[$one->series]) && !$one->isHidden)
+            @elseif (isset($page->links[$one->series]) && !$one->isHidden && !$one->isShut)
                 <a href="{{ $page->links[$one->series] }}"
                     aria-label="{{ __('me.door_of', ['name' => $one->name, 'day' => $one->day]) }}">{{ __('me.door') }}</a>
             @else

@@ -8,6 +8,8 @@
     @elseif (!isset($page->links[$one->series]))
         <p class="todo mb-0">{{ __('me.not_registered') }}
             {{ __($page->registers($one->series) ? 'me.register_below' : 'me.school_does') }}</p>
+    @elseif ($one->isShut)
+        <p class="quiet mb-0">{{ __('me.link_hidden') }}</p>
     @elseif ($one->isHidden)
         <p class="quiet mb-0">{{ __('me.link_at', ['time' => $one->doors]) }}</p>
     @else
