@@ -9,6 +9,8 @@ Schedule::command('nomada:post')->everyMinute()->withoutOverlapping(5);
 Schedule::command('nomada:replies')->everyFiveMinutes()->withoutOverlapping(10);
 Schedule::command('nomada:webhooks')->everyMinute()->withoutOverlapping(5);
 Schedule::command('nomada:tidy')->dailyAt('03:10')->withoutOverlapping(60);
+// Whose enrolment has ended gives the seat to who waits for it.
+Schedule::command('nomada:register --left')->dailyAt('01:40')->withoutOverlapping(60);
 Schedule::command('nomada:check')->dailyAt('03:30')->withoutOverlapping(120);
 Schedule::command('nomada:drift')->dailyAt('02:10')->withoutOverlapping(120);
 Schedule::command('nomada:truth')->dailyAt('05:10')->withoutOverlapping(120);

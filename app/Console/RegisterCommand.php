@@ -8,7 +8,8 @@ use Nomada\App\Actions\Registration\RegisterRoster;
 
 final class RegisterCommand extends Sections
 {
-    protected $signature = 'nomada:register {--section=* : sourcedId; all where none is given} {--json}';
+    protected $signature = 'nomada:register {--section=* : sourcedId; all where none is given}
+        {--left : only those who have left lose theirs; nobody is registered} {--json}';
 
     protected $description = 'Registers the whole roster of sections: everybody enrolled gets a personal link';
 
@@ -18,7 +19,10 @@ final class RegisterCommand extends Sections
         if ($sections === null) {
             return self::FAILURE;
         }
-        $sums = $register->many($sections->load(['term.school', 'term.closures', 'series'])->all());
+        $sums = $register->many(
+            $sections->load(['term.school', 'term.closures', 'series'])->all(),
+            (bool) $this->option('left'),
+        );
         $rows = [];
         foreach ($sections as $section) {
             $rows[] = ['section' => $section->sourced_id] + $sums[$section->id];

@@ -482,3 +482,17 @@ test('a second term stands beside the first, and takes over its plan', function 
         'Autumn is removed.',
     );
 });
+
+test('a weekend day that is open within closed days is not opened twice', function () {
+    $open = fn () => $this->as('A-1')->post('/term/opened-days', ['open_day' => 'Sat 27 Feb']);
+    $open()->assertSessionHasNoErrors();
+    DB::table('closures')->insert([
+        'term_id' => term()->id,
+        'uid' => 'storm',
+        'starts_on' => '2027-02-26',
+        'ends_on' => '2027-03-01',
+        'reason' => 'Storm',
+    ]);
+    $open()->assertSessionHasErrors('open_day');
+    expect(DB::table('opened_days')->count())->toBe(1);
+});

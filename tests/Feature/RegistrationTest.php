@@ -2,6 +2,7 @@
 
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Registration\DecideRegistration;
 use Nomada\App\Actions\Registration\RegisterRoster;
 use Nomada\App\Actions\Registration\RegistrationChecks;
 use Nomada\App\Models\Joining\JoinLink;
@@ -125,6 +126,23 @@ test('a decision is undone until its letter has gone, and the letter then never 
         ->get("/register/$series")
         ->assertSee('Because: Use your school address.')
         ->assertSee('Register');
+});
+
+test('who leaves the roster gives the seat to who waits for it, at once and by itself', function () {
+    $series = Registering::open($this, ['seats' => 1]);
+    Registering::as($this, 'S-1', $series);
+    Registering::as($this, 'S-2', $series);
+    expect([Registering::of('S-1')->state, Registering::of('S-2')->state])->toBe(['waiting', 'queued']);
+    DB::table('enrolments')
+        ->where('person_id', personCalled('S-1')->id)
+        ->update(['ends_on' => app(Nomada\App\Support\Clock::class)->schoolDay()->plus(-1)->iso()]);
+    // Nothing has followed yet; the seat is free all the same.
+    expect(DecideRegistration::held($series, null))->toBe(0);
+    Artisan::call('nomada:register', ['--left' => true]);
+    expect([Registering::of('S-1')->state, Registering::of('S-2')->state])
+        ->toBe(['withdrawn', 'waiting'])
+        ->and(DB::table('registrations')->where('came_by', 'roster')->count())
+        ->toBe(0);
 });
 
 test('seats are kept: who comes later is on the waiting list in order, and moves up', function () {

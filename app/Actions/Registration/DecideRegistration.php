@@ -190,7 +190,8 @@ final readonly class DecideRegistration
     }
 
     /**
-     * Seats held: accepted, or waiting for a decision.
+     * Seats held: accepted, or waiting for a decision. Who has left every section of the series holds none from that
+     * day on, whether their registration has been ended by now or not.
      *
      * @param  int|null  $session  the one session that they are for; null where they are for the series
      * @param  list<string>  $states
@@ -201,6 +202,13 @@ final readonly class DecideRegistration
             ->where('series_id', $series)
             ->where('session_id', $session)
             ->whereIn('state', $states)
+            ->whereRaw(
+                "(exists (select from parts p join series_sections t using (section_id) where t.series_id = ? and
+                    p.person_id = registrations.person_id and coalesce(p.ends_on, 'infinity') >= ?)
+                or not exists (select from parts p join series_sections t using (section_id) where t.series_id = ? and
+                    p.person_id = registrations.person_id))",
+                [$series, app(Clock::class)->schoolDay()->iso(), $series],
+            )
             ->count();
     }
 

@@ -50,11 +50,12 @@ final readonly class RegisterRoster
             return ['joined' => 0, 'left' => 0];
         }
 
-        return $this(
-            Section::query()
-                ->with(['term.school', 'term.closures', 'series'])
-                ->findOrFail($series->section_id),
-        );
+        $section = Section::query()
+            ->with(['term.school', 'term.closures'])
+            ->findOrFail($series->section_id);
+
+        // The section's other series are no part of it: nobody has registered their rosters by this.
+        return $this($section->setRelation('series', $series->newCollection([$series])));
     }
 
     /** @return array{joined: int, left: int} registrations made and withdrawn, over all series */
@@ -67,19 +68,20 @@ final readonly class RegisterRoster
      * The same of many: some sections at a time, so that what ought to stand is written down in sets.
      *
      * @param  array<Section>  $sections
+     * @param  bool  $onlyLeft  nobody is registered; who has left loses theirs
      * @return array<int, array{joined: int, left: int}> by section
      */
-    public function many(array $sections): array
+    public function many(array $sections, bool $onlyLeft = false): array
     {
         $out = [];
         foreach (array_chunk($sections, self::AT_ONCE) as $some) {
-            $out += DB::transaction(function () use ($some): array {
+            $out += DB::transaction(function () use ($some, $onlyLeft): array {
                 Locks::series(
                     ...array_merge(...array_map(fn (Section $s): array => $s->series->pluck('id')->all(), $some)),
                 );
                 $sums = $touched = [];
                 foreach ($some as $section) {
-                    [$sums[$section->id], $also] = $this->section($section);
+                    [$sums[$section->id], $also] = $this->section($section, $onlyLeft);
                     if ($sums[$section->id] !== ['joined' => 0, 'left' => 0]) {
                         $touched = [...$touched, $section->id, ...$also];
                     }
@@ -96,7 +98,7 @@ final readonly class RegisterRoster
     }
 
     /** @return array{array{joined: int, left: int}, list<int>} and the sections that share any of its series */
-    private function section(Section $section): array
+    private function section(Section $section, bool $onlyLeft): array
     {
         $today = $section->term->calendar()->zone->dateAt($this->clock->seconds())->iso();
         $sum = ['joined' => 0, 'left' => 0];
@@ -116,10 +118,10 @@ final readonly class RegisterRoster
             $follow = RosterFollow::between($roster, $registered, $today);
             // Where students register themselves nobody is registered by the roster; whoever has left it loses the
             // link all the same.
-            $join = $own ? [] : $follow->join;
+            $join = $own || $onlyLeft ? [] : $follow->join;
             $leave = $own ? array_values(array_intersect($follow->leave, array_keys($roster))) : $follow->leave;
             $this->join($series->id, $join);
-            $this->leave($series, $leave);
+            $this->leave($series->setRelation('section', $section), $leave);
             $sum['joined'] += count($join);
             $sum['left'] += count($leave);
             $this->note($series->setRelation('section', $section), $join, $leave);

@@ -154,7 +154,9 @@ final readonly class KeepCalendar
         if (! $calendar->contains($day->day) || $day->weekday() < 6) {
             throw new Fault('open.weekend', 'open_day');
         }
-        if ($calendar->isOpen($day->day)) {
+        // One that is open and within closed days stays closed; opening it again would add nothing.
+        $isKept = OpenedDay::query()->where('term_id', $term->id)->where('day', $day->iso())->exists();
+        if ($isKept || $calendar->isOpen($day->day)) {
             throw new Fault('open.twice', 'open_day', ['day' => $day]);
         }
 

@@ -89,7 +89,7 @@ test('whatever changes what an event says changes its fingerprint', function (
     'join code' => [['joinCode' => 'BCDFHJKMNQ'], [], []],
     'phone' => [['dialIn' => '+34 556'], [], []],
     'pin' => [['pin' => '124'], [], []],
-    'hidden' => [['hiddenOutside' => true], ['readers' => [new Reader('S-1', 'Name S-1', 'student', [])]], []],
+    'hidden' => [['isHidden' => true], ['readers' => [new Reader('S-1', 'Name S-1', 'student', [])]], []],
     'title of the section' => [[], ['title' => 'Y8 Boats'], []],
     'doors' => [[], ['door' => new DoorRules(opensBefore: 12)], []],
     'page of the codes' => [[], ['joinPage' => 'https://y.example/join'], []],

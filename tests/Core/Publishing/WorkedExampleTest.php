@@ -408,7 +408,7 @@ test('whatever an event is made of changes what it is known by', function (Secti
     'the minutes' => [fn () => example(['plan' => Scenario::plan([2, 4], '2027-01-12', minutes: 48)])],
     'the start' => [fn () => example(['plan' => Scenario::plan([2, 4], '2027-01-12', minute: 605, minutes: 47)])],
     'the weekdays' => [fn () => example(['plan' => Scenario::plan([2, 5], '2027-01-12', minutes: 47)])],
-    'whether it is hidden' => [fn () => example(['hiddenOutside' => true])],
+    'whether it is hidden' => [fn () => example(['isHidden' => true])],
     'a topic' => [
         fn () => example([
             'sessions' => [
