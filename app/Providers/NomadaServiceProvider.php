@@ -17,11 +17,13 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Lang;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Translation\Translator;
+use LogicException;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\HttpConferenceBridge;
 use Nomada\App\Destinations\KnownRoomsBridge;
@@ -102,6 +104,17 @@ final class NomadaServiceProvider extends ServiceProvider
                     ->when(! config('nomada.demo'), fn (Builder $w) => $w->where('has_demo_password', false)),
             ),
         );
+        // A key without words is a mistake of ours that somebody would read on the screen.
+        Lang::handleMissingKeysUsing(function (string $key): string {
+            // The validator asks for words that a field may have, and does without.
+            $isOurs = preg_match('/^(?!validation\.)([a-z_]+)(\.[\w-]+)+$/D', $key, $m) === 1;
+            if ($isOurs && is_file(lang_path("en/$m[1].php"))) {
+                $missing = new LogicException("There are no words for $key");
+                $this->app->environment('testing') ? throw $missing : report($missing);
+            }
+
+            return $key;
+        });
         // Links, letters and what is published have one address, whatever host a request names.
         URL::forceRootUrl((string) config('app.url'));
         if ($this->app->runningInConsole()) {

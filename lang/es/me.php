@@ -10,6 +10,7 @@ return [
     'today' => ':day, hoy',
     'cancelled' => 'Cancelada: :reason',
     'is_cancelled' => 'cancelada',
+    'link_hidden' => 'Tu centro ha ocultado el enlace. Volverá aquí cuando lo muestre de nuevo.',
     'link_at' => 'El enlace aparece aquí a las :time.',
     'come_in' => 'Entrar',
     'door_at' => 'A la puerta, se abre a las :time',

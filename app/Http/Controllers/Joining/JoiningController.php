@@ -106,7 +106,7 @@ final class JoiningController extends Controller
 
         return view('joining.act', [
             'page' => new ActPage(
-                in_array($given['act'], BulkAct::ACTS, true) ? (string) __("joining.acts.$given[act]") : '',
+                in_array($given['act'], BulkAct::ACTS, true) ? self::titled($given['act']) : '',
                 $bulk->plan($given['act'], $value, $chosen),
                 $given['act'],
                 (string) ($given['preset'] ?? ''),
@@ -116,6 +116,12 @@ final class JoiningController extends Controller
         ]);
     }
 
+    /** The words of its button, without the mark that more is asked. */
+    private static function titled(string $act): string
+    {
+        return rtrim((string) __("joining.list.acts.$act"), '…');
+    }
+
     /** What came of an act on many: whoever did it, and the coordinator, may look at it again. */
     public function result(Request $request, int $result): View
     {
@@ -123,7 +129,7 @@ final class JoiningController extends Controller
 
         return view('joining.result', [
             'result' => $found,
-            'title' => (string) __("joining.acts.$found->act"),
+            'title' => self::titled($found->act),
             'canUndo' => BulkAct::canUndo($found->act) && $found->undone_at === null,
         ]);
     }
