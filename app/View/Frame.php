@@ -13,9 +13,6 @@ use Nomada\Core\Term\LocalDate;
 /** What stands around every page of somebody who is signed in: who, which term, what time it is for them. */
 final readonly class Frame
 {
-    /** Faults that belong to no field of the page itself. */
-    public const FAULTS = ['form', 'sections', 'step', 'date', 'time'];
-
     /**
      * @param  string  $term  its title; empty on pages of students, which say it where it matters
      * @param  string  $span  from when to when it is

@@ -63,6 +63,15 @@ Alpine.data('copy', () => ({
 keys(Modal);
 Alpine.start();
 
+// What was refused is seen where it stands: what is folded around it opens, and the page is there.
+const refused = [...document.querySelectorAll('main [role=alert], main .invalid')].filter(
+    told => told.textContent.trim() !== '',
+);
+refused.forEach(told => {
+    for (let fold = told.closest('details'); fold; fold = fold.parentElement.closest('details')) fold.open = true;
+});
+if (refused.length > 0) refused[0].scrollIntoView({ block: 'nearest' });
+
 // A drop-down of the masthead closes by Escape and by a click elsewhere.
 document.addEventListener('click', e => {
     document.querySelectorAll('.mast details[open], details.more[open]').forEach(d => {

@@ -5,7 +5,12 @@ export const editor = () => ({
     timer: 0,
     asked: 0,
     touched: new Set(),
+    told: new Set(),
     init() {
+        // What saving was refused for stays until its field is touched: a look does not ask what saving asks.
+        this.$root.querySelectorAll('[data-fault]').forEach(el => {
+            if (el.textContent.trim() !== '') this.told.add(el.dataset.fault);
+        });
         ['input', 'change'].forEach(what =>
             this.$root.addEventListener(what, e => {
                 this.touched.add(e.target.name.replace('[]', ''));
@@ -81,6 +86,7 @@ export const editor = () => ({
     },
     faults(errors) {
         this.$root.querySelectorAll('[data-fault]').forEach(el => {
+            if (this.told.has(el.dataset.fault) && !this.touched.has(el.dataset.fault)) return;
             // What was not come to yet is not complained of.
             const words =
                 this.touched.has(el.dataset.fault) || el.dataset.fault === 'form' ? errors[el.dataset.fault] : null;

@@ -20,8 +20,8 @@
         @if (session('said'))
             <p class="said" role="status">{{ session('said') }}</p>
         @endif
-        @foreach (array_slice(array_filter($frame::FAULTS, $errors->has(...)), 0, 1) as $field)
-            <p class="fault" role="alert">{{ $errors->first($field) }}</p>
+        @foreach (\Nomada\App\View\Unsaid::of($errors, (string) $slot) as $words)
+            <p class="fault" role="alert">{{ $words }}</p>
         @endforeach
         {{ $slot }}
     </main>
