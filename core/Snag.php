@@ -11,7 +11,7 @@ final readonly class Snag
 {
     /**
      * @param  string  $kind  no-series, no-link, not-registered, refused, changed, not-published, absences,
-     *   changed-there, truth
+     *   changed-there, truth, no-account, beyond
      * @param  bool  $isWrong  something is wrong, not only still to do
      * @param  string  $where  the stop at which it is mended: timetable, joining, registration, publishing, records
      */

@@ -17,6 +17,8 @@ final readonly class SectionStatus
      * @param  int  $absentRunning  students who have missed three sessions or more one after the other
      * @param  int  $changedThere  what somebody else has changed or deleted at a destination, until it is decided
      * @param  int  $seeOther  people and pages that told something else than the door, when the truth was last told
+     * @param  int  $withoutAccount  sessions to come that no host account runs, where the school has accounts
+     * @param  int  $beyond  series whose account has too few seats or minutes for them
      * @param  bool  $isToTell  whether students have not been told yet of something that changed
      * @param  array<string, array{add: int, change: int, remove: int, leave: int, trouble: int}>  $places  by Place
      */
@@ -31,6 +33,8 @@ final readonly class SectionStatus
         public int $changedThere = 0,
         public int $seeOther = 0,
         public bool $isToTell = false,
+        public int $withoutAccount = 0,
+        public int $beyond = 0,
     ) {
     }
 
@@ -54,6 +58,17 @@ final readonly class SectionStatus
         }
         foreach ($this->clashes as $words) {
             $out[] = new Snag('clash', true, new Said('snag.clash', ['clash' => $words]), 'timetable');
+        }
+        if ($this->beyond > 0) {
+            $out[] = new Snag('beyond', true, new Said('snag.beyond', ['n' => $this->beyond]), 'timetable');
+        }
+        if ($this->withoutAccount > 0) {
+            $out[] = new Snag(
+                'no-account',
+                true,
+                new Said('snag.no_account', ['n' => $this->withoutAccount]),
+                'timetable',
+            );
         }
         if ($this->absentRunning > 0) {
             $out[] = new Snag(

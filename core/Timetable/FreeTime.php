@@ -64,7 +64,10 @@ final readonly class FreeTime
         ]);
     }
 
-    /** @return list<Said> like "12 of 13 clear", "on Thu 18 Mar 3 students are elsewhere" */
+    /**
+     * @return list<Said> like "12 of 13 clear", "the teacher is free for 12 of 13" and "on Thu 18 Mar 3 students are
+     *   elsewhere"
+     */
     public function cost(): array
     {
         $out = [$this->teachers()];
@@ -88,7 +91,11 @@ final readonly class FreeTime
     private function teachers(): Said
     {
         return match (true) {
-            $this->sessions > 1 => new Said('free.clear', ['clear' => $this->clear, 'sessions' => $this->sessions]),
+            // "Clear" is what is no clash once it is planned: a student elsewhere is one.
+            $this->sessions > 1 => new Said($this->students === 0 ? 'free.clear' : 'free.teachers', [
+                'clear' => $this->clear,
+                'sessions' => $this->sessions,
+            ]),
             $this->clear !== 1 => new Said($this->noAccount > 0 ? 'free.no_account' : 'free.elsewhere'),
             default => new Said($this->students === 0 ? 'free.everybody' : 'free.teacher'),
         };

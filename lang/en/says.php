@@ -71,6 +71,7 @@ return [
             'once' => 'on :day :n student is elsewhere|on :day :n students are elsewhere',
         ],
         'teacher' => 'the teacher is free',
+        'teachers' => 'the teacher is free for :clear of :sessions',
     ],
     'found' => [
         'address_of' => 'the address of this student, typed from the account of somebody else',
@@ -193,6 +194,9 @@ return [
         'no_link' => 'No join link',
         'no_series' => 'No timetable yet',
         'not_published' => 'Not published',
+        'no_account' => ':n session without a host account|:n sessions without a host account',
+        'beyond' => ':n series is too long or too full for its host account|:n series are too long or too full for '.
+            'their host account',
         'not_registered' => ':n not registered|:n not registered',
         'refused' => ':place refused :n|:place refused :n',
         'truth' => ':n see something else than the door says|:n see something else than the door says',

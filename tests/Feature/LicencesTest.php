@@ -56,6 +56,17 @@ test('plans and accounts are kept, series are put on them, and the page says wha
     ]);
 });
 
+test('a series on no account, or on one that is too small, is an issue as soon as it is planned', function () {
+    $this->as('A-1')->get('/')->assertDontSee('without a host account');
+    $of = plan($this, ['seats' => 2]);
+    $this->post('/timetable/licences/accounts', ['of' => $of, 'account_name' => 'Host']);
+    $this->get('/')->assertSee('without a host account');
+    $this->get('/sections/MAR')->assertSee('without a host account');
+    DB::table('series')->update(['host_account_id' => DB::table('host_accounts')->value('id')]);
+    Illuminate\Support\Facades\Cache::flush();
+    $this->get('/')->assertDontSee('without a host account')->assertSee('too long or too full');
+});
+
 test('two series on one account at one time clash hard, and show wherever clashes show', function () {
     $of = plan($this);
     $this->post('/timetable/licences/accounts', ['of' => $of, 'account_name' => 'Host']);

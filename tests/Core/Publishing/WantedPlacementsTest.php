@@ -329,6 +329,13 @@ test('a section\'s snags in words, how grave, and where they are mended', functi
         new SectionStatus(1, 1, 2, 2, ['calendar' => ['leave' => 1]], isToTell: true),
         ['Changes that nobody was told of (publishing)'],
     ],
+    [
+        new SectionStatus(1, 1, 2, 2, ['calendar' => ['leave' => 1]], withoutAccount: 15, beyond: 1),
+        [
+            '! 1 series is too long or too full for its host account (timetable)',
+            '! 15 sessions without a host account (timetable)',
+        ],
+    ],
     // What differs is published, and told with it.
     [
         new SectionStatus(1, 1, 2, 2, ['calendar' => ['change' => 1]], isToTell: true),

@@ -136,7 +136,7 @@ test('given times cost what they clash with', function () {
     $cost = $times->at(array_map(fn (int $d): array => [$d, 610, 45], $days));
 
     expect(English::said($cost?->cost()))
-        ->toBe('1 of 3 clear; 1 on closed days; on Thu 4 Mar 4 students are elsewhere')
+        ->toBe('the teacher is free for 1 of 3; 1 on closed days; on Thu 4 Mar 4 students are elsewhere')
         ->and(English::said($times->at([[$days[0], 700, 30]])?->cost()))
         ->toBe('everybody is free')
         ->and(English::said($times->at([[$days[0], 610, 30]])?->cost()))

@@ -56,7 +56,8 @@ test('what given times cost is counted session by session', function () {
         ->toBeNull()
         ->and(English::said($cost->cost()))
         ->toBe(
-            '1 of 3 clear; the host account is taken on 1 days; on 3 days up to 5 students are elsewhere, most on Thu '.
+            'the teacher is free for 1 of 3; the host account is taken on 1 days; on 3 days up to 5 students are '
+                .'elsewhere, most on Thu '.
             '4 Mar; early or late for 3',
         );
     $once = $times->at([[$monday, 601, 45]]);
@@ -90,11 +91,11 @@ test('a cost in words', function (array $with, string $words) {
     [['students' => 1, 'on' => 1, 'worst' => 1], 'the teacher is free; on Thu 4 Mar 1 student is elsewhere'],
     [
         ['sessions' => 30, 'clear' => 30, 'students' => 60, 'on' => 30, 'worst' => 2],
-        '30 of 30 clear; on 30 days 2 students each are elsewhere',
+        'the teacher is free for 30 of 30; on 30 days 2 students each are elsewhere',
     ],
     [
         ['sessions' => 2, 'clear' => 2, 'students' => 2, 'on' => 2, 'worst' => 1],
-        '2 of 2 clear; on 2 days 1 student each is elsewhere',
+        'the teacher is free for 2 of 2; on 2 days 1 student each is elsewhere',
     ],
 ]);
 

@@ -55,7 +55,7 @@ test('closed days and busy ones are told as what they cost', function () {
 
     // Monday 15 February is Carnival.
     expect(English::said($onMonday[0]->cost()))
-        ->toBe('1 of 2 clear; 1 on closed days; on Mon 22 Feb 3 students are elsewhere')
+        ->toBe('the teacher is free for 1 of 2; 1 on closed days; on Mon 22 Feb 3 students are elsewhere')
         ->and(English::said($onMonday[0]->when()))
         ->toStartWith('Mon ');
 });

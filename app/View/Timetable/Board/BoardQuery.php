@@ -104,6 +104,8 @@ final readonly class BoardQuery
                     (int) ($drifts[$id] ?? 0),
                     (int) ($other[$section->sourced_id] ?? 0),
                     isset($toTell[$id]),
+                    $counted['without'][$id] ?? 0,
+                    $counted['beyond'][$id] ?? 0,
                 ),
             );
         }
@@ -115,11 +117,11 @@ final readonly class BoardQuery
      * What is dear to count, by section.
      *
      * @param  list<int>  $ids
-     * @return array{linked: array<int, int>, registered: array<int, int>, roster: array<int, int>}
+     * @return array<'linked'|'registered'|'roster'|'without'|'beyond', array<int, int>>
      */
     private function counted(array $ids, LocalDate $day): array
     {
-        return [
+        return $this->hosted($ids) + [
             'linked' => $this->counts('join_links', $ids, "kind = 'series' and retired_at is null"),
             'registered' => $this->registered($ids, $day),
             'roster' => array_map(
@@ -132,6 +134,44 @@ final readonly class BoardQuery
                     ->all(),
             ),
         ];
+    }
+
+    /**
+     * Where host accounts run the sessions: what none runs, and what is too long or too full for the one it is on.
+     *
+     * @param  list<int>  $ids
+     * @return array{without: array<int, int>, beyond: array<int, int>} by section
+     */
+    private function hosted(array $ids): array
+    {
+        if (DB::table('host_accounts')->doesntExist()) {
+            return ['without' => [], 'beyond' => []];
+        }
+        $rows = DB::select(
+            "with held as materialized (
+                select s.series_id, max(s.ends_at - s.starts_at) as longest,
+                    count(*) filter (where coalesce(s.host_account_id, series.host_account_id) is null) as bare
+                from sessions s join series on series.id = s.series_id
+                where s.state = 'planned' and s.starts_at > to_timestamp(?) group by s.series_id
+            ), people as materialized (
+                select series_id, count(distinct person_id) as n
+                from parts join series_sections using (section_id)
+                where role in ('student', 'teacher', 'co-teacher') group by series_id
+            )
+            select series.section_id, sum(bare) as bare,
+                count(*) filter (where longest > plan.minutes * interval '1 minute' or people.n > plan.seats) as beyond
+            from held join series on series.id = held.series_id
+            left join people on people.series_id = series.id
+            left join host_accounts a on a.id = series.host_account_id
+            left join hosting_plans plan on plan.id = a.hosting_plan_id
+            where series.section_id = any(?::bigint[]) group by series.section_id",
+            [$this->clock->seconds(), '{'.implode(',', $ids).'}'],
+        );
+        $of = fn (string $what): array => array_filter(
+            array_map(intval(...), array_column($rows, $what, 'section_id')),
+        );
+
+        return ['without' => $of('bare'), 'beyond' => $of('beyond')];
     }
 
     /**
