@@ -29,7 +29,10 @@ final readonly class CheckDerived
     ) {
     }
 
-    /** @return list<array{kind: string, what: string}> kind: sessions, overlap, clashes, placements, parts */
+    /**
+     * @return list<array{kind: string, what: string}> kind: sessions, overlap, clashes, placements, parts, strays,
+     *   promises
+     */
     public function __invoke(): array
     {
         $out = [];
@@ -41,7 +44,7 @@ final readonly class CheckDerived
             array_push($out, ...$this->sessions($term), ...$this->found($term), ...$this->placements($term));
         }
 
-        return [...$out, ...$this->overlaps(), ...$this->parts()];
+        return [...$out, ...$this->overlaps(), ...$this->parts(), ...$this->strays(), ...$this->promises()];
     }
 
     /** @return list<array{kind: string, what: string}> */
@@ -160,6 +163,75 @@ final readonly class CheckDerived
                 fn (stdClass $r): array => self::row(
                     'parts',
                     (string) __('console.check.disabled', ['enrolment' => $r->sourced_id]),
+                ),
+                $rows,
+            ),
+        );
+    }
+
+    /**
+     * What is about one session belongs to its series and says its day: registrations, passes, materials.
+     *
+     * @return list<array{kind: string, what: string}>
+     */
+    private function strays(): array
+    {
+        $rows = DB::select(
+            "select 'registration' as what, r.id from registrations r left join sessions s on s.id = r.session_id
+                where r.session_id is not null and (s.id is null or s.series_id <> r.series_id
+                    or r.only_day is distinct from s.day)
+            union all
+            select 'pass', l.id from join_links l left join sessions s on s.id = l.only_session_id
+                where l.only_session_id is not null and retired_at is null and (s.id is null
+                    or s.series_id <> l.series_id or l.only_day is distinct from s.day)
+            union all
+            select 'material', m.id from materials m left join sessions s on s.id = m.session_id
+                where m.session_id is not null and (s.id is null or not exists (
+                    select from series_sections x where x.series_id = s.series_id and x.section_id = m.section_id))",
+        );
+
+        return array_values(
+            array_map(
+                fn (stdClass $r): array => self::row(
+                    'strays',
+                    (string) __("console.check.strays.$r->what", ['id' => $r->id]),
+                ),
+                $rows,
+            ),
+        );
+    }
+
+    /**
+     * What a person was promised: whoever is accepted has a link that is alive, holds a seat that there is, and is not
+     * disabled with a way in.
+     *
+     * @return list<array{kind: string, what: string}>
+     */
+    private function promises(): array
+    {
+        $rows = DB::select(
+            "select 'link' as what, r.id from registrations r join people p on p.id = r.person_id
+                where r.state = 'accepted' and p.disabled_on is null
+                    and exists (select from join_links l where l.series_id = r.series_id and l.kind = 'series'
+                        and l.retired_at is null)
+                    and not exists (select from join_links l where l.series_id = r.series_id
+                        and l.person_id = r.person_id and l.retired_at is null)
+            union all
+            select 'unregistered', l.id from join_links l
+                where l.kind = 'personal' and l.retired_at is null and l.person_id is not null
+                    and not exists (select from registrations r where r.series_id = l.series_id
+                        and r.person_id = l.person_id and r.state = 'accepted')
+            union all
+            select 'seats', series.id from series join registrations r on r.series_id = series.id
+                where r.state = 'accepted' and (registering->>'seats')::int > 0 and r.came_by <> 'roster'
+                group by series.id, r.session_id having count(*) > (registering->>'seats')::int",
+        );
+
+        return array_values(
+            array_map(
+                fn (stdClass $r): array => self::row(
+                    'promises',
+                    (string) __("console.check.promises.$r->what", ['id' => $r->id]),
                 ),
                 $rows,
             ),

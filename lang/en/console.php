@@ -6,6 +6,16 @@ return [
         'disabled' => 'enrolment :enrolment does not know who is disabled',
         'right' => 'Everything that is derived is as it follows from what is decided.',
         'sessions' => ':section, :series: its sessions are others',
+        'strays' => [
+            'registration' => 'registration :id is for a session that is not of its series, or on another day',
+            'pass' => 'pass :id is for a session that is not of its series, or on another day',
+            'material' => 'material :id is for a session that is not of its section',
+        ],
+        'promises' => [
+            'link' => 'registration :id is accepted, and its person has no link',
+            'unregistered' => 'link :id is alive, and its person is not registered',
+            'seats' => 'series :id has accepted more than it has seats',
+        ],
     ],
     // What stands above the columns of a command's table.
     'columns' => [
@@ -111,6 +121,7 @@ return [
         'done' => ':done placements done, :failed failed.',
         'right' => 'Everything stands as it should.',
     ],
+    'renewed' => ':count section was computed anew.|:count sections were computed anew.',
     'recording' => [
         'given_up' => 'It could not be fetched for a week.',
         'none' => ':section has held no session on :day.',

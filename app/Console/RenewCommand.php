@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Console;
+
+use Illuminate\Console\Command;
+use Nomada\App\Actions\RenewDerived;
+
+final class RenewCommand extends Command
+{
+    protected $signature = 'nomada:renew';
+
+    protected $description = 'Computes anew what is derived, where the rules have changed since: after an upgrade';
+
+    public function handle(RenewDerived $renew): int
+    {
+        $n = $renew();
+        if ($n > 0) {
+            $this->info(trans_choice('console.renewed', $n));
+        }
+
+        return self::SUCCESS;
+    }
+}
