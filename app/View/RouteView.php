@@ -144,7 +144,7 @@ final readonly class RouteView
                 ")) as clashes,
             (select count(*) from own) as series,
             (select count(*) from join_links l join own on own.id = l.series_id
-                where kind = 'series' and retired_at is null) as linked,
+                where kind = 'series' and retired_at is null and room <> '') as linked,
             (select coalesce(sum(met.n * (select count(*) from parts where parts.section_id = met.section_id
                 and ".Belongings::ON_ROSTER.')), 0)::bigint from met) as seats,
             (select coalesce(sum('.

@@ -31,6 +31,7 @@ return [
     'ended' => 'ended for everybody',
     'everybody' => 'everybody',
     'formula' => 'the participation score is made another way',
+    'room_made' => 'a room at the conference service that is asked now',
     'hidden' => 'links hidden: the door is shut',
     'joined' => 'from the roster: :names, registered, each with a personal link',
     'kept_theirs' => 'kept as somebody else put it there',

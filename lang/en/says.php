@@ -191,7 +191,7 @@ return [
         'to_tell' => 'Changes that nobody was told of',
         'changed_there' => ':n changed there by somebody else|:n changed there by somebody else',
         'clash' => ':clash',
-        'no_link' => 'No join link',
+        'no_link' => 'No join link or room',
         'no_series' => 'No timetable yet',
         'not_published' => 'Not published',
         'no_account' => ':n session without a host account|:n sessions without a host account',

@@ -241,6 +241,40 @@ test(
     },
 );
 
+test('another conference service knows none of the rooms: each link gets a new one, or lacks it openly', function () {
+    DB::table('host_accounts')->delete();
+    Artisan::call('nomada:register');
+    $links = fn () => DB::table('join_links')->where('kind', 'series')->whereNull('retired_at');
+    [$secrets, $n] = [$links()->pluck('secret_sum')->all(), $links()->count()];
+    expect($n)->toBeGreaterThan(1);
+    $this->as('A-1')->put('/publishing/places/bridge', ['kind' => 'known-rooms']);
+    $this->work();
+    // No account holds any of them yet: nobody is told that all is well.
+    expect($links()->where('room', '!=', '')->count())->toBe(0)->and($links()->whereNotNull('pin')->count())->toBe(0);
+    $this->get('/sections/MAR')->assertSee('No join link or room');
+    $account = DB::table('host_accounts')->insertGetId([
+        'name' => 'Harbour',
+        'hosting_plan_id' => DB::table('hosting_plans')->value('id') ??
+            DB::table('hosting_plans')->insertGetId(['name' => 'Small', 'seats' => 30, 'minutes' => 600]),
+    ]);
+    DB::table('series')->update(['host_account_id' => $account]);
+    $this->post('/publishing/rooms', [
+        'rooms' => UploadedFile::fake()->createWithContent(
+            'rooms.csv',
+            "account,address,dial_in,pin\nHarbour,https://rooms.example/7,+34 910,11\n",
+        ),
+    ]);
+    Artisan::call('nomada:links');
+    expect($links()->where('room', 'Harbour')->count())
+        ->toBe($n)
+        // The links that people have are the same.
+        ->and($links()->pluck('secret_sum')->all())
+        ->toEqualCanonicalizing($secrets);
+    $this->delete('/publishing/places/bridge');
+    $this->work();
+    expect($links()->whereIn('room', ['', 'Harbour'])->count())->toBe(0);
+});
+
 test('what is done side by side comes back in order, each with its own answer or fault', function () {
     $at = [];
     $out = Together::run([

@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Room;
+use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Locks;
@@ -56,13 +57,20 @@ final readonly class MakeLink
                     ->whereIn('series_id', $ids)
                     ->whereIn('kind', [LinkKind::Series, LinkKind::Host])
                     ->whereNull('retired_at')
-                    ->get(['series_id', 'kind']) as $row
+                    ->get(['id', 'series_id', 'kind', 'room']) as $row
             ) {
-                $known["$row->series_id $row->kind"] = true;
+                $known["$row->series_id $row->kind"] = $row;
             }
             $links = [];
             foreach ($made as [$series, $room]) {
-                if (! isset($known["$series->id ".LinkKind::Series->value])) {
+                $link = $known["$series->id ".LinkKind::Series->value] ?? null;
+                if ($link !== null && $link->room === '') {
+                    // The link stays; what it leads to is at the conference service that is asked now.
+                    JoinLink::query()
+                        ->findOrFail((int) $link->id)
+                        ->update(['room' => $room->id, 'dial_in' => $room->dialIn, 'pin' => $room->pin]);
+                    ($this->audit)('link', $series, $by, new Said('audit.room_made'));
+                } elseif ($link === null) {
                     $links[] = [
                         ...$this->keep->fresh($series->id, LinkKind::Series, null),
                         'join_code' => JoinCode::make(Secrets::random()),

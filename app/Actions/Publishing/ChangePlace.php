@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Models\Term\Person;
+use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Publishing\Outside;
 use Nomada\Core\Publishing\PlaceKind;
@@ -20,7 +21,7 @@ use Nomada\Core\Publishing\PlaceSettings;
  */
 final readonly class ChangePlace
 {
-    public function __construct(private Places $places, private Audit $audit)
+    public function __construct(private Places $places, private Audit $audit, private StartRun $start)
     {
     }
 
@@ -45,7 +46,7 @@ final readonly class ChangePlace
                 ['service'],
             );
             $this->places->forget();
-            $this->follow($new->service, $old);
+            $this->follow($new->service, $old, $by);
             ($this->audit)('place', null, $by, new Said('audit.moved_place', [
                 'service' => self::named($new->service),
                 'kind' => new Said("publishing.places.kinds.{$new->kind->value}"),
@@ -61,11 +62,25 @@ final readonly class ChangePlace
             $old = $this->places->of($service);
             DB::table('places')->where('service', $service->value)->delete();
             $this->places->forget();
-            $this->follow($service, $old);
+            $this->follow($service, $old, $by);
             ($this->audit)('place', null, $by, new Said('audit.place_reset', [
                 'service' => self::named($service),
             ]));
         });
+    }
+
+    /**
+     * A room is one of the service that made it: another service knows none of them, so each link is given a new one,
+     * by a run that shows what could not be. Until then it counts as a series without a link.
+     */
+    private function losesRooms(Person $by): void
+    {
+        $links = DB::table('join_links')->where('kind', LinkKind::Series)->whereNull('retired_at');
+        $series = array_values(array_map(intval(...), $links->clone()->pluck('series_id')->all()));
+        $links->update(['room' => '', 'dial_in' => '', 'pin' => null]);
+        $sections = array_values(array_map(intval(...), DB::table('sections')->orderBy('id')->pluck('id')->all()));
+        $this->start->links($sections, $by, true, $series);
+        RefreshSections::later($sections);
     }
 
     private static function named(Outside $service): Said
@@ -73,9 +88,12 @@ final readonly class ChangePlace
         return new Said("places.services.{$service->value}.name");
     }
 
-    private function follow(Outside $service, PlaceSettings $old): void
+    private function follow(Outside $service, PlaceSettings $old, Person $by): void
     {
         $new = $this->places->of($service);
+        if ($service === Outside::Bridge && $new->isElsewhere($old)) {
+            $this->losesRooms($by);
+        }
         $destination = $service->destination();
         if ($destination === null || ! $new->isElsewhere($old)) {
             return;

@@ -174,7 +174,8 @@ final readonly class StartRun
     }
 
     /**
-     * Makes join links for every series of sections that has none. Null where all have one.
+     * Makes join links for every series of sections that has none, and a room for those that have lost it. Null where
+     * all have both.
      *
      * @param  list<int>  $sections
      * @param  list<int>|null  $only  of these series only
@@ -189,7 +190,9 @@ final readonly class StartRun
                     ->from('join_links')
                     ->whereColumn('series_id', 'series.id')
                     ->where('kind', 'series')
-                    ->whereNull('retired_at'),
+                    ->whereNull('retired_at')
+                    // Its room may have gone with another conference service.
+                    ->where('room', '!=', ''),
             )
             ->orderBy('id')
             ->get(['id', 'section_id', 'title'])

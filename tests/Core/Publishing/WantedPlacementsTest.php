@@ -308,7 +308,7 @@ test('a section\'s snags in words, how grave, and where they are mended', functi
             '! A clash (timetable)',
             '! Another (timetable)',
             '1 student absent three times running (records)',
-            'No join link (joining)',
+            'No join link or room (joining)',
             '2 not registered (registration)',
             'Not published (publishing)',
         ],

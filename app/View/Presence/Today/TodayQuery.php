@@ -91,7 +91,7 @@ final readonly class TodayQuery
                 DB::raw('(select count(*) - 1 from series_sections x where x.series_id = series.id) as others'),
                 DB::raw(
                     "exists (select 1 from join_links l where l.series_id = series.id and l.kind = 'series' and
-                        l.retired_at is null) as linked",
+                        l.retired_at is null and room <> '') as linked",
                 ),
                 DB::raw(
                     "exists (select 1 from join_links l where l.series_id = series.id and l.kind = 'series' and

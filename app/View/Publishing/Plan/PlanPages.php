@@ -41,7 +41,7 @@ final readonly class PlanPages
                 'series',
                 'series as linked_count' => fn ($q) => $q->whereHas(
                     'links',
-                    fn ($l) => $l->where('kind', 'series')->whereNull('retired_at'),
+                    fn ($l) => $l->where('kind', 'series')->whereNull('retired_at')->where('room', '!=', ''),
                 ),
             ])
             ->get()

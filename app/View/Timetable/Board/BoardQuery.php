@@ -122,7 +122,7 @@ final readonly class BoardQuery
     private function counted(array $ids, LocalDate $day): array
     {
         return $this->hosted($ids) + [
-            'linked' => $this->counts('join_links', $ids, "kind = 'series' and retired_at is null"),
+            'linked' => $this->counts('join_links', $ids, "kind = 'series' and retired_at is null and room <> ''"),
             'registered' => $this->registered($ids, $day),
             'roster' => array_map(
                 intval(...),
