@@ -235,3 +235,18 @@ test('a released recording stands on the course page instead of the join link', 
     $this->as('T-2')->put("/recordings/$recording->id/release", ['whom' => 'all', 'parts' => [1]]);
     expect($wanted())->not->toBe($before);
 });
+
+test('a recording whose session was taken out is not there, and breaks no page', function () {
+    $recording = recorded($this);
+    DB::table('recordings')
+        ->where('id', $recording->id)
+        ->update(['session_id' => 999_999]);
+    foreach (['A-1', 'T-2', 'S-1'] as $who) {
+        $this->as($who)
+            ->get("/recordings/$recording->id")
+            ->assertNotFound();
+    }
+    $this->as('A-1')->get('/sections/MAR/recordings')->assertOk();
+    $this->get('/records')->assertOk();
+    $this->as('S-1')->get('/me')->assertOk();
+});

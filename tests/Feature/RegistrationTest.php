@@ -204,7 +204,6 @@ test('what is shut, past or mistyped is told', function (array $mode, array $typ
     [['opens_on' => '2027-03-01'], [], 'name'],
     [['closes_on' => '2027-02-08'], [], 'name'],
     [[], ['typed_name' => ''], 'typed_name'],
-    [[], ['typed_name' => "Galia\r\nBcc: all@marisma.example"], 'typed_name'],
     [[], ['typed_email' => 'nobody'], 'typed_email'],
     [[], ['typed_email' => "a@b.example\nBcc: c@d.example"], 'typed_email'],
     [[], ['typed_email' => 'a@b.example,c@d.example'], 'typed_email'],

@@ -41,6 +41,9 @@ final class OnlyText
         'weekdays',
     ];
 
+    /** The fields that have lines. What is pasted into any other is one line, as its field shows it. */
+    private const LINES = ['dates', 'periods', 'sections', 'students', 'text', 'topics'];
+
     /** These are compared as they are, and shown to nobody. */
     private const AS_IT_IS = ['password', 'again', 'old_password'];
 
@@ -72,9 +75,11 @@ final class OnlyText
             abort_unless(is_int($name) || mb_check_encoding($name, 'UTF-8'), 400);
             if (is_string($value)) {
                 abort_unless(mb_check_encoding($value, 'UTF-8'), 400);
-                $out[$name] = in_array($name, self::AS_IT_IS, true)
-                    ? $value
-                    : (string) preg_replace(self::UNSEEN, '', $value);
+                $out[$name] = match (true) {
+                    in_array($name, self::AS_IT_IS, true) => $value,
+                    in_array($name, self::LINES, true) => (string) preg_replace(self::UNSEEN, '', $value),
+                    default => (string) preg_replace([self::UNSEEN, '/\s*\R\s*/u'], ['', ' '], $value),
+                };
             } elseif (! is_array($value)) {
                 $out[$name] = $value;
             } elseif ($depth > 0 || in_array($name, self::LISTS, true)) {

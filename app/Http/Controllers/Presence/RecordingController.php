@@ -133,6 +133,8 @@ final class RecordingController extends Controller
     {
         return Recording::query()
             ->whereNull('deleted_at')
+            // An import may have taken its session out since.
+            ->whereHas('session')
             ->with(['session.series.section.term.school', 'session.series.section.term.closures'])
             ->findOrFail($recording);
     }
