@@ -59,7 +59,6 @@ final class SchoolReader
         'familyName' => 250,
         'givenName' => 250,
         'email' => 250,
-        'classCode' => 250,
         'grades' => 10,
     ];
 

@@ -9,8 +9,8 @@ return [
         'password_label' => 'Contraseña',
         'address' => 'Escribe la dirección que conoce tu centro.',
         'password' => 'Escribe tu contraseña.',
-        'wrong' => 'La dirección y la contraseña no van juntas. Revisa las dos, o pide una contraseña nueva. Si compartes '.
-            'la dirección con alguien, entra con tu código del centro.',
+        'wrong' => 'La dirección y la contraseña no van juntas. Revisa las dos, o pide una contraseña nueva. Si '.
+            'compartes la dirección con alguien, entra con tu código del centro.',
         'again' => 'Se ha tardado demasiado. Entra otra vez.',
         'remember' => 'Recordarme en este dispositivo durante 30 días',
         'forgotten' => '¿Has olvidado la contraseña?',

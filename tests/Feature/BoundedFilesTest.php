@@ -45,5 +45,8 @@ test('a workbook that unpacks to far more than a table is not opened', function 
 });
 
 test('what fits is read as ever', function () {
-    expect(SheetText::of(workbook('A1', 'CV3')))->toStartWith('x,')->and(substr_count(SheetText::of(workbook('A1', 'B2')), "\n"))->toBe(2);
+    expect(SheetText::of(workbook('A1', 'CV3')))
+        ->toStartWith('x,')
+        ->and(substr_count(SheetText::of(workbook('A1', 'B2')), "\n"))
+        ->toBe(2);
 });

@@ -164,7 +164,8 @@ test('each kind of row is imported, undone, and every row is as it was', functio
     'a series more' => [
         [
             'timetable.csv' => [
-                'SPA,Spanish' => "STA,Statistics,2027-01-13T12:00,45,Europe/Madrid,\"FREQ=WEEKLY;BYDAY=WE\"\n".'SPA,Spanish',
+                'SPA,Spanish' => "STA,Statistics,2027-01-13T12:00,45,Europe/Madrid,\"FREQ=WEEKLY;BYDAY=WE\"\n".
+                    'SPA,Spanish',
             ],
         ],
         'series',
