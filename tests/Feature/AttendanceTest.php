@@ -543,7 +543,7 @@ test(
             ->pluck('topic', 'day')
             ->all();
         $before = $topics();
-    $since = (int) DB::table('letters')->max('id');
+        $since = (int) DB::table('letters')->max('id');
         momentAt('2027-02-10', '13:00');
         $start = ['section' => 'MAR', 'minutes' => 30];
         $this->as('T-2')->post('/today/start', $start)->assertSessionHasNoErrors();
