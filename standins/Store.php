@@ -10,7 +10,7 @@ use PDO;
 final class Store
 {
     /** Of the tables: whatever changes them counts it up, so that what was made before is brought there. */
-    private const SHAPE = 3;
+    private const SHAPE = 4;
 
     private PDO $pdo;
 
@@ -158,6 +158,7 @@ final class Store
                 changed_at timestamptz not null default now(),
                 primary key (service, path)
             );
+            create index if not exists documents_of_an_owner on $schema.documents (service, owner, path);
             create table if not exists $schema.posts (
                 id text primary key,
                 section text not null,

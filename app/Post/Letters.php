@@ -196,6 +196,13 @@ final readonly class Letters
             ->whereIn('kind', [LetterKind::Accepted, LetterKind::Replaced])
             ->groupBy('person_id')
             ->pluck(DB::raw('max(created_at) as at'), 'person_id');
+        $told = DB::table('letters')
+            ->where('series_id', $series->id)
+            ->where('kind', LetterKind::Guardian)
+            ->get(['registration_id', 'person_id'])
+            ->groupBy('registration_id')
+            ->map(fn (Collection $of): array => array_map(intval(...), $of->pluck('person_id')->all()))
+            ->all();
         foreach ($links as $link) {
             if ($link->kind === LinkKind::Host) {
                 foreach (
@@ -221,12 +228,13 @@ final readonly class Letters
                         null,
                     );
                 }
-            } elseif (
-                $link->person !== null &&
-                isset($registrations[$link->person_id]) &&
-                (string) ($written[$link->person_id] ?? '') < (string) $link->created_at
-            ) {
-                $n += $this->confirm($link, (int) $registrations[$link->person_id], "link $link->id, invitation");
+            } elseif ($link->person !== null && isset($registrations[$link->person_id])) {
+                $registration = (int) $registrations[$link->person_id];
+                $key = "link $link->id, invitation";
+                // A student who was sent a new link has been written to; a guardian may not have been yet.
+                $n += (string) ($written[$link->person_id] ?? '') < (string) $link->created_at
+                    ? $this->confirm($link, $registration, $key)
+                    : $this->guardians($link->person, $link->series_id, $registration, $key, $told[$registration] ?? []);
             }
         }
 
@@ -260,15 +268,23 @@ final readonly class Letters
     private function confirm(JoinLink $link, int $registration, string $key): int
     {
         $person = $link->person ?? throw new LogicException('A personal link without its person');
-        $n = $this->put($key, LetterKind::Accepted, $link->series_id, $person, false, [], $registration);
-        foreach ($person->guardians as $guardian) {
+
+        return $this->put($key, LetterKind::Accepted, $link->series_id, $person, false, [], $registration) +
+            $this->guardians($person, $link->series_id, $registration, $key);
+    }
+
+    /** @param  array<int>  $told  guardians who have been written to */
+    private function guardians(Person $student, int $series, int $registration, string $key, array $told = []): int
+    {
+        $n = 0;
+        foreach ($student->guardians->whereNotIn('id', $told) as $guardian) {
             $n += $this->put(
                 "$key, guardian $guardian->id",
                 LetterKind::Guardian,
-                $link->series_id,
+                $series,
                 $guardian,
                 false,
-                ['child' => $person->name()],
+                ['child' => $student->name()],
                 $registration,
             );
         }

@@ -114,6 +114,7 @@ return [
         'in_brackets' => ':what (:with)',
         'made_up' => ':lost made up on :day :times',
         'moved' => 'moved :day to :to :times',
+        'moved_on_day' => 'moved :day to :times',
         'moved_to' => 'moved to :day :times',
         'no_extra' => 'took out the extra session of :day',
         'no_plan' => 'day plan :plan taken out',

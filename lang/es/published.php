@@ -123,6 +123,7 @@ return [
         'in_brackets' => ':what (:with)',
         'made_up' => 'la del :lost se recupera el :day :times',
         'moved' => 'la del :day pasa al :to :times',
+        'moved_on_day' => 'la del :day pasa a las :times',
         'moved_to' => 'pasa a :day :times',
         'no_extra' => 'sin la sesión extraordinaria del :day',
         'no_plan' => 'sin el horario de día :plan',

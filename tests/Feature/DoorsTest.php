@@ -238,6 +238,9 @@ test('a guest comes in by a pass without an account, until it runs out or is tak
         'until' => '2027-03-12',
         'only_day' => '2027-03-01',
     ])->assertSessionHasErrors('only_day');
+    // The session says how long; without either nobody knows.
+    $this->post("$path/guests", ['guest_name' => 'A'])->assertSessionHasErrors('until');
+    $this->post("$path/guests", ['guest_name' => 'Ilan', 'only_day' => '2027-02-11'])->assertSessionHasNoErrors();
 });
 
 test('a short address leads to the door, is nobody\'s name, and is its own', function () {

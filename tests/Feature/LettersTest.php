@@ -137,6 +137,21 @@ test('everybody of a series is told of a change, once, with the timetable as it 
     }
 });
 
+test('guardians are written to where their children have a new link already', function () {
+    Artisan::call('nomada:register', ['--section' => ['MAR']]);
+    $path = '/sections/MAR/series/'.$this->section('MAR')->series()->value('series.id');
+    $link = JoinLink::query()
+        ->inForce()
+        ->whereRelation('person', 'sourced_id', 'S-1')
+        ->firstOrFail();
+    $this->as('T-2')->post("$path/replacement", ['link' => $link->id]);
+    $to = fn (string $who): int => Letter::query()->whereRelation('person', 'sourced_id', $who)->count();
+    expect([$to('S-1'), $to('G-1')])->toBe([1, 0]);
+    $this->post("$path/letters");
+    expect([$to('S-1'), $to('G-1')])->toBe([1, 1]);
+    $this->post("$path/letters")->assertSessionHas('said', 'Everybody has link and timetable already.');
+});
+
 test(
     'everybody of a series is written to once with their own link: students, guardians, teachers; one of them again',
     function () {

@@ -26,16 +26,23 @@ final readonly class GuestPass
     ) {
     }
 
-    /** @throws Fault where the day is past, or the series has no link yet */
+    /**
+     * @param  LocalDate|null  $until  null for a pass for one session: it is good as long as the session is to come,
+     *   wherever in the term that is moved to
+     *
+     * @throws Fault where the day is past, or the series has no link yet
+     */
     public function __invoke(
         Series $series,
         string $name,
         string $email,
-        LocalDate $until,
+        ?LocalDate $until,
         ?LocalDate $only,
         ?Person $by,
     ): JoinLink {
-        $zone = $series->section->term->calendar()->zone;
+        $term = $series->section->term->calendar();
+        $zone = $term->zone;
+        $until ??= $term->last;
         $expires = $zone->instant($until->day + 1, 0);
         if ($expires <= $this->clock->seconds()) {
             throw new Fault('pass.past', 'until');

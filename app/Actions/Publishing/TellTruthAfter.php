@@ -18,22 +18,30 @@ final class TellTruthAfter implements ShouldQueue
     use InteractsWithQueue;
     use Queueable;
 
-    public int $timeout = 240;
+    /** Seconds; a school of any size is read in that. */
+    public int $timeout = 3600;
 
-    public int $tries = 2;
+    /** As often as another worker finds it at work; what fails twice is left. */
+    public int $tries = 0;
+
+    public int $maxExceptions = 2;
+
+    /** Seconds after which one that was killed at it is taken over. */
+    private const LEASE = 600;
 
     public function __construct(public readonly string $run)
     {
     }
 
     /**
-     * It may take longer than the queue waits before it hands a job to another worker: that one lets it be.
+     * It may take longer than the queue waits before it hands a job to another worker: that one
+     * looks again a minute later, and finds it done or takes it over.
      *
      * @return list<WithoutOverlapping>
      */
     public function middleware(): array
     {
-        return [(new WithoutOverlapping($this->run))->dontRelease()->expireAfter($this->timeout)];
+        return [(new WithoutOverlapping($this->run))->releaseAfter(60)->expireAfter(self::LEASE)];
     }
 
     public function handle(TellTruth $truth): void

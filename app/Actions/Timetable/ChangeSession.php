@@ -92,7 +92,7 @@ final readonly class ChangeSession
                 'starts_at' => Carbon::createFromTimestamp($at),
                 'ends_at' => Carbon::createFromTimestamp($at + 60 * $minutes),
             ];
-            $words = new Said('history.moved', [
+            $words = new Said($this->date($session)->day === $day->day ? 'history.moved_on_day' : 'history.moved', [
                 'day' => $this->date($session),
                 'to' => $day,
                 'times' => TypedTime::format($start).'–'.TypedTime::format($start + $minutes),

@@ -16,7 +16,7 @@ final class GuestRequest extends FormRequest
         return [
             'guest_name' => ['required', 'string', 'max:120'],
             'guest_email' => ['nullable', 'email:rfc', 'max:160'],
-            'until' => ['required', 'date_format:Y-m-d'],
+            'until' => ['nullable', 'required_without:only_day', 'date_format:Y-m-d'],
             'only_day' => ['nullable', 'date_format:Y-m-d'],
         ];
     }
@@ -32,9 +32,12 @@ final class GuestRequest extends FormRequest
         ];
     }
 
-    public function until(): LocalDate
+    /** Null where the session alone says it. */
+    public function until(): ?LocalDate
     {
-        return LocalDate::parse((string) $this->validated('until'));
+        $day = (string) $this->validated('until');
+
+        return $day === '' ? null : LocalDate::parse($day);
     }
 
     public function onlyDay(): ?LocalDate
