@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Destinations;
 
 use CurlHandle;
+use RuntimeException;
 
 /** One long answer that is written into a file as it comes, behind what is there already. */
 final class Download
@@ -36,7 +37,7 @@ final class Download
 
     public function into(string $file): void
     {
-        $out = fopen($file, 'cb') ?: throw new DestinationFailure("$file cannot be written");
+        $out = fopen($file, 'cb') ?: throw new RuntimeException($file);
         fseek($out, 0, SEEK_END);
         $this->bytes = (int) ftell($out);
         $lines = $this->bytes > 0 ? ["Range: bytes={$this->bytes}-"] : [];
@@ -45,7 +46,7 @@ final class Download
         }
         $curl = curl_init();
         curl_setopt_array($curl, [
-            CURLOPT_URL => $this->url === '' ? throw new DestinationFailure('There is no address') : $this->url,
+            CURLOPT_URL => $this->url === '' ? throw new DestinationFailure((string) __('places.no_address', ['service' => ''])) : $this->url,
             CURLOPT_HTTPHEADER => $lines,
             CURLOPT_PROTOCOLS => CURLPROTO_HTTP | CURLPROTO_HTTPS,
             CURLOPT_CONNECTTIMEOUT_MS => (int) (1000 * $this->idle),

@@ -118,7 +118,7 @@ final class CheckPassword
             'account' => "sign-in of $account",
             'from' => "sign-in from $from",
             'all' => 'sign-in of all',
-            'browser' => "sign-in of $account in their browser",
+            'browser' => "sign-in of $account, known browser",
         ];
     }
 

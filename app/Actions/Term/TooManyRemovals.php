@@ -12,6 +12,6 @@ final class TooManyRemovals extends RuntimeException
     /** @param  list<string>  $kinds */
     public function __construct(public readonly array $kinds)
     {
-        parent::__construct('too many removals: '.implode(', ', $kinds));
+        parent::__construct('removals: '.implode(', ', $kinds));
     }
 }
