@@ -44,9 +44,12 @@ final class Download
         foreach ($this->headers as $name => $value) {
             $lines[] = "$name: $value";
         }
+        if ($this->url === '') {
+            throw new DestinationFailure((string) __('places.no_address', ['service' => '']));
+        }
         $curl = curl_init();
         curl_setopt_array($curl, [
-            CURLOPT_URL => $this->url === '' ? throw new DestinationFailure((string) __('places.no_address', ['service' => ''])) : $this->url,
+            CURLOPT_URL => $this->url,
             CURLOPT_HTTPHEADER => $lines,
             CURLOPT_PROTOCOLS => CURLPROTO_HTTP | CURLPROTO_HTTPS,
             CURLOPT_CONNECTTIMEOUT_MS => (int) (1000 * $this->idle),

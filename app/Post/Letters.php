@@ -234,7 +234,7 @@ final readonly class Letters
                 // A student who was sent a new link has been written to; a guardian may not have been yet.
                 $n += (string) ($written[$link->person_id] ?? '') < (string) $link->created_at
                     ? $this->confirm($link, $registration, $key)
-                    : $this->guardians($link->person, $link->series_id, $registration, $key, $told[$registration] ?? []);
+                    : $this->guardians($link->person, $series->id, $registration, $key, $told[$registration] ?? []);
             }
         }
 
