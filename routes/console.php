@@ -1,6 +1,7 @@
 <?php
 
 use Illuminate\Support\Facades\Schedule;
+use Nomada\App\Actions\RenewDerived;
 
 Schedule::command('nomada:take-up')->everyMinute()->withoutOverlapping(5);
 Schedule::command('nomada:presence')->everyMinute()->withoutOverlapping(5);
@@ -8,8 +9,8 @@ Schedule::command('nomada:recording')->everyMinute()->withoutOverlapping(5);
 Schedule::command('nomada:post')->everyMinute()->withoutOverlapping(5);
 Schedule::command('nomada:replies')->everyFiveMinutes()->withoutOverlapping(10);
 Schedule::command('nomada:webhooks')->everyMinute()->withoutOverlapping(5);
-// An upgrade is seen by itself: what follows from the rules is computed by the new ones.
-Schedule::command('nomada:renew')->everyMinute()->withoutOverlapping(60);
+// Notices an upgrade. A process is started only when there is something to do.
+Schedule::command('nomada:renew')->everyMinute()->when(RenewDerived::isDue(...))->withoutOverlapping(60);
 Schedule::command('nomada:tidy')->dailyAt('03:10')->withoutOverlapping(60);
 // Whose enrolment has ended gives the seat to who waits for it.
 Schedule::command('nomada:register --left')->dailyAt('01:40')->withoutOverlapping(60);

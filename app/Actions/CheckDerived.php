@@ -202,8 +202,8 @@ final readonly class CheckDerived
     }
 
     /**
-     * What a person was promised: whoever is accepted has a link that is alive, holds a seat that there is, and is not
-     * disabled with a way in.
+     * What a person was promised: everybody who is accepted has a link that works, and no series has accepted more
+     * people than it has seats.
      *
      * @return list<array{kind: string, what: string}>
      */

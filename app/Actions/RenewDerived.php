@@ -11,9 +11,8 @@ use Nomada\App\Actions\Timetable\RefreshClashes;
 use Nomada\App\Models\Term\Term;
 
 /**
- * Computes anew what is derived (clashes, and what ought to stand at every place) once the rules that it follows from
- * have changed: after an upgrade, nothing of it is as the new rules say. It goes section by section and goes on where
- * it stopped.
+ * Computes again what is derived (clashes, and what ought to stand at every place) after the rules have changed, as
+ * they do with an upgrade. It goes section by section, and after a stop goes on where it was.
  */
 final readonly class RenewDerived
 {
@@ -23,17 +22,32 @@ final readonly class RenewDerived
     private const AT_ONCE = 40;
 
     /** Where the rules are. */
-    private const RULES = ['core/Publishing', 'core/Timetable', 'core/Joining', 'core/Language', 'app/Queries', 'lang'];
+    private const RULES = [
+        'core/Belonging',
+        'core/Joining',
+        'core/Language',
+        'core/Publishing',
+        'core/Term',
+        'core/Timetable',
+        'app/Queries',
+        'lang',
+    ];
 
     public function __construct(private RefreshPlacements $placements, private RefreshClashes $clashes)
     {
     }
 
-    /** How many sections were computed anew. */
+    /** Whether the rules are others than those that the derived rows were made by. */
+    public static function isDue(): bool
+    {
+        return (self::kept()['done'] ?? null) !== self::version();
+    }
+
+    /** How many sections were computed again. */
     public function __invoke(): int
     {
         $version = self::version();
-        $kept = (array) json_decode((string) DB::table('settings')->where('name', self::SETTING)->value('value'), true);
+        $kept = self::kept();
         if (($kept['done'] ?? null) === $version) {
             return 0;
         }
@@ -72,6 +86,12 @@ final readonly class RenewDerived
         }
 
         return hash('xxh128', $of);
+    }
+
+    /** @return array<mixed> */
+    private static function kept(): array
+    {
+        return (array) json_decode((string) DB::table('settings')->where('name', self::SETTING)->value('value'), true);
     }
 
     /** @param  array<string, string|int>  $value */

@@ -11,7 +11,7 @@ final class RenewCommand extends Command
 {
     protected $signature = 'nomada:renew';
 
-    protected $description = 'Computes anew what is derived, where the rules have changed since: after an upgrade';
+    protected $description = 'Computes again what is derived, if the rules have changed (after an upgrade)';
 
     public function handle(RenewDerived $renew): int
     {

@@ -121,7 +121,7 @@ return [
         'done' => ':done placements done, :failed failed.',
         'right' => 'Everything stands as it should.',
     ],
-    'renewed' => ':count section was computed anew.|:count sections were computed anew.',
+    'renewed' => ':count section was computed again.|:count sections were computed again.',
     'recording' => [
         'given_up' => 'It could not be fetched for a week.',
         'none' => ':section has held no session on :day.',

@@ -128,7 +128,7 @@ test('a decision is undone until its letter has gone, and the letter then never 
         ->assertSee('Register');
 });
 
-test('who leaves the roster gives the seat to who waits for it, at once and by itself', function () {
+test('a student who leaves the roster gives the seat to the next one who waits', function () {
     $series = Registering::open($this, ['seats' => 1]);
     Registering::as($this, 'S-1', $series);
     Registering::as($this, 'S-2', $series);

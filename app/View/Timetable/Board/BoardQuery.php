@@ -148,15 +148,19 @@ final readonly class BoardQuery
             return ['without' => [], 'beyond' => []];
         }
         $rows = DB::select(
-            "with held as materialized (
+            "with mine as materialized (
+                select id from series where section_id = any(?::bigint[])
+            ), held as materialized (
                 select s.series_id, max(s.ends_at - s.starts_at) as longest,
                     count(*) filter (where coalesce(s.host_account_id, series.host_account_id) is null) as bare
                 from sessions s join series on series.id = s.series_id
-                where s.state = 'planned' and s.starts_at > to_timestamp(?) group by s.series_id
+                where s.series_id in (select id from mine) and s.state = 'planned' and s.starts_at > to_timestamp(?)
+                group by s.series_id
             ), people as materialized (
                 select series_id, count(distinct person_id) as n
                 from parts join series_sections using (section_id)
-                where role in ('student', 'teacher', 'co-teacher') group by series_id
+                where series_id in (select id from mine) and role in ('student', 'teacher', 'co-teacher')
+                group by series_id
             )
             select series.section_id, sum(bare) as bare,
                 count(*) filter (where longest > plan.minutes * interval '1 minute' or people.n > plan.seats) as beyond
@@ -164,8 +168,8 @@ final readonly class BoardQuery
             left join people on people.series_id = series.id
             left join host_accounts a on a.id = series.host_account_id
             left join hosting_plans plan on plan.id = a.hosting_plan_id
-            where series.section_id = any(?::bigint[]) group by series.section_id",
-            [$this->clock->seconds(), '{'.implode(',', $ids).'}'],
+            group by series.section_id",
+            ['{'.implode(',', $ids).'}', $this->clock->seconds()],
         );
         $of = fn (string $what): array => array_filter(
             array_map(intval(...), array_column($rows, $what, 'section_id')),
