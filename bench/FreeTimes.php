@@ -113,7 +113,7 @@ final class FreeTimes
                 if ($shift === 0 && $start === $minute) {
                     continue;
                 }
-                $hard = $soft = 0;
+                $hard = $soft = $advice = 0;
                 foreach ($days as $day) {
                     if (! $school->term->isOpen($day + $shift)) {
                         $hard++;
@@ -122,13 +122,14 @@ final class FreeTimes
                     }
                     $from = $school->term->zone->instant($day + $shift, $start);
                     $to = $from + $minutes * 60;
-                    $hard +=
-                        array_filter(
-                            $teachers[$day + $shift] ?? [],
-                            fn (array $t): bool => $t[0] < $to && $t[1] > $from,
-                        ) === []
-                            ? 0
-                            : 1;
+                    $met = fn (int $pause): bool => array_filter(
+                        $teachers[$day + $shift] ?? [],
+                        fn (array $t): bool => $t[0] < $to + $pause && $t[1] > $from - $pause,
+                    ) !== [];
+                    $hard += $met(0) ? 1 : 0;
+                    $advice += ! $met(0) && $met(300) ? 1 : 0;
+                    [$opens, $closes] = $school->term->hoursOn($day + $shift);
+                    $advice += $start < $opens || $start + $minutes > $closes ? 1 : 0;
                     $soft += array_sum(
                         array_map(
                             fn (array $s): int => $s[0] < $to && $s[1] > $from ? $s[2] : 0,
@@ -136,7 +137,7 @@ final class FreeTimes
                         ),
                     );
                 }
-                $rank = [$hard, $soft, 0, abs($shift) * 1440 + abs($start - $minute)];
+                $rank = [$hard, $soft, 0, $advice, abs($shift) * 1440 + abs($start - $minute)];
                 $best = $best === null || $rank < $best ? $rank : $best;
             }
         }

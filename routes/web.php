@@ -52,6 +52,7 @@ use Nomada\App\Http\Controllers\Timetable\ContactTimeController;
 use Nomada\App\Http\Controllers\Timetable\EventImportController;
 use Nomada\App\Http\Controllers\Timetable\HistoryController;
 use Nomada\App\Http\Controllers\Timetable\LicenceController;
+use Nomada\App\Http\Controllers\Timetable\MovesController;
 use Nomada\App\Http\Controllers\Timetable\SectionController;
 use Nomada\App\Http\Controllers\Timetable\SeriesController;
 use Nomada\App\Http\Controllers\Timetable\SessionController;
@@ -563,6 +564,11 @@ Route::middleware('auth')->group(function (): void {
 
     Route::middleware('can:coordinate')->group(function (): void {
         Route::get('/house', HouseController::class)->name('house');
+        Route::get('/timetable/moves', [MovesController::class, 'create'])->name('moves');
+        Route::post('/timetable/moves/preview', [MovesController::class, 'preview'])
+            ->middleware('looks')
+            ->name('moves.preview');
+        Route::post('/timetable/moves', [MovesController::class, 'store'])->name('moves.store');
         Route::get('/publishing/places', [PlacesController::class, 'show'])->name('places');
         Route::get('/publishing/showing', [ShowingController::class, 'school'])->name('showing');
         Route::put('/publishing/showing', [ShowingController::class, 'keepSchool'])->name('showing.keep');

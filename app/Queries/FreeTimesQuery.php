@@ -77,9 +77,10 @@ final readonly class FreeTimesQuery
      * Times on which a session of a day could be made up, from two weeks before it to three weeks behind it and never
      * in the past.
      *
+     * @param  list<ProposedSession>  $taken  times that are proposed for others at the same time
      * @return list<FreeTime>
      */
-    public function forOne(Series $series, LocalDate $day, int $most = 6): array
+    public function forOne(Series $series, LocalDate $day, int $most = 6, array $taken = []): array
     {
         $term = $series->section->term->calendar();
         $today = $term->zone->dateAt($this->clock->seconds());
@@ -95,6 +96,8 @@ final readonly class FreeTimesQuery
             Zone::named($series->time_zone),
             new LocalDate($last),
             $series->host_account_id,
+            null,
+            $taken,
         )->forOne(
             $day->day,
             $first->day,
@@ -172,7 +175,10 @@ final readonly class FreeTimesQuery
         );
     }
 
-    /** @param  list<int>  $sections */
+    /**
+     * @param  list<int>  $sections
+     * @param  list<ProposedSession>  $taken
+     */
     private function free(
         Term $term,
         array $sections,
@@ -182,9 +188,10 @@ final readonly class FreeTimesQuery
         ?LocalDate $last = null,
         ?int $account = null,
         ?int $teacher = null,
+        array $taken = [],
     ): FreeTimes {
         [$first, $until] = [$from->plus($last === null ? -7 : -1), $last?->plus(1) ?? $term->last->plus(7)];
-        $busy = $this->busy($sections, $but, $first, $until, $teacher);
+        $busy = $this->busy($sections, $but, $first, $until, $teacher, $taken);
         $zones = DB::table('parts')
             ->join('people', 'people.id', '=', 'person_id')
             ->whereIn('section_id', $sections)
@@ -200,7 +207,7 @@ final readonly class FreeTimesQuery
             $busy['students'],
             $zones,
             $zone,
-            $account === null ? [] : $this->full($account, $but, $first, $until),
+            $account === null ? [] : $this->full($account, $but, $first, $until, $taken),
         );
     }
 
@@ -208,9 +215,10 @@ final readonly class FreeTimesQuery
      * When a host account bears no session more.
      *
      * @param  int|null  $but  the series that is asked about
+     * @param  list<ProposedSession>  $taken
      * @return array<int, list<array{int, int}>> UTC spans by day number
      */
-    private function full(int $account, ?int $but, LocalDate $first, LocalDate $last): array
+    private function full(int $account, ?int $but, LocalDate $first, LocalDate $last, array $taken = []): array
     {
         $atOnce = HostAccounts::all()[$account]->atOnce ?? 1;
         $rows = DB::table('sessions')
@@ -225,6 +233,11 @@ final readonly class FreeTimesQuery
                 DB::raw('extract(epoch from starts_at)::bigint as starts'),
                 DB::raw('extract(epoch from ends_at)::bigint as ends'),
             ]);
+        foreach ($taken as $one) {
+            if ($one->account === $account) {
+                $rows->push((object) ['n' => $one->day, 'starts' => $one->start, 'ends' => $one->end]);
+            }
+        }
         $out = [];
         foreach ($rows->groupBy('n') as $day => $sessions) {
             $moments = $sessions
@@ -254,10 +267,17 @@ final readonly class FreeTimesQuery
      * @param  list<int>  $sections
      * @param  int|null  $but  the series that is asked about
      * @param  int|null  $teacher  whoever takes it instead of the sections' teachers
+     * @param  list<ProposedSession>  $taken
      * @return Busy
      */
-    public function busy(array $sections, ?int $but, LocalDate $first, LocalDate $last, ?int $teacher = null): array
-    {
+    public function busy(
+        array $sections,
+        ?int $but,
+        LocalDate $first,
+        LocalDate $last,
+        ?int $teacher = null,
+        array $taken = [],
+    ): array {
         $iso = $first->iso();
         $people = DB::table('parts')
             ->whereIn('section_id', $sections)
@@ -312,6 +332,7 @@ final readonly class FreeTimesQuery
                 ->whereIn('section_id', $taught->keys()->merge($shared->keys())->unique()->all())
                 ->get(),
             ...$people === [] ? [] : (clone $sessions)->whereIn('teacher_id', $people)->get(),
+            ...array_merge(...array_map(fn (ProposedSession $p): array => $p->rows(), $taken)),
         ];
         foreach ($rows as $b) {
             // Somebody else takes it: the teacher is free then.

@@ -19,6 +19,8 @@ final readonly class FreeTime
      * @param  int  $noAccount  sessions for which the host account has no place, though the teachers are free
      * @param  int  $on  days on which students clash
      * @param  list<int>  $weekdays  that it is on, Monday first
+     * @param  int  $short  sessions right before or after which a teacher has less than a turnaround's pause
+     * @param  int  $outside  sessions outside the school's open hours
      */
     public function __construct(
         public int $shift,
@@ -38,19 +40,33 @@ final readonly class FreeTime
         public int $noAccount = 0,
         public int $on = 0,
         public array $weekdays = [],
+        public int $short = 0,
+        public int $outside = 0,
     ) {
     }
 
     /** Whether nobody and nothing is in its way. */
     public function costsNothing(): bool
     {
-        return $this->clear === $this->sessions && $this->students === 0 && $this->uncomfortable === 0;
+        return $this->isClear() && $this->uncomfortable === 0 && $this->short === 0 && $this->outside === 0;
+    }
+
+    /** Whether nobody is elsewhere: no hard clash, and none of students. */
+    public function isClear(): bool
+    {
+        return $this->clear === $this->sessions && $this->students === 0;
     }
 
     /** @return list<int> to compare by; smaller is better */
     public function rank(): array
     {
-        return [$this->sessions - $this->clear, $this->students, $this->uncomfortable, $this->distance];
+        return [
+            $this->sessions - $this->clear,
+            $this->students,
+            $this->uncomfortable,
+            $this->short + $this->outside,
+            $this->distance,
+        ];
     }
 
     /** `Thu 12:15–13:00`, `Thu period 4, 12:15–13:00` */
@@ -82,6 +98,9 @@ final readonly class FreeTime
         }
         if ($this->uncomfortable > 0) {
             $out[] = new Said('free.hours', ['students' => $this->uncomfortable]);
+        }
+        foreach (array_filter(['short' => $this->short, 'outside' => $this->outside]) as $what => $n) {
+            $out[] = new Said("free.$what", ['n' => $n]);
         }
 
         return $out;

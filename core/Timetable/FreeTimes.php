@@ -12,7 +12,8 @@ use Nomada\Core\Term\Zone;
 /**
  * When else could it be? Candidate times for a series' sessions from a day on, on a 5-minute grid, ranked by (1)
  * sessions clear of hard clashes, (2) student-sessions that clash, (3) student-sessions out of comfortable hours, (4)
- * distance from today's time.
+ * sessions without a pause before or after another of the teacher's, or outside open hours, (5) distance from today's
+ * time.
  *
  * A candidate keeps the series' pattern of weeks and moves it to another weekday (or set of them, as far apart) and
  * clock time.
@@ -28,6 +29,9 @@ final class FreeTimes
 
     /** Candidates begin within the school's day. Minutes from midnight. */
     private const DAY = [8 * 60, 18 * 60];
+
+    /** Minutes between two sessions of one teacher. */
+    private const PAUSE = Clashes::TURNAROUND / 60;
 
     private const COMFORTABLE = [7 * 60, 20 * 60 + 30];
 
@@ -177,7 +181,7 @@ final class FreeTimes
             return null;
         }
         $busy = $this->busy(array_column($sessions, 0));
-        $clear = $students = $closed = $early = $noAccount = $on = 0;
+        $clear = $students = $closed = $early = $noAccount = $on = $short = $outside = 0;
         $worst = [0, 0];
         foreach ($sessions as [$day, $start, $minutes]) {
             $one = $this->cost([$day], $busy, 0, $start, $start, $minutes, null);
@@ -186,6 +190,8 @@ final class FreeTimes
             $noAccount += $one->noAccount;
             $on += $one->on;
             $closed += $one->closed;
+            $short += $one->short;
+            $outside += $one->outside;
             $early = max($early, $one->uncomfortable);
             $worst = $one->students > $worst[1] ? [$day, $one->students] : $worst;
         }
@@ -209,6 +215,8 @@ final class FreeTimes
             $noAccount,
             $on,
             self::weekdays(array_column($sessions, 0)),
+            $short,
+            $outside,
         );
     }
 
@@ -240,8 +248,8 @@ final class FreeTimes
      * number.
      *
      * @param  list<int>  $days
-     * @return array<int, array{Spans, Spans, Spans}|null> null for a closed day; last the spans in which no place is
-     *   left on the account
+     * @return array<int, array{Spans, Spans, Spans, array{int, int}}|null> null for a closed day; third the spans in
+     *   which no place is left on the account, last the day's open hours
      */
     private function busy(array $days): array
     {
@@ -262,6 +270,10 @@ final class FreeTimes
                 new Spans(array_map($local, $this->teachers[$day] ?? [])),
                 new Spans(array_map($local, $this->students[$day] ?? [])),
                 new Spans(array_map($local, $this->full[$day] ?? [])),
+                array_map(
+                    fn (int $minute): int => intdiv($this->term->zone->instant($day, $minute) - $midnight, 60),
+                    $this->term->hoursOn($day),
+                ),
             ];
         }
 
@@ -270,7 +282,7 @@ final class FreeTimes
 
     /**
      * @param  list<int>  $days
-     * @param  array<int, array{Spans, Spans, Spans}|null>  $busy
+     * @param  array<int, array{Spans, Spans, Spans, array{int, int}}|null>  $busy
      */
     private function cost(
         array $days,
@@ -283,7 +295,7 @@ final class FreeTimes
     ): FreeTime {
         [$usual, $length] = [$start, $minutes];
         $end = $start + $minutes;
-        $clear = $students = $closed = $noAccount = $on = 0;
+        $clear = $students = $closed = $noAccount = $on = $short = $outside = 0;
         $worst = [0, 0];
         foreach ($days as $day) {
             if ($busy[$day] === null) {
@@ -301,8 +313,10 @@ final class FreeTimes
                 }
                 [$start, $end] = [$at->start, $at->end];
             }
-            [$teachers, $others, $account] = $busy[$day];
+            [$teachers, $others, $account, [$opens, $closes]] = $busy[$day];
+            $outside += $start < $opens || $end > $closes ? 1 : 0;
             if ($teachers->within($start, $end) === 0) {
+                $short += $teachers->within($start - self::PAUSE, $end + self::PAUSE) > 0 ? 1 : 0;
                 $isFull = $account->within($start, $end) > 0;
                 $noAccount += $isFull ? 1 : 0;
                 $clear += $isFull ? 0 : 1;
@@ -332,6 +346,8 @@ final class FreeTimes
             $noAccount,
             $on,
             self::weekdays($days),
+            $short,
+            $outside,
         );
     }
 

@@ -167,6 +167,10 @@ return [
     'live' => [
         'no_open_hours' => 'No open hours are left in the term.',
     ],
+    'moves' => [
+        'moved' => ':count session moved.|:count sessions moved in one step.',
+        'write_code' => 'Enter a section code of up to 60 characters.',
+    ],
     'move_session' => [
         'choose_day_moves' => 'Choose the day it moves to.',
         'choose_how_far' => 'Choose how far the change goes.',

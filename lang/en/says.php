@@ -64,6 +64,9 @@ return [
         'everybody' => 'everybody is free',
         'hours' => 'early or late for :students',
         'no_account' => 'the host account is taken',
+        'outside' => ':n session outside open hours|:n sessions outside open hours',
+        'short' => 'on :n day less than 5 minutes between two sessions of the teacher|'.
+            'on :n days less than 5 minutes between two sessions of the teacher',
         'students' => [
             'each' => 'on :days days :n student each is elsewhere|on :days days :n students each are elsewhere',
             'most' => 'on :days days up to :n student are elsewhere, most on :day|'.

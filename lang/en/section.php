@@ -48,6 +48,8 @@ return [
         'undone' => 'undone by :name',
         'tell' => 'Tell them',
         'undo' => 'Undo',
+        'undo_all' => 'Undo all :n',
+        'together' => 'with :n series in one step',
     ],
     'contact' => [
         'title' => 'Contact time',

@@ -108,6 +108,8 @@ return [
     ],
     'history' => [
         'last' => 'Only the last change of a series can be undone. Undo what came after it first.',
+        'last_together' => 'One of the series that were changed together has been changed since. Undo that change '.
+            'first.',
     ],
     'hours' => [
         'none' => 'Write when the room is open: "Tue 15:00-16:00, Thu 9-10".',
@@ -157,6 +159,15 @@ return [
     'make_up' => [
         'meanwhile' => ':day: :cost meanwhile. Choose again.',
         'more' => ':day: :cost. Choose it again if that is meant.',
+    ],
+    'moves' => [
+        'empty' => 'Add a session first.',
+        'twice' => 'The same session is listed twice. Remove one of the two lines.',
+        'both' => 'A series that moves as a whole is listed a second time. Remove one of the two lines.',
+        'many' => 'At most :n sessions can be moved in one step.',
+        'meet' => 'Two sessions of one series would overlap. Choose another time for one of them.',
+        'unknown' => 'No series of this term has the section code ":code". Check the code on the section\'s page.',
+        'none' => '":code" has no session left that could be moved.',
     ],
     'material' => [
         'title' => 'Give it a title of at most :n characters.',

@@ -11,6 +11,7 @@ import { player } from './player';
 import { choosing, plan, progress } from './publishing';
 import { qr } from './joining';
 import { live } from './live';
+import { makeUps } from './make-ups';
 import { rows } from './rows';
 import { closing, mover, week } from './week';
 
@@ -32,6 +33,7 @@ Alpine.data('printer', () => ({
 }));
 Alpine.data('qr', qr);
 Alpine.data('live', live);
+Alpine.data('makeUps', makeUps);
 Alpine.data('plan', plan);
 Alpine.data('player', player);
 Alpine.data('progress', progress);

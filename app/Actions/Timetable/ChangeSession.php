@@ -77,16 +77,23 @@ final readonly class ChangeSession
 
     /**
      * @param  int  $start  minutes from midnight on the school's clock, which is the one that the screen shows
+     * @param  list<int>  $besides  ids of sessions that are moved in the same step, and so are not in the way
      *
      * @throws Fault where it has begun, the day is closed, past or taken by the series, or the length makes no sense
      */
-    public function move(Session $session, LocalDate $day, int $start, int $minutes, ?Person $by = null): void
-    {
+    public function move(
+        Session $session,
+        LocalDate $day,
+        int $start,
+        int $minutes,
+        ?Person $by = null,
+        array $besides = [],
+    ): void {
         $this->change($session, SessionState::Planned, 'session.move_planned', $by, function (
             Session $session,
-        ) use ($day, $start, $minutes): array {
+        ) use ($day, $start, $minutes, $besides): array {
             $term = $session->series->section->term->calendar();
-            $at = $this->check($session->series, $term, $day, $start, $minutes, $session->id);
+            $at = $this->check($session->series, $term, $day, $start, $minutes, [$session->id, ...$besides]);
             $to = [
                 'day' => $day->iso(),
                 'starts_at' => Carbon::createFromTimestamp($at),
@@ -188,34 +195,9 @@ final readonly class ChangeSession
             $chosen,
             $takesTopic,
         ): Session {
-            Locks::timetableOf($series->id);
-            $series = Series::query()
-                ->with(['section.term.school', 'section.term.closures'])
-                ->lock('for no key update')
-                ->findOrFail($series->id);
-            if ($madeUp !== null && $madeUp->state === SessionState::Planned) {
-                throw new Fault('session.not_lost', 'makes_up');
-            }
-            if (
-                $madeUp !== null &&
-                Session::query()
-                    ->where('series_id', $series->id)
-                    ->where('makes_up', $madeUp->day)
-                    ->where('state', SessionState::Planned)
-                    ->exists()
-            ) {
-                throw new Fault('session.made_up', 'makes_up', ['day' => $this->date($madeUp)]);
-            }
-            $at = $this->check($series, $series->section->term->calendar(), $day, $start, $minutes, null);
+            $series = $this->locked($series->id);
             $before = $this->history->snapshot($series->id);
-            $session = Session::query()->create([
-                'series_id' => $series->id,
-                'day' => $day->iso(),
-                'starts_at' => Carbon::createFromTimestamp($at),
-                'ends_at' => Carbon::createFromTimestamp($at + 60 * $minutes),
-                'state' => SessionState::Planned,
-                'is_extra' => true,
-                'makes_up' => $madeUp?->day,
+            $session = $this->create($series, $day, $start, $minutes, $madeUp, [
                 'chosen' => $chosen,
                 'takes_topic' => $takesTopic,
             ]);
@@ -229,6 +211,93 @@ final readonly class ChangeSession
 
             return $session;
         });
+    }
+
+    /**
+     * Makes several lost sessions of a series up, as one change. What follows from it is left to the caller, who may
+     * have more series (see FollowSeries::several).
+     *
+     * @param  non-empty-list<array{Session, LocalDate, int, int}>  $times  the lost session; its new day, start
+     *   (minutes from midnight on the school's clock) and length in minutes
+     * @return list<Fault|null> for each of them: why it cannot be made up; null where it is
+     */
+    public function makeUp(Series $series, array $times, Person $by): array
+    {
+        return DB::transaction(function () use ($series, $times, $by): array {
+            $series = $this->locked($series->id);
+            $before = $this->history->snapshot($series->id);
+            $faults = $said = [];
+            foreach ($times as [$lost, $day, $start, $minutes]) {
+                try {
+                    $this->create($series, $day, $start, $minutes, $lost);
+                    $said[] = self::added($day, $start, $minutes, $this->date($lost), null);
+                    $faults[] = null;
+                } catch (Fault $e) {
+                    $faults[] = $e;
+                }
+            }
+            if ($said !== []) {
+                $this->record(
+                    $series,
+                    $by,
+                    Said::parts($said),
+                    $before,
+                    false,
+                );
+            }
+
+            return $faults;
+        });
+    }
+
+    private function locked(int $id): Series
+    {
+        Locks::timetableOf($id);
+
+        return Series::query()
+            ->with(['section.term.school', 'section.term.closures'])
+            ->lock('for no key update')
+            ->findOrFail($id);
+    }
+
+    /**
+     * @param  array<string, mixed>  $columns  besides those of every extra session
+     *
+     * @throws Fault
+     */
+    private function create(
+        Series $series,
+        LocalDate $day,
+        int $start,
+        int $minutes,
+        ?Session $madeUp,
+        array $columns = [],
+    ): Session {
+        if ($madeUp !== null && $madeUp->state === SessionState::Planned) {
+            throw new Fault('session.not_lost', 'makes_up');
+        }
+        if (
+            $madeUp !== null &&
+            Session::query()
+                ->where('series_id', $series->id)
+                ->where('makes_up', $madeUp->day)
+                ->where('state', SessionState::Planned)
+                ->exists()
+        ) {
+            throw new Fault('session.made_up', 'makes_up', ['day' => $this->date($madeUp)]);
+        }
+        $at = $this->check($series, $series->section->term->calendar(), $day, $start, $minutes, []);
+
+        return Session::query()->create([
+            'series_id' => $series->id,
+            'day' => $day->iso(),
+            'starts_at' => Carbon::createFromTimestamp($at),
+            'ends_at' => Carbon::createFromTimestamp($at + 60 * $minutes),
+            'state' => SessionState::Planned,
+            'is_extra' => true,
+            'makes_up' => $madeUp?->day,
+            ...$columns,
+        ]);
     }
 
     /**
@@ -263,8 +332,14 @@ final readonly class ChangeSession
         return [0, 0];
     }
 
-    /** When it would start, in UTC seconds. */
-    private function check(Series $series, Term $term, LocalDate $day, int $start, int $minutes, ?int $but): int
+    /**
+     * When it would start, in UTC seconds.
+     *
+     * @param  list<int>  $but  ids of the series' sessions that are not in the way
+     *
+     * @throws Fault
+     */
+    private function check(Series $series, Term $term, LocalDate $day, int $start, int $minutes, array $but): int
     {
         $closed = $term->closedBecause($day->day);
         if ($closed !== null) {
@@ -280,7 +355,7 @@ final readonly class ChangeSession
         $other = Session::query()
             ->where('series_id', $series->id)
             ->where('state', SessionState::Planned)
-            ->when($but !== null, fn ($q) => $q->whereKeyNot($but))
+            ->whereKeyNot($but)
             ->where('starts_at', '<', Carbon::createFromTimestamp($at + 60 * $minutes))
             ->where('ends_at', '>', Carbon::createFromTimestamp($at))
             ->first();
@@ -305,12 +380,8 @@ final readonly class ChangeSession
     private function change(Session $session, ?SessionState $from, string $refusal, ?Person $by, callable $to): void
     {
         DB::transaction(function () use ($session, $from, $to, $refusal, $by): void {
-            Locks::timetableOf($session->series_id);
             // Locked, so that two people who press at one moment do not both count the sequence up.
-            $series = Series::query()
-                ->with(['section.term.school', 'section.term.closures'])
-                ->lock('for no key update')
-                ->findOrFail($session->series_id);
+            $series = $this->locked($session->series_id);
             $session = Session::query()
                 ->lock('for no key update')
                 ->findOrFail($session->id)
@@ -331,11 +402,17 @@ final readonly class ChangeSession
     /** @param  array<string, list<array<string, mixed>>>  $before */
     private function finish(Series $series, ?Person $by, Said $said, array $before, bool $isForSome): void
     {
+        $this->record($series, $by, $said, $before, $isForSome);
+        ($this->follow)($series);
+    }
+
+    /** @param  array<string, list<array<string, mixed>>>  $before */
+    private function record(Series $series, ?Person $by, Said $said, array $before, bool $isForSome): void
+    {
         if ($series->topics !== []) {
             $this->lay->write($series, $this->lay->standing($series->id));
         }
         $this->history->record($series, $by, $said, $before, isForSome: $isForSome);
-        ($this->follow)($series);
     }
 
     /** @param  list<int>|null  $chosen */

@@ -31,6 +31,7 @@ final readonly class MoveSessions
 
     /**
      * @param  int  $start  minutes from midnight on the school's clock
+     * @param  list<int>  $besides  ids of sessions that move in the same step (see ChangeSession::move)
      *
      * @throws Fault
      */
@@ -41,9 +42,10 @@ final readonly class MoveSessions
         int $minutes,
         Reach $reach,
         ?Person $by,
+        array $besides = [],
     ): void {
         if ($reach === Reach::This) {
-            $this->change->move($session, $day, $start, $minutes, $by);
+            $this->change->move($session, $day, $start, $minutes, $by, $besides);
 
             return;
         }

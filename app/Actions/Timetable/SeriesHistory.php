@@ -6,6 +6,7 @@ namespace Nomada\App\Actions\Timetable;
 
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
@@ -76,6 +77,29 @@ final readonly class SeriesHistory
             'import_id' => $import,
             'is_for_some' => $isForSome,
         ]);
+    }
+
+    /**
+     * Makes the changes that an act records one step: they are undone together. Call it within a transaction that holds
+     * the timetable of their term.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $act
+     * @return T
+     */
+    public function asOneStep(int $term, callable $act): mixed
+    {
+        $last = (int) SeriesChange::query()->max('id');
+        $out = $act();
+        $changes = SeriesChange::query()
+            ->where('id', '>', $last)
+            ->whereRelation('section', 'term_id', $term);
+        if ($changes->count() > 1) {
+            $changes->update(['batch' => (string) Str::uuid()]);
+        }
+
+        return $out;
     }
 
     /**

@@ -33,28 +33,49 @@ final readonly class UndoChange
     ) {
     }
 
-    /** @throws Fault where it is not the last one, or cannot be undone */
+    /**
+     * Undoes a change, and with it the others that were saved in the same step.
+     *
+     * @throws Fault where one of them is not the last of its series, or cannot be undone
+     */
     public function __invoke(SeriesChange $change, Person $by): void
     {
         DB::transaction(function () use ($change, $by): void {
             Locks::timetable($change->section->term_id);
-            $change = SeriesChange::query()->with('section')->lock('for no key update')->findOrFail($change->id);
-            $last = SeriesChange::query()
-                ->where('series_id', $change->series_id)
-                // What the calendar did is undone where it was done, in any order with these.
-                ->whereNull('term_change_id')
-                ->whereNull('undone_at')
+            $changes = SeriesChange::query()
+                ->with('section')
+                ->when(
+                    $change->batch === null,
+                    fn ($q) => $q->whereKey($change->id),
+                    fn ($q) => $q->where('batch', $change->batch),
+                )
                 ->orderByDesc('id')
-                ->value('id');
-            if ($change->undone_at !== null || $last !== $change->id || $change->before === null) {
-                throw new Fault('history.last', 'change');
+                ->lock('for no key update')
+                ->get();
+            $fault = $changes->count() > 1 ? 'history.last_together' : 'history.last';
+            foreach ($changes as $one) {
+                if ($one->undone_at !== null || ! $this->isLast($one) || $one->before === null) {
+                    throw new Fault($fault, 'change');
+                }
+                $this->undo($one, $one->before);
+                $one->update([
+                    'undone_at' => Carbon::createFromTimestamp($this->clock->seconds()),
+                    'undone_by' => $by->id,
+                ]);
             }
-            $this->undo($change, $change->before);
-            $change->update([
-                'undone_at' => Carbon::createFromTimestamp($this->clock->seconds()),
-                'undone_by' => $by->id,
-            ]);
         });
+    }
+
+    /** Whether nothing was changed in its series since. */
+    private function isLast(SeriesChange $change): bool
+    {
+        return SeriesChange::query()
+            ->where('series_id', $change->series_id)
+            // What the calendar did is undone where it was done, in any order with these.
+            ->whereNull('term_change_id')
+            ->whereNull('undone_at')
+            ->where('id', '>', $change->id)
+            ->doesntExist();
     }
 
     /** @param  array<string, list<array<string, mixed>>>  $before */

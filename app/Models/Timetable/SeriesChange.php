@@ -26,6 +26,7 @@ use Nomada\App\Support\HistoryLine;
  * @property int|null $undone_by
  * @property int|null $term_change_id the change of the calendar that it follows
  * @property int|null $import_id by which import it came
+ * @property string|null $batch UUID shared by the changes of several series that were saved in one step
  * @property Person|null $person
  * @property Person|null $undoer
  * @property Section $section

@@ -7,11 +7,27 @@
                 Say::because($reason) }}</a>
         @endforeach
     </x-page-head>
-    @if ($page->rows === [])
+    @if ($page->rows === null)
+        <div class="empty" role="status" x-data="comeback">
+            <h2>{{ trans_choice('term.make_ups.working', $page->listed) }}</h2>
+            {{ trans_choice('term.make_ups.done', $page->done) }} {{ __('term.make_ups.working_hint') }}
+            <a href="{{ route('make-ups', array_filter(['reason' => $page->reason])) }}">{{ __('term.make_ups.refresh') }}</a>
+        </div>
+    @elseif ($page->rows === [])
         <x-empty :title="__('term.make_ups.none')">{{ __('term.make_ups.none_hint') }}</x-empty>
     @else
-        <form method="post" action="{{ route('make-ups.store') }}">@csrf
+        <form method="post" action="{{ route('make-ups.store') }}" x-data="makeUps">@csrf
             <input type="hidden" name="reason" value="{{ $page->reason }}">
+            <div class="act-bar">
+                <button class="btn btn-main">{{ __('term.make_ups.do') }}</button>
+                <span class="sum" aria-live="polite" x-ref="chosen" data-words="{{ __('term.make_ups.chosen') }}"
+                    data-of="{{ $page->listed }}"
+                    __('term.make_ups.chosen', ['n' => $page->chosen, 'of' => $page->listed]) }}</span>
+                @if ($page->listed < $page->count)
+                    <span class="quiet">{{ __('term.make_ups.first', ['n' => $page->listed, 'all' => $page->count]) }}</span>
+                @endif
+            </div>
+            <x-faults class="fault" :of="['take']" />
             <table class="table-plain">
                 <thead>
                     <tr>
@@ -26,13 +42,6 @@
                     @endforeach
                 </tbody>
             </table>
-            <div class="mt-3 d-flex gap-2 align-items-center">
-                <button class="btn btn-main">{{ __('term.make_ups.do') }}</button>
-                <a class="btn btn-side" href="{{ route('term') }}">{{ __('term.make_ups.leave') }}</a>
-                <x-pages class="ms-auto" :page="$page->page" :pages="$page->pages" :before="route('make-ups', $page->at($page->page - 1))"
-                    :next="route('make-ups', $page->at($page->page + 1))" />
-            </div>
-            <x-faults class="fault" :of="['take']" />
         </form>
     @endif
 </x-app>

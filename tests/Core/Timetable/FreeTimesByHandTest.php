@@ -58,7 +58,7 @@ test('what given times cost is counted session by session', function () {
         ->toBe(
             'the teacher is free for 1 of 3; the host account is taken on 1 days; on 3 days up to 5 students are '
                 .'elsewhere, most on Thu '.
-            '4 Mar; early or late for 3',
+            '4 Mar; early or late for 3; on 1 day less than 5 minutes between two sessions of the teacher',
         );
     $once = $times->at([[$monday, 601, 45]]);
     expect([$once->clear, $once->students, $once->on, $once->worst])->toBe([1, 0, 0, 0]);

@@ -108,16 +108,22 @@ test('every cost is what counting by hand gives, and no better time is left out'
                 if ($shift === 0 && $start === 600) {
                     continue;
                 }
-                $hard = $soft = 0;
+                $hard = $soft = $advice = 0;
                 foreach ($days as $day) {
                     [$a, $b] = from((new LocalDate($day + $shift))->iso(), $start, 45);
-                    $hard +=
-                        array_filter($teachers[$day + $shift], fn ($t) => $t[0] < $b && $t[1] > $a) === [] ? 0 : 1;
+                    $meets = fn (int $pause): bool => array_filter(
+                        $teachers[$day + $shift],
+                        fn (array $t): bool => $t[0] < $b + $pause && $t[1] > $a - $pause,
+                    ) !== [];
+                    $hard += $meets(0) ? 1 : 0;
+                    $advice += ! $meets(0) && $meets(300) ? 1 : 0;
+                    [$opens, $closes] = $term->hoursOn($day + $shift);
+                    $advice += $start < $opens || $start + 45 > $closes ? 1 : 0;
                     $soft += array_sum(
                         array_map(fn ($s) => $s[0] < $b && $s[1] > $a ? $s[2] : 0, $students[$day + $shift]),
                     );
                 }
-                $rank = [$hard, $soft, 0, abs($shift) * 1440 + abs($start - 600)];
+                $rank = [$hard, $soft, 0, $advice, abs($shift) * 1440 + abs($start - 600)];
                 $best = $best === null || $rank < $best ? $rank : $best;
             }
         }

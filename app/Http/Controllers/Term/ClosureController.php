@@ -13,6 +13,7 @@ use Nomada\App\Actions\Timetable\MakeUp;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\ClosureRequest;
 use Nomada\App\Models\Term\ClosedRange;
+use Nomada\App\Queries\MakeUpProposals;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\KeptText;
 use Nomada\App\View\Term\Calendar\TermQuery;
@@ -124,20 +125,16 @@ final class ClosureController extends Controller
     public function makeUps(Request $request, MakeUps $page): View
     {
         return view('term.make-ups', [
-            'page' => $page->of(
-                $this->term(),
-                (string) $request->query('reason', ''),
-                $request->integer('page', 1),
-            ),
+            'page' => $page->of($this->term(), (string) $request->query('reason', '')),
         ]);
     }
 
-    /** Takes the chosen free time for each. One that has been taken meanwhile is told, and the others are made. */
+    /** Takes the chosen free time for each. One that was taken in the meantime is reported, and the others are made. */
     public function makeUp(Request $request, MakeUp $make): RedirectResponse
     {
         $given = $request->validate(
             [
-                'take' => ['required', 'array', 'max:50'],
+                'take' => ['required', 'array', 'max:'.MakeUpProposals::AT_ONCE],
                 'take.*' => ['nullable', 'string', 'regex:/^\d{4}-\d\d-\d\d \d{1,4} \d{1,3}( \d{1,4})?$/'],
             ],
             ['take.*' => (string) __('said.closure.choose_time_at')],

@@ -9,6 +9,7 @@ use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\FaultWords;
 use Nomada\App\Support\Say;
+use Nomada\App\View\Timetable\Moves\MovesQuery;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedTime;
@@ -24,14 +25,21 @@ use Nomada\Core\Timetable\SessionState;
  */
 final readonly class MoveLook
 {
-    public function __construct(private MoveSessions $move, private FreeTimesQuery $free)
-    {
+    public function __construct(
+        private MoveSessions $move,
+        private FreeTimesQuery $free,
+        private MovesQuery $moves,
+    ) {
     }
 
     /** @param  list<Fault>  $doubts  what of the typed times could mean something else */
     public function page(Session $session, LocalDate $day, int $start, int $minutes, array $doubts): MovingPage
     {
+        $at = $session->series->section->term->calendar()->zone->instant($day->day, $start);
+
         return new MovingPage(
+            $session->id,
+            $this->moves->inTheWay($session, $at, $at + 60 * $minutes),
             $day,
             TypedTime::format($start).'–'.TypedTime::format($start + $minutes),
             array_map(

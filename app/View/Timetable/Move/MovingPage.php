@@ -11,10 +11,13 @@ use Nomada\Core\Timetable\Reach;
 final readonly class MovingPage
 {
     /**
+     * @param  array<int, string>  $inTheWay  sections that meet then, by id of their session
      * @param  list<ReachLook>  $reaches
      * @param  list<string>  $doubts  what of the typed times could mean something else
      */
     public function __construct(
+        public int $session,
+        public array $inTheWay,
         public LocalDate $day,
         public string $times,
         public array $reaches,

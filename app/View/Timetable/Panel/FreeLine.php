@@ -14,7 +14,7 @@ final readonly class FreeLine
 {
     /**
      * @param  string  $words  when it is: `Thu 12:15–13:00`
-     * @param  bool  $isGood  nobody is elsewhere, on no session of it
+     * @param  bool  $isGood  on no session of it is anybody elsewhere, a pause too short, or the school closed
      * @param  string  $day  ISO, where its first session lands
      * @param  string  $start  as typed; $end likewise
      * @param  string  $minutes  start and length in minutes and the shift in days, as the editor's script takes it
@@ -64,7 +64,7 @@ final readonly class FreeLine
         return new self(
             $words,
             Say::this($f->cost()),
-            $f->clear === $f->sessions && $f->students === 0,
+            $f->isClear() && $f->short === 0 && $f->outside === 0,
             $day->iso(),
             TypedTime::format($f->start),
             TypedTime::format($f->start + $f->minutes),

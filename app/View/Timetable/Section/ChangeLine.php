@@ -11,6 +11,7 @@ final readonly class ChangeLine
      * @param  string  $at  day and time on the school's clock
      * @param  string|null  $by  null where an import made it
      * @param  string|null  $undoneBy  null where it stands
+     * @param  int  $together  how many series were changed in the same step, this one among them
      */
     public function __construct(
         public int $id,
@@ -21,6 +22,7 @@ final readonly class ChangeLine
         public ?string $undoneBy,
         public bool $mayTell,
         public bool $mayUndo,
+        public int $together = 1,
     ) {
     }
 }

@@ -176,6 +176,11 @@ final readonly class SectionQuery
             ->groupBy('series_id')
             ->map(fn (Values $of): int => (int) $of->max('id'));
 
+        $together = SeriesChange::query()
+            ->whereIn('batch', $changes->pluck('batch')->filter()->all())
+            ->groupBy('batch')
+            ->pluck(DB::raw('count(*) as n'), 'batch');
+
         return array_values(
             $changes
                 ->map(
@@ -190,6 +195,7 @@ final readonly class SectionQuery
                         $c->undoer?->shortName(),
                         $mayChange && $c->undone_at === null && $c->person !== null,
                         $mayChange && $last->contains($c->id),
+                        (int) ($together[(string) $c->batch] ?? 1),
                     ),
                 )
                 ->all(),

@@ -8,6 +8,9 @@
                 \Nomada\Core\Term\LocalDate::parse($row->firstDay)->dayMonth()]) }}</a>
     @endif
 @endforeach
+@if ($row->canMoveOne() && count($row->sections) > 1)
+    <a class="me-2 nowrap" href="{{ route('moves', ['series' => $row->series, 'date' => $row->firstDay]) }}">{{ __('moves.both') }}</a>
+@endif
 @if ($row->isOfAccounts())
     <a class="me-2 nowrap" href="{{ route('licences') }}">{{ __('licences.title') }}</a>
 @endif

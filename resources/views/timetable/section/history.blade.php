@@ -6,6 +6,9 @@
                 <span class="nowrap">{{ $change->at }}</span>
                 <span>{{ $change->by ?? __('section.history.import') }}</span>
                 <span>{{ $change->words }}
+                    @if ($change->together > 1)
+                        <small>{{ __('section.history.together', ['n' => $change->together]) }}</small>
+                    @endif
                     @if ($change->isUndone)
                         <small>{{ __('section.history.undone', ['name' => $change->undoneBy]) }}</small>
                     @endif
@@ -17,7 +20,9 @@
                     @endif
                     @if ($change->mayUndo)
                         <x-act :to="route('change.undo', [$page->section, $change->id])" class="btn-side py-0"
-                            :do="__('section.history.undo')" :about="$change->words" />
+                            :do="__($change->together > 1 ? 'section.history.undo_all' : 'section.history.undo', [
+                                'n' => $change->together,
+                            ])" :about="$change->words" />
                     @endif
                 </span>
             </li>
