@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Timetable\Clashes;
 
 use Illuminate\Database\Query\JoinClause;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
@@ -102,25 +103,8 @@ final readonly class ClashList
             return [];
         }
         $today = $this->clock->schoolDay()->day;
-        $rows = DB::table('clashes')
-            ->join('sections as a', 'a.id', '=', 'clashes.section_id')
-            ->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
-            ->whereIn('kind', Clash::grave())
-            ->whereRaw('(clashes.days->>-1)::int >= ?', [$today])
-            ->whereNotExists(fn ($q) => $q->from('accepted_clashes as k')->whereRaw(self::ACCEPTED))
-            ->orderBy('clashes.id')
-            ->get([
-                'kind',
-                'clashes.section_id',
-                'other_section_id',
-                'days',
-                'a.title as a',
-                'a.year as a_year',
-                'b.title as b',
-                'b.year as b_year',
-            ]);
         $out = [];
-        foreach ($rows as $r) {
+        foreach ($this->open($today) as $r) {
             $days = self::coming($r->days, $today);
             $n = count($days);
             $sides = [
@@ -137,6 +121,58 @@ final readonly class ClashList
         }
 
         return array_intersect_key($out, array_flip($sections));
+    }
+
+    /**
+     * The clashes of some sections that nobody has accepted, each once.
+     *
+     * @param  list<int>  $sections
+     * @return list<string> `Y8 Marine Science: 9 clashes with Y8 History`
+     */
+    public function lines(array $sections): array
+    {
+        $today = $this->clock->schoolDay()->day;
+        $out = [];
+        foreach ($this->open($today) as $r) {
+            $names = [
+                (int) $r->section_id => Section::called($r->a_year, $r->a),
+                (int) $r->other_section_id => $r->b === null ? '' : Section::called($r->b_year, $r->b),
+            ];
+            $own = array_intersect_key($names, array_flip($sections));
+            if ($own !== []) {
+                $section = array_key_first($own);
+                $other = current(array_diff_key($names, [$section => true])) ?: '';
+                $out[] = "$own[$section]: ".self::said($r->kind, count(self::coming($r->days, $today)), $other);
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * The grave clashes from today on that nobody has accepted.
+     *
+     * @return Collection<int, \stdClass>
+     */
+    private function open(int $today): Collection
+    {
+        return DB::table('clashes')
+            ->join('sections as a', 'a.id', '=', 'clashes.section_id')
+            ->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
+            ->whereIn('kind', Clash::grave())
+            ->whereRaw('(clashes.days->>-1)::int >= ?', [$today])
+            ->whereNotExists(fn ($q) => $q->from('accepted_clashes as k')->whereRaw(self::ACCEPTED))
+            ->orderBy('clashes.id')
+            ->get([
+                'kind',
+                'clashes.section_id',
+                'other_section_id',
+                'days',
+                'a.title as a',
+                'a.year as a_year',
+                'b.title as b',
+                'b.year as b_year',
+            ]);
     }
 
     /**

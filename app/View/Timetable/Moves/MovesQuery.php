@@ -189,7 +189,7 @@ final readonly class MovesQuery
                 array_merge(...array_map(fn (MoveLine $l): array => $l->session->series->sectionIds(), $lines)),
             ),
         );
-        $before = $this->words($sections);
+        $before = $this->clashes->lines($sections);
         $effects = [];
         foreach ($set->moves as $i => $move) {
             try {
@@ -202,7 +202,7 @@ final readonly class MovesQuery
             [$costs, $after] = Trial::of(function () use ($term, $set, $lines, $by, $sections): array {
                 ($this->together)($term, $set, $by);
 
-                return [array_map($this->cost(...), $set->moves, $lines), $this->words($sections)];
+                return [array_map($this->cost(...), $set->moves, $lines), $this->clashes->lines($sections)];
             });
         } catch (Fault $e) {
             return MovesPreview::refused($e);
@@ -257,25 +257,6 @@ final readonly class MovesQuery
         $cost = $this->free->costOf($line->session->series, array_values($sessions->all()));
 
         return $cost === null ? null : Say::this($cost->cost());
-    }
-
-    /**
-     * The clashes of sections, each once.
-     *
-     * @param  list<int>  $sections
-     * @return list<string>
-     */
-    private function words(array $sections): array
-    {
-        $names = Section::query()->whereKey($sections)->get()->keyBy('id');
-        $out = [];
-        foreach ($this->clashes->bySection($sections) as $id => $of) {
-            foreach ($of['words'] as $words) {
-                $out[] = ($names[$id] ?? null)?->name().': '.$words;
-            }
-        }
-
-        return $out;
     }
 
     /** Sessions that are still to be held. */
