@@ -14,8 +14,10 @@ use Throwable;
 
 /**
  * A run of 10,000 placements, in the middle of which everything is killed with SIGKILL, one after the other: workers,
- * the web, the stand-ins (calendar server, course site, stream), and the database, which then recovers. Whatever
- * watches over them starts them again. Every placement has to stand exactly once, and the truth has to be empty.
+ * the web, its master alone, the stand-ins (calendar server, course site, stream), a process of the database, which
+ * then recovers, and the database's master. Whatever watches over them starts them again; the database's master is
+ * started by hand, as after a reboot. Every placement has to stand exactly once, the truth has to be empty, and when
+ * the copy is ended no process of it may be left.
  *
  * There is no peer: it measures nothing, and takes longer than a test may.
  */
@@ -29,10 +31,12 @@ final class Killed
         ['standins', 0.15],
         ['worker-2', 0.25],
         ['web', 0.35],
-        ['database', 0.45],
+        ['database', 0.4],
+        ['web-master', 0.5],
         ['standins', 0.6],
-        ['worker-1', 0.7],
-        ['database', 0.8],
+        ['database-master', 0.7],
+        ['worker-1', 0.8],
+        ['database', 0.9],
     ];
 
     /** Id of the run that is killed. */
@@ -80,10 +84,15 @@ final class Killed
                 $truth->differing(),
             );
 
-            return ($states['done'] ?? 0) === $all && $stand === $all && $more === 0 && $truth->differing() === 0;
+            $isWhole =
+                ($states['done'] ?? 0) === $all && $stand === $all && $more === 0 && $truth->differing() === 0;
         } finally {
             $served->end();
         }
+        $left = $served->left();
+        printf("  processes left afterwards: %s\n", $left === [] ? 'none' : implode('; ', $left));
+
+        return $isWhole && $left === [];
     }
 
     /** @return list<int> enough of them */
@@ -150,8 +159,25 @@ final class Killed
 
             return;
         }
-        $file = base_path("var/run/$what-".config('nomada.port').'.pid');
-        posix_kill(-(int) file_get_contents($file), SIGKILL);
+        if ($what === 'database-master') {
+            $data = (string) DB::scalar('show data_directory');
+            DB::purge();
+            posix_kill((int) file_get_contents("$data/postmaster.pid"), SIGKILL);
+            // Its processes end by themselves once they notice; before that, none may take its place.
+            $this->until(fn (): bool => $this->startsDatabase(), 'the database');
+
+            return;
+        }
+        $name = str_replace('-master', '', $what);
+        $pid = (int) file_get_contents(base_path("var/run/$name-".config('nomada.port').'.pid'));
+        posix_kill($what === $name ? -$pid : $pid, SIGKILL);
+    }
+
+    private function startsDatabase(): bool
+    {
+        exec(base_path('bin/db').' 2>/dev/null', $lines, $code);
+
+        return $code === 0 && DB::selectOne('select 1 as one')->one === 1;
     }
 
     /**

@@ -80,7 +80,7 @@ final class ServedSchool
         @unlink($log = storage_path('logs/bench.log'));
         $this->services->start('bench', [PHP_BINARY, base_path('artisan'), 'nomada:run'], $env);
         for (
-            $until = microtime(true) + 20;
+            $until = microtime(true) + 600;
             ! str_contains((string) @file_get_contents($log), 'Ctrl-C');
             usleep(50_000)
         ) {
@@ -93,6 +93,28 @@ final class ServedSchool
     public function end(): void
     {
         $this->services->stop();
+    }
+
+    /**
+     * Processes of the copy that are still there once it has ended.
+     *
+     * @return list<string> pid and command line
+     */
+    public function left(): array
+    {
+        $out = [];
+        foreach (glob('/proc/[0-9]*') ?: [] as $folder) {
+            $environment = (string) @file_get_contents("$folder/environ");
+            if (
+                (int) basename($folder) !== getmypid() &&
+                str_contains("\0$environment", "\0APP_URL=$this->url\0") &&
+                str_contains("\0$environment", "\0DB_DATABASE=nomada_bench\0")
+            ) {
+                $out[] = basename($folder).' '.str_replace("\0", ' ', (string) @file_get_contents("$folder/cmdline"));
+            }
+        }
+
+        return $out;
     }
 
     /** The cookie of somebody who has signed in. */

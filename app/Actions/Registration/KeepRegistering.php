@@ -6,6 +6,7 @@ namespace Nomada\App\Actions\Registration;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Audit;
+use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
@@ -16,8 +17,11 @@ use Nomada\Core\Registration\Registering;
 /** Sets how students get into a series: by the roster, or by registering. Who is registered stays registered. */
 final readonly class KeepRegistering
 {
-    public function __construct(private Audit $audit, private DecideRegistration $decide)
-    {
+    public function __construct(
+        private Audit $audit,
+        private DecideRegistration $decide,
+        private RefreshPlacements $refresh,
+    ) {
     }
 
     /** @throws Fault where the series has no dated sessions */
@@ -45,6 +49,8 @@ final readonly class KeepRegistering
             ) {
                 $this->decide->moveUp($series, $session === null ? null : (int) $session);
             }
+            // Which of its sessions somebody's calendar shows depends on how students register.
+            ($this->refresh)($series->sectionIds());
         });
     }
 }

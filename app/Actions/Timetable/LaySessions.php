@@ -186,7 +186,10 @@ final readonly class LaySessions
                 ? []
                 : DB::table('gone_sessions')
                     ->whereIntegerInRaw('series_id', $series)
+                    ->where('is_extra', false)
                     ->whereNotIn('id', DB::table('sessions')->whereIntegerInRaw('series_id', $series)->select('id'))
+                    ->orderBy('gone_at')
+                    ->orderBy('id')
                     ->get() as $one
         ) {
             $gone["$one->series_id $one->slot"] = (int) $one->id;
