@@ -96,7 +96,7 @@ final class ServedSchool
     }
 
     /**
-     * Processes of the copy that are still there once it has ended.
+     * Processes of the copy that are still there once it has ended. The database stays, as it does after `bin/start`.
      *
      * @return list<string> pid and command line
      */
@@ -107,6 +107,7 @@ final class ServedSchool
             $environment = (string) @file_get_contents("$folder/environ");
             if (
                 (int) basename($folder) !== getmypid() &&
+                basename((string) @readlink("$folder/exe")) !== 'postgres' &&
                 str_contains("\0$environment", "\0APP_URL=$this->url\0") &&
                 str_contains("\0$environment", "\0DB_DATABASE=nomada_bench\0")
             ) {
