@@ -44,7 +44,7 @@ final readonly class Bridge
             $sub === 'events' => Answer::json(200, $meeting->events((int) ($request->query['after'] ?? 0))),
             $sub === 'recordings' && $of === '' => Answer::json(200, ['recordings' => $meeting->recordings()]),
             $sub === 'recordings' => $this->recording($request, $room, $of, $parts[4] ?? ''),
-            $request->wantsPage() => throw new Refusal(403, 'Come in by your own link.'),
+            $request->wantsPage() => throw new Refusal(403, 'Use your own link to join.'),
             ($request->query['v'] ?? '') === (string) $meeting->version() => new Answer(304, ''),
             default => Answer::json(200, ['id' => $room['id'], 'title' => $room['title']] + $meeting->state()),
         };
@@ -54,7 +54,7 @@ final readonly class Bridge
     {
         $key = $request->header('idempotency-key');
         if ($key === '') {
-            throw new Refusal(400, 'An Idempotency-Key was expected.');
+            throw new Refusal(400, 'The Idempotency-Key is missing.');
         }
         $title = (string) ($request->json()['title'] ?? '');
         $made = $this->store->run(
@@ -97,7 +97,7 @@ final readonly class Bridge
             $seats = $meeting->seats();
             $own = array_filter($seats, fn (array $s): bool => $s['person'] === $person);
             if (! $isHost && in_array('sent-out', array_column($own, 'state'), true)) {
-                throw new Refusal(403, 'Whoever was sent out stays out of this meeting.');
+                throw new Refusal(403, 'A person who was removed cannot join this meeting again.');
             }
             $others = array_filter(
                 $seats,
@@ -165,7 +165,7 @@ final readonly class Bridge
             $this->store->one('select * from recordings where room = ? and id = ? and done_at <= now()', [
                 $room['id'],
                 $id,
-            ]) ?? throw new Refusal(404, 'There is no such recording, or it is not ready.');
+            ]) ?? throw new Refusal(404, 'This recording does not exist or is not ready.');
         $ms = 1000 * max(1, (int) $one['stopped'] - (int) $one['started']);
 
         return match ($what) {

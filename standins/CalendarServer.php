@@ -38,7 +38,7 @@ final readonly class CalendarServer
         }
         if ($object !== '') {
             if ($request->method === 'PUT' && ! str_starts_with($request->body, 'BEGIN:VCALENDAR')) {
-                throw new Refusal(415, 'An iCalendar object was expected.');
+                throw new Refusal(415, 'The iCalendar object is missing.');
             }
 
             return $this->documents->answer($request, "$person/$object", $person, 'text/calendar');
@@ -75,7 +75,7 @@ final readonly class CalendarServer
             }
         }
         if ($found === []) {
-            throw new Refusal(404, 'Nothing stands here.');
+            throw new Refusal(404, 'There is nothing here.');
         }
         $x = new \XMLWriter();
         $x->openMemory();
@@ -156,6 +156,6 @@ final readonly class CalendarServer
                 '</li>';
         }
 
-        return $html.($day === '' ? '<p>Nothing stands in this calendar.</p>' : '</ul>');
+        return $html.($day === '' ? '<p>This calendar is empty.</p>' : '</ul>');
     }
 }

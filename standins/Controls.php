@@ -11,11 +11,11 @@ namespace Nomada\Standins;
 final readonly class Controls
 {
     private const SERVICES = [
-        'bridge' => 'Conference bridge',
+        'bridge' => 'Conference service',
         'course' => 'Course site',
         'calendar' => 'Calendar server',
         'stream' => 'Stream server',
-        'post' => 'Post office',
+        'post' => 'Mail server',
     ];
 
     private const TABLES = [
@@ -127,7 +127,7 @@ final readonly class Controls
             ]);
         }
 
-        return Answer::page(Page::of('How the stand-ins behave', $this->forms($request)));
+        return Answer::page(Page::of('Settings of the demo services', $this->forms($request)));
     }
 
     private function forms(Request $request): string
@@ -154,11 +154,11 @@ final readonly class Controls
                 '">';
             foreach (
                 [
-                    'failures' => 'Fail so many times (-1: always)',
-                    'words' => 'In these words',
+                    'failures' => 'Fail this many times (-1: always)',
+                    'words' => 'With this message',
                     'only_path' => 'Only where the path has',
-                    'slow_ms' => 'Answer after, in ms',
-                    'per_second' => 'Requests a second at most (0: no limit)',
+                    'slow_ms' => 'Response delay in ms',
+                    'per_second' => 'Requests per second, up to (0: no limit)',
                 ] as $name => $label
             ) {
                 $html .=

@@ -46,7 +46,7 @@ final readonly class CourseSite
             array_map(fn (array $one): Posted => new Posted($one), $plain),
             fn (Posted $one): bool => $one->isShown($request->at()),
         );
-        $html = $items === [] ? '<p>Nothing has been put on this page yet.</p>' : '';
+        $html = $items === [] ? '<p>Nothing has been published on this page yet.</p>' : '';
         $past = '';
         foreach ($this->inOrder(array_values($items)) as $item) {
             $begins = $item->field('begins');

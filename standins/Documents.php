@@ -17,7 +17,7 @@ final readonly class Documents
         switch ($request->method) {
             case 'GET':
                 return $row === null
-                    ? throw new Refusal(404, 'Nothing stands here.')
+                    ? throw new Refusal(404, 'There is nothing here.')
                     : new Answer(200, (string) $row['body'], [
                         'Content-Type' => (string) $row['type'],
                         'ETag' => (string) $row['etag'],
@@ -25,7 +25,7 @@ final readonly class Documents
             case 'DELETE':
                 $this->store->run('delete from documents where service = ? and path = ?', [$this->service, $path]);
 
-                return $row === null ? throw new Refusal(404, 'Nothing stands here.') : new Answer(204);
+                return $row === null ? throw new Refusal(404, 'There is nothing here.') : new Answer(204);
             case 'PUT':
                 return $this->put($request, $path, $owner, $type, $row);
         }
@@ -37,7 +37,7 @@ final readonly class Documents
     {
         $etag = '"'.substr(hash('sha256', $request->body), 0, 20).'"';
         if ($request->header('if-none-match') === '*' && $row !== null) {
-            throw new Refusal(412, 'Something stands here already.');
+            throw new Refusal(412, 'There is already something here.');
         }
         if (
             $request->header('if-match') !== '' &&
@@ -45,7 +45,7 @@ final readonly class Documents
         ) {
             throw new Refusal(
                 412,
-                $row === null ? 'Somebody has deleted what stood here.' : 'Somebody has changed what stands here.',
+                $row === null ? 'It was deleted in the meantime.' : 'It was changed in the meantime.',
             );
         }
         $this->store->run(

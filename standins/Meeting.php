@@ -69,7 +69,7 @@ final readonly class Meeting
             'insert into events (room, meeting, person, name, what, at, device) values (?, ?, ?, ?, ?, ?, ?)',
             [$this->room, $this->key, $person, $name, $what, $at, $device],
         );
-        $words = ['join' => 'came in', 'leave' => 'left'][$what] ?? null;
+        $words = ['join' => 'joined', 'leave' => 'left'][$what] ?? null;
         if ($words !== null && $name !== '') {
             $this->say('event', $person, $name, $words, $at);
         }
@@ -405,7 +405,7 @@ final readonly class Meeting
             $this->room,
             $this->key,
         ]);
-        $this->say('event', '', '', $on ? 'Recording began.' : 'Recording stopped.', $at);
+        $this->say('event', '', '', $on ? 'Recording started.' : 'Recording stopped.', $at);
     }
 
     private function end(int $at): void
@@ -432,7 +432,7 @@ final readonly class Meeting
             $this->room,
             $this->key,
         ]);
-        $this->say('event', '', '', 'The session was opened again.', $at);
+        $this->say('event', '', '', 'The session was reopened.', $at);
     }
 
     /**
@@ -444,7 +444,7 @@ final readonly class Meeting
     public function do(array $seat, string $what, array $given): void
     {
         if ($seat['state'] !== 'inside') {
-            throw new Refusal(409, 'You are not inside any more.');
+            throw new Refusal(409, 'You are no longer inside.');
         }
         [$person, $name, $id] = [(string) $seat['person'], (string) $seat['name'], (string) $seat['seat']];
         $may = fn (string $power): bool => $this->may($seat, $power);
@@ -461,7 +461,7 @@ final readonly class Meeting
             default => true,
         };
         if (! $isAllowed) {
-            throw new Refusal(403, 'The floor does not let you do that now.');
+            throw new Refusal(403, 'Your teacher has not allowed that at the moment.');
         }
         $of = fn (string $set, mixed ...$with): int => $this->store->run("update seats set $set where seat = ?", [
             ...$with,
@@ -533,7 +533,7 @@ final readonly class Meeting
     {
         $asked = json_decode((string) ($this->row()['question'] ?? 'null'), true);
         if (! is_array($asked) || ! isset($asked['answers'][$choice])) {
-            throw new Refusal(409, 'This question is not asked any more.');
+            throw new Refusal(409, 'This question is closed.');
         }
         $this->store->run(
             'update seats set answers = answers + (case when answer is null then 1 else 0 end), answer = ? where seat

@@ -24,7 +24,7 @@ final readonly class PostOffice
             $kind === 'people' && $id !== '' => $request->wantsPage()
                 ? $this->page($request, $id)
                 : Answer::json(200, ['letters' => array_column($this->letters($id), 'body')]),
-            default => throw new Refusal(404, 'The post office has letters of people.'),
+            default => throw new Refusal(404, 'The mail server has emails of people.'),
         };
     }
 
@@ -37,7 +37,7 @@ final readonly class PostOffice
         $message = new MimeMessage($request->body);
         $key = trim($message->header('Message-ID'), '<> ');
         if ($key === '' || $message->header('From') === '') {
-            throw new Refusal(400, 'A message with Message-ID and From was expected.');
+            throw new Refusal(400, 'Message-ID or From is missing.');
         }
         $made = $this->store->run(
             'insert into letters (key, address, body) values (?, ?, ?) on conflict (key, address) do nothing',
@@ -83,8 +83,8 @@ final readonly class PostOffice
         return Answer::page(
             Page::of(
                 $request->query['title'] ?? 'Mailbox',
-                $html === '' ? '<p>No letter has come yet.</p>' : $html,
-                'Post office',
+                $html === '' ? '<p>No email has arrived yet.</p>' : $html,
+                'Mail server',
             ),
         );
     }

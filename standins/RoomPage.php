@@ -11,11 +11,12 @@ namespace Nomada\Standins;
 final readonly class RoomPage
 {
     private const ASIDE = [
-        'outside' => ['You wait outside', 'The teacher lets you in. Stay on this page; it looks again by itself.'],
-        'taken-over' => ['You are not inside', 'You came in on another device; that one took over from this.'],
-        'sent-out' => ['You were sent out', 'For this session you stay out. Ask the teacher afterwards.'],
-        'ended' => ['It is over', 'The teacher has ended it for everybody.'],
-        'left' => ['You are not inside', 'You have left. Come in again by your own link.'],
+        'outside' => ['You are waiting to be let in', 'The teacher will let you in. Stay on this page: it refreshes '
+            .'automatically.'],
+        'taken-over' => ['You are not inside', 'You joined on another device, which took over from this one.'],
+        'sent-out' => ['You were removed from the session', 'You cannot join it again. Talk to your teacher afterwards.'],
+        'ended' => ['The session is over', 'The teacher has ended the session for everybody.'],
+        'left' => ['You are not inside', 'You have left. Use your own link to join again.'],
     ];
 
     public function __construct(private Store $store)
@@ -29,7 +30,7 @@ final readonly class RoomPage
             $this->store->one('select * from seats where room = ? and seat = ?', [
                 $room['id'],
                 $request->query['seat'],
-            ]) ?? throw new Refusal(403, 'Come in by your own link.');
+            ]) ?? throw new Refusal(403, 'Use your own link to join.');
         $cookie = $this->holder($request, $seat);
         $meeting = new Meeting($this->store, (string) $room['id'], (string) $seat['meeting']);
         $answer = match (true) {
@@ -52,7 +53,7 @@ final readonly class RoomPage
         $given = $_COOKIE[$name] ?? '';
         if ($seat['holder'] !== null) {
             if (! is_string($given) || ! hash_equals((string) $seat['holder'], hash('sha256', $given))) {
-                throw new Refusal(403, 'This address is in use in another browser. Come in by your own link.');
+                throw new Refusal(403, 'This page is open in another browser. Use your own link to join.');
             }
 
             return [];
@@ -66,7 +67,7 @@ final readonly class RoomPage
             $seat['seat'],
         ]);
         if ($taken !== 1) {
-            throw new Refusal(403, 'This address is in use in another browser. Come in by your own link.');
+            throw new Refusal(403, 'This page is open in another browser. Use your own link to join.');
         }
 
         return ['Set-Cookie' => "$name=$word; Path=/bridge; HttpOnly; SameSite=Lax"];
@@ -100,7 +101,7 @@ final readonly class RoomPage
             Page::of(
                 'You have left',
                 '<p>'.Page::text((string) $room['title']).'. You can close this page.</p>',
-                'Conference bridge',
+                'Conference service',
             ),
         );
     }
@@ -152,7 +153,7 @@ final readonly class RoomPage
                 str_replace(
                     '<head>',
                     $isOutside ? '<head><meta http-equiv="refresh" content="4">' : '<head>',
-                    Page::of($aside[0], "<p>$aside[1]</p>".($isOutside ? $leave : ''), 'Conference bridge'),
+                    Page::of($aside[0], "<p>$aside[1]</p>".($isOutside ? $leave : ''), 'Conference service'),
                 ),
             );
         }
@@ -172,7 +173,7 @@ final readonly class RoomPage
         $page = Page::of(
             (string) $room['title'],
             $html.self::tools($base, $seat).'</div>'.$leave,
-            'Conference bridge',
+            'Conference service',
         );
 
         return Answer::page(str_replace('</body>', '<script src="/room.js"></script></body>', $page));
@@ -189,7 +190,7 @@ final readonly class RoomPage
             '<label>Loudspeaker <select id="speakers"></select></label>'.
             '<p><button type="button" id="try">Try</button> <button type="button" id="sound">Play a sound</button> '.
             '<button type="button" id="ready">All works</button> '.
-            '<button type="button" id="no-camera">Come in without a camera</button></p></details>';
+            '<button type="button" id="no-camera">Join without a camera</button></p></details>';
     }
 
     /** @param  array<string, mixed>  $seat */
@@ -205,9 +206,9 @@ final readonly class RoomPage
             '</label></p>'.
             '<p id="fault" class="wide" role="alert"></p>'.
             '<dialog id="writing" aria-labelledby="writing-words"><form method="dialog">'.
-            '<label for="written" id="writing-words">What is written there?</label>'.
+            '<label for="written" id="writing-words">Text</label>'.
             '<input id="written" maxlength="120" autocomplete="off">'.
-            '<button value="put">Write it</button> <button value="">Leave it</button></form></dialog>';
+            '<button value="put">Add</button> <button value="">Cancel</button></form></dialog>';
     }
 
     /**
@@ -265,7 +266,7 @@ final readonly class RoomPage
                 : self::act(
                     $seat,
                     'hand',
-                    $seat['hand'] === null ? 'Raise your hand' : 'Take your hand down',
+                    $seat['hand'] === null ? 'Raise your hand' : 'Lower your hand',
                     $seat['hand'] === null,
                     'h',
                 )).
@@ -334,7 +335,7 @@ final readonly class RoomPage
     {
         $mayDraw = $meeting->may($seat, 'draw');
         $html =
-            '<h2>The sheet</h2>'.
+            '<h2>Whiteboard</h2>'.
             ($state['recording_since'] === null
                 ? ''
                 : '<p class="recorded">This is recorded. Whoever does not want to be in it keeps microphone and '.
@@ -343,11 +344,11 @@ final readonly class RoomPage
                 ? ''
                 : '<p class="window">'.
                     Page::text((string) $state['window']['name']).
-                    ' shows a window: <b>'.
+                    ' is sharing a screen: <b>'.
                     Page::text((string) $state['window']['title']).
                     '</b></p>').
             ($mayDraw
-                ? '<div id="board" tabindex="0" role="application" aria-label="The sheet, to draw on" '.
+                ? '<div id="board" tabindex="0" role="application" aria-label="Whiteboard, to draw on" '.
                     'aria-describedby="pen-keys">'
                 : '').
             '<svg viewBox="0 0 800 560" role="img" aria-label="'.
@@ -369,7 +370,7 @@ final readonly class RoomPage
                 '<button type="button" data-pen="point">Point</button>'.
                 '<label class="inline">Put up a picture <input type="file" id="picture" accept="image/*"></label>'.
                 '</div>'.
-                self::act($seat, 'wipe', 'Wipe the sheet', true, 'w');
+                self::act($seat, 'wipe', 'Clear the whiteboard', true, 'w');
         }
         if ($meeting->may($seat, 'screen')) {
             $html .=
@@ -390,7 +391,7 @@ final readonly class RoomPage
     {
         $texts = array_filter(array_map(fn (array $m): string => (string) ($m['data']['text'] ?? ''), $marks));
 
-        return 'The sheet: '.count($marks).' marks'.($texts === [] ? '' : '. '.implode('; ', $texts));
+        return 'Whiteboard: '.count($marks).' marks'.($texts === [] ? '' : '. '.implode('; ', $texts));
     }
 
     /** @param  array<string, mixed>  $mark */
@@ -422,7 +423,7 @@ final readonly class RoomPage
                 ((float) $d['y'] + 5).
                 '">'.
                 $name.
-                ' points here</text></g>',
+                ' is pointing here</text></g>',
             default => '<image href="'.Page::text($d['src']).'" x="0" y="0" width="800" height="560"/>',
         };
     }
@@ -452,10 +453,10 @@ final readonly class RoomPage
     {
         $lines = $state['talk'];
         usort($lines, fn (array $a, array $b): int => $a['at'] <=> $b['at']);
-        $html = '<h2>The talk</h2><ol class="talk" tabindex="0" aria-label="What was said and what happened">';
+        $html = '<h2>Chat</h2><ol class="talk" tabindex="0" aria-label="Messages and events">';
         foreach ($lines as $line) {
             $name = Page::text((string) $line['name']);
-            $text = $line['gone'] ? '<i>taken away by the teacher</i>' : Page::text((string) $line['text']);
+            $text = $line['gone'] ? '<i>removed by the teacher</i>' : Page::text((string) $line['text']);
             $html .=
                 '<li class="'.
                 $line['kind'].
@@ -487,7 +488,7 @@ final readonly class RoomPage
                 'speak' => 'Speak',
                 'camera' => 'Camera',
                 'chat' => 'Chat',
-                'screen' => 'Show a screen',
+                'screen' => 'Share a screen',
                 'draw' => 'Draw',
                 'record' => 'Record',
             ] as $power => $label
@@ -496,7 +497,7 @@ final readonly class RoomPage
             $html .=
                 "<li>$label: ".
                 ($meeting->may($seat, $power)
-                    ? 'yes'.($isMuted ? ', the microphone is off at first' : '')
+                    ? 'yes'.($isMuted ? '; your microphone starts off' : '')
                     : 'no').
                 '</li>';
         }

@@ -34,7 +34,7 @@ final class Server
                 );
         } catch (Throwable $e) {
             error_log((string) $e);
-            $answer = Answer::json(500, ['error' => 'The stand-in broke down: '.$e->getMessage()]);
+            $answer = Answer::json(500, ['error' => 'The demo service failed: '.$e->getMessage()]);
         }
         http_response_code($answer->status);
         foreach ($answer->headers + self::guards() as $name => $value) {
@@ -72,7 +72,7 @@ final class Server
             return Answer::json(200, ['up' => true]);
         }
         if (! preg_match('#^/(bridge|course|calendar|stream|post|controls)(/.*)?$#', $request->path, $m)) {
-            throw new Refusal(404, 'No stand-in has this page.');
+            throw new Refusal(404, 'No demo service has this page.');
         }
         $store = new Store();
         $service = $m[1];

@@ -40,7 +40,7 @@ final readonly class StreamServer
     {
         $key = $request->header('idempotency-key');
         if ($key === '') {
-            throw new Refusal(400, 'An Idempotency-Key was expected.');
+            throw new Refusal(400, 'The Idempotency-Key is missing.');
         }
         $post = (string) json_encode($request->json(), JSON_UNESCAPED_UNICODE);
         $made = $this->store->run(

@@ -17,7 +17,7 @@ final class AttendanceCommand extends Sections
         {--day= : one day, as 2027-02-09}
         {--json}';
 
-    protected $description = 'Who was there, for how long, late by how much: a line a student and session';
+    protected $description = 'List attendance: one line per student and session';
 
     public function handle(Attendances $attendances): int
     {

@@ -15,7 +15,7 @@ final class CalendarCommand extends Sections
         'nomada:calendar {--section=* : sourcedId} {--person= : sourcedId; one person\'s, as the '.
         'calendar server gets it}';
 
-    protected $description = 'Writes the calendar of a section, or of one person, to standard output (iCalendar)';
+    protected $description = 'Write the calendar of a section or person to standard output (iCalendar)';
 
     public function handle(SectionFeed $feed, PersonFeed $own): int
     {

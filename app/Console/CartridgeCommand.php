@@ -11,7 +11,7 @@ final class CartridgeCommand extends Sections
 {
     protected $signature = 'nomada:cartridge {--section=* : sourcedId of one section} {--to= : where the file goes}';
 
-    protected $description = 'Writes a section\'s weeks as a Common Cartridge 1.3';
+    protected $description = 'Export the weeks of a section as a Common Cartridge 1.3';
 
     public function handle(SectionCartridge $cartridge): int
     {

@@ -12,7 +12,7 @@ final class CheckCommand extends Command
 {
     protected $signature = 'nomada:check {--json}';
 
-    protected $description = 'Computes anew everything that is derived, and lists what differs from what is kept';
+    protected $description = 'Recompute derived data and report differences';
 
     public function handle(CheckDerived $check): int
     {

@@ -15,7 +15,7 @@ final class ClashesCommand extends Sections
 {
     protected $signature = 'nomada:clashes {--section=* : sourcedId; all where none is given} {--json}';
 
-    protected $description = 'Finds who is in two places at one time, and on which days';
+    protected $description = 'List clashes and the days they are on';
 
     public function handle(RefreshClashes $clashes, CurrentTerm $current): int
     {

@@ -19,7 +19,7 @@ final class CoordinatorCommand extends Command
         'nomada:coordinator {address} {--given= : given name} {--family= : family name} '.
         '{--zone= : time zone, where no school is loaded yet} {--lost : takes a lost second factor away}';
 
-    protected $description = 'Makes a coordinator, and prints the link by which they set their password';
+    protected $description = 'Create a coordinator and print a password link';
 
     public function handle(InvitePeople $invite, SecondFactor $factor): int
     {

@@ -50,7 +50,7 @@ final class DemoCommand extends Command
         {--fresh : leave links, registrations and publishing still to be done}
         {--again : empty the database of a demo, and begin again}';
 
-    protected $description = 'Loads the demo school';
+    protected $description = 'Load the demo school';
 
     /**
      * In the story these are not through: no link yet, not registered, not published. The last has no series either.

@@ -19,10 +19,13 @@ final class DoorCommand extends Command
     use HasTables;
 
     protected $signature =
-        'nomada:door {--link= : the link, its secret, or a join code} {--at= : a moment, as in '.
+        'nomada:check-link {--link= : the link, its secret, or a join code} {--at= : a moment, as in '.
         '2027-02-09T09:52; now by default} {--person= : sourcedId; a guest where none is given} {--json}';
 
-    protected $description = 'What the door behind a link answers somebody at a moment, and why';
+    /** @var list<string> the name until version 0.1.0 */
+    protected $aliases = ['nomada:door'];
+
+    protected $description = 'Show whether a link admits a person at a given time, and why';
 
     public function handle(DoorPage $page, Clock $clock): int
     {

@@ -9,9 +9,12 @@ use Nomada\Core\Publishing\Place;
 
 final class DriftCommand extends Sections
 {
-    protected $signature = 'nomada:drift {--section=* : sourcedId; all where none is given} {--json}';
+    protected $signature = 'nomada:outside-changes {--section=* : sourcedId; all where none is given} {--json}';
 
-    protected $description = 'Reads the destinations back, and says what somebody else has changed or deleted there';
+    /** @var list<string> the name until version 0.1.0 */
+    protected $aliases = ['nomada:drift'];
+
+    protected $description = 'List changes made at the destinations outside Nomada';
 
     public function handle(Drifts $drifts): int
     {

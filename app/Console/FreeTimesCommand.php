@@ -19,7 +19,7 @@ final class FreeTimesCommand extends Sections
         'nomada:free-times {--section=* : sourcedId} {--from= : the first day that may move, '.
         'YYYY-MM-DD; today by default} {--day= : the day of one session to make up, YYYY-MM-DD} {--most=12} {--json}';
 
-    protected $description = 'When else a section\'s series could be, ranked, with what each time costs';
+    protected $description = 'List alternative times for a section, best first';
 
     public function handle(FreeTimesQuery $query): int
     {

@@ -22,9 +22,8 @@ final class ImportCommand extends Command
         'do, and '.
         'do nothing} {--json}';
 
-    protected $description =
-        'Reads a school: OneRoster 1.1 CSV, closures.ics, timetable.csv. With any fault nothing '.
-        'is saved, unless --take-good.';
+    protected $description = 'Import a school: OneRoster 1.1 CSV, closures.ics, timetable.csv. Errors save nothing, '
+        .'unless --take-good.';
 
     public function handle(ImportSchool $import): int
     {

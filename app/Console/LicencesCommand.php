@@ -17,8 +17,8 @@ final class LicencesCommand extends Command
 
     protected $signature = 'nomada:licences {--json}';
 
-    protected $description =
-        'How many sessions run at one time, how many host accounts that takes, and which series '.'runs on which';
+    protected $description = 'Show how many sessions run at once, how many host accounts they need, and which series '
+        .'use which';
 
     public function handle(LicencesQuery $page, CurrentTerm $current): int
     {

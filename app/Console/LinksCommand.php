@@ -14,7 +14,7 @@ final class LinksCommand extends Sections
 {
     protected $signature = 'nomada:links {--section=* : sourcedId; all where none is given} {--json}';
 
-    protected $description = 'Makes the join links that are missing, and lists all';
+    protected $description = 'Create missing join links, and list all';
 
     public function handle(StartRun $start, CarryOutRun $carryOut): int
     {
@@ -46,7 +46,7 @@ final class LinksCommand extends Sections
             $this->asJson(['made' => $result['done'], 'failed' => $result['failed'], 'links' => $links]);
         } else {
             $this->table(['Section', 'Series', 'Link', 'Join code', 'Dial-in', 'PIN'], $links);
-            $this->output->writeln((string) __('console.links', [
+            $this->output->writeln(trans_choice('console.links', $result['done'], [
                 'done' => $result['done'],
                 'failed' => count($result['failed']),
             ]));

@@ -13,7 +13,7 @@ final class MakeSchoolCommand extends Command
         'nomada:make-school {--sections=600} {--students=9000} {--seed=7} {--to= : the folder; '.
         'storage/app/large by default}';
 
-    protected $description = 'Writes the import folder of a large invented school, the same for the same seed';
+    protected $description = 'Write the import folder of a large invented school (same seed, same school)';
 
     public function handle(): int
     {

@@ -17,7 +17,7 @@ final class MatchCommand extends Command
 
     protected $signature = 'nomada:match {--section= : sourcedId of one section; all by default} {--json}';
 
-    protected $description = 'What the comparison with the roster says of each registrant who waits';
+    protected $description = 'Match pending registrations with the roster';
 
     public function handle(RegistrationChecks $checks): int
     {

@@ -11,11 +11,12 @@ final class PostCommand extends Command
 {
     protected $signature = 'nomada:post {--idle=90 : seconds for which a letter has been due}';
 
-    protected $description = 'Sends letters that are due and were left';
+    protected $description = 'Send queued emails that are due';
 
     public function handle(PostOffice $post): int
     {
-        $this->output->writeln((string) __('console.letters', ['n' => $post->sendLeft((int) $this->option('idle'))]));
+        $n = $post->sendLeft((int) $this->option('idle'));
+        $this->output->writeln(trans_choice('console.letters', $n, ['n' => $n]));
 
         return self::SUCCESS;
     }

@@ -28,7 +28,7 @@ final class PresenceCommand extends Sections
         {--guests : whoever is nobody of the section counts as a guest}
         {--json}';
 
-    protected $description = 'Takes in who came and left: from the bridge (every minute), or from a list';
+    protected $description = 'Import attendance events from the conference service or a file';
 
     /** Seconds after its end for which a session is asked for. */
     private const UNTIL = 7200;

@@ -17,7 +17,7 @@ final class PublishCommand extends Sections
         'nomada:publish {--plan : only show what would be done} {--section=* : sourcedId; all '.
         'where none is given} {--json}';
 
-    protected $description = 'Brings every destination to what ought to stand there';
+    protected $description = 'Publish all pending changes to every destination';
 
     public function handle(PlanQuery $plan, StartRun $start, CarryOutRun $carryOut, TellTruth $truth): int
     {

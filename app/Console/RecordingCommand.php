@@ -28,8 +28,7 @@ final class RecordingCommand extends Sections
         {--vtt= : a transcript to be kept with its recording}
         {--json}';
 
-    protected $description =
-        'Fetches recordings that are ready (every minute); or keeps a transcript and says the '.'parts';
+    protected $description = 'Fetch finished recordings (runs every minute), or import a transcript';
 
     /** Seconds after its end for which a session's recordings are asked for. */
     private const UNTIL = 21600;

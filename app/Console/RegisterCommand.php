@@ -11,7 +11,7 @@ final class RegisterCommand extends Sections
     protected $signature = 'nomada:register {--section=* : sourcedId; all where none is given}
         {--left : only those who have left lose theirs; nobody is registered} {--json}';
 
-    protected $description = 'Registers the whole roster of sections: everybody enrolled gets a personal link';
+    protected $description = 'Register the whole roster of sections, with a personal link for each student';
 
     public function handle(RegisterRoster $register): int
     {

@@ -11,7 +11,7 @@ final class RemindCommand extends Command
 {
     protected $signature = 'nomada:remind';
 
-    protected $description = 'Writes the reminders of sessions that are due';
+    protected $description = 'Send reminders of upcoming sessions';
 
     public function handle(Remind $remind): int
     {

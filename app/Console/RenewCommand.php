@@ -11,7 +11,7 @@ final class RenewCommand extends Command
 {
     protected $signature = 'nomada:renew';
 
-    protected $description = 'Computes again what is derived, if the rules have changed (after an upgrade)';
+    protected $description = 'Recompute derived data after an upgrade, if its rules have changed';
 
     public function handle(RenewDerived $renew): int
     {

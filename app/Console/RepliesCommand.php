@@ -15,7 +15,7 @@ final class RepliesCommand extends Command
 {
     protected $signature = 'nomada:replies {folder? : a Maildir; POST_REPLIES where none is given} {--json}';
 
-    protected $description = 'Reads who has answered an invitation, out of a mailbox';
+    protected $description = 'Read replies to invitations from a mailbox';
 
     public function handle(TakeReplies $take): int
     {

@@ -13,7 +13,7 @@ final class RunCommand extends Command
 {
     protected $signature = 'nomada:run';
 
-    protected $description = 'Serves until Ctrl-C (bin/start calls it)';
+    protected $description = 'Serve until Ctrl-C (called by bin/start)';
 
     /** What a page may use: an import folder of a large school comes in one upload. */
     private const LIMITS = [

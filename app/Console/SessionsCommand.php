@@ -12,7 +12,7 @@ final class SessionsCommand extends Sections
 {
     protected $signature = 'nomada:sessions {--section=* : sourcedId} {--json}';
 
-    protected $description = 'Lists the sessions of sections, lost ones with their reasons';
+    protected $description = 'List the sessions of sections, and why lost ones are lost';
 
     public function handle(): int
     {

@@ -9,9 +9,12 @@ use Nomada\App\Actions\Publishing\StartRun;
 
 final class TakeUpCommand extends Command
 {
-    protected $signature = 'nomada:take-up {--idle=300 : seconds for which a run has not moved}';
+    protected $signature = 'nomada:resume {--idle=300 : seconds for which a run has not moved}';
 
-    protected $description = 'Takes up runs that were left behind, and begins those whose time has come';
+    /** @var list<string> the name until version 0.1.0 */
+    protected $aliases = ['nomada:take-up'];
+
+    protected $description = 'Resume interrupted publishing jobs and start scheduled ones';
 
     public function handle(StartRun $start): int
     {

@@ -17,9 +17,12 @@ use Nomada\App\Actions\Recording\DeleteRecordings;
  */
 final class TidyCommand extends Command
 {
-    protected $signature = 'nomada:tidy';
+    protected $signature = 'nomada:prune';
 
-    protected $description = 'Takes away what was left behind (every night)';
+    /** @var list<string> the name until version 0.1.0 */
+    protected $aliases = ['nomada:tidy'];
+
+    protected $description = 'Delete expired files and records (runs nightly)';
 
     /** Days after which each goes. */
     private const UPLOADS = 2;

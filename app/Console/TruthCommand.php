@@ -9,10 +9,13 @@ use Nomada\App\Actions\Publishing\TellTruth;
 
 final class TruthCommand extends Sections
 {
-    protected $signature = 'nomada:truth {--section=* : sourcedId; all where none is given}
+    protected $signature = 'nomada:verify {--section=* : sourcedId; all where none is given}
         {--days=7 : how many coming days} {--json}';
 
-    protected $description = 'Compares what the door would say to everybody with what every place serves';
+    /** @var list<string> the name until version 0.1.0 */
+    protected $aliases = ['nomada:truth'];
+
+    protected $description = 'Check that every destination shows everyone the right sessions';
 
     public function handle(TellTruth $truth, KeepTruth $keep): int
     {

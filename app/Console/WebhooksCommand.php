@@ -11,7 +11,7 @@ final class WebhooksCommand extends Command
 {
     protected $signature = 'nomada:webhooks {--json}';
 
-    protected $description = 'Sends the messages to other programs that are due';
+    protected $description = 'Send queued webhook messages';
 
     public function handle(Webhooks $webhooks): int
     {

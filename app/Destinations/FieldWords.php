@@ -42,7 +42,7 @@ final class FieldWords
     public static function value(string $code, string|array $value): string|array
     {
         if ($code === 'for') {
-            return (string) __('published.settings.for', ['n' => count((array) $value)]);
+            return trans_choice('published.settings.for', count((array) $value), ['n' => count((array) $value)]);
         }
         if (is_array($value) || ! in_array($code, ['position', 'answers'], true)) {
             return $value;

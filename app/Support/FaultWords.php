@@ -56,6 +56,9 @@ final class FaultWords
         $key =
             Arr::first(["faults.$code", "staff_faults.$code"], fn (string $key): bool => Lang::has($key)) ?? $code;
 
-        return (string) __($key, array_map(Say::put(...), $with));
+        $put = array_map(Say::put(...), $with);
+        $n = $with['n'] ?? null;
+
+        return is_int($n) ? trans_choice($key, $n, $put) : (string) __($key, $put);
     }
 }

@@ -88,7 +88,7 @@ final readonly class FreeTime
     {
         $out = [$this->teachers()];
         if ($this->noAccount > 0 && $this->sessions > 1) {
-            $out[] = new Said('free.days', ['days' => $this->noAccount]);
+            $out[] = new Said('free.days', ['n' => $this->noAccount]);
         }
         if ($this->closed > 0) {
             $out[] = new Said('free.closed', ['closed' => $this->closed]);
@@ -97,7 +97,7 @@ final readonly class FreeTime
             $out[] = $this->elsewhere();
         }
         if ($this->uncomfortable > 0) {
-            $out[] = new Said('free.hours', ['students' => $this->uncomfortable]);
+            $out[] = new Said('free.hours', ['n' => $this->uncomfortable]);
         }
         foreach (array_filter(['short' => $this->short, 'outside' => $this->outside]) as $what => $n) {
             $out[] = new Said("free.$what", ['n' => $n]);

@@ -4,208 +4,107 @@
 return [
     'received' => [
         'title' => 'Registration received',
-        'subject' => 'Your registration for {class} has arrived',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            'your registration for {class} has arrived. Somebody at {school} compares it with the roster; '.
-            'you get a letter when that is done.',
-            '',
-            'How it stands: {page}',
-        ]),
+        'subject' => 'We received your registration for {class}',
+        'text' => "Hello {name},\n\nYour registration for {class} has arrived. {school} is checking it against the "
+            ."class list and will email you the result.\n\nSee its status: {page}",
     ],
     'accepted' => [
         'title' => 'Confirmation',
         'subject' => 'You are registered for {class}',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            'you are registered for {class}. This link is yours alone, and lets in nobody else:',
-            '{link}',
-            '',
-            'The next sessions, on your clock: {when}',
-            '',
-            'The whole timetable is attached for your calendar. If the link does not work, come in by '.
-            'phone: {phone}.',
-        ]),
+        'text' => "Hello {name},\n\nYou are registered for {class}. This link is yours alone and works for nobody "
+            ."else:\n{link}\n\nThe next sessions, on your clock: {when}\n\nThe full timetable is attached for your "
+            .'calendar. If the link does not work, join by phone: {phone}.',
     ],
     'declined' => [
-        'title' => 'Decline',
+        'title' => 'Registration declined',
         'subject' => 'Your registration for {class} was declined',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            'your registration for {class} was declined, because: {reason}',
-            '',
-            'If that can be mended, register again: {page}',
-        ]),
+        'text' => "Hello {name},\n\nYour registration for {class} was declined. Reason: {reason}\n\nIf you can "
+            .'correct this, register again: {page}',
     ],
     'elsewhere' => [
-        'title' => 'Sent to another section',
-        'subject' => 'Your registration now is for {class}',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            'you are on the roster of {class}, so your registration was sent there. You need not do anything.',
-            '',
-            'How it stands: {page}',
-        ]),
+        'title' => 'Registration moved to another section',
+        'subject' => 'Your registration is now for {class}',
+        'text' => "Hello {name},\n\nYou are on the roster of {class}, so your registration was moved there. You do "
+            ."not need to do anything.\n\nSee its status: {page}",
     ],
     'replaced' => [
         'title' => 'Replaced link',
         'subject' => 'Your new link for {class}',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            'your link for {class} was replaced; the old one opens nothing any more. This is the new one, '.
-            'and it is yours alone:',
-            '{link}',
-            '',
-            'The next sessions, on your clock: {when}',
-            '',
-            'If it does not work, come in by phone: {phone}.',
-        ]),
+        'text' => "Hello {name},\n\nYour link for {class} was replaced, and the old one no longer works. This is the "
+            ."new one, and it is yours alone:\n{link}\n\nThe next sessions, on your clock: {when}\n\nIf it does not "
+            .'work, join by phone: {phone}.',
     ],
     'guest' => [
-        'title' => 'Guest\'s invitation',
+        'title' => 'Invitation for guests',
         'subject' => 'Your invitation to {class}',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            '{school} invites you to {class}: {when}',
-            '',
-            'This pass is for you alone, and good until {until}:',
-            '{link}',
-        ]),
+        'text' => "Hello {name},\n\n{school} invites you to {class}: {when}\n\nThis pass is for you alone. It is "
+            ."valid until {until}:\n{link}",
     ],
     'guardian' => [
         'title' => 'Confirmation for guardians',
         'subject' => '{child} is registered for {class}',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            '{child} is registered for {class} at {school}. The next sessions, on {child}\'s clock: {when}',
-            '',
-            'The link is {child}\'s own and lets in nobody else, so it does not stand here. The timetable '.
-            'is attached for your calendar.',
-        ]),
+        'text' => "Hello {name},\n\n{child} is registered for {class} at {school}. The next sessions, on {child}’s "
+            ."clock: {when}\n\nThe join link is sent only to {child}. The timetable is attached for your calendar.",
     ],
     'changed' => [
         'title' => 'Changed sessions',
         'subject' => 'Changed: {class}',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            'the timetable of {class} has changed:',
-            '{change}',
-            '',
-            'The next sessions, on your clock: {when}',
-            '',
-            'The timetable as it is now is attached for your calendar.',
-        ]),
+        'text' => "Hello {name},\n\nThe timetable of {class} has changed:\n{change}\n\nThe next sessions, on your "
+            ."clock: {when}\n\nThe updated timetable is attached for your calendar.",
     ],
     'cancelled' => [
         'title' => 'Cancelled series',
         'subject' => 'No more sessions: {class}',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            '{title} of {class} at {school} is not held any more. The sessions that were still to come '.
-            'are taken out of your calendar by what is attached.',
-        ]),
+        'text' => "Hello {name},\n\n{school} has cancelled the remaining {title} sessions of {class}. Open the "
+            .'attachment to remove them from your calendar.',
     ],
     'teacher' => [
         'title' => 'Host link for teachers',
         'subject' => 'Your host link for {class}',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            'you teach {class}. By this link you come in as the host, and nobody else does:',
-            '{link}',
-            '',
-            'The next sessions, on your clock: {when}',
-            '',
-            'The whole timetable is attached for your calendar. If the link does not work, come in by '.
-            'phone: {phone}.',
-        ]),
+        'text' => "Hello {name},\n\nYou teach {class}. Use this link to join as host. It works only for you:\n{link}\n"
+            ."\nThe next sessions, on your clock: {when}\n\nThe full timetable is attached for your calendar. If the "
+            .'link does not work, join by phone: {phone}.',
     ],
     'invitation' => [
         'title' => 'Invitation to set a password',
         'subject' => 'Your account at {school}',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            '{school} holds its live classes with Nomada. By this link you set your password; it works '.
-            'once, and until {until}:',
-            '{link}',
-            '',
-            'Afterwards you sign in as {sign_in}.',
-        ]),
+        'text' => "Hello {name},\n\n{school} holds its live classes with Nomada. Set your password with this link. It "
+            ."works once, until {until}:\n{link}\n\nThen sign in as {sign_in}.",
     ],
     'reset' => [
-        'title' => 'Forgotten password',
+        'title' => 'Password reset',
         'subject' => 'A new password for {school}',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            'somebody, probably you, asked for a new password. By this link you set one; it works once, '.
-            'and until {until}:',
-            '{link}',
-            '',
-            'You sign in as {sign_in}. If you did not ask, you need not do anything: your password stays '.
-            'as it is.',
-        ]),
+        'text' => "Hello {name},\n\nSomebody, probably you, asked for a new password. Set it with this link, which "
+            ."works once, until {until}:\n{link}\n\nYou sign in as {sign_in}. If you did not ask, ignore this email: "
+            .'your password stays the same.',
     ],
     'not-here' => [
-        'title' => 'Not here yet',
-        'subject' => '{child} has not come to {class}',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            '{child} has not come to {class} at {school}, which began at {when}. Perhaps something keeps '.
-            '{child} from coming in; the school helps.',
-            '',
-            'Is {child} away? Tell it here, and it counts as excused: {page}',
-        ]),
+        'title' => 'Not joined yet',
+        'subject' => '{child} has not joined {class}',
+        'text' => "Hello {name},\n\n{child} has not joined {class}, which started at {when}. If {child} cannot get "
+            ."in, contact {school}.\n\nIf {child} is away, report the absence here: {page}",
     ],
     'missed' => [
-        'title' => 'What was missed',
+        'title' => 'Missed sessions',
         'subject' => 'What {child} missed',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            '{child} was not there:',
-            '{missed}',
-            '',
-            'Attendance, and telling an absence beforehand: {page}',
-        ]),
+        'text' => "Hello {name},\n\n{child} missed:\n{missed}\n\nSee attendance or report a future absence: {page}",
     ],
     'recording' => [
-        'title' => 'Recording to be seen',
+        'title' => 'Recording available',
         'subject' => 'The recording of {class}, {when}',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            '{child} was not there when {class} met on {when}. It was recorded, and can be seen now: {page}',
-        ]),
+        'text' => "Hello {name},\n\n{child} missed {class} on {when}. You can watch the recording here: {page}",
     ],
     'reminder' => [
         'title' => 'Reminder',
         'subject' => 'Soon: {sessions}',
-        'text' => implode("\n", [
-            'Hello {name},',
-            '',
-            'soon, on your clock:',
-            '{sessions}',
-            '',
-            'Your links, and how to stop such reminders: {page}',
-        ]),
+        'text' => "Hello {name},\n\nComing up, on your clock:\n{sessions}\n\nFind your links, or stop these "
+            .'reminders: {page}',
     ],
     'parts' => [
         'no_phone' => 'not set up',
         'none_left' => 'none is left',
         'when' => ':sessions in :place',
-        'recorded' => '. It was recorded; the recording can be seen now.',
-        'stop' => 'No more such letters',
+        'recorded' => '. The recording is available.',
+        'stop' => 'Stop these emails',
     ],
 ];

@@ -1,20 +1,19 @@
 <?php
 
 return [
-    'renew_links' => 'Renew all links',
-    'links_renewed' => 'Every link and secret address that :name was sent has ended. New ones are made when they are '
-        .'next needed.',
+    'renew_links' => 'Replace all links',
+    'links_renewed' => 'All links sent to :name have stopped working. New ones are created when they are next needed.',
     'clock' => ':place time, now :time',
     'disabled' => 'disabled since :day',
     'disable' => 'Disable',
     'enable' => 'Enable again',
-    'coming' => 'Coming sessions, on :name\'s clock',
+    'coming' => 'Upcoming sessions, on :name’s clock',
     'none' => 'None.',
     'sections' => 'Sections',
     'no_section' => 'None this term.',
     'calendar' => 'Calendar',
-    'busy' => ':count busy time of their own|:count busy times of their own',
-    'post' => 'Your post',
-    'feed_hint' => 'Your calendar at a secret address, with your own links: keep it to yourself.',
-    'renew' => 'Give it a new address',
+    'busy' => ':count busy time in their own calendar|:count busy times in their own calendar',
+    'post' => 'Your emails',
+    'feed_hint' => 'Your calendar at a secret link, with your own join links. Do not share it.',
+    'renew' => 'Replace the link',
 ];

@@ -1,15 +1,15 @@
 <?php
 
 return [
-    'label' => 'The order of the work',
+    'label' => 'Steps',
     'stops' => [
         'term' => 'Term',
         'timetable' => 'Timetable',
-        'joining' => 'Joining',
+        'joining' => 'Join links',
         'registration' => 'Registration',
-        'publishing' => 'Publishing',
+        'publishing' => 'Publish',
         'today' => 'Today',
-        'records' => 'Records',
+        'records' => 'Attendance',
     ],
     'says' => [
         'begin' => 'import a school',
@@ -22,8 +22,8 @@ return [
         'all_linked' => 'all linked',
         'to_register' => ':count to register',
         'all_registered' => 'all registered',
-        'refused' => ':count refused',
-        'to_tell' => ':count to tell',
+        'refused' => ':count failed',
+        'to_tell' => ':count to announce',
         'unpublished' => ':count not published',
         'changes' => ':count change|:count changes',
         'all_published' => 'all published',

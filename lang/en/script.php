@@ -3,29 +3,34 @@
 // What the pages' scripts say by themselves (resources/js/words.js); a form for each of the language's plurals.
 return [
     'editor' => [
-        'silent' => 'The server does not answer. What you typed is kept; it is looked at again '.
-            'when you change something.',
+        'silent' => 'The server did not respond. What you typed is kept, and is checked again when you change '
+            .'something.',
     ],
     'plan' => [
-        'chosen' => ['one' => 'of :n section', 'other' => 'of :n sections'],
-        'placements' => ['one' => ':n placement', 'other' => ':n placements'],
+        'chosen' => ['one' => 'from :n section', 'other' => 'from :n sections'],
+        'placements' => ['one' => ':n item', 'other' => ':n items'],
         'publish' => ['one' => 'Publish :n', 'other' => 'Publish :n'],
-        'reading' => 'Reading the plan…',
-        'silent' => 'The server does not answer. Close and open it again.',
-        'tell' => ['one' => 'Tell of changes', 'other' => 'Tell of changes'],
-        'to_tell' => ['one' => 'Changes to tell', 'other' => 'Changes to tell'],
-        'unread' => 'The plan could not be read. Close and open it again.',
+        'reading' => 'Loading the changes…',
+        'silent' => 'The server did not respond. Close this and open it again.',
+        'tell' => ['one' => 'Announce changes', 'other' => 'Announce changes'],
+        'to_tell' => ['one' => 'Changes to announce', 'other' => 'Changes to announce'],
+        'unread' => 'The changes could not be loaded. Close this and open it again.',
     ],
     'rows' => [
-        'silent' => 'This could not be read; it is asked for again.',
+        'silent' => 'This could not be loaded; trying again.',
+    ],
+    'tray' => [
+        'more' => 'and :n more',
+        'sections' => ['one' => ':n section selected', 'other' => ':n sections selected'],
+        'series' => ['one' => ':n series selected', 'other' => ':n series selected'],
     ],
     'week' => [
         'closed' => 'closed: :why',
         'elsewhere' => ['one' => ':n student is elsewhere', 'other' => ':n students are elsewhere'],
         'move' => 'Move :name',
-        'silent' => 'The server does not answer. Nothing is moved.',
+        'silent' => 'The server did not respond. Nothing was moved.',
         'teacher' => 'the teacher is elsewhere',
-        'unsure' => 'It could not be worked out. Leave it and try again.',
-        'working' => 'Working out what it changes…',
+        'unsure' => 'The preview failed. Cancel and try again.',
+        'working' => 'Loading the preview…',
     ],
 ];

@@ -1,30 +1,29 @@
 <?php
 
 return [
-    'host' => 'Aquí no hay ninguna página. Pide la dirección que te dio tu centro.',
+    'host' => 'Esta página no existe. Usa el enlace que te dio tu centro.',
     'pages' => [
         '401' => [
             'title' => 'Primero inicia sesión',
-            'text' => 'Esta página es para quien ha iniciado sesión.',
+            'text' => 'Tienes que iniciar sesión para ver esta página.',
         ],
         '403' => [
-            'title' => 'No es para ti',
-            'text' => 'Has iniciado sesión, pero esta página es de otra persona. Si debería ser tuya, pregunta a '.
-                'coordinación.',
+            'title' => 'No tienes acceso',
+            'text' => 'Esta página es de otra persona. Si deberías tener acceso, pregunta a coordinación.',
         ],
         '404' => [
-            'title' => 'Aquí no hay nada',
-            'text' => 'En esta dirección no hay ninguna página. Si te trajo un enlace, se ha cambiado o tiene un '.
-                'error; búscalo otra vez donde lo encontraste.',
+            'title' => 'Página no encontrada',
+            'text' => 'Esta página no existe. Si te trajo un enlace, se ha cambiado o está incompleto. Búscalo otra '
+                .'vez donde lo encontraste.',
         ],
         '405' => [
-            'title' => 'Así no',
-            'text' => 'Esta dirección no se abre de esa manera. Vuelve atrás y usa el botón de la página.',
+            'title' => 'Esta página no se abre así',
+            'text' => 'Vuelve atrás y usa el botón de la página.',
         ],
         '419' => [
-            'title' => 'Esta página esperó demasiado',
-            'text' => 'Estuvo abierta tanto tiempo que ya no es seguro enviarla. Vuelve atrás, cárgala de nuevo y '.
-                'envíala otra vez; no se ha cambiado nada.',
+            'title' => 'La página ha caducado',
+            'text' => 'Estuvo abierta demasiado tiempo para enviarla con seguridad. Vuelve atrás, cárgala de nuevo y '
+                .'envíala otra vez. No se ha cambiado nada.',
         ],
         '429' => [
             'title' => 'Demasiados intentos',
@@ -36,27 +35,27 @@ return [
             'text' => 'No se pudo responder a la petición. Vuelve atrás e inténtalo de nuevo.',
         ],
         '500' => [
-            'title' => 'Algo se ha roto',
-            'text' => 'Es un error nuestro, y queda anotado. No se guarda nada a medias. Inténtalo de nuevo; si '.
-                'vuelve a pasar, cuenta a coordinación qué estabas haciendo.',
+            'title' => 'Se ha producido un error',
+            'text' => 'Es un error nuestro, y queda registrado. No se ha guardado nada. Inténtalo de nuevo. Si vuelve '
+                .'a pasar, cuenta a coordinación qué estabas haciendo.',
         ],
         '503' => [
             'title' => 'Volvemos en un momento',
-            'text' => 'Estamos poniendo Nomada al día. Lo que está en marcha sigue después por sí solo.',
+            'text' => 'Estamos actualizando Nomada. El trabajo en curso continúa después.',
         ],
         '5xx' => [
-            'title' => 'Algo se ha roto',
-            'text' => 'Es un error nuestro, y queda anotado. Inténtalo de nuevo dentro de un momento.',
+            'title' => 'Se ha producido un error',
+            'text' => 'Es un error nuestro, y queda registrado. Inténtalo de nuevo dentro de un momento.',
         ],
     ],
-    'first' => 'A la primera página',
+    'first' => 'Ir a la página de inicio',
     'sign_in' => 'Iniciar sesión',
     'key' => [
         'title' => 'La clave no corresponde a la base de datos',
-        'text' => 'Los enlaces, los códigos y las cartas están sellados con otra APP_KEY que la de .env. Vuelve a '.
-            'poner la que había cuando se creó o se guardó la base de datos; no se pierde nada, y sin ella no se abre '.
-            'nada.',
-        'console' => 'APP_KEY no corresponde a esta base de datos: lo sellado en ella se selló con otra. Vuelve a '.
-            'poner esa clave en .env.',
+        'text' => 'Los enlaces, los códigos y los correos de esta base de datos están cifrados con otra APP_KEY que '
+            .'la de .env. Restaura la clave que se usaba cuando se creó o se copió la base de datos. No se pierde '
+            .'nada, pero sin ella no se puede leer nada.',
+        'console' => 'APP_KEY no corresponde a esta base de datos. Restaura en .env la clave con la que se cifraron '
+            .'sus datos.',
     ],
 ];

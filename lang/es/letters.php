@@ -4,209 +4,109 @@
 return [
     'received' => [
         'title' => 'Inscripción recibida',
-        'subject' => 'Ha llegado tu inscripción en {class}',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            'Ha llegado tu inscripción en {class}. Alguien de {school} la compara con la lista; cuando esté '.
-            'hecho recibirás una carta.',
-            '',
-            'Cómo va: {page}',
-        ]),
+        'subject' => 'Hemos recibido tu inscripción en {class}',
+        'text' => "Hola, {name}:\n\nHa llegado tu inscripción en {class}. {school} la está comparando con la lista de "
+            ."clase y te enviará el resultado por correo.\n\nVer su estado: {page}",
     ],
     'accepted' => [
         'title' => 'Confirmación',
-        'subject' => 'Tu inscripción en {class} está hecha',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            'Tu inscripción en {class} está hecha. Este enlace es solo tuyo, y no deja entrar a nadie más:',
-            '{link}',
-            '',
-            'Las próximas sesiones, en tu hora: {when}',
-            '',
-            'El horario entero va adjunto para tu calendario. Si el enlace no funciona, entra por '.
-            'teléfono: {phone}.',
-        ]),
+        'subject' => 'Tu inscripción en {class} está confirmada',
+        'text' => "Hola, {name}:\n\nTu inscripción en {class} está confirmada. Este enlace es solo tuyo y no sirve "
+            ."para nadie más:\n{link}\n\nLas próximas sesiones, en tu hora: {when}\n\nEl horario completo va adjunto "
+            .'para tu calendario. Si el enlace no funciona, entra por teléfono: {phone}.',
     ],
     'declined' => [
-        'title' => 'Rechazo',
+        'title' => 'Inscripción rechazada',
         'subject' => 'Tu inscripción en {class} fue rechazada',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            'Tu inscripción en {class} fue rechazada. Motivo: {reason}',
-            '',
-            'Si se puede arreglar, inscríbete otra vez: {page}',
-        ]),
+        'text' => "Hola, {name}:\n\nTu inscripción en {class} fue rechazada. Motivo: {reason}\n\nSi puedes "
+            .'corregirlo, inscríbete otra vez: {page}',
     ],
     'elsewhere' => [
-        'title' => 'Enviada a otro grupo',
+        'title' => 'Inscripción trasladada a otro grupo',
         'subject' => 'Tu inscripción es ahora para {class}',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            'Estás en la lista de {class}, así que tu inscripción se ha enviado allí. No tienes que hacer nada.',
-            '',
-            'Cómo va: {page}',
-        ]),
+        'text' => "Hola, {name}:\n\nEstás en la lista de {class}, así que tu inscripción se ha trasladado allí. No "
+            ."tienes que hacer nada.\n\nVer su estado: {page}",
     ],
     'replaced' => [
         'title' => 'Enlace sustituido',
         'subject' => 'Tu nuevo enlace para {class}',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            'Tu enlace para {class} se ha sustituido; el anterior ya no abre nada. Este es el nuevo, y es '.
-            'solo tuyo:',
-            '{link}',
-            '',
-            'Las próximas sesiones, en tu hora: {when}',
-            '',
-            'Si no funciona, entra por teléfono: {phone}.',
-        ]),
+        'text' => "Hola, {name}:\n\nTu enlace para {class} se ha sustituido, y el anterior ya no funciona. Este es el "
+            ."nuevo, y es solo tuyo:\n{link}\n\nLas próximas sesiones, en tu hora: {when}\n\nSi no funciona, entra por "
+            .'teléfono: {phone}.',
     ],
     'guest' => [
         'title' => 'Invitación para alguien de fuera',
         'subject' => 'Tu invitación a {class}',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            '{school} te invita a {class}: {when}',
-            '',
-            'Este pase es solo para ti, y vale hasta el {until}:',
-            '{link}',
-        ]),
+        'text' => "Hola, {name}:\n\n{school} te invita a {class}: {when}\n\nEste pase es solo para ti. Vale hasta el "
+            ."{until}:\n{link}",
     ],
     'guardian' => [
         'title' => 'Confirmación para la familia',
-        'subject' => 'La inscripción de {child} en {class} está hecha',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            'La inscripción de {child} en {class}, de {school}, está hecha. Las próximas sesiones, en la hora '.
-            'de {child}: {when}',
-            '',
-            'El enlace es solo de {child} y no deja entrar a nadie más, así que no va aquí. El horario va '.
-            'adjunto para tu calendario.',
-        ]),
+        'subject' => 'La inscripción de {child} en {class} está confirmada',
+        'text' => "Hola, {name}:\n\nLa inscripción de {child} en {class}, de {school}, está confirmada. Las próximas "
+            ."sesiones, en la hora de {child}: {when}\n\nEl enlace se envía solo a {child}. El horario va adjunto para "
+            .'tu calendario.',
     ],
     'changed' => [
         'title' => 'Sesiones cambiadas',
         'subject' => 'Cambios: {class}',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            'El horario de {class} ha cambiado:',
-            '{change}',
-            '',
-            'Las próximas sesiones, en tu hora: {when}',
-            '',
-            'El horario tal como es ahora va adjunto para tu calendario.',
-        ]),
+        'text' => "Hola, {name}:\n\nEl horario de {class} ha cambiado:\n{change}\n\nLas próximas sesiones, en tu "
+            ."hora: {when}\n\nEl horario actualizado va adjunto para tu calendario.",
     ],
     'cancelled' => [
         'title' => 'Serie cancelada',
         'subject' => 'No hay más sesiones: {class}',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            '{title}, de {class}, en {school}, ya no tiene lugar. Lo que va adjunto quita de tu calendario '.
-            'las sesiones que quedaban.',
-        ]),
+        'text' => "Hola, {name}:\n\n{school} ha cancelado las sesiones que quedaban de {title}, de {class}. Abre el "
+            .'archivo adjunto para quitarlas de tu calendario.',
     ],
     'teacher' => [
         'title' => 'Enlace para quien da la clase',
         'subject' => 'Tu enlace para dar {class}',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            'Das {class}. Con este enlace entras para dirigir la sesión, y nadie más lo hace:',
-            '{link}',
-            '',
-            'Las próximas sesiones, en tu hora: {when}',
-            '',
-            'El horario entero va adjunto para tu calendario. Si el enlace no funciona, entra por '.
-            'teléfono: {phone}.',
-        ]),
+        'text' => "Hola, {name}:\n\nDas {class}. Entra con este enlace para dirigir la sesión. Solo sirve para ti:\n"
+            ."{link}\n\nLas próximas sesiones, en tu hora: {when}\n\nEl horario completo va adjunto para tu "
+            .'calendario. Si el enlace no funciona, entra por teléfono: {phone}.',
     ],
     'invitation' => [
-        'title' => 'Invitación para poner una contraseña',
+        'title' => 'Invitación para crear una contraseña',
         'subject' => 'Tu cuenta en {school}',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            '{school} da sus clases en directo con Nomada. Con este enlace pones tu contraseña; funciona una '.
-            'vez, y hasta el {until}:',
-            '{link}',
-            '',
-            'Después entras como {sign_in}.',
-        ]),
+        'text' => "Hola, {name}:\n\n{school} da sus clases en directo con Nomada. Crea tu contraseña con este enlace. "
+            ."Funciona una vez, hasta el {until}:\n{link}\n\nDespués entras como {sign_in}.",
     ],
     'reset' => [
-        'title' => 'Contraseña olvidada',
-        'subject' => 'Una nueva contraseña para {school}',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            'Alguien, seguramente tú, ha pedido una nueva contraseña. Con este enlace la pones; funciona una '.
-            'vez, y hasta el {until}:',
-            '{link}',
-            '',
-            'Entras como {sign_in}. Si no la has pedido, no tienes que hacer nada: tu contraseña sigue como '.
-            'está.',
-        ]),
+        'title' => 'Restablecer la contraseña',
+        'subject' => 'Una contraseña nueva para {school}',
+        'text' => "Hola, {name}:\n\nAlguien, seguramente tú, ha pedido una contraseña nueva. Créala con este enlace, "
+            ."que funciona una vez, hasta el {until}:\n{link}\n\nEntras como {sign_in}. Si no la has pedido, no hagas "
+            .'caso de este correo: tu contraseña no cambia.',
     ],
     'not-here' => [
-        'title' => 'Todavía no ha llegado',
-        'subject' => '{child} no ha llegado a {class}',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            '{child} no ha llegado a {class}, de {school}, que empezó el {when}. Quizá algo le impide entrar a '.
-            '{child}; el centro ayuda.',
-            '',
-            '¿No puede asistir {child}? Dilo aquí, y contará como ausencia justificada: {page}',
-        ]),
+        'title' => 'Todavía no ha entrado',
+        'subject' => '{child} no ha entrado en {class}',
+        'text' => "Hola, {name}:\n\n{child} no ha entrado en {class}, que empezó el {when}. Si {child} no puede "
+            ."entrar, ponte en contacto con {school}.\n\nSi {child} no puede asistir, comunica la falta aquí: {page}",
     ],
     'missed' => [
-        'title' => 'Lo que se ha perdido',
+        'title' => 'Sesiones perdidas',
         'subject' => 'Lo que {child} se ha perdido',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            '{child} no estuvo en:',
-            '{missed}',
-            '',
-            'La asistencia, y avisar antes de una ausencia: {page}',
-        ]),
+        'text' => "Hola, {name}:\n\n{child} no estuvo en:\n{missed}\n\nConsultar la asistencia o comunicar una falta: "
+            .'{page}',
     ],
     'recording' => [
-        'title' => 'Grabación para ver',
+        'title' => 'Grabación disponible',
         'subject' => 'La grabación de {class}, {when}',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            '{child} no estuvo en {class} el {when}. Se grabó, y ya se puede ver: {page}',
-        ]),
+        'text' => "Hola, {name}:\n\n{child} no estuvo en {class} el {when}. Puedes ver la grabación aquí: {page}",
     ],
     'reminder' => [
         'title' => 'Recordatorio',
         'subject' => 'Pronto: {sessions}',
-        'text' => implode("\n", [
-            'Hola, {name}:',
-            '',
-            'Pronto, en tu hora:',
-            '{sessions}',
-            '',
-            'Tus enlaces, y cómo dejar de recibir estos recordatorios: {page}',
-        ]),
+        'text' => "Hola, {name}:\n\nPróximamente, en tu hora:\n{sessions}\n\nVer tus enlaces, o dejar de recibir "
+            .'estos recordatorios: {page}',
     ],
     'parts' => [
         'no_phone' => 'no hay',
         'none_left' => 'no queda ninguna',
         'when' => ':sessions en :place',
-        'recorded' => '. Se grabó; la grabación ya se puede ver.',
-        'stop' => 'No quiero más cartas así',
+        'recorded' => '. La grabación está disponible.',
+        'stop' => 'No recibir más correos de estos',
     ],
 ];

@@ -1,3 +1,4 @@
+import { say } from './words';
 import { bringRows } from './rows';
 import { shortDate } from './words';
 
@@ -28,7 +29,7 @@ export const board = () => ({
             on
                 .slice(0, 8)
                 .map(b => b.dataset.name)
-                .join(' · ') + (on.length > 8 ? ' · and ' + (on.length - 8) + ' more' : '');
+                .join(' · ') + (on.length > 8 ? ' · ' + say('tray.more', { n: on.length - 8 }) : '');
         const all = this.$refs.all;
         if (all) {
             all.checked = on.length > 0 && on.length === this.boxes().length;
@@ -36,8 +37,7 @@ export const board = () => ({
         }
     },
     words() {
-        const [one, many] = this.boxes()[0]?.name === 'series[]' ? ['series', 'series'] : ['section', 'sections'];
-        return this.chosen + ' ' + (this.chosen === 1 ? one : many) + ' chosen';
+        return say(this.boxes()[0]?.name === 'series[]' ? 'tray.series' : 'tray.sections', { n: this.chosen });
     },
     chooseAll() {
         const on = this.$refs.all.checked;

@@ -38,7 +38,7 @@ final class Browser
     /** By what the browser knows axe, where it brings it to every page; '' where it does not. */
     private string $brings = '';
 
-    private function __construct(private readonly float $patience = 240)
+    private function __construct(private readonly float $patience)
     {
     }
 
@@ -63,7 +63,8 @@ final class Browser
 
     public static function start(): self
     {
-        $self = new self();
+        // A slow machine needs all of it; while something is being changed, a failed wait may end sooner.
+        $self = new self((float) (getenv('NOMADA_PATIENCE') ?: 240));
         $port = self::freePort();
         $log = sys_get_temp_dir()."/chromedriver-$port.log";
         $self->leaves = [$log, sys_get_temp_dir()."/chromium-$port"];

@@ -44,30 +44,30 @@ test('an invitation sets a password once, by a letter that goes to that person',
     $this->as('A-1')
         ->get('/accounts?role=teacher')
         ->assertSee('not invited yet')
-        ->assertSee('Invite the 2 who are left');
+        ->assertSee('Invite the 2 people left');
     $this->post('/people/T-2/invitation')->assertSessionHas('said');
-    $this->get('/accounts?role=teacher')->assertSee('invited, until')->assertSee('Invite the 1 who is left');
+    $this->get('/accounts?role=teacher')->assertSee('invited, until')->assertSee('Invite the 1 person left');
     $link = linkFor($this, 'T-2');
     auth()->logout();
     $this->get($link)
         ->assertOk()
-        ->assertSee('you sign in as '.personCalled('T-2')->email);
+        ->assertSee('you will sign in as '.personCalled('T-2')->email);
     // Not without its signature, nor for somebody else.
     $this->get(preg_replace('/signature=./', 'signature=x', $link))->assertForbidden();
     $this->get(
         preg_replace('#passes/\d+#', 'passes/1'.AccountPass::query()->value('id'), $link),
     )->assertForbidden();
     setsPassword($this, $link, 'short')->assertSessionHasErrors([
-        'password' => 'A password has 10 characters at least. A few words are easy to keep in mind.',
+        'password' => 'Use at least 10 characters. A few words are easy to remember.',
     ]);
     setsPassword($this, $link, 'basketball1')->assertSessionHasErrors('password');
     setsPassword($this, $link, NEW_PASSWORD, 'something else')->assertSessionHasErrors('again');
     setsPassword($this, $link)->assertRedirect('/sign-in');
     setsPassword($this, $link, 'another one of mine')->assertSessionHasErrors('password');
-    $this->get($link)->assertSee('has been used, or has ended');
+    $this->get($link)->assertSee('This link has expired or has been used');
     signsIn($this, (string) personCalled('T-2')->email)->assertRedirect('/');
     expect(auth()->id())->toBe(personCalled('T-2')->id);
-    $this->as('A-1')->get('/accounts?role=teacher')->assertSee('password since')->assertSee('Here last');
+    $this->as('A-1')->get('/accounts?role=teacher')->assertSee('password since')->assertSee('Last signed in');
 });
 
 test('a link ends after 72 hours, and with a newer password', function () {
@@ -93,7 +93,7 @@ test('a link ends after 72 hours, and with a newer password', function () {
 test('whoever is left of a role is invited at once, and nobody twice', function () {
     $this->as('A-1')
         ->post('/accounts/invitations', ['role' => 'student'])
-        ->assertSessionHas('said', '4 people are invited: the letters are on their way.');
+        ->assertSessionHas('said', '4 people invited by email.');
     $this->post('/accounts/invitations', ['role' => 'student'])->assertSessionHas(
         'said',
         'Everybody has a password or an invitation.',
@@ -304,7 +304,7 @@ test(
         // Nothing before it is set up.
         $this->get('/term')->assertRedirect('/account');
         $this->getJson('/find?q=mar')->assertForbidden();
-        $this->get('/account')->assertSee('Coordinators sign in with a second factor');
+        $this->get('/account')->assertSee('Coordinators need two-step sign-in.');
         // Setting it up asks for the password once more.
         $this->post('/account/second-factor', ['own_password' => 'wrong'])->assertSessionHasErrors('own_password');
         expect(personCalled('A-1')->totp_secret)->toBeNull();
@@ -325,7 +325,7 @@ test(
         signsIn($this, 'A-1')->assertRedirect('/sign-in/code');
         expect(auth()->check())->toBeFalse();
         $this->get('/term')->assertRedirect('/sign-in');
-        $this->get('/sign-in/code')->assertSee('Your second factor');
+        $this->get('/sign-in/code')->assertSee('Two-step sign-in');
         $this->post('/sign-in/code', ['code' => '123456'])->assertSessionHasErrors('code');
         // The code that set it up is used; the next counts.
         $this->post('/sign-in/code', ['code' => $totp()->code($at)])->assertSessionHasErrors('code');
@@ -334,7 +334,7 @@ test(
         $this->post('/sign-out');
         signsIn($this, 'A-1');
         $this->post('/sign-in/code', ['code' => strtoupper($codes[3])])->assertRedirect('/');
-        $this->get('/account')->assertSee('9 codes on paper are left');
+        $this->get('/account')->assertSee('9 recovery codes are left');
         $this->post('/sign-out');
         signsIn($this, 'A-1');
         $this->post('/sign-in/code', ['code' => $codes[3]])->assertSessionHasErrors('code');
@@ -342,7 +342,7 @@ test(
             $this->post('/sign-in/code', ['code' => "00000$n"]);
         }
         $this->post('/sign-in/code', ['code' => $codes[4]])->assertSessionHasErrors([
-            'code' => 'Too many wrong codes. Wait a quarter of an hour, and sign in again.',
+            'code' => 'Too many wrong codes. Wait 15 minutes, then sign in again.',
         ]);
         Cache::flush();
         $this->post('/sign-in/code', ['code' => $codes[4]])->assertRedirect('/');
@@ -407,10 +407,10 @@ test('one sees where one is signed in, and ends it; a changed password ends all 
         'began_at' => now(),
         'seen_at' => now(),
     ]);
-    $this->get('/account')->assertSee('Safari, iPhone')->assertSee('10.0.0.9')->assertSee('this one');
+    $this->get('/account')->assertSee('Safari, iPhone')->assertSee('10.0.0.9')->assertSee('this device');
     $this->delete("/account/sign-ins/$others->id");
     expect($others->fresh()->ended_at)->toBeNull();
-    $this->delete("/account/sign-ins/$there->id")->assertSessionHas('said', '1 sign-in is ended.');
+    $this->delete("/account/sign-ins/$there->id")->assertSessionHas('said', '1 device signed out.');
     expect($there->fresh()->ended_at)->not->toBeNull()->and($me->fresh()->remember_token)->not->toBe('before');
     // What is ended elsewhere is out at its next request.
     $this->get('/account')->assertOk();

@@ -42,12 +42,12 @@ test('a section\'s table, and one session of it', function () {
         ->get('/records/sections/MAR')
         ->assertOk()
         ->assertSeeInOrder(['Teo Kallas', 'absent', 'Rui Mestre', 'late by 8 min', 'Galia Zabalo', 'present'])
-        ->assertSee('67 % came')
-        ->assertSee('8 without presence');
+        ->assertSee('67% attendance')
+        ->assertSee('8 without attendance');
     $this->get("/records/sections/MAR/sessions/$id")
         ->assertOk()
-        ->assertSee('2 of 3 came')
-        ->assertSee('at most 2 at 10:08')
+        ->assertSee('2 of 3 attended')
+        ->assertSee('up to 2 at 10:08')
         ->assertSee('a list with 2 events');
     $this->as('T-1')->get('/records/sections/MAR')->assertForbidden();
 });
@@ -71,7 +71,7 @@ test('a correction stands beside what was computed, with who and why, and can be
     $this->get($path)
         ->assertSee('corrected: came by phone')
         ->assertSee('Nadir Haddad')
-        ->assertSee('computed: absent, 0 min');
+        ->assertSee('calculated: absent, 0 min');
     Artisan::call('nomada:attendance', ['--section' => ['MAR'], '--day' => '2027-02-09', '--json' => true]);
     $own = array_column((array) json_decode(Artisan::output(), true), null, 'person')['S-3'];
     expect([$own['status'], $own['minutes'], $own['corrected']])
@@ -120,32 +120,32 @@ test('who was away on a day, and one letter to each guardian', function () {
     $this->as('A-1')
         ->get('/records/missed?date=2027-02-09')
         ->assertSeeInOrder(['Galia Zabalo', 'Teo Kallas'])
-        ->assertSee('Write to the guardians of 1 student');
-    $this->post('/records/missed', ['date' => '9 Feb'])->assertSessionHas('said', '1 letter goes out.');
+        ->assertSee('Email the guardians of 1 student');
+    $this->post('/records/missed', ['date' => '9 Feb'])->assertSessionHas('said', '1 email is being sent.');
     $this->post('/records/missed', ['date' => '9 Feb'])->assertSessionHas(
         'said',
-        'Everybody was written to already.',
+        'Everybody has been emailed already.',
     );
     postGoes();
     $letter = mailbox($this, 'G-1')[0]->text();
     expect($letter)
-        ->toContain('Galia Zabalo was not there')
+        ->toContain('Galia Zabalo missed:')
         ->toContain('Y8 Marine Science, Tue 9 Feb 10:00')
         ->toContain('/children/')
         ->and($letter)
         ->not->toContain('Kallas');
     // A teacher of another section sees none of them.
-    $this->as('T-1')->get('/records/missed?date=2027-02-09')->assertSee('Nobody was away');
+    $this->as('T-1')->get('/records/missed?date=2027-02-09')->assertSee('No absences');
 });
 
 test('three absences running are a snag', function () {
     foreach (['2027-02-02', '2027-02-04', '2027-02-09'] as $day) {
         heldLesson($this, $day, 'S-1', '');
     }
-    $this->as('T-2')->get('/records/sections/MAR')->assertSee('3 absences running');
-    $this->get('/records/missed?date=2027-02-09')->assertSeeInOrder(['Teo Kallas', '3 absences running']);
+    $this->as('T-2')->get('/records/sections/MAR')->assertSee('3 absences in a row');
+    $this->get('/records/missed?date=2027-02-09')->assertSeeInOrder(['Teo Kallas', '3 absences in a row']);
     // Two of three have missed all of them.
-    $this->as('A-1')->get('/?show=snags')->assertSee('2 students absent three times running');
+    $this->as('A-1')->get('/?show=snags')->assertSee('2 students absent three times in a row');
 });
 
 test('the school sets what counts, and every sum follows', function () {
@@ -185,13 +185,13 @@ test('the table goes out as CSV, as a workbook with a sheet a session, and as a 
         ->toBe([])
         ->and(count($csv->rows))
         ->toBe(6)
-        ->and($csv->rows[0]->get('Corrected, because'))
+        ->and($csv->rows[0]->get('Corrected because'))
         ->toBe('=1+1');
     $file = sys_get_temp_dir().'/attendance.xlsx';
     file_put_contents($file, $this->get('/records/sections/MAR/as/xlsx')->getContent());
     $book = IOFactory::load($file);
     expect($book->getSheetNames())
-        ->toBe(['Sums', '2027-02-09 0900', '2027-02-11 0900'])
+        ->toBe(['Totals', '2027-02-09 0900', '2027-02-11 0900'])
         ->and($book->getSheet(1)->getCell('D2')->getValue())
         ->toBe('excused')
         ->and($book->getSheet(1)->getCell('I2')->getDataType())
@@ -268,19 +268,19 @@ test('a list is brought on screen: its columns matched once, its people side by 
         ])
         ->headers->get('Location');
     $at = $upload();
-    $this->get($at)->assertSee('Say which column has the person');
+    $this->get($at)->assertSee('Choose the column with the person: sourcedId, email address or name');
     $chosen = "$at?as_person=Who&as_came=In&as_left=Out";
     $this->get($chosen)
         ->assertSee('4 events')
-        ->assertSee('1 person is certain')
+        ->assertSee('1 exact match')
         ->assertSeeInOrder(['Rui', 'Rui Mestre', 'Vera']);
-    $this->post($chosen, ['choice' => ['S-2', '']])->assertSessionHas('said', '4 new events are kept.');
-    $this->get('/records/sections/MAR')->assertSee('67 % came');
+    $this->post($chosen, ['choice' => ['S-2', '']])->assertSessionHas('said', '4 new events imported.');
+    $this->get('/records/sections/MAR')->assertSee('67% attendance');
     expect(DB::table('session_sums')->value('guests'))->toBe(1);
     // The same heads are known from now on, and the same list adds nothing.
     $again = $upload();
     $this->get($again)->assertSee('4 events');
-    $this->post($again, ['choice' => ['S-2', '']])->assertSessionHas('said', 'Nothing of it is new.');
+    $this->post($again, ['choice' => ['S-2', '']])->assertSessionHas('said', 'Nothing in it is new.');
     $this->post('/records/sections/MAR/lists', ['date' => '9 Feb', 'zone' => 'Nowhere'])->assertSessionHasErrors([
         'list',
         'zone',
@@ -299,7 +299,7 @@ test('presence is read from the room: who came and left, what they did, and when
     $live = "/live/$session->id";
     $this->as('T-2')
         ->post($live, ['act' => 'come-in'])
-        ->assertSessionHas('said', 'You are inside; the others can come in.');
+        ->assertSessionHas('said', 'You have joined. Others can join now.');
     $link = Nomada\App\Models\Joining\JoinLink::query()
         ->inForce()
         ->where('kind', 'personal')
@@ -310,19 +310,19 @@ test('presence is read from the room: who came and left, what they did, and when
     momentAt('2027-02-09', '10:30');
     $this->as('T-2')
         ->post($live, ['act' => 'end'])
-        ->assertSessionHas('said', 'It is over for everybody; nobody is left inside.');
+        ->assertSessionHas('said', 'The session has ended for everybody.');
     $page = $this->get("/records/sections/MAR/sessions/$session->id");
     $page
-        ->assertSee('the bridge&#039;s 4 events', false)
+        ->assertSee('4 events from the conference service', false)
         ->assertSee('Ended for everybody at 10:30')
-        ->assertSee('1 of 3 came');
+        ->assertSee('1 of 3 attended');
     Artisan::call('nomada:attendance', ['--section' => ['MAR'], '--day' => '2027-02-09', '--json' => true]);
     $own = array_column((array) json_decode(Artisan::output(), true), null, 'person');
     // It was held for 30 minutes, and she was there for all of them.
     expect([$own['S-1']['status'], $own['S-1']['minutes']])->toBe(['present', 30]);
     $this->post("/records/sections/MAR/sessions/$session->id/reading")->assertSessionHas(
         'said',
-        'The bridge told nothing new.',
+        'No new events.',
     );
     $this->get('/today')->assertSee('ended for everybody');
 });
@@ -356,7 +356,7 @@ test('a lesson outside the timetable starts in two clicks, and ends like any oth
         $session->starts_at->timestamp,
         $session->ends_at->timestamp - $session->starts_at->timestamp,
     ])->toBe(['2027-02-10', strtotime('2027-02-10 13:01 Europe/Madrid'), 1800]);
-    $this->get((string) $at)->assertOk()->assertSee('Come in as the teacher');
+    $this->get((string) $at)->assertOk()->assertSee('Join as teacher');
 });
 
 test('a lesson now for chosen students is theirs alone: door, page, calendar, desk, attendance', function () {
@@ -384,7 +384,7 @@ test('a lesson now for chosen students is theirs alone: door, page, calendar, de
     expect($session->chosen)->toBe([personCalled('S-2')->id]);
     $this->get($at)
         ->assertOk()
-        ->assertSee('1 has not come')
+        ->assertSee('1 has not joined')
         ->assertSee('Rui Mestre')
         ->assertDontSee('Galia Zabalo');
     $this->get('/sections/MAR')->assertSee('extra, for 1 student');
@@ -426,7 +426,7 @@ test('a lesson now for chosen students is theirs alone: door, page, calendar, de
         ->toContain('13:01\u201313:31 Madrid, for chosen students');
 
     // Undone with the rest of the series' history, and given back whole.
-    expect(DB::table('series_changes')->latest('id')->value('words'))->toEndWith('for 1 chosen student');
+    expect(DB::table('series_changes')->latest('id')->value('words'))->toEndWith('for 1 student only');
 });
 
 test('at the desk the guardian is told, a pass is sent, a note is kept', function () {
@@ -439,13 +439,13 @@ test('at the desk the guardian is told, a pass is sent, a note is kept', functio
         ->value('id');
     $this->as('T-2')
         ->get("/live/$id")
-        ->assertSee('3 have not come')
-        ->assertSeeInOrder(['Teo Kallas', 'no guardian known', 'Galia Zabalo', 'Tell the guardian']);
+        ->assertSee('3 have not joined')
+        ->assertSeeInOrder(['Teo Kallas', 'no guardian known', 'Galia Zabalo', 'Email the guardian']);
     $this->post("/live/$id", ['act' => 'tell-guardian', 'person' => 'S-1'])->assertSessionHas(
         'said',
-        '1 guardian of Galia Zabalo is told.',
+        '1 guardian of Galia Zabalo emailed.',
     );
-    $this->get("/live/$id")->assertSee('guardian told');
+    $this->get("/live/$id")->assertSee('guardian emailed');
     // Nobody who is not of this session, and nobody before it begins.
     $this->post("/live/$id", ['act' => 'tell-guardian', 'person' => 'S-4'])->assertSessionHasErrors('form');
     momentAt('2027-02-09', '09:55');
@@ -453,17 +453,17 @@ test('at the desk the guardian is told, a pass is sent, a note is kept', functio
     momentAt('2027-02-09', '10:10');
     postGoes();
     expect(mailbox($this, 'G-1')[0]->text())
-        ->toContain('Galia Zabalo has not come to Y8 Marine Science')
+        ->toContain('Galia Zabalo has not joined Y8 Marine Science')
         ->toContain('Tue 9 Feb 10:00');
     $this->post("/live/$id", ['act' => 'pass', 'name' => ''])->assertSessionHasErrors('name');
     $this->post("/live/$id", [
         'act' => 'pass',
         'name' => 'Vera Ocampo',
         'email' => 'vera@home.example',
-    ])->assertSessionHas('said', 'The pass of Vera Ocampo is on its way to vera@home.example.');
+    ])->assertSessionHas('said', 'Guest pass for Vera Ocampo is being sent to vera@home.example.');
     $this->post("/live/$id", ['act' => 'note', 'text' => 'Went as far as page 12'])->assertSessionHas(
         'said',
-        'Kept.',
+        'Notes saved.',
     );
     $this->get("/live/$id")->assertSee('Went as far as page 12');
     $this->post("/live/$id", ['act' => 'dance'])->assertSessionHasErrors('act');
@@ -491,17 +491,17 @@ test('who was inside and left is not said never to have come, and no guardian is
         ->first();
     $seat = (string) $this->as('S-1')->post($link->address())->headers->get('Location');
     $this->standins->page($seat);
-    $this->as('T-2')->get($desk)->assertSee('2 have not come');
+    $this->as('T-2')->get($desk)->assertSee('2 have not joined');
     Illuminate\Support\Facades\Http::withOptions(['cookies' => $this->standins->cookies])->post(
         str_replace('?', '/leave?', $seat),
     );
-    $this->get($desk)->assertSee('2 have not come')->assertSee('1 was here and left: Galia Zabalo.');
+    $this->get($desk)->assertSee('2 have not joined')->assertSee('1 was here and left: Galia Zabalo.');
     $this->post($desk, ['act' => 'tell-guardian', 'person' => 'S-1'])->assertSessionHasErrors([
-        'form' => 'Galia Zabalo was in this session, so no email is sent.',
+        'form' => 'Galia Zabalo has been in this session, so no email is sent.',
     ]);
     // Ended too early, and reopened within its time: she may come back in. Afterwards nobody may.
     $this->post($desk, ['act' => 'end'])->assertSessionHasNoErrors();
-    $this->get($desk)->assertSee('Reopen the session')->assertSee('1 was here and left');
+    $this->get($desk)->assertSee('Reopen session')->assertSee('1 was here and left');
     $this->as('S-1')->get($link->address())->assertSee('is over');
     $this->as('T-2')
         ->post($desk, ['act' => 'reopen'])

@@ -38,7 +38,7 @@ test('an empty school begins by what is typed: looked at, and saved', function (
     $preview = $this->post('/begin', FIRST_SCHOOL)
         ->assertSessionHasNoErrors()
         ->headers->get('Location');
-    $this->get((string) $preview)->assertOk()->assertSee('no faults');
+    $this->get((string) $preview)->assertOk()->assertSee('no errors');
     expect(DB::table('sections')->count())->toBe(0);
     $this->post((string) $preview)->assertRedirect('/term');
     expect(DB::table('schools')->first(['name', 'time_zone']))
@@ -71,7 +71,7 @@ test('once there is a school, nobody types another over it', function () {
     $before = DB::table('people')->orderBy('id')->get()->all();
     $this->as('A-1')->get('/begin')->assertRedirect('/term/import');
     $this->post('/begin', FIRST_SCHOOL)->assertRedirect('/term/import')->assertSessionHasErrors('files');
-    $this->get('/term/import')->assertSee('There is a school here now');
+    $this->get('/term/import')->assertSee('A school exists here now.');
     expect(DB::table('people')->orderBy('id')->get()->all())->toEqual($before);
 });
 

@@ -212,7 +212,7 @@ test('an ended part opens nothing: section, live desk, host link, guest pass, se
     $this->get('/joining')->assertSee('2 of 2');
     $this->get("/live/$id")
         ->assertOk()
-        ->assertSee('2 have not come');
+        ->assertSee('2 have not joined');
 });
 
 test('a substitute is the host of exactly that session, everywhere; the absent teacher may look', function () {
@@ -225,7 +225,7 @@ test('a substitute is the host of exactly that session, everywhere; the absent t
         ->assertOk();
     $this->get('/today')->assertSee('Marine Science')->assertSee('P. Ruel');
     $this->get('/sections/MAR')->assertOk();
-    $this->get("/join/$host->secret")->assertSee('Come in');
+    $this->get("/join/$host->secret")->assertSee('Join');
     $this->post('/joining/links', ['sections' => ['MAR']])->assertForbidden();
     $this->get('/live/'.sessionOn('2027-02-18')->id)->assertForbidden();
     $this->as('T-2')

@@ -108,7 +108,7 @@ test('years stand in their order, and filters leave what they name', function ()
         ->assertSee('No timetable yet')
         ->assertDontSee('Y8 Marine Science');
     $this->get('/?show=unpublished&year=7')->assertSee('Y7 Spanish')->assertDontSee('Y10 Statistics');
-    $this->get('/?year=99')->assertSee('No section here');
+    $this->get('/?year=99')->assertSee('No section');
 });
 
 test('before a school is imported, the coordinator is shown where to begin', function () {

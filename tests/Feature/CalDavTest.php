@@ -196,13 +196,13 @@ test('a server that does not invite is no such place, and says why', function ()
     calendarsAt(Scheduling::shared()->url(), ['kind' => 'caldav-invites']);
     expect(fn () => CalDavServer::atPlace()->organizer())->toThrow(
         DestinationFailure::class,
-        'It does not offer to invite (RFC 6638',
+        'The server cannot send invitations (RFC 6638, calendar-auto-schedule).',
     );
     Scheduling::shared()->begin();
     expect(CalDavServer::atPlace()->organizer())->toBe('timetable@school.example');
     $settings = app(Places::class)->of(Outside::Calendar);
     expect(app(Nomada\App\Actions\Publishing\TryPlace::class)($settings)->words[1])->toContain(
-        'It invites each person by timetable@school.example',
+        'The server sends invitations from timetable@school.example',
     );
 });
 
@@ -223,8 +223,8 @@ test('a server that says no, is none, or does not answer, is told in words', fun
     $server = CalDavServer::atPlace();
     expect(fn () => $server->home())->toThrow(DestinationFailure::class, $words);
 })->with([
-    [['password' => 'wrong'], 'does not take this name and password'],
-    [['url' => 'http://127.0.0.1:9'], 'No answer from the calendar server'],
+    [['password' => 'wrong'], 'The calendar server does not accept this user name and password.'],
+    [['url' => 'http://127.0.0.1:9'], 'No response from the calendar server.'],
 ]);
 
 test('an address that cannot be one is a fault of its field', function (string $kind, string $url, string $field) {

@@ -22,7 +22,7 @@ test('a day plan is added, a series is tied to a period of it, and follows a sho
     $this->as('A-1')
         ->post('/term/day-plans', ['plan_name' => 'School day', 'periods' => PERIODS])
         ->assertRedirect('/term')
-        ->assertSessionHas('said', 'The day plan School day: no session changes.');
+        ->assertSessionHas('said', 'Day plan School day saved: no session changes.');
     $this->post('/term/day-plans', [
         'plan_name' => 'Short day',
         'periods' => '2 9:30-10:00',
@@ -46,13 +46,13 @@ test('a day plan is added, a series is tied to a period of it, and follows a sho
         'short_plan' => $plan,
         'short_reason' => 'Market',
         'look' => '1',
-    ])->assertSessionHas('look', 'Before it is saved: 1 session moves (1 series).');
+    ])->assertSessionHas('look', 'If you save: 1 session moves (1 series).');
     expect(DB::table('short_days')->count())->toBe(0);
     $this->post('/term/short-days', [
         'short_day' => '2027-03-04',
         'short_plan' => $plan,
         'short_reason' => 'Market',
-    ])->assertSessionHas('said', 'Thu 4 Mar is short: 1 session moves (1 series).');
+    ])->assertSessionHas('said', 'Thu 4 Mar is a short day: 1 session moves (1 series).');
     $this->get('/term')->assertSee('short')->assertSee('Market');
 
     $short = $series->sessions()->where('day', '2027-03-04')->firstOrFail();
@@ -96,42 +96,42 @@ test('what cannot be of day plans, short and opened days is told beside its fiel
         '/term/day-plans',
         ['plan_name' => 'Other', 'periods' => "1 9-9:45\n2 9:30-10"],
         'periods',
-        'The periods 1 and 2 overlap: 1 ends at 09:45, 2 begins at 09:30.',
+        'The periods 1 and 2 overlap: 1 ends at 09:45, 2 starts at 09:30.',
     ],
     [
         'POST',
         '/term/day-plans',
         ['plan_name' => 'School day', 'periods' => PERIODS],
         'plan_name',
-        'There is a day plan called "School day" already.',
+        'There is already a day plan called "School day".',
     ],
     [
         'POST',
         '/term/day-plans',
         ['plan_name' => '', 'periods' => ''],
         'plan_name',
-        'Write what the day plan is called, in 60 characters at most.',
+        'Enter a name for the day plan, of up to 60 characters.',
     ],
     [
         'POST',
         '/term/short-days',
         ['short_day' => '2027-02-16', 'short_plan' => 'PLAN', 'short_reason' => 'x'],
         'short_day',
-        'Tue 16 Feb is closed: Carnival. A short day is an open one.',
+        'Tue 16 Feb is closed: Carnival. Choose an open day.',
     ],
     [
         'POST',
         '/term/short-days',
         ['short_day' => '2027-06-16', 'short_plan' => 'PLAN', 'short_reason' => 'x'],
         'short_day',
-        'Wed 16 Jun is closed: Outside the term. A short day is an open one.',
+        'Wed 16 Jun is closed: Outside the term. Choose an open day.',
     ],
     [
         'POST',
         '/term/short-days',
         ['short_day' => '2027-02-18', 'short_plan' => 'PLAN', 'short_reason' => ''],
         'short_reason',
-        'Write why the day is short; everybody reads it.',
+        'Enter why the day is short; everybody can read it.',
     ],
     [
         'POST',
@@ -145,7 +145,7 @@ test('what cannot be of day plans, short and opened days is told beside its fiel
         '/term/rotation',
         ['rotation_kind' => 'day', 'rotation_n' => '0'],
         'rotation_n',
-        'A rotation has from 2 to 12 days. For none, choose "no rotation".',
+        'A rotation has 2 to 12 days. For none, choose "no rotation".',
     ],
     [
         'PUT',
@@ -158,7 +158,7 @@ test('what cannot be of day plans, short and opened days is told beside its fiel
             'pin_to' => 'D',
         ],
         'pin_to',
-        '"D" is no rotation day. There are A, B, C.',
+        '"D" is not a rotation day. There are A, B, C.',
     ],
     [
         'PUT',
@@ -171,28 +171,28 @@ test('what cannot be of day plans, short and opened days is told beside its fiel
             'pin_to' => 'A',
         ],
         'pin_day',
-        'Tue 16 Feb is no open day of the term, and cannot be a rotation day.',
+        'Tue 16 Feb is not an open day of the term, so it cannot be a rotation day.',
     ],
     [
         'PUT',
         '/term/hours',
         ['opens' => '18', 'closes' => '9'],
         'closes',
-        'School would shut before it opens. Write a later end.',
+        'School would close before it opens. Enter a later end.',
     ],
     [
         'POST',
         '/terms',
         ['term_title' => 'Summer', 'term_first' => '2027-04-20', 'term_last' => '2027-07-01'],
         'term_first',
-        'It would overlap Spring term, Mon 11 Jan to Fri 23 Apr. Choose days beside it.',
+        'It would overlap Spring term, Mon 11 Jan to Fri 23 Apr. Choose other days.',
     ],
     [
         'POST',
         '/terms',
         ['term_title' => 'Summer', 'term_first' => '2027-07-20', 'term_last' => '2027-07-01'],
         'term_last',
-        'The term "Summer" ends on 2027-07-01, before it begins on 2027-07-20.',
+        'The term "Summer" ends on 2027-07-01, before it starts on 2027-07-20.',
     ],
     [
         'POST',
@@ -220,14 +220,14 @@ test('what cannot be of day plans, short and opened days is told beside its fiel
             'end_kind' => 'term',
         ],
         'period',
-        'The usual day plan has no such period. Choose one of it, or a clock time.',
+        'The usual day plan has no such period. Choose one of its periods, or a clock time.',
     ],
 ]);
 
 test('rotation days are set, pinned, and a series meets on them; the sessions follow a pin', function () {
     $this->as('A-1')
         ->put('/term/rotation', ['rotation_kind' => 'day', 'rotation_n' => '2', 'lettered' => '1'])
-        ->assertSessionHas('said', 'The rotation is saved: no session changes.');
+        ->assertSessionHas('said', 'Rotation saved: no session changes.');
     $this->get('/sections/STA?change=new')->assertSee('Rotation day');
     $this->post('/sections/STA/series', [
         'title' => '',
@@ -310,7 +310,7 @@ test('dates are typed as people type them, and told beside their field', functio
         'reason' => 'Storm',
     ]);
     $close('9', '')->assertSessionHasErrors([
-        'first' => '"9" can be any of these: Tue 9 Feb, Tue 9 Mar, Fri 9 Apr. Write the month too.',
+        'first' => '"9" could be any of these: Tue 9 Feb, Tue 9 Mar, Fri 9 Apr. Add the month.',
     ]);
     $close('Fri 2 Mar', '')->assertSessionHasErrors('first');
     $close('2 Mar', 'later')->assertSessionHasErrors([
@@ -362,7 +362,7 @@ test('closing days offers to make up what falls on them; each lost session takes
         'reason' => 'Storm',
     ])->assertSessionHas('said', '1 session made up.');
     $this->post('/term/make-ups', ['take' => [$lost->id => '2027-03-03 780 47']])->assertSessionHasErrors([
-        'form' => 'Y8 Marine Science: Tue 2 Mar is made up already.',
+        'form' => 'Y8 Marine Science: Tue 2 Mar has already been made up.',
     ]);
     $made = Session::query()->where('makes_up', '2027-03-02')->firstOrFail();
 
@@ -409,18 +409,18 @@ test(
         ])->headers->get('Location');
         $this->get((string) $at)
             ->assertOk()
-            ->assertSee('closed already')
+            ->assertSee('already closed')
             ->assertSee('2 sessions of 2 sections')
             ->assertSee('outside the term')
-            ->assertSee('cut to the term')
-            ->assertSee('it is from 09:00–12:00 only: ticked, it closes the whole day');
+            ->assertSee('· shortened to the term')
+            ->assertSee('only 09:00–12:00 in the file; if ticked, the whole day is closed');
         $page = (string) $this->get((string) $at)->getContent();
         preg_match_all('/name="take\[\]" value="(\w+)"\s+(checked)?/', $page, $boxes);
         expect($boxes[2])->toBe(['checked', '', 'checked']);
         $this->post((string) $at)->assertSessionHasErrors('take');
         $this->post((string) $at, ['take' => [$boxes[1][0]]])->assertSessionHas(
             'said',
-            '1 closure added. Publish to tell everybody.',
+            '1 closed day range added. Publish to announce it.',
         );
         expect(DB::table('closures')->where('reason', 'Visit')->count())->toBe(0);
         expect(Session::query()->where('day', '2027-03-02')->pluck('state')->map->value->unique()->all())->toBe([
@@ -429,7 +429,7 @@ test(
         $at = $this->post('/term/closed-days', [
             'calendar' => UploadedFile::fake()->createWithContent('x.ics', 'hello'),
         ])->headers->get('Location');
-        $this->get((string) $at)->assertSee('An iCalendar file (RFC 5545) was expected.');
+        $this->get((string) $at)->assertSee('This is not an iCalendar file (RFC 5545). Export the calendar as .ics.');
         $this->post('/term/closed-days', [])->assertSessionHasErrors('calendar');
     },
 );
@@ -445,13 +445,13 @@ test('a second term stands beside the first, and takes over its plan', function 
     $this->get("$in/")->assertSee('You have no section in this term yet.');
     $this->post("$in/terms/copies", ['from' => term()->id])->assertSessionHas(
         'said',
-        '3 sections and 2 series are copied.',
+        'Copied: 3 sections and 2 series.',
     );
     // What a form was drawn in counts, wherever it is sent.
     $summer = Term::query()->where('title', 'Summer term')->firstOrFail();
     $this->post('/terms/copies', ['from' => term()->id, '_term' => $summer->sourced_id])->assertSessionHas(
         'said',
-        '0 sections and 0 series are copied.',
+        'Copied: 0 sections and 0 series.',
     );
     $marine = $summer->sections()->where('title', 'Marine Science')->firstOrFail();
 
@@ -466,7 +466,7 @@ test('a second term stands beside the first, and takes over its plan', function 
         ->assertSee("$in/term", false);
     $this->get("$in/term")
         ->assertSee('Summer term')
-        ->assertSee('Look at it');
+        ->assertSee('Preview');
     $this->delete('/terms/'.term()->id)->assertSessionHasErrors('term');
     // Chosen in one tab, the other stays where it is; students are always in the clock's.
     $this->post('/term/choice', ['term' => $summer->id])->assertRedirect("$in/term");
@@ -479,7 +479,7 @@ test('a second term stands beside the first, and takes over its plan', function 
     ]);
     $this->delete('/terms/'.Term::query()->where('title', 'Autumn')->value('id'))->assertSessionHas(
         'said',
-        'Autumn is removed.',
+        'Autumn removed.',
     );
 });
 

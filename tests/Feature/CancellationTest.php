@@ -25,8 +25,8 @@ test(
             ->assertRedirect('/sections/MAR');
         $this->get('/sections/MAR?day=2027-02-11')
             ->assertSee('cancelled: the teacher is ill')
-            ->assertSee('Hold it after all')
-            ->assertSee('Make it up');
+            ->assertSee('Reinstate this session')
+            ->assertSee('Make up');
         Artisan::call('nomada:sessions', ['--section' => ['MAR'], '--json' => true]);
         expect(array_count_values(array_column(json_decode(Artisan::output(), true), 'state')))->toBe([
             'planned' => 24,
@@ -60,9 +60,9 @@ test('it is told at every destination, and leaves the calendar', function () {
 test('what has begun, is lost, is cancelled already or has no reason is refused in words', function () {
     $this->as('A-1')
         ->post(cancelPath($this, '2027-02-11'), ['reason' => ' '])
-        ->assertSessionHasErrors(['reason' => 'Write why it is cancelled; students read it at the door.']);
+        ->assertSessionHasErrors(['reason' => 'Enter why it is cancelled; students can read it.']);
     $this->post(cancelPath($this, '2027-02-04'), ['reason' => 'x'])->assertSessionHasErrors([
-        'session' => 'This session has begun; what has begun is not changed any more.',
+        'session' => 'This session has started, so it can no longer be changed.',
     ]);
     $this->post(cancelPath($this, '2027-02-16'), ['reason' => 'x'])->assertSessionHasErrors('session');
     $this->delete(cancelPath($this, '2027-02-11'))->assertSessionHasErrors('session');

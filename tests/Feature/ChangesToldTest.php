@@ -57,7 +57,7 @@ test(
                 'Tue 9 Feb, 10:00–10:47 is now Wed 10 Feb, 12:00–12:30',
                 'Thu 11 Feb, 10:00–10:47 is cancelled: boat trip',
             ])
-            ->and($post['post']['fields']['On the clock of'])
+            ->and($post['post']['fields']['Time zone'])
             ->toBe('Madrid');
         // Three students, the guardian of one, the teacher; on each one's clock.
         postGoes();
@@ -118,11 +118,11 @@ test('told by hand before it is published, it is not told again by letter', func
     $change = DB::table('series_changes')->orderByDesc('id')->value('id');
     $this->post("/sections/MAR/changes/$change/letters")->assertSessionHas(
         'said',
-        fn ($s) => str_contains($s, '5 letters'),
+        fn ($s) => str_contains($s, '5 emails'),
     );
     $this->post("/sections/MAR/changes/$change/letters")->assertSessionHas(
         'said',
-        'Everybody has been written to about this already.',
+        'Everybody has been emailed about this already.',
     );
     Artisan::call('nomada:publish');
     expect(Letter::query()->where('kind', 'changed')->count())
@@ -159,24 +159,24 @@ test('where every place is a page of ours nothing differs, and publishing still 
     $this->as('A-1')->post("/sections/MAR/series/$cancel->series_id/sessions/$cancel->id/cancellation", [
         'reason' => 'storm',
     ]);
-    $this->get('/publishing')->assertSee('changes that nobody was told of')->assertSee('1 to tell');
+    $this->get('/publishing')->assertSee('changes not announced yet')->assertSee('1 to announce');
     $this->get(route('board', ['show' => 'unpublished']))->assertSee('Marine Science');
-    $this->get('/sections/MAR')->assertSee('Changes that nobody was told of');
+    $this->get('/sections/MAR')->assertSee('Changes not announced');
     expect(Letter::query()->where('kind', 'changed')->count())->toBe(0);
     $runs = DB::table('runs')->count();
     $publish = fn () => $this->from('/publishing')->post('/publishing/runs', ['sections' => ['MAR']]);
     $publish()->assertSessionHas(
         'said',
-        'Every place has what ought to stand there. 5 letters tell of what changed.',
+        'Everything is up to date. 5 emails about the changes are being sent.',
     );
-    $publish()->assertSessionHas('said', 'Everything stands as it should; there was nothing to publish.');
+    $publish()->assertSessionHas('said', 'Everything is up to date; there was nothing to publish.');
     expect(Letter::query()->where('kind', 'changed')->count())
         ->toBe(5)
         ->and(DB::table('runs')->count())
         ->toBe($runs);
-    $this->get('/publishing')->assertDontSee('changes that nobody was told of');
+    $this->get('/publishing')->assertDontSee('changes not announced yet');
     // Once the session would be over there is nothing left to tell.
     $this->delete("/sections/MAR/series/$cancel->series_id/sessions/$cancel->id/cancellation");
     momentAt('2027-02-11', '23:00');
-    $this->get('/publishing')->assertDontSee('changes that nobody was told of');
+    $this->get('/publishing')->assertDontSee('changes not announced yet');
 });

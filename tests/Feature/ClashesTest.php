@@ -75,7 +75,7 @@ test('a clash is accepted with a reason and a name, and counts again when that i
     $this->post('/timetable/clashes', ['key' => $key, 'reason' => 'Teo watches the recording'])->assertRedirect(
         '/timetable/clashes',
     );
-    $this->get('/timetable/clashes')->assertSee('Nothing clashes');
+    $this->get('/timetable/clashes')->assertSee('No clashes');
     $this->get('/timetable/clashes?show=accepted')
         ->assertSee('Teo watches the recording')
         ->assertSee('Candela Marrero');
@@ -104,7 +104,7 @@ test('free times are those at which nobody is elsewhere, best first', function (
     $this->as('A-1')
         ->get('/sections/STA?change='.$this->section('STA')->series()->value('id'))
         ->assertSee('Free times')
-        ->assertSee('Take Thu 10:50–11:35');
+        ->assertSee('Use Thu 10:50–11:35');
 });
 
 test('observers are in nobody\'s way', function () {

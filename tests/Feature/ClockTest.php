@@ -24,7 +24,7 @@ test('to the next session is to the opening of its doors, of what one has a part
     app(Clock::class)->set(strtotime('2027-05-01T00:00:00Z'));
     $this->from('/me')
         ->post('/clock', ['step' => 'next'])
-        ->assertSessionHasErrors(['step' => 'There is no session after this moment.']);
+        ->assertSessionHasErrors(['step' => 'There are no sessions after this time.']);
 });
 
 test(

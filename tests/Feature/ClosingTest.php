@@ -72,7 +72,7 @@ test('closing days says what waits and whose; opening them gives all of it back'
 
     $this->get('/term/closing?'.http_build_query($days))
         ->assertOk()
-        ->assertSee('5 changes of single sessions wait, and hold again when the days open:')
+        ->assertSee('5 changes to single sessions are on hold until the days reopen:')
         ->assertSee('Thu 25 Feb, moved to Fri 26 Feb')
         ->assertSee('Tue 2 Mar, with another teacher, &quot;Visit&quot;, with a note', false)
         ->assertSee('Thu 4 Mar, cancelled');
@@ -82,7 +82,7 @@ test('closing days says what waits and whose; opening them gives all of it back'
         ->toBe('Storm')
         ->and(DB::table('series_changes')->where('series_id', $this->marine->id)->latest('id')->value('words'))
         ->toContain('closed Fri 26 Feb to Thu 4 Mar: Storm')
-        ->toContain('waiting: Thu 25 Feb, moved to Fri 26 Feb');
+        ->toContain('closed Fri 26 Feb to Thu 4 Mar: Storm: 4 lost, on hold: Thu 25 Feb, moved to Fri 26 Feb,');
     $this->get('/sections/MAR')->assertSee('closed Fri 26 Feb to Thu 4 Mar: Storm');
     $this->delete(
         '/term/closures/'.ClosedRange::query()->where('reason', 'Storm')->value('id'),

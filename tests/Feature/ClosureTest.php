@@ -43,7 +43,7 @@ test('what cannot be closed is told beside its field', function (array $given, s
     expect(ClosedRange::query()->count())->toBe(3);
 })->with([
     [['first' => '', 'reason' => 'x'], 'first', 'Choose the first closed day.'],
-    [['first' => '2027-03-01', 'reason' => ''], 'reason', 'Write why school is closed; everybody reads it.'],
+    [['first' => '2027-03-01', 'reason' => ''], 'reason', 'Enter why school is closed; everybody can read it.'],
     [
         ['first' => '2027-05-03', 'reason' => 'x'],
         'first',
@@ -52,7 +52,7 @@ test('what cannot be closed is told beside its field', function (array $given, s
     [
         ['first' => '2027-02-12', 'last' => '2027-02-15', 'reason' => 'x'],
         'first',
-        'Carnival (Mon 15 Feb to Wed 17 Feb) is closed already. Choose days beside it, or open it first.',
+        'Carnival (Mon 15 Feb to Wed 17 Feb) is already closed. Choose other days, or reopen it first.',
     ],
 ]);
 

@@ -41,7 +41,7 @@ test('a path that is not there is a fault in both forms', function () {
     expect(Artisan::call('nomada:import', ['path' => $empty]))
         ->toBe(2)
         ->and(Artisan::output())
-        ->toContain('None of the expected files');
+        ->toContain('None of the known files was found.');
 });
 
 test('the demo is loaded once, by the ordinary import, and never where this is no demo', function () {
@@ -110,12 +110,12 @@ test('links are listed as they stand, in both forms', function () {
         ->and(array_column($json['links'], 'section'))
         ->toBe(['MAR', 'SPA'])
         ->and(Artisan::output())
-        ->toContain('0 links made')
+        ->toContain('+---------+------------------+--------------------------------------------------------+---')
         ->toContain($json['links'][0]['join_code']);
     Artisan::call('nomada:publish', ['--plan' => true]);
     expect(Artisan::output())->toContain('MAR')->toContain('add 14, change 0');
     Artisan::call('nomada:publish');
-    expect(Artisan::output())->toContain('placements done, 0 failed');
+    expect(Artisan::output())->toContain('items published, 0 failed');
     Artisan::call('nomada:sessions', ['--section' => ['SPA']]);
     expect(Artisan::output())->toContain('Carnival');
 });
@@ -167,15 +167,15 @@ test('above the columns of a table of the console stand words', function (string
     $lines = explode("\n", Artisan::output());
     expect(preg_replace('/\s*\|\s*/', '|', trim($lines[1])))->toBe("|$heads|");
 })->with([
-    ['attendance --section=MAR', 'Section|Day|Person|Status|Minutes|Late|Left|Away|Corrected'],
-    ['clashes', 'Kind|Gravity|Sections|People|Days'],
-    ['contact-time', 'Section|Sessions|Planned|Held|Coming|Lost|Made up|Target|Short'],
+    ['attendance --section=MAR', 'Section|Day|Person|Status|Minutes|Late|Left|Absent|Corrected'],
+    ['clashes', 'Kind|Severity|Sections|People|Days'],
+    ['contact-time', 'Section|Sessions|Planned|Held|To come|Lost|Made up|Target|Shortfall'],
     [
         'free-times --section=MAR',
-        'Section|Series|Time|Start|Shift in days|Clear|Of|Student-sessions|Out of hours|What it costs',
+        'Section|Series|Time|Start|Shift in days|Clear|Of|Student clashes|Early or late|Conflicts',
     ],
-    ['licences', 'What|How many'],
-    ['match', 'Section|Registrant|Address|Verdict|Roster'],
+    ['licences', 'What|Count'],
+    ['match', 'Section|Registrant|Email address|Result|Roster'],
     ['register', 'Section|Registered|Withdrawn'],
     ['sessions', 'Section|Series|Start|End|State|Reason'],
 ]);

@@ -20,10 +20,10 @@ test('what opens more than its preset is a snag until somebody accepts it, with 
         ->put("$path/rules", ['straight_in' => 'anyone', 'screen' => 'everyone'] + AtDoors::RULES)
         ->assertSessionHasNoErrors();
     $this->get('/joining?show=open')
-        ->assertSee('lets in anyone with the link, everyone may show a screen')
-        ->assertSee('1 more open than the preset');
+        ->assertSee('no waiting for anyone with the link, everybody may share a screen')
+        ->assertSee('1 less strict than the preset');
     $this->get('/joining/audit')->assertSee('nobody yet');
-    $this->get("$path/joining")->assertSee('More open than its preset');
+    $this->get("$path/joining")->assertSee('Less strict than its preset');
     $this->post("$path/openness")->assertSessionHasNoErrors();
     $this->get('/joining/audit')->assertSee('Candela Marrero')->assertDontSee('nobody yet');
     // Opened further, it is a snag again.
@@ -33,7 +33,7 @@ test('what opens more than its preset is a snag until somebody accepts it, with 
     );
     $this->get('/joining/audit')->assertSee('nobody yet');
     $this->put("$path/preset", ['preset' => 'lesson']);
-    $this->get('/joining/audit')->assertSee('no door is more open than its preset');
+    $this->get('/joining/audit')->assertSee('no series is less strict than its preset');
     $this->put("$path/preset", ['preset' => 'party'])->assertSessionHasErrors('preset');
     $this->put(
         "$path/rules",
@@ -46,8 +46,8 @@ test('acts on many say first what they will do, then what came of each', functio
     $this->as('A-1')
         ->post('/joining/acts', ['series' => $ids, 'act' => 'preset', 'preset' => 'guest-lecture'])
         ->assertOk()
-        ->assertSee('Lesson becomes Guest lecture')
-        ->assertSee('nothing is done yet');
+        ->assertSee('Lesson → Guest lecture')
+        ->assertSee('series will change.');
     expect(DB::table('series')->where('preset', 'guest-lecture')->count())->toBe(0);
     $this->post('/joining/acts', [
         'series' => $ids,
@@ -59,7 +59,7 @@ test('acts on many say first what they will do, then what came of each', functio
         '2 series changed',
     );
     $this->post('/joining/acts', ['series' => $ids, 'act' => 'preset', 'preset' => 'guest-lecture'])->assertSee(
-        'is so already',
+        'no change',
     );
     $this->followingRedirects()
         ->post('/joining/acts', ['series' => $ids, 'act' => 'hide', 'sure' => 1])
@@ -68,7 +68,7 @@ test('acts on many say first what they will do, then what came of each', functio
     $this->get('/joining?show=hidden')->assertSee('Hidden 2');
     $this->as('S-1')
         ->get('/join/'.AtDoors::link($this, LinkKind::Personal, 'S-1')->secret)
-        ->assertSee('The door is shut');
+        ->assertSee('The session is not open');
     $this->as('A-1')
         ->post('/joining/acts', ['series' => $ids, 'act' => 'show', 'sure' => 1])
         ->assertRedirect();
@@ -85,13 +85,13 @@ test('links of chosen series are made only after they were shown, and of no othe
     $mar = (int) $this->section('MAR')->series()->value('series.id');
     $this->as('A-1')
         ->post('/joining/acts', ['series' => [$mar], 'act' => 'links'])
-        ->assertSee('a join link with code and phone, and a host link')
-        ->assertSee('nothing is done yet');
+        ->assertSee('a room, a join link with code and phone number, and a host link')
+        ->assertSee('Nothing is saved yet.');
     expect(JoinLink::query()->count())->toBe(0);
     $this->post('/joining/acts', ['series' => [$mar], 'act' => 'links', 'sure' => 1])->assertRedirect();
     $this->work();
     expect(JoinLink::query()->pluck('series_id')->unique()->all())->toBe([$mar]);
-    $this->post('/joining/acts', ['series' => [$mar], 'act' => 'links'])->assertSee('has its link already');
+    $this->post('/joining/acts', ['series' => [$mar], 'act' => 'links'])->assertSee('already has a link');
     $this->post('/joining/acts', ['series' => [$mar], 'act' => 'links', 'sure' => 1])->assertRedirect('/joining');
 });
 
@@ -111,7 +111,7 @@ test(
         $ids = DB::table('series')->pluck('id')->all();
         $this->as('A-1')
             ->post('/joining/acts', ['series' => $ids, 'act' => 'account', 'account' => $account->id])
-            ->assertSee('goes to Host; its plan has too few seats or minutes for it');
+            ->assertSee('host account: Host; its plan has too few seats or minutes');
         expect(
             DB::table('clashes')
                 ->whereIn('kind', ['long', 'full'])
@@ -128,7 +128,7 @@ test(
             ->toBe(2)
             ->and(DB::table('clashes')->where('kind', 'full')->count())
             ->toBeGreaterThan(0)
-            ->and(DB::table('audit_log')->where('words', 'handed over to Host')->count())
+            ->and(DB::table('audit_log')->where('words', 'host account changed to Host')->count())
             ->toBe(2);
     },
 );
@@ -145,7 +145,7 @@ test('own presets are kept, used and taken out only when nobody goes by them', f
     );
     $this->post('/joining/presets', ['preset_name' => ''] + AtDoors::RULES)->assertSessionHasErrors('preset_name');
     $this->put(AtDoors::series($this).'/preset', ['preset' => 'lesson']);
-    $this->delete('/joining/presets/harbour-visit')->assertSessionHas('said', 'The preset is taken out.');
+    $this->delete('/joining/presets/harbour-visit')->assertSessionHas('said', 'Preset deleted.');
 });
 
 test('guessed join codes are written down, and the log is exported with formulas disarmed', function () {
@@ -155,7 +155,7 @@ test('guessed join codes are written down, and the log is exported with formulas
     DB::table('audit_log')->insert(['at' => now(), 'kind' => 'link', 'section' => '=1+1', 'words' => 'x']);
     $csv = (string) $this->as('A-1')->get('/joining/audit.csv')->assertOk()->getContent();
     expect($csv)
-        ->toContain('a join code that is none was typed')
+        ->toContain('unknown join code entered')
         ->toContain("'=1+1")
         ->and($csv)
         ->not->toContain(',=1+1');
@@ -188,11 +188,11 @@ test(
         expect($stale())->toBe(6);
         $this->get('/joining/audit?q=preset')
             ->assertSee('preset Quiet hour made: ')
-            ->assertSee('preset Quiet hour changed: Registered students come in from 3 minutes before');
+            ->assertSee('preset Quiet hour changed: Registered students can join from 3 minutes before');
         $this->delete('/joining/presets/quiet-hour')->assertSessionHasErrors('preset_name');
         $this->put(AtDoors::series($this).'/preset', ['preset' => 'lesson']);
         $this->delete('/joining/presets/quiet-hour')->assertSessionHasNoErrors();
-        $this->get('/joining/audit?q=taken')->assertSee('preset Quiet hour taken out');
+        $this->get('/joining/audit?q=removed')->assertSee('preset Quiet hour removed');
     },
 );
 
@@ -203,7 +203,7 @@ test('who made links, and that a deleted series\' links are dead, is written dow
         ->where('kind', 'link')
         ->pluck('words')
         ->all();
-    expect($words)->toBe(['join link and host link made', 'series deleted: 5 links open nothing any more']);
+    expect($words)->toBe(['join link and host link made', 'series deleted: 5 links stopped working']);
     // Asked for again where it is there already, nothing is written down.
     Artisan::call('nomada:links');
     expect(DB::table('audit_log')->where('words', 'join link and host link made')->count())->toBe(2);

@@ -32,11 +32,11 @@ test(
         $this->as('S-1')
             ->get('/join/'.$own->secret)
             ->assertSee('You are already inside on another device')
-            ->assertSee('Come in here instead');
+            ->assertSee('Join on this device');
         expect(AtDoors::enter($this, 'S-1', $own))
             ->not->toBe($first)
             ->and($this->standins->page($first))
-            ->toContain('that one took over');
+            ->toContain('which took over');
         // The live desk: end for all.
         $session = Session::query()
             ->where('day', '2027-02-09')
@@ -47,20 +47,20 @@ test(
             ->assertOk()
             ->assertSee('Galia Zabalo')
             ->assertSee('running')
-            ->assertSee('2 have not come');
+            ->assertSee('2 have not joined');
         $this->post("/live/{$session->id}", ['act' => 'end'])->assertSessionHas(
             'said',
-            'It is over for everybody; nobody is left inside.',
+            'The session has ended for everybody.',
         );
         expect(AtDoors::enter($this, 'S-1', $own))->toContain('/join/');
         cache()->flush();
         $this->as('S-1')
             ->get('/join/'.$own->secret)
-            ->assertSee('This one is over');
+            ->assertSee('This session is over');
         $this->as('T-2')
             ->get("/live/{$session->id}")
             ->assertSee('The session was ended for everybody.')
-            ->assertSee('Reopen the session');
+            ->assertSee('Reopen session');
     },
 );
 
@@ -76,7 +76,7 @@ test(
         AtDoors::enter($this, 'T-2', AtDoors::link($this, LinkKind::Host));
         $at = AtDoors::enter($this, 'S-1', AtDoors::link($this, LinkKind::Personal, 'S-1'));
         AtDoors::enter($this, 'S-2', AtDoors::link($this, LinkKind::Personal, 'S-2'));
-        expect($this->standins->page($at))->toContain('You wait outside');
+        expect($this->standins->page($at))->toContain('You are waiting to be let in');
         app(Clock::class)->set(strtotime('2027-02-09T10:06:00+01:00'));
         $live =
             '/live/'.
@@ -84,21 +84,21 @@ test(
                 ->where('day', '2027-02-09')
                 ->whereRelation('series.section', 'sourced_id', 'MAR')
                 ->value('id');
-        $this->as('T-2')->get($live)->assertSee('2 outside')->assertSee('Let all in, late');
+        $this->as('T-2')->get($live)->assertSee('2 waiting to be let in')->assertSee('Let everybody in, late');
         $this->post($live, ['act' => 'let-in', 'person' => 'S-1'])->assertSessionHas('said', 'Let in.');
         // What the desk fetches behind in between only looks: what is to be said is still said.
         $this->get($live, ['X-Requested-With' => 'XMLHttpRequest'])->assertHeader('X-Version');
-        $this->get($live)->assertSee('Let in.')->assertSee('1 outside')->assertSee('late');
+        $this->get($live)->assertSee('Let in.')->assertSee('1 waiting to be let in')->assertSee('late');
         $this->post($live, ['act' => 'give-floor', 'person' => 'S-1']);
-        expect($this->standins->page($at))->toContain('Show a screen: yes');
+        expect($this->standins->page($at))->toContain('Share a screen: yes');
         $this->post($live, ['act' => 'take-floor', 'person' => 'S-1']);
-        expect($this->standins->page($at))->toContain('Show a screen: no');
+        expect($this->standins->page($at))->toContain('Share a screen: no');
         $this->post($live, ['act' => 'send-out', 'person' => 'S-1']);
         expect(AtDoors::enter($this, 'S-1', AtDoors::link($this, LinkKind::Personal, 'S-1')))->toContain('/join/');
         cache()->flush();
         $this->as('S-1')
             ->get('/join/'.AtDoors::link($this, LinkKind::Personal, 'S-1')->secret)
-            ->assertSee('You were sent out');
+            ->assertSee('You were removed from this session');
         $this->as('T-2')
             ->post($live, ['act' => 'dance'])
             ->assertSessionHasErrors('act');
@@ -117,17 +117,18 @@ test('a rehearsal brings invented students, and counts for nothing', function ()
             ->value('id');
     $this->as('T-2')
         ->get("$live?rehearsal=1")
-        ->assertSee('Begin the rehearsal');
+        ->assertSee('Start rehearsal');
     $this->post($live, ['act' => 'rehearse', 'rehearsal' => 1])->assertSessionHas('said');
     $this->get("$live?rehearsal=1")
         ->assertSee('Alba Ferrán')
-        ->assertSee('4 outside');
+        ->assertSee('4 waiting to be let in');
     $this->post($live, ['act' => 'let-in-all', 'rehearsal' => 1]);
     $this->get("$live?rehearsal=1")
         ->assertDontSee(' outside')
         ->assertSee('7 people inside');
     // They raise their hands and write, a step at a time.
-    $this->post($live, ['act' => 'rehearse', 'rehearsal' => 1])->assertSessionHas('said', 'They went on.');
+    $this->post($live, ['act' => 'rehearse', 'rehearsal' => 1])->assertSessionHas('said', 'The rehearsal has moved on '
+        .'one step.');
     $this->get("$live?rehearsal=1")
         ->assertSee('aria-label="Hand 1"', false)
         ->assertSee('Is the harbour the grey part?');
@@ -142,8 +143,8 @@ test('the student\'s page and Today name the doors of the series\' own preset', 
         )
         ->assertSessionHasNoErrors();
     app(Clock::class)->set(strtotime('2027-02-11T09:20:00+01:00'));
-    $this->as('S-1')->get('/me')->assertSee('To the door, open at 08:30');
-    $this->as('T-2')->get('/today')->assertSee('open at 09:30');
+    $this->as('S-1')->get('/me')->assertSee('Join page, open at 08:30');
+    $this->as('T-2')->get('/today')->assertSee('opens at 09:30');
 });
 
 test(
@@ -160,13 +161,13 @@ test(
         )->toBe(0);
         $this->as('A-1')
             ->get(AtDoors::series($this).'/joining')
-            ->assertSeeInOrder(['5 links die at once', 'Calendar: 4 placements', 'Replace them now']);
+            ->assertSeeInOrder(['5 links stop working at once', 'Calendar: 4 items', 'Replace links']);
         $this->post(AtDoors::series($this).'/replacement')->assertSessionHas('said');
         $this->get(AtDoors::series($this).'/joining')->assertSeeInOrder([
-            'Calendar: 4 placements',
-            '4 stale',
+            'Calendar: 4 items',
+            '4 out of date',
             'Galia Zabalo',
-            'stale',
+            'out of date',
         ]);
 
         expect(
@@ -193,8 +194,8 @@ test(
             ])
             ->assertSessionHasNoErrors();
         $this->get('/joining/audit?kind=link')
-            ->assertSee('replaced: personal link of Rui Mestre')
-            ->assertSee('replaced: 5 links');
+            ->assertSee('personal link of Rui Mestre replaced')
+            ->assertSee('5 links replaced');
     },
 );
 
@@ -213,14 +214,14 @@ test('a guest comes in by a pass without an account, until it runs out or is tak
     cache()->flush();
     $this->get('/join/'.$pass->secret)
         ->assertOk()
-        ->assertSee('Come in')
+        ->assertSee('Join')
         ->assertDontSee('Galia');
     expect(AtDoors::enter($this, null, $pass))->toContain('/bridge/rooms/');
     // Any other link asks to sign in first, and says nothing.
     auth()->logout();
     $this->get('/join/'.AtDoors::link($this, LinkKind::Series)->secret)->assertRedirect('/sign-in');
     app(Clock::class)->set(strtotime('2027-02-11T10:00:00+01:00'));
-    $this->get('/join/'.$pass->secret)->assertSee('This pass is no longer good');
+    $this->get('/join/'.$pass->secret)->assertSee('This guest pass has expired');
     app(Clock::class)->set(strtotime('2027-02-09T09:52:00+01:00'));
     $this->as('A-1')
         ->delete("$path/guests/{$pass->id}")
@@ -231,7 +232,7 @@ test('a guest comes in by a pass without an account, until it runs out or is tak
         ->post("$path/guests", ['guest_name' => '', 'guest_email' => 'x', 'until' => '2027-01-01'])
         ->assertSessionHasErrors(['guest_name', 'guest_email']);
     $this->post("$path/guests", ['guest_name' => 'A', 'until' => '2027-01-12'])->assertSessionHasErrors([
-        'until' => 'That day is past. Choose until when the pass is good.',
+        'until' => 'This day is past. Choose a later one.',
     ]);
     $this->post("$path/guests", [
         'guest_name' => 'A',
@@ -255,7 +256,7 @@ test('a short address leads to the door, is nobody\'s name, and is its own', fun
     $this->as('A-1')
         ->put("$path/short-address", ['short_address' => 'class with zabalo'])
         ->assertSessionHasErrors([
-            'short_address' => 'This address would reveal a student. Use words of the section and its title.',
+            'short_address' => 'This short link would reveal a student. Use words from the section and its title.',
         ]);
     $this->put('/sections/SPA/series/'.$this->section('SPA')->series()->value('series.id').'/short-address', [
         'short_address' => 'Y8 Marine Science',
@@ -298,7 +299,7 @@ test('seats are given once each, however many arrive at one moment', function ()
 test('the whole invitation is there on each student\'s clock', function () {
     $this->as('T-2')
         ->get(AtDoors::series($this).'/joining')
-        ->assertSee('The whole invitation')
+        ->assertSee('Full invitation, on each student’s clock')
         ->assertSee('On Canary time')
         ->assertSee("When (Canary time):\n  Tue 9 Feb, 09:00–09:47")
         ->assertSee("When (Madrid time):\n  Tue 9 Feb, 10:00–10:47")
@@ -385,13 +386,13 @@ test(
             ];
         };
         [$page, $entered] = $as([], 'Firefox/130 (Windows)');
-        $page->assertSee('Come in');
+        $page->assertSee('Join');
         $word = $entered->getCookie('guest')->getValue();
         expect($entered->headers->get('Location'))->toContain('/bridge/rooms/');
         // The same browser again, and another one.
-        $as(['guest' => $word], 'Firefox/130 (Windows)')[0]->assertSee('Come in');
+        $as(['guest' => $word], 'Firefox/130 (Windows)')[0]->assertSee('Join');
         [$page, $entered] = $as([], 'Safari/604 (iPhone)');
-        $page->assertSee('This pass is in use in another browser')->assertSee('Ask to come in here');
+        $page->assertSee('This pass is in use in another browser')->assertSee('Ask to join in this browser');
         expect($entered->headers->get('Location'))->toContain("/join/$pass->secret");
         // A student of the class comes as the student, whatever pass it is; somebody else's account as a guest.
         $this->as('S-1')
@@ -412,9 +413,9 @@ test(
             ->firstOrFail();
         $this->as('T-2')
             ->get("/live/$session->id")
-            ->assertSee('1 pass in two browsers')
+            ->assertSee('1 pass open in two browsers')
             ->assertSee('First: Firefox, Windows')
-            ->assertSee('Asks: Safari, iPhone');
+            ->assertSee('Asking: Safari, iPhone');
         $claim = (string) DB::table('pass_claims')->value('id');
         $this->as('T-1')
             ->post("/live/$session->id", ['act' => 'pass-move', 'person' => $claim])
@@ -425,7 +426,7 @@ test(
         $this->post("/live/$session->id", ['act' => 'pass-keep', 'person' => $claim])->assertSessionHasErrors(
             'form',
         );
-        $as(['guest' => $second], 'Safari/604 (iPhone)')[0]->assertSee('Come in');
+        $as(['guest' => $second], 'Safari/604 (iPhone)')[0]->assertSee('Join');
         $as(['guest' => $word], 'Firefox/130 (Windows)')[0]->assertSee('in use in another browser');
         // In the database no word of a cookie.
         expect(json_encode([DB::table('join_links')->get(), DB::table('pass_claims')->get()]))
@@ -459,7 +460,7 @@ test('a guest who was sent out stays out by a second pass too', function () {
     foreach ([$first, $second] as $pass) {
         $this->withCookies(['guest' => $word])
             ->get("/join/$pass->secret")
-            ->assertSee('You were sent out');
+            ->assertSee('You were removed from this session');
     }
 });
 
@@ -482,7 +483,7 @@ test('guests are marked, and a pass for one session goes where it goes', functio
     momentAt('2027-02-11', '09:58');
     $this->get("/join/$pass->secret")
         ->assertSee('Fri 12 Feb')
-        ->assertDontSee('Come in');
+        ->assertDontSee('class="btn btn-main come-in"', false);
     momentAt('2027-02-12', '09:58');
     AtDoors::enter($this, 'T-2', AtDoors::link($this, LinkKind::Host));
     auth()->logout();
@@ -492,5 +493,5 @@ test('guests are marked, and a pass for one session goes where it goes', functio
     $names = array_column($this->standins->get("/bridge/rooms/$room?meeting=2027-02-12T09:00")['inside'], 'name');
     expect($names)->toContain('Vera Ocampo (guest)');
     momentAt('2027-02-12', '23:59');
-    $this->get("/join/$pass->secret")->assertDontSee('Come in');
+    $this->get("/join/$pass->secret")->assertDontSee('Join');
 });

@@ -161,9 +161,9 @@ test(
         // Every word, from its beginning, in any order, whatever its marks.
         $week('words=lang+7')->assertSee('Y7 Spanish Language')->assertDontSee('Y8 Marine Science');
         $week('words=sp%C3%A2n')->assertSee('Y7 Spanish Language');
-        $week('words=anguage')->assertSee('Nothing of that in this week')->assertSee('Show all');
-        $week('words=had&year=7')->assertSee('Nothing of that in this week');
-        $week('clashes=1')->assertSee('Nothing of that in this week');
+        $week('words=anguage')->assertSee('No match in this week')->assertSee('Show all');
+        $week('words=had&year=7')->assertSee('No match in this week');
+        $week('clashes=1')->assertSee('No match in this week');
         // It stays when the week is turned.
         $week('year=8')->assertSee('/timetable?week=8&amp;by=section&amp;year=8', false);
         $week('words=<b>x')->assertSee('value="&lt;b&gt;x"', false);

@@ -41,8 +41,8 @@ test(
             ->assertSee('Office hours, Y8 Marine Science')
             ->assertSee('Tue 9 Feb 14:00–15:00');
         $this->get($door)
-            ->assertSee('The door is shut')
-            ->assertSee('at 14:00 your time, 15:00 in Madrid')
+            ->assertSee('The session is not open')
+            ->assertSee('at 14:00 (15:00 in Madrid)')
             ->assertSee('Tue 15:00–16:00, Thu 09:00–09:50 in Madrid');
         $this->post($door)->assertRedirect($door);
         clockAt('2027-02-09T15:02:00+01:00');
@@ -50,24 +50,24 @@ test(
         expect((string) $this->as('T-2')->post($door)->headers->get('Location'))->toContain('/bridge/rooms/');
         cache()->flush();
         $this->as('S-1')->get('/me')->assertSee('open until 15:00');
-        $this->get($door)->assertSee('You wait outside first');
+        $this->get($door)->assertSee('The teacher will let you in');
         $at = (string) $this->post($door)->headers->get('Location');
-        expect($this->standins->page($at))->toContain('You wait outside');
+        expect($this->standins->page($at))->toContain('The teacher will let you in');
         $this->as('T-2')
             ->get("/joining/drop-in/$room->id/live")
-            ->assertSee('1 outside')
+            ->assertSee('1 waiting to be let in')
             ->assertSee('Galia Zabalo')
             ->assertDontSee('not here')
             ->assertDontSee('Rehearse');
         $this->post("/joining/drop-in/$room->id/live", ['act' => 'let-in-all'])->assertSessionHas(
             'said',
-            'Everybody is let in.',
+            'Everybody was let in.',
         );
         expect($this->standins->page($at))->toContain('2 people are inside');
         $this->post("/joining/drop-in/$room->id/live", ['act' => 'rehearse'])->assertSessionHasErrors('form');
         $this->post("/joining/drop-in/$room->id/live", ['act' => 'end'])->assertSessionHas(
             'said',
-            'It is over for everybody; nobody is left inside.',
+            'The session has ended for everybody.',
         );
         // The next hours are a meeting of their own.
         clockAt('2027-02-11T09:10:00+01:00');
@@ -91,7 +91,7 @@ test('its link can be hidden and replaced, its code typed in, and the console an
     clockAt('2027-02-09T15:02:00+01:00');
     $this->as('S-1')
         ->get("/join/$old")
-        ->assertSee('The door is shut')
+        ->assertSee('The session is not open')
         ->assertDontSee('Marine Science');
     $this->get('/me')->assertDontSee('Office hours');
     $this->as('A-1')->post("/joining/drop-in/$room->id/hiding", ['hidden' => 0]);
@@ -166,14 +166,13 @@ test('what is typed wrongly is told, and nothing is made', function (array $with
     expect(DropInRoom::query()->count())->toBe(0);
 })->with([
     'no section' => [['section' => 'NONE'], 'section', 'Choose a section.'],
-    'no hours' => [['hours' => ''], 'hours', 'Write when the room is open: "Tue 15:00-16:00, Thu 9-10".'],
+    'no hours' => [['hours' => ''], 'hours', 'Enter when the room is open: "Tue 15:00-16:00, Thu 9-10".'],
     'always open' => [
         ['hours' => 'Mon 7-20'],
         'hours',
-        'Mon 07:00–20:00 is longer than 6 hours. A room that is always open looks like a class that is off; give it '.
-        'real hours.',
+        'Mon 07:00–20:00 is longer than 6 hours. Enter the actual hours.',
     ],
-    'no preset' => [['preset' => 'party'], 'preset', 'There is no such preset. Choose one of the list.'],
+    'no preset' => [['preset' => 'party'], 'preset', 'This preset does not exist. Choose one from the list.'],
 ]);
 
 test(
@@ -230,7 +229,8 @@ test(
             ->assertSee('Save for this session');
         $this->as('A-1')
             ->get('/joining?show=open')
-            ->assertSee('on Thu 18 Feb lets in anyone with the link, on Thu 18 Feb everyone may show a screen');
+            ->assertSee('on Thu 18 Feb no waiting for anyone with the link')
+            ->assertSee('on Thu 18 Feb everybody may share a screen');
         // Its series moves; the session's date stays, and so does its door.
         $this->put($path, [
             'title' => 'Marine Science',
@@ -254,14 +254,14 @@ test(
                 ->first();
         clockAt('2027-02-18T09:46:00+01:00');
         $this->as('S-1')->get($door)->assertSee('The teacher is not here yet');
-        $this->get('/me')->assertSee('Come in');
+        $this->get('/me')->assertSee('Join');
         $now = Session::query()->where('day', '2027-02-18')->where('series_id', $session->series_id)->firstOrFail();
         $this->as('T-2')
             ->delete("$path/sessions/$now->id/rules")
             ->assertSessionHasNoErrors();
         $this->as('S-1')->get($door)->assertSee('You are early');
         $change = DB::table('series_changes')->orderByDesc('id')->first();
-        expect($change->words)->toBe("Thu 18 Feb: the series' door again");
+        expect($change->words)->toBe('Thu 18 Feb: the series’ rules again');
         $this->as('A-1')
             ->post("/sections/MAR/changes/$change->id/undoing")
             ->assertSessionHasNoErrors();
@@ -280,7 +280,7 @@ test(
 
 test(
     'a link hidden outside the door\'s hours stands at no destination, and appears on the student\'s page when the '.
-        'doors open',
+        'opens',
     function () {
         Artisan::call('nomada:links');
         Artisan::call('nomada:register', ['--section' => ['MAR']]);
@@ -311,7 +311,7 @@ test(
         expect($standing)->not->toBeEmpty();
         foreach ($standing as $sealed) {
             expect((string) json_encode(Nomada\App\Support\SealedWords::open($sealed), JSON_UNESCAPED_SLASHES))
-                ->toContain('on your own page, while the doors are open')
+                ->toContain('on your own page, during opening hours')
                 ->not->toContain('/join/');
         }
         $door = Nomada\App\Models\Joining\JoinLink::query()
@@ -321,8 +321,8 @@ test(
             ->address();
         $this->as('S-1')->get('/me')->assertSee('The link appears here at 08:55')->assertDontSee($door);
         $this->get($door)
-            ->assertSee('The door is shut')
-            ->assertSee('It opens at 08:55 your time, 09:55 in Madrid.');
+            ->assertSee('The session is not open')
+            ->assertSee('It opens at 08:55 (09:55 in Madrid)');
         clockAt('2027-02-09T09:55:00+01:00');
         $this->get('/me')->assertSee($door);
         $this->get($door)->assertSee('The teacher is not here yet');

@@ -22,14 +22,14 @@ test('every error has a page of ours that says what to do next', function (int $
         ->assertDontSee('Laravel');
 })->with([
     [401, 'Sign in first'],
-    [403, 'Not yours to see'],
-    [404, 'Nothing here'],
-    [405, 'Not this way'],
+    [403, 'You do not have access'],
+    [404, 'Page not found'],
+    [405, 'This page cannot be opened directly'],
     [410, 'This did not work'],
-    [419, 'This page waited too long'],
-    [429, 'Too many tries'],
-    [500, 'Something broke'],
-    [502, 'Something broke'],
+    [419, 'The page expired'],
+    [429, 'Too many attempts'],
+    [500, 'Something went wrong'],
+    [502, 'Something went wrong'],
     [503, 'Back in a moment'],
 ]);
 

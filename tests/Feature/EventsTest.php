@@ -43,7 +43,7 @@ test('a teacher\'s calendar becomes series by code, and busy times that free tim
     expect($this->section('STA')->series()->count())->toBe(0);
     $this->post($at, ['choice' => ['STA', 'busy']])->assertSessionHas(
         'said',
-        '1 series added, 0 changed, 0 as they were, 1 busy times.',
+        '1 series added, 0 changed, 0 unchanged, 1 busy times.',
     );
     $series = $this->section('STA')->series()->firstOrFail();
 
@@ -69,10 +69,10 @@ test('a teacher\'s calendar becomes series by code, and busy times that free tim
         'calendar' => uploadOf(CLASS_OF_STA),
         'teacher' => 'T-1',
     ])->headers->get('Location');
-    $this->get($at)->assertSee('here already, the same');
+    $this->get($at)->assertSee('already imported, unchanged');
     $this->post($at, ['choice' => ['STA']])->assertSessionHas(
         'said',
-        '0 series added, 0 changed, 1 as they were, 0 busy times.',
+        '0 series added, 0 changed, 1 unchanged, 0 busy times.',
     );
     $at = (string) $this->post('/timetable/calendars', [
         'calendar' => uploadOf(str_replace('T140000', 'T150000', str_replace('T144500', 'T154500', CLASS_OF_STA))),
@@ -80,7 +80,7 @@ test('a teacher\'s calendar becomes series by code, and busy times that free tim
     $this->get($at)->assertSee('changes the series that it made');
     $this->post($at, ['choice' => ['STA']])->assertSessionHas(
         'said',
-        '0 series added, 1 changed, 0 as they were, 0 busy times.',
+        '0 series added, 1 changed, 0 unchanged, 0 busy times.',
     );
     expect($this->section('STA')->series()->count())
         ->toBe(1)
@@ -95,7 +95,7 @@ test('what matches no section is listed to be matched by hand; without a choice 
     $this->get($at)->assertSee('0 matched by code')->assertSee('leave it out');
     $this->post($at, ['choice' => ['leave']])->assertSessionHas(
         'said',
-        '0 series added, 0 changed, 0 as they were, 0 busy times.',
+        '0 series added, 0 changed, 0 unchanged, 0 busy times.',
     );
     $this->get($at)->assertNotFound();
 });
@@ -104,9 +104,9 @@ test('a calendar that cannot be read is told with line and property', function (
     $at = (string) $this->as('A-1')
         ->post('/timetable/calendars', ['calendar' => UploadedFile::fake()->createWithContent('x.ics', $text)])
         ->headers->get('Location');
-    $this->get($at)->assertOk()->assertSee($words)->assertSee('No event of this term in it');
+    $this->get($at)->assertOk()->assertSee($words)->assertSee('No event of this term in the file');
 })->with([
-    ['hello', 'An iCalendar file (RFC 5545) was expected.'],
+    ['hello', 'This is not an iCalendar file (RFC 5545). Export the calendar as .ics.'],
     [
         fn () => "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nBEGIN:VEVENT\r\nUID:a\r\n".
             "DTSTART;TZID=Mars/Olympus:20270301T100000\r\nDTEND;TZID=Mars/Olympus:20270301T104500\r\nEND:VEVENT\r\n".

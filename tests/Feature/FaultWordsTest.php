@@ -11,10 +11,11 @@ test(
         $day = LocalDate::parse('2027-02-18');
         $several = new Fault('date.several', 'on', ['typed' => '18', 'some' => [$day, $day->plus(28)]]);
         expect(FaultWords::of($several))
-            ->toBe('"18" can be any of these: Thu 18 Feb, Thu 18 Mar. Write the month too.')
+            ->toBe('"18" could be any of these: Thu 18 Feb, Thu 18 Mar. Add the month.')
             ->and(FaultWords::of(new Fault('calendar.rule', '', ['why' => $several])))
             ->toBe(
-                'Its rule cannot be read: "18" can be any of these: Thu 18 Feb, Thu 18 Mar. Write the month too.',
+                'The recurrence rule cannot be read: "18" could be any of these: Thu 18 Feb, Thu 18 Mar. '.
+                    'Add the month.',
             )
             ->and(FaultWords::of(new Fault('import.rows', '', ['file' => ':n.csv', 'n' => 200_000])))
             ->toBe(':n.csv has more than 200,000 rows. Split the school into several imports.')
@@ -28,16 +29,17 @@ test(
 test('a fault of a file is said with its place, and plainly for programs', function () {
     $fault = new ImportFault('a.csv', 7, 'email', 'roster.email', 'galia@');
     expect(FaultWords::line($fault))
-        ->toBe('a.csv, line 7, column email: An e-mail address was expected, or none. Found "galia@".')
+        ->toBe('a.csv, line 7, column email: This is not an email address. Correct it, or leave it empty. Found '
+            .'"galia@".')
         ->and(FaultWords::line(new ImportFault('a.csv', 0, '', new Fault('roster.file', '', ['file' => 'a.csv']))))
-        ->toBe('a.csv: The file a.csv was expected in the folder.')
+        ->toBe('a.csv: The file a.csv is missing from the folder.')
         ->and(FaultWords::plain($fault))
         ->toBe([
             'file' => 'a.csv',
             'line' => 7,
             'column' => 'email',
             'code' => 'roster.email',
-            'expected' => 'An e-mail address was expected, or none.',
+            'expected' => 'This is not an email address. Correct it, or leave it empty.',
             'found' => 'galia@',
         ]);
 });
@@ -54,5 +56,5 @@ test('a fault that a command does not catch is said in words', function () {
     $output = new Symfony\Component\Console\Output\BufferedOutput();
     $handler = app(Illuminate\Contracts\Debug\ExceptionHandler::class);
     $handler->renderForConsole($output, new Fault('date.iso', '', ['text' => '<b>9']));
-    expect(trim($output->fetch()))->toBe('"<b>9" is not a date. Write year-month-day, as in 2027-02-18.');
+    expect(trim($output->fetch()))->toBe('"<b>9" is not a date. Write year-month-day, for example 2027-02-18.');
 });

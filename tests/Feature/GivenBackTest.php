@@ -88,7 +88,7 @@ test('a sharing that is undone takes its own registrations along, and gives back
     momentAt('2027-02-09');
     $this->as('S-4')
         ->get("/join/$link->secret")
-        ->assertSee('not one of yours');
+        ->assertSee('You are not in this class');
 });
 
 test('a series that was deleted and came back knows who was written to', function () {
@@ -121,7 +121,7 @@ test('what was accepted holds for what was seen, and for no more; what is past i
         'key' => "full $this->series",
         'reason' => 'Two of them share a screen',
     ])->assertSessionHasNoErrors();
-    $this->get('/timetable/clashes')->assertSee('Nothing clashes');
+    $this->get('/timetable/clashes')->assertSee('No clashes');
     $this->post('/timetable/clashes', ['key' => 'full 99999', 'reason' => 'x'])->assertSessionHasErrors('key');
     // One more comes: that was not seen.
     DB::table('enrolments')->insert([
@@ -133,9 +133,9 @@ test('what was accepted holds for what was seen, and for no more; what is past i
     app(
         Nomada\App\Actions\Timetable\RefreshClashes::class,
     )($this->section('MAR')->term->fresh(['school', 'closures']));
-    $this->get('/timetable/clashes')->assertDontSee('Nothing clashes');
+    $this->get('/timetable/clashes')->assertDontSee('No clashes');
     // After the term's last session of it there is nothing to be moved any more.
     momentAt('2027-04-23', '23:00');
-    $this->get('/timetable/clashes')->assertSee('Nothing clashes');
+    $this->get('/timetable/clashes')->assertSee('No clashes');
     expect($clash->days)->not->toBe('[]');
 });

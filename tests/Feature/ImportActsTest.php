@@ -361,10 +361,11 @@ test('the last import can be taken back, and then all is as it was', function ()
     expect(kept())->not->toBe($before);
     $this->as('A-1')
         ->get('/term/import')
-        ->assertSee('The last import')
+        ->assertSee('Last import')
         ->assertSee(
-            '1 person added, 1 person changed, 1 enrolment added, 1 enrolment removed, '.
-                '1 closure changed, 1 series changed',
+            '1 person added, 1 person changed, 1 enrolment added, 1 enrolment removed, 1 closed day range changed, 1 '
+                .'series '
+                .'changed',
         );
     $this->post('/term/imports/'.UndoImport::last()->id.'/undoing')->assertSessionHas('said');
     expect(kept())->toBe($before)->and(app(CheckDerived::class)())->toBe([]);
@@ -385,8 +386,8 @@ test('the page shows what the import would do, and only what is ticked is done',
         ->headers->get('Location');
     $this->get($at)
         ->assertOk()
-        ->assertSee('Nadir Haddad: teacher becomes coordinator')
-        ->assertSee('1 comes')
+        ->assertSee('Nadir Haddad changes from teacher to coordinator')
+        ->assertSee('1 to add')
         ->assertSee('Noa Vila');
     expect(DB::table('people')->where('sourced_id', 'S-9')->exists())->toBeFalse();
     $this->post($at, [])->assertRedirect('/term')->assertSessionHas('said', 'Imported: 1 person added.');

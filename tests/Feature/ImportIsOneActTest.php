@@ -193,7 +193,7 @@ test('a series that an import has lost comes back with the next, links and regis
     // On the console nothing goes where everything would.
     Artisan::call('nomada:import', ['path' => $folder]);
     expect(Artisan::output())
-        ->toContain('2 were not removed')
+        ->toContain('2 not removed')
         ->toContain('--take-removals')
         ->and([$links(), DB::table('sessions')->orderBy('id')->pluck('id')->all()])
         ->toBe($before);

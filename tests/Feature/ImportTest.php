@@ -180,7 +180,7 @@ test('the page shows what is in a zip before anything is saved', function () {
         ->assertOk()
         ->assertSee('classes.csv')
         ->assertSee('courseSourcedId')
-        ->assertSee('Take the good rows');
+        ->assertSee('Import good rows');
     $this->post($preview)->assertSessionHasErrors('take_good');
     expect(DB::table('sections')->count())->toBe($sections);
     $this->post($preview, ['take_good' => '1'])

@@ -34,7 +34,7 @@ test('links are made for chosen sections, once, with code, dial-in and a host li
         ->not->toBeEmpty()
         ->and($this->standins->get('/bridge/rooms')['rooms'])
         ->toHaveCount(2);
-    $this->get($run)->assertOk()->assertSee('All 2 links made');
+    $this->get($run)->assertOk()->assertSee('All 2 links created');
     $this->get('/sections/MAR')->assertSee(JoinCode::show((string) $link->join_code));
     $this->post('/joining/links', ['sections' => ['MAR', 'SPA', 'STA']])->assertSessionHas('said');
     expect(Run::query()->count())->toBe(1);
@@ -94,7 +94,7 @@ test('registering a roster gives everybody enrolled a personal link; again chang
     $links = JoinLink::query()->where('kind', LinkKind::Personal)->pluck('secret_sum');
     $this->post('/registration/rosters', ['sections' => ['MAR']])->assertSessionHas(
         'said',
-        fn (string $s) => str_contains($s, 'nothing changed'),
+        fn (string $s) => str_contains($s, 'No changes'),
     );
 
     expect($links)
@@ -159,15 +159,15 @@ test('the door answers by the clock\'s moment, on the student\'s own clock', fun
     'too early' => [
         '2027-02-09T09:41:00+01:00',
         'You are early',
-        'The doors open at 08:50 your time, 09:50 in Madrid.',
+        'The session opens at 08:50 (09:50 in Madrid)',
     ],
-    'come in' => ['2027-02-09T09:52:00+01:00', 'Come in', 'It starts at 09:00 your time, 10:00 in Madrid.'],
+    'come in' => ['2027-02-09T09:52:00+01:00', 'Join', 'It starts at 09:00 (10:00 in Madrid)'],
     'over' => [
         '2027-02-09T11:00:00+01:00',
-        'This one is over',
-        'The next one is Thu 18 Feb at 09:00 your time, 10:00 in Madrid.',
+        'This session is over',
+        'The next session is Thu 18 Feb at 09:00 (10:00 in Madrid)',
     ],
-    'cancelled' => ['2027-02-11T09:55:00+01:00', 'No class today', 'Because: the teacher is ill.'],
+    'cancelled' => ['2027-02-11T09:55:00+01:00', 'No class today', 'Reason: the teacher is ill.'],
 ]);
 
 test('who may come in comes into the room, and the room says who is in', function () {
@@ -204,7 +204,11 @@ test('a link is nobody else\'s, and tells a stranger nothing about people', func
         ->whereRelation('series.section', 'sourced_id', 'MAR')
         ->firstOrFail()
         ->address();
-    $this->as('S-4')->get($series)->assertSee('not one of yours')->assertDontSee('Haddad')->assertDontSee('Marine');
+    $this->as('S-4')
+        ->get($series)
+        ->assertSee('You are not in this class')
+        ->assertDontSee('Haddad')
+        ->assertDontSee('Marine');
     auth()->logout();
     $this->get($link)->assertRedirect('/sign-in');
 });
@@ -253,6 +257,6 @@ test('a room that does not open is told, and the phone is offered', function () 
         ->post(own('S-1'))
         ->assertRedirect(own('S-1'))
         ->assertSessionHasErrors([
-            'bridge' => 'The room did not open: All operators are busy. Try again in a minute, or come in by phone.',
+            'bridge' => 'The room did not open: All operators are busy. Try again in a minute, or join by phone.',
         ]);
 });

@@ -63,7 +63,7 @@ test('a page is in the language that its reader chose, else the roster\'s, else 
     $this->standins();
     $this->school();
     $me = fn (string $accept) => $this->as('S-1')->get('/me', ['Accept-Language' => $accept]);
-    $me('')->assertSee('Coming sessions')->assertSee('lang="en-GB"', false);
+    $me('')->assertSee('Upcoming sessions')->assertSee('lang="en-GB"', false);
     $me('fr,es-ES;q=0.8')
         ->assertSee('Próximas sesiones')
         ->assertSee('lang="es"', false)
@@ -79,8 +79,8 @@ test('a page is in the language that its reader chose, else the roster\'s, else 
         ->assertSee('Sign out');
     $this->as('S-1')
         ->put('/me/language', ['language' => 'en'])
-        ->assertSessionHas('said', 'Kept.');
-    $me('es')->assertSee('Coming sessions')->assertSee('Tue 9 Feb, today');
+        ->assertSessionHas('said', 'Saved.');
+    $me('es')->assertSee('Upcoming sessions')->assertSee('Tue 9 Feb, today');
     $this->put('/me/language', ['language' => 'xx'])->assertSessionHasErrors('language');
     $this->put('/me/language', ['language' => ''])->assertSessionHasNoErrors();
     expect(DB::table('people')->where('sourced_id', 'S-1')->value('language'))->toBeNull();
@@ -102,13 +102,13 @@ test('the door and the registration speak to a student in Spanish, on the studen
     $this->as('S-2')
         ->get($link->address())
         ->assertSee('Llegas pronto')
-        ->assertSee('La puerta se abre a las 08:50 de tu hora, 09:50 en Madrid.')
+        ->assertSee('La sesión se abre a las 08:50 (09:50 en Madrid).')
         ->assertSeeInOrder(['se abre', 'empieza', 'termina', '¿No funciona?', 'escribe'])
         ->assertSee('jue 11 feb');
     momentAt('2027-02-09', '11:00');
     $this->get($link->address())
-        ->assertSee('Esta ya ha terminado')
-        ->assertSee('La próxima es el jue 11 feb a las 09:00');
+        ->assertSee('Esta sesión ha terminado')
+        ->assertSee('La próxima sesión es el jue 11 feb a las 09:00');
     $this->get("/register/$link->series_id")
         ->assertSee('Tienes la inscripción hecha')
         ->assertSee('Sesiones que quedan');
@@ -135,7 +135,7 @@ test('the roster\'s language is read, told where it is none, and goes out again'
         ->all();
     expect($languages)->toBe(['S-1' => 'es-419']);
     Artisan::call('nomada:import', ['path' => SmallSchool::folder(['users.csv' => $users]), '--json' => true]);
-    expect(Artisan::output())->toContain('A language tag was expected, as in es or pt-BR; it is left out.');
+    expect(Artisan::output())->toContain('This is not a language tag like es or pt-BR; it is left out.');
     $zip = tempnam(sys_get_temp_dir(), 'zip');
     file_put_contents($zip, $this->as('A-1')->get('/term/roster')->getContent());
     $archive = new ZipArchive();
@@ -161,7 +161,7 @@ test('letters go in their reader\'s language, and a guardian reads of their chil
     $this->work();
     $first = mailbox($this, 'S-1')[0];
     expect($first->header('Subject'))
-        ->toBe('Tu inscripción en Y8 Marine Science está hecha')
+        ->toBe('Tu inscripción en Y8 Marine Science está confirmada')
         ->and($first->html())
         ->toContain('lang="es"')
         ->toContain('Las próximas sesiones, en tu hora: ')
@@ -172,7 +172,7 @@ test('letters go in their reader\'s language, and a guardian reads of their chil
     auth()->logout();
     $this->get($guardian->childrenPage())
         ->assertSee('Asistencia de tus hijos')
-        ->assertSee('Avisar de una ausencia')
+        ->assertSee('Comunicar una falta')
         ->assertSee('lang="es"', false);
     $this->get('/sign-in', ['Accept-Language' => 'es'])->assertSee('¿Has olvidado la contraseña?');
 });

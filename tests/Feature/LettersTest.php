@@ -19,7 +19,7 @@ test('the words of letters are edited, checked and go back; what people type sta
     $this->as('A-1')
         ->get('/registration/letters')
         ->assertOk()
-        ->assertSee('As it would read')
+        ->assertSee('Preview')
         ->assertSee('You are registered for Y8 Marine Science');
     $this->put('/registration/letters/accepted/en', [
         'subject' => 'Hi',
@@ -63,7 +63,7 @@ test('a post office that is shut loses nothing: the letter says why, and goes la
         ->toBe([]);
     $this->as('A-1')
         ->get('/registration/letters')
-        ->assertSee('one did not go')
+        ->assertSee('1 failed')
         ->assertSee('The sorting room is flooded.');
     postGoes();
     // As after a worker that died between sending and writing it down.
@@ -111,15 +111,15 @@ test('everybody of a series is told of a change, once, with the timetable as it 
         ->post("/sections/MAR/series/$series->id/sessions/$session/cancellation", ['reason' => 'the boat is late'])
         ->assertSessionHasNoErrors();
     $change = (int) Nomada\App\Models\Timetable\SeriesChange::query()->where('series_id', $series->id)->max('id');
-    $this->get('/sections/MAR')->assertSee('Tell them');
+    $this->get('/sections/MAR')->assertSee('Announce');
     // Its teacher, three students, and one guardian.
     $this->post("/sections/MAR/changes/$change/letters")->assertSessionHas(
         'said',
-        fn ($s) => str_starts_with($s, '5 letters'),
+        fn ($s) => str_starts_with($s, '5 emails'),
     );
     $this->post("/sections/MAR/changes/$change/letters")->assertSessionHas(
         'said',
-        'Everybody has been written to about this already.',
+        'Everybody has been emailed about this already.',
     );
     postGoes();
     [$letter] = mailbox($this, 'G-1');
@@ -149,7 +149,7 @@ test('guardians are written to where their children have a new link already', fu
     expect([$to('S-1'), $to('G-1')])->toBe([1, 0]);
     $this->post("$path/letters");
     expect([$to('S-1'), $to('G-1')])->toBe([1, 1]);
-    $this->post("$path/letters")->assertSessionHas('said', 'Everybody has link and timetable already.');
+    $this->post("$path/letters")->assertSessionHas('said', 'Everybody already has the link and timetable.');
 });
 
 test(
@@ -159,8 +159,8 @@ test(
         $path = '/sections/MAR/series/'.$this->section('MAR')->series()->value('series.id');
         $this->as('T-2')
             ->post("$path/letters")
-            ->assertSessionHas('said', '5 letters go out with link and timetable.');
-        $this->post("$path/letters")->assertSessionHas('said', 'Everybody has link and timetable already.');
+            ->assertSessionHas('said', '5 emails with link and timetable are being sent.');
+        $this->post("$path/letters")->assertSessionHas('said', 'Everybody already has the link and timetable.');
         postGoes();
         $own = fn (string $who): JoinLink => JoinLink::query()
             ->inForce()
@@ -184,12 +184,12 @@ test(
             );
         $this->as('T-2')
             ->post("$path/letters/{$own('S-2')->id}")
-            ->assertSessionHas('said', 'Rui Mestre gets link and timetable again.');
+            ->assertSessionHas('said', 'Link and timetable are being sent to Rui Mestre again.');
         postGoes();
         expect(mailbox($this, 'S-2'))->toHaveCount(2)->and(mailbox($this, 'S-1'))->toHaveCount(1);
         // A replaced link is written about by itself; then nobody is left to write to.
         $this->post("$path/replacement", ['link' => $own('S-2')->id]);
-        $this->post("$path/letters")->assertSessionHas('said', 'Everybody has link and timetable already.');
+        $this->post("$path/letters")->assertSessionHas('said', 'Everybody already has the link and timetable.');
         $this->post("$path/letters/{$own('S-1')->id}");
         $this->as('T-1')
             ->post("$path/letters/{$own('S-1')->id}")
@@ -207,7 +207,7 @@ test(
             ->post('/registration/rosters', ['sections' => ['MAR', 'SPA'], 'write' => 1])
             ->assertSessionHas(
                 'said',
-                fn ($s) => str_contains($s, 'letters with link and timetable are being written'),
+                fn ($s) => str_contains($s, 'Emails with link and timetable are being prepared'),
             );
         $this->work();
         $n = Letter::query()->count();
@@ -227,13 +227,13 @@ test('a deleted series is taken out of everybody\'s calendar by post, and not wh
     $change = (int) DB::table('series_changes')->orderByDesc('id')->value('id');
     $this->post("/sections/MAR/changes/$change/letters")->assertSessionHas(
         'said',
-        fn ($s) => str_starts_with($s, '5 letters'),
+        fn ($s) => str_starts_with($s, '5 emails'),
     );
     postGoes();
     [$letter] = mailbox($this, 'S-1');
     $calendar = Sabre\VObject\Reader::read($letter->attachments()[0]['content']);
     expect($letter->text())
-        ->toContain('is not held any more')
+        ->toContain('Open the attachment to remove them from your calendar')
         ->and((string) $calendar->METHOD)
         ->toBe('CANCEL')
         ->and((string) $calendar->VEVENT->UID)
@@ -271,9 +271,9 @@ test(
             ->and(mailbox($this, 'S-1')[0]->header('List-Unsubscribe'))
             ->toBe('')
             ->and(mailbox($this, 'T-2')[0]->text())
-            ->not->toContain('No more such letters');
+            ->not->toContain('Stop these emails');
         auth()->logout();
-        $this->get($m[1])->assertOk()->assertSee('No more such letters')->assertSee('Mar Zabalo');
+        $this->get($m[1])->assertOk()->assertSee('Stop these emails')->assertSee('Mar Zabalo');
         $this->get($m[1].'x')->assertForbidden();
         $student = Person::query()->where('sourced_id', 'S-1')->value('id');
         $this->get(
@@ -282,7 +282,7 @@ test(
         // As a mail program presses it.
         $this->post($m[1], ['List-Unsubscribe' => 'One-Click'])
             ->assertOk()
-            ->assertSee('gets no more letters');
+            ->assertSee('no longer gets emails about registrations and changes');
         $reason = fn () => $this->as('A-1')
             ->post(
                 "$path/sessions/".
@@ -298,16 +298,16 @@ test(
         $change = (int) DB::table('series_changes')->orderByDesc('id')->value('id');
         $this->post("/sections/MAR/changes/$change/letters")->assertSessionHas(
             'said',
-            fn ($s) => str_starts_with($s, '4 letters'),
+            fn ($s) => str_starts_with($s, '4 emails'),
         );
         postGoes();
         expect(mailbox($this, 'G-1'))->toHaveCount(1)->and(mailbox($this, 'S-1'))->toHaveCount(2);
         auth()->logout();
-        $this->post($m[1], ['again' => 1])->assertSee('No more such letters');
+        $this->post($m[1], ['again' => 1])->assertSee('Stop these emails');
         Person::query()
             ->where('sourced_id', 'G-1')
             ->update(['language' => 'es']);
-        $this->get($m[1])->assertSee('No más cartas de estas')->assertSee('lang="es"', false);
+        $this->get($m[1])->assertSee('No recibir más correos de estos')->assertSee('lang="es"', false);
         expect(Person::query()->where('sourced_id', 'G-1')->value('letters_stopped_at'))->toBeNull();
     },
 );

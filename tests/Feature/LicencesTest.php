@@ -26,9 +26,9 @@ test('plans and accounts are kept, series are put on them, and the page says wha
     $this->as('A-1')
         ->get('/timetable/licences')
         ->assertOk()
-        ->assertSee('at most 1 session at one time')
-        ->assertSee('1 account suffices')
-        ->assertSee('No host account is known');
+        ->assertSee('up to 1 session at once')
+        ->assertSee('1 account is enough')
+        ->assertSee('No host account');
     $of = plan($this);
     $this->post('/timetable/licences/accounts', [
         'of' => $of,
@@ -37,22 +37,22 @@ test('plans and accounts are kept, series are put on them, and the page says wha
     ])->assertSessionHas('said', '3 accounts added.');
     $this->get('/timetable/licences')
         ->assertSee('Host 3')
-        ->assertSee('2 series stand on no account yet; all of them fit.')
+        ->assertSee('2 series have no account yet, and accounts fit for all of them.')
         ->assertSee('every series on one account');
     $this->post('/timetable/licences/assignment')->assertSessionHas(
         'said',
-        '2 series stand on one account each; 0 changed.',
+        '2 series have an account each; 0 changed.',
     );
     expect(Series::query()->whereNull('host_account_id')->count())->toBe(0);
-    $this->get('/timetable/licences')->assertSee('Every series stands on an account');
+    $this->get('/timetable/licences')->assertSee('Every series has an account, and no account is over its limit');
     $account = DB::table('host_accounts')->where('name', 'Host 1')->value('id');
     $this->delete("/timetable/licences/accounts/$account")->assertSessionHas(
         'said',
-        'Host 1 is taken out; its series have no account now.',
+        'Host 1 removed. Its series have no account now.',
     );
     expect(Series::query()->whereNull('host_account_id')->count())->toBeGreaterThan(0);
     $this->delete("/timetable/licences/plans/$of")->assertSessionHasErrors([
-        'plan_name' => 'Accounts go by the plan Small. Give them another, or take them out first.',
+        'plan_name' => 'Accounts use the plan Small. Give them another, or remove them first.',
     ]);
 });
 
@@ -64,7 +64,8 @@ test('a series on no account, or on one that is too small, is an issue as soon a
     $this->get('/sections/MAR')->assertSee('without a host account');
     DB::table('series')->update(['host_account_id' => DB::table('host_accounts')->value('id')]);
     Illuminate\Support\Facades\Cache::flush();
-    $this->get('/')->assertDontSee('without a host account')->assertSee('too long or too full');
+    $this->get('/')->assertDontSee('without a host account')->assertSee('series is too long or over capacity for its '
+        .'host account');
 });
 
 test('two series on one account at one time clash hard, and show wherever clashes show', function () {
@@ -86,13 +87,13 @@ test('two series on one account at one time clash hard, and show wherever clashe
         ])->assertSessionHasNoErrors();
     }
     $this->get('/timetable/clashes')
-        ->assertSee('more on one host account than its plan allows at one time')
-        ->assertSee('hard');
+        ->assertSee('more sessions on one host account than its plan allows at once')
+        ->assertSee('must fix');
     $this->get('/')->assertSee('host account shared with Y8 Statistics');
-    $this->get('/timetable?week=7')->assertSee('host account taken');
+    $this->get('/timetable?week=7')->assertSee('host account in use');
     $this->put("/timetable/licences/accounts/$account", [
         'of' => plan($this, ['plan_name' => 'Double', 'at_once' => 2]),
-    ])->assertSessionHas('said', 'Host goes by the plan Double.');
+    ])->assertSessionHas('said', 'Host now has the plan Double.');
     $this->get('/timetable/clashes')->assertDontSee('more on one host account');
 });
 
@@ -117,7 +118,7 @@ test('too long and too full are snags with ways out: another account, or parts w
         ->assertSee('4 people, too few seats')
         ->assertSee('Split into 2 parts');
     expect(DB::table('clashes')->orderBy('kind')->pluck('kind')->all())->toContain('full', 'long');
-    $this->get('/')->assertSee('longer than its hosting plan');
+    $this->get('/')->assertSee('longer than its hosting plan allows');
     $this->post("/timetable/licences/series/{$series->id}/parts", [
         'most' => '50',
         'pause' => '999',
@@ -125,7 +126,7 @@ test('too long and too full are snags with ways out: another account, or parts w
     $this->post("/timetable/licences/series/{$series->id}/parts", [
         'most' => '50',
         'pause' => '10',
-    ])->assertSessionHas('said', 'The coming sessions are split into 2 parts.');
+    ])->assertSessionHas('said', 'Future sessions are split into 2 parts.');
     $second = $this->section('MAR')->series()->where('series.title', 'Marine Science, part 2')->firstOrFail();
 
     expect(English::said($series->refresh()->plan()->said()))
@@ -141,7 +142,7 @@ test('too long and too full are snags with ways out: another account, or parts w
     $this->post("/timetable/licences/series/{$series->id}/parts", [
         'most' => '50',
         'pause' => '10',
-    ])->assertSessionHasErrors(['pause' => 'Its sessions last 45 minutes and need no splitting.']);
+    ])->assertSessionHasErrors(['pause' => 'Its sessions last 45 minutes and do not need to be split.']);
 });
 
 test('what cannot be of licences is told beside its field', function (string $path, array $with, string $field) {
@@ -162,8 +163,8 @@ test('what cannot be of licences is told beside its field', function (string $pa
 test('contact time is shown against a target, and exported as CSV and XLSX', function () {
     $this->as('A-1')
         ->put('/timetable/contact-time', ['sections' => ['MAR'], 'target' => '20'])
-        ->assertSessionHas('said', 'The target is set.');
-    $this->get('/timetable/contact-time')->assertOk()->assertSee('1 short of the target')->assertSee('25 min');
+        ->assertSessionHas('said', 'Target saved.');
+    $this->get('/timetable/contact-time')->assertOk()->assertSee('1 below its target')->assertSee('25 min');
     $this->get('/sections/MAR')
         ->assertSee('6 h 16 min')
         ->assertSee('25 min short of')
@@ -212,12 +213,12 @@ test(
         $this->as('A-1')
             ->get('/timetable/licences')
             ->assertOk()
-            ->assertSee('sessions are being worked out')
+            ->assertSee('Calculating')
             ->assertSee('Add a plan');
-        $this->get('/timetable/licences')->assertSee('being worked out');
+        $this->get('/timetable/licences')->assertSee('being calculated');
         expect(DB::table('jobs')->count())->toBe(1);
         $this->work();
-        $this->get('/timetable/licences')->assertSee('session at one time')->assertDontSee('being worked out');
+        $this->get('/timetable/licences')->assertSee('session at once')->assertDontSee('being calculated');
         // Two sessions change places: the sum of their times is the same, what is worked out is not.
         $two = DB::table('sessions')->where('state', 'planned')->orderByDesc('id')->limit(2)->get();
         DB::table('sessions')
@@ -226,7 +227,7 @@ test(
         DB::table('sessions')
             ->where('id', $two[1]->id)
             ->update(['starts_at' => DB::raw("starts_at - interval '1 hour'")]);
-        $this->get('/timetable/licences')->assertSee('being worked out');
+        $this->get('/timetable/licences')->assertSee('being calculated');
     },
 );
 

@@ -17,7 +17,7 @@ function seriesOf(string $sourced): string
 
 $lists = [
     'joining' => ['/joining', fn (string $of): string => seriesOf($of), 'no link'],
-    'registration' => ['/registration', fn (string $of): string => seriesOf($of), 'nothing'],
+    'registration' => ['/registration', fn (string $of): string => seriesOf($of), 'none'],
     'contact time' => ['/timetable/contact-time', fn (string $of): string => $of, '<svg class="contact"'],
     'records' => ['/records', fn (string $of): string => $of, '<td class="num"></td>'],
 ];

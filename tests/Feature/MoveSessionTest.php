@@ -86,17 +86,17 @@ test('where it cannot go is told, and nothing moves', function (
         '2027-02-18',
         ['move_day' => '2027-02-23', 'move_start' => '10:30', 'move_end' => '11'],
         'move_start',
-        'This series meets on Tue 23 Feb from 10:00 to 10:47 already. Choose another time.',
+        'This series already meets on Tue 23 Feb from 10:00 to 10:47. Choose another time.',
     ],
-    ['2027-02-18', ['move_day' => '2027-02-08'], 'move_start', 'That time is past. Choose a later one.'],
-    ['2027-02-18', ['move_end' => '11'], 'move_end', '11:00 is not after 12:00. Write a later end.'],
+    ['2027-02-18', ['move_day' => '2027-02-08'], 'move_start', 'This time is past. Choose a later one.'],
+    ['2027-02-18', ['move_end' => '11'], 'move_end', '11:00 is not after 12:00. Enter a later end.'],
     [
         '2027-02-18',
         ['move_start' => 'noonish'],
         'move_start',
         '"noonish" is not a time of day. Write it as 9, 9:05, 0905 or 9.05am.',
     ],
-    ['2027-02-04', [], 'session', 'This session has begun; what has begun is not changed any more.'],
+    ['2027-02-04', [], 'session', 'This session has started, so it can no longer be changed.'],
 ]);
 
 test('a move outlives a change of the series where its date still exists, and falls away where not', function () {

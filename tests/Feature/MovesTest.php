@@ -105,7 +105,7 @@ test('where one of the moves cannot be made, none is, and the message is beside 
         ->assertSee('value="11:47"', false);
     $this->post('/timetable/moves/preview', ['moves' => $moves])->assertOk()->assertSee('School is closed on Tue');
     $this->post('/timetable/moves/preview', ['moves' => $moves, 'add' => 'XYZ'])
-        ->assertSee('No series of this term has the section code "XYZ"')
+        ->assertSee('No section of this term has the code "XYZ"')
         ->assertSee('value="XYZ"', false);
     $this->post('/timetable/moves', ['moves' => []])->assertUnprocessable()->assertSee('Add a session first.');
     expect(timetableRows())->toBe($before);
@@ -144,7 +144,7 @@ test('after one of them was changed again, the step cannot be undone, and that i
     $path = "/sections/STA/series/{$this->section('STA')->series()->value('series.id')}/sessions/$sta/cancellation";
     $this->post($path, ['reason' => 'Ill'])->assertSessionHasNoErrors();
     $this->post("/sections/MAR/changes/$change/undoing")->assertSessionHasErrors([
-        'change' => 'One of the series that were changed together has been changed since. Undo that change first.',
+        'change' => 'One of these series has been changed since. Undo that change first.',
     ]);
     expect(Session::query()->whereKey($mar)->value('day'))->toBe('2027-02-24');
 });

@@ -64,7 +64,7 @@ test(
             $before = memory_get_peak_usage();
             expect(fn () => $service->download('/cut', $file, 20_000_000))->toThrow(
                 DestinationFailure::class,
-                'What has come is kept',
+                'No data came from the conference service for 30 seconds.',
             );
             clearstatcache();
             expect(filesize($file))

@@ -37,10 +37,10 @@ function placeForm(array $with = []): array
 test('a place is tried before it is kept, and what stood elsewhere is to be published anew', function () {
     Radicale::shared()->empty();
     Artisan::call('nomada:publish');
-    $this->as('A-1')->get('/publishing/places')->assertSee('all five services are our stand-ins');
+    $this->as('A-1')->get('/publishing/places')->assertSee('all five services are demo services');
     $this->put('/publishing/places/calendar/trial', placeForm(['password' => 'wrong']))->assertSessionHas(
         'trial',
-        fn (array $t) => ! $t['works'] && str_contains($t['words'][0], 'does not take this name and password'),
+        fn (array $t) => ! $t['works'] && str_contains($t['words'][0], 'does not accept this user name and password'),
     );
     $this->put('/publishing/places/calendar/trial', placeForm())->assertSessionHas('trial.works', true);
     expect(DB::table('places')->count())->toBe(0);
@@ -101,20 +101,20 @@ test('drift is found, shown side by side, kept or put back, and what is left alo
     Http::withToken($this->standins->token)->delete($this->standins->url."/stream/posts/$post");
     $this->as('A-1')
         ->post('/publishing/drift/look')
-        ->assertSessionHas('said', 'Looked at 36; 3 were changed there.');
+        ->assertSessionHas('said', '36 items checked. 3 were changed outside Nomada.');
     $page = $this->get('/publishing/drift')
         ->assertSee('Mine')
         ->assertSee('Live session')
-        ->assertSee('It was deleted there');
-    expect(substr_count($page->getContent(), 'It was deleted there'))->toBe(2);
-    $this->get('/publishing')->assertSee('3 things changed there');
+        ->assertSee('Deleted there');
+    expect(substr_count($page->getContent(), 'Deleted there'))->toBe(2);
+    $this->get('/publishing')->assertSee('3 outside changes');
     // Looked at again, nothing is doubled; and what is as it was left again is nothing to be asked about.
     Artisan::call('nomada:drift', ['--section' => ['MAR'], '--json' => true]);
     expect(json_decode(Artisan::output(), true))->toMatchArray(['looked' => 19, 'found' => 3]);
 
     $ids = fn (string $key) => [Placement::query()->where('key', $key)->value('id')];
     $this->post('/publishing/drift/kept', ['chosen' => $ids('MAR/week-6')])->assertSessionHas('said');
-    $this->get('/publishing/drift')->assertSee('Left alone')->assertSee('Week 6');
+    $this->get('/publishing/drift')->assertSee('Kept outside changes')->assertSee('Week 6');
     DB::table('placements')
         ->where('key', 'MAR/week-6')
         ->update(['wanted_print' => 'newer']);
@@ -161,7 +161,7 @@ test('a run goes only where it was told to, is stopped and goes on by hand, and 
     $this->work();
     expect($this->standins->get('/stream/sections/MAR')['posts'])->toBe([]);
     Artisan::call('nomada:take-up', ['--idle' => 0]);
-    $this->get("/publishing/runs/$run->id")->assertSee('Stopped by hand');
+    $this->get("/publishing/runs/$run->id")->assertSee('Stopped.');
     $this->work();
     expect($this->standins->get('/stream/sections/MAR')['posts'])->toBe([]);
     $this->post("/publishing/runs/$run->id/going-on");
@@ -237,7 +237,8 @@ test(
             ->and($bridge->admit($room->id, 'S-1', 'Galia', false))
             ->toBe('https://rooms.example/7')
             ->and(fn () => $bridge->act($room->id, 'm', 'end', 0))
-            ->toThrow(Nomada\App\Destinations\DestinationFailure::class, 'nothing can be asked of');
+            ->toThrow(Nomada\App\Destinations\DestinationFailure::class, 'This session’s room is on a service that '
+                .'Nomada cannot control.');
     },
 );
 

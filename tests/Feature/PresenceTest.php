@@ -119,7 +119,7 @@ test('a list is refused for a day without a session, a section that is none, and
     $this->school();
     momentAt('2027-02-09', '12:00');
     expect(presenceList(LESSON, ['--day' => '2027-02-10'])[1]['faults'][0]['expected'])
-        ->toContain('has held no session on Wed 10 Feb')
+        ->toContain('Y8 Marine Science had no session on Wed 10 Feb.')
         ->and(presenceList(LESSON, ['--day' => '2027-02-11'])[0])
         ->toBe(1)
         ->and(presenceList(LESSON, ['--day' => 'soon'])[0])

@@ -61,13 +61,13 @@ test('the plan adds everything, the run carries it out, and the same again chang
     $run = $this->as('A-1')
         ->post('/publishing/runs', ['sections' => ['MAR', 'SPA', 'STA']])
         ->headers->get('Location');
-    $this->get($run)->assertSee('0 of 36 placements');
+    $this->get($run)->assertSee('0 of 36 items');
     $this->work();
-    $this->get("$run/progress")->assertSee('All 36 placements stand as they should');
+    $this->get("$run/progress")->assertSee('All 36 items up to date');
     // Statistics has no timetable: nothing is to be done there, and still it is not as it should be.
     $this->get('/publishing?show=all')
         ->assertSeeText('0 sections have something to publish')
-        ->assertSeeText('2 are as they should be')
+        ->assertSeeText('2 are up to date')
         ->assertSeeText('1 has no timetable or no link yet');
     $before = standing($this->standins);
 
@@ -132,7 +132,7 @@ test('before and after of a change are shown', function () {
 
     $this->get('/publishing')
         ->assertSee('Y8 Marine Science')
-        ->assertSee('changed since it was published')
+        ->assertSee('changed')
         ->assertDontSee('Y7 Spanish');
     $this->get('/publishing/sections/MAR')
         ->assertSee('<del>Tue Thu 10:00–10:47 Madrid</del>', false)
@@ -196,11 +196,11 @@ test(
             ->assertSeeInOrder(['Add</span> Rui Mestre', 'This calendar is full.'], false)
             ->assertSee('<progress max="6" value="5" aria-label="Calendar">', false)
             ->assertSee('35 done');
-        $this->get('/')->assertSee('Calendar refused 1');
+        $this->get('/')->assertSee('1 failed: Calendar');
         $this->standins->behave('calendar', ['failures' => 0]);
         $this->post("$run/again")->assertRedirect($run);
         $this->work();
-        $this->get($run)->assertSee('All 36 placements stand as they should');
+        $this->get($run)->assertSee('All 36 items up to date');
         $this->get('/')->assertDontSee('refused 1');
     },
 );
@@ -280,7 +280,7 @@ test('the pages of the destinations show what a student sees, and open with thei
         ->toContain('Tue 9 Feb, 10:00–10:47 Madrid')
         ->toContain('Week 5')
         ->and($pages[2]->body())
-        ->toContain('how to come in');
+        ->toContain('how to join');
     expect(
         Http::withHeaders(['Accept' => 'text/html'])
             ->get(str_replace('S-1', 'S-2', html_entity_decode($m[1][0])))
@@ -289,7 +289,7 @@ test('the pages of the destinations show what a student sees, and open with thei
         ->toBe(403)
         ->and($this->standins->text('/stream/sections/MAR/atom'))
         ->toContain('<feed xmlns="http://www.w3.org/2005/Atom">')
-        ->toContain('how to come in');
+        ->toContain('how to join');
 });
 
 test('a section\'s feed has a secret address and every planned session', function () {

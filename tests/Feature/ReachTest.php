@@ -49,7 +49,7 @@ test('before a move every reach says what it would do, and nothing is saved', fu
             '14 sessions move',
             'The whole series',
             '17 sessions move',
-            'what has begun stays',
+            'sessions that have started stay',
         ]);
     expect(stands($this))
         ->toBe(['02-09 09:00', '02-11 09:00', '02-18 09:00', '02-23 09:00', '02-25 09:00'])
@@ -62,7 +62,7 @@ test('this and later ones are moved, and it stays one series with its link and i
     $this->as('A-1')
         ->put(one($this, '2027-02-23'), TO + ['reach' => 'later'])
         ->assertRedirect()
-        ->assertSessionHas('said', 'This session and the later ones are moved.');
+        ->assertSessionHas('said', 'This session and the later ones were moved.');
 
     expect(stands($this))
         ->toBe(['02-09 09:00', '02-11 09:00', '02-18 09:00', '02-24 10:15', '02-26 10:15'])
@@ -124,8 +124,8 @@ test('where a reach cannot be, it says so beside the reach', function () {
     $this->as('A-1')
         ->put($path, ['move_day' => '2027-02-24', 'move_start' => '9', 'move_end' => '9:40', 'reach' => 'later'])
         ->assertSessionHasErrors([
-            'reach' => 'Then some would fall on a Sat, when school is closed. Move this one session, or '.
-                'change the series.',
+            'reach' => 'Some sessions would fall on a Sat, when school is closed. Move only this session, or change '
+                .'the series.',
         ]);
     $this->put(one($this, '2027-02-04'), TO + ['reach' => 'whole'])->assertSessionHasErrors('session');
     $this->put(one($this, '2027-02-23'), TO + ['reach' => 'sideways'])->assertSessionHasErrors('reach');
@@ -142,7 +142,7 @@ test('the last change is undone, one after another, by anyone who may', function
     [$moved, $cancelled] = SeriesChange::query()->whereNotNull('person_id')->orderBy('id')->pluck('id')->all();
     $this->get('/sections/MAR')->assertSee('C. Marrero')->assertSee('cancelled Thu 11 Feb: ill')->assertSee('Undo');
     $this->post("/sections/MAR/changes/$moved/undoing")->assertSessionHasErrors([
-        'change' => 'Only the last change of a series can be undone. Undo what came after it first.',
+        'change' => 'Only the last change of a series can be undone. Undo the later changes first.',
     ]);
     $this->post("/sections/SPA/changes/$cancelled/undoing")->assertNotFound();
     $this->post("/sections/MAR/changes/$cancelled/undoing")->assertSessionHas(
@@ -257,7 +257,7 @@ test(
             ->and(Session::query()->whereNotNull('teacher_id')->count())
             ->toBe(0);
         $this->put("$path/particulars", ['teacher' => 'S-1'])->assertSessionHasErrors([
-            'teacher' => 'Galia Zabalo is not a teacher. Choose one.',
+            'teacher' => 'Galia Zabalo is not a teacher. Choose a teacher.',
         ]);
         $this->put("$path/particulars", [
             'teacher' => 'nobody',
@@ -273,7 +273,7 @@ test(
         $base = "/sections/MAR/series/{$series->id}/sessions";
         $this->as('A-1')
             ->post($base, ['move_day' => '2027-02-18', 'move_start' => '16:00', 'move_end' => '16:30'])
-            ->assertSessionHas('said', 'An extra session is added on Thu 18 Feb.');
+            ->assertSessionHas('said', 'Extra session added on Thu 18 Feb.');
         $this->post($base, [
             'move_day' => '2027-02-18',
             'move_start' => '16:15',
@@ -307,10 +307,10 @@ test(
             'move_start' => '16:00',
             'move_end' => '16:30',
             'reach' => 'later',
-        ])->assertSessionHasErrors(['reach' => 'An extra session stands alone; only this one can be moved.']);
+        ])->assertSessionHasErrors(['reach' => 'An extra session has no later ones. Move only this session.']);
         $this->delete("$base/".Session::query()->where('is_extra', true)->value('id'))->assertSessionHas(
             'said',
-            'The extra session is taken out.',
+            'Extra session removed.',
         );
         $this->delete(one($this, '2027-02-22'))->assertSessionHasErrors('session');
         expect(Session::query()->where('is_extra', true)->count())
@@ -325,7 +325,7 @@ test('topics are laid over the sessions and move along when one is cancelled', f
     $path = "/sections/MAR/series/{$series->id}/topics";
     $this->as('A-1')
         ->put($path, ['topics' => "Tides\nRock pools\nKelp", 'topics_move' => '1'])
-        ->assertSessionHas('said', 'The topics are laid over the sessions.');
+        ->assertSessionHas('said', 'Topics assigned to sessions.');
     $topics = fn (): array => $series->sessions()->whereNotNull('topic')->pluck('topic', 'day')->all();
     expect($topics())->toBe(['2027-02-09' => 'Tides', '2027-02-11' => 'Rock pools', '2027-02-18' => 'Kelp']);
     $this->post(one($this, '2027-02-11').'/cancellation', ['reason' => 'ill']);
@@ -335,7 +335,7 @@ test('topics are laid over the sessions and move along when one is cancelled', f
         'topics' => implode("\n", range(1, 40)),
         'topics_move' => '0',
         'from_first' => '1',
-    ])->assertSessionHas('said', 'The topics are laid over the sessions. 16 topics found no session.');
+    ])->assertSessionHas('said', 'Topics assigned to sessions. 16 topics are left over.');
     expect($topics()['2027-01-12'])->toBe('1');
     $this->put($path, ['topics' => str_repeat('x', 250)])->assertSessionHasErrors('topics');
 });
@@ -366,7 +366,7 @@ test('a session is cancelled with its topic, or passes it on to the next', funct
         ->assertSessionHasNoErrors();
     [$first, $second, $third] = array_values($topics());
     $this->get('/sections/MAR?session='.basename(one($this, '2027-02-23')))->assertSee(
-        'its topic falls away with it',
+        'Drop this session’s topic too (otherwise the next session takes it)',
     );
 
     $this->post(one($this, '2027-02-23').'/cancellation', ['reason' => 'ill'])->assertSessionHasNoErrors();

@@ -78,7 +78,7 @@ test('a recording is released part by part, and withdrawn again', function () {
     $this->as('S-1')->get($path)->assertNotFound();
     // Who has not agreed is named before it is released.
     personCalled('S-1')->update(['may_be_recorded' => true]);
-    $this->as('T-2')->get($path)->assertSee('1 student inside has not agreed')->assertSee('Rui Mestre');
+    $this->as('T-2')->get($path)->assertSee('1 student inside has no recording consent')->assertSee('Rui Mestre');
     $this->put("$path/release", ['whom' => 'all'])->assertSessionHasErrors('parts');
     $this->put("$path/release", ['whom' => 'all', 'parts' => [7]])->assertSessionHasErrors('parts');
     $this->put("$path/release", ['whom' => 'chosen', 'parts' => [1]])->assertSessionHasErrors('people');
@@ -107,7 +107,7 @@ test('a recording is released part by part, and withdrawn again', function () {
     $this->get('/me')->assertDontSee($path);
     expect(DB::table('audit_log')->where('kind', 'recording')->pluck('words')->all())->toBe([
         'Tue 9 Feb: parts 1 of the recording released to everybody',
-        'Tue 9 Feb: the recording was withdrawn',
+        'Tue 9 Feb: recording withdrawn',
     ]);
 });
 
@@ -119,7 +119,7 @@ test('to those who were absent, with a word', function () {
         ->assertSessionHasNoErrors();
     // S-3 is the only one who was not inside.
     $this->as('S-1')->get($path)->assertNotFound();
-    $this->as('S-3')->get($path)->assertSee('The word that your teacher gave you')->assertDontSee('The tide rises');
+    $this->as('S-3')->get($path)->assertSee('Password from your teacher')->assertDontSee('The tide rises');
     $this->post("$path/word", ['word' => 'beach'])->assertSessionHasErrors('word');
     $this->post("$path/word", ['word' => 'harbour'])->assertSessionHasNoErrors();
     $this->get($path)->assertSee('The tide rises')->assertSee('and it falls');
@@ -144,7 +144,7 @@ test('a guardian who was told of an absence is told of the recording, unless it 
     postGoes();
     $letters = implode(array_map(fn ($m): string => $m->text(), mailbox($this, 'G-1')));
     expect($letters)
-        ->toContain("{$student->name()} was not there when Y8 Marine Science met on Tue 9 Feb 10:00")
+        ->toContain("{$student->name()} missed Y8 Marine Science on Tue 9 Feb 10:00")
         ->toContain('/children/')
         ->not->toContain("/recordings/$recording->id");
     expect(mailbox($this, 'S-3')[0]->text())->toContain("/recordings/$recording->id");
@@ -160,11 +160,11 @@ test('transcripts are searched, as far as whoever searches may see them', functi
     $recording = recorded($this);
     $this->as('T-2')
         ->get('/sections/MAR/recordings?q=tide')
-        ->assertSee('1 place')
+        ->assertSee('1 match')
         ->assertSee('Nadir Haddad: The tide rises');
-    $this->as('S-1')->get('/sections/MAR/recordings?q=tide')->assertSee('Nobody said that');
+    $this->as('S-1')->get('/sections/MAR/recordings?q=tide')->assertSee('No match');
     $this->as('T-2')->put("/recordings/$recording->id/release", ['whom' => 'all', 'parts' => [2]]);
-    $this->as('S-1')->get('/sections/MAR/recordings?q=tide')->assertSee('Nobody said that');
+    $this->as('S-1')->get('/sections/MAR/recordings?q=tide')->assertSee('No match');
     $this->get('/sections/MAR/recordings?q=falls')->assertSee('and it falls');
     $this->as('S-4')->get('/sections/MAR/recordings?q=falls')->assertNotFound();
 });
@@ -181,7 +181,8 @@ test('the place is kept, and a transcript with a fault is not', function () {
             "WEBVTT\n\n1:00 --> 2:00\nno\n",
         ),
     ])->assertSessionHasErrors([
-        'transcript' => 'b.vtt, line 3: Times were expected as 00:00:01.000 --> 00:00:04.000. Found "1:00 --> 2:00".',
+        'transcript' => 'b.vtt, line 3: These are not times. Write them like 00:00:01.000 --> 00:00:04.000. Found '
+            .'"1:00 --> 2:00".',
     ]);
     expect(DB::table('recording_cues')->count())->toBe(2);
 });
@@ -221,7 +222,7 @@ test('a recording is kept for as long as the school says', function () {
         ->and(DB::table('recording_cues')->count())
         ->toBe(0)
         ->and(DB::table('audit_log')->where('kind', 'recording')->orderByDesc('id')->value('words'))
-        ->toBe('a recording was deleted; it was kept until Mon 1 Mar');
+        ->toBe('recording deleted; it was kept until Mon 1 Mar');
 });
 
 test('a released recording stands on the course page instead of the join link', function () {

@@ -28,16 +28,16 @@ test(
             ->assertOk()
             ->assertSee('Register for this class')
             ->assertSee('Galia Zabalo')
-            ->assertSee('What is checked');
+            ->assertSee('Your name and email address are compared with the class list.');
         Registering::as($this, 'S-1', $series)->assertRedirect("/register/$series");
-        $this->get("/register/$series")->assertSee('Your registration is waiting');
-        $this->get('/me')->assertSee('waiting for a decision');
+        $this->get("/register/$series")->assertSee('Your registration is being checked');
+        $this->get('/me')->assertSee('being checked');
         expect(JoinLink::query()->where('kind', 'personal')->count())->toBe(0);
         $this->as('T-2')
             ->get('/registration/desk')
-            ->assertSee('Certain')
-            ->assertSee('same address, name equal')
-            ->assertSee('Accept all 1 that are certain');
+            ->assertSee('Exact match')
+            ->assertSee('same email address, same name')
+            ->assertSee('Accept 1 exact match');
         Artisan::call('nomada:match', ['--section' => 'MAR', '--json' => true]);
         expect(json_decode(Artisan::output(), true)[0])
             ->toMatchArray(['verdict' => 'certain', 'account' => 'S-1'])
@@ -45,7 +45,7 @@ test(
             ->toBeArray();
         $this->post('/registration/certain')->assertSessionHas(
             'said',
-            '1 registration accepted; the confirmations go in a minute.',
+            '1 registration accepted. The confirmation is sent in a minute.',
         );
         expect(Registering::of('S-1')->state)->toBe('accepted');
         postGoes();
@@ -81,11 +81,11 @@ test('only what is certain, and comes from the very account, is accepted in bulk
     expect(Registering::of('S-2')->state)->toBe('waiting');
     $this->as('A-1')
         ->get('/registration/desk')
-        ->assertSee('typed from the account of')
-        ->assertDontSee('that are certain');
+        ->assertSee('who will be registered if you accept')
+        ->assertDontSee('exact matches');
     $this->post('/registration/certain')->assertSessionHas(
         'said',
-        fn ($s) => str_contains($s, 'nothing in the queue is certain'),
+        fn ($s) => str_contains($s, 'there are no exact matches'),
     );
     expect(Registering::of('S-2')->state)->toBe('waiting');
     // Of two who are like one student, that student's own account is given the place.
@@ -105,7 +105,7 @@ test('a decision is undone until its letter has gone, and the letter then never 
         ->post("/registration/$id/acceptance")
         ->assertSessionHasNoErrors();
     $link = JoinLink::query()->inForce()->where('kind', 'personal')->firstOrFail();
-    $this->get('/registration/desk?show=decided')->assertSee('goes in a minute')->assertSee('Undo');
+    $this->get('/registration/desk?show=decided')->assertSee('sent in a minute')->assertSee('Undo');
     $this->delete("/registration/$id/decision")->assertSessionHasNoErrors();
     expect(Registering::of('S-1')->state)
         ->toBe('waiting')
@@ -114,17 +114,19 @@ test('a decision is undone until its letter has gone, and the letter then never 
         ->and(Letter::query()->where('kind', 'accepted')->count())
         ->toBe(0);
     $this->post("/registration/$id/decline", ['reason' => ''])->assertSessionHasErrors('reason');
-    $this->post("/registration/$id/decline", ['reason' => 'Use your school address.'])->assertSessionHasNoErrors();
+    $this->post("/registration/$id/decline", [
+        'reason' => 'Use your school email address.',
+    ])->assertSessionHasNoErrors();
     postGoes();
     $this->delete("/registration/$id/decision")->assertSessionHasErrors('registration');
     $this->post("/registration/$id/acceptance")->assertSessionHasErrors('registration');
     expect(Registering::of('S-1')->state)
         ->toBe('declined')
         ->and(mailbox($this, 'S-1')[0]->text())
-        ->toContain('Use your school address.');
+        ->toContain('Use your school email address.');
     $this->as('S-1')
         ->get("/register/$series")
-        ->assertSee('Because: Use your school address.')
+        ->assertSee('Reason: Use your school email address.')
         ->assertSee('Register');
 });
 
@@ -244,11 +246,11 @@ test('the roster registers nobody where students do, and still shuts out who has
     DB::table('enrolments')
         ->where('person_id', Registering::of('S-1')->person_id)
         ->update(['ends_on' => '2027-02-05']);
-    $this->get('/registration/desk?show=changes')->assertSee('no registration left, link dead');
+    $this->get('/registration/desk?show=changes')->assertSee('registration withdrawn, link stopped');
     Artisan::call('nomada:register', ['--section' => ['MAR']]);
     expect(Registration::query()->where('state', 'accepted')->count())->toBe(0);
-    $this->get('/registration/desk?show=changes')->assertSee('no registration left, link dead');
-    expect(DB::table('audit_log')->where('words', 'like', 'not on the roster any more%')->count())->toBe(1);
+    $this->get('/registration/desk?show=changes')->assertSee('registration withdrawn, link stopped');
+    expect(DB::table('audit_log')->where('words', 'like', 'no longer on the roster%')->count())->toBe(1);
 });
 
 test(
@@ -346,18 +348,18 @@ test('a long queue is compared behind the page, once, and again when anything of
     $this->as('A-1')
         ->get('/registration/desk')
         ->assertOk()
-        ->assertSee('310 registrants are being compared')
+        ->assertSee('Comparing 310 registrants')
         ->assertDontSee('Accept all');
-    $this->get('/registration/desk?verdict=unknown')->assertSee('are being compared');
+    $this->get('/registration/desk?verdict=unknown')->assertSee('registrants with the rosters');
     expect(DB::table('jobs')->count())->toBe(1);
     $this->work();
-    $this->get('/registration/desk')->assertSee('Accept all 100 that are certain')->assertSee('All 310');
+    $this->get('/registration/desk')->assertSee('Accept all 100 exact matches')->assertSee('All 310');
     $this->get('/registration/desk?verdict=unknown')->assertSee($name(150))->assertDontSee('being compared');
     // A decision changes the queue: it is compared anew, here and now for whoever does not want to wait.
     $this->post(
         '/registration/'.DB::table('registrations')->where('state', 'waiting')->value('id').'/acceptance',
     );
-    $this->get('/registration/desk')->assertSee('309 registrants are being compared');
+    $this->get('/registration/desk')->assertSee('Comparing 309 registrants');
     $this->get('/registration/desk?now=1')->assertSee('All 309');
     $this->get('/registration/desk')->assertSee('All 309');
 });
@@ -374,9 +376,9 @@ test(
         $link = JoinLink::query()->inForce()->where('kind', 'personal')->value('id');
         $this->post("/sections/MAR/series/$series/letters/$link")->assertSessionHas(
             'said',
-            'Galia Zabalo gets link and timetable again.',
+            'Link and timetable are being sent to Galia Zabalo again.',
         );
-        $this->get('/registration/desk?show=decided')->assertDontSee('goes in a minute');
+        $this->get('/registration/desk?show=decided')->assertDontSee('sent in a minute');
         $this->delete("/registration/$id/decision")->assertSessionHasErrors();
         expect(Registering::of('S-1')->state)
             ->toBe('accepted')
@@ -479,6 +481,6 @@ test('the desk says whose account typed, wherever that is not plain', function (
     Registering::as($this, 'S-3', $series);
     $this->as('T-2')
         ->get('/registration/desk')
-        ->assertSee('typed from the account of Rui Mestre, who is registered if you accept')
+        ->assertSee('entered from the account of Rui Mestre, who will be registered if you accept')
         ->assertDontSee('the account of Teo Kallas');
 });

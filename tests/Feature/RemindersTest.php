@@ -56,7 +56,7 @@ test('a student chooses otherwise: not at all, hours before, or by the calendar'
         ->not->toContain('VALARM');
     $this->as('S-2')->put('/me/reminder', ['remind' => 'none']);
     $this->as('S-3')->put('/me/reminder', ['remind' => 'hours-2']);
-    $this->as('S-3')->get('/me')->assertSee('two hours before, by letter');
+    $this->as('S-3')->get('/me')->assertSee('two hours before, by email');
     $this->put('/me/reminder', ['remind' => 'often'])->assertSessionHasErrors('remind');
     $this->as('T-2')
         ->put('/sections/MAR/reminder', ['remind' => 'calendar-10'])

@@ -47,21 +47,21 @@ test('answers come by mail, the latest counts, and the section says who has and 
         ['CONTENT_TYPE' => 'message/rfc822'],
         $message,
     );
-    $this->as('T-2')->get('/sections/MAR')->assertSee('3 have not answered')->assertSee('of 3 invited');
-    $post(answered('GALIA@school.example', 'ACCEPTED'))->assertOk()->assertSee('One new answer.');
-    $post(answered('galia@school.example', 'ACCEPTED'))->assertOk()->assertSee('Known already.');
+    $this->as('T-2')->get('/sections/MAR')->assertSee('3 have not replied')->assertSee('of 3 invited');
+    $post(answered('GALIA@school.example', 'ACCEPTED'))->assertOk()->assertSee('1 new reply.');
+    $post(answered('galia@school.example', 'ACCEPTED'))->assertOk()->assertSee('Already known.');
     // The one that was given before comes later.
-    $post(answered('galia@school.example', 'DECLINED', '20270208T090000Z'))->assertSee('Known already.');
-    $post(answered('rui@school.example', 'DECLINED'))->assertSee('One new answer.');
+    $post(answered('galia@school.example', 'DECLINED', '20270208T090000Z'))->assertSee('Already known.');
+    $post(answered('rui@school.example', 'DECLINED'))->assertSee('1 new reply.');
     $post(answered('rui@school.example', 'DECLINED', event: "RECURRENCE-ID:20270211T090000Z\r\n"));
     // Whoever has nothing to do with it, and what is no answer.
-    $post(answered('stranger@home.example', 'ACCEPTED'))->assertSee('Known already.');
-    $post('Subject: hello')->assertStatus(422)->assertSee('no answer to an invitation');
+    $post(answered('stranger@home.example', 'ACCEPTED'))->assertSee('Already known.');
+    $post('Subject: hello')->assertStatus(422)->assertSee('This is not a reply to an invitation.');
     $post(str_repeat('x', 1_000_001))->assertStatus(413);
     $this->as('T-2')
         ->get('/sections/MAR')
-        ->assertSeeInOrder(['one comes', 'one does not', 'one has not answered'])
-        ->assertSeeInOrder(['Do not come', 'Rui Mestre (not to one session)', 'Come', 'Galia Zabalo']);
+        ->assertSeeInOrder(['1 accepted', '1 declined', '1 has not replied'])
+        ->assertSeeInOrder(['Declined', 'Rui Mestre (declined 1 session)', 'Accepted', 'Galia Zabalo']);
     expect(DB::table('answers')->count())->toBe(3);
     // Nobody answers for somebody else, whatever name stands before their own address.
     foreach (
@@ -90,7 +90,7 @@ test('a mailbox is read once, and what was read stays in it', function () {
     expect(Artisan::call('nomada:replies', ['folder' => $folder]))
         ->toBe(2)
         ->and(Artisan::output())
-        ->toContain('is no Maildir');
+        ->toContain('is not a Maildir: it has no folders new and cur.');
     foreach (['new', 'cur', 'tmp'] as $sub) {
         mkdir("$folder/$sub", recursive: true);
     }

@@ -63,13 +63,13 @@ test('the preview of a change says its reach', function () {
         )
         ->assertOk()
         ->assertSee('17 sessions move')
-        ->assertSee('8 sessions that have begun stay as they are');
+        ->assertSee('8 sessions that have started stay as they are');
     $this->as('A-1')
         ->post(
             '/sections/MAR/series/preview',
             seriesForm(['series' => $series->id, 'start_time' => '10', 'end_time' => '10:47']),
         )
-        ->assertSee('No coming session changes');
+        ->assertSee('No future session changes');
 });
 
 test('a change leaves what has begun, and counts up the sequence once', function () {
@@ -127,8 +127,8 @@ test('what cannot be is told beside its field, and nothing is saved', function (
     [['weekdays' => []], 'weekdays', 'Choose at least one weekday.'],
     [['start_time' => 'ten'], 'start_time', '"ten" is not a time of day. Write it as 9, 9:05, 0905 or 9.05am.'],
     [['start_time' => '3', 'end_time' => '16'], 'start_time', '15:00 or 03:00?'],
-    [['start_time' => '22:10', 'end_time' => '23'], 'start_time', '22:10 is after 21:00. Is that meant?'],
-    [['end_time' => '11'], 'end_time', '11:00 is not after 11:15. Write a later end.'],
+    [['start_time' => '22:10', 'end_time' => '23'], 'start_time', '22:10 is after 21:00. Is that right?'],
+    [['end_time' => '11'], 'end_time', '11:00 is not after 11:15. Enter a later end.'],
     [
         ['starts_on' => '2027-01-04'],
         'starts_on',
@@ -142,16 +142,16 @@ test('what cannot be is told beside its field, and nothing is saved', function (
     [
         ['starts_on' => '2027-03-01', 'end_kind' => 'date', 'ends_on' => '2027-02-01'],
         'ends_on',
-        'The series ends on Mon 1 Feb, before it begins on Mon 1 Mar.',
+        'The series ends on Mon 1 Feb, before it starts on Mon 1 Mar.',
     ],
-    [['end_kind' => 'held', 'count' => ''], 'count', 'Write how many sessions are to be held, from 1 to 400.'],
+    [['end_kind' => 'held', 'count' => ''], 'count', 'Enter how many sessions to hold, from 1 to 400.'],
     [['end_kind' => 'never'], 'end_kind', 'Choose how the series ends.'],
     [
         ['weekdays' => [5], 'starts_on' => '2027-04-22', 'end_kind' => 'date', 'ends_on' => '2027-04-22'],
         'weekdays',
         'This pattern makes no session in the term. Choose other weekdays or dates.',
     ],
-    [['every' => 99], 'every', 'Write a number of weeks from 1 to 26.'],
+    [['every' => 99], 'every', 'Enter a number of weeks from 1 to 26.'],
 ]);
 
 test('a question about a time is answered by saying that it is meant', function () {

@@ -16,7 +16,7 @@ test('two sections share a series: one session, both rosters, counts and clashes
     $series = $this->section('MAR')->series()->with('section.term')->firstOrFail();
     $this->as('A-1')
         ->post("/sections/MAR/series/{$series->id}/sections", ['share' => 'STA'])
-        ->assertSessionHas('said', 'Y8 Statistics meets in Marine Science too.');
+        ->assertSessionHas('said', 'Y8 Statistics now meets in Marine Science too.');
     Artisan::call('nomada:links');
     Artisan::call('nomada:register', ['--section' => ['MAR']]);
 
@@ -63,7 +63,7 @@ test('two sections share a series: one session, both rosters, counts and clashes
     $this->get('/timetable/clashes')->assertSee('1 teacher would be in two places');
 
     $this->post("/sections/MAR/series/{$series->id}/sections", ['share' => 'STA'])->assertSessionHasErrors([
-        'share' => 'Y8 Statistics meets in this series already.',
+        'share' => 'Y8 Statistics already meets in this series.',
     ]);
     $this->post("/sections/MAR/series/{$series->id}/sections", ['share' => 'nobody'])->assertSessionHasErrors(
         'share',
@@ -89,7 +89,7 @@ test('co-teachers and observers take part beside the import, which leaves them a
         ->post('/sections/MAR/people', ['person' => 'T-1', 'role' => 'co-teacher'])
         ->assertSessionHas('said', 'Inés Belmar is a co-teacher of this section.');
     $this->post('/sections/MAR/people', ['person' => 'T-1', 'role' => 'observer'])->assertSessionHasErrors([
-        'person' => 'Inés Belmar is a co-teacher of this section already.',
+        'person' => 'Inés Belmar is already a co-teacher of this section.',
     ]);
     $this->post('/sections/SPA/people', ['person' => 'S-1', 'role' => 'co-teacher'])->assertSessionHasErrors(
         'person',
@@ -109,7 +109,7 @@ test('co-teachers and observers take part beside the import, which leaves them a
 test('observers by rule come and go with the rule and with the import; they clash with nothing', function () {
     $this->as('A-1')
         ->post('/sections/SPA/observer-rules', ['rule' => 'year:8'])
-        ->assertSessionHas('said', 'Everybody of Year 8 observes this section; coming is optional for them.');
+        ->assertSessionHas('said', 'Everybody of Year 8 can observe this section. Attendance is optional for them.');
     $observers = fn (): array => DB::table('enrolments')
         ->join('people', 'people.id', '=', 'person_id')
         ->where('enrolments.role', 'observer')

@@ -60,9 +60,9 @@ test(
         $this->as('A-1')
             ->get('/publishing/showing/MAR')
             ->assertOk()
-            ->assertSee('As the school has it')
+            ->assertSee('same as the school')
             ->assertSee('after &quot;Reading list&quot;', false)
-            ->assertSee('in its week', false);
+            ->assertSee('in the block of its week', false);
         $this->put('/publishing/showing', ['days_before' => '7', 'answers' => 'nobody'] + SHOWN)
             ->assertRedirect('/publishing/showing')
             ->assertSessionHas('said');
@@ -88,11 +88,11 @@ test(
             'answers' => 'answers',
             'for' => ['S-1'],
         ]);
-        $this->get('/publishing/showing/MAR')->assertSee('6 rules of its own')->assertSee('1 chosen students');
+        $this->get('/publishing/showing/MAR')->assertSee('6 settings of its own')->assertSee('1 chosen student');
         $this->get('/publishing/sections/MAR')
             ->assertSee('after MAR/reading-list')
-            ->assertSee('students may answer')
-            ->assertSee('1 chosen students');
+            ->assertSee('students can reply')
+            ->assertSee('1 chosen student');
         $this->work();
         // Nothing has gone there yet.
         expect(pageAt('MAR')['MAR/pinned']['settings'] ?? null)->toBeNull();
@@ -121,7 +121,7 @@ test(
         expect(Artisan::output())->toContain('Everybody');
 
         $this->delete('/publishing/showing/MAR')->assertSessionHas('said');
-        $this->get('/publishing/showing/MAR')->assertSee('As the school has it');
+        $this->get('/publishing/showing/MAR')->assertSee('same as the school');
         expect(DB::table('showings')->whereNotNull('section_id')->count())->toBe(0);
     },
 );
@@ -147,7 +147,7 @@ test('what cannot be is refused and nothing is lost', function (array $with, str
 test('a course site that does not answer keeps where things stand', function () {
     $this->as('A-1')->put('/publishing/showing/MAR', ['next' => 'after MAR/x'] + SHOWN);
     $this->standins->behave('course', ['failures' => -1]);
-    $this->get('/publishing/showing/MAR')->assertOk()->assertSee('does not answer')->assertSee('MAR/x');
+    $this->get('/publishing/showing/MAR')->assertOk()->assertSee('does not respond')->assertSee('MAR/x');
 });
 
 test(
@@ -155,9 +155,9 @@ test(
     function () {
         $section = Section::query()->where('sourced_id', 'MAR')->firstOrFail();
         $atom = fn (): string => app(Nomada\App\Actions\Publishing\SectionStream::class)($section, 'https://x', 1);
-        expect($atom())->toContain('how to come in');
+        expect($atom())->toContain('how to join');
         $this->as('A-1')->put('/publishing/showing/MAR', ['audience' => 'chosen', 'people' => ['S-1']] + SHOWN);
-        expect($atom())->not->toContain('how to come in');
+        expect($atom())->not->toContain('how to join');
         Artisan::call('nomada:publish');
         $this->get('/people/S-2/look?date=2027-02-08&time=08:00')->assertSee('posts are for other students');
         $this->get('/people/S-1/look?date=2027-02-08&time=08:00')->assertDontSee('posts are for other students');
@@ -165,7 +165,7 @@ test(
             ->withToken($this->standins->token)
             ->get("{$this->standins->url}/stream/sections/MAR?reader=$as")
             ->body();
-        expect($stream('S-1'))->toContain('For 1 students')->and($stream('S-2'))->not->toContain('how to come in');
+        expect($stream('S-1'))->toContain('For 1 students')->and($stream('S-2'))->not->toContain('how to join');
     },
 );
 
@@ -175,11 +175,11 @@ test('words of the places are edited, looked at with a section before they are k
         ->get('/registration/letters?kind=course-next&section=MAR')
         ->assertOk()
         ->assertSee('Next session')
-        ->assertSee('the usual words');
+        ->assertSee('default text');
     $this->put('/registration/letters/course-next/en', ['look' => '1'] + $own)
         ->assertOk()
         ->assertSee('Up next in Y8 Marine Science')
-        ->assertSee('Not kept yet');
+        ->assertSee('Not saved yet');
     expect(DB::table('templates')->count())->toBe(0);
     $this->put('/registration/letters/course-next/en', $own)->assertRedirect(
         '/registration/letters?kind=course-next&language=en&section=MAR',
@@ -223,7 +223,7 @@ test('a section in Spanish stands in Spanish at the places, and a calendar in it
         ->toContain('Horario')
         ->not->toContain('Meets');
     expect(Person::query()->where('sourced_id', 'S-1')->value('language'))->toBe('en');
-    foreach (['S-1' => 'Come in: ', 'S-2' => 'Entrar: '] as $person => $words) {
+    foreach (['S-1' => 'Join: ', 'S-2' => 'Entrar: '] as $person => $words) {
         $key = DB::table('placements')
             ->where('person', $person)
             ->where('key', 'like', "$person/%")
@@ -246,7 +246,7 @@ test('what others have added there is named, and left or taken away', function (
     $named = fn (): array => DB::table('added_there')->where('is_left', false)->orderBy('key')->pluck('key')->all();
     $this->as('A-1')->post('/publishing/drift/look')->assertSessionHas('said');
     expect($named())->toBe(['MAR/reading-list', 'SPA/rules']);
-    $this->get('/publishing/drift')->assertSee('A list of theirs')->assertSee('Take it away there');
+    $this->get('/publishing/drift')->assertSee('A list of theirs')->assertSee('Remove');
     $id = fn (string $key): int => (int) DB::table('added_there')->where('key', $key)->value('id');
     // Only through its own section, and only by who serves that.
     $this->as('T-2')

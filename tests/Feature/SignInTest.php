@@ -30,7 +30,7 @@ test('a wrong password is told beside the field, and after ten tries from there 
     }
     $this->post('/sign-in', ['email' => 'candela@school.example', 'password' => 'right-one'])
         ->assertStatus(429)
-        ->assertSee('Too many tries');
+        ->assertSee('Too many attempts');
     $this->assertGuest();
 });
 

@@ -166,7 +166,7 @@ test('what goes on in a room: microphones, hands, talk, sheet, a question, a rec
     )[0];
     $act('take-line', ['line' => $line['id']]);
     expect($this->standins->page($rui))
-        ->toContain('taken away by the teacher')
+        ->toContain('removed by the teacher')
         ->not->toContain('grey')
         ->and([
             $does($galia, ['do' => 'say', 'text' => 'x']),

@@ -74,7 +74,7 @@ test('where both changed the same thing both cannot stand, and mine can be saved
         ->put($path, $mine)
         ->assertStatus(409)
         ->assertDontSee('Keep both changes')
-        ->assertSee('Both of you changed the same thing');
+        ->assertSee('You both changed the same field, so only one version can be kept');
     $this->put($path, [
         ...$mine,
         '_drawn' => Drawn::field("series:{$this->series->id}"),
@@ -225,7 +225,7 @@ test(
             ->assertRedirect()
             ->headers->get('Location');
         $links = JoinLink::query()->count();
-        $this->get($at)->assertSee('2 series changed')->assertSee('Take it back');
+        $this->get($at)->assertSee('2 series changed')->assertSee('Undo');
         $this->as('A-2')->get($at)->assertOk();
         $this->as('T-2')->get($at)->assertNotFound();
         Series::query()
@@ -233,7 +233,7 @@ test(
             ->update(['preset' => 'lesson']);
         $this->as('A-1')
             ->post("$at/undoing")
-            ->assertSessionHas('said', '1 taken back; 1 were changed again since and are left as they are.');
+            ->assertSessionHas('said', '1 undone; 1 have been changed since and stay as they are.');
         expect(Series::query()->whereKey($ids[1])->value('preset'))->toBe('lesson');
         $this->post("$at/undoing")->assertSessionHasErrors('act');
         // A link that was replaced is replaced once, however often its page is read.
@@ -241,7 +241,7 @@ test(
             'Location',
         );
         $made = JoinLink::query()->count() - $links;
-        $this->get($at)->assertSee('stale until the next publish run')->assertDontSee('Take it back');
+        $this->get($at)->assertSee('publish to update')->assertDontSee('Undo');
         $this->get($at);
         expect(JoinLink::query()->count() - $links)
             ->toBe($made)

@@ -123,11 +123,11 @@ test('days that cannot be are refused', function () {
 
 test('looking as a student: every place read back beside the door, and what differs is marked', function () {
     $look = '/people/S-1/look';
-    $this->as('A-1')->get($look)->assertSee('not there')->assertSee('2 sessions are told otherwise somewhere');
+    $this->as('A-1')->get($look)->assertSee('not shown')->assertSee('2 sessions are shown wrongly somewhere');
     Artisan::call('nomada:publish');
     $page = $this->get($look)
-        ->assertSee('every place says what the door would')
-        ->assertSee('lets in from 08:50 on')
+        ->assertSee('all destinations show the right sessions')
+        ->assertSee('lets them in from 08:50')
         ->assertSee('Tue 9 Feb, 10:00–10:47 Madrid');
     // No secret of the student's is shown to whoever looks.
     expect($page->getContent())->not->toContain('/join/');
@@ -135,7 +135,7 @@ test('looking as a student: every place read back beside the door, and what diff
         '/course/pages/MAR/items/week-5',
         '{"title":"x","block":"5","fields":{"Sessions":["Tue 9 Feb, 11:00"]}}',
     );
-    $this->get($look)->assertSee('otherwise:')->assertSee('Tue 9 Feb, 11:00');
+    $this->get($look)->assertSee('different:')->assertSee('Tue 9 Feb, 11:00');
     $this->get("$look?date=2027-03-01&time=08:00")
         ->assertSee('Tue 2 Mar')
         ->assertDontSee('Tue 9 Feb 10');
@@ -146,9 +146,9 @@ test('looking as a student: every place read back beside the door, and what diff
     // A guardian reads of their children, and nothing is promised that they have not.
     $this->as('A-1')
         ->get('/people/G-1/look')
-        ->assertSee('Of whom they read')
+        ->assertSee('Children')
         ->assertSee('/people/S-1/look', false)
-        ->assertDontSee('every place says what the door would');
+        ->assertDontSee('all destinations show the right sessions');
     $this->as('T-1')->get($look)->assertNotFound();
     $this->as('T-2')->get($look)->assertOk();
     $this->as('S-1')->get($look)->assertForbidden();

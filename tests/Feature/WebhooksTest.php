@@ -51,11 +51,11 @@ test('another program is told of what is published and of what has changed, sign
     expect(DB::table('webhook_messages')->pluck('key')->all())->toBe([$message->key]);
     $this->get('/publishing/webhooks')
         ->assertSeeInOrder([
-            'What was sent',
+            'Messages sent',
             'section.changed',
             'Marine — ñ',
-            'arrived',
-            'It answered 204.',
+            'delivered',
+            'It responded with 204.',
             'Send again',
         ])
         ->assertDontSee($secret);
@@ -102,7 +102,7 @@ test('what does not arrive is tried again, later and later, until it is given up
     }
     expect($waits[0])->toBe(5)->and($waits[8])->toBe(86400)->and($waits[9])->toBeNull();
     $this->travelBack();
-    $this->as('A-1')->get('/publishing/webhooks')->assertSee('one never arrived')->assertSee('10 tries.');
+    $this->as('A-1')->get('/publishing/webhooks')->assertSee('1 failed')->assertSee('10 attempts.');
 });
 
 test('who answers that they are gone is told no more, and neither is who was taken out', function () {
@@ -114,7 +114,7 @@ test('who answers that they are gone is told no more, and neither is who was tak
     app(Webhooks::class)->send();
     expect(DB::table('webhooks')->orderBy('id')->pluck('stopped_at')->map(fn ($at): bool => $at !== null)->all())
         ->toBe([true, false])
-        ->and(DB::table('webhook_messages')->where('answer', 'It did not answer.')->count())
+        ->and(DB::table('webhook_messages')->where('answer', 'It did not respond.')->count())
         ->toBe(2);
     $other = DB::table('webhooks')->max('id');
     $this->as('A-1')

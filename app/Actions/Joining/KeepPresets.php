@@ -86,7 +86,7 @@ final readonly class KeepPresets
         }
         $rooms = DB::table('drop_in_rooms')->where('preset', $key)->count();
         if ($rooms > 0) {
-            throw new Fault('preset.rooms', 'preset_name', ['rooms' => $rooms]);
+            throw new Fault('preset.rooms', 'preset_name', ['n' => $rooms]);
         }
         $name = DB::table('presets')->where('key', $key)->value('name');
         if (DB::table('presets')->where('key', $key)->delete() > 0) {

@@ -23,7 +23,7 @@
                             {{ $one->name }}
                         @endif
                         @if ($one->running >= Nomada\Core\Presence\Running::SNAG)
-                            <b class="bad small">{{ __('attendance.student.running', ['count' => $one->running]) }}</b>
+                            <b class="bad small">{{ trans_choice('attendance.student.running', $one->running) }}</b>
                         @endif
                     </th>
                     <td>{{ __('attendance.student.of', [

@@ -5,7 +5,7 @@
         <div class="sum">
             <span @class(['todo' => $page->waiting > 0])>{{ trans_choice('registration.desk.waiting', $page->waiting) }}</span>
             @if ($page->queue !== null && $page->queue->safe > 0)
-                · <span class="good">{{ __('registration.desk.certain', ['n' => $page->queue->safe]) }}</span>
+                · <span class="good">{{ trans_choice('registration.desk.certain', $page->queue->safe, ['n' => $page->queue->safe]) }}</span>
             @endif
         </div>
         @include('registration.tabs', ['at' => $page->show, 'waiting' => $page->waiting, 'queued' => $page->queued])

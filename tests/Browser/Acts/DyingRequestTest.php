@@ -95,7 +95,7 @@ test('requests that wait for the same form are few, and the next one is told to 
     $page = Http::withOptions(['cookies' => $jar])
         ->get("{$copy->url()}/term")
         ->body();
-    expect($page)->toContain('Your first press is still being carried out');
+    expect($page)->toContain('Your first request is still being processed.');
     // The host is gone for good: its lease ends, and the form is carried out.
     DB::table('acts')->update(['held_until' => now()->subMinute()]);
     $press();

@@ -14,7 +14,7 @@ test('the rest of a long list comes as somebody goes there, and what was chosen 
     $last = "tr:has(input[data-name='Y11 Extra 100'])";
     expect($browser->count('tr[data-stub]'))->toBeGreaterThan(20)->and($browser->count("{$last}[data-stub]"))->toBe(1);
     // All are chosen before they are there, and one of them is not.
-    $browser->click('thead input[type=checkbox]')->see('chosen');
+    $browser->click('thead input[type=checkbox]')->see('selected');
     $browser->script("document.querySelector(\"$last input\").click()");
     $before = $browser->count('tr input:checked');
     $browser->script("document.querySelector(\"$last a\").focus()");
@@ -33,7 +33,7 @@ test('the rest of a long list comes as somebody goes there, and what was chosen 
     // Nobody waits here for as long as the page does before it asks again.
     $browser->script('const wait = window.setTimeout; window.setTimeout = (then, ms) => wait(then, ms / 10)');
     $browser->script("document.querySelector('tr[data-stub]').scrollIntoView({block: 'center'})");
-    $browser->see('it is asked for again', 'tbody');
+    $browser->see('This could not be loaded; trying again', 'tbody');
     $left = $browser->count('tr[data-stub]');
     $browser->script('window.fetch = window.real');
     $browser->wait(fn (): bool => $browser->count('tr[data-stub]') < $left, 'the rows that were not there');

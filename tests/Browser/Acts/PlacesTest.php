@@ -19,19 +19,20 @@ test('what somebody else changed at the course site is seen side by side, and pu
     Http::withToken($standins->token)->delete($standins->url.'/course/pages/8MAR/items/week-7');
 
     $b = browser()->as($copy->url(), 'A-01', '/publishing/drift');
-    $b->press('Look now')->see('2 were changed there')->see('Tides club')->see('It was deleted there.');
-    $b->open('/sections/8MAR')->see('2 changed there by somebody else');
+    $b->press('Check now')->see('2 were changed outside Nomada')->see('Tides club')->see('Deleted there.');
+    $b->open('/sections/8MAR')->see('2 outside changes');
     // As the student sees it, what is gone is marked.
-    $b->open('/people/S-8-001/look?date=2027-02-18')->see('not there')->see('told otherwise somewhere');
+    $b->open('/people/S-8-001/look?date=2027-02-18')->see('not shown')->see('shown wrongly somewhere');
 
     $b->open('/publishing/drift')
         ->click('tbody tr:nth-child(2) input')
-        ->press('Put ours back')
-        ->see('All 1 placement stand as they should')
+        ->press('Publish ours again')
+        ->see('1 item up to date')
         // A job of its own, behind the letters that are on their way.
-        ->see('page says something else than the door would', patience: 600);
-    $b->open('/publishing/drift')->click('tbody tr:nth-child(1) input')->press('Keep theirs')->see('Left alone');
-    $b->open('/people/S-8-001/look?date=2027-02-23')->see('every place says what the door would');
+        ->see('something wrong', patience: 600);
+    $b->open('/publishing/drift')->click('tbody tr:nth-child(1) input')->press('Keep theirs')->see('Kept '
+        .'outside changes');
+    $b->open('/people/S-8-001/look?date=2027-02-23')->see('all destinations show the right sessions');
     expect($b->accessibilityFaults())->toBe([]);
 });
 
@@ -44,12 +45,13 @@ test('a real calendar server is tried, kept and published to', function () {
     $b->script("document.querySelector('#url-calendar').value = arguments[0]", $radicale->url());
     $b->script("document.querySelector('#user-calendar').value = arguments[0]", Radicale::USER);
     $b->script("document.querySelector('#password-calendar').value = 'wrong'");
-    $b->click('#calendar .outside-form .btn-side')->see('does not take this name and password', '#calendar');
+    $b->click('#calendar .outside-form .btn-side')->see('The calendar server does not accept this user name and '
+        .'password', '#calendar');
     expect($b->accessibilityFaults())->toBe([]);
     $b->script("document.querySelector('#password-calendar').value = arguments[0]", Radicale::PASSWORD);
-    $b->click('#calendar .outside-form .btn-side')->see('It works.', '#calendar');
+    $b->click('#calendar .outside-form .btn-side')->see('The connection works.', '#calendar');
     $b->script("document.querySelector('#password-calendar').value = arguments[0]", Radicale::PASSWORD);
-    $b->click('#calendar .outside-form .btn-main')->see('Kept.');
+    $b->click('#calendar .outside-form .btn-main')->see('Saved.');
     expect($b->text('#calendar'))->toContain('a calendar server (CalDAV)');
 
     $b->open('/publishing?show=all')->see('Y8 Marine Science');
@@ -62,7 +64,7 @@ test('a real calendar server is tried, kept and published to', function () {
     $b->script(
         "document.querySelector('form[x-data=plan] input').dispatchEvent(new Event('change', {bubbles: true}))",
     );
-    $b->click('.tray > .btn-main')->see('stand as they should', patience: 600);
+    $b->click('.tray > .btn-main')->see('item up to date', patience: 600);
     expect($radicale->calendar('s-8-001'))->toHaveCount(1);
 });
 
@@ -70,7 +72,7 @@ test('a student chooses how to be reminded, and axe finds nothing there', functi
     $copy = RunningCopy::shared();
     $b = browser()->size(390, 844)->as($copy->url(), 'S-8-001', '/me');
     $b->script("document.querySelector('#remind').value = 'hours-2'");
-    $b->press('Keep')->see('Kept.');
+    $b->press('Save')->see('Saved.');
     expect(DB::table('people')->where('sourced_id', 'S-8-001')->value('remind'))
         ->toBe('hours-2')
         ->and($b->accessibilityFaults())

@@ -36,12 +36,12 @@ test(
             ->keys('ESCAPE')
             ->wait(fn (): bool => $b->count('.is-moving') === 0, 'it to be put back');
         $b->keys('ARROW_RIGHT', 'ARROW_RIGHT', 'ARROW_RIGHT', 'ARROW_RIGHT', 'ENTER')
-            ->see('How far does it go?', '#move-dialog')
+            ->see('Apply this change to', '#move-dialog')
             ->see('This and later', '#move-dialog')
             ->see('7 sessions move', '#move-dialog');
         $b->choose('#move-dialog [value=later]')
             ->click('#move-dialog .btn-main')
-            ->see('This session and the later ones are moved.');
+            ->see('This session and the later ones were moved.');
         expect($b->path())->toContain('week=7')->and($b->count('.is-wrong'.HISTORY))->toBe(0);
 
         $b->open('/sections/8HIS')
@@ -58,11 +58,11 @@ test('a session is dragged with the mouse, alone, and a click still opens it', f
     $copy = RunningCopy::shared();
     $b = browser()->as($copy->url(), 'A-01', '/timetable?week=7');
     $b->drag('[data-name="Y7 Art"]', -70)
-        ->see('How far does it go?', '#move-dialog')
+        ->see('Apply this change to', '#move-dialog')
         ->see('Move Y7 Art', '#move-dialog')
         ->choose('#move-dialog [value=this]')
         ->click('#move-dialog .btn-main')
-        ->see('This one session is moved to Fri 26 Feb');
+        ->see('Session moved to Fri 26 Feb');
     expect(
         DB::table('sessions')
             ->join('series', 'series.id', '=', 'series_id')
@@ -78,8 +78,8 @@ test('a session is dragged with the mouse, alone, and a click still opens it', f
     // What is left again stays where it was.
     $b->open('/timetable?week=7')
         ->drag('[data-name="Y7 Art"]', -40)
-        ->see('How far', '#move-dialog')
-        ->press('Leave it')
+        ->see('Apply this change', '#move-dialog')
+        ->press('Cancel')
         ->wait(fn (): bool => $b->count('.is-moving') === 0, 'it to be put back');
 });
 
@@ -92,13 +92,13 @@ test('days are closed by dragging over them, and what falls on them is made up',
         ->and($b->count('.is-marked'))
         ->toBe(2);
     $b->keys('Storm')
-        ->press('What falls on it?')
+        ->press('Preview closure')
         ->see('18 sessions of 16 sections would be lost')
         ->choose('[value=made-up]')
         ->press('Close these days')
         ->see('Storm is closed')
-        ->see('To be made up')
-        ->press('Make these up')
+        ->see('Sessions to make up')
+        ->press('Make up selected sessions')
         ->see('sessions made up.');
     $b->open('/term')->see('18 sessions of 16 sections lost');
     expect(
@@ -112,10 +112,10 @@ test('a lost session takes a free time with one click', function () {
     $copy = RunningCopy::shared();
     $b = browser()->as($copy->url(), 'A-01', '/sections/9CHE');
     $b->press('Make up the session of Fri 29 Jan')
-        ->see('Make it up')
+        ->see('Make up')
         ->see('everybody is free')
         ->click('.free form button')
-        ->see('It is made up on')
+        ->see('Make-up session added on')
         ->see('makes up Fri 29 Jan');
     expect($b->count('svg.line.large .diamond'))->toBe(1);
 });
@@ -133,7 +133,7 @@ test('a series meets in a period of the day plan and on rotation weeks, read bac
         );
     $b->see('Rotation week B, Wed, in period 5, usually 14:00 to 14:45', '.made')
         ->press('Plan this series')
-        ->see('Statistics is planned: Week B, Wed period 5, 14:00–14:45.');
+        ->see('Statistics planned: Week B, Wed period 5, 14:00–14:45.');
     expect(DB::table('series')->where('title', 'Statistics')->value('period'))->toBe('5');
 });
 

@@ -25,12 +25,12 @@ function dayBegins(RunningCopy $copy): Session
 function comesIn(Browser $b, string $how): Browser
 {
     return $b
-        ->press('Come in')
+        ->press('Join')
         ->see('It starts')
-        ->press('Come in')
+        ->press('Join')
         ->see('Microphone, loudspeaker and camera')
         ->press($how)
-        ->see('The talk');
+        ->see('Chat');
 }
 
 test(
@@ -42,16 +42,16 @@ test(
         $galia = Browser::start();
         $farid = Browser::start();
         try {
-            $teacher->see('22 have not come')->press('Come in as the teacher');
-            $teacher->see('You are inside; the others can come in.');
+            $teacher->see('22 have not joined')->press('Join as teacher');
+            $teacher->see('You have joined. Others can join now.');
             // The devices are tried before anybody hears: Chromium's own microphone beeps.
             $galia
                 ->fresh($copy->url())
                 ->signInAsDemo('S-8-001')
                 ->size(390, 844)
-                ->press('Come in')
+                ->press('Join')
                 ->see('It starts')
-                ->press('Come in');
+                ->press('Join');
             $galia->see('Before anybody hears you')->press('Try')->see('The microphone hears you.');
             expect($galia->script('return document.querySelectorAll("#mics option").length'))->toBeGreaterThan(0);
             $galia->press('All works')->see('2 people are inside');
@@ -62,26 +62,26 @@ test(
                     (string) DB::table('people')->where('sourced_id', 'S-8-002')->value('email'),
                     'carnival-tide-27',
                 );
-            comesIn($farid, 'Come in without a camera')->see('3 people are inside');
+            comesIn($farid, 'Join without a camera')->see('3 people are inside');
             // Hands in their order, the floor, the microphone.
-            $farid->press('Raise your hand')->see('Take your hand down');
-            $galia->press('Raise your hand')->see('Take your hand down');
+            $farid->press('Raise your hand')->see('Lower your hand');
+            $galia->press('Raise your hand')->see('Lower your hand');
             $teacher->see('2 inside');
             $teacher->wait(
                 fn (): bool => preg_match('/1 Farid Soutiño.*2 Galia Zabalo/s', $teacher->text('.a-who')) === 1,
                 'both hands in their order',
             );
-            $teacher->press('more Farid')->press('Give the floor Farid')->see('The floor is given.');
-            $farid->see('has the floor')->press('Microphone on')->see('Microphone off');
+            $teacher->press('More Farid')->press('Give the floor Farid')->see('Floor given.');
+            $farid->see('has the floor')->press('Microphone on')->see('Turn microphone off');
             $teacher->see('speaks');
             // A quick question, answered and counted.
             $teacher->press('Ask a quick question')->fill('text', 'Is the tide rising?');
-            $teacher->click('details[open] .btn-main')->see('The question is asked.');
+            $teacher->click('details[open] .btn-main')->see('Question asked.');
             $galia->see('Is the tide rising?')->press('yes');
             $farid->see('Is the tide rising?')->press('no');
             $teacher
-                ->see('2 have answered')
-                ->press('Clear it')
+                ->see('2 answers')
+                ->press('Close question')
                 ->see('Quick question: Is the tide rising? 1 yes, 1 no');
             // Whoever has the floor draws, and needs no mouse for it.
             $farid->press('Draw')->focus('#board')->keys('ENTER', 'ARROW_RIGHT', 'ARROW_DOWN', 'ENTER', 'ESCAPE');
@@ -99,24 +99,24 @@ test(
                 ->fill('text', 'my loudspeaker is faint')
                 ->script('document.querySelector("[name=to]").value = "teacher"');
             $galia->press('Send');
-            $teacher->see('only you read this');
+            $teacher->see('to teachers only');
             $farid->fill('text', 'is it the grey part?')->press('Send')->see('Farid Soutiño: is it the grey part?');
             expect($farid->text())->not->toContain('faint');
             $teacher
                 ->see('is it the grey part?')
-                ->press('Take away is it the grey part?')
-                ->see('The line is taken away.');
-            $galia->see('taken away by the teacher');
+                ->press('Remove is it the grey part?')
+                ->see('Message removed.');
+            $galia->see('removed by the teacher');
             // The sheet, and recording, which everybody is told.
             $teacher->find('#sheet-text')->sendKeys('high water 12:40');
-            $teacher->press('Put it at the middle');
+            $teacher->press('Add to the middle');
             $galia->wait(fn (): bool => str_contains($galia->drawn(), 'high water'), 'the sheet');
             $copy->clock('10:01');
             $teacher
                 ->press('Record…')
-                ->see('have not agreed')
-                ->press('Everybody was asked')
-                ->see('Everybody is told.');
+                ->see('no recording consent')
+                ->press('I have asked everybody: start recording')
+                ->see('Everybody has been told.');
             $galia->see('This is recorded.');
             // Captions are a text of their own, for whoever wants them, and never stand in the talk.
             $galia->click('#captions');
@@ -129,9 +129,9 @@ test(
             expect($teacher->accessibilityFaults())->toBe([])->and($galia->accessibilityFaults())->toBe([]);
             // The end shuts the door behind.
             $copy->clock('10:47');
-            $teacher->press('End for everybody')->press('End it for everybody')->see('nobody is left inside');
-            $galia->see('It is over');
-            $farid->see('It is over');
+            $teacher->press('End for everybody')->press('End for everybody')->see('The session has ended for everybody');
+            $galia->see('The session has ended for everybody');
+            $farid->see('The session has ended for everybody');
         } finally {
             $farid->end();
         }
@@ -140,18 +140,18 @@ test(
         try {
             $teacher
                 ->open("/records/sections/8MAR/sessions/$session->id")
-                ->see('2 of 22 came')
+                ->see('2 of 22 attended')
                 ->see('20 absent');
             $teacher->press('Correct…')->script('document.querySelector("#who").value = "S-8-003"');
             $teacher->script('document.querySelector("#status").value = "present"');
             $teacher
                 ->fill('why', 'came by phone')
-                ->press('Keep it beside')
+                ->press('Save correction')
                 ->see('corrected: came by phone')
-                ->see('3 of 22 came');
+                ->see('3 of 22 attended');
             expect($teacher->accessibilityFaults())->toBe([]);
             // The recording: nothing for the student before it is released, and then its parts and its words.
-            $galia->open('/me')->see('Coming sessions');
+            $galia->open('/me')->see('Upcoming sessions');
             expect($galia->text())->not->toContain('Recordings');
             $copy->wait(function (): bool {
                 Artisan::call('nomada:recording');
@@ -159,7 +159,7 @@ test(
                 return DB::table('recordings')->where('state', 'ready')->exists();
             });
             $recording = (int) DB::table('recordings')->value('id');
-            $teacher->open('/records')->see('1 recording to release')->press('Release the recording');
+            $teacher->open('/records')->see('1 recording to release')->press('Release recording');
             $teacher->waitForPath('#/recordings/#')->see('Part 1')->press('Release')->see('Released.');
             expect($teacher->accessibilityFaults())->toBe([]);
             $galia
@@ -180,9 +180,9 @@ test(
             $galia->open('/sections/8MAR/recordings?q=harbour')->see('places');
             $teacher
                 ->open("/recordings/$recording")
-                ->press('Withdraw it')
+                ->press('Withdraw')
                 ->see('Withdrawn');
-            $galia->open('/me')->see('Coming sessions');
+            $galia->open('/me')->see('Upcoming sessions');
             expect($galia->text())->not->toContain('Recordings');
         } finally {
             $galia->end();
@@ -194,7 +194,7 @@ test('what the desk fetches behind never closes what a teacher has opened meanwh
     $copy = RunningCopy::shared();
     $session = dayBegins($copy);
     $b = browser()->as($copy->url(), 'T-02', "/live/$session->id");
-    $b->press('Come in as the teacher')->see('You are inside');
+    $b->press('Join as teacher')->see('You have joined.');
     // Answers wait at this gate until somebody lets them in.
     $b->script(
         <<<'JS'
@@ -224,17 +224,17 @@ test('the rehearsal shows all of it with invented students', function () {
     $copy = RunningCopy::shared();
     $session = dayBegins($copy);
     $b = browser()->as($copy->url(), 'T-02', "/live/$session->id");
-    $b->press('Rehearse')->press('Begin the rehearsal')->see('4 outside')->see('2 inside');
-    $b->press('Let them go on')->see('Is the harbour the grey part?')->see('1 Alba Ferrán', '.a-who');
-    $b->press('Let all in')->see('Everybody is let in.')->see('6 inside');
-    $b->press('more Alba')->press('Give the floor Alba')->see('has the floor');
+    $b->press('Rehearsal')->press('Start rehearsal')->see('4 waiting to be let in')->see('2 inside');
+    $b->press('Next step')->see('Is the harbour the grey part?')->see('1 Alba Ferrán', '.a-who');
+    $b->press('Let everybody in')->see('Everybody was let in.')->see('6 inside');
+    $b->press('More Alba')->press('Give the floor Alba')->see('has the floor');
     $b->press('Ask a quick question')
         ->fill('text', 'Ready?')
         ->click('details[open] .btn-main')
-        ->see('The question is asked.');
-    $b->press('Let them go on')->press('Let them go on')->see('2 have answered');
+        ->see('Question asked.');
+    $b->press('Next step')->press('Next step')->see('2 answers');
     expect($b->accessibilityFaults())->toBe([]);
-    $b->press('The real one')->see('22 have not come');
+    $b->press('Back to the lesson')->see('22 have not joined');
     expect($b->text())->not->toContain('Alba');
 });
 
@@ -249,5 +249,5 @@ test('a guardian reads the children\'s attendance by the link in a letter, and t
     $b = browser()->fresh($copy->url())->size(390, 844);
     $b->open($guardian->childrenPage())->see('Attendance of your children')->see($child->name());
     expect($b->accessibilityFaults())->toBe([])->and($b->scrollsSideways())->toBeFalse();
-    $b->fill('from_day', '11 Feb')->press('Tell it')->see('it counts as excused')->see('Thu 11 Feb');
+    $b->fill('from_day', '11 Feb')->press('Report absence')->see('will be marked as excused')->see('Thu 11 Feb');
 });

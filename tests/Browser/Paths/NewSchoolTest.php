@@ -32,31 +32,31 @@ test('from a new machine to a student who is signed in, in the browser', functio
         ]);
         preg_match('#(/account/passes/\S+)#', Artisan::output(), $m);
         $b = browser()->fresh($copy->url())->open($m[1]);
-        $b->see('Nora Pardo, you sign in as nora@new.example.')
+        $b->see('Nora Pardo, you will sign in as nora@new.example.')
             ->fill('password', 'password2027')
             ->fill('again', 'password2027')
-            ->press('Keep it')
+            ->press('Save password')
             ->see('one of the most common ones');
         $b->fill('password', 'olas y mareas')
             ->fill('again', 'olas y mareas')
-            ->press('Keep it')
-            ->see('Your password is kept');
+            ->press('Save password')
+            ->see('Password saved');
         $b->fill('email', 'nora@new.example')->fill('password', 'olas y mareas')->press('Sign in');
 
         // A coordinator's second factor comes first.
-        $b->see('Coordinators sign in with a second factor')
+        $b->see('Coordinators need two-step sign-in')
             ->fill('own_password', 'olas y mareas')
-            ->press('Set it up')
+            ->press('Set up')
             ->see('type the key into it');
         $nora = fn (): Person => Person::query()->where('email', 'nora@new.example')->firstOrFail();
         $b->fill('code', Totp::of((string) $nora()->totp_secret)->code(time()))->press('Turn it on');
-        $b->see('Your ten codes on paper');
+        $b->see('Your ten recovery codes');
         $paper = $b->text('ol.codes li');
         expect($b->accessibilityFaults())->toBe([]);
-        $b->press('I have them')->see('10 codes on paper are left');
+        $b->press('I have saved them')->see('10 recovery codes are left');
 
         // The school: typed on the first page, or brought as files.
-        $b->open('/')->see('Begin with your school');
+        $b->open('/')->see('Set up your school');
         expect($b->accessibilityFaults())->toBe([]);
         $b->fill('name', 'Sea School')
             ->fill('zone', 'Europe/Lisbon')
@@ -64,51 +64,51 @@ test('from a new machine to a student who is signed in, in the browser', functio
             ->fill('term_first', '11 Jan')
             ->fill('term_last', '23 Apr');
         $b->find('#sections')->sendKeys('Art, 8, Nadir');
-        $b->press('Look at it')->see('of its teacher both names');
+        $b->press('Preview')->see('both names of its teacher');
         $b->find('#sections')->sendKeys(', Haddad, nadir@school.example');
-        $b->press('Look at it')->see('no faults')->see('Sea School');
+        $b->press('Preview')->see('no errors')->see('Sea School');
         $folder = SmallSchool::folder();
         $b->open('/term/import');
         $b->find('#files')->sendKeys(implode("\n", glob("$folder/*.*") ?: []));
-        $b->press('Look at it')->see('no faults')->press('Save')->see('Imported: ');
+        $b->press('Preview')->see('no errors')->press('Save')->see('Imported: ');
 
         // A teacher and the students are invited; the teacher signs in, forgets the password, and sets another.
-        $b->open('/accounts?role=teacher')->press('Invite the 2 who are left')->see('2 people are invited');
+        $b->open('/accounts?role=teacher')->press('Invite the 2 people left')->see('2 people invited by email');
         $teacher = Person::query()->where('sourced_id', 'T-2')->firstOrFail();
         $link = linkInPost($copy, (string) $teacher->email);
-        $b->press('N. Pardo')->press('Sign out')->see('Forgotten your password?');
-        $b->open($link)->fill('password', 'gaviotas al alba')->fill('again', 'gaviotas al alba')->press('Keep it');
+        $b->press('N. Pardo')->press('Sign out')->see('Forgot your password?');
+        $b->open($link)->fill('password', 'gaviotas al alba')->fill('again', 'gaviotas al alba')->press('Save password');
         $b->fill('email', (string) $teacher->email)
             ->fill('password', 'gaviotas al alba')
             ->press('Sign in')
             ->see('Marine Science');
-        $b->press($teacher->shortName())->press('Sign out')->press('Forgotten your password?');
+        $b->press($teacher->shortName())->press('Sign out')->press('Forgot your password?');
         DB::table('letters')->where('kind', 'invitation')->where('person_id', $teacher->id)->delete();
         $copy->standins()->reset();
         $b->fill('email', (string) $teacher->email)
-            ->press('Send me a link')
-            ->see('a letter with a link is on its way');
+            ->press('Email me a link')
+            ->see('If that email address is registered, we have sent you an email with a link');
         $b->open(linkInPost($copy, (string) $teacher->email))
             ->fill('password', 'gaviotas de noche')
             ->fill('again', 'gaviotas de noche');
-        $b->press('Keep it')->see('Your password is kept');
+        $b->press('Save password')->see('Password saved');
 
         // The coordinator comes back by a code on paper, and invites a student.
         $b->fill('email', 'nora@new.example')
             ->fill('password', 'olas y mareas')
             ->press('Sign in')
-            ->see('Your second factor');
-        $b->fill('code', $paper)->press('Come in')->see('Every section');
-        $b->open('/people/S-1')->press('Invite to sign in')->see('is invited');
+            ->see('Two-step sign-in');
+        $b->fill('code', $paper)->press('Sign in')->see('All sections');
+        $b->open('/people/S-1')->press('Invite to sign in')->see('invited');
         $student = Person::query()->where('sourced_id', 'S-1')->firstOrFail();
         $link = linkInPost($copy, (string) $student->email);
-        $b->press('N. Pardo')->press('Sign out')->see('Forgotten your password?');
-        $b->open($link)->fill('password', 'un faro verde')->fill('again', 'un faro verde')->press('Keep it');
+        $b->press('N. Pardo')->press('Sign out')->see('Forgot your password?');
+        $b->open($link)->fill('password', 'un faro verde')->fill('again', 'un faro verde')->press('Save password');
         $b->fill('email', (string) $student->email)
             ->fill('password', 'un faro verde')
             ->press('Sign in')
             ->see($student->given_name);
-        $b->open('/account')->see('Where you are signed in')->see('this one');
+        $b->open('/account')->see('Signed-in devices')->see('this device');
         expect($b->accessibilityFaults())->toBe([])->and($b->troubles())->toBe([]);
     } finally {
         $copy->end();

@@ -18,41 +18,41 @@ test('a student registers on a phone, the desk accepts by keys, and the letter a
     $copy = RunningCopy::shared();
     $copy->freshDemo();
     $series = idOf('8MAR');
-    $b = browser()->as($copy->url(), 'A-01', '/sections/8MAR')->press('Make link')->see('All 1 link made');
+    $b = browser()->as($copy->url(), 'A-01', '/sections/8MAR')->press('Create link')->see('1 link created');
     $b->open("/sections/8MAR/series/$series/joining")
         ->press('Change…')
         ->choose('#mode-once')
         ->fill('seats', '2')
         ->script("document.querySelector('#mode-once').closest('form').requestSubmit()");
-    $b->see('Students register once; somebody accepts each; 2 seats.');
+    $b->see('Students register once; a member of staff approves each registration; 2 seats.');
     $b->fresh($copy->url())
         ->size(390, 844)
         ->signInAsDemo('S-8-001', '/me')
         ->see('Registrations')
         ->press('Registration for Y8 Marine Science')
         ->see('2 seats are left')
-        ->see('What is checked')
+        ->see('Your name and email address are compared with the class list.')
         ->fill('typed_name', 'Zabalo Galia');
     expect($b->scrollsSideways())->toBeFalse();
-    $b->press('Register')->see('Your registration is waiting');
+    $b->press('Register')->see('Your registration is being checked');
 
     // The desk, by keys: the first row has the focus of Tab; a accepts.
     $b->fresh($copy->url())
         ->size(1280, 800)
         ->signInAsDemo('A-01', '/registration/desk')
-        ->see('1 registrant waits')
-        ->see('same address, name equal')
+        ->see('1 registrant is waiting')
+        ->see('same email address, same name')
         ->focus('tr.row-d');
-    $b->keys('a')->see('Zabalo Galia is accepted; the confirmation goes in a minute.')->see('The queue is empty');
+    $b->keys('a')->see('Zabalo Galia is registered. The confirmation is sent in a minute.')->see('Nobody is waiting');
     $b->press('Decided')
-        ->see('goes in a minute')
+        ->see('sent in a minute')
         ->press('Undo')
-        ->see('Taken back')
+        ->see('is waiting again')
         ->press('Queue')
         ->focus('tr.row-d')
         ->keys('d')
-        ->see('Because (the student reads it)')
-        ->press('Accept all 1 that are certain')
+        ->see('Reason (the student reads it)')
+        ->press('Accept 1 exact match')
         ->see('1 registration accepted');
     DB::table('letters')
         ->whereNull('sent_at')
@@ -68,7 +68,7 @@ test('a student registers on a phone, the desk accepts by keys, and the letter a
         ->see('You are registered for Y8 Marine Science')
         ->see('Attached: timetable.ics');
     $b->open("/register/$series")
-        ->press('To the door')
+        ->press('Join page')
         ->see('The teacher is not here yet');
 });
 
@@ -80,22 +80,22 @@ test(
             ->as($copy->url(), 'A-01', '/joining')
             ->click('tr.row-c:nth-child(1) input')
             ->click('tr.row-c:nth-child(2) input')
-            ->see('2 series chosen')
-            ->press('Make links…')
-            ->see('2 of 2 series change; nothing is done yet')
-            ->press('Do it for 2')
-            ->see('All 2 links made');
+            ->see('2 series selected')
+            ->press('Create links…')
+            ->see('2 of 2 series will change. Nothing is saved yet.')
+            ->press('Change 2 series')
+            ->see('All 2 links created');
         $b->open('/joining')
             ->click('tr.row-c:nth-child(1) input')
             ->click('tr.row-c:nth-child(2) input')
             ->script("document.querySelector('.tray [name=preset]').value = 'office-hours'");
         $b->press('Set preset…')
-            ->see('2 of 2 series change; nothing is done yet')
-            ->press('Do it for 2')
+            ->see('2 of 2 series will change. Nothing is saved yet.')
+            ->press('Change 2 series')
             ->see('2 series changed')
-            ->press('Back to joining')
+            ->press('Back to join links')
             ->see('Office hours');
-        $b->click('thead input[type=checkbox]')->see('23 series chosen')->press('None');
+        $b->click('thead input[type=checkbox]')->see('23 series selected')->press('None');
         expect($b->count('tr.row-c input:checked'))->toBe(0);
     },
 );
@@ -109,33 +109,33 @@ test('the live desk: the teacher lets in, sends out, and ends it for everybody',
         ->update(['door' => json_encode(['straight_in' => 'nobody', 'others_wait' => true])]);
     $b = browser()
         ->as($copy->url(), 'T-02', "/live/$session")
-        ->press('Come in as the teacher')
-        ->see('You are inside')
+        ->press('Join as teacher')
+        ->see('You have joined.')
         ->see('1 person inside');
     $b->fresh($copy->url())
         ->size(390, 844)
         ->signInAsDemo('S-8-001', "/register/$series")
-        ->press('To the door')
-        ->see('You wait outside first')
+        ->press('Join page')
+        ->see('The teacher will let you in')
         ->click('.act.main')
-        ->see('You wait outside');
+        ->see('You are waiting to be let in');
     $b->fresh($copy->url())
         ->size(1280, 800)
         ->signInAsDemo('T-02', "/live/$session")
-        ->see('1 outside')
+        ->see('1 waiting to be let in')
         ->press('Let in')
         ->see('Let in.')
         ->see('2 people inside')
-        ->press('more Galia')
-        ->press('Send out Galia')
-        ->see('Sent out; they stay out')
+        ->press('More Galia')
+        ->press('Remove from session Galia')
+        ->see('Removed.')
         ->press('End for everybody')
-        ->press('End it for everybody')
-        ->see('It is over for everybody; nobody is left inside.');
+        ->press('End for everybody')
+        ->see('The session has ended for everybody.');
     $b->open("/live/$session?rehearsal=1")
-        ->press('Begin the rehearsal')
-        ->see('Nothing of a rehearsal counts')
-        ->press('Let all in')
+        ->press('Start rehearsal')
+        ->see('Two invented students are inside, and four are waiting.')
+        ->press('Let everybody in')
         ->see('7 people inside');
     expect(JoinLink::query()->inForce()->where('series_id', $series)->where('kind', 'personal')->count())->toBe(1);
 });
@@ -147,36 +147,36 @@ test(
         $b = browser()->as($copy->url(), 'T-02', '/joining')->press('Drop-in rooms')->see('No drop-in room yet');
         $b->script("document.querySelector('#section').value = '8MAR'");
         $b->fill('hours', 'Tue 9-8')
-            ->press('Make the room')
+            ->press('Create room')
             ->see('Tue 09:00–08:00 ends before it starts.')
             ->fill('hours', 'Tue 9:30-10:30')
-            ->press('Make the room')
-            ->see('The room Office hours is made.')
+            ->press('Create room')
+            ->see('Room Office hours created.')
             ->see('open until 10:30');
         $b->press('Live desk')
-            ->see('nobody is there yet')
-            ->press('Come in as the teacher')
-            ->see('You are inside')
+            ->see('nobody is here yet')
+            ->press('Join as teacher')
+            ->see('You have joined.')
             ->see('1 person inside');
         $b->fresh($copy->url())
             ->size(390, 844)
             ->signInAsDemo('S-8-001', '/me')
             ->see('Office hours, Y8 Marine Science')
-            ->press('Door of Office hours, Y8 Marine Science')
-            ->see('You wait outside first');
+            ->press('Join page of Office hours, Y8 Marine Science')
+            ->see('The teacher will let you in');
         expect($b->scrollsSideways())->toBeFalse();
-        $b->click('.act.main')->see('You wait outside');
+        $b->click('.act.main')->see('You are waiting to be let in');
         $b->fresh($copy->url())
             ->size(1280, 800)
             ->signInAsDemo('T-02', '/joining/drop-in')
             ->press('Live desk')
-            ->see('1 outside')
+            ->see('1 waiting to be let in')
             ->press('Let in')
             ->see('Let in.')
             ->see('2 people inside');
         // Hidden, its door is shut at once.
-        $b->open('/joining/drop-in')->press('Hide')->see('The room is hidden');
-        $b->fresh($copy->url())->signInAsDemo('S-8-001', '/me')->see('Coming sessions');
+        $b->open('/joining/drop-in')->press('Hide')->see('Room hidden: students cannot join');
+        $b->fresh($copy->url())->signInAsDemo('S-8-001', '/me')->see('Upcoming sessions');
         expect($b->text())->not->toContain('Office hours');
     },
 );
@@ -189,15 +189,15 @@ test('one session gets a door of its own, from the page of its series, and its o
         "document.querySelector('[name=only]').value = [...document.querySelector('[name=only]').options].find(o => ".
             "o.text.includes('18 Feb')).value",
     );
-    $b->press('Change this one')
+    $b->press('Change this session')
         ->see('For Thu 18 Feb only')
         ->fill('opens_before', '30')
         ->fill('opens_before_hosts', '40')
         ->press('Save for this session')
-        ->see('saved for this session only')
-        ->see('More open than its preset: ')
-        ->see('on Thu 18 Feb opens 30 minutes before, not 10');
-    $b->press('As the series')->see('the floor of its series again');
+        ->see('Saved for this session only')
+        ->see('Less strict than its preset')
+        ->see('on Thu 18 Feb opens 30 minutes before the start, not 10');
+    $b->press('Same as the series')->see('follows the rules of its series again');
     expect($b->text())->not->toContain('on Thu 18 Feb opens 30');
 });
 

@@ -14,7 +14,7 @@ test(
         $b = browser()->as($copy->url(), 'A-01', '/');
 
         // Statistics has no timetable yet: a pattern, typed as people type.
-        $b->see('Every section')
+        $b->see('All sections')
             ->see('No timetable yet')
             ->press('Y10 Statistics')
             ->see('No sessions yet')
@@ -29,49 +29,49 @@ test(
             ->see('15:00 or 03:00?', '[data-fault=start_time]')
             ->fill('start_time', '14.30')
             ->see('14:30–15:15', '.made');
-        $b->press('Plan this series')->see('Statistics is planned: Tue Thu 14:30–15:15.');
+        $b->press('Plan this series')->see('Statistics planned: Tue Thu 14:30–15:15.');
 
         // The link, then the roster, for this section.
-        $b->press('Make link')->see('All 1 link made')->press('Y10 Statistics')->see('0 of 26 registered');
+        $b->press('Create link')->see('1 link created')->press('Y10 Statistics')->see('0 of 26 registered');
         $b->press('Register roster')
             ->see('26 registrations made, each with a personal link')
             ->see('26 of 26 registered');
 
         // The plan first, then the run, which survives a reload.
         $copy->standins()->behave('calendar', ['slow_ms' => 60]);
-        $b->press('Preview publishing…')
+        $b->press('Preview changes…')
             ->waitForPath('#/publishing\?show=chosen#')
             ->see('Y10 Statistics')
-            ->see('first time')
+            ->see('first publication')
             ->press('Y10 Statistics')
             ->see('Add 27 calendars')
-            ->see('each person\'s own');
+            ->see('each person’s own');
         $b->click('.tray > .btn-main')->waitForPath('#/publishing/runs/#')->script('location.reload()');
-        $b->see('placements stand as they should')->press('Y10 Statistics')->see('27 standing');
+        $b->see('items up to date')->press('Y10 Statistics')->see('27 published');
         $copy->standins()->behave('calendar', ['slow_ms' => 0]);
 
         // The same again: nothing to do.
-        $b->press('Preview publishing…')->waitForPath('#show=chosen#')->see('as it should be');
+        $b->press('Preview changes…')->waitForPath('#show=chosen#')->see('up to date');
 
         // A student of it: own page, then each destination.
         $b->press('C. Marrero')
             ->press('Sign out')
-            ->see('Or look around as')
+            ->see('Or try the demo as')
             ->signIn(
                 (string) DB::table('people')->where('sourced_id', 'S-10-006')->value('email'),
                 'carnival-tide-27',
             )
             ->size(390, 844);
-        $b->see('Coming sessions')->see('Y10 Statistics');
+        $b->see('Upcoming sessions')->see('Y10 Statistics');
         expect($b->scrollsSideways())->toBeFalse();
         $b->press('Course page of Y10 Statistics')->see('Tue 9 Feb, 14:30–15:15 Madrid')->open('/me');
-        $b->press('Class stream of Y10 Statistics')->see('Y10 Statistics: how to come in')->open('/me');
+        $b->press('Class stream of Y10 Statistics')->see('Y10 Statistics: how to join')->open('/me');
         $b->click("a[href*='/calendar/']")->see('Y10 Statistics')->open('/me');
 
         // The door: too early, then (the clock moved) come in, then over.
-        $b->press('To the door of Y10 Statistics, Thu 11 Feb')
+        $b->press('Join page of Y10 Statistics, Thu 11 Feb')
             ->see('You are early')
-            ->see('13:20 your time, 14:20 in Madrid');
+            ->see('13:20 (14:20 in Madrid)');
         $b->click('.clock summary')->fill('time', '13:25')->press('Set')->see('The teacher is not here yet');
         // The teacher comes in; the student looks again, and is let in.
         $room = (string) Nomada\App\Models\Joining\JoinLink::query()
@@ -88,7 +88,7 @@ test(
         // A look at a room is shared for a second: the student looks until it is a new one.
         $b->wait(
             fn (): bool => ! str_contains($b->text(), 'is not here yet') ||
-                str_contains($b->press('Look again')->text(), 'nothing'),
+                str_contains($b->press('Refresh')->text(), 'nothing'),
             'the door to see the teacher',
         );
         $b->see('It starts')
@@ -96,14 +96,14 @@ test(
             ->see('2 people are inside')
             ->see('Leave')
             ->press('What you may do')
-            ->see('Show a screen: no');
+            ->see('Share a screen: no');
         $b->open('/me')
             ->click('.clock summary')
             ->fill('time', '14:20')
             ->press('Set')
-            ->see('Coming sessions')
-            ->press('To the door of Y10 Statistics, Thu 11 Feb')
-            ->see('This one is over')
+            ->see('Upcoming sessions')
+            ->press('Join page of Y10 Statistics, Thu 11 Feb')
+            ->see('This session is over')
             ->see('Thu 11 Feb');
     },
 );
@@ -113,19 +113,19 @@ test('for all sections at once: links, rosters, publishing', function () {
     $copy->freshDemo();
     $b = browser()->as($copy->url(), 'A-01', '/');
     $b->click('thead input[type=checkbox]')
-        ->see('24 sections chosen')
-        ->press('Make links')
-        ->see('All 23 links made');
+        ->see('24 sections selected')
+        ->press('Create links')
+        ->see('All 23 links created');
     $b->open('/')
         ->click('thead input[type=checkbox]')
         ->press('Register roster')
         ->see('registrations made, each with a personal link')
         ->see('Y10 Statistics');
     $b->click('thead input[type=checkbox]')
-        ->press('Preview publishing…')
-        ->see('Chosen 24')
+        ->press('Preview changes…')
+        ->see('Selected 24')
         ->click('.tray > .btn-main')
-        ->see('placements stand as they should', patience: 600)
+        ->see('items up to date', patience: 600)
         ->open('/');
     expect($b->text('.route'))->toContain('all linked')->toContain('all registered')->toContain('all published');
 });
@@ -136,9 +136,9 @@ test(
         $copy = RunningCopy::shared();
         $b = browser()->as($copy->url(), 'A-01', '/sections/8MAR');
         $b->press('Change the session of Thu 11 Feb')
-            ->see('Cancel it, because')
+            ->see('Reason for cancelling')
             ->fill('reason', 'the boat is late')
-            ->press('Cancel this one')
+            ->press('Cancel this session')
             ->see('cancelled: the boat is late');
         $b->fresh($copy->url())
             ->size(390, 844)
@@ -155,7 +155,7 @@ test(
             ->address();
         $b->open($link)
             ->see('No class today')
-            ->see('Because: the boat is late.')
+            ->see('Reason: the boat is late.')
             ->see('Thu 18 Feb')
             ->click('.clock summary')
             ->script("document.querySelector('.drop [name=date]').value = '2027-02-09'");
@@ -164,8 +164,8 @@ test(
             ->fresh($copy->url())
             ->size(1280, 800)
             ->signInAsDemo('A-01', '/sections/8MAR?day=2027-02-11')
-            ->press('Hold it after all')
-            ->see('The session is held after all.');
+            ->press('Reinstate this session')
+            ->see('Session reinstated.');
         expect($b->text('#day-2027-02-11'))->not->toContain('cancelled');
     },
 );
@@ -176,14 +176,14 @@ test('a clash is followed to its way out: a free time is taken, and the clash is
     $b->see('19 students would be in two places')
         ->press('Move Y8 History')
         ->see('Free times for all 24 students')
-        ->press('Take Thu 10:50–11:35');
+        ->press('Use Thu 10:50–11:35');
     $b->see('Every Thursday, 10:50 to 11:35', '.made')
         ->see('9 sessions move', '.made')
         ->press('Save')
-        ->see('History is saved: Thu 10:50–11:35.');
+        ->see('History saved: Thu 10:50–11:35.');
     expect($b->count('svg.line.large .cross'))->toBe(0);
     // What is left of it has been held, and is nobody's task any more.
-    $b->open('/timetable/clashes')->see('Ways out');
+    $b->open('/timetable/clashes')->see('Options');
     expect($b->text('main'))->not->toContain('19 students would be in two places');
 });
 
@@ -192,9 +192,9 @@ test('the board by keys: arrows, choosing, opening a section and a session', fun
     $b = browser()->as($copy->url(), 'A-01', '/');
     $b->focus('tr.row-s')
         ->keys('ARROW_DOWN', ' ')
-        ->see('1 section chosen')
+        ->see('1 section selected')
         ->keys('ARROW_DOWN', ' ')
-        ->see('2 sections chosen');
+        ->see('2 sections selected');
     expect($b->text('.tray'))->toContain('Y7 English · Y7 Mathematics A');
     $b->keys('ARROW_RIGHT', 'ARROW_RIGHT');
     expect($b->script('return document.querySelector("[x-ref=told]").textContent'))->toBe('Fri 12 Feb');
@@ -241,10 +241,10 @@ test('finding and going by keys', function () {
         ->waitForPath('#^/publishing$#')
         ->keys('g', 'h')
         ->waitForPath('#^/$#');
-    $b->keys('?')->see('The keys of this screen', '#keys');
+    $b->keys('?')->see('Keyboard shortcuts', '#keys');
     expect($b->text('#keys'))
-        ->toContain('find a section, a person or a date')
-        ->toContain('changed since it was published');
+        ->toContain('find a section, person or date')
+        ->toContain('changed');
 });
 
 test('axe finds nothing, in light and dark, nothing is wider than its window, and the console is quiet', function (

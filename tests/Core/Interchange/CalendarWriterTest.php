@@ -33,7 +33,7 @@ function calendarOf(SeriesPlan $plan, ?array $sessions = null): string
                 3,
                 1_800_000_000,
                 'Y8 Marine Science; with, marks',
-                "Come in: https://x.example/join/abc\nJoin code: X",
+                "Join: https://x.example/join/abc\nJoin code: X",
                 'https://x.example/join/abc',
                 $plan->zone,
                 $plan->startMinute,

@@ -71,18 +71,18 @@ test('what is wrong with one is said by its line, and the others are read', func
     expect(array_column($rows, 'reason'))
         ->toBe(['Good'])
         ->and($plain[0])
-        ->toBe('c.ics, line 3, column DTSTART: Every closed day needs a DTSTART.')
+        ->toBe('c.ics, line 3, column DTSTART: DTSTART is missing. Every closed day needs one.')
         ->and($plain[1])
-        ->toBe('c.ics, line 6, column SUMMARY: Every closed day needs a SUMMARY that says why.')
+        ->toBe('c.ics, line 6, column SUMMARY: SUMMARY is missing. Say there why the day is closed.')
         ->and($plain[2])
         ->toStartWith(
-            'c.ics, line 10, column RRULE: Closed days are listed one by one; a recurring one is not read.',
+            'c.ics, line 10, column RRULE: Recurring closed days are not supported. List each one as an event.',
         )
         ->toContain('Found "FREQ=WEEKLY"')
         ->and($plain[3])
-        ->toStartWith('c.ics, line 15, column DTSTART: A date or a date-time with a known time zone was expected.')
+        ->toStartWith('c.ics, line 15, column DTSTART: This is not a date, or its time zone is unknown.')
         ->and($plain[4])
-        ->toBe('c.ics, line 19, column DTEND: A date after DTSTART was expected. Found "20270303".')
+        ->toBe('c.ics, line 19, column DTEND: The end must be after DTSTART. Found "20270303".')
         ->and($plain)
         ->toHaveCount(5);
 });

@@ -27,12 +27,13 @@ test('each fault says where it is', function (string $text, int $line, string $c
         ->toContain($words);
 })->with([
     'empty' => ['', 1, '', 'empty'],
-    'a missing column' => ["a,c\n1,2", 1, 'b', 'The column b was expected'],
-    'a column twice' => ["a,b,a\n1,2,3", 1, 'a', 'once'],
-    'a short row' => ["a,b\n1,2\n3", 3, '', 'this row has 1'],
-    'a quote that never ends' => ["a,b\n1,\"2\n3,4", 2, '2', 'never ends'],
-    'text behind a quote' => ["a,b\n1,\"2\"x", 2, '2', 'after the closing quotation mark'],
-    'another encoding' => ["a,b\n1,2\n3,\xE9t\xE9", 0, '', 'no UTF-8 text'],
+    'a missing column' => ["a,c\n1,2", 1, 'b', 'The column b is missing from the header row.'],
+    'a column twice' => ["a,b,a\n1,2,3", 1, 'a', 'A column is in the header row twice.'],
+    'a short row' => ["a,b\n1,2\n3", 3, '', 'This row has 1 values; the header row has 2.'],
+    'a quote that never ends' => ["a,b\n1,\"2\n3,4", 2, '2', 'A closing quotation mark is missing for the value that '
+        .'starts here.'],
+    'text behind a quote' => ["a,b\n1,\"2\"x", 2, '2', 'Text follows a closing quotation mark.'],
+    'another encoding' => ["a,b\n1,2\n3,\xE9t\xE9", 0, '', 'This file is not UTF-8; it was read as Windows-1252.'],
     'semicolons' => ["a;b\n1;2\n", 1, '', 'semicolons'],
     'a NUL' => ["a,b\n1,2\n3,\0", 3, '', 'NUL'],
 ]);
@@ -43,7 +44,7 @@ test('what is too long for one import is one clear fault, whatever it is made of
     expect((new Csv('f.csv', substr($rows, 0, -8), ['a', 'b']))->rows)->toHaveCount(Csv::MOST - 1);
     $past = new Deadline(0);
     expect(fn () => new Csv('f.csv', $rows, ['a', 'b'], $past))->toFault(
-        'Reading takes too long: f.csv is read up to line 2001.',
+        'Reading takes too long: f.csv was read up to line 2001.',
         'file',
     );
     $event = "BEGIN:VEVENT\r\nUID:a\r\nSUMMARY:A\r\nDTSTART;VALUE=DATE:20270302\r\nEND:VEVENT\r\n";

@@ -114,13 +114,13 @@ test('what is unusual is said, and read as far as it can be', function (
     ],
     'never ends' => [
         "DTSTART;TZID=Europe/Madrid:20270412T100000\nDTEND;TZID=Europe/Madrid:20270412T104500\nRRULE:FREQ=DAILY",
-        'never ends; it ends with the term',
+        'The recurrence never ends; here it ends with the term.',
         12,
     ],
     'a rule of another kind' => [
         "DTSTART;TZID=Europe/Madrid:20270301T100000\nDTEND;TZID=Europe/Madrid:20270301T104500\n".
         'RRULE:FREQ=YEARLY;BYMONTH=3;BYDAY=MO;COUNT=8',
-        'none that a timetable uses',
+        'The rule FREQ=YEARLY;BYMONTH=3;BYDAY=MO;COUNT=8 has no counterpart in a timetable; its',
         5,
     ],
     'before the term' => [
@@ -148,18 +148,18 @@ test('what cannot be read is a fault with its line', function (string $text, int
             vevent("SUMMARY:X\nDTSTART;TZID=Mars/Olympus:20270301T100000\nDTEND;TZID=Mars/Olympus:20270301T104500"),
         ),
         4,
-        '"Mars/Olympus" is none',
+        '"Mars/Olympus" is not an IANA time zone. Use one like Europe/Madrid.',
     ],
     'an end before the start' => [
         fn () => ics(vevent("SUMMARY:X\nDTSTART:20270301T100000Z\nDTEND:20270301T094500Z")),
         4,
-        'An end after the start',
+        'The event ends before it starts.',
     ],
-    'no end' => [fn () => ics(vevent("SUMMARY:X\nDTSTART:20270301T100000Z")), 4, 'DTEND or a DURATION'],
+    'no end' => [fn () => ics(vevent("SUMMARY:X\nDTSTART:20270301T100000Z")), 4, 'DTEND and DURATION are missing.'],
     'a hundred thousand events' => [
         fn () => ics(str_repeat(vevent('SUMMARY:X'), 100_000)),
         1,
-        'At most 20,000 events were expected. Export one term, or one teacher, at a time. 100000',
+        'The file has more than 20,000 events. Export one term, or one teacher, at a time. 100000',
     ],
 ]);
 
@@ -297,11 +297,12 @@ test('of what is wrong with single events each is said by itself, and the others
             vevent("SUMMARY:Last\n".$at('20270114'), 'd'),
     );
     expect(array_map(fn ($f): string => ($f->warning ? 'warning ' : '').English::line($f), $faults))->toBe([
-        't.ics, line 13, column UID: A UID of its own was expected for every event. Found "a".',
-        'warning t.ics, line 40, column RECURRENCE-ID: A date of the event that it changes was expected; it is left '.
-        'out. Found "20270121T100000".',
-        't.ics, line 20, column DTSTART: A DTSTART was expected.',
-        'warning t.ics, line 55, column RECURRENCE-ID: The event that it changes is not in the file; it is left out. '.
+        't.ics, line 13, column UID: Two events have the same UID, or one has none. Give each its own. Found "a".',
+        'warning t.ics, line 40, column RECURRENCE-ID: This changes a date that its event does not have; it is left '
+            .'out. Found "20270121T100000".',
+        't.ics, line 20, column DTSTART: DTSTART is missing. Add the start of the event.',
+        'warning t.ics, line 55, column RECURRENCE-ID: The event that this one changes is not in the file; it is left '
+            .'out. '.
         'Found "nobody".',
     ]);
     $said = array_map(

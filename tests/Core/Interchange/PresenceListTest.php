@@ -80,18 +80,19 @@ test('what is wrong names its line and its column', function (
         ->and(English::of($faults[0]->expected))
         ->toContain($words);
 })->with([
-    ["name,at,what\nx,10:00,join", 1, '', 'which column has the person'],
-    ["person,at\nx,10:00", 1, '', 'which columns have the times'],
-    ["person,at,what\n", 2, '', 'At least one line'],
-    ["person,at,what\n,10:00,join", 2, 'person', 'A person was expected'],
-    ["person,at,what\nS-1,10:00,join\nS-1,10:40,went", 3, 'what', 'join or leave'],
-    ["person,at,what\nS-1,25:00,join", 2, 'at', 'A time was expected'],
-    ["person,at,what\nS-1,10:60,join", 2, 'at', 'A time was expected'],
-    ["person,at,what\nS-1,13:00 pm,join", 2, 'at', 'A time was expected'],
-    ["person,at,what\nS-1,soon,join", 2, 'at', 'A time was expected'],
-    ["person,at,what\nS-1,30/2/2027 10:00,join", 2, 'at', 'A time was expected'],
+    ["name,at,what\nx,10:00,join", 1, '', 'Choose the column with the person: sourcedId, email address or name.'],
+    ["person,at\nx,10:00", 1, '', 'Choose the columns with the times: either time and join or leave, or joined at and '
+        .'left'],
+    ["person,at,what\n", 2, '', 'There are no rows below the header.'],
+    ["person,at,what\n,10:00,join", 2, 'person', 'This person is missing.'],
+    ["person,at,what\nS-1,10:00,join\nS-1,10:40,went", 3, 'what', 'Enter join or leave.'],
+    ["person,at,what\nS-1,25:00,join", 2, 'at', 'This is not a time.'],
+    ["person,at,what\nS-1,10:60,join", 2, 'at', 'This is not a time.'],
+    ["person,at,what\nS-1,13:00 pm,join", 2, 'at', 'This is not a time.'],
+    ["person,at,what\nS-1,soon,join", 2, 'at', 'This is not a time.'],
+    ["person,at,what\nS-1,30/2/2027 10:00,join", 2, 'at', 'This is not a time.'],
     ["person,at,what\nS-1,2027-02-19T10:00:00Z,join", 2, 'at', 'near Tue 9 Feb'],
-    ["person,came,left\nS-1,10:30,10:10", 2, 'left', 'left before they came'],
+    ["person,came,left\nS-1,10:30,10:10", 2, 'left', 'They left before they joined.'],
 ]);
 
 test('certain is an id, an address with a name like it, or exactly one name', function () {

@@ -60,7 +60,7 @@ test('an answer is read as it was given', function (string $text, ?array $replie
     ],
     'to nothing' => [str_replace("UID:s-1@nomada\r\n", '', reply('ACCEPTED')), []],
     'to something without a name' => [str_replace('UID:s-1@nomada', 'UID:', reply('ACCEPTED')), []],
-    'not yet' => [reply('NEEDS-ACTION'), []],
+    'not registered' => [reply('NEEDS-ACTION'), []],
     'handed on to somebody' => [reply('DELEGATED'), []],
     'without an address' => [reply('ACCEPTED', who: ''), []],
     'a request is no answer' => [reply('ACCEPTED', method: 'REQUEST'), null],

@@ -118,7 +118,7 @@ test('a text that is too long is told with its line; heads and roles are read as
         ->toBe('teacher')
         ->and(implode("\n", $said))
         ->toContain('givenName')
-        ->toContain('At most 250 characters');
+        ->toContain('This is longer than 250 characters.');
 });
 
 test('a missing file and a broken calendar are faults, not crashes', function () {
@@ -207,7 +207,7 @@ test('every file and every column that a school needs is asked for by its name',
 ) {
     $files = SmallSchool::files();
     $without = SchoolReader::read(array_diff_key($files, [$file => 1]))->faults;
-    expect(English::line($without[0]))->toBe("$file: The file $file was expected in the folder.");
+    expect(English::line($without[0]))->toBe("$file: The file $file is missing from the folder.");
     foreach ($columns as $column) {
         $lines = explode("\n", trim($files[$file]));
         $heads = explode(',', $lines[0]);

@@ -102,16 +102,16 @@ test('what is wrong is said beside its field, with its line', function (array $w
     }
     expect($said)->toStartWith("$field: $words");
 })->with([
-    'no name' => [['name' => ' '], 'name', 'The school and its term'],
-    'no term' => [['term' => ''], 'term', 'The school and its term'],
-    'a term of no day' => [['last' => '2027-01-11'], 'term_last', 'The term ends after'],
-    'no section' => [['sections' => " \n"], 'sections', 'Write at least one section'],
+    'no name' => [['name' => ' '], 'name', 'Enter a name for the school'],
+    'no term' => [['term' => ''], 'term', 'Enter a name for the school'],
+    'a term of no day' => [['last' => '2027-01-11'], 'term_last', 'The term must end after'],
+    'no section' => [['sections' => " \n"], 'sections', 'Enter at least one section'],
     'half a teacher' => [['sections' => "Art,8\nMaths,8,Nadir"], 'sections', 'Line 2 of the sections needs'],
     'no title' => [['sections' => ',8'], 'sections', 'Line 1 of the sections needs'],
     'twice' => [
         ['sections' => "Art,8\n\nart,8"],
         'sections',
-        'Line 3 of the sections is there twice: art, year 8.',
+        'Line 3 of the sections repeats art, year 8.',
     ],
     'half a student' => [['students' => "A,B\nGalia"], 'students', 'Line 2 of the students needs both'],
     'a section that is not there' => [

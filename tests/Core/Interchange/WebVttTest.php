@@ -33,13 +33,14 @@ test('what is wrong is told with its line, and what follows is read all the same
         ->and(English::line($faults[0]))
         ->toContain($expected);
 })->with([
-    ["1\n00:01.000 --> 00:02.000\nHi", 1, 'begins with a line WEBVTT'],
-    ["WEBVTTX\n\n00:01.000 --> 00:02.000\nHi", 1, 'begins with a line WEBVTT'],
-    ["WEBVTT\n\n00:01,000 --> 00:02,000\nHi\n\n00:03.000 --> 00:04.000\nYes", 3, 'Times were expected'],
-    ["WEBVTT\n\n00:61.000 --> 00:62.000\nHi", 3, 'Times were expected'],
-    ["WEBVTT\n\n00:02.000 --> 00:02.000\nHi", 3, 'ends after it begins'],
-    ["WEBVTT\n\nHi there\nand more\n\n00:03.000 --> 00:04.000\nYes", 3, 'A cue was expected'],
-    ["WEBVTT\n\n", 0, 'At least one cue'],
+    ["1\n00:01.000 --> 00:02.000\nHi", 1, 'A transcript starts with the line WEBVTT.'],
+    ["WEBVTTX\n\n00:01.000 --> 00:02.000\nHi", 1, 'A transcript starts with the line WEBVTT.'],
+    ["WEBVTT\n\n00:01,000 --> 00:02,000\nHi\n\n00:03.000 --> 00:04.000\nYes", 3, 'These are not times.'],
+    ["WEBVTT\n\n00:61.000 --> 00:62.000\nHi", 3, 'These are not times.'],
+    ["WEBVTT\n\n00:02.000 --> 00:02.000\nHi", 3, 'A cue must end after it starts.'],
+    ["WEBVTT\n\nHi there\nand more\n\n00:03.000 --> 00:04.000\nYes", 3, 'This is not a cue: write its times, then '
+        .'what is said.'],
+    ["WEBVTT\n\n", 0, 'The file has no cue: a line such as 00:00:01.000 --> 00:00:04.000.'],
 ]);
 
 test('a transcript in another encoding than UTF-8 is a fault of the whole file', function () {

@@ -226,19 +226,20 @@ test('known rooms are read, and each fault says where and how to mend it', funct
     $names = array_map(fn (int $n): string => "R$n", range(1, 9));
     expect($said("account,address\nX,http://a.example\nR1,https://a.example\nR1,https://b.example\n", $names))
         ->toBe([
-            'rooms.csv, line 2, column account: An account of the licences was expected: R1, R2, R3, R4, R5, R6, R7, '.
-            'R8. Found "X".',
-            'rooms.csv, line 2, column address: An address that begins with https:// was expected. Found '.
+            'rooms.csv, line 2, column account: There is no such host account. Use one of: R1, R2, R3, R4, R5, R6, '
+                .'R7, R8. Found "X".',
+            'rooms.csv, line 2, column address: Enter a link that starts with https://. Found '.
             '"http://a.example".',
-            'rooms.csv, line 4, column account: One line an account was expected; this one is twice. Found "R1".',
+            'rooms.csv, line 4, column account: This account is in the list twice. Keep one line. Found "R1".',
         ])
         ->and($said("account,address\nX,https://\n", []))
         ->toBe([
-            'rooms.csv, line 2, column account: An account of the licences was expected; none is kept yet. Found "X".',
-            'rooms.csv, line 2, column address: An address that begins with https:// was expected. Found "https://".',
+            'rooms.csv, line 2, column account: There is no host account yet. Add one on the page Licences first. '
+                .'Found "X".',
+            'rooms.csv, line 2, column address: Enter a link that starts with https://. Found "https://".',
         ])
         ->and($said("account,address\n", ['R1']))
-        ->toBe(['rooms.csv, line 2: At least one line under the heads was expected.'])
+        ->toBe(['rooms.csv, line 2: There are no rows below the header.'])
         ->and($said("account\nR1\n", ['R1']))
         ->toHaveCount(1);
 });

@@ -318,7 +318,7 @@ test('of two rules that both apply, one has the word', function (
         '2027-02-09 10:00',
         DoorReply::Over,
     ],
-    'sent out before full' => [
+    'before full removed from the session' => [
         ['room' => new RoomState(true, false, 30, 30, false, true)],
         null,
         '2027-02-09 10:00',
@@ -501,14 +501,14 @@ test('presets are safe, say what a student can do, and tell what is more open th
 
     expect(English::said($lesson->sentence()))
         ->toBe(
-            'Registered students come in from 10 minutes before, once a teacher is inside; others are turned away. '.
-                'Students may speak, use the camera and write in the chat, with the microphone off at first; only '.
-                'when given the floor they show a screen and draw.',
+            'Registered students can join from 10 minutes before the start, once a teacher is inside; others are '
+                .'turned away. Students may speak, use the camera and write in the chat; microphones start off; only '
+                .'when given the floor they share a screen and draw.',
         )
         ->and(English::said(Preset::usual()['recording']->sentence()))
         ->toBe(
-            'Only teachers come in. Students only listen; only when given the floor they speak, use the camera, write '.
-                'in the chat, show a screen and draw.',
+            'Only teachers can join. Students only listen; only when given the floor they speak, use the camera, '
+                .'write in the chat, share a screen and draw.',
         )
         ->and(
             array_map(
@@ -517,11 +517,11 @@ test('presets are safe, say what a student can do, and tell what is more open th
             ),
         )
         ->toBe([
-            'opens_before:20' => 'opens 20 minutes before, not 10',
-            'needs_host' => 'lets students in before a teacher is inside',
-            'straight_in:'.StraightIn::Anyone->value => 'lets in anyone with the link',
-            'others_wait' => 'lets others wait outside instead of turning them away',
-            'one_device' => 'lets one person in on several devices',
+            'opens_before:20' => 'opens 20 minutes before the start, not 10',
+            'needs_host' => 'students can join before a teacher',
+            'straight_in:'.StraightIn::Anyone->value => 'no waiting for anyone with the link',
+            'others_wait' => 'others wait instead of being turned away',
+            'one_device' => 'one person can join on several devices',
         ])
         ->and(
             array_map(
@@ -530,8 +530,8 @@ test('presets are safe, say what a student can do, and tell what is more open th
             ),
         )
         ->toBe([
-            'screen:'.Who::Everyone->value => 'everyone may show a screen',
-            'muted_on_entry' => 'microphones are on when students come in',
+            'screen:'.Who::Everyone->value => 'everybody may share a screen',
+            'muted_on_entry' => 'microphones are on when students join',
         ])
         ->and(array_map(English::said(...), (new Floor(Who::Host))->moreOpenThan($lesson->floor)))
         ->toBe([])
@@ -602,10 +602,10 @@ test('an invitation is on the reader\'s own clock and says what to do when it do
     expect($text)
         ->toContain("When (Canary time):\n  Tue 9 Feb, 09:00–09:47")
         ->toContain('and 12 more')
-        ->toContain('Come in: https://x.example/join/abc')
+        ->toContain('Join: https://x.example/join/abc')
         ->toContain('Join code: BCDF-HJKM-N9')
         ->toContain('once a teacher is inside')
-        ->toContain('Not working? Come in by phone');
+        ->toContain('Not working? Join by phone');
 });
 
 test('by a pass comes one guest; whoever has a part in the class comes as that', function () {

@@ -23,9 +23,9 @@ test('open hours read as people type them', function (string $typed, string $wor
 test('open hours that cannot be are refused, with what is wrong', function (string $typed, string $because) {
     expect(fn () => OpenHours::read($typed))->toFault($because);
 })->with([
-    'nothing' => [' , ', 'Write when the room is open'],
-    'no weekday' => ['15-16', '"15-16" does not read'],
-    'no end' => ['Tue 15:00', 'does not read'],
+    'nothing' => [' , ', 'Enter when the room is open: "Tue 15:00-16:00, Thu 9-10".'],
+    'no weekday' => ['15-16', '"15-16" cannot be read. Enter a weekday and times, for example "Tue 15:00-16:00".'],
+    'no end' => ['Tue 15:00', '"Tue 15:00" cannot be read.'],
     'backwards' => ['Tue 16-15', 'Tue 16:00–15:00 ends before it starts'],
     'no time at all' => ['Tue 15-15', 'Tue 15:00–15:00 ends before it starts'],
     'a minute too long' => ['Tue 9:00-15:01', 'longer than 6 hours'],
@@ -62,7 +62,7 @@ test('the hours that hold or come next are those of the next open day, on the sc
     ],
     'before the term' => ['2026-12-01 12:00', '2027-01-12T15:00:00+01:00', '2027-01-12T16:00:00+01:00'],
     'on the last day of the term' => ['2027-04-22 12:00', null, null],
-    'none is left' => ['2027-04-22 10:00', null, null],
+    'no sessions left' => ['2027-04-22 10:00', null, null],
 ]);
 
 test('at random moments they are what a walk over every minute finds', function () {

@@ -65,13 +65,13 @@ test('an invitation has the next five sessions on the reader\'s clock, every way
           Wed 9 Oct, 11:00–11:45
           and 2 more
 
-        Come in: https://x.example/join/s
+        Join: https://x.example/join/s
         Or: https://x.example/go/marine
         Join code: BCDF-HJKM-NP at https://x.example/join
         By phone: +34 555, PIN 123
 
-        The doors open 10 minutes before the start, once a teacher is inside.
-        Not working? Come in by phone, or type the join code on another device.
+        The session opens 10 minutes before the start, once a teacher is inside.
+        Not working? Join by phone, or enter the join code on another device.
         TEXT
         ,
     );
@@ -81,7 +81,7 @@ test('an invitation has the next five sessions on the reader\'s clock, every way
         ->and(invitation(array_slice($sessions, 0, 6), 86400 * $day))
         ->not->toContain('more')
         ->and(invitation([], 0, new DoorRules(needsHost: false), ''))
-        ->toContain("Y8 Marine Science, with N. Haddad\n\nNo session is ahead.\n\nCome in:")
+        ->toContain("Y8 Marine Science, with N. Haddad\n\nNo upcoming sessions.\n\nJoin:")
         ->toContain("before the start.\n")
         ->not->toContain('By phone: ');
 });
@@ -90,7 +90,7 @@ test('without a teacher, a code or a short address nothing stands in their place
     $phrases = Scenario::phrases('en');
     $none = ['link', '', 'page', '', '', ''];
     $text = Invitation::text('X', '', [], Zone::named('UTC'), 0, new DoorRules(), ...[...$none, $phrases]);
-    expect($text)->toStartWith("X\n\nNo session is ahead.\n\nCome in: link\n\nThe doors open");
+    expect($text)->toStartWith("X\n\nNo upcoming sessions.\n\nJoin: link\n\nThe session opens");
 });
 
 test('the bounds of a door', function (int $before, int $hosts, bool $isRight) {
@@ -154,12 +154,12 @@ test('what is more open than its preset is said, each thing by itself', function
     $open = new DoorRules(20, 30, false, StraightIn::Anyone, true, false, false);
     expect(array_map(English::said(...), $open->moreOpenThan($safe)))
         ->toBe([
-            'opens_before:20' => 'opens 20 minutes before, not 10',
-            'needs_host' => 'lets students in before a teacher is inside',
-            'straight_in:anyone' => 'lets in anyone with the link',
-            'others_wait' => 'lets others wait outside instead of turning them away',
-            'one_device' => 'lets one person in on several devices',
-            'hidden_outside' => 'shows its link at any hour',
+            'opens_before:20' => 'opens 20 minutes before the start, not 10',
+            'needs_host' => 'students can join before a teacher',
+            'straight_in:anyone' => 'no waiting for anyone with the link',
+            'others_wait' => 'others wait instead of being turned away',
+            'one_device' => 'one person can join on several devices',
+            'hidden_outside' => 'the link is shown at any time',
         ])
         ->and(array_map(English::said(...), $safe->moreOpenThan($open)))
         ->toBe([])
@@ -169,12 +169,12 @@ test('what is more open than its preset is said, each thing by itself', function
     $quiet = new Floor(Who::Nobody, Who::Host, Who::Everyone, Who::Host, Who::Nobody, Who::Nobody, true);
     expect(array_map(English::said(...), $loud->moreOpenThan($quiet)))
         ->toBe([
-            'speak:everyone' => 'everyone may speak',
-            'camera:everyone' => 'everyone may use the camera',
-            'screen:everyone' => 'everyone may show a screen',
-            'draw:host' => 'the host may draw',
-            'record:host' => 'the host may record',
-            'muted_on_entry' => 'microphones are on when students come in',
+            'speak:everyone' => 'everybody may speak',
+            'camera:everyone' => 'everybody may use the camera',
+            'screen:everyone' => 'everybody may share a screen',
+            'draw:host' => 'hosts may draw',
+            'record:host' => 'hosts may record',
+            'muted_on_entry' => 'microphones are on when students join',
         ])
         ->and(array_map(English::said(...), $quiet->moreOpenThan($loud)))
         ->toBe([]);
@@ -185,9 +185,8 @@ test('a floor in a sentence', function (Floor $floor, string $words) {
 })->with([
     [
         new Floor(),
-        'Students may speak, use the camera and write in the chat, with the microphone off at first; only when given '.
-        'the '.
-        'floor they show a screen and draw.',
+        'Students may speak, use the camera and write in the chat; microphones start off; only when given the floor '
+            .'they share a screen and draw.',
     ],
     [new Floor(Who::Nobody, Who::Nobody, Who::Nobody, Who::Nobody, Who::Nobody), 'Students only listen.'],
     [

@@ -40,10 +40,10 @@ test('a template that could not be sent is refused, with how to mend it', functi
     ['', '{link}', 'subject', 'one line'],
     ["a\nb", '{link}', 'subject', 'one line'],
     ["a\0b", '{link}', 'subject', 'one line'],
-    ['a', ' ', 'text', 'no text'],
-    ['a', '{link} {mother}', 'text', 'Nothing can be put for {mother}'],
+    ['a', ' ', 'text', 'Enter a text.'],
+    ['a', '{link} {mother}', 'text', 'Unknown placeholder: {mother}.'],
     ['{reason}', '{link}', 'text', '{reason}'],
-    ['{link}', 'come in', 'text', 'Without {link}'],
+    ['{link}', 'come in', 'text', 'The placeholder {link} is required.'],
     ['a', '{ link }', 'text', '{ link }'],
 ]);
 
@@ -64,15 +64,15 @@ test('a line with nothing to put for any of its placeholders is left out, and no
     $template = new Template(
         ShownText::CalendarEvent,
         '{series}',
-        "Come in: {link}\n\nCode {code}, phone {phone}\nBy phone: {phone}\nDoors: {doors}\nBye",
+        "Join: {link}\n\nCode {code}, phone {phone}\nBy phone: {phone}\nDoors: {doors}\nBye",
     );
     expect($template->write(['link' => 'https://x', 'code' => 'BCD'])[1])->toBe(
-        "Come in: https://x\n\nCode BCD, phone \nBye",
+        "Join: https://x\n\nCode BCD, phone \nBye",
     );
 });
 
 test('a text that may be empty is, and one that may not is asked for', function () {
     expect((new Template(ShownText::CourseWeek, 'Week {week}', ''))->write(['week' => '5']))->toBe(['Week 5', '']);
-    expect(fn () => new Template(ShownText::CalendarEvent, 'x', ''))->toFault('no text');
+    expect(fn () => new Template(ShownText::CalendarEvent, 'x', ''))->toFault('Enter a text.');
     expect(fn () => new Template(ShownText::CourseWeek, '{link}', ''))->toFault('{link}');
 });

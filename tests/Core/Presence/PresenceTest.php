@@ -149,7 +149,7 @@ test('a correction stands beside what was computed, and an excuse is for the abs
         ->toBe(Status::Absent)
         ->and($late->with(new Correction(Status::Present, null, 'told before'), false)->minutes())
         ->toBe(39);
-    expect(fn () => new Correction(Status::Present, null, ' '))->toFault('Write why');
+    expect(fn () => new Correction(Status::Present, null, ' '))->toFault('Enter a reason.');
     expect(fn () => new Correction(Status::Present, -1, 'x'))->toThrow(Fault::class);
     expect(fn () => new Correction(Status::Present, 1441, 'x'))->toThrow(Fault::class);
     expect((new Correction(Status::Absent, 1440, 'x'))->minutes)->toBe(1440);
@@ -274,9 +274,9 @@ test('the last formula that makes sense', function (int $maximum, Measure $measu
 test('what a part without sense is told', function (Measure $measure, int $weight, int $cap, string $words) {
     expect(fn () => new ScorePart($measure, $weight, $cap))->toFault($words, $measure->value);
 })->with([
-    [Measure::Present, 1, 101, 'Full from 1 to 100 per cent.'],
-    [Measure::Lines, 1, 1001, 'Full from 1 to 1000.'],
-    [Measure::Lines, 0, 1, 'A weight is 1 to 100'],
+    [Measure::Present, 1, 101, 'Enter 1 to 100 per cent.'],
+    [Measure::Lines, 1, 1001, 'Enter 1 to 1000.'],
+    [Measure::Lines, 0, 1, 'Enter a weight from 1 to 100, or leave it empty to ignore the part.'],
 ]);
 
 test('a formula without sense is refused', function (callable $make) {

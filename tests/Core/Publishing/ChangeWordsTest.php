@@ -43,7 +43,7 @@ test('what it was and what it is, on the reader\'s clock', function (
         ],
         [ChangeKind::Cancelled, $tue, $with(['isCancelled' => true]), 'Tue 9 Feb, 09:00–09:47 is cancelled'],
         [ChangeKind::Gone, $tue, null, 'Tue 9 Feb, 09:00–09:47 is not held'],
-        [ChangeKind::HeldAfterAll, $tue, $wed, 'Wed 10 Feb, 11:00–11:47 is held after all'],
+        [ChangeKind::HeldAfterAll, $tue, $wed, 'Wed 10 Feb, 11:00–11:47 takes place after all'],
         [ChangeKind::Moved, $tue, $wed, 'Tue 9 Feb, 09:00–09:47 is now Wed 10 Feb, 11:00–11:47'],
         [
             ChangeKind::MakesUp,
@@ -51,15 +51,15 @@ test('what it was and what it is, on the reader\'s clock', function (
             $with(['makesUp' => '2027-02-04']),
             'Tue 9 Feb, 09:00–09:47 makes up Thu 4 Feb',
         ],
-        [ChangeKind::Added, null, $tue, 'Tue 9 Feb, 09:00–09:47 is new'],
+        [ChangeKind::Added, null, $tue, 'Tue 9 Feb, 09:00–09:47 is an extra session'],
         [ChangeKind::OtherTeacher, $tue, $with(['teacher' => 'N. H.']), 'Tue 9 Feb, 09:00–09:47 is with N. H.'],
         [ChangeKind::OtherTeacher, $tue, $tue, 'Tue 9 Feb, 09:00–09:47 is with the usual teacher again'],
         [ChangeKind::OtherTitle, $tue, $with(['title' => 'Boats']), 'Tue 9 Feb, 09:00–09:47: Boats'],
         [ChangeKind::OtherTitle, $tue, $tue, 'Tue 9 Feb, 09:00–09:47 has no topic any more'],
-        [ChangeKind::NewSeries, null, $tue, 'Tides begins on Tue 9 Feb, 09:00–09:47'],
-        [ChangeKind::NoMoreSeries, null, null, 'Tides is not held any more'],
-        [ChangeKind::OtherLink, null, null, 'There is a new link; the old one opens nothing any more'],
-        [ChangeKind::OtherDoor, null, null, 'The doors open at another time before the start'],
+        [ChangeKind::NewSeries, null, $tue, 'Tides starts on Tue 9 Feb, 09:00–09:47'],
+        [ChangeKind::NoMoreSeries, null, null, 'Tides has been cancelled'],
+        [ChangeKind::OtherLink, null, null, 'There is a new link; the old one no longer works'],
+        [ChangeKind::OtherDoor, null, null, 'The session opens at another time before the start'],
     ];
 });
 
@@ -72,9 +72,9 @@ test('of many changes the first twelve are said, and how many more there are', f
     expect($lines(12))
         ->toHaveCount(12)
         ->and($lines(12)[11])
-        ->toBe('Tue 9 Feb, 09:00–09:47 is new')
+        ->toBe('Tue 9 Feb, 09:00–09:47 is an extra session')
         ->and($lines(14))
         ->toHaveCount(13)
         ->and($lines(14)[12])
-        ->toBe('and 2 more changes; the calendar has all of them');
+        ->toBe('and 2 more; see the calendar');
 });

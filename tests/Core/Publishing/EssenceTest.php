@@ -198,7 +198,7 @@ test('each telling is a post of its own, on the school\'s clock', function () {
             '8MAR/change-4',
             'Changes, post 4',
             [
-                'title' => 'Y8 Marine Science: changed',
+                'title' => 'Y8 Marine Science: changes',
                 'changes' => ['Tue 9 Feb, 10:00–10:47 is cancelled'],
                 'clock' => 'Madrid',
             ],
@@ -207,7 +207,7 @@ test('each telling is a post of its own, on the school\'s clock', function () {
             Place::ClassStream,
             '8MAR/change-9',
             'Changes, post 9',
-            ['title' => 'Y8 Marine Science: changed', 'changes' => [], 'clock' => 'Madrid'],
+            ['title' => 'Y8 Marine Science: changes', 'changes' => [], 'clock' => 'Madrid'],
         ],
     ]);
 });

@@ -15,7 +15,7 @@ test('what stands somewhere is named by its key, in words of the reader', functi
 
     expect($name->code)->toBe($code)->and(English::said($name))->toBe($words);
 })->with([
-    'on top' => [Place::CoursePage, '8MAR/pinned', 'any', 'item.pinned', 'Pinned: next session'],
+    'at the top' => [Place::CoursePage, '8MAR/pinned', 'any', 'item.pinned', 'Pinned: next session'],
     'a week' => [Place::CoursePage, '8MAR/week-12', 'any', 'item.week', 'Week 12'],
     'a section with a slash' => [Place::CoursePage, '8/MAR/week-5', 'any', 'item.week', 'Week 5'],
     'a room' => [

@@ -103,16 +103,18 @@ test('what cannot be a place is a fault of its field, and says how to mend it', 
     [['url' => 'calendar.example'], 'url', 'https://school.example'],
     [['url' => 'https://'], 'url', 'https://school.example'],
     [['url' => 'ftp://calendar.example'], 'url', 'https://school.example'],
-    [['url' => 'https://me@calendar.example'], 'url', 'without a name or password'],
+    [['url' => 'https://me@calendar.example'], 'url', 'Enter a link like https://school.example, without user name or '
+        .'password.'],
     [['url' => 'https://calendar.example/{name}'], 'url', 'Only {address} and {sourcedId}'],
     [['kind' => 'smtp', 'url' => 'https://mail.example'], 'url', 'smtp://school.example', Outside::Post],
-    [['kind' => 'own-service', 'url' => 'https://x.example/{address}'], 'url', 'Only a calendar', Outside::Course],
-    [['pace' => 'fast'], 'pace', 'A number'],
-    [['pace' => '0.09'], 'pace', 'Between 0.1 and 1000'],
-    [['pace' => '1001'], 'pace', 'Between 0.1 and 1000'],
-    [['timeout' => 'long'], 'timeout', 'A number'],
-    [['timeout' => '0.9'], 'timeout', 'Between 1 and 60'],
-    [['timeout' => '61'], 'timeout', 'Between 1 and 60'],
+    [['kind' => 'own-service', 'url' => 'https://x.example/{address}'], 'url', 'Only the link of a calendar server '
+        .'can contain {address} or {sourcedId}.', Outside::Course],
+    [['pace' => 'fast'], 'pace', 'Enter a number, for example 8.'],
+    [['pace' => '0.09'], 'pace', 'Enter 0.1 to 1000 requests per second.'],
+    [['pace' => '1001'], 'pace', 'Enter 0.1 to 1000 requests per second.'],
+    [['timeout' => 'long'], 'timeout', 'Enter a number, for example 8.'],
+    [['timeout' => '0.9'], 'timeout', 'Enter 1 to 60 seconds.'],
+    [['timeout' => '61'], 'timeout', 'Enter 1 to 60 seconds.'],
 ]);
 
 test('another kind, address or user is another server; another password or pace is the same', function () {

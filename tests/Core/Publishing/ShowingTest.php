@@ -129,9 +129,9 @@ test('the section reads together in its language, and everybody in their calenda
         ->and(shownFields($facts, '8MAR/opening')['title'])
         ->toBe('Y8 Marine Science: cómo entrar')
         ->and(shownFields($facts, '8MAR/opening')['doors'])
-        ->toBe('La puerta se abre 10 minutos antes del comienzo.')
+        ->toBe('La sesión se abre 10 minutos antes del comienzo.')
         ->and(shownFields($facts, '8MAR/change-4')['changes'])
-        ->toBe(['Hay un enlace nuevo; el anterior ya no abre nada'])
+        ->toBe(['Hay un enlace nuevo; el anterior ya no funciona'])
         ->and(shownFields($facts, 'S-1/uid-7')['sessions'][0])
         ->toBe('Tue 12 Jan, 10:00–10:45 Madrid: Tides')
         ->and(shownFields($facts, 'T-2/uid-7')['time'])
@@ -141,7 +141,7 @@ test('the section reads together in its language, and everybody in their calenda
         'mar 10:00–10:45 Madrid',
     );
     $bodies = array_map(fn (Placement $p): string => $p->body(), WantedPlacements::of($facts));
-    expect(implode('', $bodies))->toContain('Entrar: https://x.example')->toContain('Come in: https://x.example');
+    expect(implode('', $bodies))->toContain('Entrar: https://x.example')->toContain('Join: https://x.example');
 });
 
 test('the school\'s own words stand there, and other words are a change', function () {
@@ -163,7 +163,7 @@ test('the school\'s own words stand there, and other words are a change', functi
         ->and(shownFields($facts, '8MAR/opening'))
         ->toMatchArray([
             'title' => 'Hello Y8 Marine Science',
-            'text' => 'The doors open 10 minutes before the start.',
+            'text' => 'The session opens 10 minutes before the start.',
         ])
         ->and(shownFields($facts, '8MAR/change-4'))
         ->toMatchArray(['title' => 'News', 'text' => 'Look twice']);

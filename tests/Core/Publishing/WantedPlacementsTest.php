@@ -307,7 +307,7 @@ test('a section\'s snags in words, how grave, and where they are mended', functi
         [
             '! A clash (timetable)',
             '! Another (timetable)',
-            '1 student absent three times running (records)',
+            '1 student absent three times in a row (records)',
             'No join link or room (joining)',
             '2 not registered (registration)',
             'Not published (publishing)',
@@ -315,31 +315,31 @@ test('a section\'s snags in words, how grave, and where they are mended', functi
     ],
     [
         new SectionStatus(2, 2, 2, 2, ['calendar' => ['trouble' => 1, 'leave' => 1]], [], 2),
-        ['! Calendar refused 1 (publishing)', '2 students absent three times running (records)'],
+        ['! 1 failed: Calendar (publishing)', '2 students absent three times in a row (records)'],
     ],
     [
         new SectionStatus(1, 1, 2, 2, ['calendar' => ['add' => 1, 'leave' => 1]], changedThere: 3),
-        ['Changed, not republished (publishing)', '3 changed there by somebody else (publishing)'],
+        ['Changed (publishing)', '3 outside changes (publishing)'],
     ],
     [
         new SectionStatus(1, 1, 2, 2, ['calendar' => ['leave' => 1]], seeOther: 4),
-        ['4 see something else than the door says (publishing)'],
+        ['4 people or pages show something wrong (publishing)'],
     ],
     [
         new SectionStatus(1, 1, 2, 2, ['calendar' => ['leave' => 1]], isToTell: true),
-        ['Changes that nobody was told of (publishing)'],
+        ['Changes not announced (publishing)'],
     ],
     [
         new SectionStatus(1, 1, 2, 2, ['calendar' => ['leave' => 1]], withoutAccount: 15, beyond: 1),
         [
-            '! 1 series is too long or too full for its host account (timetable)',
+            '! 1 series is too long or over capacity for its host account (timetable)',
             '! 15 sessions without a host account (timetable)',
         ],
     ],
     // What differs is published, and told with it.
     [
         new SectionStatus(1, 1, 2, 2, ['calendar' => ['change' => 1]], isToTell: true),
-        ['Changed, not republished (publishing)'],
+        ['Changed (publishing)'],
     ],
 ]);
 
@@ -349,7 +349,7 @@ test('how far a section has come, in snags', function (SectionStatus $status, ar
     expect(array_map(fn ($s) => $s->kind, $status->snags()))->toBe($kinds);
 })->with([
     'nothing done' => [new SectionStatus(0, 0, 20, 0, []), ['no-series']],
-    'changed there by somebody else' => [
+    'changed outside Nomada' => [
         new SectionStatus(1, 1, 2, 2, ['calendar' => ['leave' => 1] + NOTHING], changedThere: 1, seeOther: 4),
         ['changed-there'],
     ],
@@ -368,7 +368,7 @@ test('how far a section has come, in snags', function (SectionStatus $status, ar
         ]),
         [],
     ],
-    'changed since' => [
+    'changed' => [
         new SectionStatus(1, 1, 20, 20, [
             Place::Calendar->value => ['add' => 0, 'change' => 3, 'remove' => 0, 'leave' => 9, 'trouble' => 0],
         ]),

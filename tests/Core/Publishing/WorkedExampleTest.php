@@ -171,11 +171,11 @@ test('what stands where, of a section with all that a section can have', functio
             'of' => [7 => 'Marine Science', 8 => 'Practical'],
             'title' => 'Next session',
             'meets' => BOTH_MEET,
-            'doors' => 'The doors open 10 minutes before the start.',
+            'doors' => 'The session opens 10 minutes before the start.',
             'link 7' => 'https://x.example/join/series',
             'code 7' => 'BCDF-HJKM-NP at https://x.example/join',
             'phone 7' => '+34 555, PIN 123',
-            'link 8' => 'on your own page, while the doors are open',
+            'link 8' => 'on your own page, during opening hours',
             'sessions' => [
                 '2027-01-12T09:47:00Z Tue 12 Jan, 10:00–10:47 Madrid · Marine Science',
                 '2027-01-13T09:47:00Z Wed 13 Jan, 10:00–10:47 Madrid · Practical',
@@ -212,7 +212,7 @@ test('what stands where, of a section with all that a section can have', functio
             ],
             'recordings' => ['Tue 12 Jan, 10:00–10:47 Madrid https://x.example/recordings/1'],
             'link 7' => 'https://x.example/join/series',
-            'link 8' => 'on your own page, while the doors are open',
+            'link 8' => 'on your own page, during opening hours',
         ],
         [
             'place' => 'course-page',
@@ -228,7 +228,7 @@ test('what stands where, of a section with all that a section can have', functio
                 'Wed 20 Jan, 10:00–10:47 Madrid: Catching up, makes up Tue 19 Jan. Bring a chart · Marine Science',
             ],
             'link 7' => 'https://x.example/join/series',
-            'link 8' => 'on your own page, while the doors are open',
+            'link 8' => 'on your own page, during opening hours',
         ],
         [
             'place' => 'calendar',
@@ -305,7 +305,7 @@ test('what stands where, of a section with all that a section can have', functio
             'event' => 'Y8 Marine Science: Practical',
             'time' => 'Wed 10:00–10:47, from Wed 20 Jan: Thu 10:00–10:47 Madrid',
             'sessions' => ['Wed 13 Jan, 10:00–10:47 Madrid'],
-            'link' => 'on your own page, while the doors are open',
+            'link' => 'on your own page, during opening hours',
         ],
         [
             'place' => 'calendar',
@@ -316,7 +316,7 @@ test('what stands where, of a section with all that a section can have', functio
             'event' => 'Y8 Marine Science: Practical',
             'time' => 'Wed 10:00–10:47, from Wed 20 Jan: Thu 10:00–10:47 Madrid',
             'sessions' => ['Wed 13 Jan, 10:00–10:47 Madrid'],
-            'link' => 'on your own page, while the doors are open',
+            'link' => 'on your own page, during opening hours',
         ],
         [
             'place' => 'class-stream',
@@ -324,14 +324,14 @@ test('what stands where, of a section with all that a section can have', functio
             'label' => 'Opening post',
             'person' => null,
             'of' => [7 => 'Marine Science', 8 => 'Practical'],
-            'title' => 'Y8 Marine Science: how to come in',
+            'title' => 'Y8 Marine Science: how to join',
             'meets' => BOTH_MEET,
-            'doors' => 'The doors open 10 minutes before the start.',
+            'doors' => 'The session opens 10 minutes before the start.',
             'link 7' => 'https://x.example/join/series',
             'code 7' => 'BCDF-HJKM-NP at https://x.example/join',
             'phone 7' => '+34 555, PIN 123',
-            'link 8' => 'on your own page, while the doors are open',
-            'text' => 'Your own link stands in your calendar and on your page. Do not pass it on: it lets in only you.',
+            'link 8' => 'on your own page, during opening hours',
+            'text' => 'Your own link is in your calendar and on your page. It works only for you: do not share it.',
         ],
     ]);
 });
@@ -345,10 +345,10 @@ test('the calendar object says what its reader needs, and nothing of anybody els
         1,
         0,
     );
-    $doors = 'The doors open 10 minutes before the start.';
+    $doors = 'The session opens 10 minutes before the start.';
     expect($bodies['T-2/uid-7'])
         ->toContain(
-            'DESCRIPTION:Come in: https://x.example/join/host\nJoin code: BCDF-HJKM-NP at https://x.example/join\n'.
+            'DESCRIPTION:Join: https://x.example/join/host\nJoin code: BCDF-HJKM-NP at https://x.example/join\n'.
                 "By phone: +34 555\\, PIN 123\\n$doors\\nYou are a teacher of this section.\\n".
                 'Wed 20 Jan: Catching up\, makes up Tue 19 Jan. Bring a chart'.
                 "\r\n",
@@ -357,14 +357,15 @@ test('the calendar object says what its reader needs, and nothing of anybody els
         ->toContain("SEQUENCE:2\r\n")
         ->and($bodies['T-9/uid-7'])
         ->toContain(
-            "$doors\\nYou take this instead of the section's teacher.\\nThu 14 Jan: Tides\\, with V. Ocampo\r\n",
+            "$doors\\nYou teach this session instead of the section’s teacher.\\nThu 14 Jan: Tides\\, with V. "
+                ."Ocampo\r\n",
         )
         ->and($bodies['S-2/uid-7'])
         ->toContain("$doors\r\n")
         ->not->toContain('Tides')
         ->and($bodies['O-1/uid-8'])
         ->toContain(
-            "DESCRIPTION:Come in: on your own page\\, while the doors are open\\n$doors\\nYou are an observer of this ".
+            "DESCRIPTION:Join: on your own page\\, during opening hours\\n$doors\\nYou are an observer of this ".
                 "section.\r\n",
         )
         ->not->toContain('URL')

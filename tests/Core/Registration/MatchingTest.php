@@ -141,7 +141,7 @@ test('the evidence says why', function () {
     ])[0];
 
     expect(English::said($found->why()))
-        ->toBe('name near, another address of the school')
+        ->toBe('similar name, different email address of the school')
         ->and($found->shared())
         ->toBe(['teo']);
 });

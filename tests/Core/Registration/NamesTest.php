@@ -137,21 +137,21 @@ test('what was found is said in words, and what both names have is marked', func
         ->and((new Finding($registrant, $verdict))->shared())
         ->toBe([]);
 })->with([
-    [Verdict::Certain, ['name' => NameRelation::Containing], 'same address, name containing'],
-    [Verdict::CheckName, [], 'same address, another name'],
-    [Verdict::CheckAddress, ['name' => NameRelation::Equal], 'same name, another address, not of the school'],
+    [Verdict::Certain, ['name' => NameRelation::Containing], 'same email address, name contained'],
+    [Verdict::CheckName, [], 'same email address, different name'],
+    [Verdict::CheckAddress, ['name' => NameRelation::Equal], 'same name, different email address, not of the school'],
     [
         Verdict::CheckAddress,
         ['name' => NameRelation::Near, 'isSchools' => true],
-        'name near, another address of the school',
+        'similar name, different email address of the school',
     ],
     [
         Verdict::AnotherAccount,
         ['sameAddress' => true],
-        'the address of this student, typed from the account of somebody else',
+        'this student’s email address, entered from somebody else’s account',
     ],
-    [Verdict::AnotherAccount, [], 'the name of this student, typed from the account of somebody else'],
+    [Verdict::AnotherAccount, [], 'this student’s name, entered from somebody else’s account'],
     [Verdict::AnotherSection, [], 'on the roster of another section of this course'],
     [Verdict::Already, [], 'this student is registered already'],
-    [Verdict::Unknown, [], 'neither the address nor the name is on the roster'],
+    [Verdict::Unknown, [], 'neither email address nor name is on the roster'],
 ]);

@@ -22,7 +22,8 @@ test('it opens on its first day, closes after its last, and says so', function (
         ->and($r->shut(LocalDate::parse('2027-02-13')))
         ->toEqual(new Shut('closed', LocalDate::parse('2027-02-12')))
         ->and($r->say(Scenario::phrases()))
-        ->toBe('Students register once; somebody accepts each; from Mon 8 Feb until Fri 12 Feb; 24 seats')
+        ->toBe('Students register once; a member of staff approves each registration; from Mon 8 Feb until Fri 12 '
+            .'Feb; 24 seats')
         ->and((new Registering())->shut(LocalDate::parse('2027-02-13')))
         ->toBeNull();
 });
@@ -39,18 +40,19 @@ test('it is said as it is, in the language of whoever reads it', function (
     return [
         'as it comes' => [
             new Registering(),
-            'Students register once; somebody accepts each',
-            'Cada estudiante se inscribe una vez; alguien acepta cada inscripción',
+            'Students register once; a member of staff approves each registration',
+            'Cada estudiante se inscribe una vez; el centro aprueba cada inscripción',
         ],
         'for each session, till a day' => [
             new Registering(each: true, acceptsCertain: true, closes: $day(8)),
-            'Students register for each session; certain ones are accepted by themselves; until Mon 8 Feb',
-            'Cada estudiante se inscribe en cada sesión; las seguras se aceptan solas; hasta el lun 8 feb',
+            'Students register for each session; exact matches are accepted automatically; until Mon 8 Feb',
+            'Cada estudiante se inscribe en cada sesión; las coincidencias exactas se aceptan automáticamente; hasta '
+                .'el lun 8 feb',
         ],
         'from a day, one seat' => [
             new Registering(opens: $day(9), seats: 1),
-            'Students register once; somebody accepts each; from Tue 9 Feb; 1 seat',
-            'Cada estudiante se inscribe una vez; alguien acepta cada inscripción; desde el mar 9 feb; 1 plaza',
+            'Students register once; a member of staff approves each registration; from Tue 9 Feb; 1 seat',
+            'Cada estudiante se inscribe una vez; el centro aprueba cada inscripción; desde el mar 9 feb; 1 plaza',
         ],
     ];
 });

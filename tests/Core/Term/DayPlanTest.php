@@ -56,9 +56,9 @@ test('a day plan is read as it is typed, one period a line', function () {
 test('a day plan that cannot be says why', function (string $typed, string $words) {
     expect(fn () => DayPlan::read('Plan', $typed))->toFault($words);
 })->with([
-    ["1 9:00-9:45\n2 9:30-10:15", 'The periods 1 and 2 overlap: 1 ends at 09:45, 2 begins at 09:30.'],
+    ["1 9:00-9:45\n2 9:30-10:15", 'The periods 1 and 2 overlap: 1 ends at 09:45, 2 starts at 09:30.'],
     ["1 9:00-9:45\n1 10:00-10:45", 'Two periods are called 1.'],
-    ['1 9:45-9:00', 'ends before it begins'],
+    ['1 9:45-9:00', 'Line 1: The period 1 ends before it starts.'],
     ["1 9:00-9:45\nlunch", 'Line 2 is not a period.'],
     ['1 9:00-25:00', 'Line 1: "25:00" is not a time of day'],
     ['', 'List the periods'],

@@ -83,5 +83,5 @@ test('a rotation as it is kept, and as it may have been kept', function () {
         ->and(array_keys((new Rotation(false, 2, true, [20_900 => 1, 20_800 => 2]))->toArray()['pins']))
         ->toBe([(new LocalDate(20_800))->iso(), (new LocalDate(20_900))->iso()])
         ->and(fn () => Rotation::from([]))
-        ->toFault('A rotation has from 2 to 12 days');
+        ->toFault('A rotation has 2 to 12 days.');
 });

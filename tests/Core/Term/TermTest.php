@@ -66,23 +66,23 @@ test('a weekend day that was opened is open, unless it is closed as well', funct
 test('what makes no sense is refused in words', function (callable $make, string $words) {
     expect($make)->toFault($words);
 })->with([
-    'a closure that ends before it begins' => [
+    'a closure that ends before it starts' => [
         fn () => new Closure(LocalDate::parse('2027-02-17'), LocalDate::parse('2027-02-15'), 'Carnival'),
-        'before it begins',
+        'before it starts',
     ],
     'a closure without a reason' => [
         fn () => new Closure(LocalDate::parse('2027-02-15'), LocalDate::parse('2027-02-15'), ' '),
         'reason',
     ],
-    'a term that ends before it begins' => [
+    'a term that ends before it starts' => [
         fn () => new Term('T', LocalDate::parse('2027-02-17'), LocalDate::parse('2027-02-15'), Zone::named('UTC')),
-        'before it begins',
+        'before it starts',
     ],
     'a term of two years' => [
         fn () => new Term('T', LocalDate::parse('2027-01-01'), LocalDate::parse('2028-12-31'), Zone::named('UTC')),
         '400 days',
     ],
-    'a date that does not exist' => [fn () => LocalDate::parse('2027-02-29'), 'no date'],
+    'a date that does not exist' => [fn () => LocalDate::parse('2027-02-29'), 'does not exist'],
     'a date written otherwise' => [fn () => LocalDate::parse('29/1/2027'), 'Write year-month-day'],
     'a zone that nobody knows' => [fn () => Zone::named('Europe/Marisma'), 'IANA'],
 ]);

@@ -49,13 +49,13 @@ it('asks where it could be two, and says what is none', function (string $typed,
 })->with([
     ['Thu 18 Mar 27 x', 'is not a date'],
     ['soon', '"soon" is not a date. Write it as 18 Feb, 18/2 or Thu 18.'],
-    ['2/18', 'The day comes first, as in 18/2 for 18 Feb.'],
-    ['30 Feb', 'There is no date "30 Feb"'],
-    ['29 Feb 2027', 'There is no date'],
-    ['2027-02-30', 'There is no date 2027-02-30.'],
-    ['Fri 18 Feb', 'In 2027 that day is Thu 18 Feb. Which of the two is meant?'],
-    ['18', '"18" can be any of these: Thu 18 Feb, Thu 18 Mar. Write the month too.'],
-    ['Mon 18', 'No "Mon 18" lies in the term. Write the month too, as in 18 Feb.'],
+    ['2/18', '"2/18" is not a date.'],
+    ['30 Feb', 'The date "30 Feb" does not exist.'],
+    ['29 Feb 2027', 'The date "29 Feb 2027" does not exist.'],
+    ['2027-02-30', 'The date 2027-02-30 does not exist.'],
+    ['Fri 18 Feb', 'In 2027 that day is Thu 18 Feb. Which of the two do you mean?'],
+    ['18', '"18" could be any of these: Thu 18 Feb, Thu 18 Mar. Add the month.'],
+    ['Mon 18', '"Mon 18" is not in the term. Add the month, for example 18 Feb.'],
 ]);
 
 it('finds the date of every day of a year, however it is written', function (): void {

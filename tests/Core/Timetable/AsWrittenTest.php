@@ -445,10 +445,10 @@ test('topics are read a line each, without what stands before them', function ()
     expect(Topics::read(''))->toBe([]);
     expect(Topics::read(str_repeat('ñ', 200)))->toHaveCount(1);
     expect(refused(fn () => Topics::read("Tides\n".str_repeat('n', 201))))->toBe(
-        'topics: Line 2 is longer than 200 characters. Write one topic a line.',
+        'topics: Line 2 is longer than 200 characters. Write one topic per line.',
     );
     expect(Topics::read(implode("\n", range(1, 400))))->toHaveCount(400);
-    expect(refused(fn () => Topics::read(implode("\n", range(1, 401)))))->toBe('topics: Paste 400 topics at most.');
+    expect(refused(fn () => Topics::read(implode("\n", range(1, 401)))))->toBe('topics: Enter up to 400 topics.');
 });
 
 test('topics that find no session, and a session in a list of topics', function () {
@@ -521,7 +521,7 @@ test('a span that cannot be is refused under the field of its end', function (
 ) {
     expect(refused(fn () => TypedSpan::read($start, $end, ['start', 'end'])))->toBe($says);
 })->with([
-    'the same time' => ['10:00', '10:00', 'end: 10:00 is not after 10:00. Write a later end.'],
-    'backwards' => ['10:00', '9:00', 'end: 09:00 is not after 10:00. Write a later end.'],
-    'past midnight' => ['20:00', '+241', 'end: It would end after midnight. Write an earlier end.'],
+    'the same time' => ['10:00', '10:00', 'end: 10:00 is not after 10:00. Enter a later end.'],
+    'backwards' => ['10:00', '9:00', 'end: 09:00 is not after 10:00. Enter a later end.'],
+    'past midnight' => ['20:00', '+241', 'end: It would end after midnight. Enter an earlier end.'],
 ]);

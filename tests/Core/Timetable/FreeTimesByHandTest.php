@@ -56,9 +56,9 @@ test('what given times cost is counted session by session', function () {
         ->toBeNull()
         ->and(English::said($cost->cost()))
         ->toBe(
-            'the teacher is free for 1 of 3; the host account is taken on 1 days; on 3 days up to 5 students are '
-                .'elsewhere, most on Thu '.
-            '4 Mar; early or late for 3; on 1 day less than 5 minutes between two sessions of the teacher',
+            'the teacher is free for 1 of 3; the host account is in use on 1 day; on 3 days up to 5 students are '
+                .'elsewhere, most on Thu 4 Mar; early or late for 3 students; on 1 day less than 5 minutes between two '
+                .'sessions of the teacher',
         );
     $once = $times->at([[$monday, 601, 45]]);
     expect([$once->clear, $once->students, $once->on, $once->worst])->toBe([1, 0, 0, 0]);
@@ -87,7 +87,7 @@ test('a cost in words', function (array $with, string $words) {
 })->with([
     [[], 'everybody is free'],
     [['clear' => 0], 'the teacher is elsewhere'],
-    [['clear' => 0, 'noAccount' => 1], 'the host account is taken'],
+    [['clear' => 0, 'noAccount' => 1], 'the host account is in use'],
     [['students' => 1, 'on' => 1, 'worst' => 1], 'the teacher is free; on Thu 4 Mar 1 student is elsewhere'],
     [
         ['sessions' => 30, 'clear' => 30, 'students' => 60, 'on' => 30, 'worst' => 2],

@@ -65,9 +65,9 @@ test('a weekday that would leave its week, or fall on one without school, is no 
 ) {
     expect(fn () => movedBy($pattern, $by))->toFault($words, 'reach');
 })->with([
-    'before Monday' => [new WeeklyPattern([1, 2]), -1, 'fall into another week'],
-    'after Sunday' => [new WeeklyPattern([2, 7]), 1, 'fall into another week'],
-    'rotation days' => [new RotationPattern(false, ['A']), 1, 'no weekdays that could be moved'],
+    'before Monday' => [new WeeklyPattern([1, 2]), -1, 'The other sessions would move to another week.'],
+    'after Sunday' => [new WeeklyPattern([2, 7]), 1, 'The other sessions would move to another week.'],
+    'rotation days' => [new RotationPattern(false, ['A']), 1, 'This pattern has no weekdays to move.'],
 ]);
 
 test('rotation weeks keep theirs, and their weekdays move', function () {

@@ -165,7 +165,7 @@ test('listed dates move as far; other patterns, and other weeks, say why not', f
                 $term,
             ),
         )
-        ->toFault('no weekdays that could be moved')
+        ->toFault('This pattern has no weekdays to move.')
         ->and(
             fn () => (new Shift(day('2027-02-18'), day('2027-02-24'), 600, 45))->plan(Scenario::plan([2, 4]), $term),
         )
@@ -343,7 +343,7 @@ test('what was decided of a session waits on a closed day, and holds again when 
         'lengthened' => [
             '2027-02-25',
             placed('2027-02-25', 600, new Particulars(day('2027-02-25')), 90),
-            ['Thu 25 Feb, at a time of its own'],
+            ['Thu 25 Feb, at another time'],
         ],
         'extra' => ['2027-02-26', placed('2027-02-26', 900, new Particulars(isExtra: true)), ['Fri 26 Feb, extra']],
         'made up' => [
@@ -354,7 +354,7 @@ test('what was decided of a session waits on a closed day, and holds again when 
         'told of' => [
             '2027-03-02',
             placed('2027-03-02', 600, new Particulars(title: 'Visit', note: 'Boots', teacher: 7, door: ['x' => 1])),
-            ['Tue 2 Mar, with another teacher, "Visit", with a note, with a door of its own'],
+            ['Tue 2 Mar, with another teacher, "Visit", with a note, with rules of its own'],
         ],
         'cancelled' => [
             '2027-03-02',

@@ -78,11 +78,11 @@ test('for one session an unlikely time is noted, and only what reads two ways is
     expect([$late->start, $late->minutes()])
         ->toBe([1290, 45])
         ->and(array_map(English::of(...), $late->doubts))
-        ->toBe(['21:30 is after 21:00. Is that meant?', '22:15 is after 21:00. Is that meant?'])
+        ->toBe(['21:30 is after 21:00. Is that right?', '22:15 is after 21:00. Is that right?'])
         ->and($read('0600', '0645')->start)
         ->toBe(360)
         ->and(fn () => $read('3', '16:00'))
-        ->toFault('Write it with four figures')
+        ->toFault('15:00 or 03:00?')
         ->and(fn () => $read('23:30', '+45'))
         ->toFault('after midnight');
 });

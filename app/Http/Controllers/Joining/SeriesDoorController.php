@@ -110,7 +110,7 @@ final class SeriesDoorController extends Controller
         }
         $n = $replace->all($series, $this->person($request));
 
-        return $this->done($section, $series, (string) __('said.series_door.links_replaced_old', ['n' => $n]));
+        return $this->done($section, $series, trans_choice('said.series_door.links_replaced_old', $n, ['n' => $n]));
     }
 
     public function name(Request $request, Section $section, Series $series, NameLink $name): RedirectResponse

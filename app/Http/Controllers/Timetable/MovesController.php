@@ -17,7 +17,6 @@ use Nomada\App\View\Timetable\Moves\MovesPage;
 use Nomada\App\View\Timetable\Moves\MovesPreview;
 use Nomada\App\View\Timetable\Moves\MovesQuery;
 use Nomada\Core\Fault;
-use Nomada\Core\Timetable\MoveSet;
 
 /** Moves several sessions, or their series, in one step: two that change places, or more. */
 final class MovesController extends Controller
@@ -32,8 +31,7 @@ final class MovesController extends Controller
             intval(...),
             array_filter((array) $request->query($name, []), is_numeric(...)),
         );
-        $ids = [...$given('sessions'), ...$query->on($given('series'), (string) $request->query('date', ''))];
-        $ids = array_slice(array_values(array_unique($ids)), 0, MoveSet::MOST);
+        $ids = $query->first($given('sessions'), $given('series'), (string) $request->query('date', ''));
         $lines = $query->lines($this->term(), $ids);
         if ($request->boolean('swap') && count($lines) === 2) {
             $ids = array_map(fn (MoveLine $l): int => $l->session->id, $lines);

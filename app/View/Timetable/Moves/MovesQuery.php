@@ -102,13 +102,30 @@ final readonly class MovesQuery
     }
 
     /**
+     * The sessions that the page begins with: those named, and those of some series on a day.
+     *
+     * @param  array<int>  $sessions  ids
+     * @param  array<int>  $series  ids
+     * @param  string  $day  ISO; empty where no series are named
+     * @return list<int>
+     */
+    public function first(array $sessions, array $series, string $day): array
+    {
+        return array_slice(
+            array_values(array_unique([...$sessions, ...$this->on($series, $day)])),
+            0,
+            MoveSet::MOST,
+        );
+    }
+
+    /**
      * The sessions of some series on a day.
      *
      * @param  array<int>  $series
      * @param  string  $day  ISO
      * @return list<int>
      */
-    public function on(array $series, string $day): array
+    private function on(array $series, string $day): array
     {
         return $series === [] || $day === ''
             ? []

@@ -2,7 +2,7 @@
 <tr>
     <th scope="row"><a href="{{ route('attendance.student', $row->pupil->sourcedId) }}">{{ $row->pupil->name }}</a>
         @if ($row->isSnag())
-            <b class="bad small">{{ __('presence.section.running', ['count' => $row->running]) }}</b>
+            <b class="bad small">{{ trans_choice('presence.section.running', $row->running) }}</b>
         @endif
     </th>
     @foreach ($row->cells as $cell)

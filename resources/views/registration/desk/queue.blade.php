@@ -21,7 +21,9 @@
         </nav>
         @if ($queue->safe > 0)
             <div class="end">
-                <x-act :to="route('desk.certain')" class="btn-main" :do="__('registration.desk.accept_all', ['n' => $queue->safe])" />
+                <x-act :to="route('desk.certain')" class="btn-main" :do="trans_choice('registration.desk.accept_all', $queue->safe, [
+                    'n' => $queue->safe,
+                ])" />
             </div>
         @endif
     </div>

@@ -1,14 +1,16 @@
 {{-- One session that moves. line: MoveLine; i: its number from 0 --}}
-@php($name = fn (string $field) => "moves[{$line->session->id}][$field]")
 <tr>
     <td><a href="{{ route('section', $line->session->series->section) }}"><b>{{ $line->name }}</b></a></td>
     <td class="nowrap">{{ $line->now }}</td>
     <td>
-        <span class="inline"><input class="form-control day" name="{{ $name('day') }}" autocomplete="off"
+        <span class="inline"><input class="form-control day"
+                name="moves[{{ $line->session->id }}][day]" autocomplete="off"
                 aria-label="{{ __('moves.day_of', ['name' => $line->name]) }}"
-                value="{{ \Nomada\App\View\DateText::of($line->day) }}"><input class="form-control time" name="{{ $name('start') }}"
+                value="{{ \Nomada\App\View\DateText::of($line->day) }}"><input
+                class="form-control time" name="moves[{{ $line->session->id }}][start]"
                 autocomplete="off" aria-label="{{ __('session.starts_at') }}" value="{{ $line->start }}">–<input
-                class="form-control time" name="{{ $name('end') }}" autocomplete="off" aria-label="{{ __('session.ends_at') }}"
+                class="form-control time" name="moves[{{ $line->session->id }}][end]" autocomplete="off"
+                aria-label="{{ __('session.ends_at') }}"
                 value="{{ $line->end }}"></span>
         @if ($page->fault($i) !== '')
             <div class="invalid" role="alert">{{ $page->fault($i) }}</div>
@@ -16,9 +18,9 @@
     </td>
     <td>
         @if ($line->session->is_extra)
-            <input type="hidden" name="{{ $name('reach') }}" value="this">{{ __('says.reach.this') }}
+            <input type="hidden" name="moves[{{ $line->session->id }}][reach]" value="this">{{ __('says.reach.this') }}
         @else
-            <select class="form-select" name="{{ $name('reach') }}" aria-label="{{ __('moves.reach') }}">
+            <select class="form-select" name="moves[{{ $line->session->id }}][reach]" aria-label="{{ __('moves.reach') }}">
                 @foreach (\Nomada\Core\Timetable\Reach::cases() as $reach)
                     <option value="{{ $reach->value }}" @selected($reach === $line->reach)>{{ ucfirst(Say::this($reach->said())) }}</option>
                 @endforeach
