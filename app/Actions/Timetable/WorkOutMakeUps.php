@@ -19,7 +19,7 @@ final class WorkOutMakeUps implements ShouldQueue
     /** A proposal takes some 35 ms, and a page has 150. */
     private const WITHIN_PAGE = 3;
 
-    public int $tries = 1;
+    public int $tries = 3;
 
     public int $timeout = 300;
 

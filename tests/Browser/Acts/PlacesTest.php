@@ -64,7 +64,7 @@ test('a real calendar server is tried, kept and published to', function () {
     $b->script(
         "document.querySelector('form[x-data=plan] input').dispatchEvent(new Event('change', {bubbles: true}))",
     );
-    $b->click('.tray > .btn-main')->see('item up to date', patience: 600);
+    $b->click('.tray > .btn-main')->see('items up to date', patience: 600);
     expect($radicale->calendar('s-8-001'))->toHaveCount(1);
 });
 

@@ -72,7 +72,7 @@ test(
                 'both hands in their order',
             );
             $teacher->press('More Farid')->press('Give the floor Farid')->see('Floor given.');
-            $farid->see('has the floor')->press('Microphone on')->see('Turn microphone off');
+            $farid->see('has the floor')->press('Microphone on')->see('Microphone off');
             $teacher->see('speaks');
             // A quick question, answered and counted.
             $teacher->press('Ask a quick question')->fill('text', 'Is the tide rising?');

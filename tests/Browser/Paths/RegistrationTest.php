@@ -48,7 +48,7 @@ test('a student registers on a phone, the desk accepts by keys, and the letter a
         ->see('sent in a minute')
         ->press('Undo')
         ->see('is waiting again')
-        ->press('Queue')
+        ->press('To decide')
         ->focus('tr.row-d')
         ->keys('d')
         ->see('Reason (the student reads it)')

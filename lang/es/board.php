@@ -1,0 +1,43 @@
+<?php
+
+return [
+    'title' => 'Todos los grupos',
+    'show' => 'Mostrar',
+    'sessions' => ':n sesión|:n sesiones',
+    'closures' => ':count día no lectivo|:count días no lectivos',
+    'snags' => ':count grupo con incidencias|:count grupos con incidencias',
+    'has_snags' => 'Con incidencias',
+    'unpublished' => 'Sin publicar',
+    'no_year' => 'Sin curso',
+    'none' => 'Ningún grupo',
+    'none_yet' => 'Todavía no tienes ningún grupo este trimestre.',
+    'none_here' => 'Ningún grupo cumple este filtro.',
+    'tray' => 'Acciones para los grupos seleccionados',
+    'links' => 'Crear enlaces',
+    'choose_all' => 'Seleccionar todos los grupos',
+    'columns' => [
+        'section' => 'Grupo',
+        'link' => 'Enlace',
+        'registered' => 'Inscripciones',
+        'page' => 'Página',
+        'calendar' => 'Calendario',
+        'stream' => 'Tablón',
+        'snags' => 'Incidencias',
+    ],
+    'keys' => [
+        'rows' => 'moverse entre los grupos',
+        'stops' => 'moverse entre las sesiones de la línea',
+        'choose' => 'seleccionar el grupo; con Mayús y las flechas, varios',
+        'open' => 'abrir el grupo o la sesión',
+    ],
+    'choose' => 'Seleccionar :name',
+    'no_timetable' => 'sin horario todavía',
+    'link' => ['none' => '–', 'linked' => 'con enlace', 'unlinked' => 'sin enlace', 'some' => ':n de :of'],
+    'registered' => ':n de :of',
+    'is' => [
+        'wrong' => 'con error',
+        'planned' => 'sin publicar',
+        'changed' => 'con cambios',
+        'published' => 'al día',
+    ],
+];

@@ -1,0 +1,58 @@
+<?php
+
+return [
+    'title' => 'Conflictos',
+    'show' => 'Mostrar',
+    'all' => 'Todos',
+    'sum_none' => 'nadie tiene que estar en dos sitios a la vez',
+    'sum' => ':count conflicto|:count conflictos',
+    'advice' => ':count sugerencia|:count sugerencias',
+    'kinds' => [
+        'teacher' => 'Docentes',
+        'students' => 'Estudiantes',
+        'account' => 'Cuentas',
+        'room' => 'Salas',
+        'long' => 'Demasiado largas',
+        'full' => 'Aforo superado',
+        'turnaround' => 'Pausas cortas',
+        'hours' => 'Pronto o tarde para estudiantes',
+        'outside' => 'Fuera del horario del centro',
+        'accepted' => 'Aceptados',
+    ],
+    'gravities' => ['hard' => 'hay que resolverlo', 'soft' => 'conviene resolverlo', 'advice' => 'sugerencia'],
+    'words' => [
+        'teacher' => ':count docente tendría que estar en dos sitios|:count docentes tendrían que estar en dos sitios',
+        'students' => ':count estudiante tendría que estar en dos sitios|:count estudiantes tendrían que estar en dos '
+            .'sitios',
+        'turnaround' => ':count docente con menos de 5 minutos entre sesiones|:count docentes con menos de 5 minutos '
+            .'entre sesiones',
+        'account' => 'más sesiones a la vez en una cuenta de anfitrión de las que permite su plan',
+        'room' => 'dos sesiones en una sala',
+        'long' => 'más larga de lo que permite el plan',
+        'full' => 'más personas que plazas tiene el plan',
+        'outside' => 'fuera del horario del centro',
+        'hours' => ':count estudiante antes de las 07:00 o después de las 20:30 en su hora|:count estudiantes antes '
+            .'de las 07:00 o después de las 20:30 en su hora',
+    ],
+    'none_accepted' => 'Ningún conflicto aceptado',
+    'none_accepted_hint' => 'Si un conflicto puede quedarse, acéptalo con un motivo. Entonces aparece aquí.',
+    'none' => 'Sin conflictos',
+    'none_hint' => 'Cada docente y cada estudiante está en un solo sitio a la vez.',
+    'columns' => [
+        'gravity' => 'Gravedad',
+        'who' => 'Qué ocurre',
+        'between' => 'Grupos',
+        'when' => 'Cuándo',
+        'out' => 'Opciones',
+    ],
+    'accepted' => 'aceptado: :why',
+    'accepted_by' => 'aceptado por :name: :why',
+    'and' => 'y',
+    'days' => ':count día|:count días',
+    'move' => 'Mover :section',
+    'only' => 'Solo el :day',
+    'reopen' => 'Reabrir',
+    'accept' => 'Aceptar',
+    'why' => 'Motivo por el que puede quedarse este conflicto',
+    'why_like' => 'Por qué puede quedarse',
+];

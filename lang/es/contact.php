@@ -1,0 +1,41 @@
+<?php
+
+return [
+    'title' => 'Tiempo lectivo',
+    'show' => 'Mostrar',
+    'all_years' => 'Todos los cursos',
+    'year' => 'Curso :year',
+    'short_of' => '{0} ninguno por debajo de su objetivo|{1} :count por debajo de su objetivo|[2,*] :count por debajo '
+        .'de su objetivo',
+    'none' => 'Ningún grupo',
+    'none_hint' => 'Todavía no hay grupos.',
+    'choose' => 'Seleccionar',
+    'section' => 'Grupo',
+    'against' => 'Tiempo impartido, previsto y perdido frente al objetivo',
+    'columns' => [
+        'planned' => 'Previsto',
+        'held' => 'Impartido',
+        'coming' => 'Por impartir',
+        'lost' => 'Perdido',
+        'made_up' => 'Recuperado',
+        'target' => 'Objetivo',
+        'short' => 'Déficit',
+    ],
+    'not_short' => 'ninguno',
+    'tray' => 'Acciones para los grupos seleccionados',
+    'target_of' => 'Objetivo de los grupos seleccionados',
+    'target_like' => '36 o 36:30',
+    'set' => 'Guardar objetivo',
+    'bar' => ':held impartido, :coming por impartir',
+    'held' => 'impartido',
+    'coming' => 'por impartir',
+    'lost' => ':time perdido',
+    'made_up' => ':time recuperado',
+    'target' => 'objetivo :time',
+    'verdicts' => [
+        'none' => '',
+        'short' => ':time por debajo del objetivo de :target',
+        'just' => 'justo el objetivo de :target',
+        'over' => ':time por encima del objetivo de :target',
+    ],
+];
