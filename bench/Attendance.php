@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Bench;
 
 use Nomada\Core\Presence\Attendance as Core;
-use Nomada\Core\Presence\Coming;
+use Nomada\Core\Presence\PresenceEvent;
 use PDO;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -54,7 +54,7 @@ final class Attendance
                 foreach ($people as $p => $told) {
                     $coming = [];
                     foreach ($told as [$second, $isJoin, $device]) {
-                        $coming[] = new Coming($second, $isJoin, $device);
+                        $coming[] = new PresenceEvent($second, $isJoin, $device);
                     }
                     $mine[$s * 100 + $p] = Core::of($coming, self::START, self::START + self::LENGTH)->seconds;
                 }

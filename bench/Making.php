@@ -6,7 +6,7 @@ namespace Nomada\Bench;
 
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Actions\Publishing\CarryOutRun;
+use Nomada\App\Actions\Publishing\ExecuteRun;
 use Nomada\App\Actions\Publishing\StartRun;
 use Nomada\App\Models\Term\Section;
 
@@ -26,7 +26,7 @@ final class Making
             $at = microtime(true);
             $run = app(StartRun::class)->links($sections, null, false);
             if ($run !== null) {
-                app(CarryOutRun::class)($run);
+                app(ExecuteRun::class)($run);
             }
             $links = microtime(true) - $at;
             $at = microtime(true);

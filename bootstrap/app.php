@@ -8,12 +8,12 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession as LaravelSession;
 use Nomada\App\Http\BusyDatabase;
-use Nomada\App\Http\Middleware\AsDrawn;
+use Nomada\App\Http\Middleware\RejectStaleForms;
 use Nomada\App\Http\Middleware\ContentSecurity;
-use Nomada\App\Http\Middleware\DoesOnce;
+use Nomada\App\Http\Middleware\IdempotentForms;
 use Nomada\App\Http\Middleware\KeepsSignIn;
-use Nomada\App\Http\Middleware\OneHost;
-use Nomada\App\Http\Middleware\OnlyText;
+use Nomada\App\Http\Middleware\TrustedHost;
+use Nomada\App\Http\Middleware\ValidateInputEncoding;
 use Nomada\App\Http\Middleware\ReadsDates;
 use Nomada\App\Http\Middleware\ServerTiming;
 use Nomada\App\Http\Middleware\SpeaksTheirLanguage;
@@ -29,8 +29,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
     // There are no listeners to look for, and every request would look.
     ->withEvents(discover: false)
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->prepend(OnlyText::class);
-        $middleware->prepend(OneHost::class);
+        $middleware->prepend(ValidateInputEncoding::class);
+        $middleware->prepend(TrustedHost::class);
         $middleware->prepend(SpeaksTheirLanguage::class);
         $middleware->prepend(ServerTiming::class);
         $middleware->prepend(TermInAddress::class);
@@ -47,14 +47,14 @@ $app = Application::configure(basePath: dirname(__DIR__))
             SpeaksTheirLanguage::class,
             KeepsSignIn::class,
             ReadsDates::class,
-            DoesOnce::class,
-            AsDrawn::class,
+            IdempotentForms::class,
+            RejectStaleForms::class,
         ]);
         $middleware->appendToPriorityList(AuthenticatesRequests::class, KeepsSignIn::class);
         $middleware->appendToPriorityList(Illuminate\Auth\Middleware\Authorize::class, ReadsDates::class);
-        $middleware->appendToPriorityList(ReadsDates::class, DoesOnce::class);
-        $middleware->appendToPriorityList(DoesOnce::class, AsDrawn::class);
-        $middleware->alias(['looks' => Nomada\App\Http\Middleware\OnlyLooks::class]);
+        $middleware->appendToPriorityList(ReadsDates::class, IdempotentForms::class);
+        $middleware->appendToPriorityList(IdempotentForms::class, RejectStaleForms::class);
+        $middleware->alias(['looks' => Nomada\App\Http\Middleware\ReadOnlySession::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

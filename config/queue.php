@@ -10,7 +10,7 @@ return [
             'table' => 'jobs',
             'queue' => 'default',
             // A job whose worker was killed is taken up again after this many seconds; none runs longer (see
-            // CarryOut::$timeout).
+            // RunLaneJob::$timeout).
             'retry_after' => (int) env('DB_QUEUE_RETRY_AFTER', 40),
             // Jobs are queued in the transaction that makes what they work on, in the same database: both come to be,
             // or neither.

@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\Storage;
 use Nomada\App\Actions\Joining\KeepDoor;
 use Nomada\App\Actions\Joining\KeepDropIn;
 use Nomada\App\Actions\Joining\ReplaceLink;
-use Nomada\App\Actions\Publishing\CarryOutRun;
+use Nomada\App\Actions\Publishing\ExecuteRun;
 use Nomada\App\Actions\Publishing\StartRun;
 use Nomada\App\Actions\Recording\FollowRecordings;
 use Nomada\App\Actions\Registration\DecideRegistration;
@@ -32,9 +32,9 @@ use Nomada\App\Models\Timetable\HostingPlan;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Services;
 use Nomada\Core\Joining\LinkKind;
-use Nomada\Core\Joining\OpenHours;
+use Nomada\Core\Joining\OpeningHours;
 use Nomada\Core\Joining\Preset;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Registration\Registering;
 use Nomada\Core\Term\DayPlan;
 use Nomada\Core\Term\LocalDate;
@@ -287,7 +287,7 @@ final class DemoCommand extends Command
         app(DemoPresence::class)->recordings($by);
         $this->runs(fn (): ?Run => $start->publish($but(self::UNPUBLISHED), null, false)->run);
         // What a teacher has put on a course page by hand: ours can stand after it.
-        Service::of(Outside::Course)->send(
+        Service::of(ExternalService::Course)->send(
             'PUT',
             '/pages/8MAR/items/reading-list',
             (string) json_encode([
@@ -307,11 +307,11 @@ final class DemoCommand extends Command
     private function runs(Closure $begin): void
     {
         foreach (Run::query()->whereNull('ended_at')->get() as $run) {
-            app(CarryOutRun::class)($run);
+            app(ExecuteRun::class)($run);
         }
         $run = $begin();
         if ($run !== null) {
-            app(CarryOutRun::class)($run);
+            app(ExecuteRun::class)($run);
         }
     }
 
@@ -339,7 +339,7 @@ final class DemoCommand extends Command
                 ->firstOrFail(),
             '6f1f2a0e-51f3-4a7e-9d54-5b0b8f4f6c01',
             'Office hours',
-            OpenHours::read('Tue 15-16, Thu 12:15-13'),
+            OpeningHours::read('Tue 15-16, Thu 12:15-13'),
             'office-hours',
             $by,
         );

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Console;
 
-use Nomada\App\Actions\Publishing\CarryOutRun;
+use Nomada\App\Actions\Publishing\ExecuteRun;
 use Nomada\App\Actions\Publishing\StartRun;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\Core\Joining\JoinCode;
@@ -16,14 +16,14 @@ final class LinksCommand extends Sections
 
     protected $description = 'Create missing join links, and list all';
 
-    public function handle(StartRun $start, CarryOutRun $carryOut): int
+    public function handle(StartRun $start, ExecuteRun $carryOut): int
     {
         $sections = $this->sections();
         if ($sections === null) {
             return self::FAILURE;
         }
         $run = $start->links(array_values($sections->modelKeys()), null, false);
-        $result = CarryOutRun::result($run === null ? null : $carryOut($run));
+        $result = ExecuteRun::result($run === null ? null : $carryOut($run));
         $links = [];
         foreach (
             Series::query()

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Console;
 
 use Illuminate\Database\QueryException;
-use Nomada\App\Actions\Publishing\CarryOutRun;
+use Nomada\App\Actions\Publishing\ExecuteRun;
 use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Actions\Publishing\StartRun;
 use Nomada\App\Actions\Publishing\TellTruth;
@@ -19,7 +19,7 @@ final class PublishCommand extends Sections
 
     protected $description = 'Publish all pending changes to every destination';
 
-    public function handle(PlanQuery $plan, StartRun $start, CarryOutRun $carryOut, TellTruth $truth): int
+    public function handle(PlanQuery $plan, StartRun $start, ExecuteRun $carryOut, TellTruth $truth): int
     {
         $sections = $this->sections();
         if ($sections === null) {
@@ -34,7 +34,7 @@ final class PublishCommand extends Sections
         $begun = $start->publish(array_values($sections->modelKeys()), null, false);
         $run = $begun->run;
         try {
-            $result = CarryOutRun::result($run === null ? null : $carryOut($run));
+            $result = ExecuteRun::result($run === null ? null : $carryOut($run));
         } catch (QueryException) {
             $this->components->error((string) __('publishing.runs.away', ['run' => (string) $run?->id]));
 

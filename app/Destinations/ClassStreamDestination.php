@@ -6,7 +6,7 @@ namespace Nomada\App\Destinations;
 
 use Illuminate\Http\Client\Response;
 use Nomada\App\Models\Publishing\Placement as Standing;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\Placement;
 
 /**
@@ -87,6 +87,6 @@ final class ClassStreamDestination extends JsonDestination
 
     private function service(): Service
     {
-        return Service::of(Outside::Stream);
+        return Service::of(ExternalService::Stream);
     }
 }

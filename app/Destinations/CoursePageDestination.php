@@ -6,7 +6,7 @@ namespace Nomada\App\Destinations;
 
 use Illuminate\Http\Client\Response;
 use Nomada\App\Models\Publishing\Placement as Standing;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\Placement;
 
 /** The course site: one page a section, on it our items by their keys. */
@@ -63,6 +63,6 @@ final class CoursePageDestination extends JsonDestination
 
     private function service(): Service
     {
-        return Service::of(Outside::Course);
+        return Service::of(ExternalService::Course);
     }
 }

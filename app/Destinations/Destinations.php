@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Destinations;
 
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\PlaceKind;
 
@@ -17,7 +17,7 @@ class Destinations
 
     public function at(Place $place): Destination
     {
-        if ($this->places->of(Outside::of($place))->kind === PlaceKind::OurPage) {
+        if ($this->places->of(ExternalService::of($place))->kind === PlaceKind::OurPage) {
             return new OurPageDestination();
         }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Destinations;
 
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 
 /** @phpstan-import-type State from ConferenceBridge */
 final class HttpConferenceBridge implements ConferenceBridge
@@ -214,6 +214,6 @@ final class HttpConferenceBridge implements ConferenceBridge
 
     private function service(): Service
     {
-        return Service::of(Outside::Bridge);
+        return Service::of(ExternalService::Bridge);
     }
 }

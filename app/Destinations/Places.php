@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Support\FaultWords;
 use Nomada\Core\Fault;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
@@ -22,7 +22,7 @@ final class Places
     /** @var array<string, stdClass>|null rows of the table by service; read once a request, and once a job */
     private ?array $rows = null;
 
-    public function of(Outside $service): PlaceSettings
+    public function of(ExternalService $service): PlaceSettings
     {
         $row = $this->rows()[$service->value] ?? null;
         $settings = $row === null ? $this->fromEnvironment($service) : self::fromRow($service, $row);
@@ -35,7 +35,7 @@ final class Places
             PlaceKind::StandIn,
             config('nomada.standins.url').
                 "/$service->value".
-                ($service === Outside::Calendar ? '/people/{sourcedId}' : ''),
+                ($service === ExternalService::Calendar ? '/people/{sourcedId}' : ''),
             '',
             (string) config('nomada.standins.token'),
             $settings->pace,
@@ -48,7 +48,7 @@ final class Places
     {
         $ours = array_filter(
             Place::cases(),
-            fn (Place $p): bool => $this->of(Outside::of($p))->kind === PlaceKind::OurPage,
+            fn (Place $p): bool => $this->of(ExternalService::of($p))->kind === PlaceKind::OurPage,
         );
 
         return array_values(array_map(fn (Place $p): string => $p->value, $ours));
@@ -57,14 +57,14 @@ final class Places
     /** Whether the calendar server invites (RFC 6638), so that nobody else has to. */
     public function invites(): bool
     {
-        return $this->of(Outside::Calendar)->kind === PlaceKind::CalDavInvites;
+        return $this->of(ExternalService::Calendar)->kind === PlaceKind::CalDavInvites;
     }
 
     /** Where the door leads to: the origins of the conference bridge, or of every known room, separated by spaces. */
     public function bridges(): string
     {
         try {
-            $bridge = $this->of(Outside::Bridge);
+            $bridge = $this->of(ExternalService::Bridge);
             $addresses =
                 $bridge->kind === PlaceKind::KnownRooms
                     ? DB::table('known_rooms')
@@ -85,7 +85,7 @@ final class Places
     }
 
     /** Whether the page says it, and not the environment. */
-    public function isKept(Outside $service): bool
+    public function isKept(ExternalService $service): bool
     {
         return isset($this->rows()[$service->value]);
     }
@@ -97,7 +97,7 @@ final class Places
     }
 
     /** @throws RuntimeException that names the setting, where it cannot be used */
-    private function fromEnvironment(Outside $service): PlaceSettings
+    private function fromEnvironment(ExternalService $service): PlaceSettings
     {
         $set = (array) config("places.$service->value");
 
@@ -119,7 +119,7 @@ final class Places
         }
     }
 
-    private static function fromRow(Outside $service, stdClass $row): PlaceSettings
+    private static function fromRow(ExternalService $service, stdClass $row): PlaceSettings
     {
         return new PlaceSettings(
             $service,

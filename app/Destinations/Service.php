@@ -9,7 +9,7 @@ use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\Factory;
 use Illuminate\Http\Client\PendingRequest;
 use Illuminate\Http\Client\Response;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceSettings;
 use Psr\Http\Message\UriInterface;
 
@@ -23,7 +23,7 @@ final readonly class Service
     {
     }
 
-    public static function of(Outside $service): self
+    public static function of(ExternalService $service): self
     {
         return new self(app(Factory::class), app(Places::class)->of($service));
     }
@@ -87,7 +87,7 @@ final readonly class Service
         string $type = 'application/json',
     ): Response {
         $url = preg_match('~^https?://~', $path) === 1 ? $this->whole($path) : $this->place->url.$path;
-        $pace = new Pace($this->place->service->value);
+        $pace = new RateLimiter($this->place->service->value);
         $pace->wait($this->place->pace);
         $alone = function () use ($headers, $body, $type, $method, $url): mixed {
             try {
@@ -96,7 +96,7 @@ final readonly class Service
                 return $e;
             }
         };
-        $response = Together::await(fn (): Transfer => $this->beside($method, $url, $headers, $body, $type), $alone);
+        $response = ConcurrentRequests::await(fn (): PendingRequest => $this->beside($method, $url, $headers, $body, $type), $alone);
         if ($response instanceof Response && $response->redirect()) {
             $response = $alone();
         }
@@ -133,7 +133,7 @@ final readonly class Service
      *
      * @param  array<string, string>  $headers
      */
-    private function beside(string $method, string $url, array $headers, string $body, string $type): Transfer
+    private function beside(string $method, string $url, array $headers, string $body, string $type): PendingRequest
     {
         $headers += $body === '' ? [] : ['Content-Type' => $type];
         $headers += $this->authorization();
@@ -143,7 +143,7 @@ final readonly class Service
             $lines[] = "$name: $value";
         }
 
-        return new Transfer($method, $url, $lines, $body, min(5, $this->place->timeout), $this->place->timeout);
+        return new PendingRequest($method, $url, $lines, $body, min(5, $this->place->timeout), $this->place->timeout);
     }
 
     /** @return array<string, string> the header by which we are known, where there is one */

@@ -9,7 +9,7 @@ use Nomada\App\Models\Term\School;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Clock;
-use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Belonging\SessionRole;
 use Nomada\Core\Term\LocalDate;
 
 /** One session: hosted by whoever core's rule of belonging names for it, looked at by the teacher who is absent too. */
@@ -41,10 +41,10 @@ final class SessionPolicy
         return $this->host($person, $session) ||
             ($person->isStaff() &&
                 LocalDate::parse($session->day)->day >= $this->clock->schoolDay()->day &&
-                $this->standing($person, $session) === Standing::Absent);
+                $this->standing($person, $session) === SessionRole::Absent);
     }
 
-    private function standing(Person $person, Session $session): Standing
+    private function standing(Person $person, Session $session): SessionRole
     {
         $belonging = Belongings::of($person->id, array_values($session->series->sectionIds()));
 

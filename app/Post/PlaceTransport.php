@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Post;
 
 use Nomada\App\Destinations\Places;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
 use Symfony\Component\Mailer\Envelope;
@@ -29,7 +29,7 @@ final class PlaceTransport implements TransportInterface
     public function send(RawMessage $message, ?Envelope $envelope = null): ?SentMessage
     {
         // Asked anew each time: the mailer is made once a process.
-        $place = app(Places::class)->of(Outside::Post);
+        $place = app(Places::class)->of(ExternalService::Post);
 
         return $place->kind === PlaceKind::Smtp
             ? $this->server($place)->send($message, $envelope)

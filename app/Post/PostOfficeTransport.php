@@ -6,7 +6,7 @@ namespace Nomada\App\Post;
 
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Service;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Symfony\Component\Mailer\Exception\TransportException;
 use Symfony\Component\Mailer\SentMessage;
 use Symfony\Component\Mailer\Transport\AbstractTransport;
@@ -21,7 +21,7 @@ final class PostOfficeTransport extends AbstractTransport
     {
         try {
             foreach ($message->getEnvelope()->getRecipients() as $recipient) {
-                Service::of(Outside::Post)->send(
+                Service::of(ExternalService::Post)->send(
                     'POST',
                     '/letters',
                     $message->toString(),

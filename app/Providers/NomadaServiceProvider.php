@@ -39,13 +39,13 @@ use Nomada\App\Policies\SessionPolicy;
 use Nomada\App\Post\PlaceTransport;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\KeyMark;
+use Nomada\App\Support\KeyFingerprint;
 use Nomada\App\Support\Lines;
 use Nomada\App\Support\LostDatabase;
 use Nomada\App\Support\Postgres;
 use Nomada\App\Support\Say;
 use Nomada\App\Support\Words;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceKind;
 use PDO;
 use Psr\Clock\ClockInterface;
@@ -81,7 +81,7 @@ final class NomadaServiceProvider extends ServiceProvider
         $this->app->scoped(Places::class);
         $this->app->bind(
             ConferenceBridge::class,
-            fn (Application $app): ConferenceBridge => $app->make(Places::class)->of(Outside::Bridge)->kind ===
+            fn (Application $app): ConferenceBridge => $app->make(Places::class)->of(ExternalService::Bridge)->kind ===
             PlaceKind::KnownRooms
                 ? new KnownRoomsBridge()
                 : new HttpConferenceBridge(),
@@ -119,7 +119,7 @@ final class NomadaServiceProvider extends ServiceProvider
         URL::forceRootUrl((string) config('app.url'));
         if ($this->app->runningInConsole()) {
             $this->app->make('events')->listen(CommandStarting::class, function (CommandStarting $event): void {
-                if (str_starts_with((string) $event->command, 'nomada:') && ! KeyMark::fits()) {
+                if (str_starts_with((string) $event->command, 'nomada:') && ! KeyFingerprint::fits()) {
                     $event->output->writeln('<error> '.__('errors.key.console').' </error>');
                     exit(1);
                 }
@@ -135,7 +135,7 @@ final class NomadaServiceProvider extends ServiceProvider
         // Every form has a key of its own beside its token.
         Blade::directive(
             'csrf',
-            fn (): string => '<?php echo csrf_field(), \Nomada\App\Queries\ActKey::field(); ?>',
+            fn (): string => '<?php echo csrf_field(), \Nomada\App\Queries\IdempotencyKey::field(); ?>',
         );
         Mail::extend('post-office', fn (): PlaceTransport => new PlaceTransport());
         $this->limits();

@@ -6,7 +6,7 @@ namespace Nomada\App\Queries;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\Core\Belonging\Belonging;
-use Nomada\Core\Belonging\Part;
+use Nomada\Core\Belonging\Membership;
 use Nomada\Core\Belonging\PartRole;
 use stdClass;
 
@@ -23,7 +23,7 @@ final class Belongings
     {
         return new Belonging(
             $person,
-            array_values(array_map(fn (array $r): Part => new Part(PartRole::from($r[0]), $r[1], $r[2]), $rows)),
+            array_values(array_map(fn (array $r): Membership => new Membership(PartRole::from($r[0]), $r[1], $r[2]), $rows)),
         );
     }
 

@@ -6,12 +6,12 @@ namespace Nomada\App\Queries;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
-use Nomada\Core\Timetable\Running;
+use Nomada\Core\Timetable\HostedSeries;
 
 /** A term's series as licences see them: when their sessions run, how many come at most, on which account. */
 final class RunningSeries
 {
-    /** @return list<Running> those with a session that is planned, in the order of their ids */
+    /** @return list<HostedSeries> those with a session that is planned, in the order of their ids */
     public static function of(Term $term): array
     {
         $people = DB::table('parts')
@@ -38,7 +38,7 @@ final class RunningSeries
         return array_values(
             $rows
                 ->map(
-                    fn (\stdClass $r): Running => new Running(
+                    fn (\stdClass $r): HostedSeries => new HostedSeries(
                         (int) $r->id,
                         array_map(function (string $one): array {
                             [$start, $end] = explode(' ', $one);

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Nomada\App\Queries;
 
 use Illuminate\Support\Facades\DB;
-use Nomada\Core\Publishing\Showing;
+use Nomada\Core\Publishing\PublishingOptions;
 
 /** How what is published stands at the places: the school's rules, and what a section has of its own. */
 final class Showings
 {
-    public static function ofSchool(): Showing
+    public static function ofSchool(): PublishingOptions
     {
         return self::usual()->with(self::own(null));
     }
@@ -29,7 +29,7 @@ final class Showings
 
     /**
      * @param  list<int>  $sections
-     * @return array<int, Showing> by section, of each of them
+     * @return array<int, PublishingOptions> by section, of each of them
      */
     public static function of(array $sections): array
     {
@@ -50,8 +50,8 @@ final class Showings
         return $out;
     }
 
-    private static function usual(): Showing
+    private static function usual(): PublishingOptions
     {
-        return new Showing(Templates::languages()[0]);
+        return new PublishingOptions(Templates::languages()[0]);
     }
 }

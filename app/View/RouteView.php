@@ -11,7 +11,7 @@ use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Remembered;
+use Nomada\App\Support\WriteVersionedCache;
 use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Clash;
@@ -71,8 +71,8 @@ final readonly class RouteView
             );
         }
         $person = $for->isCoordinator() ? null : $for->id;
-        $minute = intdiv($this->clock->seconds(), Remembered::AT_MOST);
-        $n = Remembered::untilWritten(
+        $minute = intdiv($this->clock->seconds(), WriteVersionedCache::AT_MOST);
+        $n = WriteVersionedCache::untilWritten(
             "route $term->id $person $minute",
             fn (): \stdClass => $this->counts($person, $term->id, $this->clock->today($term->calendar()->zone)),
         );

@@ -9,7 +9,7 @@ use Nomada\App\Destinations\Places;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Clock;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceKind;
 
 /**
@@ -24,7 +24,7 @@ final readonly class StandinAddress
 
     public function coursePage(Section $section, Person $for): ?string
     {
-        return match ($this->kind(Outside::Course)) {
+        return match ($this->kind(ExternalService::Course)) {
             PlaceKind::StandIn => $this->page(
                 '/course/pages/'.rawurlencode($section->sourced_id),
                 $section->name(),
@@ -37,7 +37,7 @@ final readonly class StandinAddress
 
     public function stream(Section $section, Person $for): ?string
     {
-        return match ($this->kind(Outside::Stream)) {
+        return match ($this->kind(ExternalService::Stream)) {
             PlaceKind::StandIn => $this->page(
                 '/stream/sections/'.rawurlencode($section->sourced_id),
                 $section->name(),
@@ -50,14 +50,14 @@ final readonly class StandinAddress
 
     public function calendar(Person $person): ?string
     {
-        return $this->kind(Outside::Calendar) === PlaceKind::StandIn
+        return $this->kind(ExternalService::Calendar) === PlaceKind::StandIn
             ? $this->page('/calendar/people/'.rawurlencode($person->sourced_id), $person->name(), $person)
             : null;
     }
 
     public function mailbox(Person $person): ?string
     {
-        return $this->kind(Outside::Post) === PlaceKind::StandIn
+        return $this->kind(ExternalService::Post) === PlaceKind::StandIn
             ? $this->page(
                 '/post/people/'.rawurlencode(mb_strtolower((string) $person->email)),
                 'Post of '.$person->name(),
@@ -66,7 +66,7 @@ final readonly class StandinAddress
             : null;
     }
 
-    private function kind(Outside $service): PlaceKind
+    private function kind(ExternalService $service): PlaceKind
     {
         return $this->places->of($service)->kind;
     }

@@ -24,33 +24,33 @@ final readonly class Belonging
      * @param  int|null  $substitute  the person who takes it instead of the section's teacher
      * @param  list<int>|null  $chosen  the students whom it is for; null where it is the whole roster's
      */
-    public function on(int $day, ?int $substitute = null, ?array $chosen = null): Standing
+    public function on(int $day, ?int $substitute = null, ?array $chosen = null): SessionRole
     {
         if ($this->person !== null && $this->person === $substitute) {
-            return Standing::Host;
+            return SessionRole::Host;
         }
         $found = [];
         foreach ($this->parts as $part) {
             $found[] = match (true) {
-                ! $part->holdsOn($day) => $part->isOverOn($day) ? Standing::Left : Standing::Ahead,
-                $part->role === PartRole::Teacher => $substitute === null ? Standing::Host : Standing::Absent,
-                $part->role === PartRole::CoTeacher => Standing::Host,
+                ! $part->holdsOn($day) => $part->isOverOn($day) ? SessionRole::Left : SessionRole::Ahead,
+                $part->role === PartRole::Teacher => $substitute === null ? SessionRole::Host : SessionRole::Absent,
+                $part->role === PartRole::CoTeacher => SessionRole::Host,
                 $part->role === PartRole::Student => self::isAmong($this->person, $chosen)
-                    ? Standing::Student
-                    : Standing::NotChosen,
-                $part->role === PartRole::Observer => Standing::Observer,
+                    ? SessionRole::Student
+                    : SessionRole::NotChosen,
+                $part->role === PartRole::Observer => SessionRole::Observer,
                 // A substitute's part is the session, and was asked for above.
-                default => Standing::None,
+                default => SessionRole::None,
             };
         }
         $order = [
-            Standing::Host,
-            Standing::Student,
-            Standing::Observer,
-            Standing::Absent,
-            Standing::NotChosen,
-            Standing::Ahead,
-            Standing::Left,
+            SessionRole::Host,
+            SessionRole::Student,
+            SessionRole::Observer,
+            SessionRole::Absent,
+            SessionRole::NotChosen,
+            SessionRole::Ahead,
+            SessionRole::Left,
         ];
         foreach ($order as $standing) {
             if (in_array($standing, $found, true)) {
@@ -58,7 +58,7 @@ final readonly class Belonging
             }
         }
 
-        return $chosen === null || $this->person === null ? Standing::None : Standing::NotChosen;
+        return $chosen === null || $this->person === null ? SessionRole::None : SessionRole::NotChosen;
     }
 
     /**
@@ -76,7 +76,7 @@ final readonly class Belonging
     public function mayHost(int $day, int $today, ?int $substitute, int $grace): bool
     {
         if ($day >= $today) {
-            return $this->on($day, $substitute) === Standing::Host;
+            return $this->on($day, $substitute) === SessionRole::Host;
         }
         if ($this->person !== null && $this->person === $substitute && $today - $day <= $grace) {
             return true;
@@ -104,9 +104,9 @@ final readonly class Belonging
         $then = $this->on($day, null, $chosen);
         $now = $this->on($today);
 
-        return $then === Standing::Student ||
-            ($then === Standing::Observer && $now === Standing::Observer) ||
-            ($isNamed && $now === Standing::Student);
+        return $then === SessionRole::Student ||
+            ($then === SessionRole::Observer && $now === SessionRole::Observer) ||
+            ($isNamed && $now === SessionRole::Student);
     }
 
     /** @param  list<int>|null  $chosen */

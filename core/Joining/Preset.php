@@ -32,19 +32,19 @@ final readonly class Preset
             new self(
                 'office-hours',
                 new Said('presets.office-hours'),
-                new DoorRules(straightIn: StraightIn::Nobody, othersWait: true),
+                new DoorRules(straightIn: EntryWithoutWaiting::Nobody, othersWait: true),
                 new Floor(),
             ),
             new self(
                 'guest-lecture',
                 new Said('presets.guest-lecture'),
-                new DoorRules(straightIn: StraightIn::School, othersWait: true),
+                new DoorRules(straightIn: EntryWithoutWaiting::School, othersWait: true),
                 new Floor(speak: Who::Host, camera: Who::Host),
             ),
             new self(
                 'recording',
                 new Said('presets.recording'),
-                new DoorRules(opensBefore: 0, straightIn: StraightIn::Nobody),
+                new DoorRules(opensBefore: 0, straightIn: EntryWithoutWaiting::Nobody),
                 new Floor(Who::Host, Who::Host, Who::Host),
             ),
         ];
@@ -72,7 +72,7 @@ final readonly class Preset
     /** "Registered students come in from 10 minutes before, once a teacher is inside; others are turned away" */
     private static function in(DoorRules $door): Said
     {
-        if ($door->straightIn === StraightIn::Nobody) {
+        if ($door->straightIn === EntryWithoutWaiting::Nobody) {
             return new Said($door->othersWait ? 'in.wait' : 'in.teachers');
         }
 

@@ -17,7 +17,7 @@ namespace Nomada\Core\Presence;
 final class Intervals
 {
     /**
-     * @param  list<Coming>  $told  of one person
+     * @param  list<PresenceEvent>  $told  of one person
      * @param  int  $from  UTC seconds of the session's start; $to its end. What lies beyond is cut off
      * @return list<array{int, int}> ascending, none empty, none touching another
      */
@@ -45,14 +45,14 @@ final class Intervals
      * When somebody was there before the start, which counts for nothing and tells who waited. Of that only what was
      * told: who lost their join was not there early.
      *
-     * @param  list<Coming>  $told  of one person
+     * @param  list<PresenceEvent>  $told  of one person
      * @param  int  $from  UTC seconds before which nothing is looked at; $start the session's
      * @return list<array{int, int}> ascending
      */
     public static function early(array $told, int $from, int $start): array
     {
-        $early = array_values(array_filter($told, fn (Coming $c): bool => $c->at < $start));
-        usort($early, fn (Coming $a, Coming $b): int => [$a->at, ! $a->isJoin] <=> [$b->at, ! $b->isJoin]);
+        $early = array_values(array_filter($told, fn (PresenceEvent $c): bool => $c->at < $start));
+        usort($early, fn (PresenceEvent $a, PresenceEvent $b): int => [$a->at, ! $a->isJoin] <=> [$b->at, ! $b->isJoin]);
         while ($early !== [] && ! $early[0]->isJoin) {
             array_shift($early);
         }

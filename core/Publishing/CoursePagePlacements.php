@@ -64,7 +64,7 @@ final class CoursePagePlacements
                 'doors' => CommonFields::doors($section, $words),
             ] +
             CommonFields::ways($section) +
-            ($section->showing->amount === Amount::Nothing ? [] : ['sessions' => $turns]) +
+            ($section->showing->amount === DetailLevel::Nothing ? [] : ['sessions' => $turns]) +
             self::materials($section, null) +
             $section->showing->ofNext();
 
@@ -110,7 +110,7 @@ final class CoursePagePlacements
                     'week' => (string) $week,
                     'begins' => $section->term->monday($week)->iso(),
                 ] +
-                ($section->showing->amount === Amount::Nothing ? [] : ['sessions' => $lines]);
+                ($section->showing->amount === DetailLevel::Nothing ? [] : ['sessions' => $lines]);
             if (isset($recordings[$week])) {
                 $fields['recordings'] = $recordings[$week];
             }
@@ -163,7 +163,7 @@ final class CoursePagePlacements
     public static function line(SectionFacts $section, SeriesFacts $series, PlannedSession $session): string
     {
         $words = $section->words();
-        $isAll = $section->showing->amount === Amount::All;
+        $isAll = $section->showing->amount === DetailLevel::All;
         $line =
             CommonFields::when($section, $session, $words).
             ($isAll ? CommonFields::told($session, $words) : '').

@@ -7,7 +7,7 @@ namespace Nomada\Core\Publishing;
 /** One session that somebody sees otherwise than the door would say; both starts in UTC seconds. */
 final readonly class Difference
 {
-    public function __construct(public Seen $seen, public ?int $start, public ?int $there = null)
+    public function __construct(public DiscrepancyKind $seen, public ?int $start, public ?int $there = null)
     {
     }
 }

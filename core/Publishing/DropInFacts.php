@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
-use Nomada\Core\Joining\OpenHours;
+use Nomada\Core\Joining\OpeningHours;
 
 /** What publishing needs to know of one drop-in room. A hidden one is not among a section's facts. */
 final readonly class DropInFacts
@@ -13,7 +13,7 @@ final readonly class DropInFacts
     public function __construct(
         public int $id,
         public string $name,
-        public OpenHours $hours,
+        public OpeningHours $hours,
         public string $place,
         public string $link,
         public string $joinCode,

@@ -19,7 +19,7 @@ final readonly class PlaceSettings
      * @param  float  $timeout  seconds for one answer
      */
     public function __construct(
-        public Outside $service,
+        public ExternalService $service,
         public PlaceKind $kind,
         public string $url = '',
         public string $user = '',
@@ -35,7 +35,7 @@ final readonly class PlaceSettings
      * @throws Fault that names the field
      */
     public static function typed(
-        Outside $service,
+        ExternalService $service,
         string $kind,
         string $url,
         string $user,

@@ -36,7 +36,7 @@ final readonly class SectionFacts
         public array $tellings = [],
         public array $materials = [],
         public array $words = [],
-        public Showing $showing = new Showing(),
+        public PublishingOptions $showing = new PublishingOptions(),
         public string $school = '',
     ) {
     }

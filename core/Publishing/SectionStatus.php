@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Publishing;
 
 use Nomada\Core\Language\Said;
-use Nomada\Core\Snag;
+use Nomada\Core\Issue;
 
 /** How far a section has come, and from that its snags. Counts only, so that six hundred of them are cheap. */
 final readonly class SectionStatus
@@ -38,14 +38,14 @@ final readonly class SectionStatus
     ) {
     }
 
-    /** @return list<Snag> the gravest first */
+    /** @return list<Issue> the gravest first */
     public function snags(): array
     {
         $out = [];
         foreach (Place::cases() as $place) {
             $n = $this->places[$place->value]['trouble'] ?? 0;
             if ($n > 0) {
-                $out[] = new Snag(
+                $out[] = new Issue(
                     'refused',
                     true,
                     new Said('snag.refused', ['place' => $place->said(), 'n' => $n]),
@@ -54,16 +54,16 @@ final readonly class SectionStatus
             }
         }
         if ($this->series === 0) {
-            $out[] = new Snag('no-series', true, new Said('snag.no_series'), 'timetable');
+            $out[] = new Issue('no-series', true, new Said('snag.no_series'), 'timetable');
         }
         foreach ($this->clashes as $words) {
-            $out[] = new Snag('clash', true, new Said('snag.clash', ['clash' => $words]), 'timetable');
+            $out[] = new Issue('clash', true, new Said('snag.clash', ['clash' => $words]), 'timetable');
         }
         if ($this->beyond > 0) {
-            $out[] = new Snag('beyond', true, new Said('snag.beyond', ['n' => $this->beyond]), 'timetable');
+            $out[] = new Issue('beyond', true, new Said('snag.beyond', ['n' => $this->beyond]), 'timetable');
         }
         if ($this->withoutAccount > 0) {
-            $out[] = new Snag(
+            $out[] = new Issue(
                 'no-account',
                 true,
                 new Said('snag.no_account', ['n' => $this->withoutAccount]),
@@ -71,7 +71,7 @@ final readonly class SectionStatus
             );
         }
         if ($this->absentRunning > 0) {
-            $out[] = new Snag(
+            $out[] = new Issue(
                 'absences',
                 false,
                 new Said('snag.absences', ['n' => $this->absentRunning]),
@@ -81,29 +81,29 @@ final readonly class SectionStatus
         if (
             $this->stands() &&
             $this->differing() > 0 &&
-            ! in_array('refused', array_map(fn (Snag $s): string => $s->kind, $out), true)
+            ! in_array('refused', array_map(fn (Issue $s): string => $s->kind, $out), true)
         ) {
-            $out[] = new Snag('changed', false, new Said('snag.changed'), 'publishing');
+            $out[] = new Issue('changed', false, new Said('snag.changed'), 'publishing');
         }
         // Where every place is a page of ours nothing differs, and still nobody has been told.
         if ($this->isToTell && $this->differing() === 0) {
-            $out[] = new Snag('to-tell', false, new Said('snag.to_tell'), 'publishing');
+            $out[] = new Issue('to-tell', false, new Said('snag.to_tell'), 'publishing');
         }
         if ($this->changedThere > 0) {
-            $out[] = new Snag(
+            $out[] = new Issue(
                 'changed-there',
                 false,
                 new Said('snag.changed_there', ['n' => $this->changedThere]),
                 'publishing',
             );
         } elseif ($this->seeOther > 0 && $this->stands() && $this->differing() === 0) {
-            $out[] = new Snag('truth', false, new Said('snag.truth', ['n' => $this->seeOther]), 'publishing');
+            $out[] = new Issue('truth', false, new Said('snag.truth', ['n' => $this->seeOther]), 'publishing');
         }
         if ($this->linked < $this->series) {
-            $out[] = new Snag('no-link', false, new Said('snag.no_link'), 'joining');
+            $out[] = new Issue('no-link', false, new Said('snag.no_link'), 'joining');
         }
         if ($this->series > 0 && $this->registered < $this->roster) {
-            $out[] = new Snag(
+            $out[] = new Issue(
                 'not-registered',
                 false,
                 new Said('snag.not_registered', ['n' => $this->roster - $this->registered]),
@@ -111,7 +111,7 @@ final readonly class SectionStatus
             );
         }
         if ($this->series > 0 && ! $this->stands()) {
-            $out[] = new Snag('not-published', false, new Said('snag.not_published'), 'publishing');
+            $out[] = new Issue('not-published', false, new Said('snag.not_published'), 'publishing');
         }
 
         return $out;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Nomada\Core\Publishing;
 
 use Nomada\Core\Belonging\Belonging;
-use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Belonging\SessionRole;
 use Nomada\Core\Language\Phrases;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
-use Nomada\Core\Timetable\Stretches;
+use Nomada\Core\Timetable\PlanHistory;
 
 /**
  * What publishing needs to know of one series. Sessions are the planned ones, ascending; cancelled ones carry their
@@ -26,7 +26,7 @@ final readonly class SeriesFacts
      * @param  array<string, list<int>>|null  $registered  where students register for each session: the sessions' ids
      *   for which each is, by sourcedId; null where they register for all at once
      * @param  array<int, string>  $recordings  addresses of what is released to everybody, by the session's start
-     * @param  Stretches|null  $stretches  its plans one after the other; the plan alone where null
+     * @param  PlanHistory|null  $stretches  its plans one after the other; the plan alone where null
      * @param  bool  $isHidden  its link is hidden, outside the door's hours or by hand, so it stands at no destination
      */
     public function __construct(
@@ -45,7 +45,7 @@ final readonly class SeriesFacts
         public array $elsewhere = [],
         public bool $isHidden = false,
         public array $belongings = [],
-        private ?Stretches $stretches = null,
+        private ?PlanHistory $stretches = null,
         public ?array $registered = null,
         public array $recordings = [],
     ) {
@@ -62,7 +62,7 @@ final readonly class SeriesFacts
     /** When it meets, and from when that changes: true at any moment at which somebody reads it. */
     public function meets(Phrases $phrases): string
     {
-        $said = ($this->stretches ?? new Stretches([$this->plan]))->said();
+        $said = ($this->stretches ?? new PlanHistory([$this->plan]))->said();
 
         return "{$phrases->this($said)} {$this->plan->zone->place()}";
     }
@@ -95,10 +95,10 @@ final readonly class SeriesFacts
     {
         $standing =
             $belonging?->on($session->day, $session->own?->teacher, $session->own?->chosen) ??
-            ($session->isForAll() ? Standing::Student : Standing::NotChosen);
+            ($session->isForAll() ? SessionRole::Student : SessionRole::NotChosen);
         $isChosen =
             $this->registered === null ||
-            $standing !== Standing::Student ||
+            $standing !== SessionRole::Student ||
             in_array($session->id, $sessions, true);
 
         return $standing->isTheirs() && $isChosen;

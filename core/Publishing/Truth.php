@@ -28,9 +28,9 @@ final class Truth
             if ($event === null) {
                 $open[] = $session;
             } elseif ($event->end !== $session->end) {
-                $out[] = new Difference(Seen::OtherTime, $session->start, $event->start);
+                $out[] = new Difference(DiscrepancyKind::OtherTime, $session->start, $event->start);
             } elseif ($event->link !== $session->link) {
-                $out[] = new Difference(Seen::OtherLink, $session->start, $event->start);
+                $out[] = new Difference(DiscrepancyKind::OtherLink, $session->start, $event->start);
             }
         }
         $left = array_merge(...array_values($there));
@@ -40,7 +40,7 @@ final class Truth
         foreach ($open as $session) {
             $instead = self::onDay($left, $zone->wall($session->start)[0], $zone);
             $out[] = new Difference(
-                $instead === null ? Seen::Missing : Seen::OtherTime,
+                $instead === null ? DiscrepancyKind::Missing : DiscrepancyKind::OtherTime,
                 $session->start,
                 $instead === null ? null : $left[$instead]->start,
             );
@@ -49,7 +49,7 @@ final class Truth
             }
         }
         foreach ($left as $event) {
-            $out[] = new Difference(Seen::Extra, null, $event->start);
+            $out[] = new Difference(DiscrepancyKind::Extra, null, $event->start);
         }
         usort($out, fn (Difference $a, Difference $b): int => ($a->start ?? $a->there) <=> ($b->start ?? $b->there));
 

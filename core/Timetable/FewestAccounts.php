@@ -19,14 +19,14 @@ final readonly class FewestAccounts
     /** @var list<HostAccount> one of each size, the smallest first */
     private array $kinds;
 
-    /** @var list<Stretch> one of each shape */
+    /** @var list<OverlapGroup> one of each shape */
     private array $stretches;
 
     /** @var array<int, int> by a set of kinds, as bits: how many run at one time that only these hold */
     private array $peaks;
 
     /**
-     * @param  list<Running>  $running
+     * @param  list<HostedSeries>  $running
      * @param  list<HostAccount>  $kinds  one account of each plan
      */
     public function __construct(array $running, array $kinds)
@@ -48,7 +48,7 @@ final readonly class FewestAccounts
         $this->kinds = array_values($sizes);
         $held = $this->held($running);
         $stretches = [];
-        foreach (Stretch::all($held) as $stretch) {
+        foreach (OverlapGroup::all($held) as $stretch) {
             $stretches[$stretch->shape()] ??= $stretch;
         }
         $this->stretches = array_values($stretches);
@@ -78,15 +78,15 @@ final readonly class FewestAccounts
     }
 
     /**
-     * @param  list<Running>  $running
-     * @return list<Running> one of each session that some plan holds
+     * @param  list<HostedSeries>  $running
+     * @return list<HostedSeries> one of each session that some plan holds
      */
     private function held(array $running): array
     {
         $out = [];
         foreach ($running as $series) {
             foreach ($series->sessions as $session) {
-                $one = new Running($series->series, [$session], $series->people);
+                $one = new HostedSeries($series->series, [$session], $series->people);
                 if ($this->holders($one) !== 0) {
                     $out[] = $one;
                 }
@@ -97,7 +97,7 @@ final readonly class FewestAccounts
     }
 
     /** The kinds that hold a session, as bits. */
-    private function holders(Running $one): int
+    private function holders(HostedSeries $one): int
     {
         $bits = 0;
         foreach ($this->kinds as $i => $kind) {
@@ -108,7 +108,7 @@ final readonly class FewestAccounts
     }
 
     /**
-     * @param  list<Running>  $sessions
+     * @param  list<HostedSeries>  $sessions
      * @return array<int, int>
      */
     private function peaks(array $sessions): array
@@ -116,7 +116,7 @@ final readonly class FewestAccounts
         $out = [];
         for ($set = 1; $set < 1 << count($this->kinds); $set++) {
             $only = array_values(
-                array_filter($sessions, fn (Running $one): bool => ($this->holders($one) & ~$set) === 0),
+                array_filter($sessions, fn (HostedSeries $one): bool => ($this->holders($one) & ~$set) === 0),
             );
             $out[$set] = (new Licences($only))->peak()['n'];
         }

@@ -25,7 +25,7 @@ final readonly class HostAccount
         }
     }
 
-    public function holds(Running $series): bool
+    public function holds(HostedSeries $series): bool
     {
         return $series->people <= $this->seats && $series->longest <= $this->minutes;
     }

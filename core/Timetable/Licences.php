@@ -19,7 +19,7 @@ final readonly class Licences
     /** Minutes of a step of the curve. */
     public const STEP = 5;
 
-    /** @param  list<Running>  $running */
+    /** @param  list<HostedSeries>  $running */
     public function __construct(private array $running)
     {
     }
@@ -65,7 +65,7 @@ final readonly class Licences
     public function curve(Zone $zone): array
     {
         $days = [];
-        $all = array_merge(...array_map(fn (Running $r): array => array_column($r->sessions, 0), $this->running));
+        $all = array_merge(...array_map(fn (HostedSeries $r): array => array_column($r->sessions, 0), $this->running));
         // One offset a day, but for the days on which the clock changes.
         $offsets = $all === [] ? [] : $zone->offsets(intdiv(min($all), 86400) - 1, intdiv(max($all), 86400) + 1);
         foreach ($this->running as $series) {
@@ -114,7 +114,7 @@ final readonly class Licences
                 [],
                 array_combine(
                     array_column($this->running, 'series'),
-                    array_map(fn (Running $r): array => array_column($r->sessions, 0), $this->running),
+                    array_map(fn (HostedSeries $r): array => array_column($r->sessions, 0), $this->running),
                 ),
                 0,
             );
@@ -125,7 +125,7 @@ final readonly class Licences
         $bySessions = $this->running;
         usort(
             $bySessions,
-            fn (Running $a, Running $b): int => [-count($a->sessions), $a->series] <=> [
+            fn (HostedSeries $a, HostedSeries $b): int => [-count($a->sessions), $a->series] <=> [
                 -count($b->sessions),
                 $b->series,
             ],
@@ -142,7 +142,7 @@ final readonly class Licences
         $byWay = $this->inTheWay($waiting);
         usort(
             $waiting,
-            fn (Running $a, Running $b): int => [-$byWay[$a->series], $a->series] <=> [
+            fn (HostedSeries $a, HostedSeries $b): int => [-$byWay[$a->series], $a->series] <=> [
                 -$byWay[$b->series],
                 $b->series,
             ],
@@ -163,12 +163,12 @@ final readonly class Licences
             $this->split($series, $accounts, $on, $split, $left);
         }
         if ($left !== []) {
-            [$at, $split, $left] = (new Recolouring($this->running, $accounts))->of($at, $split, $left);
+            [$at, $split, $left] = (new AccountReassignment($this->running, $accounts))->of($at, $split, $left);
         }
         $changed = count(
             array_filter(
                 $this->running,
-                fn (Running $r): bool => $r->account !== null && ($at[$r->series] ?? $r->account) !== $r->account,
+                fn (HostedSeries $r): bool => $r->account !== null && ($at[$r->series] ?? $r->account) !== $r->account,
             ),
         );
         ksort($at);
@@ -181,12 +181,12 @@ final readonly class Licences
      *
      * @param  list<HostAccount>  $accounts
      * @param  array<int, int>  $at
-     * @param  array<int, Running>  $byId
+     * @param  array<int, HostedSeries>  $byId
      * @param  array<string, int|null>  $elsewhere  where each series could go from its account, as long as nothing
      *   has moved
      */
     private function makeRoom(
-        Running $series,
+        HostedSeries $series,
         array $accounts,
         Occupancy $on,
         array &$at,
@@ -228,10 +228,10 @@ final readonly class Licences
      * @param  array<int, array<int, int>>  $split
      * @param  array<int, list<int>>  $left
      */
-    private function split(Running $series, array $accounts, Occupancy $on, array &$split, array &$left): void
+    private function split(HostedSeries $series, array $accounts, Occupancy $on, array &$split, array &$left): void
     {
         foreach ($series->sessions as [$start, $end]) {
-            $one = new Running($series->series, [[$start, $end]], $series->people);
+            $one = new HostedSeries($series->series, [[$start, $end]], $series->people);
             // The account of the session before, where it can be: fewest changes within the series.
             $before = $split[$series->series] ?? [];
             $id = $on->roomFirstOn($before === [] ? null : end($before), $one, $accounts);
@@ -248,7 +248,7 @@ final readonly class Licences
      * How many sessions of others run at the same time as each series' own, counted from two sorted lists: of the
      * sessions that overlap [start, end) all begin before its end, and have not ended by its start.
      *
-     * @param  list<Running>  $of
+     * @param  list<HostedSeries>  $of
      * @return array<int, int> by series
      */
     private function inTheWay(array $of): array

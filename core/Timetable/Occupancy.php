@@ -15,7 +15,7 @@ final class Occupancy
      *
      * @param  int  $but  a series that is thought away
      */
-    public function takes(Running $series, HostAccount $account, int $but = 0): bool
+    public function takes(HostedSeries $series, HostAccount $account, int $but = 0): bool
     {
         if (! $account->holds($series)) {
             return false;
@@ -46,7 +46,7 @@ final class Occupancy
      *
      * @param  list<HostAccount>  $accounts
      */
-    public function room(Running $series, array $accounts): ?int
+    public function room(HostedSeries $series, array $accounts): ?int
     {
         foreach ($accounts as $account) {
             if ($this->takes($series, $account)) {
@@ -62,14 +62,14 @@ final class Occupancy
      *
      * @param  list<HostAccount>  $accounts
      */
-    public function roomFirstOn(?int $first, Running $series, array $accounts): ?int
+    public function roomFirstOn(?int $first, HostedSeries $series, array $accounts): ?int
     {
         $asked = array_values(array_filter($accounts, fn (HostAccount $a): bool => $a->id === $first));
 
         return $this->room($series, $asked) ?? $this->room($series, $accounts);
     }
 
-    public function put(Running $series, int $account): void
+    public function put(HostedSeries $series, int $account): void
     {
         foreach ($series->sessions as [$start, $end]) {
             foreach (range(intdiv($start, 86400), intdiv($end - 1, 86400)) as $day) {
@@ -91,7 +91,7 @@ final class Occupancy
      *
      * @return list<int>
      */
-    public function against(Running $series, int $account): array
+    public function against(HostedSeries $series, int $account): array
     {
         $out = [];
         foreach ($series->sessions as [$start, $end]) {

@@ -18,7 +18,7 @@ final readonly class PlannedSession
         public int $end,
         public SessionState $state = SessionState::Planned,
         public ?string $reason = null,
-        public ?Particulars $own = null,
+        public ?SessionOverrides $own = null,
         public ?int $id = null,
     ) {
     }
@@ -48,12 +48,12 @@ final readonly class PlannedSession
     /** The same, cancelled. */
     public function cancelled(string $reason): self
     {
-        $own = new Particulars(...[...get_object_vars($this->own ?? new Particulars()), 'cancelled' => $reason]);
+        $own = new SessionOverrides(...[...get_object_vars($this->own ?? new SessionOverrides()), 'cancelled' => $reason]);
 
         return new self($this->day, $this->start, $this->end, SessionState::Cancelled, $reason, $own, $this->id);
     }
 
-    public function with(?Particulars $own): self
+    public function with(?SessionOverrides $own): self
     {
         return new self($this->day, $this->start, $this->end, $this->state, $this->reason, $own, $this->id);
     }

@@ -63,7 +63,7 @@ final readonly class Shift
      *
      * @throws Fault
      */
-    public function over(Stretches $stretches, int $from, Term $term): Stretches
+    public function over(PlanHistory $stretches, int $from, Term $term): PlanHistory
     {
         $at = $stretches->plans[0];
         $later = [];
@@ -78,7 +78,7 @@ final readonly class Shift
         $begins = new LocalDate(min($from, $from + $this->to - $this->slot));
         $new = $stretches->from($begins, $this->plan($at, $term));
 
-        return new Stretches([...$new->plans, ...$later]);
+        return new PlanHistory([...$new->plans, ...$later]);
     }
 
     private function pattern(Pattern $pattern, Term $term): Pattern

@@ -117,7 +117,7 @@ final class Topics
 
     private static function with(PlannedSession $session, ?string $topic): PlannedSession
     {
-        $own = ($session->own ?? new Particulars())->withTopic($topic);
+        $own = ($session->own ?? new SessionOverrides())->withTopic($topic);
 
         return $session->with($own->isEmpty() ? null : $own);
     }

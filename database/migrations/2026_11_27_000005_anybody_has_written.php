@@ -3,7 +3,7 @@
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-// A number that rises with whatever is written to what every page counts; see app/Support/Remembered.php. A sequence
+// A number that rises with whatever is written to what every page counts; see app/Support/WriteVersionedCache.php. A sequence
 // holds nobody up: two who write at once both take the next number, and neither waits for the other.
 return new class extends Migration {
     private const TABLES = [
@@ -25,7 +25,7 @@ return new class extends Migration {
     {
         DB::statement('create sequence if not exists changes');
         DB::unprepared(
-            // What is only tried out is taken back (app/Support/Trial.php) and changes nothing.
+            // What is only tried out is taken back (app/Support/ConnectionCheck.php) and changes nothing.
             "create or replace function note_change() returns trigger language plpgsql as
             'begin
                 if current_setting(''nomada.trial'', true) is distinct from ''yes'' then

@@ -44,12 +44,12 @@ test('controllers hold no queries', function () {
 
 test('what is looked for is found where it is', function () {
     expect(Tokens::naming('app/Actions/Publishing', ['Fiber', 'Nomada\Core\Publishing\Place']))
-        ->toContain('app/Actions/Publishing/CarryOut.php: Nomada\Core\Publishing\Place')
+        ->toContain('app/Actions/Publishing/RunLaneJob.php: Nomada\Core\Publishing\Place')
         ->and(Tokens::naming('app/Destinations', ['Fiber']))
-        ->toBe(['app/Destinations/Together.php: Fiber'])
+        ->toBe(['app/Destinations/ConcurrentRequests.php: Fiber'])
         ->and(Tokens::naming('app/Actions/Publishing', [], ['usleep', 'microtime', 'handle']))
-        ->toContain('app/Actions/Publishing/CarryOut.php: microtime')
-        ->not->toContain('app/Actions/Publishing/CarryOut.php: handle');
+        ->toContain('app/Actions/Publishing/RunLaneJob.php: microtime')
+        ->not->toContain('app/Actions/Publishing/RunLaneJob.php: handle');
 });
 
 test('core values are final and do not change', function (string $value) {
@@ -59,7 +59,7 @@ test('core values are final and do not change', function (string $value) {
     Nomada\Core\Publishing\Placement::class,
     Nomada\Core\Timetable\PlannedSession::class,
     Nomada\Core\Timetable\SeriesPlan::class,
-    Nomada\Core\Joining\DoorAnswer::class,
+    Nomada\Core\Joining\AdmissionDecision::class,
 ]);
 
 test('everything states its types, and nothing is left that was only for looking', function (string $folder) {

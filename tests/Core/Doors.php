@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use DateTimeImmutable;
-use Nomada\Core\Joining\Door;
-use Nomada\Core\Joining\DoorAnswer;
+use Nomada\Core\Joining\Admission;
+use Nomada\Core\Joining\AdmissionDecision;
 use Nomada\Core\Joining\DoorRules;
-use Nomada\Core\Joining\Knock;
+use Nomada\Core\Joining\JoinAttempt;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\RoomState;
 use Nomada\Core\Joining\Visitor;
@@ -19,7 +19,7 @@ use Nomada\Core\Timetable\PlannedSession;
 final class Doors
 {
     /** @param  array<string, mixed>  $link  what of the knock is not the usual */
-    public static function at(string $at, array $link = [], ?Visitor $visitor = null): DoorAnswer
+    public static function at(string $at, array $link = [], ?Visitor $visitor = null): AdmissionDecision
     {
         $sessions = Scenario::plan([2, 4], '2027-01-12', minutes: 47)->sessions(Scenario::term());
         $sessions = array_map(
@@ -29,8 +29,8 @@ final class Doors
             $sessions,
         );
 
-        return (new Door($link['rules'] ?? new DoorRules()))->answer(
-            new Knock(
+        return (new Admission($link['rules'] ?? new DoorRules()))->answer(
+            new JoinAttempt(
                 $link['kind'] ?? LinkKind::Personal,
                 $link['sessions'] ?? $sessions,
                 $visitor ?? new Visitor(1, false, true, 'accepted'),

@@ -13,7 +13,7 @@ use Nomada\App\View\Joining\DoorPage;
 use Nomada\App\View\Person\PersonQuery;
 use Nomada\App\View\Registration\Me\ComingSession;
 use Nomada\App\View\Registration\Me\MeQuery;
-use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Belonging\SessionRole;
 use Nomada\Core\Joining\DoorReply;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Term\LocalDate;
@@ -108,7 +108,7 @@ function pageHas(string $who, string $day): bool
 test('door, page, calendar, policy and core agree on everybody, before, during and after their part', function (
     string $who,
     string $day,
-    Standing $is,
+    SessionRole $is,
 ) {
     momentAt($day);
     $session = sessionOn($day);
@@ -124,41 +124,41 @@ test('door, page, calendar, policy and core agree on everybody, before, during a
         ->and($reply)
         ->toBe(
             match ($is) {
-                Standing::Host, Standing::Student, Standing::Observer, Standing::Absent => DoorReply::ComeIn,
-                Standing::Left => DoorReply::Left,
+                SessionRole::Host, SessionRole::Student, SessionRole::Observer, SessionRole::Absent => DoorReply::ComeIn,
+                SessionRole::Left => DoorReply::Left,
                 // A joiner is told of the first one that is theirs.
-                Standing::Ahead => DoorReply::TooEarly,
+                SessionRole::Ahead => DoorReply::TooEarly,
                 // The substitute is told when the one session opens.
-                Standing::None => $day < '2027-02-11' ? DoorReply::TooEarly : DoorReply::NotOnRoster,
+                SessionRole::None => $day < '2027-02-11' ? DoorReply::TooEarly : DoorReply::NotOnRoster,
             },
         )
         ->and(in_array($day, calendarDays($who), true))
         ->toBe($is->isTheirs())
         ->and(Gate::forUser($person)->allows('host', $session))
-        ->toBe($is === Standing::Host)
+        ->toBe($is === SessionRole::Host)
         ->and(Gate::forUser($person)->allows('look', $session))
-        ->toBe($person->isStaff() && in_array($is, [Standing::Host, Standing::Absent], true));
-    if (! $is->isTheirs() || $is === Standing::Student || $person->isStaff()) {
+        ->toBe($person->isStaff() && in_array($is, [SessionRole::Host, SessionRole::Absent], true));
+    if (! $is->isTheirs() || $is === SessionRole::Student || $person->isStaff()) {
         expect(pageHas($who, $day))->toBe($is->isTheirs());
     }
 })->with([
-    'the teacher' => ['T-2', '2027-02-09', Standing::Host],
-    'the teacher while another takes it' => ['T-2', '2027-02-11', Standing::Absent],
-    'the teacher afterwards' => ['T-2', '2027-02-18', Standing::Host],
-    'the substitute before' => ['T-3', '2027-02-09', Standing::None],
-    'the substitute' => ['T-3', '2027-02-11', Standing::Host],
-    'the substitute afterwards' => ['T-3', '2027-02-18', Standing::None],
-    'a co-teacher' => ['T-1', '2027-02-09', Standing::Host],
-    'a co-teacher beside the substitute' => ['T-1', '2027-02-11', Standing::Host],
-    'a co-teacher on the last day' => ['T-1', '2027-02-18', Standing::Host],
-    'a co-teacher who has left' => ['T-1', '2027-02-23', Standing::Left],
-    'a student' => ['S-1', '2027-02-11', Standing::Student],
-    'a leaver before' => ['S-3', '2027-02-18', Standing::Student],
-    'a leaver after' => ['S-3', '2027-02-23', Standing::Left],
-    'a joiner before' => ['S-2', '2027-02-18', Standing::Ahead],
-    'a joiner on the first day' => ['S-2', '2027-02-23', Standing::Student],
-    'an observer' => ['S-4', '2027-02-11', Standing::Observer],
-    'a teacher of another class' => ['T-3', '2027-02-23', Standing::None],
+    'the teacher' => ['T-2', '2027-02-09', SessionRole::Host],
+    'the teacher while another takes it' => ['T-2', '2027-02-11', SessionRole::Absent],
+    'the teacher afterwards' => ['T-2', '2027-02-18', SessionRole::Host],
+    'the substitute before' => ['T-3', '2027-02-09', SessionRole::None],
+    'the substitute' => ['T-3', '2027-02-11', SessionRole::Host],
+    'the substitute afterwards' => ['T-3', '2027-02-18', SessionRole::None],
+    'a co-teacher' => ['T-1', '2027-02-09', SessionRole::Host],
+    'a co-teacher beside the substitute' => ['T-1', '2027-02-11', SessionRole::Host],
+    'a co-teacher on the last day' => ['T-1', '2027-02-18', SessionRole::Host],
+    'a co-teacher who has left' => ['T-1', '2027-02-23', SessionRole::Left],
+    'a student' => ['S-1', '2027-02-11', SessionRole::Student],
+    'a leaver before' => ['S-3', '2027-02-18', SessionRole::Student],
+    'a leaver after' => ['S-3', '2027-02-23', SessionRole::Left],
+    'a joiner before' => ['S-2', '2027-02-18', SessionRole::Ahead],
+    'a joiner on the first day' => ['S-2', '2027-02-23', SessionRole::Student],
+    'an observer' => ['S-4', '2027-02-11', SessionRole::Observer],
+    'a teacher of another class' => ['T-3', '2027-02-23', SessionRole::None],
 ]);
 
 test(

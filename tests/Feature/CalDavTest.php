@@ -6,10 +6,10 @@ use Nomada\App\Destinations\CalDav\CalDavServer;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Destinations\Service;
-use Nomada\App\Destinations\Together;
+use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
 use Tests\Support\Radicale;
@@ -200,7 +200,7 @@ test('a server that does not invite is no such place, and says why', function ()
     );
     Scheduling::shared()->begin();
     expect(CalDavServer::atPlace()->organizer())->toBe('timetable@school.example');
-    $settings = app(Places::class)->of(Outside::Calendar);
+    $settings = app(Places::class)->of(ExternalService::Calendar);
     expect(app(Nomada\App\Actions\Publishing\TryPlace::class)($settings)->words[1])->toContain(
         'The server sends invitations from timetable@school.example',
     );
@@ -229,7 +229,7 @@ test('a server that says no, is none, or does not answer, is told in words', fun
 
 test('an address that cannot be one is a fault of its field', function (string $kind, string $url, string $field) {
     calendarsAt($url, ['kind' => $kind]);
-    expect(fn () => app(Places::class)->of(Outside::Calendar))->toThrow(
+    expect(fn () => app(Places::class)->of(ExternalService::Calendar))->toThrow(
         fn (RuntimeException $e) => expect($e->getPrevious()->field)
             ->toBe($field)
             ->and($e->getMessage())
@@ -256,7 +256,7 @@ test(
         calendarsAt($this->radicale->url());
         $at = fn (string $url, string $method = 'GET', array $headers = []): Closure => fn (): int => Service::at(
             new PlaceSettings(
-                Outside::Calendar,
+                ExternalService::Calendar,
                 PlaceKind::CalDav,
                 $url,
                 Radicale::USER,
@@ -267,7 +267,7 @@ test(
             ->send($method, '', '', $headers)
             ->status();
         $here = $this->radicale->url();
-        $out = Together::run([
+        $out = ConcurrentRequests::run([
             'sent on' => $at("$here/.well-known/caldav", 'PROPFIND', ['Depth' => '0']),
             'silent' => $at('http://127.0.0.1:9'),
             'wrong' => $at("$here/nobody/here/none.ics"),

@@ -303,9 +303,9 @@ test('every case of a list has its words', function (string $list, array $words)
 })->with([
     [Nomada\App\Models\Term\Role::class, ['frame.roles.%s', 'account.people.roles.%s']],
     [Nomada\Core\Publishing\PlaceKind::class, ['publishing.places.kinds.%s']],
-    [Nomada\Core\Publishing\Outside::class, ['places.services.%s.in_sentence']],
-    [Nomada\Core\Publishing\Cause::class, ['publishing.truth.causes.%s']],
-    [Nomada\Core\Publishing\Seen::class, ['publishing.truth.seen.%s']],
+    [Nomada\Core\Publishing\ExternalService::class, ['places.services.%s.in_sentence']],
+    [Nomada\Core\Publishing\DiscrepancyCause::class, ['publishing.truth.causes.%s']],
+    [Nomada\Core\Publishing\DiscrepancyKind::class, ['publishing.truth.seen.%s']],
     [Nomada\Core\Post\LetterKind::class, ['letters.%s.title', 'letters.%s.subject', 'letters.%s.text']],
     [Nomada\Core\Post\Reminder::class, ['remind.choices.%s']],
     [Nomada\Core\Presence\Status::class, ['attendance.status.%s']],

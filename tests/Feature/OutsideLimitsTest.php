@@ -7,14 +7,14 @@ use Nomada\App\Actions\Recording\FollowRecordings;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Destinations\Service;
-use Nomada\App\Destinations\Together;
+use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Models\Presence\Recording;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Post\Letters;
 use Nomada\App\Post\PostOffice;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
 use Tests\Support\MailServer;
@@ -24,7 +24,7 @@ use Tests\Support\Xandikos;
 function oddPlace(string $path = ''): PlaceSettings
 {
     return new PlaceSettings(
-        Outside::Bridge,
+        ExternalService::Bridge,
         PlaceKind::CalDav,
         OddServer::shared()->url().$path,
         'nomada',
@@ -43,7 +43,7 @@ test('a password is known to the host that is set, and to no other that it sends
     $odd = OddServer::shared();
     $alone = fn () => Service::at(oddPlace())->send('GET', '/on');
     expect($alone)->toThrow(DestinationFailure::class, 'another host');
-    $out = Together::run(['one' => $alone, 'two' => fn () => Service::at(oddPlace())->send('GET', '/here')->body()]);
+    $out = ConcurrentRequests::run(['one' => $alone, 'two' => fn () => Service::at(oddPlace())->send('GET', '/here')->body()]);
     expect($out['one'])->toBeInstanceOf(DestinationFailure::class)->and($out['two'])->toBe('here');
     $other = "http://localhost:$odd->port/taken";
     expect(fn () => Service::at(oddPlace())->send('GET', $other))

@@ -6,10 +6,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\Places;
-use Nomada\App\Destinations\Together;
+use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Publishing\Run;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceKind;
 use Tests\Support\Radicale;
 
@@ -57,11 +57,11 @@ test('a place is tried before it is kept, and what stood elsewhere is to be publ
         ->toBe(0);
     // An empty password keeps the one that is kept, as long as the server stays the same.
     $this->put('/publishing/places/calendar', placeForm(['password' => '', 'pace' => '50']));
-    expect(app(Places::class)->of(Outside::Calendar)->password)->toBe(Radicale::PASSWORD);
+    expect(app(Places::class)->of(ExternalService::Calendar)->password)->toBe(Radicale::PASSWORD);
     $this->put('/publishing/places/calendar', placeForm(['password' => '', 'user' => 'other']));
-    expect(app(Places::class)->of(Outside::Calendar)->password)->toBe('');
+    expect(app(Places::class)->of(ExternalService::Calendar)->password)->toBe('');
     $this->delete('/publishing/places/calendar');
-    expect(app(Places::class)->of(Outside::Calendar)->kind)->toBe(PlaceKind::StandIn);
+    expect(app(Places::class)->of(ExternalService::Calendar)->kind)->toBe(PlaceKind::StandIn);
 });
 
 test('what cannot be a place is told beside its field, and nothing is kept', function (array $with, string $field) {
@@ -278,10 +278,10 @@ test('another conference service knows none of the rooms: each link gets a new o
 
 test('what is done side by side comes back in order, each with its own answer or fault', function () {
     $at = [];
-    $out = Together::run([
+    $out = ConcurrentRequests::run([
         'a' => fn () => count($at),
         'b' => fn () => throw new RuntimeException('no'),
-        'c' => fn () => Nomada\App\Destinations\Service::of(Outside::Course)->send('GET', '/pages/MAR')->status(),
+        'c' => fn () => Nomada\App\Destinations\Service::of(ExternalService::Course)->send('GET', '/pages/MAR')->status(),
     ]);
     expect(array_keys($out))
         ->toBe(['a', 'b', 'c'])

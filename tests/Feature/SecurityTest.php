@@ -180,8 +180,8 @@ test('a key that does not fit the database is said on one page and by every comm
     DB::table('key_marks')->update(['sum' => str_repeat('0', 64)]);
     cache()->flush();
     $this->as('A-1')->get('/term')->assertStatus(503)->assertSee('The key does not match the database');
-    expect(Nomada\App\Support\KeyMark::fits())->toBeFalse();
-    DB::table('key_marks')->update(['sum' => Nomada\App\Support\KeyMark::sum()]);
+    expect(Nomada\App\Support\KeyFingerprint::fits())->toBeFalse();
+    DB::table('key_marks')->update(['sum' => Nomada\App\Support\KeyFingerprint::sum()]);
     $this->get('/term')->assertOk();
     // An empty database has nothing to fit.
     DB::table('key_marks')->delete();

@@ -20,7 +20,7 @@ use Nomada\App\Support\FaultWords;
 use Nomada\App\Support\Say;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
-use Nomada\Core\Timetable\Handing;
+use Nomada\Core\Timetable\AccountTransferPreview;
 
 /**
  * One act on many series: links made (by a run, which says what comes of each), a preset, hidden or shown, replaced,
@@ -131,7 +131,7 @@ final readonly class BulkAct
         if ($to === null || $term === null) {
             return [];
         }
-        $found = Handing::to($to, RunningSeries::of($term), array_map(intval(...), $chosen->pluck('id')->all()));
+        $found = AccountTransferPreview::to($to, RunningSeries::of($term), array_map(intval(...), $chosen->pluck('id')->all()));
         $others = array_merge(...array_column($found, 'with'));
         $names = Series::query()
             ->with('section')

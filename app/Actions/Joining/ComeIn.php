@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\Cache;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Support\Clock;
-use Nomada\Core\Joining\DoorAnswer;
+use Nomada\Core\Joining\AdmissionDecision;
 use Nomada\Core\Joining\DoorReply;
 
 /**
@@ -26,7 +26,7 @@ final readonly class ComeIn
         string $meeting,
         string $person,
         string $name,
-        DoorAnswer $answer,
+        AdmissionDecision $answer,
     ): string {
         $at = $this->bridge->admit($way->room, $person, $name, $answer->asHost, [
             'meeting' => $meeting,

@@ -17,7 +17,7 @@ use Nomada\App\Support\Secrets;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkSecret;
-use Nomada\Core\Joining\OpenHours;
+use Nomada\Core\Joining\OpeningHours;
 use Nomada\Core\Language\Said;
 
 /**
@@ -43,7 +43,7 @@ final readonly class KeepDropIn
         Section $section,
         string $uid,
         string $name,
-        OpenHours $hours,
+        OpeningHours $hours,
         string $preset,
         Person $by,
     ): DropInRoom {
@@ -82,7 +82,7 @@ final readonly class KeepDropIn
     }
 
     /** @throws Fault */
-    public function change(DropInRoom $room, string $name, OpenHours $hours, string $preset, Person $by): void
+    public function change(DropInRoom $room, string $name, OpeningHours $hours, string $preset, Person $by): void
     {
         $this->check($room->section, $name, $preset, $room->id);
         $this->keep(

@@ -15,7 +15,7 @@ use Nomada\App\Post\Letters;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Clock;
-use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Belonging\SessionRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Presence\RollCall;
@@ -266,7 +266,7 @@ final readonly class LiveAct
         }
         $day = LocalDate::parse($session->day)->day;
         $sections = array_values($session->series->sectionIds());
-        if (Belongings::of($student->id, $sections)->on($day, null, $session->chosen) !== Standing::Student) {
+        if (Belongings::of($student->id, $sections)->on($day, null, $session->chosen) !== SessionRole::Student) {
             throw new Fault('live.not_theirs', 'form', ['name' => $student->name()]);
         }
         if ($this->clock->seconds() < $live->start) {

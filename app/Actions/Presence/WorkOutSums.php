@@ -9,7 +9,7 @@ use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Queries\Presence\AttendanceTable;
 use Nomada\App\Queries\Presence\HeldSession;
 use Nomada\Core\Presence\Attendance;
-use Nomada\Core\Presence\Running;
+use Nomada\Core\Presence\AbsenceStreak;
 use Nomada\Core\Presence\Status;
 
 /** Keeps what each session came to, for pages that show hundreds of them. */
@@ -62,8 +62,8 @@ final readonly class WorkOutSums
     {
         $rows = [];
         foreach ($table->pupils as $pupil) {
-            $n = Running::absences(array_map(fn (Attendance $a): Status => $a->status(), $table->whole($pupil)));
-            if ($n >= Running::SNAG) {
+            $n = AbsenceStreak::absences(array_map(fn (Attendance $a): Status => $a->status(), $table->whole($pupil)));
+            if ($n >= AbsenceStreak::SNAG) {
                 $rows[] = ['section_id' => $section, 'person_id' => $pupil->id, 'n' => $n];
             }
         }

@@ -11,7 +11,7 @@ use Nomada\App\Destinations\Places;
 use Nomada\App\Models\Term\Person;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Language\Said;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
 
@@ -56,7 +56,7 @@ final readonly class ChangePlace
     }
 
     /** Asks the environment again. */
-    public function reset(Outside $service, Person $by): void
+    public function reset(ExternalService $service, Person $by): void
     {
         DB::transaction(function () use ($service, $by): void {
             $old = $this->places->of($service);
@@ -83,15 +83,15 @@ final readonly class ChangePlace
         RefreshSections::later($sections);
     }
 
-    private static function named(Outside $service): Said
+    private static function named(ExternalService $service): Said
     {
         return new Said("places.services.{$service->value}.name");
     }
 
-    private function follow(Outside $service, PlaceSettings $old, Person $by): void
+    private function follow(ExternalService $service, PlaceSettings $old, Person $by): void
     {
         $new = $this->places->of($service);
-        if ($service === Outside::Bridge && $new->isElsewhere($old)) {
+        if ($service === ExternalService::Bridge && $new->isElsewhere($old)) {
             $this->losesRooms($by);
         }
         $destination = $service->destination();

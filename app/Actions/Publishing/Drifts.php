@@ -13,7 +13,7 @@ use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Destinations;
 use Nomada\App\Destinations\Found;
 use Nomada\App\Destinations\Places;
-use Nomada\App\Destinations\Together;
+use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Person;
@@ -218,7 +218,7 @@ final class Drifts
             };
         }
         $silent = $differ = [];
-        foreach (Together::run($tasks) as $space => $came) {
+        foreach (ConcurrentRequests::run($tasks) as $space => $came) {
             if ($came instanceof DestinationFailure) {
                 $silent["{$place->value} $space"] = $came->getMessage();
             } elseif ($came instanceof Throwable) {

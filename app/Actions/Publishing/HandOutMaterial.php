@@ -10,7 +10,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Clock;
-use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Belonging\SessionRole;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**
@@ -48,7 +48,7 @@ final readonly class HandOutMaterial
             [$for->id, ...DB::table('guardianships')->where('guardian_id', $for->id)->pluck('student_id')] as $person
         ) {
             $standing = Belongings::of((int) $person, [$section])->on($today);
-            if (in_array($standing, [Standing::Student, Standing::Ahead], true)) {
+            if (in_array($standing, [SessionRole::Student, SessionRole::Ahead], true)) {
                 return true;
             }
         }

@@ -13,7 +13,7 @@ use Nomada\App\Queries\Templates;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Post\Template;
-use Nomada\Core\Publishing\Showing;
+use Nomada\Core\Publishing\PublishingOptions;
 use Nomada\Core\Publishing\ShownText;
 
 /**
@@ -27,7 +27,7 @@ final readonly class KeepShowing
     }
 
     /**
-     * @param  array<string, mixed>  $rules  as {@see Showing::from()} reads them
+     * @param  array<string, mixed>  $rules  as {@see PublishingOptions::from()} reads them
      * @param  string|null  $startedTold  how students are told of a session that begins now; null as it is
      *
      * @throws Fault that names the field

@@ -8,7 +8,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Queries\SectionFactsQuery;
-use Nomada\App\Support\Remembered;
+use Nomada\App\Support\WriteVersionedCache;
 use Nomada\Core\Publishing\FieldChange;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Verb;
@@ -42,12 +42,12 @@ final readonly class PlanQuery
      */
     public function counts(?array $sections = null): array
     {
-        if ($sections !== null && count($sections) < Remembered::MANY) {
+        if ($sections !== null && count($sections) < WriteVersionedCache::MANY) {
             return $this->counted($sections);
         }
         $of = $sections === null ? 'all' : hash('sha256', implode(' ', $sections));
 
-        return Remembered::untilWritten("plan $of", fn (): array => $this->counted($sections));
+        return WriteVersionedCache::untilWritten("plan $of", fn (): array => $this->counted($sections));
     }
 
     /**

@@ -116,7 +116,7 @@ final readonly class StartRun
                 );
                 $run->update(['scope' => null]);
                 $this->fill($run, $steps, true);
-                CarryOut::endIfDone($run->id);
+                RunLaneJob::endIfDone($run->id);
             });
         }
 
@@ -239,7 +239,7 @@ final readonly class StartRun
         foreach ($left->where('updated_at', '<', $idle)->get() as $run) {
             $n += $this->queueLanes($run);
             $run->touch();
-            CarryOut::endIfDone($run->id);
+            RunLaneJob::endIfDone($run->id);
         }
 
         return $n;
@@ -254,7 +254,7 @@ final readonly class StartRun
             ->reorder()
             ->distinct()
             ->get(['section_id', 'lane']);
-        $jobs = CarryOut::all($run->id, $lanes->map(fn (RunStep $s): array => [(int) $s->section_id, $s->lane]));
+        $jobs = RunLaneJob::all($run->id, $lanes->map(fn (RunStep $s): array => [(int) $s->section_id, $s->lane]));
         array_map(dispatch(...), $jobs);
 
         return count($jobs);
@@ -289,7 +289,7 @@ final readonly class StartRun
         foreach ($steps as $step) {
             $lanes["{$step['section_id']} {$step['lane']}"] = [$step['section_id'], $step['lane']];
         }
-        foreach (CarryOut::all($run->id, $queue ? $lanes : []) as $job) {
+        foreach (RunLaneJob::all($run->id, $queue ? $lanes : []) as $job) {
             dispatch($job);
         }
     }

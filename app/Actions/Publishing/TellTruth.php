@@ -10,17 +10,17 @@ use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Destinations;
 use Nomada\App\Destinations\Found;
 use Nomada\App\Destinations\Places;
-use Nomada\App\Destinations\Together;
+use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Interchange\Calendar\ServedEvent;
 use Nomada\Core\Interchange\Calendar\ServedEvents;
-use Nomada\Core\Publishing\Cause;
+use Nomada\Core\Publishing\DiscrepancyCause;
 use Nomada\Core\Publishing\DoorSession;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Placement as WantedPlacement;
 use Nomada\Core\Publishing\SectionFacts;
-use Nomada\Core\Publishing\Seen;
+use Nomada\Core\Publishing\DiscrepancyKind;
 use Nomada\Core\Publishing\SeriesFacts;
 use Nomada\Core\Publishing\Truth;
 use Nomada\Core\Publishing\WantedPlacements;
@@ -133,7 +133,7 @@ final class TellTruth
             $destination = $this->destinations->at($place);
             $tasks[$key] = fn (): array => $destination->read($section);
         }
-        foreach (Together::run($tasks, self::AT_ONCE) as $key => $there) {
+        foreach (ConcurrentRequests::run($tasks, self::AT_ONCE) as $key => $there) {
             [$place, $section, $wanted, $standing] = $pages[$key];
             if (! is_array($there)) {
                 $this->silent($there, $place, $section, []);
@@ -163,9 +163,9 @@ final class TellTruth
                 $this->add(
                     self::cause($row, $found),
                     match (true) {
-                        $found === null => Seen::Missing,
-                        $ought === null => Seen::Extra,
-                        default => Seen::OtherWords,
+                        $found === null => DiscrepancyKind::Missing,
+                        $ought === null => DiscrepancyKind::Extra,
+                        default => DiscrepancyKind::OtherWords,
                     },
                     $place,
                     $section,
@@ -241,7 +241,7 @@ final class TellTruth
             $person = (string) $person;
             $tasks[$person] = fn (): array => $this->calendar($destination, $person, $expected);
         }
-        foreach (Together::run($tasks, self::AT_ONCE) as $person => $differ) {
+        foreach (ConcurrentRequests::run($tasks, self::AT_ONCE) as $person => $differ) {
             $person = (string) $person;
             if (! is_array($differ)) {
                 foreach (array_unique(array_column($people[$person], 'section')) as $section) {
@@ -308,9 +308,9 @@ final class TellTruth
         }
     }
 
-    private static function cause(?stdClass $row, ?Found $found): Cause
+    private static function cause(?stdClass $row, ?Found $found): DiscrepancyCause
     {
-        return Cause::of(
+        return DiscrepancyCause::of(
             (bool) $row?->left_alone,
             $row?->wanted_print,
             $row?->standing_print,
@@ -325,7 +325,7 @@ final class TellTruth
         if (! ($came instanceof DestinationFailure) && $came instanceof Throwable) {
             throw $came;
         }
-        $this->add(Cause::NoAnswer, Seen::Missing, $place, $section, $people);
+        $this->add(DiscrepancyCause::NoAnswer, DiscrepancyKind::Missing, $place, $section, $people);
     }
 
     /**
@@ -333,8 +333,8 @@ final class TellTruth
      * @param  list<string>  $sessions
      */
     private function add(
-        Cause $cause,
-        Seen $seen,
+        DiscrepancyCause $cause,
+        DiscrepancyKind $seen,
         Place $place,
         string $section,
         array $people = [],

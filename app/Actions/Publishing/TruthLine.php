@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Publishing;
 
-use Nomada\Core\Publishing\Cause;
+use Nomada\Core\Publishing\DiscrepancyCause;
 use Nomada\Core\Publishing\Place;
-use Nomada\Core\Publishing\Seen;
+use Nomada\Core\Publishing\DiscrepancyKind;
 
 /** What some people see otherwise than the door would say, for one cause at one place of one section. */
 final readonly class TruthLine
@@ -17,8 +17,8 @@ final readonly class TruthLine
      * @param  list<string>  $sessions  starts in UTC, ISO 8601; empty where it is about none
      */
     public function __construct(
-        public Cause $cause,
-        public Seen $seen,
+        public DiscrepancyCause $cause,
+        public DiscrepancyKind $seen,
         public Place $place,
         public string $section,
         public array $people,

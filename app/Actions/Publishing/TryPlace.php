@@ -8,10 +8,10 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\CalDav\CalDavServer;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Service;
-use Nomada\App\Destinations\Trial;
+use Nomada\App\Destinations\ConnectionCheck;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Post\PlaceTransport;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
 use Symfony\Component\Mailer\Exception\ExceptionInterface;
@@ -19,7 +19,7 @@ use Symfony\Component\Mailer\Exception\ExceptionInterface;
 /** Speaks to a service once, changes nothing there, and says in plain words what it answered. */
 final readonly class TryPlace
 {
-    public function __invoke(PlaceSettings $place): Trial
+    public function __invoke(PlaceSettings $place): ConnectionCheck
     {
         try {
             return match ($place->kind) {
@@ -28,34 +28,34 @@ final readonly class TryPlace
                 PlaceKind::CalDavInvites => $this->invites($place),
                 PlaceKind::Smtp => $this->mail($place),
                 PlaceKind::KnownRooms => $this->rooms(),
-                PlaceKind::OurPage => new Trial(true, [(string) __('publishing.places.tried.ours')]),
+                PlaceKind::OurPage => new ConnectionCheck(true, [(string) __('publishing.places.tried.ours')]),
             };
         } catch (DestinationFailure $e) {
-            return new Trial(false, [$e->getMessage()]);
+            return new ConnectionCheck(false, [$e->getMessage()]);
         }
     }
 
-    private function service(PlaceSettings $place): Trial
+    private function service(PlaceSettings $place): ConnectionCheck
     {
         $path = match ($place->service) {
-            Outside::Course => '/pages/nomada-try',
-            Outside::Stream => '/sections/nomada-try',
+            ExternalService::Course => '/pages/nomada-try',
+            ExternalService::Stream => '/sections/nomada-try',
             default => '/',
         };
-        if ($place->service === Outside::Calendar) {
+        if ($place->service === ExternalService::Calendar) {
             return $this->calendars($place);
         }
         // What knows nothing of such a page, and says so, has answered.
         $answer = Service::at($place)->send('GET', $path, '', [], [404]);
 
-        return new Trial(true, [(string) __('publishing.places.tried.answers', ['status' => $answer->status()])]);
+        return new ConnectionCheck(true, [(string) __('publishing.places.tried.answers', ['status' => $answer->status()])]);
     }
 
-    private function calendars(PlaceSettings $place): Trial
+    private function calendars(PlaceSettings $place): ConnectionCheck
     {
         $server = new CalDavServer(Service::at($place), $place);
         if (! $place->isTemplate()) {
-            return new Trial(true, [(string) __('publishing.places.tried.home', ['home' => $server->home()])]);
+            return new ConnectionCheck(true, [(string) __('publishing.places.tried.home', ['home' => $server->home()])]);
         }
         $person = Person::query()
             ->whereNotNull('email')
@@ -63,12 +63,12 @@ final readonly class TryPlace
             ->orderBy('id')
             ->first();
         if ($person === null) {
-            return new Trial(false, [(string) __('publishing.places.tried.nobody')]);
+            return new ConnectionCheck(false, [(string) __('publishing.places.tried.nobody')]);
         }
         $collection = $server->collection($person->sourced_id, fn (): ?string => $person->email);
         $isThere = $server->isThere($collection);
 
-        return new Trial(true, [
+        return new ConnectionCheck(true, [
             (string) __($isThere ? 'publishing.places.tried.calendar' : 'publishing.places.tried.no_calendar', [
                 'who' => $person->name(),
                 'at' => $collection,
@@ -76,37 +76,37 @@ final readonly class TryPlace
         ]);
     }
 
-    private function invites(PlaceSettings $place): Trial
+    private function invites(PlaceSettings $place): ConnectionCheck
     {
         $server = new CalDavServer(Service::at($place), $place);
 
-        return new Trial(true, [
+        return new ConnectionCheck(true, [
             (string) __('publishing.places.tried.home', ['home' => $server->home()]),
             (string) __('publishing.places.tried.invites', ['address' => $server->organizer()]),
         ]);
     }
 
-    private function mail(PlaceSettings $place): Trial
+    private function mail(PlaceSettings $place): ConnectionCheck
     {
         $server = PlaceTransport::smtp($place, $place->timeout);
         try {
             $server->start();
             $server->stop();
         } catch (ExceptionInterface $e) {
-            return new Trial(false, [$e->getMessage()]);
+            return new ConnectionCheck(false, [$e->getMessage()]);
         }
 
-        return new Trial(true, [
+        return new ConnectionCheck(true, [
             (string) __($place->user === '' ? 'publishing.places.tried.mail' : 'publishing.places.tried.mail_as', [
                 'user' => $place->user,
             ]),
         ]);
     }
 
-    private function rooms(): Trial
+    private function rooms(): ConnectionCheck
     {
         $n = DB::table('known_rooms')->count();
 
-        return new Trial($n > 0, [trans_choice('publishing.places.tried.rooms', $n)]);
+        return new ConnectionCheck($n > 0, [trans_choice('publishing.places.tried.rooms', $n)]);
     }
 }

@@ -17,7 +17,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Post\Letters;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Clock;
-use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Belonging\SessionRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Language\Said;
@@ -234,7 +234,7 @@ final readonly class DecideRegistration
                 ->get() as $next
         ) {
             $part = $belonging[$next->person->sourced_id] ?? null;
-            if ($part !== null && $part->on($today) === Standing::Left) {
+            if ($part !== null && $part->on($today) === SessionRole::Left) {
                 continue;
             }
             if (! $registering->hasSeat($held++)) {

@@ -12,7 +12,7 @@ use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\HistoryLine;
 use Nomada\App\Support\Locks;
-use Nomada\App\Support\Trial;
+use Nomada\App\Support\DryRun;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use stdClass;
@@ -84,7 +84,7 @@ final readonly class ChangeCalendar
     public function look(Term $term, callable $change): CalendarEffect
     {
         try {
-            return Trial::of(function () use ($term, $change): CalendarEffect {
+            return DryRun::of(function () use ($term, $change): CalendarEffect {
                 $calendar = $this->read($term->id)->calendar();
                 $change();
 

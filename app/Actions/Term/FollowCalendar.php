@@ -19,7 +19,7 @@ use Nomada\App\Support\Say;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term as Calendar;
-use Nomada\Core\Timetable\Laying;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\PlannedSession;
 
@@ -64,7 +64,7 @@ final readonly class FollowCalendar
             foreach (array_keys($sum) as $what) {
                 $sum[$what] += $laying->effect[$what];
             }
-            $tell = fn (PlannedSession $s): array => ['section' => $names[$id], 'what' => Say::this(Laying::told($s))];
+            $tell = fn (PlannedSession $s): array => ['section' => $names[$id], 'what' => Say::this(ScheduleReconciliation::told($s))];
             array_push($waiting, ...array_map($tell, $laying->waiting));
             array_push($back, ...array_map($tell, $laying->back));
             if ($isChanged) {
@@ -195,7 +195,7 @@ final readonly class FollowCalendar
 
     /**
      * @param  Collection<int, Series>  $series
-     * @param  array<int, Laying>  $changed
+     * @param  array<int, ScheduleReconciliation>  $changed
      * @param  list<int>  $sections
      */
     private function write(
@@ -244,7 +244,7 @@ final readonly class FollowCalendar
     }
 
     /** "closed Fri 26 Feb: Storm: 1 lost, 1 held again": what it did to one series. */
-    private static function line(TermChange $change, Laying $laying): Said
+    private static function line(TermChange $change, ScheduleReconciliation $laying): Said
     {
         $did = [];
         foreach (['move', 'come', 'go', 'lost'] as $what) {
@@ -253,7 +253,7 @@ final readonly class FollowCalendar
             }
         }
         foreach ($laying->waiting as $session) {
-            $did[] = new Said('history.did.waits', ['what' => Laying::told($session)]);
+            $did[] = new Said('history.did.waits', ['what' => ScheduleReconciliation::told($session)]);
         }
         $said = HistoryLine::said($change->words ?? '', $change->said);
 

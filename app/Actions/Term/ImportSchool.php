@@ -19,7 +19,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Locks;
-use Nomada\App\Support\Trial;
+use Nomada\App\Support\DryRun;
 use Nomada\Core\Interchange\ImportLine;
 use Nomada\Core\Interchange\SchoolData;
 use Nomada\Core\Interchange\Shrinkage;
@@ -139,7 +139,7 @@ final readonly class ImportSchool
     {
         $log = new ImportLog(true, null, $by?->id);
         try {
-            Trial::of(fn () => $this->take($data, $log, $by));
+            DryRun::of(fn () => $this->take($data, $log, $by));
         } finally {
             $this->term->forget();
         }

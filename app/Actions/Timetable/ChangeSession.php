@@ -22,7 +22,7 @@ use Nomada\Core\Timetable\SessionState;
  * Changes one session and leaves the rest of its series: cancels it with a reason that students read, takes that back,
  * moves it to another day or time, makes it longer, gives it another teacher, a title, a note; adds an extra one, or
  * one that makes up a lost one. What has begun is never touched. The change outlives a change of the series where its
- * date still exists in it (see core's Laying).
+ * date still exists in it (see core's ScheduleReconciliation).
  */
 final readonly class ChangeSession
 {

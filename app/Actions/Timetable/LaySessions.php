@@ -9,14 +9,14 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Term\Term;
-use Nomada\Core\Timetable\Laying;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\PlannedSession;
-use Nomada\Core\Timetable\Stretches;
+use Nomada\Core\Timetable\PlanHistory;
 use Nomada\Core\Timetable\Topics;
 use stdClass;
 
 /**
- * Lays a series' sessions over its term, as its plans make them (see core's Laying), and writes down what differs. A
+ * Lays a series' sessions over its term, as its plans make them (see core's ScheduleReconciliation), and writes down what differs. A
  * session whose date stays keeps its row.
  */
 final readonly class LaySessions
@@ -25,7 +25,7 @@ final readonly class LaySessions
     {
     }
 
-    public function __invoke(Series $series, Term $term): Laying
+    public function __invoke(Series $series, Term $term): ScheduleReconciliation
     {
         $laying = $this->look($series, $series->stretches(), $term);
         $this->write($series, $laying->sessions);
@@ -34,9 +34,9 @@ final readonly class LaySessions
     }
 
     /** What laying another plan would do. Nothing is written. */
-    public function look(Series $series, Stretches $stretches, Term $term): Laying
+    public function look(Series $series, PlanHistory $stretches, Term $term): ScheduleReconciliation
     {
-        return Laying::over(
+        return ScheduleReconciliation::reconcile(
             $stretches->sessions($term),
             $this->standing($series->id),
             $term,
@@ -55,7 +55,7 @@ final readonly class LaySessions
      *
      * @param  iterable<Series>  $all
      * @param  bool  $write  false to look only
-     * @return array<int, array{Laying, bool}> by series, and whether anything of it changed
+     * @return array<int, array{ScheduleReconciliation, bool}> by series, and whether anything of it changed
      */
     public function follow(iterable $all, Term $term, bool $write): array
     {
@@ -68,7 +68,7 @@ final readonly class LaySessions
         $standing = $this->rows(array_keys($bySeries));
         foreach ($bySeries as $id => $series) {
             $known = $standing[$id] ?? [];
-            $laying = Laying::over($series->stretches()->sessions($term), self::cores($known), $term, $now, true);
+            $laying = ScheduleReconciliation::reconcile($series->stretches()->sessions($term), self::cores($known), $term, $now, true);
             [$delete, $insert] = $this->differences($series, $laying->sessions, $known);
             $out[$id] = [$laying, $delete !== [] || $insert !== []];
             array_push($gone, ...$delete);

@@ -15,9 +15,9 @@ use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Timetable\Laying;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\SeriesPlan;
-use Nomada\Core\Timetable\Stretches;
+use Nomada\Core\Timetable\PlanHistory;
 
 /**
  * Creates a series of a section, or changes one: its sessions follow, and what stands at the destinations becomes stale
@@ -141,7 +141,7 @@ final readonly class SaveSeries
     }
 
     /** Lays other plans over a series, as a move of several sessions does. */
-    public function relay(Series $series, Stretches $stretches, ?Person $by, Said $said): Series
+    public function relay(Series $series, PlanHistory $stretches, ?Person $by, Said $said): Series
     {
         return DB::transaction(function () use ($series, $stretches, $by, $said): Series {
             Locks::timetableOf($series->id);
@@ -157,20 +157,20 @@ final readonly class SaveSeries
     }
 
     /** The plans that a series would have. */
-    public static function stretches(?Series $series, SeriesPlan $plan, ?LocalDate $from): Stretches
+    public static function stretches(?Series $series, SeriesPlan $plan, ?LocalDate $from): PlanHistory
     {
         return $series === null || $from === null
-            ? new Stretches([$plan])
+            ? new PlanHistory([$plan])
             : $series->stretches()->from($from, $plan);
     }
 
     /** @return list<array<string, mixed>> */
-    private static function plain(Stretches $stretches): array
+    private static function plain(PlanHistory $stretches): array
     {
         return array_map(fn (SeriesPlan $p): array => $p->toArray(), $stretches->plans);
     }
 
-    private static function line(SeriesPlan $plan, ?LocalDate $from, Laying $laying): Said
+    private static function line(SeriesPlan $plan, ?LocalDate $from, ScheduleReconciliation $laying): Said
     {
         $said =
             $from === null

@@ -14,7 +14,7 @@ use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
-use Nomada\Core\Timetable\Laying;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\PlannedSession;
 
 /**
@@ -135,7 +135,7 @@ final readonly class UndoChange
             ),
             $before['sessions'] ?? [],
         );
-        $laying = Laying::over(
+        $laying = ScheduleReconciliation::reconcile(
             $series->stretches()->sessions($term),
             [
                 ...$begun,

@@ -9,7 +9,7 @@ use Illuminate\Http\Client\Response;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Destinations\Service;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceSettings;
 
 /**
@@ -33,7 +33,7 @@ final class CalDavServer
 
     public static function atPlace(): self
     {
-        $place = app(Places::class)->of(Outside::Calendar);
+        $place = app(Places::class)->of(ExternalService::Calendar);
 
         return new self(Service::at($place), $place);
     }

@@ -19,7 +19,7 @@ final class StartSession extends Base
     {
         // What a script fetches beside a page that can be opened too (the live desk, again and again) only looks.
         $isFetched = $request->ajax() && $request->isMethodSafe();
-        if (! $isFetched && ! $request->attributes->getBoolean(OnlyLooks::class)) {
+        if (! $isFetched && ! $request->attributes->getBoolean(ReadOnlySession::class)) {
             parent::saveSession($request);
         }
     }

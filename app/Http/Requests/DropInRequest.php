@@ -7,7 +7,7 @@ namespace Nomada\App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Nomada\App\Models\Joining\DropInRoom;
-use Nomada\Core\Joining\OpenHours;
+use Nomada\Core\Joining\OpeningHours;
 
 /** A drop-in room as it is typed: its name, its open hours in words, its preset. */
 final class DropInRequest extends FormRequest
@@ -50,9 +50,9 @@ final class DropInRequest extends FormRequest
         return trim((string) $this->validated('name'));
     }
 
-    public function hours(): OpenHours
+    public function hours(): OpeningHours
     {
-        return OpenHours::read((string) $this->validated('hours'));
+        return OpeningHours::read((string) $this->validated('hours'));
     }
 
     public function preset(): string

@@ -6,7 +6,7 @@ namespace Nomada\App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Nomada\App\Destinations\Places;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceSettings;
 
 /** Where a service is, as somebody has typed it. */
@@ -37,7 +37,7 @@ final class PlaceRequest extends FormRequest
      *
      * @throws \Nomada\Core\Fault
      */
-    public function settings(Outside $service, Places $places): PlaceSettings
+    public function settings(ExternalService $service, Places $places): PlaceSettings
     {
         $typed = fn (string $field): string => (string) $this->validated($field);
         $of = fn (string $password): PlaceSettings => PlaceSettings::typed(

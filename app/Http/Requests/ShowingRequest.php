@@ -35,7 +35,7 @@ final class ShowingRequest extends FormRequest
     }
 
     /**
-     * @return array<string, mixed> as {@see \Nomada\Core\Publishing\Showing::from()} reads them
+     * @return array<string, mixed> as {@see \Nomada\Core\Publishing\PublishingOptions::from()} reads them
      *
      * @throws Fault that names the field
      */

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Secrets;
-use Nomada\Core\Joining\OpenHours;
+use Nomada\Core\Joining\OpeningHours;
 
 /**
  * A drop-in room of a section, for office hours: it has open hours instead of dated sessions, and a link of its own.
@@ -80,9 +80,9 @@ final class DropInRoom extends Model
         $query->where(fn ($q) => $q->where('secret_sum', $sum)->orWhereJsonContains('retired_sums', $sum));
     }
 
-    public function openHours(): OpenHours
+    public function openHours(): OpeningHours
     {
-        return new OpenHours($this->hours);
+        return new OpeningHours($this->hours);
     }
 
     public function address(): string

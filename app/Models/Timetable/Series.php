@@ -18,7 +18,7 @@ use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SeriesPlan;
-use Nomada\Core\Timetable\Stretches;
+use Nomada\Core\Timetable\PlanHistory;
 
 /**
  * @property int $id
@@ -161,9 +161,9 @@ final class Series extends Model
     }
 
     /** All its plans, one after the other. */
-    public function stretches(): Stretches
+    public function stretches(): PlanHistory
     {
-        return new Stretches([...array_map(SeriesPlan::from(...), $this->earlier), $this->plan()]);
+        return new PlanHistory([...array_map(SeriesPlan::from(...), $this->earlier), $this->plan()]);
     }
 
     /**
@@ -177,7 +177,7 @@ final class Series extends Model
     }
 
     /** Takes over the stretches, the last one as its plan. */
-    public function follow(Stretches $stretches): void
+    public function follow(PlanHistory $stretches): void
     {
         $this->fill([
             ...self::columns($stretches->last()),

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Nomada\App\Models\Term\Person;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 
@@ -93,7 +93,7 @@ final class Session extends Model
         $day = function (mixed $iso) use (&$known): ?int {
             return $iso === null ? null : ($known[(string) $iso] ??= LocalDate::parse((string) $iso)->day);
         };
-        $own = new Particulars(
+        $own = new SessionOverrides(
             $day($row['moved_from'] ?? null),
             (bool) ($row['is_extra'] ?? false),
             $day($row['makes_up'] ?? null),

@@ -8,10 +8,10 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Clock;
-use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Belonging\SessionRole;
 use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\AttendanceRules;
-use Nomada\Core\Presence\Coming;
+use Nomada\Core\Presence\PresenceEvent;
 use Nomada\Core\Presence\Correction;
 use Nomada\Core\Presence\Intervals;
 use Nomada\Core\Presence\Status;
@@ -274,7 +274,7 @@ final readonly class Attendances
 
     /**
      * @param  list<HeldSession>  $sessions
-     * @return array<int, array<int, list<Coming>>> by session and person
+     * @return array<int, array<int, list<PresenceEvent>>> by session and person
      */
     private function told(array $sessions, ?int $person = null): array
     {
@@ -295,7 +295,7 @@ final readonly class Attendances
                     DB::raw('extract(epoch from at)::bigint as s'),
                 ]) as $r
         ) {
-            $out[(int) $r->session_id][(int) $r->person_id][] = new Coming((int) $r->s, $r->is_join, $r->device);
+            $out[(int) $r->session_id][(int) $r->person_id][] = new PresenceEvent((int) $r->s, $r->is_join, $r->device);
         }
 
         return $out;
@@ -385,7 +385,7 @@ final readonly class Attendances
                     $session->substitute,
                     $session->chosen,
                 );
-                $n += in_array($standing, [Standing::Student, Standing::Host, Standing::Absent], true) ? 0 : 1;
+                $n += in_array($standing, [SessionRole::Student, SessionRole::Host, SessionRole::Absent], true) ? 0 : 1;
             }
             $out[$session->id] = $n;
         }

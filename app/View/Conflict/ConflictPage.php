@@ -6,15 +6,15 @@ namespace Nomada\App\View\Conflict;
 
 use Illuminate\Http\Request;
 use Nomada\App\Models\Term\School;
-use Nomada\App\Queries\ActKey;
-use Nomada\App\Queries\Drawn;
+use Nomada\App\Queries\IdempotencyKey;
+use Nomada\App\Queries\FormVersion;
 use Nomada\App\Support\Say;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Rotation;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SeriesPlan;
-use Nomada\Core\Timetable\Stretches;
+use Nomada\Core\Timetable\PlanHistory;
 use Throwable;
 
 /**
@@ -78,9 +78,9 @@ final readonly class ConflictPage
         // What only this form changes, though the other was saved too, is no conflict where nothing of it was
         // overwritten.
         $rows = array_filter($rows, fn (ConflictRow $r): bool => $r->byThem) === [] ? [] : $rows;
-        $last = Drawn::last($subject);
-        $form = $request->except(['_token', ActKey::NAME, Drawn::NAME, '_method']);
-        $form[Drawn::NAME] = Drawn::field($subject);
+        $last = FormVersion::last($subject);
+        $form = $request->except(['_token', IdempotencyKey::NAME, FormVersion::NAME, '_method']);
+        $form[FormVersion::NAME] = FormVersion::field($subject);
 
         return new self(
             $last === null || $last[0] === '' ? null : $last[0],
@@ -162,7 +162,7 @@ final readonly class ConflictPage
     {
         $read = array_values(array_map(fn (mixed $p): SeriesPlan => SeriesPlan::from((array) $p), $plans));
 
-        return $read === [] ? '' : Say::this((new Stretches($read))->said());
+        return $read === [] ? '' : Say::this((new PlanHistory($read))->said());
     }
 
     /** A value as a person reads it. */

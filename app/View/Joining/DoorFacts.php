@@ -11,10 +11,10 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\Presets;
 use Nomada\Core\Belonging\Belonging;
-use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Belonging\SessionRole;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Term\Zone;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 
@@ -166,7 +166,7 @@ final readonly class DoorFacts
                     $reason,
                     [$slot, $isExtra, $door, $floor, $teacher, $chosen] === [null, false, null, null, null, null]
                         ? null
-                        : new Particulars(
+                        : new SessionOverrides(
                             $slot,
                             $isExtra,
                             teacher: $teacher,
@@ -195,7 +195,7 @@ final readonly class DoorFacts
                     $s->day,
                     $s->own?->teacher,
                     $s->own?->chosen,
-                ) !== Standing::NotChosen,
+                ) !== SessionRole::NotChosen,
             ),
         );
     }

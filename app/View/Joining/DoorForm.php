@@ -8,7 +8,7 @@ use Nomada\App\Support\Say;
 use Nomada\App\View\Typed;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
-use Nomada\Core\Joining\StraightIn;
+use Nomada\Core\Joining\EntryWithoutWaiting;
 
 /** The form of a door and a floor, filled in: with what was typed last, else with the rules that hold. */
 final readonly class DoorForm
@@ -65,7 +65,7 @@ final readonly class DoorForm
     public function straightIns(): array
     {
         $out = [];
-        foreach (StraightIn::cases() as $one) {
+        foreach (EntryWithoutWaiting::cases() as $one) {
             $out[$one->value] = Say::this($one->said());
         }
 

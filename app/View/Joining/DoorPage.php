@@ -19,11 +19,11 @@ use Nomada\App\Support\Secrets;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Fault;
-use Nomada\Core\Joining\Door;
-use Nomada\Core\Joining\DoorAnswer;
+use Nomada\Core\Joining\Admission;
+use Nomada\Core\Joining\AdmissionDecision;
 use Nomada\Core\Joining\DoorReply;
 use Nomada\Core\Joining\JoinCode;
-use Nomada\Core\Joining\Knock;
+use Nomada\Core\Joining\JoinAttempt;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\RoomState;
 use Nomada\Core\Joining\Visitor;
@@ -90,7 +90,7 @@ final readonly class DoorPage
      * The door's answer for somebody (null for a guest without an account), and the room that it leads to.
      *
      * @param  string  $secret  by which they came: a drop-in room's may be a replaced one
-     * @return array{DoorAnswer, Doorway, string, Zone} the third is the meeting, the last the school's zone
+     * @return array{AdmissionDecision, Doorway, string, Zone} the third is the meeting, the last the school's zone
      */
     public function answer(
         JoinLink|DropInRoom $link,
@@ -114,7 +114,7 @@ final readonly class DoorPage
             );
     }
 
-    /** @return array{DoorAnswer, Doorway, string, Zone} */
+    /** @return array{AdmissionDecision, Doorway, string, Zone} */
     private function atSeries(
         JoinLink $link,
         ?Person $person,
@@ -126,7 +126,7 @@ final readonly class DoorPage
         $only = $link->onlyDay();
         $ends = $link->endsAt();
         $visitor = self::visitor($person, $this->registration($facts, $now));
-        $knock = fn (RoomState $room): Knock => new Knock(
+        $knock = fn (RoomState $room): JoinAttempt => new JoinAttempt(
             $link->kind,
             $facts->sessions,
             $visitor,
@@ -139,7 +139,7 @@ final readonly class DoorPage
             belonging: $facts->belonging,
             isHeldElsewhere: $pass->isElsewhere,
         );
-        $door = new Door($facts->way()->door);
+        $door = new Admission($facts->way()->door);
         // The bridge is asked only where all else would let somebody in.
         $answer = $door->answer($knock(new RoomState(hostInside: true)), $facts->zone, $now);
         $way = $facts->way($answer->session);
@@ -155,14 +155,14 @@ final readonly class DoorPage
         return [$answer, $way, $meeting, $facts->zone];
     }
 
-    /** @return array{DoorAnswer, Doorway, string, Zone} */
+    /** @return array{AdmissionDecision, Doorway, string, Zone} */
     private function atRoom(DropInRoom $room, string $secret, ?Person $person, int $now, bool $askBridge): array
     {
         $term = $room->section->term->calendar();
         $visitor = self::visitor($person, null);
         $belonging = $person === null ? new Belonging(null) : Belongings::of($person->id, [$room->section_id]);
         $hours = $room->openHours()->at($term, $now);
-        $knock = fn (RoomState $state): Knock => new Knock(
+        $knock = fn (RoomState $state): JoinAttempt => new JoinAttempt(
             LinkKind::DropIn,
             [],
             $visitor,
@@ -174,7 +174,7 @@ final readonly class DoorPage
             belonging: $belonging,
         );
         $way = Doorway::ofDropIn($room);
-        $door = new Door($way->door);
+        $door = new Admission($way->door);
         $answer = $door->answer($knock(new RoomState(hostInside: true)), $term->zone, $now);
         $meeting = Doorway::meeting($hours[0] ?? null);
         if ($answer->reply->opens() && $askBridge) {
@@ -297,7 +297,7 @@ final readonly class DoorPage
 
     /** Whom the bridge knows somebody by: a guest by the browser, whoever is signed in. */
     public static function whom(
-        DoorAnswer $answer,
+        AdmissionDecision $answer,
         JoinLink|DropInRoom $link,
         ?Person $person,
         PassAt $pass = new PassAt(),
@@ -375,7 +375,7 @@ final readonly class DoorPage
     private function help(
         JoinLink|DropInRoom $link,
         ?DoorFacts $facts,
-        DoorAnswer $answer,
+        AdmissionDecision $answer,
         Zone $school,
         bool $byPhone,
         array $next,

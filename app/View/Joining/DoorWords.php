@@ -6,7 +6,7 @@ namespace Nomada\App\View\Joining;
 
 use Illuminate\Support\Facades\Lang;
 use Nomada\App\Support\Say;
-use Nomada\Core\Joining\DoorAnswer;
+use Nomada\Core\Joining\AdmissionDecision;
 use Nomada\Core\Joining\DoorReply;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\PlannedSession;
@@ -20,7 +20,7 @@ final readonly class DoorWords
     {
     }
 
-    public function why(DoorAnswer $answer): string
+    public function why(AdmissionDecision $answer): string
     {
         [$what, $follows] = $this->of($answer);
 
@@ -28,7 +28,7 @@ final readonly class DoorWords
     }
 
     /** @return array{string, string, string} what it is, what follows, what the button says ('' where there is none) */
-    public function of(DoorAnswer $answer): array
+    public function of(AdmissionDecision $answer): array
     {
         $next =
             $answer->next === null
@@ -78,7 +78,7 @@ final readonly class DoorWords
         ];
     }
 
-    private function button(DoorAnswer $answer): string
+    private function button(AdmissionDecision $answer): string
     {
         $key = "replies.{$answer->reply->value}.do";
         if ($answer->reply !== DoorReply::TooEarly) {
@@ -121,7 +121,7 @@ final readonly class DoorWords
      *
      * @return list<array{x: float, time: string, words: string, kind: string}>
      */
-    public function stops(DoorAnswer $answer): array
+    public function stops(AdmissionDecision $answer): array
     {
         $session = $answer->session;
         $opens = $answer->opensAt;
@@ -173,7 +173,7 @@ final readonly class DoorWords
      * @param  list<PlannedSession>  $sessions
      * @return list<string> the sessions after this one
      */
-    public function next(array $sessions, DoorAnswer $answer): array
+    public function next(array $sessions, AdmissionDecision $answer): array
     {
         $coming = array_filter(
             $sessions,

@@ -14,7 +14,7 @@ use Nomada\App\Queries\Presets;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Queries\Templates;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Remembered;
+use Nomada\App\Support\WriteVersionedCache;
 use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\SeriesWords;
 use Nomada\Core\Joining\DoorRules;
@@ -52,7 +52,7 @@ final readonly class SeriesList
         ];
         [$roster, $registered] =
             $only === null
-                ? Remembered::untilWritten(
+                ? WriteVersionedCache::untilWritten(
                     "series $term->id ".($for->isCoordinator() ? '' : $for->id)." $today->day",
                     $count,
                 )

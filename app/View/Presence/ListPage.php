@@ -9,7 +9,7 @@ use Nomada\App\Actions\Presence\ReadList;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\KeptText;
+use Nomada\App\Support\StagedText;
 use Nomada\App\Support\SheetText;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\PresenceList;
@@ -28,7 +28,7 @@ final readonly class ListPage
      *
      * @throws Fault where the file cannot be read, or the section has no session on that day
      */
-    public function of(Section $section, KeptText $kept, array $chosen): ListPreview
+    public function of(Section $section, StagedText $kept, array $chosen): ListPreview
     {
         $text = SheetText::of($kept->text);
         $heads = PresenceList::heads($text);

@@ -9,7 +9,7 @@ use Nomada\App\Destinations\Destinations;
 use Nomada\App\Destinations\Found;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Destinations\Service;
-use Nomada\App\Destinations\Together;
+use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Term\Person;
@@ -28,9 +28,9 @@ use Nomada\App\View\Publishing\Look\LookState;
 use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Interchange\Calendar\ServedEvent;
 use Nomada\Core\Interchange\Calendar\ServedEvents;
-use Nomada\Core\Publishing\Amount;
+use Nomada\Core\Publishing\DetailLevel;
 use Nomada\Core\Publishing\CoursePagePlacements;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\SectionFacts;
@@ -120,13 +120,13 @@ final readonly class LookPage
                 $destination->read($space),
             );
         }
-        $isRead = $this->places->of(Outside::Post)->kind === PlaceKind::StandIn && $who->email !== null;
+        $isRead = $this->places->of(ExternalService::Post)->kind === PlaceKind::StandIn && $who->email !== null;
         if ($isRead) {
-            $tasks['post'] = fn (): array => (array) Service::of(Outside::Post)
+            $tasks['post'] = fn (): array => (array) Service::of(ExternalService::Post)
                 ->send('GET', '/people/'.rawurlencode(mb_strtolower((string) $who->email)))
                 ->json('letters');
         }
-        $came = Together::run($tasks);
+        $came = ConcurrentRequests::run($tasks);
         $post = $came['post'] ?? null;
         unset($came['post']);
         foreach ($came as $one) {
@@ -256,7 +256,7 @@ final readonly class LookPage
         $words = $this->destinations->at(Place::CoursePage)->words($found);
         $lines = (array) ($words['sessions'] ?? []);
         $ought = CoursePagePlacements::line($section, $series, $session);
-        if ($section->showing->amount === Amount::Nothing) {
+        if ($section->showing->amount === DetailLevel::Nothing) {
             return new LookCell(LookState::Same, (string) __('publishing.look.no_lines'));
         }
         if (in_array($ought, $lines, true)) {

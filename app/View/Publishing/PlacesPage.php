@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\View\Publishing\Places\PlaceCard;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceKind;
 
 /** Where every service outside is, and what would be published there. */
@@ -41,7 +41,7 @@ final readonly class PlacesPage
             ->keyBy('place');
 
         return new self(
-            array_map(function (Outside $service) use ($places, $plan): PlaceCard {
+            array_map(function (ExternalService $service) use ($places, $plan): PlaceCard {
                 $place = $service->destination();
                 $row = $place === null ? null : $plan[$place->value] ?? null;
 
@@ -57,7 +57,7 @@ final readonly class PlacesPage
                             'stands' => (int) ($row->stands ?? 0),
                         ],
                 );
-            }, Outside::cases()),
+            }, ExternalService::cases()),
         );
     }
 

@@ -9,7 +9,7 @@ use Nomada\App\Queries\Templates;
 use Nomada\App\Support\Say;
 use Nomada\App\View\Publishing\Showing\PersonChoice;
 use Nomada\App\View\Publishing\Showing\StandingRow;
-use Nomada\Core\Publishing\Showing;
+use Nomada\Core\Publishing\PublishingOptions;
 use Nomada\Core\Term\Zone;
 
 /** What stands where: the rules of the school or of one section, and what comes of them. */
@@ -26,7 +26,7 @@ final readonly class ShowingPage
      * @param  string  $startedTold  of the school: how students are told of a session that begins now
      */
     public function __construct(
-        public Showing $showing,
+        public PublishingOptions $showing,
         public ?Section $section = null,
         public array $own = [],
         public ?array $items = [],

@@ -8,7 +8,7 @@ use Nomada\App\Actions\Term\CloseDays;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\FaultWords;
-use Nomada\App\Support\KeptText;
+use Nomada\App\Support\StagedText;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\Calendar\ClosureReader;
 use Nomada\Core\Interchange\SchoolData;
@@ -31,7 +31,7 @@ final readonly class ClosureImport
     {
     }
 
-    public function of(KeptText $kept, Term $term): ClosuresPage
+    public function of(StagedText $kept, Term $term): ClosuresPage
     {
         [$rows, $faults] = ClosureReader::read($kept->text, $kept->name, $term->calendar()->zone);
 
@@ -48,7 +48,7 @@ final readonly class ClosureImport
      *
      * @param  array<mixed>  $chosen  codes of rows
      */
-    public function take(KeptText $kept, Term $term, array $chosen, Person $by): int
+    public function take(StagedText $kept, Term $term, array $chosen, Person $by): int
     {
         $new = [];
         foreach ($this->of($kept, $term)->rows as $row) {

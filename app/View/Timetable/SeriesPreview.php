@@ -14,7 +14,7 @@ use Nomada\App\Support\Say;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
-use Nomada\Core\Timetable\Laying;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\PlanSentence;
 use Nomada\Core\Timetable\SeriesPlan;
@@ -41,7 +41,7 @@ final readonly class SeriesPreview
         $sessions = $shown->sessions($term);
         $laying =
             $series === null
-                ? Laying::over($sessions, [], $term, $now)
+                ? ScheduleReconciliation::reconcile($sessions, [], $term, $now)
                 : $this->lay->look($series, $stretches, $term);
         $held = array_filter($sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned);
         $lost = [];
@@ -74,7 +74,7 @@ final readonly class SeriesPreview
             $series === null ? null : $laying->effect,
             $series === null
                 ? []
-                : array_map(fn (PlannedSession $s): string => Say::this(Laying::told($s)), $laying->fallen),
+                : array_map(fn (PlannedSession $s): string => Say::this(ScheduleReconciliation::told($s)), $laying->fallen),
         );
     }
 

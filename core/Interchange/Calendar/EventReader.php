@@ -12,7 +12,7 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\DatesPattern;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\RecurrenceRule;
@@ -338,7 +338,7 @@ final class EventReader
                     $ends,
                     SessionState::Planned,
                     null,
-                    $isSame ? null : new Particulars($was->day),
+                    $isSame ? null : new SessionOverrides($was->day),
                 );
         }
 
@@ -369,7 +369,7 @@ final class EventReader
                     $session->end,
                     SessionState::Planned,
                     null,
-                    $isOwn ? null : new Particulars($session->day),
+                    $isOwn ? null : new SessionOverrides($session->day),
                 );
             }
             if ($slot !== null) {

@@ -7,7 +7,7 @@ namespace Nomada\Core\Interchange\Calendar;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\Because;
 use Nomada\Core\Term\Term;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
@@ -99,6 +99,6 @@ final readonly class ReadEvent
 
     public static function extra(int $day, int $start, int $end): PlannedSession
     {
-        return new PlannedSession($day, $start, $end, SessionState::Planned, null, new Particulars(isExtra: true));
+        return new PlannedSession($day, $start, $end, SessionState::Planned, null, new SessionOverrides(isExtra: true));
     }
 }

@@ -1,4 +1,4 @@
-{{-- What saving a series would do. effect: effect of a Laying; fallen: changes of single sessions that fall away --}}
+{{-- What saving a series would do. effect: effect of a ScheduleReconciliation; fallen: changes of single sessions that fall away --}}
 @props(['effect', 'fallen' => []])
 <p class="{{ $effect['move'] + $effect['come'] + $effect['go'] + $effect['lost'] > 0 ? 'warn' : 'said' }}">
     @if ($effect['move'] + $effect['come'] + $effect['go'] + $effect['lost'] === 0)

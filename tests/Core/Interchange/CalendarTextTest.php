@@ -3,7 +3,7 @@
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Interchange\Calendar\Invitee;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
@@ -49,14 +49,14 @@ test('calendars, line by line', function () {
         $second->day + 1,
         $second->start + 86400,
         $second->end + 86400 + 600,
-        own: new Particulars($second->day),
+        own: new SessionOverrides($second->day),
     );
     unset($sessions[3]);
     $extra = new PlannedSession(
         $sessions[0]->day + 1,
         $sessions[0]->start + 90_000,
         $sessions[0]->end + 90_000,
-        own: new Particulars(isExtra: true),
+        own: new SessionOverrides(isExtra: true),
     );
     $bare = ['description' => '', 'url' => '', 'category' => ''];
     $three = Scenario::plan([5], '2027-02-12', zone: 'America/Santiago');

@@ -8,7 +8,7 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\DatesPattern;
 use Nomada\Core\Timetable\OpenDaysPattern;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SeriesPlan;
@@ -203,7 +203,7 @@ test(
                         $s->end + 60 * mt_rand(95, 120),
                         SessionState::Planned,
                         null,
-                        new Particulars($s->day),
+                        new SessionOverrides($s->day),
                     ),
                     default => $s,
                 };

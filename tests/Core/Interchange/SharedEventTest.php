@@ -3,7 +3,7 @@
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Interchange\Calendar\SharedEvent;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Tests\Core\Scenario;
 
@@ -17,7 +17,7 @@ function aloneFor(string $link, string $note, string $title = 'Marine Science'):
         $last->day + 1,
         $last->start + 86400,
         $last->end + 86400,
-        own: new Particulars($last->day),
+        own: new SessionOverrides($last->day),
     );
 
     return CalendarWriter::write([

@@ -17,7 +17,7 @@ use Nomada\Core\Interchange\TimetableWriter;
 use Nomada\Core\Term\Closure;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\DatesPattern;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
@@ -159,9 +159,9 @@ test('a timetable\'s rows: a rule till its last session, dates one by one', func
         $sessions[4]->day + 1,
         $sessions[4]->start + 86400,
         $sessions[4]->end + 86400,
-        own: new Particulars($sessions[4]->day),
+        own: new SessionOverrides($sessions[4]->day),
     );
-    $extra = new PlannedSession($sessions[4]->day + 9, 1, 2, own: new Particulars(isExtra: true));
+    $extra = new PlannedSession($sessions[4]->day + 9, 1, 2, own: new SessionOverrides(isExtra: true));
     expect(TimetableWriter::rows('MAR', 'Marine', $plan, [$extra, $moved, ...array_slice($sessions, 0, 4)], 'uid-1'))
         ->toBe([
             [

@@ -1,27 +1,27 @@
 <?php
 
 use Nomada\Core\Belonging\Belonging;
-use Nomada\Core\Belonging\Part;
+use Nomada\Core\Belonging\Membership;
 use Nomada\Core\Belonging\PartRole;
-use Nomada\Core\Belonging\Standing;
+use Nomada\Core\Belonging\SessionRole;
 use Nomada\Core\Joining\DoorReply;
 use Nomada\Core\Joining\DoorRules;
-use Nomada\Core\Joining\Knock;
+use Nomada\Core\Joining\JoinAttempt;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\RoomState;
-use Nomada\Core\Joining\StraightIn;
+use Nomada\Core\Joining\EntryWithoutWaiting;
 use Nomada\Core\Joining\Visitor;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Tests\Core\Doors;
 
 /** One part, from and until a day as it is written. */
-function part(PartRole $role, ?string $from = null, ?string $until = null): Part
+function part(PartRole $role, ?string $from = null, ?string $until = null): Membership
 {
     $day = fn (?string $iso): ?int => $iso === null ? null : LocalDate::parse($iso)->day;
 
-    return new Part($role, $day($from), $day($until));
+    return new Membership($role, $day($from), $day($until));
 }
 
 // The series of Doors::at(): Tuesdays and Thursdays, 10:00 to 10:47.
@@ -49,37 +49,37 @@ test('who had, has and will have a part', function (string $at, array $parts, Do
         '2027-02-18 10:05',
         [part(PartRole::Student, until: '2027-02-17')],
         DoorReply::ComeIn,
-        ['rules' => new DoorRules(straightIn: StraightIn::School)],
+        ['rules' => new DoorRules(straightIn: EntryWithoutWaiting::School)],
     ],
     'a leaver where everybody of the school does, long before' => [
         '2027-02-18 08:00',
         [part(PartRole::Student, until: '2027-02-17')],
         DoorReply::TooEarly,
-        ['rules' => new DoorRules(straightIn: StraightIn::School)],
+        ['rules' => new DoorRules(straightIn: EntryWithoutWaiting::School)],
     ],
     'a joiner of whom no session is left, where anybody comes in' => [
         '2027-04-22 10:05',
         [part(PartRole::Student, '2027-04-23')],
         DoorReply::ComeIn,
-        ['rules' => new DoorRules(straightIn: StraightIn::Anyone)],
+        ['rules' => new DoorRules(straightIn: EntryWithoutWaiting::Anyone)],
     ],
     'a leaver where anybody comes in' => [
         '2027-02-18 10:05',
         [part(PartRole::Student, until: '2027-02-17')],
         DoorReply::ComeIn,
-        ['rules' => new DoorRules(straightIn: StraightIn::Anyone)],
+        ['rules' => new DoorRules(straightIn: EntryWithoutWaiting::Anyone)],
     ],
     'a leaver where only the roster does' => [
         '2027-02-18 10:05',
         [part(PartRole::Student, until: '2027-02-17')],
         DoorReply::Left,
-        ['rules' => new DoorRules(straightIn: StraightIn::Roster)],
+        ['rules' => new DoorRules(straightIn: EntryWithoutWaiting::Roster)],
     ],
     'a leaver by a personal link, where anybody comes in' => [
         '2027-02-18 10:05',
         [part(PartRole::Student, until: '2027-02-17')],
         DoorReply::Left,
-        ['kind' => LinkKind::Personal, 'rules' => new DoorRules(straightIn: StraightIn::Anyone)],
+        ['kind' => LinkKind::Personal, 'rules' => new DoorRules(straightIn: EntryWithoutWaiting::Anyone)],
     ],
     'a joiner before the first day: what is theirs is still to come' => [
         '2027-02-09 10:05',
@@ -110,7 +110,7 @@ test('a drop-in room is open while its hours hold, for hosts from before', funct
         gmdate('Y-m-d H:i', $at + 3600 + 60 * $minute),
         [
             'kind' => LinkKind::DropIn,
-            'rules' => new DoorRules(10, 15, straightIn: StraightIn::School),
+            'rules' => new DoorRules(10, 15, straightIn: EntryWithoutWaiting::School),
             'hours' => $hours === null ? null : [$at, $at + 3600],
         ],
         new Visitor(1, $isHost, false, null),
@@ -130,25 +130,25 @@ test('a drop-in room is open while its hours hold, for hosts from before', funct
 ]);
 
 test('what a visitor is before each session', function () {
-    $session = fn (int $day, ?Particulars $own = null): PlannedSession => new PlannedSession(
+    $session = fn (int $day, ?SessionOverrides $own = null): PlannedSession => new PlannedSession(
         $day,
         86400 * $day,
         86400 * $day + 60,
         own: $own,
     );
-    $all = [$session(10), $session(11, new Particulars(chosen: [2])), $session(12, new Particulars(teacher: 7))];
-    $days = fn (Knock $knock): array => array_map(
+    $all = [$session(10), $session(11, new SessionOverrides(chosen: [2])), $session(12, new SessionOverrides(teacher: 7))];
+    $days = fn (JoinAttempt $knock): array => array_map(
         fn (PlannedSession $s): int => $s->day,
         $knock->ofTheirs()->sessions,
     );
-    $knock = fn (?Belonging $b, LinkKind $kind = LinkKind::Series): Knock => new Knock(
+    $knock = fn (?Belonging $b, LinkKind $kind = LinkKind::Series): JoinAttempt => new JoinAttempt(
         $kind,
         $all,
         new Visitor(1, false, true, 'accepted'),
         room: new RoomState(hostInside: true),
         belonging: $b,
     );
-    $of = fn (PartRole $role, int $person = 1): Belonging => new Belonging($person, [new Part($role)]);
+    $of = fn (PartRole $role, int $person = 1): Belonging => new Belonging($person, [new Membership($role)]);
     expect($days($knock(null)))
         ->toBe([10, 11, 12])
         ->and($days($knock($of(PartRole::Student))))
@@ -165,12 +165,12 @@ test('what a visitor is before each session', function () {
         ->and($days($knock(new Belonging(5), LinkKind::Guest)))
         ->toBe([10, 11, 12]);
     expect($knock(null)->standing($all[0]))
-        ->toBe(Standing::Student)
-        ->and((new Knock(LinkKind::Series, $all, new Visitor(1, true, true, null)))->standing($all[0]))
-        ->toBe(Standing::Host)
-        ->and((new Knock(LinkKind::Series, $all, new Visitor(1, false, false, null)))->standing($all[0]))
-        ->toBe(Standing::None);
-    $visits = function (Knock $knock, ?PlannedSession $session, int $day): array {
+        ->toBe(SessionRole::Student)
+        ->and((new JoinAttempt(LinkKind::Series, $all, new Visitor(1, true, true, null)))->standing($all[0]))
+        ->toBe(SessionRole::Host)
+        ->and((new JoinAttempt(LinkKind::Series, $all, new Visitor(1, false, false, null)))->standing($all[0]))
+        ->toBe(SessionRole::None);
+    $visits = function (JoinAttempt $knock, ?PlannedSession $session, int $day): array {
         $visitor = $knock->visitorFor($session, $day);
 
         return [$visitor->isHost, $visitor->isOnRoster, $visitor->registration, $visitor->looks];
@@ -183,9 +183,9 @@ test('what a visitor is before each session', function () {
         ->toBe([true, false, 'accepted', false])
         ->and($visits($knock($of(PartRole::Teacher)), $all[2], 12))
         ->toBe([false, false, 'accepted', true])
-        ->and($visits($knock(new Belonging(1, [new Part(PartRole::Student, 11)])), $all[0], 10)[2])
+        ->and($visits($knock(new Belonging(1, [new Membership(PartRole::Student, 11)])), $all[0], 10)[2])
         ->toBeNull()
-        ->and($visits($knock(new Belonging(1, [new Part(PartRole::Student, null, 9)])), null, 10)[2])
+        ->and($visits($knock(new Belonging(1, [new Membership(PartRole::Student, null, 9)])), null, 10)[2])
         ->toBeNull()
         ->and($knock(null)->visitorFor($all[0], 10)->isOnRoster)
         ->toBeTrue();

@@ -5,17 +5,17 @@ use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
 use Nomada\Core\Joining\Invitation;
 use Nomada\Core\Joining\ShortAddress;
-use Nomada\Core\Joining\StraightIn;
+use Nomada\Core\Joining\EntryWithoutWaiting;
 use Nomada\Core\Joining\Who;
 use Nomada\Core\Term\Zone;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
 use Tests\Support\English;
 
 /** A session of 45 minutes at nine o'clock, UTC, so many days from now. */
-function atNine(int $day, ?Particulars $own = null, SessionState $state = SessionState::Planned): PlannedSession
+function atNine(int $day, ?SessionOverrides $own = null, SessionState $state = SessionState::Planned): PlannedSession
 {
     return new PlannedSession($day, 86400 * $day + 32_400, 86400 * $day + 35_100, $state, null, $own);
 }
@@ -44,8 +44,8 @@ test('an invitation has the next five sessions on the reader\'s clock, every way
     $day = 20_000;
     $sessions = [
         atNine($day),
-        atNine($day + 1, new Particulars(topic: 'Tides')),
-        atNine($day + 2, new Particulars(topic: 'Kelp', title: 'In the harbour')),
+        atNine($day + 1, new SessionOverrides(topic: 'Tides')),
+        atNine($day + 2, new SessionOverrides(topic: 'Kelp', title: 'In the harbour')),
         atNine($day + 3, null, SessionState::Cancelled),
         atNine($day + 4),
         atNine($day + 5),
@@ -107,7 +107,7 @@ test('the bounds of a door', function (int $before, int $hosts, bool $isRight) {
 ]);
 
 test('a door and a floor are read back as they were kept, and a part of them over the rest', function () {
-    $door = new DoorRules(20, 30, false, StraightIn::Anyone, true, false, true);
+    $door = new DoorRules(20, 30, false, EntryWithoutWaiting::Anyone, true, false, true);
     expect($door->toArray())
         ->toBe([
             'opens_before' => 20,
@@ -121,9 +121,9 @@ test('a door and a floor are read back as they were kept, and a part of them ove
         ->and(DoorRules::from($door->toArray()))
         ->toEqual($door)
         ->and(DoorRules::from([]))
-        ->toEqual(new DoorRules(10, 15, true, StraightIn::Accepted, false, true, false))
+        ->toEqual(new DoorRules(10, 15, true, EntryWithoutWaiting::Accepted, false, true, false))
         ->and($door->with(['opens_before' => 5]))
-        ->toEqual(new DoorRules(5, 30, false, StraightIn::Anyone, true, false, true))
+        ->toEqual(new DoorRules(5, 30, false, EntryWithoutWaiting::Anyone, true, false, true))
         ->and($door->with(null))
         ->toBe($door);
     $floor = new Floor(Who::Host, Who::Nobody, Who::Host, Who::Everyone, Who::Everyone, Who::Nobody, false, 3, 4);
@@ -150,8 +150,8 @@ test('a door and a floor are read back as they were kept, and a part of them ove
 });
 
 test('what is more open than its preset is said, each thing by itself', function () {
-    $safe = new DoorRules(10, 15, true, StraightIn::Accepted, false, true, true);
-    $open = new DoorRules(20, 30, false, StraightIn::Anyone, true, false, false);
+    $safe = new DoorRules(10, 15, true, EntryWithoutWaiting::Accepted, false, true, true);
+    $open = new DoorRules(20, 30, false, EntryWithoutWaiting::Anyone, true, false, false);
     expect(array_map(English::said(...), $open->moreOpenThan($safe)))
         ->toBe([
             'opens_before:20' => 'opens 20 minutes before the start, not 10',

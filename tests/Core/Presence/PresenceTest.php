@@ -3,13 +3,13 @@
 use Nomada\Core\Fault;
 use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\AttendanceRules;
-use Nomada\Core\Presence\Coming;
+use Nomada\Core\Presence\PresenceEvent;
 use Nomada\Core\Presence\Correction;
-use Nomada\Core\Presence\Curve;
+use Nomada\Core\Presence\OccupancyCurve;
 use Nomada\Core\Presence\Formula;
 use Nomada\Core\Presence\Intervals;
 use Nomada\Core\Presence\Measure;
-use Nomada\Core\Presence\Running;
+use Nomada\Core\Presence\AbsenceStreak;
 use Nomada\Core\Presence\ScorePart;
 use Nomada\Core\Presence\Status;
 use Tests\Core\Scenario;
@@ -17,14 +17,14 @@ use Tests\Core\Scenario;
 /**
  * Minutes from ten o'clock on, as "+0 -12 +14@phone": + came, - left.
  *
- * @return list<Coming>
+ * @return list<PresenceEvent>
  */
 function told(string $words): array
 {
     $out = [];
     foreach (array_filter(explode(' ', $words)) as $word) {
         preg_match('/^([+-])(-?[\d.]+)(?:@(\w+))?$/', $word, $m);
-        $out[] = new Coming((int) round(60 * (float) $m[2]), $m[1] === '+', $m[3] ?? '');
+        $out[] = new PresenceEvent((int) round(60 * (float) $m[2]), $m[1] === '+', $m[3] ?? '');
     }
 
     return $out;
@@ -164,13 +164,13 @@ test('intervals and minutes are what an oracle counts second by second', functio
         $told = [];
         foreach (['a', 'b', 'c'] as $device) {
             for ($i = mt_rand(0, 6); $i > 0; $i--) {
-                $told[] = new Coming(mt_rand(-30, 130), mt_rand(0, 1) === 1, $device);
+                $told[] = new PresenceEvent(mt_rand(-30, 130), mt_rand(0, 1) === 1, $device);
             }
         }
         shuffle($told);
         $inside = array_fill(0, 100, false);
         foreach (['a', 'b', 'c'] as $device) {
-            $own = array_filter($told, fn (Coming $c): bool => $c->device === $device);
+            $own = array_filter($told, fn (PresenceEvent $c): bool => $c->device === $device);
             $isIn = null;
             for ($second = -30; $second <= 130; $second++) {
                 $kinds = [];
@@ -210,18 +210,18 @@ test('intervals and minutes are what an oracle counts second by second', functio
 });
 
 test('the curve says how many were inside, and when most were', function () {
-    $curve = Curve::of([[[0, 60], [120, 180]], [[30, 120]], []]);
+    $curve = OccupancyCurve::of([[[0, 60], [120, 180]], [[30, 120]], []]);
     expect($curve->steps)
         ->toBe([[0, 1], [30, 2], [60, 1], [180, 0]])
         ->and([$curve->most, $curve->mostAt])
         ->toBe([2, 30]);
-    $twice = Curve::of([[[0, 60], [120, 180]], [[0, 30], [120, 180]]]);
+    $twice = OccupancyCurve::of([[[0, 60], [120, 180]], [[0, 30], [120, 180]]]);
     expect([$twice->steps[0], $twice->most, $twice->mostAt])->toBe([[0, 2], 2, 0]);
-    expect(Curve::of([])->steps)->toBe([])->and(Curve::of([])->mostAt)->toBeNull();
+    expect(OccupancyCurve::of([])->steps)->toBe([])->and(OccupancyCurve::of([])->mostAt)->toBeNull();
 });
 
 test('absences running are the last ones, and excused days are passed over', function () {
-    $of = fn (string $days): int => Running::absences(
+    $of = fn (string $days): int => AbsenceStreak::absences(
         array_map(
             fn (string $d): Status => ['p' => Status::Present, 'a' => Status::Absent, 'e' => Status::Excused][$d],
             $days === '' ? [] : str_split($days),

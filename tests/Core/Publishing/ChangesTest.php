@@ -5,7 +5,7 @@ use Nomada\Core\Publishing\Changes;
 use Nomada\Core\Publishing\SessionChange;
 use Nomada\Core\Publishing\ToldSeries;
 use Nomada\Core\Publishing\ToldSession;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
@@ -178,7 +178,7 @@ test('a session as students are told of it, written down and read back', functio
         ['key' => '2027-02-09', 'start' => 1000, 'end' => 1600],
     ],
     'cancelled, with a topic' => [
-        new PlannedSession(20858, 1000, 1600, SessionState::Cancelled, 'storm', new Particulars(topic: 'Tides')),
+        new PlannedSession(20858, 1000, 1600, SessionState::Cancelled, 'storm', new SessionOverrides(topic: 'Tides')),
         [
             'key' => '2027-02-09',
             'start' => 1000,
@@ -197,7 +197,7 @@ test('a session as students are told of it, written down and read back', functio
             20859,
             1000,
             1600,
-            own: new Particulars(
+            own: new SessionOverrides(
                 teacherName: 'N. H.',
                 title: 'Boats',
                 topic: 'Tides',
@@ -215,7 +215,7 @@ test('a session as students are told of it, written down and read back', functio
         ],
     ],
     'moved: known by its date of the pattern' => [
-        new PlannedSession(20860, 1000, 1600, own: new Particulars(20858)),
+        new PlannedSession(20860, 1000, 1600, own: new SessionOverrides(20858)),
         ['key' => '2027-02-09', 'start' => 1000, 'end' => 1600],
     ],
 ]);

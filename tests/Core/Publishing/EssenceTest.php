@@ -1,7 +1,7 @@
 <?php
 
 use Nomada\Core\Belonging\Belonging;
-use Nomada\Core\Belonging\Part;
+use Nomada\Core\Belonging\Membership;
 use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Publishing\CalendarPlacements;
@@ -15,7 +15,7 @@ use Nomada\Core\Publishing\SessionChange;
 use Nomada\Core\Publishing\TellingFacts;
 use Nomada\Core\Publishing\ToldSession;
 use Nomada\Core\Publishing\WantedPlacements;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Tests\Core\Scenario;
 
@@ -107,8 +107,8 @@ test('whatever changes what an event says changes its fingerprint', function (
     'start' => [[], [], ['minute' => 601]],
 ]);
 
-test('whatever one session has of its own does too', function (Particulars $own, int $later) {
-    $with = function (?Particulars $own, int $later): array {
+test('whatever one session has of its own does too', function (SessionOverrides $own, int $later) {
+    $with = function (?SessionOverrides $own, int $later): array {
         $plan = Scenario::plan([2, 4], '2027-01-12', minutes: 47);
         $sessions = array_slice($plan->sessions(Scenario::term()), 0, 6);
         $s = $sessions[2];
@@ -120,12 +120,12 @@ test('whatever one session has of its own does too', function (Particulars $own,
     [$otherPrint, $otherBody] = $with($own, $later);
     expect($otherBody)->not->toBe($body)->and($otherPrint)->not->toBe($print);
 })->with([
-    'topic' => [new Particulars(topic: 'Tides'), 0],
-    'title' => [new Particulars(title: 'Excursion'), 0],
-    'teacher' => [new Particulars(teacher: 9, teacherName: 'I. Belmar'), 0],
-    'note' => [new Particulars(note: 'Bring boots'), 0],
-    'what it makes up' => [new Particulars(isExtra: true, makesUp: 20844), 0],
-    'another time' => [new Particulars(), 3600],
+    'topic' => [new SessionOverrides(topic: 'Tides'), 0],
+    'title' => [new SessionOverrides(title: 'Excursion'), 0],
+    'teacher' => [new SessionOverrides(teacher: 9, teacherName: 'I. Belmar'), 0],
+    'note' => [new SessionOverrides(note: 'Bring boots'), 0],
+    'what it makes up' => [new SessionOverrides(isExtra: true, makesUp: 20844), 0],
+    'another time' => [new SessionOverrides(), 3600],
 ]);
 
 test(
@@ -140,15 +140,15 @@ test(
             $s->end,
             $s->state,
             null,
-            new Particulars(chosen: [1]),
+            new SessionOverrides(chosen: [1]),
         );
         $facts = essenceOf(
             [
                 'sessions' => $sessions,
                 'belongings' => [
-                    'S-1' => new Belonging(1, [new Part(PartRole::Student)]),
-                    'S-2' => new Belonging(2, [new Part(PartRole::Student)]),
-                    'T-1' => new Belonging(3, [new Part(PartRole::Teacher)]),
+                    'S-1' => new Belonging(1, [new Membership(PartRole::Student)]),
+                    'S-2' => new Belonging(2, [new Membership(PartRole::Student)]),
+                    'T-1' => new Belonging(3, [new Membership(PartRole::Teacher)]),
                 ],
             ],
             [

@@ -1,14 +1,14 @@
 <?php
 
 use Nomada\Core\Fault;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
 use Tests\Support\English;
 
 /** @param  array<string, string>  $with */
-function typedPlace(array $with = [], Outside $service = Outside::Calendar): PlaceSettings
+function typedPlace(array $with = [], ExternalService $service = ExternalService::Calendar): PlaceSettings
 {
     return PlaceSettings::typed(
         ...[
@@ -25,7 +25,7 @@ function typedPlace(array $with = [], Outside $service = Outside::Calendar): Pla
 }
 
 test('what each service can be, and where it is published to', function (
-    Outside $service,
+    ExternalService $service,
     array $kinds,
     ?Place $destination,
 ) {
@@ -34,14 +34,14 @@ test('what each service can be, and where it is published to', function (
         ->and($service->destination())
         ->toBe($destination);
     if ($destination !== null) {
-        expect(Outside::of($destination))->toBe($service);
+        expect(ExternalService::of($destination))->toBe($service);
     }
 })->with([
-    [Outside::Bridge, ['stand-in', 'own-service', 'known-rooms'], null],
-    [Outside::Course, ['stand-in', 'own-service', 'our-page'], Place::CoursePage],
-    [Outside::Calendar, ['stand-in', 'caldav', 'caldav-invites', 'our-page'], Place::Calendar],
-    [Outside::Stream, ['stand-in', 'own-service', 'our-page'], Place::ClassStream],
-    [Outside::Post, ['stand-in', 'smtp'], null],
+    [ExternalService::Bridge, ['stand-in', 'own-service', 'known-rooms'], null],
+    [ExternalService::Course, ['stand-in', 'own-service', 'our-page'], Place::CoursePage],
+    [ExternalService::Calendar, ['stand-in', 'caldav', 'caldav-invites', 'our-page'], Place::Calendar],
+    [ExternalService::Stream, ['stand-in', 'own-service', 'our-page'], Place::ClassStream],
+    [ExternalService::Post, ['stand-in', 'smtp'], null],
 ]);
 
 test('which kinds are spoken to, and by which schemes', function () {
@@ -70,7 +70,7 @@ test('what is typed well is taken, without spaces and a slash at its end', funct
         $place->pace,
         $place->timeout,
     ])
-        ->toBe([Outside::Calendar, PlaceKind::CalDav, 'https://calendar.example/dav', 'me', 'secret', 0.1, 60.0])
+        ->toBe([ExternalService::Calendar, PlaceKind::CalDav, 'https://calendar.example/dav', 'me', 'secret', 0.1, 60.0])
         ->and($place->isTemplate())
         ->toBeFalse()
         ->and(typedPlace(['url' => 'http://x.example/{sourcedId}/{address}'])->isTemplate())
@@ -83,7 +83,7 @@ test('what is typed well is taken, without spaces and a slash at its end', funct
         ->toBe(PlaceKind::OurPage)
         ->and(typedPlace(['kind' => 'stand-in', 'url' => ''])->kind)
         ->toBe(PlaceKind::StandIn)
-        ->and(typedPlace(['kind' => 'smtp', 'url' => 'smtps://mail.example:465'], Outside::Post)->url)
+        ->and(typedPlace(['kind' => 'smtp', 'url' => 'smtps://mail.example:465'], ExternalService::Post)->url)
         ->toBe('smtps://mail.example:465');
 });
 
@@ -91,7 +91,7 @@ test('what cannot be a place is a fault of its field, and says how to mend it', 
     array $with,
     string $field,
     string $words,
-    Outside $service = Outside::Calendar,
+    ExternalService $service = ExternalService::Calendar,
 ) {
     expect(fn () => typedPlace($with, $service))->toThrow(
         fn (Fault $e) => expect($e->field)->toBe($field)->and(English::of($e))->toContain($words),
@@ -106,9 +106,9 @@ test('what cannot be a place is a fault of its field, and says how to mend it', 
     [['url' => 'https://me@calendar.example'], 'url', 'Enter a link like https://school.example, without user name or '
         .'password.'],
     [['url' => 'https://calendar.example/{name}'], 'url', 'Only {address} and {sourcedId}'],
-    [['kind' => 'smtp', 'url' => 'https://mail.example'], 'url', 'smtp://school.example', Outside::Post],
+    [['kind' => 'smtp', 'url' => 'https://mail.example'], 'url', 'smtp://school.example', ExternalService::Post],
     [['kind' => 'own-service', 'url' => 'https://x.example/{address}'], 'url', 'Only the link of a calendar server '
-        .'can contain {address} or {sourcedId}.', Outside::Course],
+        .'can contain {address} or {sourcedId}.', ExternalService::Course],
     [['pace' => 'fast'], 'pace', 'Enter a number, for example 8.'],
     [['pace' => '0.09'], 'pace', 'Enter 0.1 to 1000 requests per second.'],
     [['pace' => '1001'], 'pace', 'Enter 0.1 to 1000 requests per second.'],

@@ -1,7 +1,7 @@
 <?php
 
 use Nomada\Core\Interchange\Calendar\ServedEvent;
-use Nomada\Core\Publishing\Cause;
+use Nomada\Core\Publishing\DiscrepancyCause;
 use Nomada\Core\Publishing\Difference;
 use Nomada\Core\Publishing\DoorSession;
 use Nomada\Core\Publishing\Truth;
@@ -85,13 +85,13 @@ test('against counting: differences tell exactly how many are missing and too ma
     }
 });
 
-test('why somebody sees something else', function (array $given, Cause $cause) {
-    expect(Cause::of(...$given))->toBe($cause);
+test('why somebody sees something else', function (array $given, DiscrepancyCause $cause) {
+    expect(DiscrepancyCause::of(...$given))->toBe($cause);
 })->with([
-    [[true, 'a', 'a', '1', '2'], Cause::LeftAlone],
-    [[false, 'a', 'a', '1', null], Cause::DeletedThere],
-    [[false, 'a', 'a', '1', '2'], Cause::ChangedThere],
-    [[false, 'a', 'b', '1', '1'], Cause::NotPublished],
-    [[false, 'a', null, null, null], Cause::NotPublished],
-    [[false, null, 'b', '1', '1'], Cause::NotPublished],
+    [[true, 'a', 'a', '1', '2'], DiscrepancyCause::LeftAlone],
+    [[false, 'a', 'a', '1', null], DiscrepancyCause::DeletedThere],
+    [[false, 'a', 'a', '1', '2'], DiscrepancyCause::ChangedThere],
+    [[false, 'a', 'b', '1', '1'], DiscrepancyCause::NotPublished],
+    [[false, 'a', null, null, null], DiscrepancyCause::NotPublished],
+    [[false, null, 'b', '1', '1'], DiscrepancyCause::NotPublished],
 ]);

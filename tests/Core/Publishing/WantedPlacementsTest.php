@@ -1,7 +1,7 @@
 <?php
 
 use Nomada\Core\Joining\DoorRules;
-use Nomada\Core\Joining\OpenHours;
+use Nomada\Core\Joining\OpeningHours;
 use Nomada\Core\Publishing\DropInFacts;
 use Nomada\Core\Publishing\FieldChange;
 use Nomada\Core\Publishing\Place;
@@ -99,7 +99,7 @@ function hiddenFacts(SeriesPlan $plan): SectionFacts
             new DropInFacts(
                 3,
                 'Office hours',
-                OpenHours::read('Tue 15:00-16:00'),
+                OpeningHours::read('Tue 15:00-16:00'),
                 'Madrid',
                 'https://x.example/join/room',
                 'BCDFHJKMNP',

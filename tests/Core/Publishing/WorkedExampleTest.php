@@ -1,11 +1,11 @@
 <?php
 
 use Nomada\Core\Belonging\Belonging;
-use Nomada\Core\Belonging\Part;
+use Nomada\Core\Belonging\Membership;
 use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Joining\DoorRules;
-use Nomada\Core\Joining\OpenHours;
+use Nomada\Core\Joining\OpeningHours;
 use Nomada\Core\Publishing\CalendarPlacements;
 use Nomada\Core\Publishing\DropInFacts;
 use Nomada\Core\Publishing\ItemName;
@@ -16,10 +16,10 @@ use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\SeriesFacts;
 use Nomada\Core\Publishing\WantedPlacements;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
-use Nomada\Core\Timetable\Stretches;
+use Nomada\Core\Timetable\PlanHistory;
 use Tests\Core\Scenario;
 
 const BOTH_MEET =
@@ -27,7 +27,7 @@ const BOTH_MEET =
     'Wed 10:00–10:47, from Wed 20 Jan: Thu 10:00–10:47 Madrid (Practical)';
 
 /** A session of 47 minutes at ten in Madrid. */
-function atTen(string $day, ?Particulars $own = null, SessionState $state = SessionState::Planned): PlannedSession
+function atTen(string $day, ?SessionOverrides $own = null, SessionState $state = SessionState::Planned): PlannedSession
 {
     $start = Scenario::term()->zone->instant(LocalDate::parse($day)->day, 600);
 
@@ -53,11 +53,11 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
     $day = fn (string $iso): int => LocalDate::parse($iso)->day;
     $plan = Scenario::plan([2, 4], '2027-01-12', minutes: 47);
     $parts = [
-        'T-2' => new Belonging(2, [new Part(PartRole::Teacher, null, null)]),
-        'T-9' => new Belonging(9, [new Part(PartRole::Substitute, $day('2027-01-14'), $day('2027-01-14'))]),
-        'S-1' => new Belonging(11, [new Part(PartRole::Student, null, null)]),
-        'S-2' => new Belonging(12, [new Part(PartRole::Student, null, $day('2027-01-12'))]),
-        'O-1' => new Belonging(20, [new Part(PartRole::Observer, null, null)]),
+        'T-2' => new Belonging(2, [new Membership(PartRole::Teacher, null, null)]),
+        'T-9' => new Belonging(9, [new Membership(PartRole::Substitute, $day('2027-01-14'), $day('2027-01-14'))]),
+        'S-1' => new Belonging(11, [new Membership(PartRole::Student, null, null)]),
+        'S-2' => new Belonging(12, [new Membership(PartRole::Student, null, $day('2027-01-12'))]),
+        'O-1' => new Belonging(20, [new Membership(PartRole::Observer, null, null)]),
     ];
     $first = [
         'id' => 7,
@@ -68,10 +68,10 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
         'plan' => $plan,
         'sessions' => [
             atTen('2027-01-12'),
-            atTen('2027-01-14', new Particulars(teacher: 9, topic: 'Tides', teacherName: 'V. Ocampo')),
+            atTen('2027-01-14', new SessionOverrides(teacher: 9, topic: 'Tides', teacherName: 'V. Ocampo')),
             atTen(
                 '2027-01-20',
-                new Particulars(
+                new SessionOverrides(
                     isExtra: true,
                     makesUp: $day('2027-01-19'),
                     title: 'Catching up',
@@ -103,7 +103,7 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
         elsewhere: ['S-1' => true],
         isHidden: true,
         belongings: $parts,
-        stretches: new Stretches([
+        stretches: new PlanHistory([
             Scenario::plan([3], '2027-01-13', minutes: 47),
             Scenario::plan([4], '2027-01-20', minutes: 47),
         ]),
@@ -128,7 +128,7 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
             new DropInFacts(
                 3,
                 'Office hours',
-                OpenHours::read('Tue 15:00-16:00'),
+                OpeningHours::read('Tue 15:00-16:00'),
                 'Madrid',
                 'https://x.example/join/room',
                 'BCDFHJKMNP',
@@ -413,7 +413,7 @@ test('whatever an event is made of changes what it is known by', function (Secti
     'a topic' => [
         fn () => example([
             'sessions' => [
-                atTen('2027-01-12', new Particulars(topic: 'Kelp')),
+                atTen('2027-01-12', new SessionOverrides(topic: 'Kelp')),
                 ...array_slice(example()->series[0]->sessions, 1),
             ],
         ]),

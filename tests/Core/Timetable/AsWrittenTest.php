@@ -8,11 +8,11 @@ use Nomada\Core\Term\Rotation;
 use Nomada\Core\Term\ShortDay;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\Zone;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\RotationPattern;
-use Nomada\Core\Timetable\Running;
+use Nomada\Core\Timetable\HostedSeries;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
@@ -390,13 +390,13 @@ test('a rotation is on its days alone', function () {
 test('what a session has of its own is told, and is an exception but for topic and account', function () {
     $day = LocalDate::parse('2027-02-18')->day;
     expect(
-        array_map(fn (Particulars $own): string => English::said($own->said() ?? []), [
-            new Particulars(slot: $day),
-            new Particulars(slot: $day, isExtra: true),
-            new Particulars(isExtra: true, makesUp: $day),
-            new Particulars(isExtra: true, chosen: [4]),
-            new Particulars(isExtra: true, makesUp: $day, chosen: [4, 5]),
-            new Particulars(title: 'Tides', chosen: [4]),
+        array_map(fn (SessionOverrides $own): string => English::said($own->said() ?? []), [
+            new SessionOverrides(slot: $day),
+            new SessionOverrides(slot: $day, isExtra: true),
+            new SessionOverrides(isExtra: true, makesUp: $day),
+            new SessionOverrides(isExtra: true, chosen: [4]),
+            new SessionOverrides(isExtra: true, makesUp: $day, chosen: [4, 5]),
+            new SessionOverrides(title: 'Tides', chosen: [4]),
         ]),
     )->toBe([
         'moved from Thu 18 Feb',
@@ -418,15 +418,15 @@ test('what a session has of its own is told, and is an exception but for topic a
         'cancelled' => 'storm',
     ];
     foreach ($exceptions as $name => $value) {
-        $own = new Particulars(...[$name => $value]);
+        $own = new SessionOverrides(...[$name => $value]);
         expect([$own->isException(), $own->isEmpty()])->toBe([true, false], $name);
     }
     foreach (['topic' => 'Tides', 'account' => 2] as $name => $value) {
-        $own = new Particulars(...[$name => $value]);
+        $own = new SessionOverrides(...[$name => $value]);
         expect([$own->isException(), $own->isEmpty()])->toBe([false, false], $name);
     }
-    expect((new Particulars())->isEmpty())->toBeTrue();
-    $other = (new Particulars(title: 'Tides', note: 'Bring a net', topic: 'Old', keepsTopic: true))->withTopic(
+    expect((new SessionOverrides())->isEmpty())->toBeTrue();
+    $other = (new SessionOverrides(title: 'Tides', note: 'Bring a net', topic: 'Old', keepsTopic: true))->withTopic(
         'New',
     );
     expect([$other->title, $other->note, $other->topic, $other->keepsTopic])->toBe([
@@ -452,7 +452,7 @@ test('topics are read a line each, without what stands before them', function ()
 });
 
 test('topics that find no session, and a session in a list of topics', function () {
-    $session = fn (int $day, SessionState $state, ?Particulars $own = null): PlannedSession => new PlannedSession(
+    $session = fn (int $day, SessionState $state, ?SessionOverrides $own = null): PlannedSession => new PlannedSession(
         $day,
         $day * 86400,
         $day * 86400 + 2700,
@@ -468,9 +468,9 @@ test('topics that find no session, and a session in a list of topics', function 
     expect(array_map(fn (int $n): int => Topics::leftOver($n, $sessions), [0, 1, 2, 3, 5]))->toBe([0, 0, 0, 1, 3]);
     $day = LocalDate::parse('2027-02-09')->day;
     expect(
-        array_map(fn (?Particulars $own): string => Topics::line($session($day, SessionState::Planned, $own)), [
-            new Particulars(topic: 'Tides'),
-            new Particulars(title: 'Trip', topic: 'Tides'),
+        array_map(fn (?SessionOverrides $own): string => Topics::line($session($day, SessionState::Planned, $own)), [
+            new SessionOverrides(topic: 'Tides'),
+            new SessionOverrides(title: 'Trip', topic: 'Tides'),
             null,
         ]),
     )->toBe(['Tue 9 Feb: Tides', 'Tue 9 Feb: Trip', 'Tue 9 Feb: ']);
@@ -482,14 +482,14 @@ test('topics that find no session, and a session in a list of topics', function 
     expect($topics(Topics::lay(['A', 'B', 'C'], $sessions, false, 86400, true, true)))->toBe(['A', null, 'B']);
     // One that is not held keeps its topic where it is told to.
     $keeps = [
-        $session(1, SessionState::Cancelled, new Particulars(cancelled: 'storm', keepsTopic: true)),
+        $session(1, SessionState::Cancelled, new SessionOverrides(cancelled: 'storm', keepsTopic: true)),
         $sessions[2],
     ];
     expect($topics(Topics::lay(['A', 'B'], $keeps, true, 0)))->toBe(['A', 'B']);
 });
 
 test('a series runs as long as its longest session, in whole minutes', function (array $sessions, int $minutes) {
-    $running = new Running(7, $sessions);
+    $running = new HostedSeries(7, $sessions);
     expect([$running->longest, $running->people, $running->account])->toBe([$minutes, 0, null]);
 })->with([
     'none' => [[], 0],

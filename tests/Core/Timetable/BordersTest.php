@@ -12,7 +12,7 @@ use Nomada\Core\Timetable\DatesPattern;
 use Nomada\Core\Timetable\FoldedDates;
 use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\Meeting;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\RecurrenceRule;
 use Nomada\Core\Timetable\RulePattern;
@@ -290,7 +290,7 @@ test('contact time, to the minute, and the bar that shows it', function () {
         $start,
         $start + 60 * $minutes,
         $state,
-        own: $makesUp === null ? null : new Particulars(makesUp: $makesUp),
+        own: $makesUp === null ? null : new SessionOverrides(makesUp: $makesUp),
     );
     $time = ContactTime::of(
         [

@@ -15,7 +15,7 @@ use Nomada\Core\Timetable\CopiedPlan;
 use Nomada\Core\Timetable\DatesPattern;
 use Nomada\Core\Timetable\FreeTime;
 use Nomada\Core\Timetable\FreeTimes;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SessionState;
@@ -37,7 +37,7 @@ test('contact time is planned, held, to come, lost and made up, against the targ
         $term->zone->instant($day, 630),
         SessionState::Planned,
         null,
-        new Particulars(isExtra: true, makesUp: LocalDate::parse('2027-03-25')->day),
+        new SessionOverrides(isExtra: true, makesUp: LocalDate::parse('2027-03-25')->day),
     );
     $time = ContactTime::of($sessions, $now, 600);
 

@@ -5,19 +5,19 @@ declare(strict_types=1);
 use Nomada\Core\Timetable\FewestAccounts;
 use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\Licences;
-use Nomada\Core\Timetable\Running;
+use Nomada\Core\Timetable\HostedSeries;
 use Tests\Core\Scenario;
 
 /** One session a series: start and end in minutes, and how many come. */
-function oneSession(int $series, int $from, int $to, int $people): Running
+function oneSession(int $series, int $from, int $to, int $people): HostedSeries
 {
-    return new Running($series, [[60 * $from, 60 * $to]], $people);
+    return new HostedSeries($series, [[60 * $from, 60 * $to]], $people);
 }
 
 /**
  * The oracle: tries every account for every session, and asks of the whole whether it holds.
  *
- * @param  list<Running>  $sessions
+ * @param  list<HostedSeries>  $sessions
  * @param  list<HostAccount>  $accounts
  * @param  list<int>  $chosen
  */

@@ -3,7 +3,7 @@
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\Licences;
-use Nomada\Core\Timetable\Running;
+use Nomada\Core\Timetable\HostedSeries;
 use Tests\Core\Scenario;
 
 /*
@@ -12,14 +12,14 @@ use Tests\Core\Scenario;
  */
 final class Hours
 {
-    /** @return list<Running> */
+    /** @return list<HostedSeries> */
     public static function running(string $lines): array
     {
         $out = [];
         foreach (explode('; ', $lines) as $line) {
             preg_match('/^(\w)((?: \d+-\d+)+)(?: @(\d+))?$/', $line, $m) === 1 || throw new LogicException($line);
             preg_match_all('/(\d+)-(\d+)/', $m[2], $all, PREG_SET_ORDER);
-            $out[] = new Running(
+            $out[] = new HostedSeries(
                 ord($m[1]) - ord('a') + 1,
                 array_map(fn (array $s): array => [3600 * (int) $s[1], 3600 * (int) $s[2]], $all),
                 account: isset($m[3]) ? (int) $m[3] : null,
@@ -128,7 +128,7 @@ test('the curve is what a look at the clock on the wall counts', function (strin
                 $sessions[] = [$start, $start + mt_rand(60, 5400)];
             }
             sort($sessions);
-            $running[] = new Running($n, $sessions);
+            $running[] = new HostedSeries($n, $sessions);
             foreach ($sessions as [$start, $end]) {
                 $wall = (new DateTimeImmutable("@$start"))->setTimezone(new DateTimeZone($place));
                 $minute = 60 * (int) $wall->format('G') + (int) $wall->format('i');

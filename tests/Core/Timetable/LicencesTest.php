@@ -6,12 +6,12 @@ use Nomada\Core\Timetable\Attendee;
 use Nomada\Core\Timetable\Clash;
 use Nomada\Core\Timetable\Clashes;
 use Nomada\Core\Timetable\FoldedDates;
-use Nomada\Core\Timetable\Handing;
+use Nomada\Core\Timetable\AccountTransferPreview;
 use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\Licences;
 use Nomada\Core\Timetable\Meeting;
 use Nomada\Core\Timetable\PlannedSession;
-use Nomada\Core\Timetable\Running;
+use Nomada\Core\Timetable\HostedSeries;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
 
@@ -24,13 +24,13 @@ function running(
     int $people = 20,
     ?int $account = null,
     string $from = '2027-01-11',
-): Running {
+): HostedSeries {
     $sessions = array_filter(
         Scenario::plan($weekdays, $from, null, $minute, $minutes)->sessions(Scenario::term()),
         fn (PlannedSession $s): bool => $s->state === SessionState::Planned,
     );
 
-    return new Running(
+    return new HostedSeries(
         $series,
         array_values(array_map(fn (PlannedSession $s): array => [$s->start, $s->end], $sessions)),
         $people,
@@ -184,7 +184,7 @@ test('as many accounts of one plan as run at one time leave no session over, wha
     mt_srand(31);
     for ($round = 0; $round < Scenario::rounds(120); $round++) {
         $running = array_map(
-            fn (int $i): Running => running(
+            fn (int $i): HostedSeries => running(
                 $i,
                 array_map(fn (): int => mt_rand(1, 5), range(1, mt_rand(1, 3))),
                 480 + 15 * mt_rand(0, 16),
@@ -256,7 +256,7 @@ test(
         mt_srand(77);
         for ($round = 0; $round < Scenario::rounds(60); $round++) {
             $running = array_map(
-                fn (int $i): Running => running(
+                fn (int $i): HostedSeries => running(
                     $i,
                     array_map(fn (): int => mt_rand(1, 5), range(1, mt_rand(1, 3))),
                     480 + 15 * mt_rand(0, 20),
@@ -273,7 +273,7 @@ test(
                         $most,
                         array_sum(
                             array_map(
-                                fn (Running $o): int => count(
+                                fn (HostedSeries $o): int => count(
                                     array_filter($o->sessions, fn (array $s): bool => $s[0] <= $at && $s[1] > $at),
                                 ),
                                 $running,
@@ -288,7 +288,7 @@ test(
             expect(isSound($assignment, $running, $accounts))->toBeTrue();
             // With an account for each that runs at one time and nothing standing, interval colouring leaves none over.
             $free = array_map(
-                fn (Running $r): Running => new Running($r->series, $r->sessions, $r->people),
+                fn (HostedSeries $r): HostedSeries => new HostedSeries($r->series, $r->sessions, $r->people),
                 $running,
             );
             $enough = (new Licences($free))->assign(accounts(count($running), minutes: 120));
@@ -406,18 +406,18 @@ test('handing series to one account says which of their sessions clash there, an
     ];
     $one = new HostAccount(1, 'Host', 30, 60);
     $n = count($running[0]->sessions);
-    expect(Handing::to($one, $running, [2, 3, 4]))->toBe([
+    expect(AccountTransferPreview::to($one, $running, [2, 3, 4]))->toBe([
         2 => ['sessions' => count($running[1]->sessions), 'with' => [1, 4, 3], 'fits' => true],
         3 => ['sessions' => count($running[2]->sessions), 'with' => [2], 'fits' => false],
         4 => ['sessions' => $n, 'with' => [2, 5], 'fits' => true],
     ]);
     // Two at one time are no clash on an account that bears two; three are.
     $two = new HostAccount(1, 'Host', 100, 60, 2);
-    expect(array_column(Handing::to($two, $running, [2, 3, 4]), 'sessions'))->toBe([0, 0, 0]);
+    expect(array_column(AccountTransferPreview::to($two, $running, [2, 3, 4]), 'sessions'))->toBe([0, 0, 0]);
     expect(
-        array_column(Handing::to($two, [...$running, running(6, [1], 650, account: 1)], [2, 4]), 'sessions'),
+        array_column(AccountTransferPreview::to($two, [...$running, running(6, [1], 650, account: 1)], [2, 4]), 'sessions'),
     )->toBe([$n, $n]);
-    expect(Handing::to($one, $running, [5])[5]['sessions'])->toBe(0);
+    expect(AccountTransferPreview::to($one, $running, [5])[5]['sessions'])->toBe(0);
 });
 
 test('what one account is given overlaps in whatever night, and each series is named once', function (
@@ -431,12 +431,12 @@ test('what one account is given overlaps in whatever night, and each series is n
         fn (array $s): array => [$night + 60 * $s[0], $night + 60 * $s[1]],
         $spans,
     );
-    $running = [new Running(1, $at($given), 20)];
+    $running = [new HostedSeries(1, $at($given), 20)];
     foreach ($others as $i => $spans) {
-        $running[] = new Running($i + 2, $at($spans), 20, 1);
+        $running[] = new HostedSeries($i + 2, $at($spans), 20, 1);
     }
 
-    expect(Handing::to(new HostAccount(1, 'Host', 30, 600), $running, [1]))->toBe([
+    expect(AccountTransferPreview::to(new HostAccount(1, 'Host', 30, 600), $running, [1]))->toBe([
         1 => ['sessions' => $sessions, 'with' => $with, 'fits' => true],
     ]);
 })->with([

@@ -2,12 +2,12 @@
 
 use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\Occupancy;
-use Nomada\Core\Timetable\Running;
+use Nomada\Core\Timetable\HostedSeries;
 
 /** A series with sessions in seconds, for three people. */
-function seriesAt(int $id, array ...$sessions): Running
+function seriesAt(int $id, array ...$sessions): HostedSeries
 {
-    return new Running($id, $sessions, 3);
+    return new HostedSeries($id, $sessions, 3);
 }
 
 function accountFor(int $atOnce = 1, int $id = 1): HostAccount
@@ -82,7 +82,7 @@ test('the first account that takes it, or one that is asked before', function ()
         ->toBe(5)
         ->and($on->room($asks, []))
         ->toBeNull()
-        ->and($on->room(new Running(9, [[150, 160]], 11), $accounts))
+        ->and($on->room(new HostedSeries(9, [[150, 160]], 11), $accounts))
         ->toBeNull();
 });
 
@@ -107,13 +107,13 @@ test('which series stand against one, where they are few', function () {
 });
 
 test('the bounds of a plan, and what it holds', function () {
-    expect((new HostAccount(1, 'A', 1, 1, 1))->holds(new Running(1, [[0, 60]], 1)))
+    expect((new HostAccount(1, 'A', 1, 1, 1))->holds(new HostedSeries(1, [[0, 60]], 1)))
         ->toBeTrue()
-        ->and((new HostAccount(1, 'A', 10, 45))->holds(new Running(1, [[0, 2700]], 10)))
+        ->and((new HostAccount(1, 'A', 10, 45))->holds(new HostedSeries(1, [[0, 2700]], 10)))
         ->toBeTrue()
-        ->and((new HostAccount(1, 'A', 10, 45))->holds(new Running(1, [[0, 2700]], 11)))
+        ->and((new HostAccount(1, 'A', 10, 45))->holds(new HostedSeries(1, [[0, 2700]], 11)))
         ->toBeFalse()
-        ->and((new HostAccount(1, 'A', 10, 45))->holds(new Running(1, [[0, 60], [100, 2860]], 1)))
+        ->and((new HostAccount(1, 'A', 10, 45))->holds(new HostedSeries(1, [[0, 60], [100, 2860]], 1)))
         ->toBeFalse();
     foreach ([[0, 1, 1], [1, 0, 1], [1, 1, 0]] as [$seats, $minutes, $atOnce]) {
         expect(fn () => new HostAccount(1, 'A', $seats, $minutes, $atOnce))->toFault('at least one seat', 'seats');

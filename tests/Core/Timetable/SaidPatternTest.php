@@ -9,7 +9,7 @@ use Nomada\Core\Timetable\RecurrenceRule;
 use Nomada\Core\Timetable\RotationPattern;
 use Nomada\Core\Timetable\RulePattern;
 use Nomada\Core\Timetable\SeriesPlan;
-use Nomada\Core\Timetable\Stretches;
+use Nomada\Core\Timetable\PlanHistory;
 use Nomada\Core\Timetable\WeeklyPattern;
 use Tests\Core\Scenario;
 use Tests\Support\English;
@@ -62,7 +62,7 @@ test('a pattern is said in Spanish, and in English alike wherever it is read', f
 ]);
 
 test('plans are said one after the other, with their period and from when', function () {
-    $plans = new Stretches([
+    $plans = new PlanHistory([
         Scenario::plan([2, 4]),
         new SeriesPlan(
             new WeeklyPattern([3]),

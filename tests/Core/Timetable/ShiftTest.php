@@ -11,7 +11,7 @@ use Nomada\Core\Timetable\RotationPattern;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\Shift;
-use Nomada\Core\Timetable\Stretches;
+use Nomada\Core\Timetable\PlanHistory;
 use Nomada\Core\Timetable\WeeklyPattern;
 use Tests\Core\Scenario;
 use Tests\Support\English;
@@ -108,7 +108,7 @@ test('tied to a period before, it is tied to the one that has the new time', fun
 
 test('of several plans the one that holds is moved from the day on, and all that come later', function () {
     $plan = fn (array $weekdays, string $from): SeriesPlan => Scenario::plan($weekdays, $from);
-    $series = new Stretches([$plan([1], '2027-01-11'), $plan([2], '2027-02-08'), $plan([3], '2027-03-08')]);
+    $series = new PlanHistory([$plan([1], '2027-01-11'), $plan([2], '2027-02-08'), $plan([3], '2027-03-08')]);
     $from = LocalDate::parse('2027-02-09')->day;
     $moved = (new Shift($from, $from + 1, 700, 45))->over($series, $from, Scenario::term());
     $show = fn (SeriesPlan $p): string => $p->from->iso().' '.English::said($p->said());

@@ -18,7 +18,7 @@ use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\View\Joining\DoorPage;
 use Nomada\Core\Fault;
-use Nomada\Core\Joining\DoorAnswer;
+use Nomada\Core\Joining\AdmissionDecision;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Language\Said;
 
@@ -126,7 +126,7 @@ final class DoorController extends Controller
     }
 
     /** As the room shows them: guests and observers are marked. */
-    private static function name(DoorAnswer $answer, JoinLink|DropInRoom $link, ?Person $person): string
+    private static function name(AdmissionDecision $answer, JoinLink|DropInRoom $link, ?Person $person): string
     {
         return match (true) {
             $answer->asGuest && $link instanceof JoinLink => "$link->guest_name (guest)",

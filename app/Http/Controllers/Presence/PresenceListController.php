@@ -11,7 +11,7 @@ use Nomada\App\Actions\Presence\ReadList;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\FaultWords;
-use Nomada\App\Support\KeptText;
+use Nomada\App\Support\StagedText;
 use Nomada\App\View\Presence\ListPage;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\PresenceList;
@@ -39,7 +39,7 @@ final class PresenceListController extends Controller
                 'zone.*' => __('presence.list.zone_fault'),
             ],
         );
-        $kept = KeptText::keep($given['list'], ['day' => $given['date'], 'zone' => $given['zone']]);
+        $kept = StagedText::keep($given['list'], ['day' => $given['date'], 'zone' => $given['zone']]);
 
         return redirect()->route('presence-lists.show', [$section, $kept->key]);
     }
@@ -48,7 +48,7 @@ final class PresenceListController extends Controller
     {
         try {
             return view('presence.list-preview', [
-                'page' => $page->of($section, KeptText::find($key), $this->columns($request)),
+                'page' => $page->of($section, StagedText::find($key), $this->columns($request)),
             ]);
         } catch (Fault $e) {
             return redirect()
@@ -68,7 +68,7 @@ final class PresenceListController extends Controller
             ['choice' => ['nullable', 'array', 'max:500'], 'choice.*' => ['nullable', 'string', 'max:120']],
             ['*' => __('presence.list.people_fault')],
         );
-        $kept = KeptText::find($key);
+        $kept = StagedText::find($key);
         $found = $page->of($section, $kept, $this->columns($request));
         if ($found->look === null || $found->look->graves() !== []) {
             return redirect()->route('presence-lists.show', [$section, $key, ...$found->query()]);

@@ -14,7 +14,7 @@ use Nomada\App\Destinations\Places;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\PlaceRequest;
 use Nomada\App\View\Publishing\PlacesPage;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 
 final class PlacesController extends Controller
 {
@@ -25,7 +25,7 @@ final class PlacesController extends Controller
 
     public function update(
         PlaceRequest $request,
-        Outside $service,
+        ExternalService $service,
         Places $places,
         ChangePlace $change,
     ): RedirectResponse {
@@ -36,7 +36,7 @@ final class PlacesController extends Controller
             ->with('said', __('publishing.places.kept'));
     }
 
-    public function reset(Request $request, Outside $service, ChangePlace $change): RedirectResponse
+    public function reset(Request $request, ExternalService $service, ChangePlace $change): RedirectResponse
     {
         $change->reset($service, $this->person($request));
 
@@ -60,7 +60,7 @@ final class PlacesController extends Controller
     }
 
     /** What was typed is tried, and not kept. */
-    public function try(PlaceRequest $request, Outside $service, Places $places, TryPlace $try): RedirectResponse
+    public function try(PlaceRequest $request, ExternalService $service, Places $places, TryPlace $try): RedirectResponse
     {
         $trial = $try($request->settings($service, $places));
 

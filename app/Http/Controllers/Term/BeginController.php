@@ -9,7 +9,7 @@ use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\School;
-use Nomada\App\Support\KeptUpload;
+use Nomada\App\Support\StagedUpload;
 use Nomada\App\Support\ZipText;
 use Nomada\App\View\Term\BeginPage;
 use Nomada\App\View\Term\SampleFolder;
@@ -45,7 +45,7 @@ final class BeginController extends Controller
             array_map(fn (string $field): string => __("begin.faults.$field"), BeginPage::FIELDS),
         );
 
-        return redirect()->route('import.preview', KeptUpload::texts(BeginPage::files($given))->key);
+        return redirect()->route('import.preview', StagedUpload::texts(BeginPage::files($given))->key);
     }
 
     /** What is typed is a whole school; to one that is there, only a file can be added and be looked at row by row. */

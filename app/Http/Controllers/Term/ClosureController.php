@@ -15,7 +15,7 @@ use Nomada\App\Http\Requests\ClosureRequest;
 use Nomada\App\Models\Term\ClosedRange;
 use Nomada\App\Queries\MakeUpProposals;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\KeptText;
+use Nomada\App\Support\StagedText;
 use Nomada\App\View\Term\Calendar\TermQuery;
 use Nomada\App\View\Term\ClosingLook;
 use Nomada\App\View\Term\ClosureImport;
@@ -98,17 +98,17 @@ final class ClosureController extends Controller
             ],
         );
 
-        return redirect()->route('closures.read', KeptText::keep($given['calendar'])->key);
+        return redirect()->route('closures.read', StagedText::keep($given['calendar'])->key);
     }
 
     public function read(string $key, ClosureImport $import): View
     {
-        return view('term.closures', ['page' => $import->of(KeptText::find($key), $this->term())]);
+        return view('term.closures', ['page' => $import->of(StagedText::find($key), $this->term())]);
     }
 
     public function take(Request $request, string $key, ClosureImport $import): RedirectResponse
     {
-        $kept = KeptText::find($key);
+        $kept = StagedText::find($key);
         $given = $request->validate(
             ['take' => ['required', 'array', 'max:400'], 'take.*' => ['string']],
             [

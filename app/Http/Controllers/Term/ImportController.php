@@ -12,7 +12,7 @@ use Nomada\App\Actions\Term\UndoImport;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\School;
 use Nomada\App\Models\Term\SchoolImport;
-use Nomada\App\Support\KeptUpload;
+use Nomada\App\Support\StagedUpload;
 use Nomada\App\View\Term\ImportPreview;
 use Nomada\App\View\Term\ImportTally;
 
@@ -36,7 +36,7 @@ final class ImportController extends Controller
                 'files.*' => (string) __('said.import.choose_zip_or'),
             ],
         );
-        $upload = KeptUpload::keep(
+        $upload = StagedUpload::keep(
             array_values(
                 array_filter(
                     (array) $request->file('files'),
@@ -50,7 +50,7 @@ final class ImportController extends Controller
 
     public function preview(Request $request, string $key, ImportSchool $import): View
     {
-        $data = KeptUpload::find($key)->read($this->zone($request));
+        $data = StagedUpload::find($key)->read($this->zone($request));
 
         return view('term.import-preview', [
             'page' => ImportPreview::of($key, $data, $import, $this->person($request)),
@@ -67,7 +67,7 @@ final class ImportController extends Controller
             'sure' => ['nullable', 'array', 'max:20000'],
             'sure.*' => ['string', 'max:300'],
         ]);
-        $upload = KeptUpload::find($key);
+        $upload = StagedUpload::find($key);
         $data = $upload->read($this->zone($request));
         if ($data->faults !== [] && ! $request->boolean('take_good')) {
             return redirect()

@@ -11,7 +11,7 @@ use Nomada\App\Actions\Timetable\ImportEvents;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Role;
-use Nomada\App\Support\KeptText;
+use Nomada\App\Support\StagedText;
 use Nomada\App\View\Timetable\Events\EventImport;
 
 /** Timetables and busy times in from iCalendar: upload, match, take. */
@@ -45,13 +45,13 @@ final class EventImportController extends Controller
 
         return redirect()->route(
             'events.preview',
-            KeptText::keep($given['calendar'], ['teacher' => (string) ($given['teacher'] ?? '')])->key,
+            StagedText::keep($given['calendar'], ['teacher' => (string) ($given['teacher'] ?? '')])->key,
         );
     }
 
     public function preview(string $key, EventImport $import): View
     {
-        return view('timetable.events-preview', ['page' => $import->of(KeptText::find($key), $this->term())]);
+        return view('timetable.events-preview', ['page' => $import->of(StagedText::find($key), $this->term())]);
     }
 
     public function take(Request $request, string $key, EventImport $import, ImportEvents $take): RedirectResponse
@@ -60,7 +60,7 @@ final class EventImportController extends Controller
             'choice' => ['nullable', 'array', 'max:400'],
             'choice.*' => ['string', 'max:255'],
         ]);
-        $kept = KeptText::find($key);
+        $kept = StagedText::find($key);
         $sum = $take(
             $import->chosen($kept, $this->term(), $given['choice'] ?? []),
             EventImport::teacher($kept),

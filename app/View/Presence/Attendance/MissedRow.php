@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Presence\Attendance;
 
 use Nomada\App\Queries\Presence\Pupil;
-use Nomada\Core\Presence\Running;
+use Nomada\Core\Presence\AbsenceStreak;
 
 /** What one student missed on a day. */
 final readonly class MissedRow
@@ -25,7 +25,7 @@ final readonly class MissedRow
 
     public function isSnag(): bool
     {
-        return $this->running >= Running::SNAG;
+        return $this->running >= AbsenceStreak::SNAG;
     }
 
     /** Absences that nobody has told. */

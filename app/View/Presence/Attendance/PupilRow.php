@@ -7,7 +7,7 @@ namespace Nomada\App\View\Presence\Attendance;
 use Nomada\App\Queries\Presence\Pupil;
 use Nomada\App\Queries\Presence\Score;
 use Nomada\Core\Presence\Attendance;
-use Nomada\Core\Presence\Running;
+use Nomada\Core\Presence\AbsenceStreak;
 use Nomada\Core\Presence\Status;
 
 /** One student in a section's table. */
@@ -44,6 +44,6 @@ final readonly class PupilRow
 
     public function isSnag(): bool
     {
-        return $this->running >= Running::SNAG;
+        return $this->running >= AbsenceStreak::SNAG;
     }
 }

@@ -14,7 +14,7 @@ use Nomada\App\Queries\Presence\Scores;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\Formula;
-use Nomada\Core\Presence\Running;
+use Nomada\Core\Presence\AbsenceStreak;
 use Nomada\Core\Presence\Status;
 use Nomada\Core\Term\LocalDate;
 
@@ -65,7 +65,7 @@ final readonly class SectionPage
                 array_map(fn (HeldSession $s): ?Attendance => $table->of($s, $p), $table->sessions),
                 self::counts($table->whole($p)),
                 array_sum(array_map(fn (Attendance $a): int => $a->minutes(), $table->whole($p))),
-                Running::absences(array_map(fn (Attendance $a): Status => $a->status(), $table->whole($p))),
+                AbsenceStreak::absences(array_map(fn (Attendance $a): Status => $a->status(), $table->whole($p))),
                 $points[$p->id],
             ),
             $table->pupils,

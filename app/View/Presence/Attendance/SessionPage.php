@@ -13,7 +13,7 @@ use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Queries\Presence\HeldSession;
 use Nomada\App\Queries\Presence\Pupil;
 use Nomada\Core\Presence\Attendance;
-use Nomada\Core\Presence\Curve;
+use Nomada\Core\Presence\OccupancyCurve;
 use Nomada\Core\Term\Zone;
 
 /** One session over its time: a line a student from coming to leaving, and how many were inside above it. */
@@ -64,7 +64,7 @@ final readonly class SessionPage
         $zone = $section->term->calendar()->zone;
         $early = $attendances->early($held, self::LEAD[1]);
         $axis = new TimeAxis($held->start, $held->planned, self::LEAD[$early === [] ? 0 : 1]);
-        $curve = Curve::of(
+        $curve = OccupancyCurve::of(
             array_map(fn (Attendance $a): array => $a->inside, array_values($table->cells[$held->id] ?? [])),
         );
         $recording = Recording::query()

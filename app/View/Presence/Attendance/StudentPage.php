@@ -12,7 +12,7 @@ use Nomada\App\Queries\Presence\HeldSession;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Order;
 use Nomada\Core\Presence\Attendance;
-use Nomada\Core\Presence\Running;
+use Nomada\Core\Presence\AbsenceStreak;
 use Nomada\Core\Presence\Status;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
@@ -63,7 +63,7 @@ final readonly class StudentPage
                 $names[$id]?->name() ?? '',
                 $counts,
                 array_sum(array_map(fn (Attendance $a): int => $a->minutes(), $all)),
-                Running::absences(array_map(fn (Attendance $a): Status => $a->status(), $all)),
+                AbsenceStreak::absences(array_map(fn (Attendance $a): Status => $a->status(), $all)),
             );
         }
         $sections = Order::rows($sections, fn (StudentSection $s): array => [Order::key($s->name)]);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Presence\Attendance;
 
-use Nomada\Core\Presence\Curve;
+use Nomada\Core\Presence\OccupancyCurve;
 use Nomada\Core\Term\Zone;
 
 /** Where a moment lies in the drawing of one session: names to the left of it, minutes and status to the right. */
@@ -71,7 +71,7 @@ final readonly class TimeAxis
     }
 
     /** @return list<array{int, int}> points of a line of steps, from foot to foot */
-    public function curve(Curve $curve): array
+    public function curve(OccupancyCurve $curve): array
     {
         $y = fn (int $n): int => self::CURVE_FOOT - (int) round((self::CURVE_HEIGHT * $n) / max(1, $curve->most));
         $out = [];

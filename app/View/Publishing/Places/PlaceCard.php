@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Publishing\Places;
 
 use Illuminate\Support\Facades\URL;
-use Nomada\Core\Publishing\Outside;
+use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
 
@@ -20,7 +20,7 @@ final readonly class PlaceCard
     {
     }
 
-    public function service(): Outside
+    public function service(): ExternalService
     {
         return $this->settings->service;
     }
@@ -34,7 +34,7 @@ final readonly class PlaceCard
     /** Where a mail server brings answers to invitations; null for every service but the post. */
     public function repliesTo(): ?string
     {
-        return $this->service() === Outside::Post ? URL::signedRoute('replies') : null;
+        return $this->service() === ExternalService::Post ? URL::signedRoute('replies') : null;
     }
 
     public function hasPassword(): bool

@@ -13,7 +13,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Remembered;
+use Nomada\App\Support\WriteVersionedCache;
 use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\App\View\Timetable\SeriesWords;
 use Nomada\App\View\Timetable\Teachers;
@@ -65,7 +65,7 @@ final readonly class BoardQuery
         $clashes = $this->clashes->bySection($ids);
         $counted =
             $only === null
-                ? Remembered::untilWritten(
+                ? WriteVersionedCache::untilWritten(
                     "board $term->id ".($for->isCoordinator() ? '' : $for->id)." $day->day",
                     fn (): array => $this->counted($ids, $day),
                 )

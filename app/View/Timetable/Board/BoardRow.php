@@ -6,7 +6,7 @@ namespace Nomada\App\View\Timetable\Board;
 
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\SectionStatus;
-use Nomada\Core\Snag;
+use Nomada\Core\Issue;
 
 /** One section on the board, as plain values: a large board has six hundred, and models are slow to ask. */
 final readonly class BoardRow
@@ -63,14 +63,14 @@ final readonly class BoardRow
         return array_map(fn (Place $p): PlaceCell => PlaceCell::of($p, $this->status), Place::cases());
     }
 
-    /** @return list<Snag> those that have no column of their own */
+    /** @return list<Issue> those that have no column of their own */
     public function shown(): array
     {
         return array_values(array_filter($this->status->snags(), self::isShown(...)));
     }
 
     /** Snags that have a column of their own are not repeated in the column of snags. */
-    public static function isShown(Snag $snag): bool
+    public static function isShown(Issue $snag): bool
     {
         return ! in_array($snag->kind, ['no-link', 'not-registered', 'not-published'], true);
     }

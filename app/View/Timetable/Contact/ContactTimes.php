@@ -10,10 +10,10 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Order;
-use Nomada\App\Support\Remembered;
+use Nomada\App\Support\WriteVersionedCache;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Timetable\ContactTime;
-use Nomada\Core\Timetable\Particulars;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 
@@ -65,17 +65,17 @@ final readonly class ContactTimes
     {
         $now = $this->clock->seconds();
         $found = [];
-        $minute = intdiv($now, Remembered::AT_MOST);
+        $minute = intdiv($now, WriteVersionedCache::AT_MOST);
         $rows =
-            count($sections) < Remembered::MANY
+            count($sections) < WriteVersionedCache::MANY
                 ? $this->sums($sections, $now)
-                : Remembered::untilWritten(
+                : WriteVersionedCache::untilWritten(
                     'contact '.hash('sha256', implode(' ', $sections))." $minute",
                     fn (): array => $this->sums($sections, $now),
                 );
         foreach ($rows as $row) {
             $end = $row->over ? $now : $now + 86400 * 400;
-            $own = $row->makeup ? new Particulars(isExtra: true, makesUp: 0) : null;
+            $own = $row->makeup ? new SessionOverrides(isExtra: true, makesUp: 0) : null;
             $found[(int) $row->section_id][] = [
                 (int) $row->n,
                 new PlannedSession(

@@ -9,7 +9,7 @@ use Nomada\App\Actions\Timetable\ImportEvents;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
-use Nomada\App\Support\KeptText;
+use Nomada\App\Support\StagedText;
 use Nomada\Core\Interchange\Calendar\EventReader;
 use Nomada\Core\Interchange\Calendar\ReadEvent;
 use Nomada\Core\Timetable\PlannedSession;
@@ -29,7 +29,7 @@ final readonly class EventImport
     {
     }
 
-    public function of(KeptText $kept, Term $term): EventsPage
+    public function of(StagedText $kept, Term $term): EventsPage
     {
         [$events, $faults] = EventReader::read($kept->text, $kept->name, $term->calendar());
         $teacher = self::teacher($kept);
@@ -98,7 +98,7 @@ final readonly class EventImport
      * @param  array<string, string>  $choices  by the event's number: a section's sourcedId, busy, or leave
      * @return list<array{event: ReadEvent, section: Section|null}>
      */
-    public function chosen(KeptText $kept, Term $term, array $choices): array
+    public function chosen(StagedText $kept, Term $term, array $choices): array
     {
         [$events] = EventReader::read($kept->text, $kept->name, $term->calendar());
         $sections = $this->sections($term, null)->keyBy('sourced_id');
@@ -117,7 +117,7 @@ final readonly class EventImport
         return $out;
     }
 
-    public static function teacher(KeptText $kept): ?Person
+    public static function teacher(StagedText $kept): ?Person
     {
         return ($kept->with['teacher'] ?? '') === ''
             ? null

@@ -16,7 +16,7 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\FewestAccounts;
 use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\Licences;
-use Nomada\Core\Timetable\Running;
+use Nomada\Core\Timetable\HostedSeries;
 
 /** Looks up and works out what the host accounts of a school bear. */
 final readonly class LicencesQuery
@@ -116,8 +116,8 @@ final readonly class LicencesQuery
         $accounts = array_values(HostAccounts::all());
         $peak = $licences->peak();
         $zone = $term->calendar()->zone;
-        $standing = array_count_values(array_map(fn (Running $r): int => $r->account ?? 0, $running));
-        $names = $this->names(array_map(fn (Running $r): int => $r->series, $running));
+        $standing = array_count_values(array_map(fn (HostedSeries $r): int => $r->account ?? 0, $running));
+        $names = $this->names(array_map(fn (HostedSeries $r): int => $r->series, $running));
         $capacity = array_sum(array_map(fn (HostAccount $a): int => $a->atOnce, $accounts));
 
         return new Load(
@@ -147,7 +147,7 @@ final readonly class LicencesQuery
     /**
      * The fewest accounts of each plan that suffice, by the plan's name; under an empty name where no plan is known.
      *
-     * @param  list<Running>  $running
+     * @param  list<HostedSeries>  $running
      * @return array<string, int>
      */
     public function fewest(array $running): array
@@ -177,7 +177,7 @@ final readonly class LicencesQuery
     /**
      * What fewer and more accounts would mean: the sessions that find none.
      *
-     * @param  list<Running>  $running
+     * @param  list<HostedSeries>  $running
      * @param  list<HostAccount>  $accounts
      * @param  array<int, int>  $standing  series on each account
      * @return list<WhatIfRow>
@@ -216,7 +216,7 @@ final readonly class LicencesQuery
     /**
      * The smallest plan that would hold what finds no account now; else that of most accounts.
      *
-     * @param  list<Running>  $running
+     * @param  list<HostedSeries>  $running
      * @param  list<HostAccount>  $accounts
      */
     private function like(array $running, array $accounts, Licences $licences): HostAccount
@@ -229,7 +229,7 @@ final readonly class LicencesQuery
         );
         foreach ($left === [] ? [] : $bySize as $account) {
             if (
-                array_filter($running, fn (Running $r): bool => isset($left[$r->series]) && ! $account->holds($r)) ===
+                array_filter($running, fn (HostedSeries $r): bool => isset($left[$r->series]) && ! $account->holds($r)) ===
                 []
             ) {
                 return $account;
@@ -243,7 +243,7 @@ final readonly class LicencesQuery
      * How many accounts must be at least as large as each plan: the most sessions at one time of those that no smaller
      * plan holds.
      *
-     * @param  list<Running>  $running
+     * @param  list<HostedSeries>  $running
      * @param  list<HostAccount>  $accounts
      * @return array<string, int> by plan
      */
@@ -261,7 +261,7 @@ final readonly class LicencesQuery
         $left = $running;
         foreach ($plans as $name => $account) {
             $out[$name] = (int) ceil((new Licences($left))->peak()['n'] / $account->atOnce);
-            $left = array_values(array_filter($left, fn (Running $r): bool => ! $account->holds($r)));
+            $left = array_values(array_filter($left, fn (HostedSeries $r): bool => ! $account->holds($r)));
         }
 
         return $out;
@@ -270,7 +270,7 @@ final readonly class LicencesQuery
     /**
      * Series whose sessions no account can hold, or not the one that they stand on.
      *
-     * @param  list<Running>  $running
+     * @param  list<HostedSeries>  $running
      * @param  list<HostAccount>  $accounts
      * @param  array<int, array{name: string, section: string}>  $names
      * @return list<BeyondRow>

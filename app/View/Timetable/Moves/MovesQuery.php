@@ -15,11 +15,11 @@ use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
-use Nomada\App\Support\Trial;
+use Nomada\App\Support\DryRun;
 use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Timetable\Laying;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\Move;
 use Nomada\Core\Timetable\MoveSet;
 use Nomada\Core\Timetable\PlannedSession;
@@ -216,7 +216,7 @@ final readonly class MovesQuery
             }
         }
         try {
-            [$costs, $after] = Trial::of(function () use ($term, $set, $lines, $by, $sections): array {
+            [$costs, $after] = DryRun::of(function () use ($term, $set, $lines, $by, $sections): array {
                 ($this->together)($term, $set, $by);
 
                 return [array_map($this->cost(...), $set->moves, $lines), $this->clashes->lines($sections)];
@@ -252,7 +252,7 @@ final readonly class MovesQuery
 
         return [
             Say::this($plans->said()),
-            ...array_map(fn (PlannedSession $s): string => Say::this(Laying::told($s)), $laying->fallen),
+            ...array_map(fn (PlannedSession $s): string => Say::this(ScheduleReconciliation::told($s)), $laying->fallen),
         ];
     }
 

@@ -12,7 +12,7 @@ use Nomada\App\View\Timetable\Editor\SeriesEditor;
 use Nomada\App\View\Timetable\Panel\SessionPanel;
 use Nomada\App\View\Timetable\TermLine;
 use Nomada\Core\Publishing\SectionStatus;
-use Nomada\Core\Snag;
+use Nomada\Core\Issue;
 
 /** Everything about one section on one page. */
 final readonly class SectionPage
@@ -21,7 +21,7 @@ final readonly class SectionPage
      * @param  string  $meets  when it meets, or empty
      * @param  string  $place  whose clock that is, where all its series go by the school's
      * @param  array<string, list<int>>  $days  day numbers by the state of their sessions
-     * @param  list<Snag>  $snags
+     * @param  list<Issue>  $snags
      * @param  list<SeriesCard>  $series
      * @param  list<ChangeLine>  $changes  the last first
      * @param  string  $target  of contact time, as typed: hours, or hours and minutes
