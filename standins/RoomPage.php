@@ -11,10 +11,15 @@ namespace Nomada\Standins;
 final readonly class RoomPage
 {
     private const ASIDE = [
-        'outside' => ['You are waiting to be let in', 'The teacher will let you in. Stay on this page: it refreshes '
-            .'automatically.'],
+        'outside' => [
+            'You are waiting to be let in',
+            'The teacher will let you in. Stay on this page: it refreshes '.'automatically.',
+        ],
         'taken-over' => ['You are not inside', 'You joined on another device, which took over from this one.'],
-        'sent-out' => ['You were removed from the session', 'You cannot join it again. Talk to your teacher afterwards.'],
+        'sent-out' => [
+            'You were removed from the session',
+            'You cannot join it again. Talk to your teacher afterwards.',
+        ],
         'ended' => ['The session is over', 'The teacher has ended the session for everybody.'],
         'left' => ['You are not inside', 'You have left. Use your own link to join again.'],
     ];
@@ -496,9 +501,7 @@ final readonly class RoomPage
             $isMuted = $power === 'speak' && ($rules['muted_on_entry'] ?? false) && ! $seat['host'];
             $html .=
                 "<li>$label: ".
-                ($meeting->may($seat, $power)
-                    ? 'yes'.($isMuted ? '; your microphone starts off' : '')
-                    : 'no').
+                ($meeting->may($seat, $power) ? 'yes'.($isMuted ? '; your microphone starts off' : '') : 'no').
                 '</li>';
         }
 

@@ -26,10 +26,10 @@ final class ConcurrentRequests
     /** @var list<CurlHandle> those that nothing goes by at this moment */
     private static array $free = [];
 
-    /** @var array<int, PendingRequest> under way, by their handle */
+    /** @var array<int, OutgoingRequest> under way, by their handle */
     private static array $under = [];
 
-    /** @var list<Fiber<void, mixed, void, PendingRequest>> */
+    /** @var list<Fiber<void, mixed, void, OutgoingRequest>> */
     private static array $own = [];
 
     /**
@@ -85,7 +85,7 @@ final class ConcurrentRequests
     /**
      * The answer of a request: beside others where this runs in `run`, by itself otherwise.
      *
-     * @param  Closure(): PendingRequest  $beside
+     * @param  Closure(): OutgoingRequest  $beside
      * @param  Closure(): mixed  $alone
      */
     public static function await(Closure $beside, Closure $alone): mixed
@@ -100,7 +100,7 @@ final class ConcurrentRequests
         return $transfer->answer();
     }
 
-    private static function begin(PendingRequest $transfer): void
+    private static function begin(OutgoingRequest $transfer): void
     {
         $curl = array_pop(self::$free) ?? curl_init();
         $transfer->over($curl);
@@ -133,11 +133,11 @@ final class ConcurrentRequests
     }
 
     /**
-     * @param  array<int, array{Fiber<void, mixed, void, PendingRequest>, PendingRequest}>  $waiting
-     * @param  Fiber<void, mixed, void, PendingRequest>  $fiber
-     * @return array<int, array{Fiber<void, mixed, void, PendingRequest>, PendingRequest}>
+     * @param  array<int, array{Fiber<void, mixed, void, OutgoingRequest>, OutgoingRequest}>  $waiting
+     * @param  Fiber<void, mixed, void, OutgoingRequest>  $fiber
+     * @return array<int, array{Fiber<void, mixed, void, OutgoingRequest>, OutgoingRequest}>
      */
-    private static function goOn(array $waiting, Fiber $fiber, ?PendingRequest $transfer): array
+    private static function goOn(array $waiting, Fiber $fiber, ?OutgoingRequest $transfer): array
     {
         if ($transfer === null) {
             self::$own = array_values(array_filter(self::$own, fn (Fiber $f): bool => $f !== $fiber));

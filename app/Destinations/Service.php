@@ -43,7 +43,10 @@ final readonly class Service
         if (preg_match('~^https?://~', $path) === 1) {
             return $this->isOwn($path)
                 ? $path
-                : throw new DestinationFailure((string) __('places.other_host', ['service' => $this->name()]), true);
+                : throw new DestinationFailure(
+                    (string) __('places.other_host', ['service' => $this->name()]),
+                    true,
+                );
         }
         if (! str_starts_with($path, '/') || preg_match('~^https?://[^/]+~', $this->place->url, $origin) !== 1) {
             throw new DestinationFailure((string) __('places.no_address', ['service' => $this->name()]));
@@ -96,7 +99,10 @@ final readonly class Service
                 return $e;
             }
         };
-        $response = ConcurrentRequests::await(fn (): PendingRequest => $this->beside($method, $url, $headers, $body, $type), $alone);
+        $response = ConcurrentRequests::await(
+            fn (): OutgoingRequest => $this->beside($method, $url, $headers, $body, $type),
+            $alone,
+        );
         if ($response instanceof Response && $response->redirect()) {
             $response = $alone();
         }
@@ -133,8 +139,13 @@ final readonly class Service
      *
      * @param  array<string, string>  $headers
      */
-    private function beside(string $method, string $url, array $headers, string $body, string $type): PendingRequest
-    {
+    private function beside(
+        string $method,
+        string $url,
+        array $headers,
+        string $body,
+        string $type,
+    ): OutgoingRequest {
         $headers += $body === '' ? [] : ['Content-Type' => $type];
         $headers += $this->authorization();
 
@@ -143,7 +154,14 @@ final readonly class Service
             $lines[] = "$name: $value";
         }
 
-        return new PendingRequest($method, $url, $lines, $body, min(5, $this->place->timeout), $this->place->timeout);
+        return new OutgoingRequest(
+            $method,
+            $url,
+            $lines,
+            $body,
+            min(5, $this->place->timeout),
+            $this->place->timeout,
+        );
     }
 
     /** @return array<string, string> the header by which we are known, where there is one */

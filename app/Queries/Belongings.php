@@ -23,7 +23,9 @@ final class Belongings
     {
         return new Belonging(
             $person,
-            array_values(array_map(fn (array $r): Membership => new Membership(PartRole::from($r[0]), $r[1], $r[2]), $rows)),
+            array_values(
+                array_map(fn (array $r): Membership => new Membership(PartRole::from($r[0]), $r[1], $r[2]), $rows),
+            ),
         );
     }
 

@@ -14,7 +14,7 @@ namespace Nomada\Core\Belonging;
  */
 final readonly class Belonging
 {
-    /** @param  list<Part>  $parts */
+    /** @param  list<Membership>  $parts */
     public function __construct(public ?int $person, public array $parts = [])
     {
     }

@@ -227,8 +227,12 @@ final readonly class Admission
         );
     }
 
-    private function byRoom(AdmissionDecision $come, JoinAttempt $knock, Visitor $visitor, DoorRules $rules): AdmissionDecision
-    {
+    private function byRoom(
+        AdmissionDecision $come,
+        JoinAttempt $knock,
+        Visitor $visitor,
+        DoorRules $rules,
+    ): AdmissionDecision {
         $room = $knock->room;
         $reply = match (true) {
             $room->isOver => DoorReply::Over,

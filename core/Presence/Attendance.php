@@ -36,7 +36,7 @@ final readonly class Attendance
     }
 
     /**
-     * @param  list<Coming>  $told
+     * @param  list<PresenceEvent>  $told
      * @param  int  $from  UTC seconds of the start; $to of the end, or of when it was ended, or of now
      */
     public static function of(array $told, int $from, int $to, AttendanceRules $rules = new AttendanceRules()): self

@@ -52,7 +52,10 @@ final class Intervals
     public static function early(array $told, int $from, int $start): array
     {
         $early = array_values(array_filter($told, fn (PresenceEvent $c): bool => $c->at < $start));
-        usort($early, fn (PresenceEvent $a, PresenceEvent $b): int => [$a->at, ! $a->isJoin] <=> [$b->at, ! $b->isJoin]);
+        usort(
+            $early,
+            fn (PresenceEvent $a, PresenceEvent $b): int => [$a->at, ! $a->isJoin] <=> [$b->at, ! $b->isJoin],
+        );
         while ($early !== [] && ! $early[0]->isJoin) {
             array_shift($early);
         }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
-use Nomada\Core\Language\Said;
 use Nomada\Core\Issue;
+use Nomada\Core\Language\Said;
 
 /** How far a section has come, and from that its snags. Counts only, so that six hundred of them are cheap. */
 final readonly class SectionStatus

@@ -7,9 +7,9 @@ namespace Nomada\Core\Publishing;
 use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Belonging\SessionRole;
 use Nomada\Core\Language\Phrases;
+use Nomada\Core\Timetable\PlanHistory;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
-use Nomada\Core\Timetable\PlanHistory;
 
 /**
  * What publishing needs to know of one series. Sessions are the planned ones, ascending; cancelled ones carry their

@@ -48,7 +48,9 @@ final readonly class PlannedSession
     /** The same, cancelled. */
     public function cancelled(string $reason): self
     {
-        $own = new SessionOverrides(...[...get_object_vars($this->own ?? new SessionOverrides()), 'cancelled' => $reason]);
+        $own = new SessionOverrides(
+            ...[...get_object_vars($this->own ?? new SessionOverrides()), 'cancelled' => $reason],
+        );
 
         return new self($this->day, $this->start, $this->end, SessionState::Cancelled, $reason, $own, $this->id);
     }

@@ -3,8 +3,8 @@
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-// A number that rises with whatever is written to what every page counts; see app/Support/WriteVersionedCache.php. A sequence
-// holds nobody up: two who write at once both take the next number, and neither waits for the other.
+// A number that rises with whatever is written to what every page counts; see app/Support/WriteVersionedCache.php. A
+// sequence holds nobody up: two who write at once both take the next number, and neither waits for the other.
 return new class extends Migration {
     private const TABLES = [
         'accepted_clashes',

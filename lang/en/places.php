@@ -1,10 +1,10 @@
 <?php
 
 return [
-    'other_host' => 'A redirect from :service to another host was not followed. If that host is right, enter it under '
-        .'Connected services.',
-    'stopped' => 'No data came from :service for 30 seconds. What has arrived is kept, and the next attempt continues '
-        .'from there.',
+    'other_host' => 'A redirect from :service to another host was not followed. If that host is right, enter it under '.
+        'Connected services.',
+    'stopped' => 'No data came from :service for 30 seconds. What has arrived is kept, and the next attempt continues '.
+        'from there.',
     'bridge_answers' => [
         'long' => 'The conference service sent an ID of more than 200 characters.',
         'no_address' => 'The conference service did not send a link.',
@@ -27,7 +27,8 @@ return [
     ],
     'caldav' => [
         'no_home' => 'The server does not say where this account’s calendars are (calendar-home-set).',
-        'no_organizer' => 'The server does not say from which address this account invites (calendar-user-address-set).',
+        'no_organizer' => 'The server does not say from which address this account invites '.
+            '(calendar-user-address-set).',
         'no_scheduling' => 'The server cannot send invitations (RFC 6638, calendar-auto-schedule).',
         'no_dav' => 'The server does not respond as a calendar server (RFC 4791).',
         'no_address' => 'The school has no email address for this person, and the calendar server needs one.',
@@ -67,8 +68,8 @@ return [
     'no_address' => 'No link came from :service.',
     'webhooks' => [
         'title' => 'Webhooks',
-        'hint' => 'Nomada sends each webhook a signed message (Standard Webhooks) when a section is first published '
-            .'and when its changes are announced.',
+        'hint' => 'Nomada sends each webhook a signed message (Standard Webhooks) when a section is first published '.
+            'and when its changes are announced.',
         'add' => 'Add a webhook',
         'address' => 'Webhook link',
         'address_hint' => 'https://…; http:// on this machine only.',

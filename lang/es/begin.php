@@ -14,7 +14,7 @@ return [
     ],
     'name' => 'Nombre del centro',
     'zone' => 'Zona horaria del centro',
-    'zone_hint' => 'Por ejemplo, Europe/Madrid. Todas las horas de la pantalla usan este reloj.',
+    'zone_hint' => 'Por ejemplo, Europe/Madrid. Todas las horas usan este reloj.',
     'term' => 'Nombre del trimestre',
     'first' => 'Primer día',
     'last' => 'Último día',
@@ -24,7 +24,8 @@ return [
         .'i.belmar@school.example',
     'students_hint' => 'Un estudiante por línea: nombre, apellidos, correo, curso. Para matricularlo solo en algunos '
         .'grupos, añade sus títulos separados por |. También se puede hacer más tarde.',
-    'students_example' => "Galia, Zabalo, galia@school.example, 8\nRui, Mestre, rui@school.example, 8, Ciencias del Mar",
+    'students_example' => "Galia, Zabalo, galia@school.example, 8\n".
+        'Rui, Mestre, rui@school.example, 8, Ciencias del Mar',
     'go' => 'Vista previa',
     'files' => [
         'title' => 'O importa archivos',

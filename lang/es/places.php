@@ -1,10 +1,10 @@
 <?php
 
 return [
-    'other_host' => 'No se siguió una redirección de :service a otro servidor. Si ese servidor es correcto, escríbelo '
-        .'en Servicios conectados.',
-    'stopped' => 'No llegó nada de :service durante 30 segundos. Lo recibido se conserva, y el próximo intento '
-        .'continúa desde ahí.',
+    'other_host' => 'No se siguió una redirección de :service a otro servidor. Si ese servidor es correcto, escríbelo '.
+        'en Servicios conectados.',
+    'stopped' => 'No llegó nada de :service durante 30 segundos. Lo recibido se conserva, y el próximo intento '.
+        'continúa desde ahí.',
     'bridge_answers' => [
         'long' => 'El servicio de conferencias envió un identificador de más de 200 caracteres.',
         'no_address' => 'El servicio de conferencias no envió ningún enlace.',
@@ -21,9 +21,10 @@ return [
         'post' => ['name' => 'Servidor de correo', 'in_sentence' => 'el servidor de correo'],
     ],
     'rooms' => [
-        'no_account' => ':title no tiene todavía cuenta de anfitrión, así que no tiene sala. Asigna una en la página '
-            .'Licencias.',
-        'none' => 'La cuenta :account no tiene ninguna sala conocida. Sube una lista en la página Servicios conectados.',
+        'no_account' => ':title no tiene todavía cuenta de anfitrión, así que no tiene sala. Asigna una en la página '.
+            'Licencias.',
+        'none' => 'La cuenta :account no tiene ninguna sala conocida. Sube una lista en la página Servicios '.
+            'conectados.',
         'no_act' => 'La sala de esta sesión está en un servicio que Nomada no puede controlar.',
     ],
     'caldav' => [
@@ -68,8 +69,8 @@ return [
     'no_address' => 'No llegó ningún enlace de :service.',
     'webhooks' => [
         'title' => 'Webhooks',
-        'hint' => 'Nomada envía a cada webhook un mensaje firmado (Standard Webhooks) cuando un grupo se publica por '
-            .'primera vez y cuando se anuncian sus cambios.',
+        'hint' => 'Nomada envía a cada webhook un mensaje firmado (Standard Webhooks) cuando un grupo se publica por '.
+            'primera vez y cuando se anuncian sus cambios.',
         'add' => 'Añadir un webhook',
         'address' => 'Enlace del webhook',
         'address_hint' => 'https://…; http:// solo en esta máquina.',

@@ -41,8 +41,8 @@ return [
         'choose_day' => 'Elige un día.',
     ],
     'closure' => [
-        'added' => ':count periodo no lectivo añadido. Publica para anunciarlo.|:count periodos no lectivos añadidos. '
-            .'Publica para anunciarlos.',
+        'added' => ':count periodo no lectivo añadido. Publica para anunciarlo.|:count periodos no lectivos añadidos. '.
+            'Publica para anunciarlos.',
         'choose_calendar_file' => 'Elige un archivo de calendario (.ics).',
         'choose_first_closed' => 'Elige el primer día no lectivo.',
         'choose_last_closed' => 'Elige el último día no lectivo.',
@@ -50,8 +50,7 @@ return [
         'closed_publish_tell' => ':reason no es lectivo: :words. Publica para anunciarlo.',
         'file_larger_than' => 'El archivo ocupa más de 2 MB, o no se puede leer.',
         'made_up' => ':count sesión recuperada.|:count sesiones recuperadas.',
-        'open_again_what' => ':reason vuelve a ser lectivo: :words. Las sesiones pasadas que se perdieron siguen '
-            .'perdidas.',
+        'open_again_what' => ':reason vuelve a ser lectivo: :words. Las sesiones pasadas que se perdieron siguen '.'perdidas.',
         'tick_days_be' => 'Marca los días que quieres cerrar.',
         'write_why_school' => 'Escribe por qué cierra el centro; lo puede leer todo el mundo.',
     ],
@@ -60,8 +59,8 @@ return [
         'target_taken_out' => 'Objetivo eliminado.',
     ],
     'desk' => [
-        'accepted' => ':count inscripción aceptada. La confirmación se envía en un minuto.|:count inscripciones '
-            .'aceptadas. Las confirmaciones se envían en un minuto.',
+        'accepted' => ':count inscripción aceptada. La confirmación se envía en un minuto.|:count inscripciones '.
+            'aceptadas. Las confirmaciones se envían en un minuto.',
         'accepted_confirmation_goes' => ':typed_name tiene la inscripción. La confirmación se envía en un minuto.',
         'choose_section' => 'Elige un grupo.',
         'choose_section_list' => 'Elige un grupo de la lista.',
@@ -77,8 +76,7 @@ return [
         'choose_who_goes' => 'Elige quién entra sin esperar.',
         'choose_who_may' => 'Elige quién puede hacer esto.',
         'doors_open_0' => 'Las sesiones se abren de 0 a 120 minutos antes del comienzo.',
-        'hosts_come_at' => 'Los anfitriones pueden entrar al menos a la vez que los estudiantes, y hasta 240 minutos '
-            .'antes.',
+        'hosts_come_at' => 'Los anfitriones pueden entrar al menos a la vez que los estudiantes, y hasta 240 minutos '.'antes.',
         'limit_from_1' => 'Escribe un límite de 1 a 1000, o déjalo vacío para que no haya.',
         'preset_name_has' => 'Escribe un nombre de hasta 60 caracteres para el preajuste.',
         'recording_host_alone' => 'Solo los anfitriones pueden grabar.',
@@ -112,8 +110,8 @@ return [
     'history' => [
         'everybody_has_been' => 'Ya se avisó de esto a todo el mundo por correo.',
         'undone' => 'Deshecho: :what.',
-        'letters' => 'Se envía :count correo sobre esto a docentes, estudiantes inscritos y sus familias.|Se envían '
-            .':count correos sobre esto a docentes, estudiantes inscritos y sus familias.',
+        'letters' => 'Se envía :count correo sobre esto a docentes, estudiantes inscritos y sus familias.|Se envían '.
+            ':count correos sobre esto a docentes, estudiantes inscritos y sus familias.',
         'series_gone_tell' => 'Esta serie se eliminó. Anuncia su eliminación.',
     ],
     'import' => [
@@ -180,10 +178,9 @@ return [
     ],
     'once' => [
         'again' => 'Ya habías enviado este formulario. No se ha hecho nada por segunda vez.',
-        'busy' => 'Otra persona está guardando un cambio en lo mismo. No se ha guardado nada. Inténtalo de nuevo en '
-            .'un momento.',
-        'under_way' => 'Tu primera petición se está procesando. Actualiza la página en un momento para ver el '
-            .'resultado.',
+        'busy' => 'Otra persona está guardando un cambio en lo mismo. No se ha guardado nada. Inténtalo de nuevo en '.
+            'un momento.',
+        'under_way' => 'Tu primera petición se está procesando. Actualiza la página en un momento para ver el '.'resultado.',
     ],
     'part' => [
         'choose_person' => 'Elige una persona.',
@@ -200,8 +197,8 @@ return [
     ],
     'publishing' => [
         'everything_stands_should' => 'Todo está al día; no había nada que publicar.',
-        'told' => 'Todo está al día. Se envía :count correo sobre los cambios.|Todo está al día. Se envían :count '
-            .'correos sobre los cambios.',
+        'told' => 'Todo está al día. Se envía :count correo sobre los cambios.|Todo está al día. Se envían :count '.
+            'correos sobre los cambios.',
     ],
     'registering' => [
         'choose_day_which' => 'Elige el día en que se abre la inscripción.',
@@ -232,8 +229,7 @@ return [
         'saved' => ':title guardada: :sentence.',
         'term_has_no' => 'Este trimestre no tiene días de rotación. Configúralos primero en la página del trimestre.',
         'title_has_120' => 'Escribe un título de hasta 120 caracteres.',
-        'usual_day_plan' => 'El horario de jornada habitual no tiene esa hora. Elige una de las suyas, o una hora de '
-            .'reloj.',
+        'usual_day_plan' => 'El horario de jornada habitual no tiene esa hora. Elige una de las suyas, o una hora de '.'reloj.',
         'write_day_month' => 'Escribe un día del mes de 1 a 31.',
         'write_how_many' => 'Escribe cuántas sesiones, de 1 a 400.',
         'write_number_days' => 'Escribe un número de días de 1 a 60.',
@@ -246,13 +242,12 @@ return [
         'door_floor_saved' => 'Guardado solo para esta sesión.',
         'door_floor_saved_2' => 'Guardado para esta serie.',
         'has_pass_copy' => 'Pase de invitado para :what creado. Cópialo de la lista, y dáselo solo a esa persona.',
-        'link_replaced_old' => 'Enlace sustituido. El antiguo ya no funciona. Publica para actualizarlo en todas '
-            .'partes.',
-        'links_hidden_door' => 'Enlaces ocultos: los estudiantes no pueden entrar. Publica para quitarlos de la '
-            .'página del curso, el tablón y los calendarios.',
-        'links_replaced_old' => ':n enlace sustituido. El antiguo ya no funciona. Publica para actualizarlo en todas '
-            .'partes.|:n enlaces sustituidos. Los antiguos ya no funcionan. Publica para actualizarlos en todas '
-            .'partes.',
+        'link_replaced_old' => 'Enlace sustituido. El antiguo ya no funciona. Publica para actualizarlo en todas '.'partes.',
+        'links_hidden_door' => 'Enlaces ocultos: los estudiantes no pueden entrar. Publica para quitarlos de la '.
+            'página del curso, el tablón y los calendarios.',
+        'links_replaced_old' => ':n enlace sustituido. El antiguo ya no funciona. Publica para actualizarlo en todas '.
+            'partes.|:n enlaces sustituidos. Los antiguos ya no funcionan. Publica para actualizarlos en todas '.
+            'partes.',
         'links_shown_again' => 'Enlaces visibles de nuevo.',
         'pass_taken_back' => 'Pase de invitado cancelado.',
         'preset_set_what' => 'Preajuste aplicado.',
@@ -261,7 +256,8 @@ return [
         'short_address_taken' => 'Enlace corto eliminado.',
     ],
     'session' => [
-        'cancelled' => 'Sesión cancelada. La página de entrada ya lo dice; publica para anunciarlo en los demás sitios.',
+        'cancelled' => 'Sesión cancelada. La página de entrada ya lo dice; publica para anunciarlo en los demás '.
+            'sitios.',
         'extra_session_added' => 'Sesión extraordinaria añadida el :day.',
         'extra_session_taken' => 'Sesión extraordinaria eliminada.',
         'made_up' => 'Recuperación añadida el :day.',
@@ -286,8 +282,8 @@ return [
         'title_has_120' => 'Escribe un título de hasta 120 caracteres.',
     ],
     'term' => [
-        'added' => ':title añadido y seleccionado. Todavía no tiene grupos: impórtalos, o copia el plan de otro '
-            .'trimestre.',
+        'added' => ':title añadido y seleccionado. Todavía no tiene grupos: impórtalos, o copia el plan de otro '.
+            'trimestre.',
         'choose_first_day' => 'Elige el primer día del trimestre.',
         'choose_last_day' => 'Elige el último día del trimestre.',
         'choose_term_copy' => 'Elige el trimestre que quieres copiar.',

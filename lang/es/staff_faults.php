@@ -42,10 +42,10 @@ return [
         'uid' => 'Dos eventos tienen el mismo UID, o uno no tiene. Da uno propio a cada evento.',
         'other_event' => 'El evento que este cambia no está en el archivo; se deja fuera.',
         'other_date' => 'Esto cambia una fecha que su evento no tiene; se deja fuera.',
-        'left_out' => ':n fecha está fuera del trimestre y se deja fuera.|:n fechas están fuera del trimestre y se '
-            .'dejan fuera.',
-        'listed' => 'La regla :rule no tiene equivalente en un horario; en su lugar se usan sus fechas dentro del '
-            .'trimestre.',
+        'left_out' => ':n fecha está fuera del trimestre y se deja fuera.|:n fechas están fuera del trimestre y se '.
+            'dejan fuera.',
+        'listed' => 'La regla :rule no tiene equivalente en un horario; en su lugar se usan sus fechas dentro del '.
+            'trimestre.',
         'endless' => 'La repetición no termina nunca; aquí termina con el trimestre.',
         'no_zone' => 'El evento no tiene zona horaria y se lee en la hora de :place.',
     ],
@@ -122,8 +122,8 @@ return [
     'import' => [
         'since' => 'Una serie de :section de esta importación se cambió después. Deshaz ese cambio primero.',
         'rows' => ':file tiene más de :n filas. Divide el centro en varias importaciones.',
-        'long' => 'La lectura tarda demasiado: :file se leyó hasta la línea :line. Divide el centro en varias '
-            .'importaciones.',
+        'long' => 'La lectura tarda demasiado: :file se leyó hasta la línea :line. Divide el centro en varias '.
+            'importaciones.',
         'lines' => ':lines',
         'last' => 'Solo se puede deshacer la última importación.',
         'nothing' => 'No hay ninguna carpeta ni archivo zip en «:path».',
@@ -151,11 +151,11 @@ return [
         'person' => 'Falta esta persona. Escribe un sourcedId, un correo o un nombre.',
         'left' => 'Salió antes de entrar.',
         'join' => 'Escribe join o leave.',
-        'time' => 'Esto no es una hora. Escríbela como 2027-02-09T10:02:00+01:00, 9/2/2027 10:02, o 10:02 en el reloj '
-            .'de :zone.',
+        'time' => 'Esto no es una hora. Escríbela como 2027-02-09T10:02:00+01:00, 9/2/2027 10:02, o 10:02 en el reloj '.
+            'de :zone.',
         'near' => 'Esta hora no está cerca del :day.',
-        'guest' => 'Esta persona no está en el grupo. Escribe un sourcedId, un correo o un nombre, o indica --guests '
-            .'para un invitado.',
+        'guest' => 'Esta persona no está en el grupo. Escribe un sourcedId, un correo o un nombre, o indica --guests '.
+            'para un invitado.',
     ],
     'make_up' => [
         'meanwhile' => ':day: :cost mientras tanto. Elige otra vez.',
@@ -167,8 +167,8 @@ return [
         'both' => 'Una serie que se mueve entera está otra vez en la lista. Quita una de las dos líneas.',
         'many' => 'En un paso se pueden mover como mucho :n sesiones.',
         'meet' => 'Dos sesiones de una serie coincidirían. Elige otra hora para una de ellas.',
-        'unknown' => 'Ningún grupo de este trimestre tiene el código «:code». Comprueba el código en la página del '
-            .'grupo.',
+        'unknown' => 'Ningún grupo de este trimestre tiene el código «:code». Comprueba el código en la página del '.
+            'grupo.',
         'none' => '«:code» no tiene ninguna sesión futura que mover.',
     ],
     'material' => [
@@ -214,8 +214,8 @@ return [
         'pace' => 'Escribe de 0,1 a 1000 peticiones por segundo.',
         'timeout' => 'Escribe de 1 a 60 segundos.',
         'url' => 'Escribe un enlace como :like://school.example, sin usuario ni contraseña.',
-        'braces_invites' => 'Con un servidor que envía invitaciones, no uses llaves: las sesiones están en los '
-            .'calendarios de esta cuenta.',
+        'braces_invites' => 'Con un servidor que envía invitaciones, no uses llaves: las sesiones están en los '.
+            'calendarios de esta cuenta.',
         'braces_calendar' => 'Solo el enlace de un servidor de calendarios puede contener {address} o {sourcedId}.',
         'braces' => 'Entre llaves solo puede ir {address} o {sourcedId}.',
     ],
@@ -223,8 +223,8 @@ return [
         'name' => 'Escribe un nombre para el horario de jornada, de hasta 60 caracteres.',
         'none' => 'Escribe las horas del día, una por línea, por ejemplo: 1 9:00-9:45',
         'twice' => 'Dos horas se llaman :period. Da un nombre propio a cada una.',
-        'overlap' => 'Las horas :before y :period coinciden: :before termina a las :ends, :period empieza a las '
-            .':begins.',
+        'overlap' => 'Las horas :before y :period coinciden: :before termina a las :ends, :period empieza a las '.
+            ':begins.',
         'line' => 'La línea :n no es una hora. Escribe su nombre, comienzo y final, por ejemplo: 3 10:00-10:45',
         'at' => 'Línea :n: :why',
         'period_name' => 'Escribe un nombre para la hora, de hasta 40 caracteres.',
@@ -243,16 +243,17 @@ return [
         'usual' => '«:name» es un preajuste incorporado, que no se puede cambiar. Elige otro nombre.',
         'gone' => 'Este preajuste se eliminó mientras tanto. Guárdalo con un nombre propio.',
         'taken' => 'Ya hay un preajuste llamado «:name». Cambia ese, o elige otro nombre.',
-        'series' => ':n serie usa este preajuste. Dale otro primero.|:n series usan este preajuste. Dales otro primero.',
-        'rooms' => ':n sala abierta usa este preajuste. Dale otro primero.|:n salas abiertas usan este preajuste. '
-            .'Dales otro primero.',
+        'series' => ':n serie usa este preajuste. Dale otro primero.|:n series usan este preajuste. Dales otro '.
+            'primero.',
+        'rooms' => ':n sala abierta usa este preajuste. Dale otro primero.|:n salas abiertas usan este preajuste. '.
+            'Dales otro primero.',
     ],
     'reach' => [
-        'no_weekdays' => 'Este patrón no tiene días de la semana que mover. Mueve solo esta sesión, o cambia el '
-            .'patrón de la serie.',
+        'no_weekdays' => 'Este patrón no tiene días de la semana que mover. Mueve solo esta sesión, o cambia el '.
+            'patrón de la serie.',
         'week' => 'Las demás sesiones pasarían a otra semana. Mueve solo esta sesión, o cambia la serie.',
-        'closed' => 'Algunas sesiones caerían en :weekday, cuando el centro está cerrado. Mueve solo esta sesión, o '
-            .'cambia la serie.',
+        'closed' => 'Algunas sesiones caerían en :weekday, cuando el centro está cerrado. Mueve solo esta sesión, o '.
+            'cambia la serie.',
         'extra' => 'Una sesión extraordinaria no tiene siguientes. Mueve solo esta sesión.',
         'planned' => 'Solo se puede mover una sesión prevista.',
     ],
@@ -309,8 +310,8 @@ return [
         'no_day' => ':day no es un día lectivo del trimestre, así que no puede ser un día de rotación.',
     ],
     'rule' => [
-        'piece' => '«:piece» no forma parte de una regla de repetición. Escribe NAME=VALUE, separados por punto y '
-            .'coma, por ejemplo FREQ=WEEKLY;BYDAY=TU,TH.',
+        'piece' => '«:piece» no forma parte de una regla de repetición. Escribe NAME=VALUE, separados por punto y '.
+            'coma, por ejemplo FREQ=WEEKLY;BYDAY=TU,TH.',
         'unknown' => 'La parte :part de la regla no se admite. Se admiten :known.',
         'twice' => 'La regla tiene dos veces la parte :part. Deja una.',
         'freq' => 'La regla no tiene FREQ. Empieza por FREQ=DAILY, FREQ=WEEKLY o FREQ=MONTHLY.',
@@ -331,11 +332,11 @@ return [
         'names' => 'Escribe un nombre para el centro y para su trimestre.',
         'term' => 'El trimestre debe terminar después de empezar.',
         'sections' => 'Escribe al menos un grupo, por ejemplo: Ciencias del Mar, 8, Nadir, Haddad, n.haddad@…',
-        'section_line' => 'La línea :n de los grupos necesita un título, y nombre y apellidos de su docente: título, '
-            .'curso, nombre, apellidos, correo.',
+        'section_line' => 'La línea :n de los grupos necesita un título, y nombre y apellidos de su docente: título, '.
+            'curso, nombre, apellidos, correo.',
         'section_twice' => 'La línea :n de los grupos repite :title, curso :year.',
-        'student_line' => 'La línea :n de los estudiantes necesita nombre y apellidos: nombre, apellidos, correo, '
-            .'curso, grupos.',
+        'student_line' => 'La línea :n de los estudiantes necesita nombre y apellidos: nombre, apellidos, correo, '.
+            'curso, grupos.',
         'student_section' => 'La línea :n de los estudiantes nombra un grupo que no está arriba: :title, curso :year.',
         'lines' => 'Son más de :n líneas. Súbelas como archivos.',
     ],
@@ -409,13 +410,13 @@ return [
         'over' => 'No tiene ninguna sesión futura.',
     ],
     'table' => [
-        'no_session' => 'Esta fila no crea ninguna sesión: ninguna de sus fechas es un día lectivo. Corrige su regla '
-            .'o sus días.',
+        'no_session' => 'Esta fila no crea ninguna sesión: ninguna de sus fechas es un día lectivo. Corrige su regla '.
+            'o sus días.',
         'title' => 'Dos series de un grupo necesitan títulos distintos; la línea :line tiene el mismo.',
         'start' => 'Esto no es una fecha con hora. Escríbela como 2027-01-11T10:00.',
         'minutes' => 'Escribe los minutos como un número entero de 1 a :n.',
-        'outside' => ':n fecha de esta regla está fuera del trimestre y se deja fuera.|:n fechas de esta regla están '
-            .'fuera del trimestre y se dejan fuera.',
+        'outside' => ':n fecha de esta regla está fuera del trimestre y se deja fuera.|:n fechas de esta regla están '.
+            'fuera del trimestre y se dejan fuera.',
         'endless' => 'Esta regla no tiene COUNT ni UNTIL; la serie termina con el trimestre.',
         'first' => 'La regla no cae en este día; la primera fecha es :day.',
     ],
@@ -427,8 +428,8 @@ return [
         'backwards' => 'El trimestre «:title» termina el :last, antes de empezar el :first.',
         'long' => 'El trimestre «:title» dura más de 400 días. Escribe un trimestre cada vez.',
         'overlap' => 'Coincidiría con :other, del :first al :last. Elige otros días.',
-        'used' => ':term tiene grupos en uso: importados, con enlace, con inscripciones o publicados. Solo se puede '
-            .'eliminar con sus grupos una copia de otro trimestre que no se use.',
+        'used' => ':term tiene grupos en uso: importados, con enlace, con inscripciones o publicados. Solo se puede '.
+            'eliminar con sus grupos una copia de otro trimestre que no se use.',
         'copy' => 'Elige otro trimestre para copiarlo.',
     ],
     'topics' => [

@@ -80,7 +80,10 @@ test('apostrophes are curly, and a sentence begins with a capital', function () 
     expect(wordsWith("/\\pL'\\pL/u"))->toBe([]);
     $small = array_filter(
         wordsOf('en'),
-        fn (string $text, string $key): bool => preg_match('/^(\{\d+\}|\[[^]]*\])?\s?[a-z][^|]* [^|]*\.(\||$)/', $text) === 1 &&
+        fn (string $text, string $key): bool => preg_match(
+            '/^(\{\d+\}|\[[^]]*\])?\s?[a-z][^|]* [^|]*\.(\||$)/',
+            $text,
+        ) === 1 &&
             // They go on with a sentence that begins elsewhere.
             ! in_array($key, ['run.in', 'session.move.begun', 'places.webhooks.address_hint'], true),
         ARRAY_FILTER_USE_BOTH,
@@ -90,7 +93,8 @@ test('apostrophes are curly, and a sentence begins with a capital', function () 
 
 test('what takes a count has the forms of its number', function () {
     // The unit is no noun that has a plural: a name, a state, a number of a line.
-    $units = 'session|section|series|student|person|people|teacher|email|link|item|account|event|change|line|guardian|part|'.
+    $units =
+        'session|section|series|student|person|people|teacher|email|link|item|account|event|change|line|guardian|part|'.
         'recording|registration|registrant|seat|webhook|message|period|closed day';
     $but = ['script.', 'staff_faults.', 'published.patterns.', 'house.', 'joining.act.do', 'licences.curve'];
     $found = array_filter(
@@ -107,5 +111,7 @@ test('what takes a count has the forms of its number', function () {
 });
 
 test('families read of emails and not of letters, in Spanish too', function () {
-    expect(wordsWith('/\bcartas?\b|\btutor(a|es|as)?\b|\bEnviadme\b|\bescuela\b/iu', ['examples.any.school'], 'es'))->toBe([]);
+    expect(
+        wordsWith('/\bcartas?\b|\btutor(a|es|as)?\b|\bEnviadme\b|\bescuela\b/iu', ['examples.any.school'], 'es'),
+    )->toBe([]);
 });

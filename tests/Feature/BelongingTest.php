@@ -124,7 +124,10 @@ test('door, page, calendar, policy and core agree on everybody, before, during a
         ->and($reply)
         ->toBe(
             match ($is) {
-                SessionRole::Host, SessionRole::Student, SessionRole::Observer, SessionRole::Absent => DoorReply::ComeIn,
+                SessionRole::Host,
+                SessionRole::Student,
+                SessionRole::Observer,
+                SessionRole::Absent => DoorReply::ComeIn,
                 SessionRole::Left => DoorReply::Left,
                 // A joiner is told of the first one that is theirs.
                 SessionRole::Ahead => DoorReply::TooEarly,

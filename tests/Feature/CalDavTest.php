@@ -3,10 +3,10 @@
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\CalDav\CalDavServer;
+use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Destinations\Service;
-use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\Core\Publishing\ExternalService;

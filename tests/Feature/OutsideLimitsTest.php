@@ -4,10 +4,10 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Nomada\App\Actions\Recording\FollowRecordings;
+use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Destinations\Service;
-use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Models\Presence\Recording;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Timetable\Series;
@@ -43,7 +43,10 @@ test('a password is known to the host that is set, and to no other that it sends
     $odd = OddServer::shared();
     $alone = fn () => Service::at(oddPlace())->send('GET', '/on');
     expect($alone)->toThrow(DestinationFailure::class, 'another host');
-    $out = ConcurrentRequests::run(['one' => $alone, 'two' => fn () => Service::at(oddPlace())->send('GET', '/here')->body()]);
+    $out = ConcurrentRequests::run([
+        'one' => $alone,
+        'two' => fn () => Service::at(oddPlace())->send('GET', '/here')->body(),
+    ]);
     expect($out['one'])->toBeInstanceOf(DestinationFailure::class)->and($out['two'])->toBe('here');
     $other = "http://localhost:$odd->port/taken";
     expect(fn () => Service::at(oddPlace())->send('GET', $other))
@@ -171,7 +174,9 @@ test(
         $ics = fn (): string => (string) Http::get(Xandikos::url()."/nomada/calendars/s-1/$uid.ics")->body();
         expect($ics())->toContain('Y8 Marine Science');
         Http::send('DELETE', Xandikos::url().'/nomada/calendars/s-1/');
-        DB::table('placements')->where('key', 'like', 'S-1/%')->update(['standing_print' => null, 'etag' => null]);
+        DB::table('placements')
+            ->where('key', 'like', 'S-1/%')
+            ->update(['standing_print' => null, 'etag' => null]);
         expect($publish()['failed'])->toBe([])->and($ics())->toContain('Y8 Marine Science');
     },
 );

@@ -4,9 +4,9 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
+use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\Places;
-use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\Core\Publishing\ExternalService;
@@ -237,51 +237,65 @@ test(
             ->and($bridge->admit($room->id, 'S-1', 'Galia', false))
             ->toBe('https://rooms.example/7')
             ->and(fn () => $bridge->act($room->id, 'm', 'end', 0))
-            ->toThrow(Nomada\App\Destinations\DestinationFailure::class, 'This session’s room is on a service that '
-                .'Nomada cannot control.');
+            ->toThrow(
+                Nomada\App\Destinations\DestinationFailure::class,
+                'This session’s room is on a service that '.'Nomada cannot control.',
+            );
     },
 );
 
-test('another conference service knows none of the rooms: each link gets a new one, or lacks it openly', function () {
-    DB::table('host_accounts')->delete();
-    Artisan::call('nomada:register');
-    $links = fn () => DB::table('join_links')->where('kind', 'series')->whereNull('retired_at');
-    [$secrets, $n] = [$links()->pluck('secret_sum')->all(), $links()->count()];
-    expect($n)->toBeGreaterThan(1);
-    $this->as('A-1')->put('/publishing/places/bridge', ['kind' => 'known-rooms']);
-    $this->work();
-    // No account holds any of them yet: nobody is told that all is well.
-    expect($links()->where('room', '!=', '')->count())->toBe(0)->and($links()->whereNotNull('pin')->count())->toBe(0);
-    $this->get('/sections/MAR')->assertSee('No join link or room');
-    $account = DB::table('host_accounts')->insertGetId([
-        'name' => 'Harbour',
-        'hosting_plan_id' => DB::table('hosting_plans')->value('id') ??
-            DB::table('hosting_plans')->insertGetId(['name' => 'Small', 'seats' => 30, 'minutes' => 600]),
-    ]);
-    DB::table('series')->update(['host_account_id' => $account]);
-    $this->post('/publishing/rooms', [
-        'rooms' => UploadedFile::fake()->createWithContent(
-            'rooms.csv',
-            "account,address,dial_in,pin\nHarbour,https://rooms.example/7,+34 910,11\n",
-        ),
-    ]);
-    Artisan::call('nomada:links');
-    expect($links()->where('room', 'Harbour')->count())
-        ->toBe($n)
-        // The links that people have are the same.
-        ->and($links()->pluck('secret_sum')->all())
-        ->toEqualCanonicalizing($secrets);
-    $this->delete('/publishing/places/bridge');
-    $this->work();
-    expect($links()->whereIn('room', ['', 'Harbour'])->count())->toBe(0);
-});
+test(
+    'another conference service knows none of the rooms: each link gets a new one, or lacks it openly',
+    function () {
+        DB::table('host_accounts')->delete();
+        Artisan::call('nomada:register');
+        $links = fn () => DB::table('join_links')->where('kind', 'series')->whereNull('retired_at');
+        [$secrets, $n] = [$links()->pluck('secret_sum')->all(), $links()->count()];
+        expect($n)->toBeGreaterThan(1);
+        $this->as('A-1')->put('/publishing/places/bridge', ['kind' => 'known-rooms']);
+        $this->work();
+        // No account holds any of them yet: nobody is told that all is well.
+        expect($links()->where('room', '!=', '')->count())
+            ->toBe(0)
+            ->and($links()->whereNotNull('pin')->count())
+            ->toBe(0);
+        $this->get('/sections/MAR')->assertSee('No join link or room');
+        $account = DB::table('host_accounts')->insertGetId([
+            'name' => 'Harbour',
+            'hosting_plan_id' => DB::table('hosting_plans')->value('id') ??
+                DB::table('hosting_plans')->insertGetId(['name' => 'Small', 'seats' => 30, 'minutes' => 600]),
+        ]);
+        DB::table('series')->update(['host_account_id' => $account]);
+        $this->post('/publishing/rooms', [
+            'rooms' => UploadedFile::fake()->createWithContent(
+                'rooms.csv',
+                "account,address,dial_in,pin\nHarbour,https://rooms.example/7,+34 910,11\n",
+            ),
+        ]);
+        Artisan::call('nomada:links');
+        expect($links()->where('room', 'Harbour')->count())
+            ->toBe($n)
+            // The links that people have are the same.
+            ->and($links()->pluck('secret_sum')->all())
+            ->toEqualCanonicalizing($secrets);
+        $this->delete('/publishing/places/bridge');
+        $this->work();
+        expect(
+            $links()
+                ->whereIn('room', ['', 'Harbour'])
+                ->count(),
+        )->toBe(0);
+    },
+);
 
 test('what is done side by side comes back in order, each with its own answer or fault', function () {
     $at = [];
     $out = ConcurrentRequests::run([
         'a' => fn () => count($at),
         'b' => fn () => throw new RuntimeException('no'),
-        'c' => fn () => Nomada\App\Destinations\Service::of(ExternalService::Course)->send('GET', '/pages/MAR')->status(),
+        'c' => fn () => Nomada\App\Destinations\Service::of(ExternalService::Course)
+            ->send('GET', '/pages/MAR')
+            ->status(),
     ]);
     expect(array_keys($out))
         ->toBe(['a', 'b', 'c'])

@@ -1,8 +1,8 @@
 <?php
 
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Support\WriteVersionedCache;
 use Nomada\App\Support\DryRun;
+use Nomada\App\Support\WriteVersionedCache;
 use Nomada\App\View\RouteView;
 
 /** How often a question was asked in two times of asking, with something done in between. */

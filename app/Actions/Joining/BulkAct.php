@@ -72,31 +72,14 @@ final readonly class BulkAct
             $n = (int) ($links[$series->id]->n ?? 0);
             $hidden = (bool) ($links[$series->id]->hidden ?? false);
             [$does, $code] = match ($act) {
-                'links' => $n > 0
-                    ? [false, 'has_link']
-                    : [true, 'links'],
+                'links' => $n > 0 ? [false, 'has_link'] : [true, 'links'],
                 'preset' => $series->preset === $value && $series->door === null && $series->floor === null
                     ? [false, 'so']
-                    : [
-                        true,
-                        $series->door === null && $series->floor === null ? 'preset' : 'preset_own',
-                    ],
-                'hide' => $n === 0
-                    ? [false, 'no_link']
-                    : ($hidden
-                        ? [false, 'hidden']
-                        : [true, 'hide']),
-                'show' => $n === 0
-                    ? [false, 'no_link']
-                    : ($hidden
-                        ? [true, 'show']
-                        : [false, 'shown']),
-                'replace' => $n === 0
-                    ? [false, 'no_link']
-                    : [true, 'replace'],
-                default => (string) $series->host_account_id === $value
-                    ? [false, 'there']
-                    : [true, 'account'],
+                    : [true, $series->door === null && $series->floor === null ? 'preset' : 'preset_own'],
+                'hide' => $n === 0 ? [false, 'no_link'] : ($hidden ? [false, 'hidden'] : [true, 'hide']),
+                'show' => $n === 0 ? [false, 'no_link'] : ($hidden ? [true, 'show'] : [false, 'shown']),
+                'replace' => $n === 0 ? [false, 'no_link'] : [true, 'replace'],
+                default => (string) $series->host_account_id === $value ? [false, 'there'] : [true, 'account'],
             };
             $said = [
                 new Said("bulk.$code", [
@@ -131,7 +114,11 @@ final readonly class BulkAct
         if ($to === null || $term === null) {
             return [];
         }
-        $found = AccountTransferPreview::to($to, RunningSeries::of($term), array_map(intval(...), $chosen->pluck('id')->all()));
+        $found = AccountTransferPreview::to(
+            $to,
+            RunningSeries::of($term),
+            array_map(intval(...), $chosen->pluck('id')->all()),
+        );
         $others = array_merge(...array_column($found, 'with'));
         $names = Series::query()
             ->with('section')

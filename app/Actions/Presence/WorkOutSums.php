@@ -8,8 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Queries\Presence\AttendanceTable;
 use Nomada\App\Queries\Presence\HeldSession;
-use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\AbsenceStreak;
+use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\Status;
 
 /** Keeps what each session came to, for pages that show hundreds of them. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Publishing;
 
 use Nomada\Core\Publishing\DiscrepancyCause;
-use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\DiscrepancyKind;
+use Nomada\Core\Publishing\Place;
 
 /** What some people see otherwise than the door would say, for one cause at one place of one section. */
 final readonly class TruthLine

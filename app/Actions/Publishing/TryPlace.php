@@ -6,9 +6,9 @@ namespace Nomada\App\Actions\Publishing;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\CalDav\CalDavServer;
+use Nomada\App\Destinations\ConnectionCheck;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Service;
-use Nomada\App\Destinations\ConnectionCheck;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Post\PlaceTransport;
 use Nomada\Core\Publishing\ExternalService;
@@ -48,14 +48,18 @@ final readonly class TryPlace
         // What knows nothing of such a page, and says so, has answered.
         $answer = Service::at($place)->send('GET', $path, '', [], [404]);
 
-        return new ConnectionCheck(true, [(string) __('publishing.places.tried.answers', ['status' => $answer->status()])]);
+        return new ConnectionCheck(true, [
+            (string) __('publishing.places.tried.answers', ['status' => $answer->status()]),
+        ]);
     }
 
     private function calendars(PlaceSettings $place): ConnectionCheck
     {
         $server = new CalDavServer(Service::at($place), $place);
         if (! $place->isTemplate()) {
-            return new ConnectionCheck(true, [(string) __('publishing.places.tried.home', ['home' => $server->home()])]);
+            return new ConnectionCheck(true, [
+                (string) __('publishing.places.tried.home', ['home' => $server->home()]),
+            ]);
         }
         $person = Person::query()
             ->whereNotNull('email')

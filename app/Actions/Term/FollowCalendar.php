@@ -19,9 +19,9 @@ use Nomada\App\Support\Say;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term as Calendar;
-use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\Patterns;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 
 /**
  * After a change of the school calendar (closed, opened and short days, day plans, rotation) the series that it
@@ -64,7 +64,10 @@ final readonly class FollowCalendar
             foreach (array_keys($sum) as $what) {
                 $sum[$what] += $laying->effect[$what];
             }
-            $tell = fn (PlannedSession $s): array => ['section' => $names[$id], 'what' => Say::this(ScheduleReconciliation::told($s))];
+            $tell = fn (PlannedSession $s): array => [
+                'section' => $names[$id],
+                'what' => Say::this(ScheduleReconciliation::told($s)),
+            ];
             array_push($waiting, ...array_map($tell, $laying->waiting));
             array_push($back, ...array_map($tell, $laying->back));
             if ($isChanged) {
@@ -93,9 +96,7 @@ final readonly class FollowCalendar
      */
     private function concerned(Term $term, Calendar $before, Calendar $after): Collection
     {
-        $all = Series::query()
-            ->whereHas('section', fn ($q) => $q->where('term_id', $term->id))
-            ->orderBy('id');
+        $all = Series::query()->whereHas('section', fn ($q) => $q->where('term_id', $term->id))->orderBy('id');
         if ([$before->first->day, $before->last->day] !== [$after->first->day, $after->last->day]) {
             return $all->get()->toBase();
         }
@@ -257,8 +258,6 @@ final readonly class FollowCalendar
         }
         $said = HistoryLine::said($change->words ?? '', $change->said);
 
-        return $did === []
-            ? $said
-            : new Said('history.with', ['what' => $said, 'with' => $did]);
+        return $did === [] ? $said : new Said('history.with', ['what' => $said, 'with' => $did]);
     }
 }

@@ -9,15 +9,15 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Term\Term;
-use Nomada\Core\Timetable\ScheduleReconciliation;
-use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\PlanHistory;
+use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\Topics;
 use stdClass;
 
 /**
- * Lays a series' sessions over its term, as its plans make them (see core's ScheduleReconciliation), and writes down what differs. A
- * session whose date stays keeps its row.
+ * Lays a series' sessions over its term, as its plans make them (see core's ScheduleReconciliation), and writes down
+ * what differs. A session whose date stays keeps its row.
  */
 final readonly class LaySessions
 {
@@ -68,7 +68,13 @@ final readonly class LaySessions
         $standing = $this->rows(array_keys($bySeries));
         foreach ($bySeries as $id => $series) {
             $known = $standing[$id] ?? [];
-            $laying = ScheduleReconciliation::reconcile($series->stretches()->sessions($term), self::cores($known), $term, $now, true);
+            $laying = ScheduleReconciliation::reconcile(
+                $series->stretches()->sessions($term),
+                self::cores($known),
+                $term,
+                $now,
+                true,
+            );
             [$delete, $insert] = $this->differences($series, $laying->sessions, $known);
             $out[$id] = [$laying, $delete !== [] || $insert !== []];
             array_push($gone, ...$delete);

@@ -12,11 +12,11 @@ use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedTime;
-use Nomada\Core\Timetable\ScheduleReconciliation;
+use Nomada\Core\Timetable\PlanHistory;
 use Nomada\Core\Timetable\Reach;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\SessionState;
 use Nomada\Core\Timetable\Shift;
-use Nomada\Core\Timetable\PlanHistory;
 
 /** Moves a session to another day or time, alone, with the later ones, or with its whole series. */
 final readonly class MoveSessions
@@ -83,8 +83,13 @@ final readonly class MoveSessions
      *
      * @throws Fault where it cannot be done
      */
-    public function look(Session $session, LocalDate $day, int $start, int $minutes, Reach $reach): ScheduleReconciliation
-    {
+    public function look(
+        Session $session,
+        LocalDate $day,
+        int $start,
+        int $minutes,
+        Reach $reach,
+    ): ScheduleReconciliation {
         return $this->lay->look(
             $session->series,
             $this->stretches($session, $day, $start, $minutes, $reach),

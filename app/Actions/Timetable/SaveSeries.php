@@ -15,9 +15,9 @@ use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\PlanHistory;
 use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\SeriesPlan;
-use Nomada\Core\Timetable\PlanHistory;
 
 /**
  * Creates a series of a section, or changes one: its sessions follow, and what stands at the destinations becomes stale

@@ -14,8 +14,8 @@ use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
-use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 
 /**
  * Undoes the last change of a series that is not undone yet. What has begun since stays, and days that were closed

@@ -16,9 +16,9 @@ use Nomada\App\Models\Term\Section;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Patterns;
+use Nomada\Core\Timetable\PlanHistory;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SeriesPlan;
-use Nomada\Core\Timetable\PlanHistory;
 
 /**
  * @property int $id

@@ -9,8 +9,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Nomada\App\Models\Term\Person;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\SessionState;
 
 /**

@@ -6,15 +6,15 @@ namespace Nomada\App\View\Conflict;
 
 use Illuminate\Http\Request;
 use Nomada\App\Models\Term\School;
-use Nomada\App\Queries\IdempotencyKey;
 use Nomada\App\Queries\FormVersion;
+use Nomada\App\Queries\IdempotencyKey;
 use Nomada\App\Support\Say;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Rotation;
 use Nomada\Core\Term\Zone;
-use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\PlanHistory;
+use Nomada\Core\Timetable\SeriesPlan;
 use Throwable;
 
 /**

@@ -14,8 +14,8 @@ use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Belonging\SessionRole;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Term\Zone;
-use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\SessionState;
 
 /**

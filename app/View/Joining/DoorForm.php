@@ -7,8 +7,8 @@ namespace Nomada\App\View\Joining;
 use Nomada\App\Support\Say;
 use Nomada\App\View\Typed;
 use Nomada\Core\Joining\DoorRules;
-use Nomada\Core\Joining\Floor;
 use Nomada\Core\Joining\EntryWithoutWaiting;
+use Nomada\Core\Joining\Floor;
 
 /** The form of a door and a floor, filled in: with what was typed last, else with the rules that hold. */
 final readonly class DoorForm

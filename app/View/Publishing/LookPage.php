@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Publishing;
 
+use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Destinations;
 use Nomada\App\Destinations\Found;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Destinations\Service;
-use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Term\Person;
@@ -28,8 +28,8 @@ use Nomada\App\View\Publishing\Look\LookState;
 use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Interchange\Calendar\ServedEvent;
 use Nomada\Core\Interchange\Calendar\ServedEvents;
-use Nomada\Core\Publishing\DetailLevel;
 use Nomada\Core\Publishing\CoursePagePlacements;
+use Nomada\Core\Publishing\DetailLevel;
 use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\PlaceKind;

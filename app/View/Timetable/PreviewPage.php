@@ -18,7 +18,8 @@ final readonly class PreviewPage
      * @param  list<string>  $warnings  what reads like a slip
      * @param  FreeTime|null  $cost  who would be in two places; null where nobody is asked about
      * @param  array<string, list<string>>  $lost  days by why they are closed
-     * @param  array<string, int>|null  $effect  on the coming sessions (see ScheduleReconciliation); null for a new series
+     * @param  array<string, int>|null  $effect  on the coming sessions (see ScheduleReconciliation); null for a new
+     *   series
      * @param  list<string>  $fallen  changes of single sessions that fall away
      */
     public function __construct(

@@ -14,9 +14,9 @@ use Nomada\App\Support\Say;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
-use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\PlanSentence;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
 
@@ -74,7 +74,10 @@ final readonly class SeriesPreview
             $series === null ? null : $laying->effect,
             $series === null
                 ? []
-                : array_map(fn (PlannedSession $s): string => Say::this(ScheduleReconciliation::told($s)), $laying->fallen),
+                : array_map(
+                    fn (PlannedSession $s): string => Say::this(ScheduleReconciliation::told($s)),
+                    $laying->fallen,
+                ),
         );
     }
 

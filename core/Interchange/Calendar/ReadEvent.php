@@ -7,9 +7,9 @@ namespace Nomada\Core\Interchange\Calendar;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\Because;
 use Nomada\Core\Term\Term;
-use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\SessionState;
 
 /**

@@ -102,10 +102,7 @@ test(
             $teacher->see('to teachers only');
             $farid->fill('text', 'is it the grey part?')->press('Send')->see('Farid Soutiño: is it the grey part?');
             expect($farid->text())->not->toContain('faint');
-            $teacher
-                ->see('is it the grey part?')
-                ->press('Remove is it the grey part?')
-                ->see('Message removed.');
+            $teacher->see('is it the grey part?')->press('Remove is it the grey part?')->see('Message removed.');
             $galia->see('removed by the teacher');
             // The sheet, and recording, which everybody is told.
             $teacher->find('#sheet-text')->sendKeys('high water 12:40');
@@ -129,7 +126,10 @@ test(
             expect($teacher->accessibilityFaults())->toBe([])->and($galia->accessibilityFaults())->toBe([]);
             // The end shuts the door behind.
             $copy->clock('10:47');
-            $teacher->press('End for everybody')->press('End for everybody')->see('The session has ended for everybody');
+            $teacher
+                ->press('End for everybody')
+                ->press('End for everybody')
+                ->see('The session has ended for everybody');
             $galia->see('The session has ended for everybody');
             $farid->see('The session has ended for everybody');
         } finally {

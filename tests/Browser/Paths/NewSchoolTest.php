@@ -77,7 +77,10 @@ test('from a new machine to a student who is signed in, in the browser', functio
         $teacher = Person::query()->where('sourced_id', 'T-2')->firstOrFail();
         $link = linkInPost($copy, (string) $teacher->email);
         $b->press('N. Pardo')->press('Sign out')->see('Forgot your password?');
-        $b->open($link)->fill('password', 'gaviotas al alba')->fill('again', 'gaviotas al alba')->press('Save password');
+        $b->open($link)
+            ->fill('password', 'gaviotas al alba')
+            ->fill('again', 'gaviotas al alba')
+            ->press('Save password');
         $b->fill('email', (string) $teacher->email)
             ->fill('password', 'gaviotas al alba')
             ->press('Sign in')

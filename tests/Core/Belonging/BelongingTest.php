@@ -51,8 +51,14 @@ test('whoever has no part is nobody, but for the session that they take', functi
 });
 
 test('of several parts the one that may most counts, and one to come before one that is over', function () {
-    $observerThenStudent = new Belonging(7, [new Membership(PartRole::Observer), new Membership(PartRole::Student, 10)]);
-    $cameBack = new Belonging(7, [new Membership(PartRole::Student, null, 5), new Membership(PartRole::Student, 10)]);
+    $observerThenStudent = new Belonging(7, [
+        new Membership(PartRole::Observer),
+        new Membership(PartRole::Student, 10),
+    ]);
+    $cameBack = new Belonging(7, [
+        new Membership(PartRole::Student, null, 5),
+        new Membership(PartRole::Student, 10),
+    ]);
     $both = new Belonging(7, [new Membership(PartRole::Student), new Membership(PartRole::CoTeacher, 3, 4)]);
 
     expect($observerThenStudent->on(9))
@@ -70,7 +76,9 @@ test('of several parts the one that may most counts, and one to come before one 
 });
 
 test('it is whole where some part has no bounds, and a substitute\'s never is', function () {
-    expect((new Belonging(7, [new Membership(PartRole::Student, 1), new Membership(PartRole::Observer)]))->isWhole())
+    expect(
+        (new Belonging(7, [new Membership(PartRole::Student, 1), new Membership(PartRole::Observer)]))->isWhole(),
+    )
         ->toBeTrue()
         ->and((new Belonging(7, [new Membership(PartRole::Student, 1)]))->isWhole())
         ->toBeFalse()
@@ -105,7 +113,11 @@ test('a session for chosen students is those students\' and everybody\'s who hos
 })->with([
     'chosen' => [7, [PartRole::Student], SessionRole::Student],
     'not chosen' => [8, [PartRole::Student], SessionRole::NotChosen],
-    'not chosen, and looks at another section' => [8, [PartRole::Student, PartRole::Observer], SessionRole::Observer],
+    'not chosen, and looks at another section' => [
+        8,
+        [PartRole::Student, PartRole::Observer],
+        SessionRole::Observer,
+    ],
     'the teacher' => [8, [PartRole::Teacher], SessionRole::Host],
     'let in by hand, without a part' => [8, [], SessionRole::NotChosen],
     'named, without a part' => [7, [], SessionRole::NotChosen],

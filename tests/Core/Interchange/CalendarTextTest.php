@@ -3,9 +3,9 @@
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Interchange\Calendar\Invitee;
-use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
 

@@ -3,8 +3,8 @@
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Interchange\Calendar\SharedEvent;
-use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionOverrides;
 use Tests\Core\Scenario;
 
 /** The calendar that one person would have, written for them alone. */

@@ -1,22 +1,21 @@
 <?php
 
 use Nomada\Core\Fault;
-use Nomada\Core\Joining\Admission;
 use Nomada\Core\Joining\DoorReply;
 use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Joining\EntryWithoutWaiting;
 use Nomada\Core\Joining\Floor;
 use Nomada\Core\Joining\Invitation;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Joining\RoomState;
 use Nomada\Core\Joining\ShortAddress;
-use Nomada\Core\Joining\EntryWithoutWaiting;
 use Nomada\Core\Joining\Visitor;
 use Nomada\Core\Joining\Who;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
-use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Doors;
 use Tests\Core\Scenario;

@@ -6,14 +6,14 @@ use Nomada\Core\Belonging\PartRole;
 use Nomada\Core\Belonging\SessionRole;
 use Nomada\Core\Joining\DoorReply;
 use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Joining\EntryWithoutWaiting;
 use Nomada\Core\Joining\JoinAttempt;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\RoomState;
-use Nomada\Core\Joining\EntryWithoutWaiting;
 use Nomada\Core\Joining\Visitor;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionOverrides;
 use Tests\Core\Doors;
 
 /** One part, from and until a day as it is written. */
@@ -136,7 +136,11 @@ test('what a visitor is before each session', function () {
         86400 * $day + 60,
         own: $own,
     );
-    $all = [$session(10), $session(11, new SessionOverrides(chosen: [2])), $session(12, new SessionOverrides(teacher: 7))];
+    $all = [
+        $session(10),
+        $session(11, new SessionOverrides(chosen: [2])),
+        $session(12, new SessionOverrides(teacher: 7)),
+    ];
     $days = fn (JoinAttempt $knock): array => array_map(
         fn (PlannedSession $s): int => $s->day,
         $knock->ofTheirs()->sessions,

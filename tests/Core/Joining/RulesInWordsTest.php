@@ -2,14 +2,14 @@
 
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorRules;
+use Nomada\Core\Joining\EntryWithoutWaiting;
 use Nomada\Core\Joining\Floor;
 use Nomada\Core\Joining\Invitation;
 use Nomada\Core\Joining\ShortAddress;
-use Nomada\Core\Joining\EntryWithoutWaiting;
 use Nomada\Core\Joining\Who;
 use Nomada\Core\Term\Zone;
-use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
 use Tests\Support\English;

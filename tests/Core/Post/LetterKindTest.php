@@ -47,8 +47,20 @@ test('what each kind of letter is', function (
         ['name', 'class', 'school', 'when', 'link', 'phone'],
         ['link'],
     ],
-    [LetterKind::Declined, 'Registration declined', '', ['name', 'class', 'school', 'when', 'reason', 'page'], ['reason']],
-    [LetterKind::Elsewhere, 'Registration moved to another section', '', ['name', 'class', 'school', 'when', 'page'], []],
+    [
+        LetterKind::Declined,
+        'Registration declined',
+        '',
+        ['name', 'class', 'school', 'when', 'reason', 'page'],
+        ['reason'],
+    ],
+    [
+        LetterKind::Elsewhere,
+        'Registration moved to another section',
+        '',
+        ['name', 'class', 'school', 'when', 'page'],
+        [],
+    ],
     [
         LetterKind::Replaced,
         'Replaced link',
@@ -56,7 +68,13 @@ test('what each kind of letter is', function (
         ['name', 'class', 'school', 'when', 'link', 'phone'],
         ['link'],
     ],
-    [LetterKind::Guest, 'Invitation for guests', '', ['name', 'class', 'school', 'when', 'link', 'until'], ['link']],
+    [
+        LetterKind::Guest,
+        'Invitation for guests',
+        '',
+        ['name', 'class', 'school', 'when', 'link', 'until'],
+        ['link'],
+    ],
     [
         LetterKind::Guardian,
         'Confirmation for guardians',

@@ -1,15 +1,15 @@
 <?php
 
 use Nomada\Core\Fault;
+use Nomada\Core\Presence\AbsenceStreak;
 use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\AttendanceRules;
-use Nomada\Core\Presence\PresenceEvent;
 use Nomada\Core\Presence\Correction;
-use Nomada\Core\Presence\OccupancyCurve;
 use Nomada\Core\Presence\Formula;
 use Nomada\Core\Presence\Intervals;
 use Nomada\Core\Presence\Measure;
-use Nomada\Core\Presence\AbsenceStreak;
+use Nomada\Core\Presence\OccupancyCurve;
+use Nomada\Core\Presence\PresenceEvent;
 use Nomada\Core\Presence\ScorePart;
 use Nomada\Core\Presence\Status;
 use Tests\Core\Scenario;

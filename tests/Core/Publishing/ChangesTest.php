@@ -5,8 +5,8 @@ use Nomada\Core\Publishing\Changes;
 use Nomada\Core\Publishing\SessionChange;
 use Nomada\Core\Publishing\ToldSeries;
 use Nomada\Core\Publishing\ToldSession;
-use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
 

@@ -15,8 +15,8 @@ use Nomada\Core\Publishing\SessionChange;
 use Nomada\Core\Publishing\TellingFacts;
 use Nomada\Core\Publishing\ToldSession;
 use Nomada\Core\Publishing\WantedPlacements;
-use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionOverrides;
 use Tests\Core\Scenario;
 
 // Whether an event is written again is decided by its fingerprint, which is made without writing it: so whatever the

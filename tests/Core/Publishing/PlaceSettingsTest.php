@@ -70,7 +70,15 @@ test('what is typed well is taken, without spaces and a slash at its end', funct
         $place->pace,
         $place->timeout,
     ])
-        ->toBe([ExternalService::Calendar, PlaceKind::CalDav, 'https://calendar.example/dav', 'me', 'secret', 0.1, 60.0])
+        ->toBe([
+            ExternalService::Calendar,
+            PlaceKind::CalDav,
+            'https://calendar.example/dav',
+            'me',
+            'secret',
+            0.1,
+            60.0,
+        ])
         ->and($place->isTemplate())
         ->toBeFalse()
         ->and(typedPlace(['url' => 'http://x.example/{sourcedId}/{address}'])->isTemplate())
@@ -103,12 +111,19 @@ test('what cannot be a place is a fault of its field, and says how to mend it', 
     [['url' => 'calendar.example'], 'url', 'https://school.example'],
     [['url' => 'https://'], 'url', 'https://school.example'],
     [['url' => 'ftp://calendar.example'], 'url', 'https://school.example'],
-    [['url' => 'https://me@calendar.example'], 'url', 'Enter a link like https://school.example, without user name or '
-        .'password.'],
+    [
+        ['url' => 'https://me@calendar.example'],
+        'url',
+        'Enter a link like https://school.example, without user name or '.'password.',
+    ],
     [['url' => 'https://calendar.example/{name}'], 'url', 'Only {address} and {sourcedId}'],
     [['kind' => 'smtp', 'url' => 'https://mail.example'], 'url', 'smtp://school.example', ExternalService::Post],
-    [['kind' => 'own-service', 'url' => 'https://x.example/{address}'], 'url', 'Only the link of a calendar server '
-        .'can contain {address} or {sourcedId}.', ExternalService::Course],
+    [
+        ['kind' => 'own-service', 'url' => 'https://x.example/{address}'],
+        'url',
+        'Only the link of a calendar server '.'can contain {address} or {sourcedId}.',
+        ExternalService::Course,
+    ],
     [['pace' => 'fast'], 'pace', 'Enter a number, for example 8.'],
     [['pace' => '0.09'], 'pace', 'Enter 0.1 to 1000 requests per second.'],
     [['pace' => '1001'], 'pace', 'Enter 0.1 to 1000 requests per second.'],

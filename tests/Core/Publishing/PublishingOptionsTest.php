@@ -4,16 +4,16 @@ use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Publishing\DetailLevel;
 use Nomada\Core\Publishing\Placement;
+use Nomada\Core\Publishing\PublishingOptions;
 use Nomada\Core\Publishing\Reader;
 use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\SeriesFacts;
 use Nomada\Core\Publishing\SessionChange;
-use Nomada\Core\Publishing\PublishingOptions;
 use Nomada\Core\Publishing\ShownText;
 use Nomada\Core\Publishing\TellingFacts;
 use Nomada\Core\Publishing\WantedPlacements;
-use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
 
@@ -85,7 +85,14 @@ test('what is usual leaves the places as they are', function () {
 
 test('positions, from when till when, who may answer and for whom go with each item that they are of', function () {
     $facts = shownFacts(
-        new PublishingOptions(next: 'after reading-list', weeks: 'top', from: 3, till: 0, answers: 'answers', for: ['S-1']),
+        new PublishingOptions(
+            next: 'after reading-list',
+            weeks: 'top',
+            from: 3,
+            till: 0,
+            answers: 'answers',
+            for: ['S-1'],
+        ),
     );
     expect(array_intersect_key(shownFields($facts, '8MAR/pinned'), array_flip(Placement::SETTINGS)))
         ->toBe(['position' => 'after reading-list'])
@@ -101,7 +108,11 @@ test('positions, from when till when, who may answer and for whom go with each i
     expect(array_intersect_key(shownFields($facts, 'S-1/uid-7'), array_flip(Placement::SETTINGS)))->toBe([]);
 });
 
-test('an item shows as much of a session as was chosen', function (DetailLevel $amount, ?array $week, ?string $next) {
+test('an item shows as much of a session as was chosen', function (
+    DetailLevel $amount,
+    ?array $week,
+    ?string $next,
+) {
     $facts = shownFacts(new PublishingOptions(amount: $amount));
     expect(shownFields($facts, '8MAR/week-1')['sessions'] ?? null)
         ->toBe($week)

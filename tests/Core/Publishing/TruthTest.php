@@ -1,8 +1,8 @@
 <?php
 
 use Nomada\Core\Interchange\Calendar\ServedEvent;
-use Nomada\Core\Publishing\DiscrepancyCause;
 use Nomada\Core\Publishing\Difference;
+use Nomada\Core\Publishing\DiscrepancyCause;
 use Nomada\Core\Publishing\DoorSession;
 use Nomada\Core\Publishing\Truth;
 use Nomada\Core\Term\Zone;

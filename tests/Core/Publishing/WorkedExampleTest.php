@@ -16,10 +16,10 @@ use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\SeriesFacts;
 use Nomada\Core\Publishing\WantedPlacements;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Timetable\SessionOverrides;
-use Nomada\Core\Timetable\PlannedSession;
-use Nomada\Core\Timetable\SessionState;
 use Nomada\Core\Timetable\PlanHistory;
+use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionOverrides;
+use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
 
 const BOTH_MEET =

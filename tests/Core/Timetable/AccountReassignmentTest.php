@@ -1,7 +1,7 @@
 <?php
 
-use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\AccountReassignment;
+use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\HostedSeries;
 
 /*

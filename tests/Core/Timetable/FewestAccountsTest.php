@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use Nomada\Core\Timetable\FewestAccounts;
 use Nomada\Core\Timetable\HostAccount;
-use Nomada\Core\Timetable\Licences;
 use Nomada\Core\Timetable\HostedSeries;
+use Nomada\Core\Timetable\Licences;
 use Tests\Core\Scenario;
 
 /** One session a series: start and end in minutes, and how many come. */

@@ -2,8 +2,8 @@
 
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\HostAccount;
-use Nomada\Core\Timetable\Licences;
 use Nomada\Core\Timetable\HostedSeries;
+use Nomada\Core\Timetable\Licences;
 use Tests\Core\Scenario;
 
 /*

@@ -1,17 +1,17 @@
 <?php
 
 use Nomada\Core\Fault;
+use Nomada\Core\Timetable\AccountTransferPreview;
 use Nomada\Core\Timetable\Assignment;
 use Nomada\Core\Timetable\Attendee;
 use Nomada\Core\Timetable\Clash;
 use Nomada\Core\Timetable\Clashes;
 use Nomada\Core\Timetable\FoldedDates;
-use Nomada\Core\Timetable\AccountTransferPreview;
 use Nomada\Core\Timetable\HostAccount;
+use Nomada\Core\Timetable\HostedSeries;
 use Nomada\Core\Timetable\Licences;
 use Nomada\Core\Timetable\Meeting;
 use Nomada\Core\Timetable\PlannedSession;
-use Nomada\Core\Timetable\HostedSeries;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
 
@@ -415,7 +415,10 @@ test('handing series to one account says which of their sessions clash there, an
     $two = new HostAccount(1, 'Host', 100, 60, 2);
     expect(array_column(AccountTransferPreview::to($two, $running, [2, 3, 4]), 'sessions'))->toBe([0, 0, 0]);
     expect(
-        array_column(AccountTransferPreview::to($two, [...$running, running(6, [1], 650, account: 1)], [2, 4]), 'sessions'),
+        array_column(
+            AccountTransferPreview::to($two, [...$running, running(6, [1], 650, account: 1)], [2, 4]),
+            'sessions',
+        ),
     )->toBe([$n, $n]);
     expect(AccountTransferPreview::to($one, $running, [5])[5]['sessions'])->toBe(0);
 });

@@ -1,8 +1,8 @@
 <?php
 
 use Nomada\Core\Timetable\HostAccount;
-use Nomada\Core\Timetable\Occupancy;
 use Nomada\Core\Timetable\HostedSeries;
+use Nomada\Core\Timetable\Occupancy;
 
 /** A series with sessions in seconds, for three people. */
 function seriesAt(int $id, array ...$sessions): HostedSeries

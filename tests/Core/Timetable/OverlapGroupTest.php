@@ -38,7 +38,10 @@ test('what runs without a pause between is one stretch', function (array $sessio
 test('a series with several sessions is in as many stretches', function () {
     $series = new HostedSeries(7, [[0, 600], [6000, 6600]], 5);
     $all = OverlapGroup::all([$series]);
-    expect(array_map(fn (OverlapGroup $s): array => $s->sessions[0]->sessions, $all))->toBe([[[0, 600]], [[6000, 6600]]]);
+    expect(array_map(fn (OverlapGroup $s): array => $s->sessions[0]->sessions, $all))->toBe([
+        [[0, 600]],
+        [[6000, 6600]],
+    ]);
 });
 
 test('stretches ask the same of accounts where length, order and people are the same', function (

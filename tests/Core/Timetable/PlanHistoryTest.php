@@ -6,15 +6,15 @@ use Nomada\Core\Term\Closure;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Timetable\DatesPattern;
-use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\OpenDaysPattern;
-use Nomada\Core\Timetable\SessionOverrides;
+use Nomada\Core\Timetable\PlanHistory;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\SeriesEnd;
 use Nomada\Core\Timetable\SeriesPlan;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\SessionState;
 use Nomada\Core\Timetable\Shift;
-use Nomada\Core\Timetable\PlanHistory;
 use Nomada\Core\Timetable\Topics;
 use Nomada\Core\Timetable\WeeklyPattern;
 use Tests\Core\Scenario;
@@ -128,7 +128,9 @@ test('a move of this and later ones moves all of them as far, and leaves what is
 });
 
 test('a move to an earlier day of the week takes the session itself along', function () {
-    $series = new PlanHistory([Scenario::plan([4], '2027-02-04', SeriesEnd::onDate(LocalDate::parse('2027-03-05')))]);
+    $series = new PlanHistory([
+        Scenario::plan([4], '2027-02-04', SeriesEnd::onDate(LocalDate::parse('2027-03-05'))),
+    ]);
     $term = Scenario::term();
 
     expect(
@@ -313,10 +315,20 @@ test('what was decided of a session waits on a closed day, and holds again when 
     $plan = Scenario::plan([2, 4], '2027-02-02', SeriesEnd::onDate(LocalDate::parse('2027-03-26')));
     $isOwn = fn (PlannedSession $s): bool => $s->slot() === $own->slot();
     $others = array_filter($plan->sessions(Scenario::term()), fn (PlannedSession $s): bool => ! $isOwn($s));
-    $before = ScheduleReconciliation::reconcile($plan->sessions(Scenario::term()), [...$others, $own], Scenario::term(), 0);
+    $before = ScheduleReconciliation::reconcile(
+        $plan->sessions(Scenario::term()),
+        [...$others, $own],
+        Scenario::term(),
+        0,
+    );
     $term = closing([day($closed)]);
     $shut = ScheduleReconciliation::reconcile($plan->sessions($term), $before->sessions, $term, 0);
-    $open = ScheduleReconciliation::reconcile($plan->sessions(Scenario::term()), $shut->sessions, Scenario::term(), 0);
+    $open = ScheduleReconciliation::reconcile(
+        $plan->sessions(Scenario::term()),
+        $shut->sessions,
+        Scenario::term(),
+        0,
+    );
     $there = array_values(array_filter($shut->sessions, $isOwn))[0];
 
     expect([$there->state, $there->reason, $there->day])
@@ -345,7 +357,11 @@ test('what was decided of a session waits on a closed day, and holds again when 
             placed('2027-02-25', 600, new SessionOverrides(day('2027-02-25')), 90),
             ['Thu 25 Feb, at another time'],
         ],
-        'extra' => ['2027-02-26', placed('2027-02-26', 900, new SessionOverrides(isExtra: true)), ['Fri 26 Feb, extra']],
+        'extra' => [
+            '2027-02-26',
+            placed('2027-02-26', 900, new SessionOverrides(isExtra: true)),
+            ['Fri 26 Feb, extra'],
+        ],
         'made up' => [
             '2027-02-26',
             placed('2027-02-26', 900, new SessionOverrides(isExtra: true, makesUp: day('2027-02-16'))),
@@ -353,7 +369,11 @@ test('what was decided of a session waits on a closed day, and holds again when 
         ],
         'told of' => [
             '2027-03-02',
-            placed('2027-03-02', 600, new SessionOverrides(title: 'Visit', note: 'Boots', teacher: 7, door: ['x' => 1])),
+            placed(
+                '2027-03-02',
+                600,
+                new SessionOverrides(title: 'Visit', note: 'Boots', teacher: 7, door: ['x' => 1]),
+            ),
             ['Tue 2 Mar, with another teacher, "Visit", with a note, with rules of its own'],
         ],
         'cancelled' => [
@@ -388,7 +408,12 @@ test('no series overlaps itself: an extra session waits while the pattern has it
     $before = Scenario::plan([3], '2027-02-03', null, 600);
     $after = Scenario::plan([3], '2027-02-03', null, 720);
     $term = Scenario::term();
-    $laid = ScheduleReconciliation::reconcile($before->sessions($term), [...$before->sessions($term), $extra], $term, 0)->sessions;
+    $laid = ScheduleReconciliation::reconcile(
+        $before->sessions($term),
+        [...$before->sessions($term), $extra],
+        $term,
+        0,
+    )->sessions;
     $moved = ScheduleReconciliation::reconcile($after->sessions($term), $laid, $term, 0);
     $waits = array_values(array_filter($moved->sessions, fn (PlannedSession $s): bool => $s->isExtra()))[0];
 
@@ -414,7 +439,10 @@ test('any closures and openings, in any order, give back what was; what has begu
         );
         $now = Scenario::term()->zone->instant($open[mt_rand(0, 30)], 600);
         $standing = [];
-        foreach (ScheduleReconciliation::reconcile($plan->sessions(Scenario::term()), [], Scenario::term(), $now)->sessions as $s) {
+        foreach (
+            ScheduleReconciliation::reconcile($plan->sessions(Scenario::term()), [], Scenario::term(), $now)
+                ->sessions as $s
+        ) {
             $day = (new LocalDate($open[mt_rand(0, 60)]))->iso();
             $standing[] = match ($s->state === SessionState::Planned && $s->start > $now ? mt_rand(0, 7) : 7) {
                 0 => $s->cancelled('x'),
@@ -424,7 +452,12 @@ test('any closures and openings, in any order, give back what was; what has begu
                 default => $s,
             };
         }
-        $first = ScheduleReconciliation::reconcile($plan->sessions(Scenario::term()), $standing, Scenario::term(), $now)->sessions;
+        $first = ScheduleReconciliation::reconcile(
+            $plan->sessions(Scenario::term()),
+            $standing,
+            Scenario::term(),
+            $now,
+        )->sessions;
         $laid = $first;
         for ($step = 0; $step < 4; $step++) {
             $term = closing(array_map(fn (): int => $open[mt_rand(0, 60)], range(1, mt_rand(1, 6))));
@@ -436,7 +469,8 @@ test('any closures and openings, in any order, give back what was; what has begu
                 }
             }
         }
-        $back = ScheduleReconciliation::reconcile($plan->sessions(Scenario::term()), $laid, Scenario::term(), $now)->sessions;
+        $back = ScheduleReconciliation::reconcile($plan->sessions(Scenario::term()), $laid, Scenario::term(), $now)
+            ->sessions;
         $begun = fn (array $list): array => array_values(
             array_filter($list, fn (PlannedSession $s): bool => $s->start <= $now),
         );

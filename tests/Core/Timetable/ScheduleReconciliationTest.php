@@ -1,8 +1,8 @@
 <?php
 
+use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\SessionOverrides;
-use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
 
@@ -88,7 +88,12 @@ final class Drawn
 }
 
 test('a plan is laid over what stands', function (string $planned, string $standing, string $now, string $are) {
-    $laying = ScheduleReconciliation::reconcile(Drawn::all($planned), Drawn::all($standing), Scenario::term(), Drawn::moment($now));
+    $laying = ScheduleReconciliation::reconcile(
+        Drawn::all($planned),
+        Drawn::all($standing),
+        Scenario::term(),
+        Drawn::moment($now),
+    );
     expect(Drawn::of($laying->sessions))->toBe($are);
 })->with([
     'nothing yet: the past ones too' => ['mon 9-10, tue 9-10', '', 'tue 12', 'mon 9-10, tue 9-10'],
@@ -142,7 +147,10 @@ test('a plan is laid over what stands', function (string $planned, string $stand
 
 test('what a change comes to', function (string $before, string $after, string $now, array $is) {
     $none = ['stay' => 0, 'move' => 0, 'come' => 0, 'go' => 0, 'lost' => 0];
-    expect(ScheduleReconciliation::effect(Drawn::all($before), Drawn::all($after), Drawn::moment($now)))->toBe([...$none, ...$is]);
+    expect(ScheduleReconciliation::effect(Drawn::all($before), Drawn::all($after), Drawn::moment($now)))->toBe([
+        ...$none,
+        ...$is,
+    ]);
 })->with([
     'nothing' => ['', '', 'mon 0', []],
     'as it was' => ['mon 9-10, tue 9-10', 'mon 9-10, tue 9-10', 'mon 0', ['stay' => 2]],

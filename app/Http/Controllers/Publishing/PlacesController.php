@@ -60,8 +60,12 @@ final class PlacesController extends Controller
     }
 
     /** What was typed is tried, and not kept. */
-    public function try(PlaceRequest $request, ExternalService $service, Places $places, TryPlace $try): RedirectResponse
-    {
+    public function try(
+        PlaceRequest $request,
+        ExternalService $service,
+        Places $places,
+        TryPlace $try,
+    ): RedirectResponse {
         $trial = $try($request->settings($service, $places));
 
         return redirect()

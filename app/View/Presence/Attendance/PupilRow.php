@@ -6,8 +6,8 @@ namespace Nomada\App\View\Presence\Attendance;
 
 use Nomada\App\Queries\Presence\Pupil;
 use Nomada\App\Queries\Presence\Score;
-use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\AbsenceStreak;
+use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\Status;
 
 /** One student in a section's table. */

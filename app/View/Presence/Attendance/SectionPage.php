@@ -12,9 +12,9 @@ use Nomada\App\Queries\Presence\HeldSession;
 use Nomada\App\Queries\Presence\Pupil;
 use Nomada\App\Queries\Presence\Scores;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Presence\AbsenceStreak;
 use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\Formula;
-use Nomada\Core\Presence\AbsenceStreak;
 use Nomada\Core\Presence\Status;
 use Nomada\Core\Term\LocalDate;
 

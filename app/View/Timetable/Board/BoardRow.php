@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Board;
 
+use Nomada\Core\Issue;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\SectionStatus;
-use Nomada\Core\Issue;
 
 /** One section on the board, as plain values: a large board has six hundred, and models are slow to ask. */
 final readonly class BoardRow

@@ -13,8 +13,8 @@ use Nomada\App\Support\Order;
 use Nomada\App\Support\WriteVersionedCache;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Timetable\ContactTime;
-use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\PlannedSession;
+use Nomada\Core\Timetable\SessionOverrides;
 use Nomada\Core\Timetable\SessionState;
 
 /** The contact time of sections, in two queries however many there are. */

@@ -15,8 +15,8 @@ use Nomada\App\View\Typed;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\FewestAccounts;
 use Nomada\Core\Timetable\HostAccount;
-use Nomada\Core\Timetable\Licences;
 use Nomada\Core\Timetable\HostedSeries;
+use Nomada\Core\Timetable\Licences;
 
 /** Looks up and works out what the host accounts of a school bear. */
 final readonly class LicencesQuery
@@ -229,8 +229,10 @@ final readonly class LicencesQuery
         );
         foreach ($left === [] ? [] : $bySize as $account) {
             if (
-                array_filter($running, fn (HostedSeries $r): bool => isset($left[$r->series]) && ! $account->holds($r)) ===
-                []
+                array_filter(
+                    $running,
+                    fn (HostedSeries $r): bool => isset($left[$r->series]) && ! $account->holds($r),
+                ) === []
             ) {
                 return $account;
             }

@@ -14,9 +14,9 @@ use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\FreeTime;
-use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\Reach;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\SessionState;
 
 /**
@@ -62,7 +62,10 @@ final readonly class MoveLook
             return new ReachLook(
                 $reach,
                 effect: $laying->effect,
-                fallen: array_map(fn (PlannedSession $s): string => Say::this(ScheduleReconciliation::told($s)), $laying->fallen),
+                fallen: array_map(
+                    fn (PlannedSession $s): string => Say::this(ScheduleReconciliation::told($s)),
+                    $laying->fallen,
+                ),
                 cost: $this->free->costOf($session->series, $changed),
                 then: Say::this($this->move->stretches($session, $day, $start, $minutes, $reach)->said()),
             );

@@ -14,16 +14,16 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Say;
 use Nomada\App\Support\DryRun;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\Move;
 use Nomada\Core\Timetable\MoveSet;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\Reach;
+use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\SessionState;
 
 /** Looks up what is needed to move several sessions in one step, and what that would do. */
@@ -63,15 +63,16 @@ final readonly class MovesQuery
                 continue;
             }
             $day = LocalDate::parse($session->day);
-            [$start, $end] = array_map(
-                fn (mixed $at): string => $zone->clock((int) $at?->timestamp),
-                [$session->starts_at, $session->ends_at],
-            );
+            [$start, $end] = array_map(fn (mixed $at): string => $zone->clock((int) $at?->timestamp), [
+                $session->starts_at,
+                $session->ends_at,
+            ]);
             $section = $session->series->section;
             $own = $typed[$id] ?? [];
             $out[] = new MoveLine(
                 $session,
-                $section->name().($session->series->title === $section->title ? '' : ", {$session->series->title}"),
+                $section->name().
+                    ($session->series->title === $section->title ? '' : ", {$session->series->title}"),
                 "{$day->short()} {$start}–{$end}",
                 $own['day'] ?? $day->iso(),
                 $own['start'] ?? $start,
@@ -149,10 +150,11 @@ final readonly class MovesQuery
     {
         $section = Section::query()
             ->where('term_id', $term->id)
-            ->where(fn ($q) => $q->whereRaw('lower(sourced_id) = lower(?)', [$code])->orWhereRaw('lower(code) = '
-                .'lower(?)', [
-                    $code,
-                ]))
+            ->where(
+                fn ($q) => $q
+                    ->whereRaw('lower(sourced_id) = lower(?)', [$code])
+                    ->orWhereRaw('lower(code) = '.'lower(?)', [$code]),
+            )
             ->first();
         if ($section === null) {
             throw new Fault('moves.unknown', 'add', ['code' => $code]);
@@ -252,7 +254,10 @@ final readonly class MovesQuery
 
         return [
             Say::this($plans->said()),
-            ...array_map(fn (PlannedSession $s): string => Say::this(ScheduleReconciliation::told($s)), $laying->fallen),
+            ...array_map(
+                fn (PlannedSession $s): string => Say::this(ScheduleReconciliation::told($s)),
+                $laying->fallen,
+            ),
         ];
     }
 

@@ -11,8 +11,8 @@ use Nomada\App\View\Timetable\Contact\ContactBar;
 use Nomada\App\View\Timetable\Editor\SeriesEditor;
 use Nomada\App\View\Timetable\Panel\SessionPanel;
 use Nomada\App\View\Timetable\TermLine;
-use Nomada\Core\Publishing\SectionStatus;
 use Nomada\Core\Issue;
+use Nomada\Core\Publishing\SectionStatus;
 
 /** Everything about one section on one page. */
 final readonly class SectionPage

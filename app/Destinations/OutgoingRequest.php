@@ -10,7 +10,7 @@ use Illuminate\Http\Client\Response;
 use InvalidArgumentException;
 
 /** One request that goes beside others, and what came of it. */
-final class PendingRequest
+final class OutgoingRequest
 {
     /** @var non-empty-string */
     private readonly string $method;
