@@ -6,8 +6,8 @@ return [
     'every-section' => ['/', 'A-01', '1280x800', false, 'tr.row-s:nth-child(9) input;tr.row-s:nth-child(13) input'],
     'section' => ['/sections/8MAR', 'A-01', '1280x800', false, ''],
     'publish-plan' => ['/publishing', 'A-01', '1280x800', false, "button[data-section='9MAT-B']"],
-    // After somebody has changed a page at the course site and deleted another, and a look.
-    'drift' => ['/publishing/drift', 'A-01', '1280x800', false, ''],
+    // Series 7 and 8 of the demo, which share students.
+    'moves' => ['/timetable/moves?series[]=7&series[]=8&date=2027-02-25&swap=1', 'A-01', '1280x800', false, ''],
     'look' => ['/people/S-8-001/look', 'A-01', '1280x800', false, ''],
     'places' => ['/publishing/places#calendar', 'A-01', '1280x800', false, '#calendar summary'],
     'timetable-week' => ['/timetable?week=7', 'A-01', '1280x800', false, ''],

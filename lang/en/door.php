@@ -6,7 +6,7 @@ return [
     'recorded' => 'This session is being recorded. To stay out of the recording, keep your microphone and camera off '
         .'and tell your teacher.',
     'pass' => [
-        'ask' => 'Ask to join in this browser',
+        'ask' => 'Ask for entry in this browser',
         'asked' => 'The teacher has been asked. Refresh in a minute.',
         'kept' => 'The teacher has not moved the pass to this browser.',
         'look' => 'Refresh',
@@ -33,7 +33,7 @@ return [
         'wait-outside' => [
             'is' => 'The teacher will let you in',
             'then' => 'Press the button. The teacher sees that you are waiting and lets you in.',
-            'do' => 'Ask to join',
+            'do' => 'Wait to be let in',
         ],
         'elsewhere' => [
             'is' => 'You are already inside on another device',

@@ -170,7 +170,7 @@ return [
         'end' => '{0}The session has ended for everybody.|{1}1 person is still inside. End the session '
             .'again.|[2,*]:count people are still inside. End the session again.',
         'reopen' => 'The session is open again. Everybody can rejoin.',
-        'come-in' => 'You have joined. Others can join now.',
+        'come-in' => 'You have joined. The others can join.',
         'rehearse' => 'Two invented students are inside, and four are waiting. Nothing in a rehearsal counts.',
         'rehearse_on' => 'The rehearsal has moved on one step.',
         'note' => 'Notes saved.',

@@ -83,6 +83,7 @@ return [
         'silent' => '{1} 1 page or calendar did not respond|[2,*] :count pages or calendars did not respond',
         'look' => 'Check now',
         'none' => 'No outside changes',
+        'unchecked' => 'Not checked yet',
         'none_hint' => 'Nomada checks every night, and whenever you choose Check now.',
         'what' => 'Item',
         'ours' => 'Published by Nomada',

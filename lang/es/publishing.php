@@ -84,6 +84,7 @@ return [
         'silent' => '{1} 1 página o calendario no respondió|[2,*] :count páginas o calendarios no respondieron',
         'look' => 'Comprobar ahora',
         'none' => 'Ningún cambio externo',
+        'unchecked' => 'Todavía sin comprobar',
         'none_hint' => 'Nomada lo comprueba cada noche, y cuando eliges Comprobar ahora.',
         'what' => 'Elemento',
         'ours' => 'Publicado por Nomada',

@@ -50,7 +50,8 @@ return [
         'closed_publish_tell' => ':reason no es lectivo: :words. Publica para anunciarlo.',
         'file_larger_than' => 'El archivo ocupa más de 2 MB, o no se puede leer.',
         'made_up' => ':count sesión recuperada.|:count sesiones recuperadas.',
-        'open_again_what' => ':reason vuelve a ser lectivo: :words. Las sesiones pasadas que se perdieron siguen '.'perdidas.',
+        'open_again_what' => ':reason vuelve a ser lectivo: :words. Las sesiones pasadas que se perdieron siguen '.
+            'perdidas.',
         'tick_days_be' => 'Marca los días que quieres cerrar.',
         'write_why_school' => 'Escribe por qué cierra el centro; lo puede leer todo el mundo.',
     ],
@@ -76,7 +77,8 @@ return [
         'choose_who_goes' => 'Elige quién entra sin esperar.',
         'choose_who_may' => 'Elige quién puede hacer esto.',
         'doors_open_0' => 'Las sesiones se abren de 0 a 120 minutos antes del comienzo.',
-        'hosts_come_at' => 'Los anfitriones pueden entrar al menos a la vez que los estudiantes, y hasta 240 minutos '.'antes.',
+        'hosts_come_at' => 'Los anfitriones pueden entrar al menos a la vez que los estudiantes, y hasta 240 minutos '.
+            'antes.',
         'limit_from_1' => 'Escribe un límite de 1 a 1000, o déjalo vacío para que no haya.',
         'preset_name_has' => 'Escribe un nombre de hasta 60 caracteres para el preajuste.',
         'recording_host_alone' => 'Solo los anfitriones pueden grabar.',
@@ -180,7 +182,8 @@ return [
         'again' => 'Ya habías enviado este formulario. No se ha hecho nada por segunda vez.',
         'busy' => 'Otra persona está guardando un cambio en lo mismo. No se ha guardado nada. Inténtalo de nuevo en '.
             'un momento.',
-        'under_way' => 'Tu primera petición se está procesando. Actualiza la página en un momento para ver el '.'resultado.',
+        'under_way' => 'Tu primera petición se está procesando. Actualiza la página en un momento para ver el '.
+            'resultado.',
     ],
     'part' => [
         'choose_person' => 'Elige una persona.',
@@ -229,7 +232,8 @@ return [
         'saved' => ':title guardada: :sentence.',
         'term_has_no' => 'Este trimestre no tiene días de rotación. Configúralos primero en la página del trimestre.',
         'title_has_120' => 'Escribe un título de hasta 120 caracteres.',
-        'usual_day_plan' => 'El horario de jornada habitual no tiene esa hora. Elige una de las suyas, o una hora de '.'reloj.',
+        'usual_day_plan' => 'El horario de jornada habitual no tiene esa hora. Elige una de las suyas, o una hora de '.
+            'reloj.',
         'write_day_month' => 'Escribe un día del mes de 1 a 31.',
         'write_how_many' => 'Escribe cuántas sesiones, de 1 a 400.',
         'write_number_days' => 'Escribe un número de días de 1 a 60.',
@@ -242,7 +246,8 @@ return [
         'door_floor_saved' => 'Guardado solo para esta sesión.',
         'door_floor_saved_2' => 'Guardado para esta serie.',
         'has_pass_copy' => 'Pase de invitado para :what creado. Cópialo de la lista, y dáselo solo a esa persona.',
-        'link_replaced_old' => 'Enlace sustituido. El antiguo ya no funciona. Publica para actualizarlo en todas '.'partes.',
+        'link_replaced_old' => 'Enlace sustituido. El antiguo ya no funciona. Publica para actualizarlo en todas '.
+            'partes.',
         'links_hidden_door' => 'Enlaces ocultos: los estudiantes no pueden entrar. Publica para quitarlos de la '.
             'página del curso, el tablón y los calendarios.',
         'links_replaced_old' => ':n enlace sustituido. El antiguo ya no funciona. Publica para actualizarlo en todas '.

@@ -299,7 +299,7 @@ test('presence is read from the room: who came and left, what they did, and when
     $live = "/live/$session->id";
     $this->as('T-2')
         ->post($live, ['act' => 'come-in'])
-        ->assertSessionHas('said', 'You have joined. Others can join now.');
+        ->assertSessionHas('said', 'You have joined. The others can join.');
     $link = Nomada\App\Models\Joining\JoinLink::query()
         ->inForce()
         ->where('kind', 'personal')

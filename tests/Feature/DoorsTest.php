@@ -392,7 +392,7 @@ test(
         // The same browser again, and another one.
         $as(['guest' => $word], 'Firefox/130 (Windows)')[0]->assertSee('Join');
         [$page, $entered] = $as([], 'Safari/604 (iPhone)');
-        $page->assertSee('This pass is in use in another browser')->assertSee('Ask to join in this browser');
+        $page->assertSee('This pass is in use in another browser')->assertSee('Ask for entry in this browser');
         expect($entered->headers->get('Location'))->toContain("/join/$pass->secret");
         // A student of the class comes as the student, whatever pass it is; somebody else's account as a guest.
         $this->as('S-1')

@@ -1,8 +1,13 @@
 @props(['page'])
 <x-app :title="__('publishing.drift.title')">
     <x-page-head :title="__('publishing.drift.title')">
-        <x-slot:sum>{{ trans_choice('publishing.drift.sum', $page->all) }} ·
-            {{ $page->lookedAt === null ? __('publishing.drift.never') : __('publishing.drift.looked', ['when' => $page->when()]) }}
+        <x-slot:sum>
+            @if ($page->lookedAt === null && $page->all === 0)
+                {{ __('publishing.drift.never') }}
+            @else
+                {{ trans_choice('publishing.drift.sum', $page->all) }} ·
+                {{ $page->lookedAt === null ? __('publishing.drift.never') : __('publishing.drift.looked', ['when' => $page->when()]) }}
+            @endif
             @if ($page->silent > 0)
                 · <b class="bad">{{ trans_choice('publishing.drift.silent', $page->silent) }}</b>
             @endif
@@ -11,7 +16,7 @@
         <a class="pill" href="{{ route('publishing') }}">{{ __('publishing.places.plan') }}</a>
     </x-page-head>
     @if ($page->rows === [])
-        <x-empty :title="__('publishing.drift.none')">{{ __('publishing.drift.none_hint') }}</x-empty>
+        <x-empty :title="__($page->lookedAt === null ? 'publishing.drift.unchecked' : 'publishing.drift.none')">{{ __('publishing.drift.none_hint') }}</x-empty>
     @else
         @include('publishing.drift.rows', ['rows' => $page->rows, 'all' => $page->all])
     @endif

@@ -43,7 +43,7 @@ test(
         $farid = Browser::start();
         try {
             $teacher->see('22 have not joined')->press('Join as teacher');
-            $teacher->see('You have joined. Others can join now.');
+            $teacher->see('You have joined. The others can join.');
             // The devices are tried before anybody hears: Chromium's own microphone beeps.
             $galia
                 ->fresh($copy->url())
