@@ -4,7 +4,7 @@ return [
     'title' => 'Tiempo lectivo',
     'show' => 'Mostrar',
     'all_years' => 'Todos los cursos',
-    'year' => 'Curso :year',
+    'year' => 'Y:year',
     'short_of' => '{0} ninguno por debajo de su objetivo|{1} :count por debajo de su objetivo|[2,*] :count por debajo '
         .'de su objetivo',
     'none' => 'Ningún grupo',

@@ -8,7 +8,7 @@ return [
         'do' => 'Vista previa',
         'read' => 'Formatos admitidos',
         'kinds' => [
-            'OneRoster 1.1' => 'orgs, academicSessions, courses, classes, users, enrollments (.csv)',
+            'OneRoster 1.1' => 'orgs, academicSessions, courses, classes, users y enrollments (.csv)',
             'closures.ics' => 'días no lectivos, un evento cada uno',
             'timetable.csv' => 'una serie por fila: class_sourced_id, title, dtstart, minutes, tzid, rrule',
         ],

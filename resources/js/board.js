@@ -37,7 +37,9 @@ export const board = () => ({
         }
     },
     words() {
-        return say(this.boxes()[0]?.name === 'series[]' ? 'tray.series' : 'tray.sections', { n: this.chosen });
+        return this.boxes()[0]?.name === 'series[]'
+            ? say('tray.series', { n: this.chosen })
+            : say('tray.sections', { n: this.chosen });
     },
     chooseAll() {
         const on = this.$refs.all.checked;

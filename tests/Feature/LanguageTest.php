@@ -110,13 +110,13 @@ test('the door and the registration speak to a student in Spanish, on the studen
         ->assertSee('Esta sesión ha terminado')
         ->assertSee('La próxima sesión es el jue 11 feb a las 09:00');
     $this->get("/register/$link->series_id")
-        ->assertSee('Tienes la inscripción hecha')
+        ->assertSee('Tienes la inscripción confirmada')
         ->assertSee('Sesiones que quedan');
     // A stranger with a browser that asks for Spanish.
     auth()->logout();
     $this->get('/nowhere', ['Accept-Language' => 'es'])
         ->assertNotFound()
-        ->assertSee('Aquí no hay nada');
+        ->assertSee('Página no encontrada');
 });
 
 test('the roster\'s language is read, told where it is none, and goes out again', function () {
