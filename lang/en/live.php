@@ -106,7 +106,7 @@ return [
     'end' => [
         'title' => 'End for everybody…',
         'sure' => 'Everybody leaves the room. You can reopen the session until its scheduled end.',
-        'go' => 'End for everybody',
+        'go' => 'End session now',
     ],
     'sheet' => [
         'title' => 'Whiteboard',

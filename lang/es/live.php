@@ -107,7 +107,7 @@ return [
     'end' => [
         'title' => 'Terminar para todo el mundo…',
         'sure' => 'Todo el mundo sale de la sala. Puedes reabrir la sesión hasta la hora prevista de su final.',
-        'go' => 'Terminar para todo el mundo',
+        'go' => 'Terminar ahora',
     ],
     'sheet' => [
         'title' => 'Pizarra',

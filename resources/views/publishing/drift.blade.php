@@ -16,7 +16,8 @@
         <a class="pill" href="{{ route('publishing') }}">{{ __('publishing.places.plan') }}</a>
     </x-page-head>
     @if ($page->rows === [])
-        <x-empty :title="__($page->lookedAt === null ? 'publishing.drift.unchecked' : 'publishing.drift.none')">{{ __('publishing.drift.none_hint') }}</x-empty>
+        <x-empty :title="__($page->lookedAt === null ? 'publishing.drift.unchecked' : 'publishing.drift.none')">{{
+            __('publishing.drift.none_hint') }}</x-empty>
     @else
         @include('publishing.drift.rows', ['rows' => $page->rows, 'all' => $page->all])
     @endif

@@ -130,7 +130,7 @@ test('the live desk: the teacher lets in, sends out, and ends it for everybody',
         ->press('Remove from session Galia')
         ->see('Removed.')
         ->press('End for everybody')
-        ->press('End for everybody')
+        ->press('End session now')
         ->see('The session has ended for everybody.');
     $b->open("/live/$session?rehearsal=1")
         ->press('Start rehearsal')
