@@ -7,7 +7,7 @@ namespace Nomada\Core\Timetable;
 use Nomada\Core\Term\LocalDate;
 
 /**
- * One session that is to be held at another time; with the later ones of its series, or all of them, where it says so.
+ * Moves one session to another time, alone, with the later ones of its series, or with all of them.
  */
 final readonly class Move
 {

@@ -228,7 +228,7 @@ test('a substitute is the host of exactly that session, everywhere; the absent t
         ->assertOk();
     $this->get('/today')->assertSee('Marine Science')->assertSee('P. Ruel');
     $this->get('/sections/MAR')->assertOk();
-    $this->get("/join/$host->secret")->assertSee('Join');
+    $this->get("/join/$host->secret")->assertSee('<h1>You can join</h1>', false);
     $this->post('/joining/links', ['sections' => ['MAR']])->assertForbidden();
     $this->get('/live/'.sessionOn('2027-02-18')->id)->assertForbidden();
     $this->as('T-2')

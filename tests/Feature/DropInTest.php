@@ -254,7 +254,7 @@ test(
                 ->first();
         clockAt('2027-02-18T09:46:00+01:00');
         $this->as('S-1')->get($door)->assertSee('The teacher is not here yet');
-        $this->get('/me')->assertSee('Join');
+        $this->get('/me')->assertSee('>Join</a>', false);
         $now = Session::query()->where('day', '2027-02-18')->where('series_id', $session->series_id)->firstOrFail();
         $this->as('T-2')
             ->delete("$path/sessions/$now->id/rules")

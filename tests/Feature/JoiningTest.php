@@ -161,7 +161,7 @@ test('the door answers by the clock\'s moment, on the student\'s own clock', fun
         'You are early',
         'The session opens at 08:50 (09:50 in Madrid)',
     ],
-    'come in' => ['2027-02-09T09:52:00+01:00', 'Join', 'It starts at 09:00 (10:00 in Madrid)'],
+    'come in' => ['2027-02-09T09:52:00+01:00', 'You can join', 'It starts at 09:00 (10:00 in Madrid)'],
     'over' => [
         '2027-02-09T11:00:00+01:00',
         'This session is over',

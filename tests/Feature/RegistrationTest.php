@@ -82,7 +82,7 @@ test('only what is certain, and comes from the very account, is accepted in bulk
     $this->as('A-1')
         ->get('/registration/desk')
         ->assertSee('who will be registered if you accept')
-        ->assertDontSee('exact matches');
+        ->assertDontSee('Accept 1 exact match');
     $this->post('/registration/certain')->assertSessionHas(
         'said',
         fn ($s) => str_contains($s, 'there are no exact matches'),

@@ -34,6 +34,9 @@ final class WorkOutMakeUps implements ShouldQueue
      */
     public static function ask(MakeUpProposals $proposals, Term $term, array $sessions): ?array
     {
+        if ($sessions === []) {
+            return [];
+        }
         if (count($sessions) <= self::WITHIN_PAGE) {
             return $proposals->kept($term, $sessions) ?? $proposals->workOut($term, $sessions);
         }

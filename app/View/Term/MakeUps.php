@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Term;
 
-use Nomada\App\Actions\Timetable\WorkOutMakeUps;
+use Illuminate\Support\Collection;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\MakeUpProposals;
@@ -12,6 +12,7 @@ use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\Panel\FreeLine;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\FreeTime;
+use stdClass;
 
 /** Draws the lost and cancelled sessions of a term that nothing makes up yet, each with the best free times. */
 final readonly class MakeUps
@@ -20,23 +21,43 @@ final readonly class MakeUps
     {
     }
 
-    /** @param  string  $reason  why they are lost; empty for all */
-    public function of(Term $term, string $reason): MakeUpsPage
+    /**
+     * The sessions that are listed, and made up in one step.
+     *
+     * @param  string  $reason  why they are lost; empty for all
+     * @return list<int> ids
+     */
+    public function listed(Term $term, string $reason): array
+    {
+        return $this->ids($this->proposals->lost($term), $reason);
+    }
+
+    /** @param  array<int, list<FreeTime>>|null  $times  of those that are listed; null while they are worked out */
+    public function of(Term $term, string $reason, ?array $times): MakeUpsPage
     {
         $lost = $this->proposals->lost($term);
-        $all = $reason === '' ? $lost : $lost->where('reason', $reason);
-        $ids = array_values($all->take(MakeUpProposals::AT_ONCE)->pluck('id')->map(intval(...))->all());
-        $times = $ids === [] ? [] : WorkOutMakeUps::ask($this->proposals, $term, $ids);
+        $ids = $this->ids($lost, $reason);
 
         return new MakeUpsPage(
             $times === null ? null : $this->rows($term, $times),
-            $all->count(),
+            ($reason === '' ? $lost : $lost->where('reason', $reason))->count(),
             count($ids),
             $times === null ? $this->proposals->done($term, $ids) : count($ids),
             $reason,
             array_values($lost->pluck('reason')->filter()->unique()->sort()->map(strval(...))->all()),
             $term->calendar()->zone->place(),
         );
+    }
+
+    /**
+     * @param  Collection<int, stdClass>  $lost
+     * @return list<int>
+     */
+    private function ids(Collection $lost, string $reason): array
+    {
+        $all = $reason === '' ? $lost : $lost->where('reason', $reason);
+
+        return array_values($all->take(MakeUpProposals::AT_ONCE)->pluck('id')->map(intval(...))->all());
     }
 
     /**

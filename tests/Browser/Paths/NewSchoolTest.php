@@ -102,7 +102,7 @@ test('from a new machine to a student who is signed in, in the browser', functio
             ->press('Sign in')
             ->see('Two-step sign-in');
         $b->fill('code', $paper)->press('Sign in')->see('All sections');
-        $b->open('/people/S-1')->press('Invite to sign in')->see('invited');
+        $b->open('/people/S-1')->press('Invite to sign in')->see('an email with the link is on its way');
         $student = Person::query()->where('sourced_id', 'S-1')->firstOrFail();
         $link = linkInPost($copy, (string) $student->email);
         $b->press('N. Pardo')->press('Sign out')->see('Forgot your password?');

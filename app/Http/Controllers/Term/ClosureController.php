@@ -10,6 +10,7 @@ use Illuminate\Http\Response;
 use Illuminate\View\View;
 use Nomada\App\Actions\Term\CloseDays;
 use Nomada\App\Actions\Timetable\MakeUp;
+use Nomada\App\Actions\Timetable\WorkOutMakeUps;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\ClosureRequest;
 use Nomada\App\Models\Term\ClosedRange;
@@ -122,11 +123,12 @@ final class ClosureController extends Controller
     }
 
     /** The lost and cancelled sessions that nothing makes up yet. */
-    public function makeUps(Request $request, MakeUps $page): View
+    public function makeUps(Request $request, MakeUps $page, MakeUpProposals $proposals): View
     {
-        return view('term.make-ups', [
-            'page' => $page->of($this->term(), (string) $request->query('reason', '')),
-        ]);
+        $reason = (string) $request->query('reason', '');
+        $times = WorkOutMakeUps::ask($proposals, $this->term(), $page->listed($this->term(), $reason));
+
+        return view('term.make-ups', ['page' => $page->of($this->term(), $reason, $times)]);
     }
 
     /** Takes the chosen free time for each. One that was taken in the meantime is reported, and the others are made. */
