@@ -135,8 +135,10 @@ final readonly class MakeUpProposals
             [$term->id, $term->id],
         );
         $calendar = $term->calendar();
+        $today = $calendar->zone->dateAt($this->clock->seconds())->day;
+        // Only the facts: what a term and its zone have worked out and kept differs from process to process.
+        $facts = ['zone' => $calendar->zone->name] + get_object_vars($calendar);
 
-        return "make-ups $term->id ".
-            md5(serialize([$sessions, (array) $row, $calendar, $calendar->zone->dateAt($this->clock->seconds())->day]));
+        return "make-ups $term->id ".md5(serialize([$sessions, (array) $row, $facts, $today]));
     }
 }

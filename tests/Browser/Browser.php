@@ -423,7 +423,7 @@ final class Browser
     /** Waits until the page shows these words. */
     public function see(string $words, string $css = 'body', ?float $patience = null): self
     {
-        // The page looks itself: its whole text on the way to here, at each look, is what a wait is dear by.
+        // The page does the looking: fetching its whole text at each look is what makes a wait slow.
         $look = 'return document.querySelector(arguments[0])?.innerText.includes(arguments[1]) === true';
         $this->wait(fn (): bool => $this->script($look, $css, $words) === true, "seeing \"$words\"", $patience);
 

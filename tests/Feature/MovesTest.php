@@ -3,7 +3,9 @@
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\CheckDerived;
 use Nomada\App\Actions\Timetable\SaveSeries;
+use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Queries\MakeUpProposals;
 use Nomada\Core\Timetable\SeriesPlan;
 
 // Marine Science meets on Tuesday and Thursday at 10:00; Statistics, which shares a student, at 11:00.
@@ -161,10 +163,22 @@ test('the lost sessions of a closure are made up in one step with one undo', fun
     expect(count($take))->toBe(8);
     $this->post('/term/make-ups', ['take' => $take, 'reason' => 'Storm'])->assertSessionHas('said', '8 sessions made '
         .'up.');
-    file_put_contents('/tmp/clashes.json', json_encode(DB::table('clashes')->get()));
     expect([DB::table('clashes')->count(), app(CheckDerived::class)()])->toBe([0, []]);
     $this->get('/sections/MAR')->assertSee('with 3 series in one step');
     $change = DB::table('series_changes')->where('section_id', $this->section('MAR')->id)->max('id');
     $this->post("/sections/MAR/changes/$change/undoing")->assertSessionHasNoErrors();
     expect([timetableRows(), app(CheckDerived::class)()])->toBe([$before, []]);
+});
+
+test('the page finds what a worker worked out, whatever each has asked of the calendar before', function () {
+    $key = fn (Term $term): string => app(MakeUpProposals::class)->key($term, [1, 2]);
+    $asked = Term::query()->sole();
+    $before = $key($asked);
+    $zone = $asked->calendar()->zone;
+    $zone->offsets(9000, 9100);
+    $zone->instant(8999, 540);
+    $asked->calendar()->rotationOn($asked->calendar()->first->day);
+    expect($key($asked))->toBe($before);
+    DB::table('terms')->update(['opens_minute' => 500]);
+    expect($key(Term::query()->sole()))->not->toBe($before);
 });

@@ -177,7 +177,7 @@ test(
             $galia->script('document.querySelector("audio").pause()');
             $copy->wait(fn (): bool => DB::table('recording_places')->where('recording_id', $recording)->exists());
             expect($galia->accessibilityFaults())->toBe([])->and($galia->scrollsSideways())->toBeFalse();
-            $galia->open('/sections/8MAR/recordings?q=harbour')->see('places');
+            $galia->open('/sections/8MAR/recordings?q=harbour')->see('matches');
             $teacher
                 ->open("/recordings/$recording")
                 ->press('Withdraw')

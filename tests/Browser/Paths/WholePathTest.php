@@ -28,7 +28,8 @@ test(
         $b->fill('start_time', '3')
             ->see('15:00 or 03:00?', '[data-fault=start_time]')
             ->fill('start_time', '14.30')
-            ->see('14:30–15:15', '.made');
+            // While the old answer stands, the fault still holds its line, and the button moves when it goes.
+            ->see('14:30–15:15', '.made:not([data-stale])');
         $b->press('Plan this series')->see('Statistics planned: Tue Thu 14:30–15:15.');
 
         // The link, then the roster, for this section.

@@ -40,7 +40,7 @@ final class MovesController extends Controller
             return $this->page($query, $lines, $this->person($request));
         }
 
-        return view('timetable.moves', ['page' => new MovesPage($lines, null, $this->term()->calendar())]);
+        return view('timetable.moves', ['page' => new MovesPage($lines, null)]);
     }
 
     /** What the moves would do; or the form with one line more, or one fewer. */
@@ -103,7 +103,7 @@ final class MovesController extends Controller
         }
 
         return view('timetable.moves', [
-            'page' => new MovesPage($lines, $preview, $term, $fault === null ? '' : $add),
+            'page' => new MovesPage($lines, $preview, $fault === null ? '' : $add),
         ]);
     }
 }

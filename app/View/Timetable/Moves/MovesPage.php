@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Moves;
 
-use Nomada\Core\Term\Term;
-
 /** Several sessions that are moved in one step. */
 final readonly class MovesPage
 {
@@ -17,7 +15,6 @@ final readonly class MovesPage
     public function __construct(
         public array $lines,
         public ?MovesPreview $preview,
-        public Term $term,
         public string $add = '',
     ) {
     }
