@@ -52,7 +52,7 @@ final class RunningCopy
     /** The demo school as imported, with nothing linked, registered or published. */
     public function freshDemo(): void
     {
-        DB::statement('drop schema if exists standins_browser cascade');
+        self::forgetDemoServices();
         if (self::$demo !== null) {
             Snapshot::clear();
             self::$demo->putBack();
@@ -107,7 +107,7 @@ final class RunningCopy
         if ($with === []) {
             $self->freshDemo();
         } else {
-            DB::statement('drop schema if exists standins_browser cascade');
+            self::forgetDemoServices();
             Artisan::call('migrate:fresh', ['--force' => true]);
         }
         // Served as bin/start serves it: from settings and routes that are read once.
@@ -134,6 +134,12 @@ final class RunningCopy
         });
 
         return $self;
+    }
+
+    private static function forgetDemoServices(): void
+    {
+        $drop = fn () => DB::statement('drop schema if exists standins_browser cascade');
+        DB::transaction($drop, attempts: 20);
     }
 
     private function files(string $path = ''): string
