@@ -135,22 +135,21 @@ Route::get('/join/{secret}/look', [DoorController::class, 'look'])
     ->withoutMiddleware('web')
     ->middleware(['throttle:look', 'signed'])
     ->name('door.look');
-Route::get('/feeds/{secret}.ics', FeedController::class)
-    ->where('secret', LinkSecret::PATTERN)
-    ->middleware('throttle:feed')
-    ->name('feed');
-Route::get('/feeds/{secret}.atom', [FeedController::class, 'stream'])
-    ->where('secret', LinkSecret::PATTERN)
-    ->middleware('throttle:feed')
-    ->name('feed.stream');
-Route::get('/feeds/{secret}.ifb', [FeedController::class, 'busy'])
-    ->where('secret', LinkSecret::PATTERN)
-    ->middleware('throttle:feed')
-    ->name('feed.busy');
-Route::get('/feeds/{secret}/page', [FeedController::class, 'page'])
-    ->where('secret', LinkSecret::PATTERN)
-    ->middleware('throttle:page')
-    ->name('feed.page');
+// What programs and other sites read by a secret address: it starts no session and sets no cookie.
+Route::withoutMiddleware('web')
+    ->where(['secret' => LinkSecret::PATTERN])
+    ->group(function (): void {
+        Route::get('/feeds/{secret}.ics', FeedController::class)->middleware('throttle:feed')->name('feed');
+        Route::get('/feeds/{secret}.atom', [FeedController::class, 'stream'])
+            ->middleware('throttle:feed')
+            ->name('feed.stream');
+        Route::get('/feeds/{secret}.ifb', [FeedController::class, 'busy'])
+            ->middleware('throttle:feed')
+            ->name('feed.busy');
+        Route::get('/feeds/{secret}/page', [FeedController::class, 'page'])
+            ->middleware('throttle:page')
+            ->name('feed.page');
+    });
 
 // By the link in a guardian's letter: the children's attendance, and where an absence is told.
 Route::middleware(['signed', 'throttle:door'])->group(function (): void {

@@ -53,14 +53,7 @@ final class Gradebook
         }
 
         return [
-            'manifest.csv' => [
-                ['propertyName', 'value'],
-                ['manifest.version', '1.0'],
-                ['oneroster.version', '1.1'],
-                ['file.categories', 'bulk'],
-                ['file.lineItems', 'bulk'],
-                ['file.results', 'bulk'],
-            ],
+            OneRosterManifest::NAME => OneRosterManifest::of(['categories', 'lineItems', 'results']),
             'categories.csv' => [
                 ['sourcedId', 'status', 'dateLastModified', 'title'],
                 ['participation', '', '', $title],

@@ -11,7 +11,7 @@ namespace Nomada\Core\Presence;
  * - a second join without a leave between them, or a second leave, is a doubled one and says nothing;
  * - a leave that comes first lost its join: they were inside from the start;
  * - a join that comes last lost its leave: they were inside until the end;
- * - a join and a leave in one second leave a device as it was;
+ * - a join and a leave in one second leave a device as it was, also where nobody knows yet how that is;
  * - a leave of which nobody knows the device closes all of them.
  */
 final class Intervals
@@ -82,7 +82,7 @@ final class Intervals
                 }
                 $since = null;
             }
-            $isFirst = false;
+            $isFirst = $isFirst && $what === 3;
         }
         if ($since !== null) {
             self::keep($out, $since, $to, $from, $to);
@@ -92,7 +92,7 @@ final class Intervals
     }
 
     /**
-     * A leave of an unknown device is one of every device that has something before it.
+     * A leave of an unknown device is one of every device that has something before it, an unknown one among them.
      *
      * @param  array<string, array<int, int>>  $devices
      * @return array<string, array<int, int>>
@@ -106,6 +106,8 @@ final class Intervals
                 $first[$device] = (int) array_key_first($steps);
             }
         }
+        ksort($devices['']);
+        $unknown = (int) array_key_first($devices['']);
         foreach ($devices[''] as $at => $what) {
             if ($what !== 2) {
                 continue;
@@ -113,7 +115,9 @@ final class Intervals
             foreach ($first as $device => $begun) {
                 if ($begun < $at) {
                     $devices[$device][$at] ??= 2;
-                    unset($devices[''][$at]);
+                    if ($unknown === $at) {
+                        unset($devices[''][$at]);
+                    }
                 }
             }
         }

@@ -17,6 +17,7 @@ return [
     'day_at_both' => 'el :day a las :time (:school en :place)',
     'next' => 'La próxima sesión es :moment.',
     'none_left' => 'No hay más sesiones este trimestre.',
+    'room_next' => 'Podrás volver a entrar la próxima vez que abra la sala.',
     'because' => 'Motivo: :reason. :next',
     'cancelled' => 'cancelada',
     'replies' => [

@@ -69,6 +69,7 @@ test(
             'said',
             'The session has ended for everybody.',
         );
+        $this->as('S-1')->get($door)->assertSee('next time the room is open')->assertDontSee('no more sessions');
         // The next hours are a meeting of their own.
         clockAt('2027-02-11T09:10:00+01:00');
         $this->as('S-1')->get($door)->assertSee('The teacher is not here yet');

@@ -3,6 +3,8 @@
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
+use Nomada\App\Actions\Publishing\TellTruth;
+use Nomada\App\Actions\Publishing\TellTruthAfter;
 use Nomada\App\Destinations\Places;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Timetable\Session;
@@ -107,6 +109,36 @@ test(
         expect(causesOf(truthOf(['--section' => ['MAR']])))->toBe(['no-answer missing class-stream MAR']);
     },
 );
+
+test('one worker checks after a run, and another takes over when its lease has run out', function () {
+    Artisan::call('nomada:publish');
+    $run = DB::table('runs')->where('kind', 'publish')->value('id');
+    $held = fn (string $until) => DB::table('runs')->update([
+        'truth' => null,
+        'checked_by' => 'another worker',
+        'checked_until' => DB::raw("now() + interval '$until'"),
+    ]);
+    $check = function () use ($run): ?int {
+        app()->call([(new TellTruthAfter($run))->withFakeQueueInteractions(), 'handle']);
+
+        return DB::table('runs')->where('id', $run)->value('truth');
+    };
+    $held('1 minute');
+    expect($check())->toBeNull();
+    $held('-1 second');
+    expect($check())
+        ->toBe(0)
+        ->and(DB::table('runs')->where('id', $run)->value('checked_until'))
+        ->toBeNull();
+});
+
+test('a check ends without a result as soon as another worker holds it', function () {
+    Artisan::call('nomada:publish');
+    $sections = DB::table('sections')
+        ->pluck('id')
+        ->all();
+    expect(app(TellTruth::class)($sections, goesOn: fn (): bool => false))->toBeNull();
+});
 
 test('a place of ours is true by itself', function () {
     foreach (['course', 'calendar', 'stream'] as $place) {

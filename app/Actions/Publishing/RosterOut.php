@@ -9,6 +9,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\TimetableRows;
 use Nomada\Core\Interchange\CsvText;
+use Nomada\Core\Interchange\OneRosterManifest;
 use Nomada\Core\Interchange\TimetableWriter;
 use stdClass;
 
@@ -46,19 +47,14 @@ final class RosterOut
         $school = $term->school;
 
         return array_map(CsvText::write(...), [
-            'manifest.csv' => [
-                ['propertyName', 'value'],
-                ['manifest.version', '1.0'],
-                ['oneroster.version', '1.1'],
-                ...array_map(fn (string $file): array => ["file.$file", 'bulk'], [
-                    'academicSessions',
-                    'classes',
-                    'courses',
-                    'enrollments',
-                    'orgs',
-                    'users',
-                ]),
-            ],
+            OneRosterManifest::NAME => OneRosterManifest::of([
+                'academicSessions',
+                'classes',
+                'courses',
+                'enrollments',
+                'orgs',
+                'users',
+            ]),
             'orgs.csv' => [
                 [
                     'sourcedId',
@@ -106,6 +102,8 @@ final class RosterOut
                     'courseCode',
                     'grades',
                     'orgSourcedId',
+                    'subjects',
+                    'subjectCodes',
                 ],
                 ...$sections
                     ->whereNotNull('course')
@@ -120,6 +118,8 @@ final class RosterOut
                             (string) $s->course_code,
                             self::grade($s->year),
                             $school->sourced_id,
+                            '',
+                            '',
                         ],
                     )
                     ->values()
@@ -133,10 +133,14 @@ final class RosterOut
                     'title',
                     'grades',
                     'courseSourcedId',
+                    'classCode',
                     'classType',
                     'location',
                     'schoolSourcedId',
                     'termSourcedIds',
+                    'subjects',
+                    'subjectCodes',
+                    'periods',
                 ],
                 ...$sections
                     ->map(
@@ -147,10 +151,14 @@ final class RosterOut
                             $s->title,
                             self::grade($s->year),
                             (string) $s->course,
+                            (string) $s->code,
                             'scheduled',
                             '',
                             $school->sourced_id,
                             $term->sourced_id,
+                            '',
+                            '',
+                            '',
                         ],
                     )
                     ->all(),
@@ -199,12 +207,17 @@ final class RosterOut
                 'orgSourcedIds',
                 'role',
                 'username',
+                'userIds',
                 'givenName',
                 'familyName',
+                'middleName',
                 'identifier',
                 'email',
-                'grades',
+                'sms',
+                'phone',
                 'agentSourcedIds',
+                'grades',
+                'password',
                 'metadata.timeZone',
                 'metadata.language',
             ],
@@ -219,12 +232,17 @@ final class RosterOut
                             $school,
                             self::ROLES[$p->role] ?? $p->role,
                             (string) ($p->sign_in ?? $p->email),
+                            '',
                             $p->given_name,
                             $p->family_name,
+                            '',
                             $p->sourced_id,
                             (string) $p->email,
-                            self::grade($p->year),
+                            '',
+                            '',
                             implode(',', $guardians[(int) $p->id] ?? []),
+                            self::grade($p->year),
+                            '',
                             $p->time_zone,
                             (string) $p->roster_language,
                         ],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Publishing;
 
+use Closure;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Destinations\Destination;
@@ -56,9 +57,15 @@ final class TellTruth
     /**
      * @param  list<int>  $sections
      * @param  list<string>|null  $only  of these people only (sourcedIds); null for everybody
+     * @param  Closure(): bool|null  $goesOn  asked before each part; false ends the check without a result
+     * @return ($goesOn is null ? TruthResult : TruthResult|null)
      */
-    public function __invoke(array $sections, int $days = 7, ?array $only = null): TruthResult
-    {
+    public function __invoke(
+        array $sections,
+        int $days = 7,
+        ?array $only = null,
+        ?Closure $goesOn = null,
+    ): ?TruthResult {
         $this->lines = [];
         $this->sessions = 0;
         $from = $this->clock->seconds();
@@ -67,10 +74,16 @@ final class TellTruth
         $pages = 0;
         $people = [];
         foreach (array_chunk($sections, 20) as $some) {
+            if ($goesOn !== null && ! $goesOn()) {
+                return null;
+            }
             $pages += $this->sections($some, $from, $to, $ours, $people, $only);
         }
         if (! in_array(Place::Calendar->value, $ours, true)) {
             foreach (array_chunk($people, 400, true) as $part) {
+                if ($goesOn !== null && ! $goesOn()) {
+                    return null;
+                }
                 $this->calendars($part, $from, $to);
             }
         }

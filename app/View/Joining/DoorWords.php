@@ -30,10 +30,13 @@ final readonly class DoorWords
     /** @return array{string, string, string} what it is, what follows, what the button says ('' where there is none) */
     public function of(AdmissionDecision $answer): array
     {
-        $next =
-            $answer->next === null
-                ? self::say('none_left')
-                : self::say('next', ['moment' => $this->moment($answer->next->start)]);
+        // What is open and is no session is a room with office hours.
+        $isRoom = $answer->session === null && $answer->next === null && $answer->opensAt !== null;
+        $next = match (true) {
+            $answer->next !== null => self::say('next', ['moment' => $this->moment($answer->next->start)]),
+            $isRoom => self::say('room_next'),
+            default => self::say('none_left'),
+        };
         $session = $answer->session;
         $reply = $answer->reply;
         [$part, $then] = match ($reply) {

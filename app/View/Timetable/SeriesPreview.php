@@ -91,10 +91,12 @@ final readonly class SeriesPreview
     {
         $out = [];
         $why = $term->closedBecause($plan->from->day);
-        $first = $sessions[0] ?? null;
+        // A date of the pattern on a closed day makes no session.
+        $held = array_values(array_filter($sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned));
+        $first = $held[0] ?? null;
         if ($why !== null) {
             $out[] = new Said('slip.closed', ['day' => $plan->from, 'why' => $why]);
-        } elseif ($first !== null && $first->day !== $plan->from->day) {
+        } elseif ($first !== null && ($sessions[0]->day ?? null) !== $plan->from->day) {
             $out[] = new Said('slip.no_day', ['day' => $plan->from, 'first' => new LocalDate($first->day)]);
         }
         $outside = $plan->outside($term);

@@ -45,6 +45,7 @@ test('when somebody was inside', function (string $told, array $minutes) {
     'come after the end' => ['+50', []],
     'a moment is nothing' => ['+5 -5', []],
     'back in the same second' => ['+2 -9 +9 -20', [[2, 20]]],
+    'gone and back in the first second that is known' => ['-0 +0 -15', [[0, 15]]],
     'two devices' => ['+2@a -20@a +10@b -30@b', [[2, 30]]],
     'two devices, one after the other' => ['+2@a -20@a +25@b -30@b', [[2, 20], [25, 30]]],
     'touching devices are one time' => ['+2@a -20@a +20@b -30@b', [[2, 30]]],
@@ -53,6 +54,7 @@ test('when somebody was inside', function (string $told, array $minutes) {
     'a leave of no device closes what began before it' => ['+10@a +2@a -5', [[2, 5], [10, 47]]],
     'a leave of no device in the second of a first join' => ['+5@a -5', [[0, 47]]],
     'a leave of no device in the second of a later join' => ['+2@a +20@a -20', [[2, 47]]],
+    'a leave of no device after a join of none and a second device' => ['+0 +10@b -20@b -30', [[0, 30]]],
     'a leave of no device before any join' => ['-1 +2@a -30@a', [[0, 1], [2, 30]]],
     'nothing' => ['', []],
 ]);
@@ -186,8 +188,6 @@ test('intervals and minutes are what an oracle counts second by second', functio
                         }
                     }
                     $isIn = isset($kinds[1]);
-                } elseif ($kinds !== []) {
-                    $isIn ??= false;
                 }
                 if ($isIn === true && $second >= 0 && $second < 100) {
                     $inside[$second] = true;

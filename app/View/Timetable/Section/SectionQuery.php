@@ -301,13 +301,23 @@ final readonly class SectionQuery
             ->distinct()
             ->pluck('year')
             ->sort(SORT_NATURAL);
-        $courses = Course::query()->orderBy('title')->pluck('title', 'sourced_id');
+        $courses = Course::query()
+            ->whereIn('id', Section::query()->where('term_id', $section->term_id)->select('course_id'))
+            ->orderBy('title')
+            ->orderBy('sourced_id')
+            ->get(['title', 'sourced_id']);
+        // A school may call a course of every year the same: those are told apart by their codes.
+        $titles = $courses->countBy('title');
 
         return [
             ...$years->mapWithKeys(
                 fn (string $y): array => ["year:$y" => __('section.people.year', ['year' => $y])],
             ),
-            ...$courses->mapWithKeys(fn (string $title, string $id): array => ["course:$id" => $title]),
+            ...$courses->mapWithKeys(
+                fn (Course $c): array => [
+                    "course:$c->sourced_id" => $titles[$c->title] > 1 ? "$c->title ($c->sourced_id)" : $c->title,
+                ],
+            ),
         ];
     }
 
