@@ -8,8 +8,7 @@ return [
     // Instants are stored and computed in UTC; each term and each person has a zone of their own.
     'timezone' => 'UTC',
     'locale' => 'en',
-    // Those that there are words for, the school's own first (NOMADA_LANGUAGE); staff's pages are whole in one only.
-    'staff_languages' => ['en'],
+    // Those that there are words for, the school's own first (NOMADA_LANGUAGE).
     'languages' => array_values(array_unique([(string) env('NOMADA_LANGUAGE', 'en'), 'en', 'es'])),
     'fallback_locale' => 'en',
     'faker_locale' => 'en_GB',

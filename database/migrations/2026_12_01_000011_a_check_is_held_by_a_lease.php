@@ -10,12 +10,8 @@ return new class extends Migration {
     public function up(): void
     {
         Schema::table('runs', function (Blueprint $table): void {
-            $table
-                ->string('checked_by', 40)
-                ->nullable();
-            $table
-                ->timestampTz('checked_until')
-                ->nullable();
+            $table->string('checked_by', 40)->nullable();
+            $table->timestampTz('checked_until')->nullable();
         });
     }
 

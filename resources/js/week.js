@@ -17,6 +17,9 @@ export const week = Modal => () => ({
         }));
         this.from = Number(this.$root.dataset.from);
         this.to = Number(this.$root.dataset.to);
+        // Where the page is narrower than the week, it opens at today.
+        const today = this.columns.find(c => c.day === this.$root.dataset.today);
+        if (today) this.$root.scrollLeft = today.x - 8;
         const svg = this.$root.querySelector('svg');
         svg.querySelectorAll('a[data-block]').forEach(a => this.unpack(a));
         svg.addEventListener('pointerdown', e => this.grab(e));

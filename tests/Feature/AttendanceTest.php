@@ -176,11 +176,7 @@ test('the table goes out as CSV, as a workbook with a sheet a session, and as a 
     $text = (string) $this->get('/records/sections/MAR/as/csv')->assertOk()->getContent();
     // A spreadsheet is kept from running it; whoever reads it back has what was typed.
     expect($text)->toContain("'=1+1");
-    $csv = new Csv('a.csv', $text, [
-        'Day',
-        'Id',
-        'Status',
-    ]);
+    $csv = new Csv('a.csv', $text, ['Day', 'Id', 'Status']);
     expect($csv->faults)
         ->toBe([])
         ->and(count($csv->rows))
@@ -320,10 +316,7 @@ test('presence is read from the room: who came and left, what they did, and when
     $own = array_column((array) json_decode(Artisan::output(), true), null, 'person');
     // It was held for 30 minutes, and she was there for all of them.
     expect([$own['S-1']['status'], $own['S-1']['minutes']])->toBe(['present', 30]);
-    $this->post("/records/sections/MAR/sessions/$session->id/reading")->assertSessionHas(
-        'said',
-        'No new events.',
-    );
+    $this->post("/records/sections/MAR/sessions/$session->id/reading")->assertSessionHas('said', 'No new events.');
     $this->get('/today')->assertSee('ended for everybody');
 });
 

@@ -321,9 +321,7 @@ test(
             ->firstOrFail()
             ->address();
         $this->as('S-1')->get('/me')->assertSee('The link appears here at 08:55')->assertDontSee($door);
-        $this->get($door)
-            ->assertSee('The session is not open')
-            ->assertSee('It opens at 08:55 (09:55 in Madrid)');
+        $this->get($door)->assertSee('The session is not open')->assertSee('It opens at 08:55 (09:55 in Madrid)');
         clockAt('2027-02-09T09:55:00+01:00');
         $this->get('/me')->assertSee($door);
         $this->get($door)->assertSee('The teacher is not here yet');

@@ -12,14 +12,8 @@ use Nomada\Core\Timetable\SeriesPlan;
 
 beforeEach(function () {
     $this->school();
-    app(SaveSeries::class)(
-        $this->section('STA'),
-        SeriesPlan::from([
-            ...$this->section('MAR')->series()->firstOrFail()->plan()->toArray(),
-            'start_minute' => 660,
-        ]),
-        'Statistics',
-    );
+    $late = ['start_minute' => 660] + $this->section('MAR')->series()->firstOrFail()->plan()->toArray();
+    app(SaveSeries::class)($this->section('STA'), SeriesPlan::from($late), 'Statistics');
 });
 
 /** The coming sessions of a section, each as `Tue 16:30-17:17`. */
@@ -86,8 +80,9 @@ test('two series change places in one step, without a clash before, between or a
         0,
         [],
     ]);
-    $this->get('/sections/MAR')->assertSee('with 2 series in one step')->assertSee('Undo '
-        .'all 2');
+    $this->get('/sections/MAR')
+        ->assertSee('with 2 series in one step')
+        ->assertSee('Undo '.'all 2');
     $change = DB::table('series_changes')->where('section_id', $this->section('MAR')->id)->max('id');
     $this->post("/sections/MAR/changes/$change/undoing")->assertSessionHasNoErrors();
     expect([timetableRows(), app(CheckDerived::class)()])->toBe([$before, []]);
@@ -105,11 +100,15 @@ test('where one of the moves cannot be made, none is, and the message is beside 
         ->assertUnprocessable()
         ->assertSee('School is closed on Tue 16 Feb: Carnival. Choose an open day.')
         ->assertSee('value="11:47"', false);
-    $this->post('/timetable/moves/preview', ['moves' => $moves])->assertOk()->assertSee('School is closed on Tue');
+    $this->post('/timetable/moves/preview', ['moves' => $moves])
+        ->assertOk()
+        ->assertSee('School is closed on Tue');
     $this->post('/timetable/moves/preview', ['moves' => $moves, 'add' => 'XYZ'])
         ->assertSee('No section of this term has the code "XYZ"')
         ->assertSee('value="XYZ"', false);
-    $this->post('/timetable/moves', ['moves' => []])->assertUnprocessable()->assertSee('Add a session first.');
+    $this->post('/timetable/moves', ['moves' => []])
+        ->assertUnprocessable()
+        ->assertSee('Add a session first.');
     expect(timetableRows())->toBe($before);
 });
 
@@ -152,7 +151,11 @@ test('after one of them was changed again, the step cannot be undone, and that i
 });
 
 test('the lost sessions of a closure are made up in one step with one undo', function () {
-    $this->as('A-1')->post('/term/closures', ['first' => '2027-03-02', 'last' => '2027-03-05', 'reason' => 'Storm']);
+    $this->as('A-1')->post('/term/closures', [
+        'first' => '2027-03-02',
+        'last' => '2027-03-05',
+        'reason' => 'Storm',
+    ]);
     $before = timetableRows();
     $this->get('/term/make-ups?reason=Storm')->assertOk()->assertSee('Looking for free times for 8 sessions');
     $this->work();
@@ -161,8 +164,10 @@ test('the lost sessions of a closure are made up in one step with one undo', fun
     $take = array_combine($found[1], $found[2]);
     // What is proposed for one is taken for the next: no two at one time for those who share people.
     expect(count($take))->toBe(8);
-    $this->post('/term/make-ups', ['take' => $take, 'reason' => 'Storm'])->assertSessionHas('said', '8 sessions made '
-        .'up.');
+    $this->post('/term/make-ups', ['take' => $take, 'reason' => 'Storm'])->assertSessionHas(
+        'said',
+        '8 sessions made '.'up.',
+    );
     expect([DB::table('clashes')->count(), app(CheckDerived::class)()])->toBe([0, []]);
     $this->get('/sections/MAR')->assertSee('with 3 series in one step');
     $change = DB::table('series_changes')->where('section_id', $this->section('MAR')->id)->max('id');

@@ -124,8 +124,8 @@ test('where a reach cannot be, it says so beside the reach', function () {
     $this->as('A-1')
         ->put($path, ['move_day' => '2027-02-24', 'move_start' => '9', 'move_end' => '9:40', 'reach' => 'later'])
         ->assertSessionHasErrors([
-            'reach' => 'Some sessions would fall on a Sat, when school is closed. Move only this session, or change '
-                .'the series.',
+            'reach' => 'Some sessions would fall on a Sat, when school is closed. Move only this session, or change '.
+                'the series.',
         ]);
     $this->put(one($this, '2027-02-04'), TO + ['reach' => 'whole'])->assertSessionHasErrors('session');
     $this->put(one($this, '2027-02-23'), TO + ['reach' => 'sideways'])->assertSessionHasErrors('reach');
@@ -377,4 +377,29 @@ test('a session is cancelled with its topic, or passes it on to the next', funct
         'keeps_topic' => '1',
     ])->assertSessionHasNoErrors();
     expect($topics())->toBe(['2027-02-23' => $first, '2027-02-25' => $second, '2027-03-02' => $third]);
+});
+
+test('topics that begin with the first session are taken back from past sessions, too', function () {
+    $past = fn (): array => marine($this)
+        ->sessions()
+        ->where('day', '<', '2027-02-05')
+        ->orderBy('day')
+        ->pluck('topic', 'day')
+        ->all();
+    $paste = fn (string $name) => $this->as('A-1')
+        ->put('/sections/MAR/series/'.marine($this)->id.'/topics', [
+            'topics' => implode("\n", array_map(fn (int $n): string => "$name $n", range(1, 20))),
+            'topics_move' => '1',
+            'from_first' => '1',
+        ])
+        ->assertSessionHasNoErrors();
+    $paste('Old');
+    $before = $past();
+    expect($before)->toContain('Old 1');
+    $paste('New');
+    expect($past())->toContain('New 1');
+    $this->post(
+        '/sections/MAR/changes/'.DB::table('series_changes')->max('id').'/undoing',
+    )->assertSessionHasNoErrors();
+    expect($past())->toBe($before);
 });

@@ -134,9 +134,7 @@ test('one worker checks after a run, and another takes over when its lease has r
 
 test('a check ends without a result as soon as another worker holds it', function () {
     Artisan::call('nomada:publish');
-    $sections = DB::table('sections')
-        ->pluck('id')
-        ->all();
+    $sections = DB::table('sections')->pluck('id')->all();
     expect(app(TellTruth::class)($sections, goesOn: fn (): bool => false))->toBeNull();
 });
 

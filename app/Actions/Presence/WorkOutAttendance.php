@@ -39,10 +39,7 @@ final class WorkOutAttendance implements ShouldQueue
 
             return;
         }
-        $all = DB::table('session_sums')
-            ->distinct()
-            ->orderBy('section_id')
-            ->pluck('section_id');
+        $all = DB::table('session_sums')->distinct()->orderBy('section_id')->pluck('section_id');
         // All of them or none: whoever begins again after a worker was killed leaves no part out and doubles none.
         DB::transaction(function () use ($all): void {
             foreach ($all->chunk(self::AT_ONCE) as $some) {

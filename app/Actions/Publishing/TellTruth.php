@@ -224,9 +224,7 @@ final class TellTruth
                 'uid' => $uid,
                 'row' => $row,
                 'door' => $door,
-                'link' => $one === null
-                        ? ''
-                        : $readers[$person]->links[$one->id] ?? ($one->isHidden ? '' : $one->link),
+                'link' => $one === null ? '' : $readers[$person]->links[$one->id] ?? ($one->isHidden ? '' : $one->link),
                 'zone' => $facts->term->zone->name,
             ];
         }

@@ -52,29 +52,24 @@ final class TellTruthAfter implements ShouldQueue
 
             return;
         }
-        $sections = DB::table('run_steps')
-            ->where('run_id', $this->run)
-            ->distinct()
-            ->pluck('section_id')
-            ->all();
+        $sections = DB::table('run_steps')->where('run_id', $this->run)->distinct()->pluck('section_id')->all();
         $isMine = fn (): bool => $this->hold($this->open()->where('checked_by', $by), $by);
         $result = $truth(array_values(array_map(intval(...), $sections)), goesOn: $isMine);
         if ($result !== null) {
-            $this->open()->where('checked_by', $by)->update([
-                'truth' => $result->differing(),
-                'checked_by' => null,
-                'checked_until' => null,
-            ]);
+            $this->open()
+                ->where('checked_by', $by)
+                ->update([
+                    'truth' => $result->differing(),
+                    'checked_by' => null,
+                    'checked_until' => null,
+                ]);
         }
     }
 
     /** The run, while its check has no result. */
     private function open(): Builder
     {
-        return DB::table('runs')
-            ->where('id', $this->run)
-            ->where('kind', 'publish')
-            ->whereNull('truth');
+        return DB::table('runs')->where('id', $this->run)->where('kind', 'publish')->whereNull('truth');
     }
 
     private function hold(Builder $run, string $by): bool

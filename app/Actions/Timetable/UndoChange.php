@@ -152,11 +152,30 @@ final readonly class UndoChange
             $now,
         );
         $this->lay->write($series, $laying->sessions);
+        $this->restoreTopics($change, $before['sessions'] ?? []);
         // Who is registered follows who meets in it: whoever comes back has a new link, since the old one is dead for
         // good.
         if ($hasMoved ?? false) {
             $this->register->follow($series);
         }
         ($this->follow)($series, true, array_values($left ?? []));
+    }
+
+    /**
+     * A list of topics may begin with the first session of the term, and so change what is past: that had begun when
+     * it was pasted, and gets back the topics that it had.
+     *
+     * @param  list<array<string, mixed>>  $before  rows of sessions
+     */
+    private function restoreTopics(SeriesChange $change, array $before): void
+    {
+        foreach ($before as $row) {
+            if (strtotime((string) $row['starts_at']) <= $change->at->timestamp) {
+                Session::query()
+                    ->whereKey($row['id'])
+                    ->whereRaw('topic is distinct from ?', [$row['topic']])
+                    ->update(['topic' => $row['topic']]);
+            }
+        }
     }
 }

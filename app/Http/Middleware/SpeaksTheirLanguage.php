@@ -19,15 +19,13 @@ final readonly class SpeaksTheirLanguage
     public function handle(Request $request, Closure $next): Response
     {
         $person = $request->hasSession() ? $request->user() : null;
-        // The pages of staff are not whole in any other: half of one and half of another is neither.
-        $spoken = config($person instanceof Person && $person->isStaff() ? 'app.staff_languages' : 'app.languages');
         app()->setLocale(
             ReaderLanguage::of(
                 [
                     ...$person instanceof Person ? [$person->language, $person->roster_language] : [],
                     ...ReaderLanguage::accepted((string) $request->header('Accept-Language')),
                 ],
-                array_values(array_map(strval(...), (array) $spoken)),
+                array_values(array_map(strval(...), (array) config('app.languages'))),
             ),
         );
         $answer = $next($request);

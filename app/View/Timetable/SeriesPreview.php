@@ -92,7 +92,9 @@ final readonly class SeriesPreview
         $out = [];
         $why = $term->closedBecause($plan->from->day);
         // A date of the pattern on a closed day makes no session.
-        $held = array_values(array_filter($sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned));
+        $held = array_values(
+            array_filter($sessions, fn (PlannedSession $s): bool => $s->state === SessionState::Planned),
+        );
         $first = $held[0] ?? null;
         if ($why !== null) {
             $out[] = new Said('slip.closed', ['day' => $plan->from, 'why' => $why]);

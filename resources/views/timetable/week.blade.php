@@ -31,7 +31,8 @@
         @else
             <div class="wide print-wide" tabindex="0" role="region" x-data="week"
                 aria-label="{{ __($page->one === null ? 'week.the_week' : 'week.the_day') }}" data-from="{{ $page->hours[0] * 60 }}"
-                data-to="{{ $page->hours[1] * 60 }}" data-left="{{ $drawing::LEFT }}" data-move="{{ $page->moves() }}">
+                data-to="{{ $page->hours[1] * 60 }}" data-left="{{ $drawing::LEFT }}" data-today="{{ $page->todayIso() }}"
+                data-move="{{ $page->moves() }}">
                 <svg class="grid-week mt-2 {{ $drawing->isDay ? 'is-day' : '' }}" width="{{ $drawing->width }}"
                     height="{{ $drawing->height }}" viewBox="0 0 {{ $drawing->width }} {{ $drawing->height }}" role="group"
                     aria-label="{{ __('week.drawing', [

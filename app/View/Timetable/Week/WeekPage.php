@@ -143,6 +143,11 @@ final readonly class WeekPage
         return ['week' => $week, 'by' => $this->by] + $this->filter->query();
     }
 
+    public function todayIso(): string
+    {
+        return (new LocalDate($this->today))->iso();
+    }
+
     /** @return array<string, int|string> a day of the same view: so many from the one that is shown, or today's */
     public function toDay(int $from = 0): array
     {
