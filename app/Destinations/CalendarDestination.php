@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Destinations\CalDav\CalDavServer;
 use Nomada\App\Models\Publishing\Placement as Standing;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Support\Say;
 use Nomada\Core\Interchange\Calendar\Invited;
 use Nomada\Core\Interchange\Calendar\Invitee;
 use Nomada\Core\Interchange\Calendar\Meaning;
@@ -108,7 +109,7 @@ final class CalendarDestination implements Destination
                     '–'.
                     $zone->clock($e->end).
                     ' '.
-                    $zone->place(),
+                    Say::place($zone),
                 $events,
             ),
             'link' => (string) $first?->link,

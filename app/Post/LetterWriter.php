@@ -308,7 +308,7 @@ final readonly class LetterWriter
                             $zone->clock((int) $s->ends_at->timestamp),
                     )
                     ->implode('; '),
-                'place' => $zone->place(),
+                'place' => $zone->place(Templates::languageOf($letter->person)),
             ]);
     }
 

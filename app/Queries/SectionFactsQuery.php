@@ -131,7 +131,7 @@ final class SectionFactsQuery
                                 $r->id,
                                 $r->name,
                                 $r->openHours(),
-                                $term->zone->place(),
+                                $term->zone,
                                 $r->address(),
                                 $r->join_code,
                                 $r->dial_in,

@@ -13,6 +13,7 @@ use Nomada\Core\Fault;
 use Nomada\Core\Language\Phrases;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Zone;
 
 /** What is said in the language of whoever reads the page. */
 final class Say
@@ -90,12 +91,19 @@ final class Say
             $value instanceof Said => self::this($value),
             $value instanceof Fault => FaultWords::of($value),
             $value instanceof LocalDate => self::day($value),
+            $value instanceof Zone => self::place($value),
             is_int($value) && $value >= 10_000 => (string) Number::format($value, locale: app()->getLocale()),
             is_array($value) => implode(', ', array_map(self::put(...), $value)),
             is_string($value) => self::because($value),
             is_scalar($value) => (string) $value,
             default => '',
         };
+    }
+
+    /** `Madrid`, `Canarias` */
+    public static function place(Zone $zone): string
+    {
+        return $zone->place(app()->getLocale());
     }
 
     /** `Thu 18 Feb`, `jue 18 feb` */

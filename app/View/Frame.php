@@ -51,7 +51,7 @@ final readonly class Frame
             $term->school->name ?? '',
             Say::day($date),
             $zone->clock($now),
-            $zone->place(),
+            Say::place($zone),
             $date->iso(),
             $clock->isMovable(),
         );

@@ -59,7 +59,7 @@ final class Invitation
                 [
                     $teacher === '' ? $title : $say('title', ['title' => $title, 'teacher' => $teacher]),
                     '',
-                    $coming === [] ? $say('none') : $say('when', ['place' => $zone->place()]),
+                    $coming === [] ? $say('none') : $say('when', ['place' => $zone->place($phrases->language)]),
                     ...$lines,
                     $more > 0 ? '  '.$say('more', ['n' => $more]) : null,
                     '',

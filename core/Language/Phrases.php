@@ -7,6 +7,7 @@ namespace Nomada\Core\Language;
 use IntlDateFormatter;
 use LogicException;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Zone;
 
 /**
  * The words of one language for what core/ says to people: sentences under codes, in which `:name` stands for what is
@@ -65,6 +66,7 @@ final class Phrases
         return match (true) {
             $value instanceof Said => $this->this($value),
             $value instanceof LocalDate => $this->day($value),
+            $value instanceof Zone => $value->place($this->language),
             is_array($value) => implode(', ', array_map($this->put(...), $value)),
             is_scalar($value) => (string) $value,
             default => '',

@@ -120,7 +120,7 @@ final class CommonFields
             '–'.
             $zone->clock($session->end).
             ' '.
-            $zone->place();
+            $zone->place($words->phrases->language);
     }
 
     /**

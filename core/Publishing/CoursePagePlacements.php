@@ -31,7 +31,9 @@ final class CoursePagePlacements
                 self::ROOM.$room->name,
                 array_filter([
                     'title' => $room->name,
-                    'open' => $room->hours->words($section->words()->phrases).' '.$room->place,
+                    'open' => $room->hours->words($section->words()->phrases).
+                        ' '.
+                        $room->zone->place($section->words()->phrases->language),
                     'link' => $room->link,
                     'code' => CommonFields::code($section->words(), $room->joinCode, $section),
                     'phone' => CommonFields::phone($section->words(), $room->dialIn, $room->pin),

@@ -64,7 +64,7 @@ final readonly class SeriesFacts
     {
         $said = ($this->stretches ?? new PlanHistory([$this->plan]))->said();
 
-        return "{$phrases->this($said)} {$this->plan->zone->place()}";
+        return "{$phrases->this($said)} {$this->plan->zone->place($phrases->language)}";
     }
 
     /**

@@ -48,7 +48,7 @@ final class StreamPlacements
                 ['title' => $title] +
                     ($text === '' ? [] : ['text' => $text]) + [
                         'changes' => $changes->lines($t->changes, $zone, count($section->series) > 1),
-                        'clock' => $zone->place(),
+                        'clock' => $zone->place($section->words()->phrases->language),
                     ] +
                     $section->showing->ofPost(),
                 language: $section->showing->language,

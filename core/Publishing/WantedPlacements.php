@@ -59,7 +59,8 @@ final class WantedPlacements
             CommonFields::named($section) + [
                 'meets' => $series === null
                         ? ''
-                        : "{$words->phrases->this($series->plan->said())} {$series->plan->zone->place()}",
+                        : "{$words->phrases->this($series->plan->said())} ".
+                            $series->plan->zone->place($words->phrases->language),
                 'doors' => CommonFields::doors($section, $words),
                 'week' => $series === null ? '' : (string) $section->term->weekOf($series->sessions[0]->day),
             ],

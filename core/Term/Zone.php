@@ -6,6 +6,7 @@ namespace Nomada\Core\Term;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use IntlDateFormatter;
 use Nomada\Core\Fault;
 
 /**
@@ -20,6 +21,9 @@ final class Zone
 {
     /** @var array<string, self> */
     private static array $known = [];
+
+    /** @var array<string, array<string, string>> by language and name of the zone */
+    private static array $places = [];
 
     /**
      * Seconds east of UTC that hold on the whole of a day, or null on a day with a change.
@@ -112,12 +116,17 @@ final class Zone
         return (new DateTimeImmutable('@'.$instant))->setTimezone($this->zone)->format('Y-m-d\TH:i:sP');
     }
 
-    /** The place part of the name, for people: `Madrid`, `Canary`. */
-    public function place(): string
+    /**
+     * Its place as people of a language write it, from CLDR: `Madrid`; `Canarias` in Spanish, `Canary` in English. A
+     * zone that is no place (`UTC`, `CET`) is called by its name.
+     *
+     * @param  string  $language  BCP 47
+     */
+    public function place(string $language): string
     {
-        $parts = explode('/', $this->name);
-
-        return str_replace('_', ' ', end($parts));
+        return self::$places[$language][$this->name] ??= str_contains($this->name, '/')
+            ? (string) (new IntlDateFormatter($language, 0, 0, $this->name, null, 'VVV'))->format(0)
+            : $this->name;
     }
 
     public function offsetAt(int $instant): int

@@ -75,8 +75,9 @@ test('a page is in the language that its reader chose, else the roster\'s, else 
     $me('en')->assertSee('Próximas sesiones')->assertSee('mar 9 feb, hoy');
     $this->as('A-1')
         ->get('/', ['Accept-Language' => 'es'])
-        ->assertSee('lang="en-GB"', false)
-        ->assertSee('Sign out');
+        ->assertSee('lang="es"', false)
+        ->assertSee('Cerrar sesión');
+    $this->get('/account')->assertSee('Language');
     $this->as('S-1')
         ->put('/me/language', ['language' => 'en'])
         ->assertSessionHas('said', 'Saved.');

@@ -15,6 +15,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\Templates;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\App\Support\Secrets;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Belonging\Belonging;
@@ -398,7 +399,7 @@ final readonly class DoorPage
                 Teachers::of([$link->section_id])[$link->section_id] ?? '',
                 (string) __('door.hours_in', [
                     'hours' => $link->openHours()->words(Templates::phrases(app()->getLocale())),
-                    'place' => $school->place(),
+                    'place' => Say::place($school),
                 ]),
                 $link->dial_in,
                 $link->pin,

@@ -114,7 +114,7 @@ final readonly class DoorWords
             'day' => Say::day($day),
             'time' => $this->zone->clock($at),
             'school' => $this->school->clock($at),
-            'place' => $this->school->place(),
+            'place' => Say::place($this->school),
         ]);
     }
 

@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Role;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Registration\Me\MeQuery;
 use Nomada\App\View\StandinAddress;
 use Nomada\Core\Term\LocalDate;
@@ -42,7 +43,7 @@ final readonly class PersonQuery
         return new PersonPage(
             $person,
             $person->zone()->clock($this->clock->seconds()),
-            $person->zone()->place(),
+            Say::place($person->zone()),
             $for->isCoordinator() && ! $isSelf,
             $person->disabled_on === null ? null : LocalDate::parse($person->disabled_on)->short(),
             $person->role === Role::Student && $for->isCoordinator(),

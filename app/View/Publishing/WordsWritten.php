@@ -62,7 +62,7 @@ final readonly class WordsWritten
                     ? ''
                     : (string) __(
                         'letters.parts.when',
-                        ['sessions' => implode('; ', $when), 'place' => $zone->place()],
+                        ['sessions' => implode('; ', $when), 'place' => $zone->place($words->phrases->language)],
                         $words->phrases->language,
                     ),
         ]);

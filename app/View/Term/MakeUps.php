@@ -45,7 +45,7 @@ final readonly class MakeUps
             $times === null ? $this->proposals->done($term, $ids) : count($ids),
             $reason,
             array_values($lost->pluck('reason')->filter()->unique()->sort()->map(strval(...))->all()),
-            $term->calendar()->zone->place(),
+            Say::place($term->calendar()->zone),
         );
     }
 

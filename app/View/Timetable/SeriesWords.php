@@ -63,6 +63,6 @@ final class SeriesWords
             '–'.
             TypedTime::format($startMinute + $minutes).
             ($period === null ? '' : " (period $period)").
-            ($zone === $school->name ? '' : ' '.Zone::named($zone)->place());
+            ($zone === $school->name ? '' : ' '.Say::place(Zone::named($zone)));
     }
 }

@@ -265,7 +265,7 @@ final class TermLine
                 ($today - $this->monday).
                 '"';
         }
-        $label = e($name.': '.array_sum(array_map(count(...), $days)).' sessions');
+        $label = e("$name: ".trans_choice('count.sessions', array_sum(array_map(count(...), $days))));
 
         return new HtmlString(
             '<svg class="line'.

@@ -429,7 +429,7 @@ final class EventReader
         $tzid = $tzid instanceof Parameter ? trim((string) $tzid->getValue()) : '';
         if ($tzid === '') {
             if ($property->isFloating()) {
-                $warnings[] = new Fault('calendar.no_zone', '', ['place' => $this->term->zone->place()]);
+                $warnings[] = new Fault('calendar.no_zone', '', ['place' => $this->term->zone]);
             }
 
             return $this->term->zone;

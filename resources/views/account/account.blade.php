@@ -10,6 +10,8 @@
         <div>
             <x-account.factor :page="$page" />
             <x-account.password :page="$page" />
+            <h2 class="mt-4">{{ __('me.language') }}</h2>
+            <x-language :of="auth()->user()" />
         </div>
     </div>
 </x-app>

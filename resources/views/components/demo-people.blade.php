@@ -12,7 +12,7 @@
                     <button>{{ $one->name() }}<small>
                             <x-joined by=" · " :of="[
                                 $one->year ? __('account.demo.year', ['year' => $one->year]) : '',
-                                __('account.demo.clock', ['place' => $one->zone()->place()]),
+                                __('account.demo.clock', ['place' => Say::place($one->zone())]),
                             ]" />
                         </small></button>
                 </form>

@@ -3,7 +3,7 @@
     <x-page-head :title="__('publishing.look.title', ['name' => $page->who->name()])">
         <x-slot:sum>{{ __('publishing.look.sum', [
             'from' => $page->day($page->at) . ' ' . $page->clock($page->at),
-            'place' => $page->zone()->place(),
+            'place' => Say::place($page->zone()),
         ]) }}</x-slot:sum>
         @if ($page->wrong() > 0)
             <b class="bad">{{ trans_choice('publishing.look.wrong', $page->wrong()) }}</b>

@@ -8,7 +8,7 @@
     @if ($page->first !== null)
         {{ __('series.made.from_to', ['first' => $page->first->short(), 'last' => $page->last->short()]) }}
     @endif
-    {{ Say::this($page->plan->times()) }} {{ __('series.times.of', ['place' => $page->plan->zone->place()]) }}
+    {{ Say::this($page->plan->times()) }} {{ __('series.times.of', ['place' => Say::place($page->plan->zone)]) }}
     {{ trans_choice('series.made.past', $page->past) }}
 </p>
 <x-term-line :line="$page->line" :days="$page->days" :today="$page->today" :minute="$page->minute" :name="__('series.made.title')" />

@@ -11,7 +11,7 @@
                 'week' => $page->week->week,
                 'days' => $page->week->monday->dayMonth() . ' – ' . $page->week->last()->dayMonth(),
                 'by' => __("week.sheets.by.{$page->week->by}"),
-                'zone' => $page->week->term->zone->place(),
+                'zone' => Say::place($page->week->term->zone),
             ]) }}
                 <small class="quiet">
                     {{ count($page->sheets) > 1 ? __('week.sheets.of', ['n' => $n + 1, 'all' => count($page->sheets)]) : '' }}

@@ -9,7 +9,7 @@
             @if ($page->clashes() > 0)
                 · <span class="bad">{{ trans_choice('week.clash', $page->clashes()) }}</span>
             @endif
-            · {{ __('week.zone', ['place' => $page->term->zone->place()]) }}
+            · {{ __('week.zone', ['place' => Say::place($page->term->zone)]) }}
         </div>
         @include('timetable.week.tabs')
     </div>

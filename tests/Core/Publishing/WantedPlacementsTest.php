@@ -12,6 +12,7 @@ use Nomada\Core\Publishing\SectionStatus;
 use Nomada\Core\Publishing\SeriesFacts;
 use Nomada\Core\Publishing\Verb;
 use Nomada\Core\Publishing\WantedPlacements;
+use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
@@ -100,7 +101,7 @@ function hiddenFacts(SeriesPlan $plan): SectionFacts
                 3,
                 'Office hours',
                 OpeningHours::read('Tue 15:00-16:00'),
-                'Madrid',
+                Zone::named('Europe/Madrid'),
                 'https://x.example/join/room',
                 'BCDFHJKMNP',
                 '+34 556',

@@ -16,6 +16,7 @@ use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\SeriesFacts;
 use Nomada\Core\Publishing\WantedPlacements;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\PlanHistory;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionOverrides;
@@ -129,7 +130,7 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
                 3,
                 'Office hours',
                 OpeningHours::read('Tue 15:00-16:00'),
-                'Madrid',
+                Zone::named('Europe/Madrid'),
                 'https://x.example/join/room',
                 'BCDFHJKMNP',
                 '+34 557',

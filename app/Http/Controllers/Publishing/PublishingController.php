@@ -13,6 +13,7 @@ use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\ChosenSections;
 use Nomada\App\Http\Requests\PublishRequest;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Queries\Showings;
 use Nomada\App\View\Publishing\Plan\PlanPages;
 use Nomada\App\View\Publishing\Plan\SectionPlan;
 
@@ -48,7 +49,9 @@ final class PublishingController extends Controller
     {
         $this->authorize('view', $section);
 
-        return view('publishing.plan.section', ['plan' => SectionPlan::of($plan->items($section->id))]);
+        return view('publishing.plan.section', [
+            'plan' => SectionPlan::of($plan->items($section->id), Showings::of([$section->id])[$section->id]->language),
+        ]);
     }
 
     public function store(PublishRequest $request, StartRun $start): RedirectResponse

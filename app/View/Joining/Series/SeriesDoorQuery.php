@@ -175,11 +175,12 @@ final readonly class SeriesDoorQuery
             ->with('person')
             ->first()?->person;
         $sessions = array_values($series->sessions->map(fn (Session $s): PlannedSession => $s->toCore())->all());
+        $language = Showings::of([$section->id])[$section->id]->language;
         $out = [];
         foreach ($this->clocks($series, $school) as $name => $students) {
             $zone = Zone::named($name);
             $out[] = new InvitationText(
-                $zone->place(),
+                Say::place($zone),
                 $students,
                 Invitation::text(
                     $section->name(),
@@ -194,8 +195,9 @@ final readonly class SeriesDoorQuery
                     (string) $link->dial_in,
                     (string) $link->pin,
                     $link->short_address === null ? '' : route('short', $link->short_address),
-                    Templates::phrases(Showings::of([$section->id])[$section->id]->language),
+                    Templates::phrases($language),
                 ),
+                $language,
             );
         }
 

@@ -103,7 +103,7 @@ final readonly class TodayQuery
         return new TodayPage(
             $date,
             $date->day === $zone->dateAt($now)->day,
-            $zone->place(),
+            Say::place($zone),
             $term->calendar()->isOpen($date->day)
                 ? null
                 : Say::because($term->calendar()->closedBecause($date->day)),

@@ -14,14 +14,20 @@ use Nomada\Core\Publishing\Place;
  */
 final readonly class SectionPlan
 {
-    /** @param  list<PlanPlace>  $places */
-    private function __construct(public array $places)
+    /**
+     * @param  list<PlanPlace>  $places
+     * @param  string  $language  BCP 47; in which the section's items are written, whoever looks at the plan
+     */
+    private function __construct(public array $places, public string $language)
     {
     }
 
     /** @param  array<string, list<Item>>  $items  by place */
-    public static function of(array $items): self
+    public static function of(array $items, string $language): self
     {
-        return new self(array_map(fn (Place $p): PlanPlace => PlanPlace::of($p, $items[$p->value]), Place::cases()));
+        return new self(
+            array_map(fn (Place $p): PlanPlace => PlanPlace::of($p, $items[$p->value]), Place::cases()),
+            $language,
+        );
     }
 }

@@ -25,7 +25,7 @@ final class RunQuery
         return new RunPage(
             $run,
             self::at($run, $zone),
-            $zone->place(),
+            Say::place($zone),
             $this->lanes($run),
             $this->troubles($run),
             $this->sections($run),

@@ -63,8 +63,8 @@ final readonly class MeQuery
 
         return new MePage(
             $student,
-            $zone->place(),
-            $school === null || $school->name === $zone->name ? '' : $school->place(),
+            Say::place($zone),
+            $school === null || $school->name === $zone->name ? '' : Say::place($school),
             $term === null ? [] : $this->coming($student, $term, $ids, self::COMING),
             $links->map(fn (JoinLink $l): string => $l->address())->all(),
             $this->rooms($zone, $ids),
@@ -254,7 +254,7 @@ final readonly class MeQuery
                         Say::day($own->dateAt($starts)),
                         $own->clock($starts),
                         $own->clock((int) $r->ends),
-                        $differs ? $school->clock($starts).' '.$school->place() : null,
+                        $differs ? $school->clock($starts).' '.Say::place($school) : null,
                         Section::called($r->year, $r->title),
                         $r->other ?? ($teachers[$r->section_id] ?? ''),
                         $r->topic,

@@ -63,7 +63,7 @@ final readonly class RegisterQuery
             $series,
             $person,
             Teachers::of([$series->section_id])[$series->section_id] ?? '',
-            $zone->place(),
+            Say::place($zone),
             $each,
             $rules?->say(Templates::phrases(app()->getLocale())),
             $rules->acceptsCertain ?? false,

@@ -73,7 +73,7 @@ final readonly class SeriesEditorQuery
             Typed::text('period', $series?->period),
             Typed::text('start_time', $plan === null ? '' : TypedTime::format($plan->startMinute)),
             Typed::text('end_time', $end === null ? '' : TypedTime::format($end)),
-            ($plan->zone ?? $term->zone)->place(),
+            Say::place($plan->zone ?? $term->zone),
             $series->starts_on ?? $first,
             Typed::text(
                 'end_kind',

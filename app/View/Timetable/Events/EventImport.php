@@ -9,6 +9,7 @@ use Nomada\App\Actions\Timetable\ImportEvents;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Support\Say;
 use Nomada\App\Support\StagedText;
 use Nomada\Core\Interchange\Calendar\EventReader;
 use Nomada\Core\Interchange\Calendar\ReadEvent;
@@ -74,7 +75,7 @@ final readonly class EventImport
             $count(SessionState::Lost),
             $event->plan === null || $event->plan->zone->name === $teacher?->time_zone
                 ? ''
-                : $event->plan->zone->place(),
+                : Say::place($event->plan->zone),
         );
     }
 

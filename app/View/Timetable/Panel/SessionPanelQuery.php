@@ -94,7 +94,7 @@ final readonly class SessionPanelQuery
         foreach ($zones as $name => $n) {
             $zone = Zone::named((string) $name);
             if ($zone->offsetAt($start) !== $school->offsetAt($start)) {
-                $out[] = $zone->clock($start).' '.$zone->place()." ($n)";
+                $out[] = $zone->clock($start).' '.Say::place($zone)." ($n)";
             }
         }
 

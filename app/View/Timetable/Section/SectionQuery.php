@@ -95,7 +95,7 @@ final readonly class SectionQuery
         return new SectionPage(
             $section,
             $row->meets,
-            $ofSchool ? $term->zone->place() : '',
+            $ofSchool ? Say::place($term->zone) : '',
             $row->status,
             $row->status->snags(),
             new TermLine($term, 1240, 46, 8, 4.2),

@@ -89,7 +89,7 @@ final readonly class SeriesCards
             $series->id,
             $series->title,
             Say::this($series->stretches()->said($this->clock->today($term->zone)->day)),
-            $series->time_zone === $term->zone->name ? '' : $series->plan()->zone->place(),
+            $series->time_zone === $term->zone->name ? '' : Say::place($series->plan()->zone),
             $planned->count(),
             (int) $minutes->sum(),
             $series->sessions->where('state', SessionState::Lost)->count(),

@@ -496,7 +496,7 @@ final readonly class WeekQuery
             );
         }
 
-        return new OtherClock($zone->place(), $ticks);
+        return new OtherClock(Say::place($zone), $ticks);
     }
 
     /** @return array<string, string> somebody of each clock that is not the school's, by sourcedId, to choose from */
@@ -520,7 +520,7 @@ final readonly class WeekQuery
             ->get(['sourced_id', 'given_name', 'family_name', 'time_zone'])
             ->mapWithKeys(
                 fn (stdClass $p): array => [
-                    (string) $p->sourced_id => Zone::named($p->time_zone)->place().": $p->given_name $p->family_name",
+                    (string) $p->sourced_id => Say::place(Zone::named($p->time_zone)).": $p->given_name $p->family_name",
                 ],
             )
             ->all();

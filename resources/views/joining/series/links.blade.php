@@ -24,7 +24,7 @@
                 <summary>{{ __('joining.links.on_clock', ['place' => $one->place]) }}
                     <span class="quiet">{{ trans_choice('count.students', $one->students) }}</span>
                 </summary>
-                <pre class="invitation">{{ $one->text }}</pre>
+                <pre class="invitation" lang="{{ $one->language }}">{{ $one->text }}</pre>
                 <x-copy :text="$one->text" />
             </details>
         @endforeach

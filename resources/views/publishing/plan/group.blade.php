@@ -12,7 +12,7 @@
     <dl>
         @forelse ($group->fields as $field)
             <dt>{{ $field->name }}</dt>
-            <dd>
+            <dd lang="{{ $plan->language }}">
                 @if ($group->verb !== 'change')
                     <span class="lines">{{ $field->after }}</span>
                 @else
