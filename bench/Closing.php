@@ -86,7 +86,7 @@ final class Closing
                 'series_id' => $id,
                 'kind' => LinkKind::Series->value,
                 'secret' => encrypt($secret, false),
-                'secret_sum' => Secrets::sum($secret),
+                'secret_hash' => Secrets::sum($secret),
                 'join_code' => encrypt(JoinCode::make(Secrets::random()), false),
                 'room' => "room-$id",
                 'dial_in' => '+34 910 555 010',

@@ -70,7 +70,7 @@ final class Killed
                 $states = $this->states();
             }
             $more = $this->tooMuch();
-            $stand = DB::table('placements')->whereColumn('wanted_print', 'standing_print')->count();
+            $stand = DB::table('published_items')->whereColumn('desired_hash', 'published_hash')->count();
             $truth = app(TellTruth::class)($sections);
             printf(
                 'killed: %d placements in %.1f s through %d kills; %d done, %d stand as they should, %d too many, %d '.
@@ -103,7 +103,7 @@ final class Killed
             $sections[] = $section->id;
             Artisan::call('nomada:links', ['--section' => [$section->sourced_id]]);
             Artisan::call('nomada:register', ['--section' => [$section->sourced_id]]);
-            if (DB::table('placements')->whereIn('section_id', $sections)->count() >= self::MANY) {
+            if (DB::table('published_items')->whereIn('section_id', $sections)->count() >= self::MANY) {
                 break;
             }
         }
@@ -188,6 +188,6 @@ final class Killed
     {
         $stand = DB::table('standins_bench.documents')->count() + DB::table('standins_bench.posts')->count();
 
-        return $stand - DB::table('placements')->whereNotNull('standing_print')->count();
+        return $stand - DB::table('published_items')->whereNotNull('published_hash')->count();
     }
 }

@@ -16,7 +16,7 @@ use Nomada\App\Models\Term\Section;
  */
 final class Making
 {
-    private const TABLES = ['join_links', 'registrations', 'placements'];
+    private const TABLES = ['join_links', 'registrations', 'published_items'];
 
     public function run(): bool
     {

@@ -35,7 +35,7 @@ final class Publishing
                 $sections[] = $section->id;
                 Artisan::call('nomada:links', ['--section' => [$section->sourced_id]]);
                 Artisan::call('nomada:register', ['--section' => [$section->sourced_id]]);
-                if (DB::table('placements')->whereIn('section_id', $sections)->count() >= self::MANY) {
+                if (DB::table('published_items')->whereIn('section_id', $sections)->count() >= self::MANY) {
                     break;
                 }
             }

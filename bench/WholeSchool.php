@@ -50,18 +50,18 @@ final class WholeSchool
                     ->pluck('speed')
                     ->all(),
             );
-            $once = DB::table('placements')->whereColumn('wanted_print', 'standing_print')->count();
+            $once = DB::table('published_items')->whereColumn('desired_hash', 'published_hash')->count();
             printf(
                 "publish-all: %d placements stand as they should, of %d, in %.0f s (%.0f of them to begin with)\n".
                     "  %s a second, from its first fifth to its last\n",
                 $once,
-                DB::table('placements')->count(),
+                DB::table('published_items')->count(),
                 $took,
                 $began,
                 implode(', ', array_map(fn (float $s): string => sprintf('%.0f', $s), $speeds)),
             );
 
-            return $once === DB::table('placements')->count() && $speeds[0] <= self::SLOWER * end($speeds);
+            return $once === DB::table('published_items')->count() && $speeds[0] <= self::SLOWER * end($speeds);
         } finally {
             $served->end();
         }

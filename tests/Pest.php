@@ -42,7 +42,7 @@ function personCalled(string $sourcedId): Nomada\App\Models\Term\Person
 /** Lets the undo time pass, and sends. */
 function postGoes(): void
 {
-    Illuminate\Support\Facades\DB::table('letters')
+    Illuminate\Support\Facades\DB::table('emails')
         ->whereNull('sent_at')
         ->update(['not_before' => now()->subSecond()]);
     app(Nomada\App\Post\PostOffice::class)->sendLeft(0);

@@ -119,11 +119,11 @@ final readonly class CheckDerived
                     $wanted["{$one->place->value} $one->key"] = $one->fingerprint();
                 }
             }
-            $kept = DB::table('placements')
+            $kept = DB::table('published_items')
                 ->whereIn('section_id', $chunk)
-                ->whereNotNull('wanted_print')
-                ->get(['place', 'key', 'wanted_print'])
-                ->mapWithKeys(fn (stdClass $p): array => ["$p->place $p->key" => $p->wanted_print])
+                ->whereNotNull('desired_hash')
+                ->get(['place', 'key', 'desired_hash'])
+                ->mapWithKeys(fn (stdClass $p): array => ["$p->place $p->key" => $p->desired_hash])
                 ->all();
             foreach (array_keys(array_diff_assoc($wanted, $kept) + array_diff_assoc($kept, $wanted)) as $key) {
                 $out[] = self::row('placements', (string) $key);
@@ -180,16 +180,16 @@ final readonly class CheckDerived
             "select 'registration' as what, r.id from registrations r left join sessions s on s.id = r.session_id
                 where r.session_id is not null and (s.series_id <> r.series_id or r.only_day is distinct from s.day
                     and s.id is not null or s.id is null and not exists (
-                        select from gone_sessions g where g.id = r.session_id))
+                        select from removed_sessions g where g.id = r.session_id))
             union all
             select 'pass', l.id from join_links l left join sessions s on s.id = l.only_session_id
                 where l.only_session_id is not null and retired_at is null and (s.series_id <> l.series_id
                     or l.only_day is distinct from s.day and s.id is not null or s.id is null and not exists (
-                        select from gone_sessions g where g.id = l.only_session_id))
+                        select from removed_sessions g where g.id = l.only_session_id))
             union all
             select 'material', m.id from materials m left join sessions s on s.id = m.session_id
                 where m.session_id is not null and case when s.id is null
-                    then not exists (select from gone_sessions g where g.id = m.session_id)
+                    then not exists (select from removed_sessions g where g.id = m.session_id)
                     else not exists (select from series_sections x
                         where x.series_id = s.series_id and x.section_id = m.section_id) end",
         );

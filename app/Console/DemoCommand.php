@@ -373,7 +373,7 @@ final class DemoCommand extends Command
             $students = Person::query()
                 ->whereIn(
                     'id',
-                    DB::table('parts')
+                    DB::table('memberships')
                         ->where('section_id', $series->section_id)
                         ->where('role', 'student')
                         ->select('person_id'),
@@ -436,6 +436,6 @@ final class DemoCommand extends Command
             new Registering(each: true, acceptsCertain: true, seats: 12),
             $by,
         );
-        DB::table('letters')->update(['not_before' => now()]);
+        DB::table('emails')->update(['not_before' => now()]);
     }
 }

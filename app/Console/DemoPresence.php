@@ -68,12 +68,12 @@ final readonly class DemoPresence
 
     private function events(Randomizer $random): void
     {
-        $students = DB::table('parts')
+        $students = DB::table('memberships')
             ->join('people', 'people.id', '=', 'person_id')
-            ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
-            ->whereIn('parts.role', ['student', 'teacher'])
+            ->join('series_sections', 'series_sections.section_id', '=', 'memberships.section_id')
+            ->whereIn('memberships.role', ['student', 'teacher'])
             ->orderBy('people.id')
-            ->get(['series_id', 'people.id', 'people.sourced_id', 'given_name', 'family_name', 'parts.role'])
+            ->get(['series_id', 'people.id', 'people.sourced_id', 'given_name', 'family_name', 'memberships.role'])
             ->groupBy('series_id');
         // How often each comes, and how late: most always, a few seldom.
         $habit = [];
@@ -167,19 +167,19 @@ final readonly class DemoPresence
         $absent = DB::table('sessions')
             ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
             ->join('session_sums', 'session_sums.session_id', '=', 'sessions.id')
-            ->join('parts', 'parts.section_id', '=', 'series_sections.section_id')
+            ->join('memberships', 'memberships.section_id', '=', 'series_sections.section_id')
             ->where('absent', '>', 0)
-            ->where('parts.role', 'student')
+            ->where('memberships.role', 'student')
             ->whereNotExists(
                 fn ($q) => $q
                     ->select(DB::raw(1))
                     ->from('presence_events')
                     ->whereColumn('presence_events.session_id', 'sessions.id')
-                    ->whereColumn('presence_events.person_id', 'parts.person_id'),
+                    ->whereColumn('presence_events.person_id', 'memberships.person_id'),
             )
             ->orderBy('sessions.id')
-            ->orderBy('parts.person_id')
-            ->get(['sessions.id', 'parts.person_id']);
+            ->orderBy('memberships.person_id')
+            ->get(['sessions.id', 'memberships.person_id']);
         foreach ($words as $i => $why) {
             $one = $absent[7 * $i] ?? null;
             if ($one !== null) {
@@ -223,7 +223,7 @@ final readonly class DemoPresence
         }
         $released = Recording::query()->where('session_id', $this->session('8MAT-A', '2027-02-08')?->id)->first();
         if ($released?->state === RecordingState::Ready) {
-            $parts = DB::table('recording_parts')->where('recording_id', $released->id)->orderBy('n')->pluck('n');
+            $parts = DB::table('recording_segments')->where('recording_id', $released->id)->orderBy('n')->pluck('n');
             ($this->release)($released, array_values(array_map(intval(...), $parts->all())), null, null, $by);
         }
         $failed = $this->session('9CHE', '2027-02-05');

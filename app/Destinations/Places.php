@@ -135,6 +135,6 @@ final class Places
     /** @return array<string, stdClass> */
     private function rows(): array
     {
-        return $this->rows ??= DB::table('places')->get()->keyBy('service')->all();
+        return $this->rows ??= DB::table('service_connections')->get()->keyBy('service')->all();
     }
 }

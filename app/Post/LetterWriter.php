@@ -205,7 +205,7 @@ final readonly class LetterWriter
     /** What was told, on the reader's clock. */
     private function changes(Letter $letter, Series $series): string
     {
-        $told = DB::table('tellings')->find((int) ($letter->values['telling'] ?? 0));
+        $told = DB::table('announcements')->find((int) ($letter->values['telling'] ?? 0));
         $zone = $letter->person?->zone() ?? $series->section->term->calendar()->zone;
         $changes = array_map(SessionChange::from(...), (array) json_decode($told->changes ?? '[]', true));
 

@@ -191,12 +191,12 @@ final readonly class Letters
             ->whereRaw(Registered::on('registrations', $this->clock->schoolDay()))
             ->orderBy('id')
             ->pluck('id', 'person_id');
-        $written = DB::table('letters')
+        $written = DB::table('emails')
             ->where('series_id', $series->id)
             ->whereIn('kind', [LetterKind::Accepted, LetterKind::Replaced])
             ->groupBy('person_id')
             ->pluck(DB::raw('max(created_at) as at'), 'person_id');
-        $told = DB::table('letters')
+        $told = DB::table('emails')
             ->where('series_id', $series->id)
             ->where('kind', LetterKind::Guardian)
             ->get(['registration_id', 'person_id'])
@@ -258,7 +258,7 @@ final readonly class Letters
                 (int) $registration,
                 "link $link->id, again ".
                     (1 +
-                        DB::table('letters')
+                        DB::table('emails')
                             ->where('series_id', $link->series_id)
                             ->where('person_id', $link->person_id)
                             ->count()),
@@ -508,7 +508,7 @@ final readonly class Letters
         ?int $from = null,
     ): int {
         $at = $from === null ? now()->addSeconds($canUndo ? self::GRACE : 0) : Carbon::createFromTimestamp($from);
-        $made = DB::table('letters')->insertOrIgnore([
+        $made = DB::table('emails')->insertOrIgnore([
             'key' => $key,
             'kind' => $kind->value,
             'person_id' => $person,
@@ -522,7 +522,7 @@ final readonly class Letters
             'updated_at' => now(),
         ]);
         if ($made === 1) {
-            SendLetter::dispatch((int) DB::table('letters')->where('key', $key)->value('id'))
+            SendLetter::dispatch((int) DB::table('emails')->where('key', $key)->value('id'))
                 ->delay($at)
                 ->afterCommit();
         }

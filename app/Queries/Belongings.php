@@ -38,7 +38,7 @@ final class Belongings
     {
         return self::from(
             $person,
-            DB::table('parts')
+            DB::table('memberships')
                 ->where('person_id', $person)
                 ->whereIn('section_id', $sections)
                 ->whereNull('session_id')
@@ -56,8 +56,8 @@ final class Belongings
      */
     public static function ofSeries(array $series): array
     {
-        $rows = DB::table('parts')
-            ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
+        $rows = DB::table('memberships')
+            ->join('series_sections', 'series_sections.section_id', '=', 'memberships.section_id')
             ->join('people', 'people.id', '=', 'person_id')
             ->leftJoin('sessions', 'sessions.id', '=', 'session_id')
             ->whereIn('series_sections.series_id', $series)
@@ -66,7 +66,7 @@ final class Belongings
                 'series_sections.series_id',
                 'people.sourced_id',
                 'person_id',
-                'parts.role',
+                'memberships.role',
                 DB::raw(self::days()),
             ]);
         $parts = $ids = [];
@@ -87,6 +87,6 @@ final class Belongings
     /** The first and the last day of a part as day numbers. */
     private static function days(): string
     {
-        return "parts.begins_on - date '1970-01-01' as from_day, parts.ends_on - date '1970-01-01' as until_day";
+        return "memberships.begins_on - date '1970-01-01' as from_day, memberships.ends_on - date '1970-01-01' as until_day";
     }
 }

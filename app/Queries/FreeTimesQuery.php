@@ -192,10 +192,10 @@ final readonly class FreeTimesQuery
     ): FreeTimes {
         [$first, $until] = [$from->plus($last === null ? -7 : -1), $last?->plus(1) ?? $term->last->plus(7)];
         $busy = $this->busy($sections, $but, $first, $until, $teacher, $taken);
-        $zones = DB::table('parts')
+        $zones = DB::table('memberships')
             ->join('people', 'people.id', '=', 'person_id')
             ->whereIn('section_id', $sections)
-            ->where('parts.role', 'student')
+            ->where('memberships.role', 'student')
             ->groupBy('time_zone')
             ->pluck(DB::raw('count(distinct person_id) as n'), 'time_zone')
             ->map(fn (mixed $n): int => (int) $n)
@@ -279,7 +279,7 @@ final readonly class FreeTimesQuery
         array $taken = [],
     ): array {
         $iso = $first->iso();
-        $people = DB::table('parts')
+        $people = DB::table('memberships')
             ->whereIn('section_id', $sections)
             ->whereIn('role', $teacher === null ? ['teacher', 'co-teacher'] : ['co-teacher'])
             ->whereRaw("coalesce(ends_on, 'infinity') >= ?", [$iso])
@@ -289,14 +289,14 @@ final readonly class FreeTimesQuery
             ->values()
             ->all();
         // Where those people teach, and from when until when.
-        $taught = DB::table('parts')
+        $taught = DB::table('memberships')
             ->whereIn('person_id', $people)
             ->whereIn('role', ['teacher', 'co-teacher'])
             ->get(['section_id', 'begins_on', 'ends_on'])
             ->groupBy('section_id');
         // Which sections share how many students with these, and on which days both have them.
-        $shared = DB::table('parts as own')
-            ->join('parts as other', 'other.person_id', '=', 'own.person_id')
+        $shared = DB::table('memberships as own')
+            ->join('memberships as other', 'other.person_id', '=', 'own.person_id')
             ->whereIn('own.section_id', $sections)
             ->where('own.role', 'student')
             ->where('other.role', 'student')

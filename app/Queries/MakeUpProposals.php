@@ -128,7 +128,7 @@ final readonly class MakeUpProposals
                     from series join sections on sections.id = section_id where term_id = ?) as series,
                 (select array[count(*), sum(hashtext(section_id || ' ' || person_id || ' ' || role || ' ' ||
                     coalesce(begins_on::text, '') || ' ' || coalesce(ends_on::text, ''))::bigint)]::text
-                    from parts) as people,
+                    from memberships) as people,
                 (select array[count(*), max(id)]::text from busy_blocks) as busy,
                 (select array[count(*), max(id)]::text from host_accounts) as accounts
             SQL,

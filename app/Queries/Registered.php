@@ -52,9 +52,9 @@ final class Registered
 
         return <<<SQL
         select s.series_id, p.person_id
-        from parts p join series_sections s on s.section_id = p.section_id
+        from memberships p join series_sections s on s.section_id = p.section_id
         where p.role = 'student' and p.ends_on < '$iso' and not exists (
-            select 1 from parts q join series_sections t on t.section_id = q.section_id
+            select 1 from memberships q join series_sections t on t.section_id = q.section_id
             where t.series_id = s.series_id and q.person_id = p.person_id and q.role = 'student'
                 and coalesce(q.ends_on, 'infinity') >= '$iso')
         SQL;

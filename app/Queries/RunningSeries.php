@@ -14,8 +14,8 @@ final class RunningSeries
     /** @return list<HostedSeries> those with a session that is planned, in the order of their ids */
     public static function of(Term $term): array
     {
-        $people = DB::table('parts')
-            ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
+        $people = DB::table('memberships')
+            ->join('series_sections', 'series_sections.section_id', '=', 'memberships.section_id')
             ->whereIn('role', ['student', 'teacher', 'co-teacher'])
             ->groupBy('series_id')
             ->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');

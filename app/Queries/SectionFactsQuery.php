@@ -215,7 +215,7 @@ final class SectionFactsQuery
     {
         $out = [];
         foreach (
-            DB::table('tellings')
+            DB::table('announcements')
                 ->whereIn('section_id', $sections)
                 ->where('is_in_stream', true)
                 ->orderBy('id')
@@ -269,15 +269,15 @@ final class SectionFactsQuery
     {
         $out = [];
         foreach (
-            DB::table('parts')
+            DB::table('memberships')
                 ->join('people', 'people.id', '=', 'person_id')
                 ->whereIn('section_id', $sections)
-                ->when(! $withStudents, fn ($q) => $q->where('parts.role', 'teacher'))
-                ->orderByRaw("(parts.role = 'student'), family_name, given_name, parts.id")
+                ->when(! $withStudents, fn ($q) => $q->where('memberships.role', 'teacher'))
+                ->orderByRaw("(memberships.role = 'student'), family_name, given_name, memberships.id")
                 ->get([
                     'section_id',
                     'person_id',
-                    'parts.role',
+                    'memberships.role',
                     'is_primary',
                     'people.sourced_id',
                     'given_name',
@@ -316,7 +316,7 @@ final class SectionFactsQuery
         foreach (
             $pairs->isEmpty()
                 ? []
-                : DB::table('parts')
+                : DB::table('memberships')
                     ->join('people', 'people.id', '=', 'person_id')
                     ->whereIn('section_id', $pairs->pluck('section_id'))
                     ->get(['section_id', 'people.sourced_id']) as $row
@@ -432,7 +432,7 @@ final class SectionFactsQuery
                 ->whereExists(
                     fn ($q) => $q
                         ->select(DB::raw(1))
-                        ->from('recording_parts')
+                        ->from('recording_segments')
                         ->whereColumn('recording_id', 'recordings.id')
                         ->whereNotNull('released_at')
                         ->where('to_all', true),

@@ -22,7 +22,7 @@ final class Showings
      */
     public static function own(?int $section): ?array
     {
-        $rules = DB::table('showings')->where('section_id', $section)->value('rules');
+        $rules = DB::table('publishing_options')->where('section_id', $section)->value('rules');
 
         return is_string($rules) ? (array) json_decode($rules, true) : null;
     }
@@ -33,7 +33,7 @@ final class Showings
      */
     public static function of(array $sections): array
     {
-        $rows = DB::table('showings')
+        $rows = DB::table('publishing_options')
             ->whereNull('section_id')
             ->orWhereIntegerInRaw('section_id', $sections)
             ->pluck('rules', 'section_id');

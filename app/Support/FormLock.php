@@ -51,7 +51,7 @@ final class FormLock
                 }
             }
         } finally {
-            DB::table('acts')->where('sum', $sum)->where('waiting', '>', 0)->decrement('waiting');
+            DB::table('processed_forms')->where('hash', $sum)->where('waiting', '>', 0)->decrement('waiting');
         }
 
         return false;
@@ -64,8 +64,8 @@ final class FormLock
      */
     public static function complete(string $to, array $flash): void
     {
-        DB::table('acts')
-            ->where(['sum' => self::$sum, 'held_by' => self::$holder])
+        DB::table('processed_forms')
+            ->where(['hash' => self::$sum, 'held_by' => self::$holder])
             ->update([
                 'answer' => Crypt::encryptString((string) json_encode(['to' => $to, 'flash' => $flash])),
                 'held_by' => null,
@@ -80,8 +80,8 @@ final class FormLock
     public static function release(): void
     {
         if (self::$sum !== null) {
-            DB::table('acts')
-                ->where(['sum' => self::$sum, 'held_by' => self::$holder])
+            DB::table('processed_forms')
+                ->where(['hash' => self::$sum, 'held_by' => self::$holder])
                 ->whereNull('answer')
                 ->delete();
         }
@@ -111,16 +111,16 @@ final class FormLock
     {
         $me = self::me();
         $row = DB::selectOne(
-            "insert into acts (sum, person_id, held_by, held_until)
+            "insert into processed_forms (hash, person_id, held_by, held_until)
                 values (?, ?, ?, clock_timestamp() + ? * interval '1 second')
-                on conflict (sum) do nothing
+                on conflict (hash) do nothing
                 returning held_by",
             [$sum, $person, $me, self::LEASE],
         );
         if ($row === null) {
             $there = DB::selectOne(
                 'select answer, held_by, extract(epoch from at)::bigint as at, held_until < clock_timestamp() as over
-                    from acts where sum = ?',
+                    from processed_forms where hash = ?',
                 [$sum],
             );
             if ($there === null) {
@@ -138,9 +138,9 @@ final class FormLock
             $isFree =
                 ($there->over || self::isDead((string) $there->held_by)) &&
                 DB::update(
-                    "update acts set held_by = ?, waiting = 0,
+                    "update processed_forms set held_by = ?, waiting = 0,
                             held_until = clock_timestamp() + ? * interval '1 second'
-                        where sum = ? and held_by = ? and answer is null",
+                        where hash = ? and held_by = ? and answer is null",
                     [$me, self::LEASE, $sum, $there->held_by],
                 ) === 1;
             if (! $isFree) {
@@ -156,9 +156,9 @@ final class FormLock
     private static function mayWait(string $sum, ?int $person): bool
     {
         return DB::update(
-            'update acts set waiting = waiting + 1 where sum = ? and answer is null and (
-                select coalesce(sum(waiting), 0) from acts
-                where answer is null and (sum = ? or person_id = ?)
+            'update processed_forms set waiting = waiting + 1 where hash = ? and answer is null and (
+                select coalesce(sum(waiting), 0) from processed_forms
+                where answer is null and (hash = ? or person_id = ?)
             ) < ?',
             [$sum, $sum, $person, self::WAITERS],
         ) === 1;

@@ -23,7 +23,7 @@ final class KeyFingerprint
     public static function fits(): bool
     {
         try {
-            $known = DB::table('key_marks')->value('sum');
+            $known = DB::table('key_fingerprints')->value('hash');
         } catch (Throwable) {
             return true;
         }

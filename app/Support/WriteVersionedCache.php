@@ -25,15 +25,15 @@ final class WriteVersionedCache
     public const MANY = 50;
 
     /**
-     * Whether nobody writes to this database. Of whoever has another role that cannot be seen: it counts as writing.
-     * The database's own tidying up has a transaction too, and changes nothing that anybody counts.
+     * Whether nobody writes to this database, by whatever role: a transaction that writes locks its own id, and every
+     * role may read that. What belongs to no role is the database's own work, and changes nothing that anybody counts.
      */
     private const IS_QUIET = <<<'SQL'
     select not exists (
-        select 1 from pg_stat_activity
-        where datname = current_database()
-            and backend_type is distinct from 'autovacuum worker'
-            and (backend_xid is not null or usename <> current_user and state is null)
+        select 1 from pg_locks
+        join pg_stat_activity using (pid)
+        where locktype = 'transactionid' and granted and mode = 'ExclusiveLock'
+            and datname = current_database() and usename is not null
     )
     SQL;
 
@@ -46,7 +46,7 @@ final class WriteVersionedCache
      */
     public static function untilWritten(string $key, callable $ask): \stdClass|array
     {
-        $version = DB::scalar('select last_value from changes');
+        $version = DB::scalar('select last_value from write_version');
         $key = 'remembered '.DB::connection()->getDatabaseName().' '.$key;
         $kept = Cache::get($key);
         if (is_array($kept) && $kept['version'] === $version) {

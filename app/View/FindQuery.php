@@ -42,7 +42,7 @@ final readonly class FindQuery
         foreach (self::words($typed) as $word) {
             $query->whereRaw(
                 "('Y' || year || ' ' || title || ' ' || code || ' ' || sourced_id || ' ' || coalesce((select ".
-                    "string_agg(family_name, ' ') from parts e join people p on p.id = e.person_id where ".
+                    "string_agg(family_name, ' ') from memberships e join people p on p.id = e.person_id where ".
                     "e.section_id = sections.id and e.role = 'teacher'), '')) ilike ?",
                 ["%$word%"],
             );

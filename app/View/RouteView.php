@@ -123,7 +123,7 @@ final readonly class RouteView
         $mine =
             $person === null
                 ? ''
-                : "and id in (select section_id from parts where person_id = $person and role <> 'student'
+                : "and id in (select section_id from memberships where person_id = $person and role <> 'student'
                     and coalesce(ends_on, 'infinity') >= '{$today->iso()}')";
         $row = DB::selectOne(
             "
@@ -145,19 +145,19 @@ final readonly class RouteView
             (select count(*) from own) as series,
             (select count(*) from join_links l join own on own.id = l.series_id
                 where kind = 'series' and retired_at is null and room <> '') as linked,
-            (select coalesce(sum(met.n * (select count(*) from parts where parts.section_id = met.section_id
+            (select coalesce(sum(met.n * (select count(*) from memberships where memberships.section_id = met.section_id
                 and ".Belongings::ON_ROSTER.')), 0)::bigint from met) as seats,
             (select coalesce(sum('.
                 Registered::peopleOf('own.id', $today).
                 '), 0)::bigint from own) as registered,
-            (select coalesce(sum((select count(*) from placements p where p.section_id = mine.id and '.
+            (select coalesce(sum((select count(*) from published_items p where p.section_id = mine.id and '.
                 Placement::DIFFERS.
                 ")), 0)::bigint from mine) as differing,
-            (select count(*) from told_sections t join mine on mine.id = t.section_id
+            (select count(*) from section_announcements t join mine on mine.id = t.section_id
                 where tell_until > to_timestamp($now)) as to_tell,
-            (select count(*) from met where not exists (select 1 from placements p
-                where p.section_id = met.section_id and standing_print is not null)) as unpublished,
-            (select count(*) from placements p join mine on mine.id = p.section_id
+            (select count(*) from met where not exists (select 1 from published_items p
+                where p.section_id = met.section_id and published_hash is not null)) as unpublished,
+            (select count(*) from published_items p join mine on mine.id = p.section_id
                 where trouble is not null) as trouble,
             (select count(*) from sessions x join own on own.id = x.series_id
                 where state = 'planned' and day = ?) as today,

@@ -99,7 +99,7 @@ test('whoever is left of a role is invited at once, and nobody twice', function 
         'Everybody has a password or an invitation.',
     );
     $this->post('/accounts/invitations', ['role' => 'nobody'])->assertSessionHasErrors('role');
-    expect(DB::table('letters')->where('kind', 'invitation')->count())->toBe(4);
+    expect(DB::table('emails')->where('kind', 'invitation')->count())->toBe(4);
     $this->post('/people/S-1/disabled');
     $this->post('/people/S-1/invitation')->assertSessionHasErrors('person');
     // Without an address it is handed over.
@@ -113,7 +113,7 @@ test('people who share an address are each written to, and told what they sign i
     DB::table('people')->where('sourced_id', 'S-2')->update(['email' => mb_strtoupper($shared)]);
     $this->post('/sign-in/forgotten', ['email' => $shared])->assertSessionHasNoErrors();
     $this->work();
-    $letters = DB::table('letters')->where('kind', 'reset')->pluck('person_id');
+    $letters = DB::table('emails')->where('kind', 'reset')->pluck('person_id');
     expect($letters->sort()->values()->all())->toBe([personCalled('S-1')->id, personCalled('S-2')->id]);
     postGoes();
     $words = implode("\n", array_map(fn ($m): string => $m->text(), mailbox($this, 'S-1')));
@@ -130,7 +130,7 @@ test('a forgotten password: the same answer for whomever, and a letter to whom t
     }
     expect(array_unique($answers))->toHaveCount(1);
     $this->work();
-    expect(DB::table('letters')->where('kind', 'reset')->pluck('person_id')->all())->toBe([
+    expect(DB::table('emails')->where('kind', 'reset')->pluck('person_id')->all())->toBe([
         personCalled('T-2')->id,
     ]);
     $link = linkFor($this, 'T-2');
@@ -233,7 +233,7 @@ test('asking for a new password again and again sends one email, and the newest 
     foreach (range(1, 30) as $n) {
         $invite->reset($email);
     }
-    expect(DB::table('letters')->where('kind', 'reset')->count())->toBe(1);
+    expect(DB::table('emails')->where('kind', 'reset')->count())->toBe(1);
     $this->travel(6)->minutes();
     $invite->reset($email);
     $passes = AccountPass::query()->with('person')->orderBy('id')->get();

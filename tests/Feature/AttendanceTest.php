@@ -98,7 +98,7 @@ test('an absence that was told is excused, by the office or by a guardian\'s own
         ->post('/records/people/S-3/absences', ['from_day' => '9 Feb', 'why' => 'dentist'])
         ->assertSessionHasNoErrors();
     expect((array) DB::table('session_sums')->first(['absent', 'excused']))->toBe(['absent' => 0, 'excused' => 1]);
-    $this->delete('/records/people/S-3/absences/'.DB::table('absences_told')->value('id'));
+    $this->delete('/records/people/S-3/absences/'.DB::table('reported_absences')->value('id'));
     expect((array) DB::table('session_sums')->first(['absent', 'excused']))->toBe(['absent' => 1, 'excused' => 0]);
     auth()->logout();
     $page = personCalled('G-1')->childrenPage();
@@ -112,7 +112,7 @@ test('an absence that was told is excused, by the office or by a guardian\'s own
     );
     $this->post($tell, ['who' => 'S-1', 'from_day' => '11 Feb', 'last' => '12 Feb'])->assertSessionHas('said');
     $this->get(str_replace('signature=', 'signature=0', $page))->assertForbidden();
-    expect(DB::table('absences_told')->value('from_day'))->toBe('2027-02-11');
+    expect(DB::table('reported_absences')->value('from_day'))->toBe('2027-02-11');
 });
 
 test('who was away on a day, and one letter to each guardian', function () {
@@ -207,7 +207,7 @@ test('the table goes out as CSV, as a workbook with a sheet a session, and as a 
 
 test('a score is made by the section\'s own formula, and changed only with a reason', function () {
     $id = heldLesson($this);
-    DB::table('room_counts')->insert([
+    DB::table('participation')->insert([
         'session_id' => $id,
         'who' => 'S-2',
         'person_id' => personCalled('S-2')->id,
@@ -528,7 +528,7 @@ test(
             'topics_move' => 1,
         ]);
         Artisan::call('nomada:publish', ['--section' => ['MAR']]);
-        DB::table('letters')->update(['sent_at' => now()]);
+        DB::table('emails')->update(['sent_at' => now()]);
         $topics = fn (): array => Session::query()
             ->where('series_id', $series->id)
             ->whereNotNull('topic')
@@ -536,12 +536,12 @@ test(
             ->pluck('topic', 'day')
             ->all();
         $before = $topics();
-        $since = (int) DB::table('letters')->max('id');
+        $since = (int) DB::table('emails')->max('id');
         momentAt('2027-02-10', '13:00');
         $start = ['section' => 'MAR', 'minutes' => 30];
         $this->as('T-2')->post('/today/start', $start)->assertSessionHasNoErrors();
         expect($topics())->toBe($before);
-        $told = fn (): array => DB::table('letters')
+        $told = fn (): array => DB::table('emails')
             ->join('people', 'people.id', '=', 'person_id')
             ->whereNull('sent_at')
             ->where('kind', 'changed')
@@ -555,10 +555,10 @@ test(
         expect($this->standins->text('/stream/sections/MAR'))->toContain('13:01');
         // The next publishing does not tell it again.
         Artisan::call('nomada:publish', ['--section' => ['MAR']]);
-        expect(DB::table('letters')->where('kind', 'changed')->where('id', '>', $since)->count())->toBe(5);
+        expect(DB::table('emails')->where('kind', 'changed')->where('id', '>', $since)->count())->toBe(5);
         // By email only, and with the topic where it is asked for.
         momentAt('2027-02-10', '14:00');
-        DB::table('letters')->update(['sent_at' => now()]);
+        DB::table('emails')->update(['sent_at' => now()]);
         DB::table('schools')->update(['started_told' => 'stream']);
         $this->post('/today/start', $start + ['takes_topic' => '1'])->assertSessionHasNoErrors();
         expect($told())

@@ -81,13 +81,13 @@ test('what an earlier try has left is ours, however the server has written it', 
     publishedAt(['MAR']);
     $ours = Placement::query()->where('key', 'like', 'S-1/%')->firstOrFail();
     // The answer got lost: we know of nothing there.
-    $ours->update(['standing_print' => null, 'etag' => null]);
+    $ours->update(['published_hash' => null, 'etag' => null]);
     expect(publishedAt(['MAR']))
         ->toMatchArray(['done' => 1, 'failed' => []])
         ->and($ours->refresh()->etag)
         ->not->toBeEmpty();
     // A version that we do not know is asked for, and not overwritten unseen.
-    $ours->update(['standing_print' => 'older', 'etag' => '']);
+    $ours->update(['published_hash' => 'older', 'etag' => '']);
     expect(publishedAt(['MAR']))->toMatchArray(['done' => 1, 'failed' => []]);
 });
 
@@ -98,13 +98,13 @@ test('what somebody else put there is left, and what was deleted there is put ba
     [$name] = array_keys($this->radicale->calendar('s-1'));
     $path = '/'.Radicale::USER."/s-1/$name";
     $this->radicale->put($path, str_replace('Y8 Marine Science', 'Boats', $this->radicale->calendar('s-1')[$name]));
-    $placement->update(['standing_print' => 'older']);
+    $placement->update(['published_hash' => 'older']);
     publishedAt(['MAR']);
     expect($this->radicale->calendar('s-1')[$name])->toContain('Boats');
 
     $this->radicale->delete('/'.Radicale::USER."/s-2/$name");
     $other = Placement::query()->where('key', 'like', 'S-2/%')->firstOrFail();
-    $other->update(['standing_print' => 'older']);
+    $other->update(['published_hash' => 'older']);
     publishedAt(['MAR']);
     expect($this->radicale->calendar('s-2'))->toHaveCount(1);
 });
@@ -124,9 +124,9 @@ test('an answer in somebody\'s own calendar is read back, and is no change of ou
         ),
     );
     Artisan::call('nomada:drift', ['--section' => ['MAR']]);
-    expect(DB::table('answers')->pluck('answer')->all())
+    expect(DB::table('invitation_responses')->pluck('answer')->all())
         ->toBe(['declined'])
-        ->and(DB::table('drifts')->count())
+        ->and(DB::table('outside_changes')->count())
         ->toBe(0);
 });
 
@@ -166,15 +166,15 @@ test('a server that invites is told whom, and what they answer stays through our
         ->and($object())
         ->toContain('PARTSTAT=ACCEPTED')
         ->not->toContain('NEEDS-ACTION')
-        ->and(DB::table('drifts')->count())
+        ->and(DB::table('outside_changes')->count())
         ->toBe(0);
     Artisan::call('nomada:drift', ['--section' => ['MAR']]);
-    expect(DB::table('answers')->pluck('answer')->all())->toBe(['accepted']);
+    expect(DB::table('invitation_responses')->pluck('answer')->all())->toBe(['accepted']);
 
     // What somebody else writes is asked about, as everywhere.
     $this->radicale->put('/'.Radicale::USER."/s-1/$name", str_replace('Y8 Marine Science', 'Boats', $object()));
     Artisan::call('nomada:drift', ['--section' => ['MAR']]);
-    expect(DB::table('drifts')->count())->toBe(1);
+    expect(DB::table('outside_changes')->count())->toBe(1);
 });
 
 test('where the calendar server invites, letters bring no second invitation but to guardians', function (
@@ -211,7 +211,7 @@ test('what is not wanted any more is taken out', function () {
     publishedAt(['MAR']);
     Placement::query()
         ->where('key', 'like', 'S-1/%')
-        ->update(['wanted_print' => null]);
+        ->update(['desired_hash' => null]);
     expect(publishedAt(['MAR'])['failed'])
         ->toBe([])
         ->and($this->radicale->calendar('s-1'))

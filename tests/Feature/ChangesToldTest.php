@@ -90,7 +90,7 @@ test('what was changed and changed back is told to nobody', function () {
     Artisan::call('nomada:publish');
     expect(postsOf($this))
         ->toHaveCount(1)
-        ->and(DB::table('tellings')->count())
+        ->and(DB::table('announcements')->count())
         ->toBe(0);
 });
 
@@ -101,12 +101,12 @@ test('a run that leaves the stream out tells of nothing yet; the next one does',
     ]);
     $this->post('/publishing/runs', ['sections' => ['MAR'], 'places' => ['calendar']]);
     $this->work();
-    expect(DB::table('tellings')->count())->toBe(0);
+    expect(DB::table('announcements')->count())->toBe(0);
     $this->post('/publishing/runs', ['sections' => ['MAR']]);
     $this->work();
     expect(postsOf($this))
         ->toHaveCount(2)
-        ->and(DB::table('tellings')->count())
+        ->and(DB::table('announcements')->count())
         ->toBe(1);
 });
 
@@ -150,11 +150,11 @@ test('where every place is a page of ours nothing differs, and publishing still 
         config(["places.$place.kind" => 'our-page']);
     }
     app(Nomada\App\Destinations\Places::class)->forget();
-    DB::table('told_sections')->delete();
+    DB::table('section_announcements')->delete();
     $refresh = app(Nomada\App\Actions\Publishing\RefreshPlacements::class);
     $refresh(DB::table('sections')->pluck('id')->all());
     // What stands by itself is seen, so what changes from now on is told.
-    expect(DB::table('told_sections')->pluck('section_id')->all())->toContain($this->section('MAR')->id);
+    expect(DB::table('section_announcements')->pluck('section_id')->all())->toContain($this->section('MAR')->id);
     $cancel = marineOn('2027-02-11');
     $this->as('A-1')->post("/sections/MAR/series/$cancel->series_id/sessions/$cancel->id/cancellation", [
         'reason' => 'storm',

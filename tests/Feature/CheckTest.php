@@ -79,7 +79,7 @@ test('after an upgrade what is derived is computed again, and goes on where it s
     expect(RenewDerived::isDue())->toBeTrue();
     expect($renew())->toBeGreaterThan(0)->and($renew())->toBe(0)->and(RenewDerived::isDue())->toBeFalse();
     // As rules of before have written it.
-    DB::table('placements')->update(['wanted_print' => str_repeat('0', 64)]);
+    DB::table('published_items')->update(['desired_hash' => str_repeat('0', 64)]);
     expect(foundByCheck())->toContain('placements');
     $last = (int) DB::table('sections')->max('id');
     DB::table('settings')

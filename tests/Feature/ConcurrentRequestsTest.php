@@ -199,7 +199,7 @@ test('a form that was sent back with a fault has done nothing, and may come agai
     $form = ['first' => '2027-03-02', 'last' => '2027-03-02', 'reason' => '', '_act' => 'k2'];
     $this->as('A-1')->post('/term/closures', $form)->assertSessionHasErrors('reason');
     $this->post('/term/closures', $form)->assertSessionHasErrors('reason');
-    expect(DB::table('acts')->count())->toBe(0);
+    expect(DB::table('processed_forms')->count())->toBe(0);
 });
 
 test('every form that is sent has a key of its own, and its term', function () {

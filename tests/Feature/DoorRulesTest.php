@@ -170,9 +170,9 @@ test(
             ->assertSessionHasNoErrors();
         $this->put(AtDoors::series($this).'/preset', ['preset' => 'quiet-hour'])->assertSessionHasNoErrors();
         Artisan::call('nomada:publish', ['--section' => ['MAR']]);
-        $stale = fn (): int => DB::table('placements')
+        $stale = fn (): int => DB::table('published_items')
             ->where('section_id', $this->section('MAR')->id)
-            ->whereColumn('wanted_print', '!=', 'standing_print')
+            ->whereColumn('desired_hash', '!=', 'published_hash')
             ->count();
         expect($stale())->toBe(0);
         $changed = ['preset_name' => 'Quiet hour', 'opens_before' => 3] + AtDoors::RULES;

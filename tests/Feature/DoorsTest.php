@@ -154,9 +154,9 @@ test(
         $old = AtDoors::link($this, LinkKind::Series);
         $own = AtDoors::link($this, LinkKind::Personal, 'S-1');
         expect(
-            DB::table('placements')
+            DB::table('published_items')
                 ->where('section_id', $this->section('MAR')->id)
-                ->whereRaw('wanted_print is distinct from standing_print')
+                ->whereRaw('desired_hash is distinct from published_hash')
                 ->count(),
         )->toBe(0);
         $this->as('A-1')
@@ -171,11 +171,11 @@ test(
         ]);
 
         expect(
-            DB::table('placements')
+            DB::table('published_items')
                 ->where('section_id', $this->section('MAR')->id)
-                ->whereRaw('wanted_print is distinct from standing_print')
+                ->whereRaw('desired_hash is distinct from published_hash')
                 ->count(),
-        )->toBe(DB::table('placements')->where('section_id', $this->section('MAR')->id)->count());
+        )->toBe(DB::table('published_items')->where('section_id', $this->section('MAR')->id)->count());
         foreach ([$old, $own] as $link) {
             $this->as('S-1')
                 ->get('/join/'.$link->secret)

@@ -131,10 +131,10 @@ test('it stands on the course page, changes there, and goes when it is taken out
     Artisan::call('nomada:links');
     $this->as('A-1')->post('/joining/drop-in', ROOM);
     $room = DropInRoom::query()->firstOrFail();
-    $stands = fn (): ?object => DB::table('placements')
+    $stands = fn (): ?object => DB::table('published_items')
         ->where('key', "MAR/drop-in-$room->id")
         ->first();
-    expect($stands()->standing_print)->toBeNull();
+    expect($stands()->published_hash)->toBeNull();
     Artisan::call('nomada:publish', ['--section' => ['MAR']]);
     expect(Nomada\App\Support\SealedWords::open($stands()->standing))->toMatchArray([
         'title' => 'Office hours',
@@ -152,9 +152,9 @@ test('it stands on the course page, changes there, and goes when it is taken out
         'hours' => 'Wed 12-13',
         'preset' => 'guest-lecture',
     ])->assertSessionHasNoErrors();
-    expect($stands()->wanted_print)->not->toBe($stands()->standing_print);
+    expect($stands()->desired_hash)->not->toBe($stands()->published_hash);
     $this->delete("/joining/drop-in/$room->id");
-    expect($stands()->wanted_print)->toBeNull();
+    expect($stands()->desired_hash)->toBeNull();
     Artisan::call('nomada:publish', ['--section' => ['MAR']]);
     expect($stands())->toBeNull();
 });
@@ -305,7 +305,7 @@ test(
             ])
             ->assertSessionHasNoErrors();
         Artisan::call('nomada:publish', ['--section' => ['MAR']]);
-        $standing = DB::table('placements')
+        $standing = DB::table('published_items')
             ->where('section_id', $this->section('MAR')->id)
             ->where(fn ($q) => $q->where('place', 'course-page')->orWhere('person', 'S-1'))
             ->pluck('standing');

@@ -33,7 +33,7 @@ function heldSession(string $day, ?string $substitute = null): Session
         'started_at' => $session->starts_at,
         'milliseconds' => 60_000,
     ]);
-    DB::table('recording_parts')->insert([
+    DB::table('recording_segments')->insert([
         'recording_id' => $recording->id,
         'n' => 1,
         'from_ms' => 0,

@@ -92,11 +92,11 @@ test('a sharing that is undone takes its own registrations along, and gives back
 });
 
 test('a series that was deleted and came back knows who was written to', function () {
-    $letters = fn (): array => DB::table('letters')->orderBy('id')->pluck('kind')->countBy()->all();
+    $letters = fn (): array => DB::table('emails')->orderBy('id')->pluck('kind')->countBy()->all();
     $this->as('A-1')
         ->post("/sections/MAR/series/$this->series/letters")
         ->assertSessionHasNoErrors();
-    DB::table('letters')->update(['sent_at' => now()]);
+    DB::table('emails')->update(['sent_at' => now()]);
     $before = $letters();
     expect(array_sum($before))->toBeGreaterThan(2);
     $this->delete("/sections/MAR/series/$this->series")->assertSessionHasNoErrors();

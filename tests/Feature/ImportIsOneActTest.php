@@ -186,7 +186,7 @@ test('a series that an import has lost comes back with the next, links and regis
     $links = fn (): array => DB::table('join_links')
         ->whereNull('retired_at')
         ->orderBy('id')
-        ->pluck('secret_sum')
+        ->pluck('secret_hash')
         ->all();
     $before = [$links(), DB::table('sessions')->orderBy('id')->pluck('id')->all()];
     $folder = SmallSchool::folder(['timetable.csv' => "class_sourced_id,title,dtstart,minutes,tzid,rrule\n"]);
@@ -242,7 +242,7 @@ test('who is disabled stays so by whatever path they come into a roster', functi
     $this->post('/sections/MAR/people', ['person' => 'T-1', 'role' => 'co-teacher']);
     expect(DB::table('enrolments')->where('person_id', personCalled('S-4')->id)->whereNull('disabled_on')->count())
         ->toBe(0)
-        ->and(DB::table('parts')->where('person_id', personCalled('T-1')->id)->whereNull('ends_on')->count())
+        ->and(DB::table('memberships')->where('person_id', personCalled('T-1')->id)->whereNull('ends_on')->count())
         ->toBe(0)
         ->and(
             DB::table('registrations')

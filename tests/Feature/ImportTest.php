@@ -18,7 +18,7 @@ test('a good folder is saved, and the same again changes nothing', function () {
     $before = [
         DB::table('people')->orderBy('id')->get(),
         DB::table('sessions')->orderBy('id')->get(),
-        DB::table('placements')->get(),
+        DB::table('published_items')->get(),
     ];
     [, $again] = importCommand();
 
@@ -33,7 +33,7 @@ test('a good folder is saved, and the same again changes nothing', function () {
         ->and([
             DB::table('people')->orderBy('id')->get(),
             DB::table('sessions')->orderBy('id')->get(),
-            DB::table('placements')->get(),
+            DB::table('published_items')->get(),
         ])
         ->toEqual($before);
 });

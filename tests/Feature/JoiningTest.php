@@ -91,7 +91,7 @@ test('registering a roster gives everybody enrolled a personal link; again chang
             'said',
             fn (string $s) => str_contains($s, '3 registrations made') && str_contains($s, 'Y8 Statistics'),
         );
-    $links = JoinLink::query()->where('kind', LinkKind::Personal)->pluck('secret_sum');
+    $links = JoinLink::query()->where('kind', LinkKind::Personal)->pluck('secret_hash');
     $this->post('/registration/rosters', ['sections' => ['MAR']])->assertSessionHas(
         'said',
         fn (string $s) => str_contains($s, 'No changes'),
@@ -99,7 +99,7 @@ test('registering a roster gives everybody enrolled a personal link; again chang
 
     expect($links)
         ->toHaveCount(3)
-        ->and(JoinLink::query()->where('kind', LinkKind::Personal)->pluck('secret_sum')->all())
+        ->and(JoinLink::query()->where('kind', LinkKind::Personal)->pluck('secret_hash')->all())
         ->toBe($links->all());
 });
 

@@ -273,7 +273,7 @@ test('a history is kept as codes, and read in the language of whoever reads it',
     $this->get('/sections/MAR')
         ->assertSee('from Mon 1 Mar on: Tue Thu 10:15–11:00')
         ->assertSee('cancelled Thu 11 Feb: boat trip');
-    DB::table('showings')->updateOrInsert(
+    DB::table('publishing_options')->updateOrInsert(
         ['section_id' => $section->id],
         ['rules' => '{"language":"es"}', 'updated_by' => null, 'updated_at' => now()],
     );

@@ -25,7 +25,7 @@ test('names stand as people look them up, in PHP and in the database alike', fun
     foreach ($mixed as $n => $name) {
         $person = Person::query()
             ->firstOrFail()
-            ->replicate(['sign_in', 'feed_sum', 'feed_secret']);
+            ->replicate(['sign_in', 'feed_hash', 'feed_secret']);
         $person->forceFill(['sourced_id' => "X-$n", 'family_name' => $name, 'email' => "x$n@a.example"])->save();
         DB::table('enrolments')->insert([
             'section_id' => $section->id,

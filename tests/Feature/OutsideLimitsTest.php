@@ -174,9 +174,9 @@ test(
         $ics = fn (): string => (string) Http::get(Xandikos::url()."/nomada/calendars/s-1/$uid.ics")->body();
         expect($ics())->toContain('Y8 Marine Science');
         Http::send('DELETE', Xandikos::url().'/nomada/calendars/s-1/');
-        DB::table('placements')
+        DB::table('published_items')
             ->where('key', 'like', 'S-1/%')
-            ->update(['standing_print' => null, 'etag' => null]);
+            ->update(['published_hash' => null, 'etag' => null]);
         expect($publish()['failed'])->toBe([])->and($ics())->toContain('Y8 Marine Science');
     },
 );

@@ -43,7 +43,7 @@ test('a place is tried before it is kept, and what stood elsewhere is to be publ
         fn (array $t) => ! $t['works'] && str_contains($t['words'][0], 'does not accept this user name and password'),
     );
     $this->put('/publishing/places/calendar/trial', placeForm())->assertSessionHas('trial.works', true);
-    expect(DB::table('places')->count())->toBe(0);
+    expect(DB::table('service_connections')->count())->toBe(0);
 
     $this->put('/publishing/places/calendar', placeForm())->assertSessionHasNoErrors();
     $this->get('/joining/audit?kind=place')->assertSee('Calendar server: a calendar server (CalDAV) http');
@@ -51,9 +51,9 @@ test('a place is tried before it is kept, and what stood elsewhere is to be publ
         ->assertSee('a calendar server (CalDAV)')
         ->assertSee('6 to add')
         ->assertDontSee(Radicale::PASSWORD);
-    expect(DB::table('places')->value('password'))
+    expect(DB::table('service_connections')->value('password'))
         ->not->toContain(Radicale::PASSWORD)
-        ->and(Placement::query()->where('place', 'calendar')->whereNotNull('standing_print')->count())
+        ->and(Placement::query()->where('place', 'calendar')->whereNotNull('published_hash')->count())
         ->toBe(0);
     // An empty password keeps the one that is kept, as long as the server stays the same.
     $this->put('/publishing/places/calendar', placeForm(['password' => '', 'pace' => '50']));
@@ -66,7 +66,7 @@ test('a place is tried before it is kept, and what stood elsewhere is to be publ
 
 test('what cannot be a place is told beside its field, and nothing is kept', function (array $with, string $field) {
     $this->as('A-1')->put('/publishing/places/calendar', placeForm($with))->assertSessionHasErrors($field);
-    expect(DB::table('places')->count())->toBe(0);
+    expect(DB::table('service_connections')->count())->toBe(0);
 })->with([
     [['kind' => 'smtp'], 'kind'],
     [['url' => 'calendar.example'], 'url'],
@@ -90,7 +90,7 @@ test('drift is found, shown side by side, kept or put back, and what is left alo
     Artisan::call('nomada:publish');
     expect(Artisan::call('nomada:drift'))
         ->toBe(0)
-        ->and(DB::table('drifts')->count())
+        ->and(DB::table('outside_changes')->count())
         ->toBe(0);
     $this->standins->put(
         '/course/pages/MAR/items/week-6',
@@ -115,9 +115,9 @@ test('drift is found, shown side by side, kept or put back, and what is left alo
     $ids = fn (string $key) => [Placement::query()->where('key', $key)->value('id')];
     $this->post('/publishing/drift/kept', ['chosen' => $ids('MAR/week-6')])->assertSessionHas('said');
     $this->get('/publishing/drift')->assertSee('Kept outside changes')->assertSee('Week 6');
-    DB::table('placements')
+    DB::table('published_items')
         ->where('key', 'MAR/week-6')
-        ->update(['wanted_print' => 'newer']);
+        ->update(['desired_hash' => 'newer']);
     Artisan::call('nomada:publish');
     expect($this->standins->get('/course/pages/MAR')['items'])
         ->toHaveCount(13)
@@ -132,11 +132,11 @@ test('drift is found, shown side by side, kept or put back, and what is left alo
         ->toHaveCount(14)
         ->and($this->standins->get('/stream/sections/MAR')['posts'])
         ->toHaveCount(1)
-        ->and(DB::table('drifts')->count())
+        ->and(DB::table('outside_changes')->count())
         ->toBe(0);
     $this->delete('/publishing/drift/kept/'.$ids('MAR/week-6')[0]);
     Artisan::call('nomada:drift');
-    expect(DB::table('drifts')->count())->toBe(1);
+    expect(DB::table('outside_changes')->count())->toBe(1);
     $this->post('/publishing/drift/back', ['chosen' => $ids('MAR/week-6')]);
     $this->post('/publishing/drift/back', ['chosen' => []])->assertSessionHasErrors('chosen');
 });
@@ -250,7 +250,7 @@ test(
         DB::table('host_accounts')->delete();
         Artisan::call('nomada:register');
         $links = fn () => DB::table('join_links')->where('kind', 'series')->whereNull('retired_at');
-        [$secrets, $n] = [$links()->pluck('secret_sum')->all(), $links()->count()];
+        [$secrets, $n] = [$links()->pluck('secret_hash')->all(), $links()->count()];
         expect($n)->toBeGreaterThan(1);
         $this->as('A-1')->put('/publishing/places/bridge', ['kind' => 'known-rooms']);
         $this->work();
@@ -276,7 +276,7 @@ test(
         expect($links()->where('room', 'Harbour')->count())
             ->toBe($n)
             // The links that people have are the same.
-            ->and($links()->pluck('secret_sum')->all())
+            ->and($links()->pluck('secret_hash')->all())
             ->toEqualCanonicalizing($secrets);
         $this->delete('/publishing/places/bridge');
         $this->work();

@@ -80,7 +80,7 @@ test(
             ] + SHOWN,
         )->assertSessionHasNoErrors();
         // Only in what it differs is its own: what the school changes later holds for the rest.
-        expect(json_decode(DB::table('showings')->whereNotNull('section_id')->value('rules'), true))->toEqual([
+        expect(json_decode(DB::table('publishing_options')->whereNotNull('section_id')->value('rules'), true))->toEqual([
             'next' => 'after MAR/reading-list',
             'weeks' => 'top',
             'till' => 0,
@@ -122,7 +122,7 @@ test(
 
         $this->delete('/publishing/showing/MAR')->assertSessionHas('said');
         $this->get('/publishing/showing/MAR')->assertSee('same as the school');
-        expect(DB::table('showings')->whereNotNull('section_id')->count())->toBe(0);
+        expect(DB::table('publishing_options')->whereNotNull('section_id')->count())->toBe(0);
     },
 );
 
@@ -132,7 +132,7 @@ test('what cannot be is refused and nothing is lost', function (array $with, str
         ->put('/publishing/showing/MAR', $with + SHOWN)
         ->assertSessionHasErrors($field);
     $this->get('/publishing/showing/MAR')->assertOk();
-    expect(DB::table('showings')->count())->toBe(0);
+    expect(DB::table('publishing_options')->count())->toBe(0);
 })->with([
     'no language' => [['language' => 'es_ES!'], 'language'],
     'no place' => [['next' => 'week'], 'next'],
@@ -224,7 +224,7 @@ test('a section in Spanish stands in Spanish at the places, and a calendar in it
         ->not->toContain('Meets');
     expect(Person::query()->where('sourced_id', 'S-1')->value('language'))->toBe('en');
     foreach (['S-1' => 'Join: ', 'S-2' => 'Entrar: '] as $person => $words) {
-        $key = DB::table('placements')
+        $key = DB::table('published_items')
             ->where('person', $person)
             ->where('key', 'like', "$person/%")
             ->value('key');
@@ -243,11 +243,11 @@ test('what others have added there is named, and left or taken away', function (
     foreach (['MAR/items/reading-list', 'SPA/items/rules'] as $path) {
         $this->standins->put("/course/pages/$path", '{"title":"A list of theirs","block":"pinned","fields":{}}');
     }
-    $named = fn (): array => DB::table('added_there')->where('is_left', false)->orderBy('key')->pluck('key')->all();
+    $named = fn (): array => DB::table('foreign_items')->where('is_left', false)->orderBy('key')->pluck('key')->all();
     $this->as('A-1')->post('/publishing/drift/look')->assertSessionHas('said');
     expect($named())->toBe(['MAR/reading-list', 'SPA/rules']);
     $this->get('/publishing/drift')->assertSee('A list of theirs')->assertSee('Remove');
-    $id = fn (string $key): int => (int) DB::table('added_there')->where('key', $key)->value('id');
+    $id = fn (string $key): int => (int) DB::table('foreign_items')->where('key', $key)->value('id');
     // Only through its own section, and only by who serves that.
     $this->as('T-2')
         ->post('/publishing/added/MAR/'.$id('SPA/rules'))
@@ -267,9 +267,9 @@ test('what others have added there is named, and left or taken away', function (
     // What is left stays left at the next look; what is gone there is forgotten.
     $this->standins->delete('/course/pages/MAR/items/reading-list');
     Artisan::call('nomada:drift');
-    expect(DB::table('added_there')->count())->toBe(0);
+    expect(DB::table('foreign_items')->count())->toBe(0);
     // A person's own calendar is nobody's to look at.
     $this->standins->put('/calendar/people/S-1/dentist.ics', 'BEGIN:VCALENDAR');
     Artisan::call('nomada:drift');
-    expect(DB::table('added_there')->count())->toBe(0);
+    expect(DB::table('foreign_items')->count())->toBe(0);
 });

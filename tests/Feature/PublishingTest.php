@@ -209,8 +209,8 @@ test('an answer that got lost leaves no second placement', function () {
     // The destination has it, we do not know: as after a crash between the answer and our note of it.
     Artisan::call('nomada:publish');
     $before = standing($this->standins);
-    DB::table('placements')->update([
-        'standing_print' => null,
+    DB::table('published_items')->update([
+        'published_hash' => null,
         'standing' => null,
         'remote' => null,
         'etag' => null,
@@ -229,9 +229,9 @@ test(
         Artisan::call('nomada:publish');
         $this->standins->put('/course/pages/MAR/items/week-6', '{"title":"Mine","block":"6","fields":{}}');
         Http::withToken($this->standins->token)->delete($this->standins->url.'/course/pages/MAR/items/week-7');
-        DB::table('placements')
+        DB::table('published_items')
             ->whereIn('key', ['MAR/week-6', 'MAR/week-7'])
-            ->update(['standing_print' => 'old']);
+            ->update(['published_hash' => 'old']);
         Artisan::call('nomada:publish', ['--json' => true]);
         $out = json_decode(Artisan::output(), true);
 
@@ -240,7 +240,7 @@ test(
             ->and([$out['failed'], $out['asked']])
             ->toBe([[], 1])
             ->and(
-                DB::table('drifts')->join('placements', 'placements.id', '=', 'placement_id')->pluck('key')->all(),
+                DB::table('outside_changes')->join('published_items', 'published_items.id', '=', 'placement_id')->pluck('key')->all(),
             )
             ->toBe(['MAR/week-6'])
             ->and(array_column($this->standins->get('/course/pages/MAR')['items'], 'item'))

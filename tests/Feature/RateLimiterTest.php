@@ -123,7 +123,7 @@ test(
 
         expect(DB::table('run_steps')->orderBy('id')->pluck('state')->all())
             ->toBe(['done', 'failed'])
-            ->and(DB::table('placements')->where('key', 'MAR/pinned')->whereNotNull('wanted_print')->count())
+            ->and(DB::table('published_items')->where('key', 'MAR/pinned')->whereNotNull('desired_hash')->count())
             ->toBe(1);
     },
 );

@@ -178,7 +178,7 @@ test('a deleted series comes back with its links and registrations, and a new on
     DB::table('join_links')->insert([
         'series_id' => $series->id,
         'kind' => 'series',
-        'secret_sum' => 'x',
+        'secret_hash' => 'x',
         'secret' => encrypt('y'),
         'join_code' => encrypt('BCDFGHJKLM', false),
         'created_at' => now(),

@@ -123,10 +123,10 @@ test('to those who were absent, with a word', function () {
     $this->post("$path/word", ['word' => 'beach'])->assertSessionHasErrors('word');
     $this->post("$path/word", ['word' => 'harbour'])->assertSessionHasNoErrors();
     $this->get($path)->assertSee('The tide rises')->assertSee('and it falls');
-    expect(DB::table('recordings')->value('word_sum'))->not->toContain('arbour');
+    expect(DB::table('recordings')->value('transcript_hash'))->not->toContain('arbour');
     // Whoever was away is written to, once, however often it is released; whoever was inside is not.
     $this->as('T-2')->put("$path/release", ['whom' => 'all', 'parts' => [1]]);
-    expect(DB::table('letters')->where('kind', 'recording')->pluck('person_id')->all())->toBe([
+    expect(DB::table('emails')->where('kind', 'recording')->pluck('person_id')->all())->toBe([
         personCalled('S-3')->id,
     ]);
 });
@@ -140,7 +140,7 @@ test('a guardian who was told of an absence is told of the recording, unless it 
     app(Letters::class)->missed($student, '2027-02-09', [$recording->session_id]);
     $release = "/recordings/$recording->id/release";
     $this->as('T-2')->put($release, ['whom' => 'all', 'parts' => [1]]);
-    expect(DB::table('letters')->where('kind', 'recording')->count())->toBe(2);
+    expect(DB::table('emails')->where('kind', 'recording')->count())->toBe(2);
     postGoes();
     $letters = implode(array_map(fn ($m): string => $m->text(), mailbox($this, 'G-1')));
     expect($letters)
@@ -149,7 +149,7 @@ test('a guardian who was told of an absence is told of the recording, unless it 
         ->not->toContain("/recordings/$recording->id");
     expect(mailbox($this, 'S-3')[0]->text())->toContain("/recordings/$recording->id");
 
-    DB::table('letters')->where('kind', 'recording')->delete();
+    DB::table('emails')->where('kind', 'recording')->delete();
     $this->put($release, ['whom' => 'all', 'parts' => [1]]);
     $this->delete($release);
     postGoes();
@@ -230,7 +230,7 @@ test('a released recording stands on the course page instead of the join link', 
     $recording = recorded($this);
     Artisan::call('nomada:links', ['--section' => ['MAR']]);
     $wanted = fn (): string => (string) json_encode(
-        DB::table('placements')->where('key', 'like', 'MAR/week-5')->value('wanted_print'),
+        DB::table('published_items')->where('key', 'like', 'MAR/week-5')->value('desired_hash'),
     );
     $before = $wanted();
     $this->as('T-2')->put("/recordings/$recording->id/release", ['whom' => 'all', 'parts' => [1]]);

@@ -64,7 +64,7 @@ test(
         $ics = $letter->attachments()[0]['content'];
         expect($ics)->toContain('METHOD:REQUEST')->toContain('ATTENDEE')->toContain('UID:');
         // Not one secret of a link in the outbox.
-        expect(json_encode(DB::table('letters')->get()))->not->toContain($link->secret);
+        expect(json_encode(DB::table('emails')->get()))->not->toContain($link->secret);
         postGoes();
         expect(mailbox($this, 'S-1'))->toHaveCount(2);
         $this->as('S-2')

@@ -89,8 +89,8 @@ test('what is cancelled before the reminder goes is not reminded of; what is mov
     expect(Letter::query()->where('kind', 'reminder')->where('person_id', personCalled('S-1')->id)->count())->toBe(
         $n + 1,
     );
-    DB::table('letters')->delete();
-    DB::table('reminded')->delete();
+    DB::table('emails')->delete();
+    DB::table('sent_reminders')->delete();
     remindedPeople();
     $session->update(['state' => 'cancelled']);
     postGoes();

@@ -62,7 +62,7 @@ test('answers come by mail, the latest counts, and the section says who has and 
         ->get('/sections/MAR')
         ->assertSeeInOrder(['1 accepted', '1 declined', '1 has not replied'])
         ->assertSeeInOrder(['Declined', 'Rui Mestre (declined 1 session)', 'Accepted', 'Galia Zabalo']);
-    expect(DB::table('answers')->count())->toBe(3);
+    expect(DB::table('invitation_responses')->count())->toBe(3);
     // Nobody answers for somebody else, whatever name stands before their own address.
     foreach (
         [
@@ -78,7 +78,7 @@ test('answers come by mail, the latest counts, and the section says who has and 
         answered('galia@school.example', 'TENTATIVE', '20990101T000000Z', from: 'galia+home@school.example'),
     )->assertOk();
     expect(
-        (int) strtotime((string) DB::table('answers')->where('answer', 'tentative')->value('at')),
+        (int) strtotime((string) DB::table('invitation_responses')->where('answer', 'tentative')->value('at')),
     )->toBeLessThanOrEqual(time());
     // Without the signature it is nobody's.
     $this->post('/replies')->assertForbidden();
@@ -103,7 +103,7 @@ test('a mailbox is read once, and what was read stays in it', function () {
         ->toBe(['.', '..'])
         ->and(array_slice(scandir("$folder/cur"), 2))
         ->toBe(['1.host:2,S', '2.host:2,S'])
-        ->and(DB::table('answers')->value('answer'))
+        ->and(DB::table('invitation_responses')->value('answer'))
         ->toBe('tentative');
     Artisan::call('nomada:replies', ['folder' => $folder]);
     expect(Artisan::output())->toContain('0 messages read');

@@ -349,7 +349,7 @@ test('each role gets what is theirs', function (string $name) {
             'name' => 'Office hours',
             'hours' => [[2, 900, 960]],
             'secret' => 's',
-            'secret_sum' => 's',
+            'secret_hash' => 's',
             'join_code' => 'c',
             'room' => 'r',
             'dial_in' => 'd',
@@ -393,7 +393,7 @@ test('each role gets what is theirs', function (string $name) {
             ['section_id' => $series->section_id, 'label' => 'x'],
         )->id,
         '{added}' => (string) (str_contains($path, '{added}')
-            ? DB::table('added_there')->insertGetId([
+            ? DB::table('foreign_items')->insertGetId([
                 'section_id' => $series->section_id,
                 'place' => 'course-page',
                 'key' => 'MAR/list',
@@ -424,7 +424,7 @@ function recordingOf(Nomada\App\Models\Timetable\Series $series): int
         'started_at' => now(),
         'milliseconds' => 60_000,
     ]);
-    Illuminate\Support\Facades\DB::table('recording_parts')->insert([
+    Illuminate\Support\Facades\DB::table('recording_segments')->insert([
         'recording_id' => $recording->id,
         'n' => 1,
         'from_ms' => 0,

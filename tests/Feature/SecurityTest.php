@@ -69,9 +69,9 @@ test('a stolen copy of the database opens no door, and no answer tells a secret 
     $links = JoinLink::query()->with('person')->get();
     $dump = json_encode([
         DB::table('join_links')->get(),
-        DB::table('placements')->get(),
+        DB::table('published_items')->get(),
         DB::table('audit_log')->get(),
-        DB::table('letters')->get(),
+        DB::table('emails')->get(),
         DB::table('run_steps')->get(),
         DB::table('jobs')->get(),
         DB::table('people')->get(),
@@ -81,7 +81,7 @@ test('a stolen copy of the database opens no door, and no answer tells a secret 
     }
     // What is in the table in the place of a secret opens nothing.
     $stored = substr($links[0]->getRawOriginal('secret'), 0, 27);
-    foreach ([$links[0]->secret_sum, $stored, '00000000000000000000000000'] as $guess) {
+    foreach ([$links[0]->secret_hash, $stored, '00000000000000000000000000'] as $guess) {
         expect(
             $this->as('S-1')
                 ->get("/join/$guess")
@@ -112,22 +112,22 @@ test('what is not asked for is not taken: no column is set by a form that does n
         'name' => 'Mine',
         'hours' => 'Tue 15-16',
         'preset' => 'office-hours',
-        'secret_sum' => 'known',
+        'secret_hash' => 'known',
         'room' => $link->room,
         'section_id' => $this->section('SPA')->id,
         'is_hidden' => 1,
-        'retired_sums' => ['known'],
+        'retired_hashes' => ['known'],
     ]);
     $room = DB::table('drop_in_rooms')->sole();
     expect($room->section_id)
         ->toBe($this->section('MAR')->id)
-        ->and($room->secret_sum)
+        ->and($room->secret_hash)
         ->not->toBe('known')
         ->and($room->room)
         ->not->toBe($link->room)
         ->and($room->is_hidden)
         ->toBeFalse()
-        ->and($room->retired_sums)
+        ->and($room->retired_hashes)
         ->toBe('[]');
     $this->put("/joining/drop-in/$room->id", [
         'name' => 'Mine',
@@ -141,12 +141,12 @@ test('what is not asked for is not taken: no column is set by a form that does n
         'until' => '2027-02-26',
         'kind' => 'host',
         'person_id' => 1,
-        'secret_sum' => 'known',
+        'secret_hash' => 'known',
         'series_id' => 0,
     ]);
     expect(DB::table('drop_in_rooms')->value('section_id'))
         ->toBe($this->section('MAR')->id)
-        ->and(DB::table('join_links')->where('secret_sum', 'known')->count())
+        ->and(DB::table('join_links')->where('secret_hash', 'known')->count())
         ->toBe(0)
         ->and(DB::table('join_links')->where('guest_name', 'Ola')->value('kind'))
         ->toBe('guest');
@@ -177,14 +177,14 @@ test('pages of somebody are kept nowhere; over TLS the browser remembers that', 
 
 test('a key that does not fit the database is said on one page and by every command of ours', function () {
     $this->school();
-    DB::table('key_marks')->update(['sum' => str_repeat('0', 64)]);
+    DB::table('key_fingerprints')->update(['hash' => str_repeat('0', 64)]);
     cache()->flush();
     $this->as('A-1')->get('/term')->assertStatus(503)->assertSee('The key does not match the database');
     expect(Nomada\App\Support\KeyFingerprint::fits())->toBeFalse();
-    DB::table('key_marks')->update(['sum' => Nomada\App\Support\KeyFingerprint::sum()]);
+    DB::table('key_fingerprints')->update(['hash' => Nomada\App\Support\KeyFingerprint::sum()]);
     $this->get('/term')->assertOk();
     // An empty database has nothing to fit.
-    DB::table('key_marks')->delete();
+    DB::table('key_fingerprints')->delete();
     cache()->flush();
     $this->get('/term')->assertOk();
 });

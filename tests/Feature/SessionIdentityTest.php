@@ -13,16 +13,16 @@ use Nomada\App\Models\Timetable\Session;
 
 /** Columns that name a session. */
 const NAME_A_SESSION = [
-    'answers.session_id',
     'attendance_corrections.session_id',
+    'invitation_responses.session_id',
     'join_links.only_session_id',
     'materials.session_id',
+    'participation.session_id',
     'presence_events.session_id',
     'presence_reads.session_id',
     'recordings.session_id',
     'registrations.session_id',
-    'reminded.session_id',
-    'room_counts.session_id',
+    'sent_reminders.session_id',
     'session_absences.session_id',
     'session_notes.session_id',
     'session_sums.session_id',

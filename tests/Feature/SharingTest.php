@@ -40,7 +40,7 @@ test('two sections share a series: one session, both rosters, counts and clashes
     Artisan::call('nomada:publish', ['--section' => ['MAR', 'STA']]);
     // Everybody has it in their calendar once: three students and both teachers.
     expect(
-        DB::table('placements')
+        DB::table('published_items')
             ->where('place', 'calendar')
             ->where('key', 'like', "%/$series->uid")
             ->pluck('person')
@@ -76,9 +76,9 @@ test('two sections share a series: one session, both rosters, counts and clashes
     expect(DB::table('clashes')->where('kind', 'teacher')->count())
         ->toBe(0)
         ->and(
-            DB::table('placements')
+            DB::table('published_items')
                 ->where('section_id', $this->section('STA')->id)
-                ->whereNotNull('wanted_print')
+                ->whereNotNull('desired_hash')
                 ->count(),
         )
         ->toBe(0);
@@ -293,7 +293,7 @@ test(
         Artisan::call('nomada:links');
         expect(app(Nomada\App\Actions\CheckDerived::class)())
             ->toBe([])
-            ->and(DB::table('placements')->where('key', 'STA/pinned')->whereNotNull('wanted_print')->count())
+            ->and(DB::table('published_items')->where('key', 'STA/pinned')->whereNotNull('desired_hash')->count())
             ->toBe(1);
     },
 );

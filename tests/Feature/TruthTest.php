@@ -54,7 +54,7 @@ test(
         // Four of MAR with two sessions each, two of SPA with one or more.
         expect($after['sessions'])->toBeGreaterThanOrEqual(10);
         expect(Artisan::call('nomada:truth'))->toBe(0);
-        expect(json_decode(DB::table('looked_at')->where('what', 'truth')->value('result'), true))->toMatchArray([
+        expect(json_decode(DB::table('check_results')->where('what', 'truth')->value('result'), true))->toMatchArray([
             'differing' => 0,
             'people' => 6,
         ]);

@@ -75,7 +75,7 @@ final class SecondFactor
         DB::transaction(function () use ($person, $codes): void {
             DB::table('recovery_codes')->where('person_id', $person->id)->delete();
             DB::table('recovery_codes')->insert(
-                array_map(fn (string $c): array => ['person_id' => $person->id, 'sum' => self::sum($c)], $codes),
+                array_map(fn (string $c): array => ['person_id' => $person->id, 'hash' => self::sum($c)], $codes),
             );
         });
 
@@ -96,7 +96,7 @@ final class SecondFactor
                 if (RecoveryCode::looksLikeOne($typed)) {
                     return DB::table('recovery_codes')
                         ->where('person_id', $fresh->id)
-                        ->where('sum', self::sum($typed))
+                        ->where('hash', self::sum($typed))
                         ->whereNull('used_at')
                         ->update(['used_at' => now()]) === 1 ?:
                         null;

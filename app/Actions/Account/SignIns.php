@@ -121,7 +121,7 @@ final class SignIns
             ->update([
                 'links_version' => DB::raw('links_version + 1'),
                 'feed_secret' => null,
-                'feed_sum' => null,
+                'feed_hash' => null,
             ]);
     }
 

@@ -42,7 +42,7 @@ final readonly class HoldPass
             return new PassAt();
         }
         $word = $this->word($request);
-        $isElsewhere = $link->held_sum !== null && ! hash_equals($link->held_sum, self::sumOf($word ?? ''));
+        $isElsewhere = $link->holder_hash !== null && ! hash_equals($link->holder_hash, self::sumOf($word ?? ''));
 
         return new PassAt(
             $isElsewhere,
@@ -57,9 +57,9 @@ final readonly class HoldPass
         $word = $this->word($request) ?? Str::random(40);
         $taken = JoinLink::query()
             ->whereKey($link->id)
-            ->where(fn ($q) => $q->whereNull('held_sum')->orWhere('held_sum', self::sumOf($word)))
+            ->where(fn ($q) => $q->whereNull('holder_hash')->orWhere('holder_hash', self::sumOf($word)))
             ->update([
-                'held_sum' => self::sumOf($word),
+                'holder_hash' => self::sumOf($word),
                 'held_at' => $this->clock->now(),
                 'held_browser' => Browser::of($request),
             ]);
@@ -77,7 +77,7 @@ final readonly class HoldPass
         $word = $this->word($request) ?? Str::random(40);
         DB::table('pass_claims')->insertOrIgnore([
             'join_link_id' => $link->id,
-            'sum' => self::sumOf($word),
+            'hash' => self::sumOf($word),
             'browser' => Browser::of($request),
             'asked_at' => $this->clock->now(),
         ]);
@@ -88,7 +88,7 @@ final readonly class HoldPass
     {
         $row = DB::table('pass_claims')
             ->where('join_link_id', $link->id)
-            ->where('sum', self::sumOf($this->word($request) ?? ''))
+            ->where('hash', self::sumOf($this->word($request) ?? ''))
             ->first(['decided_at']);
 
         return $row === null ? null : ($row->decided_at === null ? 'asked' : 'kept');
@@ -108,7 +108,7 @@ final readonly class HoldPass
                 ->where('series_id', $series->id)
                 ->whereNull('decided_at')
                 ->lock('for update of pass_claims')
-                ->first(['join_link_id', 'sum', 'browser', 'guest_name']);
+                ->first(['join_link_id', 'hash', 'browser', 'guest_name']);
             if ($row === null) {
                 throw new Fault('pass.meanwhile', 'form');
             }
@@ -119,7 +119,7 @@ final readonly class HoldPass
                 JoinLink::query()
                     ->whereKey($row->join_link_id)
                     ->update([
-                        'held_sum' => $row->sum,
+                        'holder_hash' => $row->hash,
                         'held_at' => $this->clock->now(),
                         'held_browser' => $row->browser,
                     ]);

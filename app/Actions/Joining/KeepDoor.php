@@ -42,7 +42,7 @@ final readonly class KeepDoor
         $preset = Presets::all()[$key] ?? throw new Fault('preset.none', 'preset');
         DB::transaction(function () use ($series, $preset, $by): void {
             $series->update(['preset' => $preset->key, 'door' => null, 'floor' => null]);
-            DB::table('openness_accepted')->where('series_id', $series->id)->delete();
+            DB::table('accepted_deviations')->where('series_id', $series->id)->delete();
             ($this->audit)('door', $series, $by, new Said('audit.preset', ['preset' => $preset->name]));
             ($this->refresh)($series->sectionIds());
         });
@@ -163,11 +163,11 @@ final readonly class KeepDoor
             Presets::all(),
             Presets::sessions([$series->id], $this->clock->seconds())[$series->id] ?? [],
         );
-        DB::table('openness_accepted')->upsert(
+        DB::table('accepted_deviations')->upsert(
             [
                 [
                     'series_id' => $series->id,
-                    'print' => Presets::openness($more),
+                    'hash' => Presets::openness($more),
                     'accepted_by' => $by->id,
                     'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()),
                 ],

@@ -42,12 +42,12 @@ final readonly class KeepLink
         }
         foreach (array_chunk($rows, self::AT_ONCE) as $some) {
             DB::insert(
-                'insert into join_links (series_id, kind, person_id, secret, secret_sum, join_code, code_sum, room,
+                'insert into join_links (series_id, kind, person_id, secret, secret_hash, join_code, code_hash, room,
                     dial_in, pin, created_at, updated_at)
-                select series_id, kind, person_id, secret, secret_sum, join_code, code_sum, room, dial_in, pin,
+                select series_id, kind, person_id, secret, secret_hash, join_code, code_hash, room, dial_in, pin,
                     created_at, updated_at
                 from json_to_recordset(?::json) as t(series_id bigint, kind text, person_id bigint, secret text,
-                    secret_sum text, join_code text, code_sum text, room text, dial_in text, pin text,
+                    secret_hash text, join_code text, code_hash text, room text, dial_in text, pin text,
                     created_at timestamptz, updated_at timestamptz)',
                 [json_encode($some, JSON_THROW_ON_ERROR)],
             );
@@ -64,7 +64,7 @@ final readonly class KeepLink
             'kind' => $kind,
             'person_id' => $person,
             'secret' => $secret,
-            'secret_sum' => Secrets::sum($secret),
+            'secret_hash' => Secrets::sum($secret),
         ];
     }
 }

@@ -35,10 +35,10 @@ final readonly class NameLink
             ->where('short_address', $slug)
             ->whereKeyNot($link->id)
             ->exists();
-        $names = DB::table('parts')
+        $names = DB::table('memberships')
             ->join('people', 'people.id', '=', 'person_id')
             ->whereIn('section_id', $series->sectionIds())
-            ->where('parts.role', 'student')
+            ->where('memberships.role', 'student')
             ->pluck(DB::raw("given_name || ' ' || family_name as name"))
             ->all();
         if (trim($typed) === '') {

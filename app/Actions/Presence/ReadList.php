@@ -121,7 +121,7 @@ final readonly class ReadList
 
     private function people(Section $section): ListedPeople
     {
-        $parts = DB::table('parts')
+        $parts = DB::table('memberships')
             ->whereIn(
                 'section_id',
                 DB::table('series_sections')

@@ -74,7 +74,7 @@ final readonly class ReadPresence
             ->whereIn('sourced_id', array_column($counts, 'person'))
             ->pluck('id', 'sourced_id');
         foreach ($counts as $one) {
-            DB::table('room_counts')->upsert(
+            DB::table('participation')->upsert(
                 [
                     'session_id' => $session->id,
                     'who' => $one['person'],

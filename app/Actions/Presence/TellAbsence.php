@@ -45,7 +45,7 @@ final readonly class TellAbsence
             throw new Fault('absence.over', 'from_day');
         }
         DB::transaction(function () use ($student, $from, $to, $why, $by): void {
-            DB::table('absences_told')->insert([
+            DB::table('reported_absences')->insert([
                 'person_id' => $student->id,
                 'from_day' => $from->iso(),
                 'to_day' => $to->iso(),
@@ -72,13 +72,13 @@ final readonly class TellAbsence
     public function takeBack(int $absence, Person $student, Person $by): void
     {
         DB::transaction(function () use ($absence, $student, $by): void {
-            $row = DB::table('absences_told')
+            $row = DB::table('reported_absences')
                 ->where(['id' => $absence, 'person_id' => $student->id])
                 ->first();
             if ($row === null) {
                 return;
             }
-            DB::table('absences_told')->where('id', $absence)->delete();
+            DB::table('reported_absences')->where('id', $absence)->delete();
             ($this->audit)('person', null, $by, new Said('audit.away_back', [
                 'first' => LocalDate::parse($row->from_day),
                 'last' => LocalDate::parse($row->to_day),
@@ -97,8 +97,8 @@ final readonly class TellAbsence
                         ->whereBetween('day', [$from, $to])
                         ->whereIn(
                             'series_id',
-                            DB::table('parts')
-                                ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
+                            DB::table('memberships')
+                                ->join('series_sections', 'series_sections.section_id', '=', 'memberships.section_id')
                                 ->where('person_id', $person)
                                 ->where('role', 'student')
                                 ->select('series_id'),

@@ -67,11 +67,11 @@ final readonly class WorkOutSums
                 $rows[] = ['section_id' => $section, 'person_id' => $pupil->id, 'n' => $n];
             }
         }
-        DB::table('absent_runs')
+        DB::table('absence_streaks')
             ->where('section_id', $section)
             ->whereNotIn('person_id', array_column($rows, 'person_id'))
             ->delete();
-        DB::table('absent_runs')->upsert($rows, ['section_id', 'person_id']);
+        DB::table('absence_streaks')->upsert($rows, ['section_id', 'person_id']);
     }
 
     /** @param  list<int>|null  $sessions */

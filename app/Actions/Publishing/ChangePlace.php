@@ -31,7 +31,7 @@ final readonly class ChangePlace
             DB::select('select pg_advisory_xact_lock(hashtext(?))', ["place {$new->service->value}"]);
             $this->places->forget();
             $old = $this->places->of($new->service);
-            DB::table('places')->upsert(
+            DB::table('service_connections')->upsert(
                 [
                     'service' => $new->service->value,
                     'kind' => $new->kind->value,
@@ -60,7 +60,7 @@ final readonly class ChangePlace
     {
         DB::transaction(function () use ($service, $by): void {
             $old = $this->places->of($service);
-            DB::table('places')->where('service', $service->value)->delete();
+            DB::table('service_connections')->where('service', $service->value)->delete();
             $this->places->forget();
             $this->follow($service, $old, $by);
             ($this->audit)('place', null, $by, new Said('audit.place_reset', [
@@ -98,11 +98,11 @@ final readonly class ChangePlace
         if ($destination === null || ! $new->isElsewhere($old)) {
             return;
         }
-        $of = fn () => DB::table('placements')->where('place', $destination->value);
-        DB::table('drifts')->whereIn('placement_id', $of()->select('id'))->delete();
-        $of()->whereNull('wanted_print')->delete();
+        $of = fn () => DB::table('published_items')->where('place', $destination->value);
+        DB::table('outside_changes')->whereIn('placement_id', $of()->select('id'))->delete();
+        $of()->whereNull('desired_hash')->delete();
         $of()->update([
-            'standing_print' => $new->kind === PlaceKind::OurPage ? DB::raw('wanted_print') : null,
+            'published_hash' => $new->kind === PlaceKind::OurPage ? DB::raw('desired_hash') : null,
             'standing' => null,
             'remote' => null,
             'etag' => null,

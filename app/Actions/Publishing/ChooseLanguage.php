@@ -15,7 +15,7 @@ final readonly class ChooseLanguage
     {
         DB::transaction(function () use ($person, $language): void {
             $person->update(['language' => $language]);
-            $sections = DB::table('parts')->where('person_id', $person->id)->distinct()->pluck('section_id');
+            $sections = DB::table('memberships')->where('person_id', $person->id)->distinct()->pluck('section_id');
             RefreshSections::later($sections);
         });
     }

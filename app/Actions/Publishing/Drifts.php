@@ -69,7 +69,7 @@ final class Drifts
                     ->whereIntegerInRaw('section_id', $some)
                     ->where('place', $place)
                     ->where('left_alone', false)
-                    ->whereNotNull('standing_print')
+                    ->whereNotNull('published_hash')
                     ->orderBy('id')
                     ->get();
                 $looked += $standing->count();
@@ -78,7 +78,7 @@ final class Drifts
                 $silent += $without;
             }
         }
-        DB::table('looked_at')->upsert(
+        DB::table('check_results')->upsert(
             [
                 'what' => 'drift',
                 'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()),
@@ -110,7 +110,7 @@ final class Drifts
      */
     public function note(Placement $placement, ?array $theirs, ?string $etag): void
     {
-        DB::table('drifts')->upsert(
+        DB::table('outside_changes')->upsert(
             [
                 'placement_id' => $placement->id,
                 'what' => $theirs === null ? 'gone' : 'changed',
@@ -134,7 +134,7 @@ final class Drifts
             $n = Placement::query()
                 ->whereKey($this->drifted($placements))
                 ->update(['left_alone' => true, 'trouble' => null]);
-            DB::table('drifts')->whereIntegerInRaw('placement_id', $placements)->delete();
+            DB::table('outside_changes')->whereIntegerInRaw('placement_id', $placements)->delete();
             $this->told($placements, $by, new Said('audit.kept_theirs'));
 
             return $n;
@@ -149,21 +149,21 @@ final class Drifts
     public function putBack(array $placements, Person $by, bool $queue = true): ?Run
     {
         return DB::transaction(function () use ($placements, $by, $queue): ?Run {
-            $rows = DB::table('drifts')->whereIntegerInRaw('placement_id', $placements)->lock('for update')->get();
+            $rows = DB::table('outside_changes')->whereIntegerInRaw('placement_id', $placements)->lock('for update')->get();
             foreach ($rows as $row) {
                 // Over exactly what was looked at: what is changed once more in the meantime is asked for again.
                 Placement::query()
                     ->whereKey($row->placement_id)
                     ->update([
                         'etag' => $row->what === 'gone' ? null : $row->etag,
-                        'standing_print' => $row->what === 'gone' ? null : 'drift',
+                        'published_hash' => $row->what === 'gone' ? null : 'drift',
                         'schedule_tag' => null,
                         'trouble' => null,
                     ]);
             }
             $ids = array_values(array_map(intval(...), $rows->pluck('placement_id')->all()));
             $this->told($ids, $by, new Said('audit.put_back'));
-            DB::table('drifts')->whereIntegerInRaw('placement_id', $ids)->delete();
+            DB::table('outside_changes')->whereIntegerInRaw('placement_id', $ids)->delete();
 
             return $ids === [] ? null : $this->start->these($ids, $by, $queue);
         });
@@ -182,7 +182,7 @@ final class Drifts
             }
             $placement->update([
                 'left_alone' => false,
-                'standing_print' => 'drift',
+                'published_hash' => 'drift',
                 'etag' => '',
                 'schedule_tag' => null,
             ]);
@@ -237,7 +237,7 @@ final class Drifts
         $read = $standing->reject(
             fn (Placement $p): bool => isset($silent["{$place->value} ".explode('/', $p->key, 2)[0]]),
         );
-        DB::table('drifts')->whereIntegerInRaw('placement_id', array_diff($read->modelKeys(), $differ))->delete();
+        DB::table('outside_changes')->whereIntegerInRaw('placement_id', array_diff($read->modelKeys(), $differ))->delete();
 
         return [count($differ), $silent];
     }
@@ -250,7 +250,7 @@ final class Drifts
             // Written anew by the server, or put by a try of ours whose answer got lost.
             $placement->update([
                 'etag' => $found->etag,
-                'standing_print' => $wanted->fingerprint(),
+                'published_hash' => $wanted->fingerprint(),
                 'standing' => $wanted->fields,
             ]);
 
@@ -284,7 +284,7 @@ final class Drifts
         return array_values(
             array_map(
                 intval(...),
-                DB::table('drifts')->whereIntegerInRaw('placement_id', $placements)->pluck('placement_id')->all(),
+                DB::table('outside_changes')->whereIntegerInRaw('placement_id', $placements)->pluck('placement_id')->all(),
             ),
         );
     }

@@ -72,7 +72,7 @@ final readonly class KeepShowing
         );
         DB::transaction(function () use ($section, $own, $by): void {
             if ($own === []) {
-                DB::table('showings')->where('section_id', $section->id)->delete();
+                DB::table('publishing_options')->where('section_id', $section->id)->delete();
             } else {
                 $this->write($section->id, $own, $by);
             }
@@ -111,7 +111,7 @@ final readonly class KeepShowing
     private function write(?int $section, array $rules, Person $by): void
     {
         DB::statement(
-            'insert into showings (section_id, rules, updated_by, updated_at) values (?, ?, ?, ?)
+            'insert into publishing_options (section_id, rules, updated_by, updated_at) values (?, ?, ?, ?)
             on conflict (coalesce(section_id, 0)) do update set rules = excluded.rules,
                 updated_by = excluded.updated_by, updated_at = excluded.updated_at',
             [$section, json_encode($rules, JSON_THROW_ON_ERROR), $by->id, now()],
@@ -121,10 +121,10 @@ final readonly class KeepShowing
     /** @param  list<string>  $chosen */
     private function areStudents(Section $section, array $chosen): void
     {
-        $known = DB::table('parts')
+        $known = DB::table('memberships')
             ->join('people', 'people.id', '=', 'person_id')
             ->where('section_id', $section->id)
-            ->where('parts.role', 'student')
+            ->where('memberships.role', 'student')
             ->pluck('people.sourced_id')
             ->all();
         $other = array_diff($chosen, $known);
@@ -136,7 +136,7 @@ final readonly class KeepShowing
     /** What ought to stand is written down anew for every section that has anything, behind the page. */
     private function all(): void
     {
-        $sections = DB::table('placements')->distinct()->orderBy('section_id')->pluck('section_id');
+        $sections = DB::table('published_items')->distinct()->orderBy('section_id')->pluck('section_id');
         RefreshSections::later($sections);
     }
 }

@@ -21,7 +21,7 @@ final readonly class KeepTruth
         foreach ($result->lines as $line) {
             $sections[$line->section] = ($sections[$line->section] ?? 0) + max(1, count($line->people));
         }
-        DB::table('looked_at')->upsert(
+        DB::table('check_results')->upsert(
             [
                 'what' => 'truth',
                 'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()),

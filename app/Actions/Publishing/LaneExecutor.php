@@ -133,7 +133,7 @@ final class LaneExecutor
             } else {
                 $done[] = [
                     'id' => $placement->id,
-                    'standing_print' => $wanted[$key]->fingerprint(),
+                    'published_hash' => $wanted[$key]->fingerprint(),
                     'standing' => SealedWords::seal($wanted[$key]->fields),
                     'remote' => $came->remote,
                     'etag' => $came->etag,
@@ -157,7 +157,7 @@ final class LaneExecutor
     /**
      * Writes down what has been done, in one statement for all.
      *
-     * @param  list<array{id: int, standing_print: string, standing: string, remote: string, etag: string,
+     * @param  list<array{id: int, published_hash: string, standing: string, remote: string, etag: string,
      *   schedule_tag: string|null}>  $done
      * @param  list<int>  $removed
      */
@@ -165,16 +165,16 @@ final class LaneExecutor
     {
         if ($done !== []) {
             DB::statement(
-                'update placements p set standing_print = t.standing_print, standing = t.standing,
+                'update published_items p set published_hash = t.published_hash, standing = t.standing,
                     remote = t.remote, etag = t.etag, schedule_tag = t.schedule_tag, trouble = null, published_at =
                         ?::timestamptz,
                     updated_at = ?::timestamptz
-                from json_to_recordset(?::json) as t(id bigint, standing_print text, standing text, remote text,
+                from json_to_recordset(?::json) as t(id bigint, published_hash text, standing text, remote text,
                     etag text, schedule_tag text)
                 where p.id = t.id',
                 [now(), now(), json_encode($done, JSON_THROW_ON_ERROR)],
             );
-            DB::table('drifts')->whereIntegerInRaw('placement_id', array_column($done, 'id'))->delete();
+            DB::table('outside_changes')->whereIntegerInRaw('placement_id', array_column($done, 'id'))->delete();
         }
         if ($removed !== []) {
             Placement::query()->whereIntegerInRaw('id', $removed)->delete();
@@ -226,7 +226,7 @@ final class LaneExecutor
         if ($wanted !== null) {
             return $destination->put($wanted, $placement);
         }
-        if ($placement->standing_print !== null) {
+        if ($placement->published_hash !== null) {
             $destination->remove($placement);
         }
 
@@ -245,7 +245,7 @@ final class LaneExecutor
     {
         $of = array_values(array_unique($placements->map(fn (Placement $p): int => $p->section_id)->all()));
         $isKept = fn (Placement $p): bool => isset($this->of[$p->section_id]) &&
-            ($p->wanted_print === null || ($this->wanted[$p->key] ?? null)?->fingerprint() === $p->wanted_print);
+            ($p->desired_hash === null || ($this->wanted[$p->key] ?? null)?->fingerprint() === $p->desired_hash);
         if (! $placements->every($isKept)) {
             // A placement may have gone over to another section since the run began.
             $all = array_values(array_unique([...$sections, ...$of]));
@@ -265,7 +265,7 @@ final class LaneExecutor
         }
         $out = [];
         foreach ($placements as $key => $placement) {
-            $out[$key] = $placement->wanted_print === null ? null : $this->wanted[$key] ?? null;
+            $out[$key] = $placement->desired_hash === null ? null : $this->wanted[$key] ?? null;
         }
 
         return $out;

@@ -38,14 +38,14 @@ final readonly class OthersThere
         if ($place === Place::Calendar) {
             return;
         }
-        $known = DB::table('placements')
+        $known = DB::table('published_items')
             ->where('place', $place)
             ->whereIn('key', array_keys($there))
             ->pluck('key')
             ->all();
         $others = array_diff_key($there, array_flip($known));
         unset($others['']);
-        DB::table('added_there')
+        DB::table('foreign_items')
             ->where('place', $place)
             ->where('section_id', $section)
             ->whereNotIn('key', array_keys($others))
@@ -62,7 +62,7 @@ final readonly class OthersThere
                 'found_at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()),
             ];
         }
-        DB::table('added_there')->upsert($rows, ['place', 'key'], ['section_id', 'title', 'etag', 'found_at']);
+        DB::table('foreign_items')->upsert($rows, ['place', 'key'], ['section_id', 'title', 'etag', 'found_at']);
     }
 
     /** Lets it stand: it is not named any more. */
@@ -70,7 +70,7 @@ final readonly class OthersThere
     {
         DB::transaction(function () use ($section, $id, $by): void {
             $row = $this->row($section, $id);
-            DB::table('added_there')
+            DB::table('foreign_items')
                 ->where('id', $row->id)
                 ->update(['is_left' => true]);
             ($this->audit)('place', null, $by, new Said('audit.others_left', ['title' => $row->title]), $section);
@@ -96,13 +96,13 @@ final readonly class OthersThere
         }
         $destination->remove(new Placement(['place' => Place::CoursePage, 'key' => $row->key]));
         DB::transaction(function () use ($section, $row, $by): void {
-            DB::table('added_there')->where('id', $row->id)->delete();
+            DB::table('foreign_items')->where('id', $row->id)->delete();
             ($this->audit)('place', null, $by, new Said('audit.others_gone', ['title' => $row->title]), $section);
         });
     }
 
     private function row(Section $section, int $id): stdClass
     {
-        return DB::table('added_there')->where('section_id', $section->id)->where('id', $id)->first() ?? abort(404);
+        return DB::table('foreign_items')->where('section_id', $section->id)->where('id', $id)->first() ?? abort(404);
     }
 }

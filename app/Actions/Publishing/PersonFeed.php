@@ -95,6 +95,6 @@ final readonly class PersonFeed
     public static function renew(Person $person): void
     {
         $secret = LinkSecret::make(Secrets::random());
-        $person->forceFill(['feed_secret' => $secret, 'feed_sum' => Secrets::sum($secret, 'feed')])->save();
+        $person->forceFill(['feed_secret' => $secret, 'feed_hash' => Secrets::sum($secret, 'feed')])->save();
     }
 }

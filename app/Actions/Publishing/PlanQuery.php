@@ -29,7 +29,7 @@ final readonly class PlanQuery
     /** Of what differs, by what nothing but an index is asked, and by what the row is. */
     private const VERBS = [
         "'add'" => Placement::IS_NEW,
-        "case when wanted_print is null then 'remove' else 'change' end" => Placement::STANDS_OTHERWISE,
+        "case when desired_hash is null then 'remove' else 'change' end" => Placement::STANDS_OTHERWISE,
     ];
 
     public function __construct(private SectionFactsQuery $facts)
@@ -56,13 +56,13 @@ final readonly class PlanQuery
      */
     private function counted(?array $sections): array
     {
-        $of = fn (string $where): Builder => DB::table('placements')
+        $of = fn (string $where): Builder => DB::table('published_items')
             ->when($sections !== null, fn ($q) => $q->whereIn('section_id', (array) $sections))
             ->whereRaw($where);
         $out = [];
         // How many stand, are new, and are in trouble, an index knows; what they say is read only of those that stand
         // and differ, which are few. What does not stand is new, or would not be here: what is left alone stands.
-        $standing = $of('standing_print is not null')
+        $standing = $of('published_hash is not null')
             ->groupBy('section_id', 'place')
             ->get(['section_id', 'place', DB::raw('count(*) as n')]);
         foreach ($standing as $row) {
@@ -101,7 +101,7 @@ final readonly class PlanQuery
     /** How many placements differ from what ought to stand. */
     public function differing(): int
     {
-        return DB::table('placements')->whereRaw(Placement::DIFFERS)->count();
+        return DB::table('published_items')->whereRaw(Placement::DIFFERS)->count();
     }
 
     /**

@@ -48,19 +48,19 @@ final readonly class RefreshPlacements
                 'key' => $wanted->key,
                 'label' => $wanted->label,
                 'person' => $wanted->person,
-                'wanted_print' => $wanted->fingerprint(),
+                'desired_hash' => $wanted->fingerprint(),
             ];
         }
         $now = now();
         DB::transaction(function () use ($id, $rows, $now, $facts): void {
             $isTold = $this->told->follow($id, $facts);
-            $known = DB::table('placements')
+            $known = DB::table('published_items')
                 ->where('section_id', $id)
-                ->get(['id', 'place', 'key', 'wanted_print', 'standing_print']);
+                ->get(['id', 'place', 'key', 'desired_hash', 'published_hash']);
             $gone = $known->reject(fn (stdClass $p): bool => isset($rows["$p->place $p->key"]));
             foreach ($known as $placement) {
                 $same = "$placement->place $placement->key";
-                if (($rows[$same]['wanted_print'] ?? null) === $placement->wanted_print) {
+                if (($rows[$same]['desired_hash'] ?? null) === $placement->desired_hash) {
                     unset($rows[$same]);
                 }
             }
@@ -69,12 +69,12 @@ final readonly class RefreshPlacements
                 // One parameter for all of them: binding some hundred rows column by column takes longer than the rest
                 // of this.
                 DB::statement(
-                    'insert into placements (section_id, place, key, label, person, wanted_print, created_at,
-                        updated_at) select section_id, place, key, label, person, wanted_print, ?::timestamptz,
+                    'insert into published_items (section_id, place, key, label, person, desired_hash, created_at,
+                        updated_at) select section_id, place, key, label, person, desired_hash, ?::timestamptz,
                         ?::timestamptz from json_to_recordset(?::json) as t(section_id bigint, place text, key text,
-                        label text, person text, wanted_print text)
+                        label text, person text, desired_hash text)
                     on conflict (place, key) do update set section_id = excluded.section_id, label = excluded.label,
-                        person = excluded.person, wanted_print = excluded.wanted_print, updated_at =
+                        person = excluded.person, desired_hash = excluded.desired_hash, updated_at =
                         excluded.updated_at',
                     [$now, $now, json_encode(array_values($rows), JSON_THROW_ON_ERROR)],
                 );
@@ -87,11 +87,11 @@ final readonly class RefreshPlacements
             }
             // What never stood anywhere is forgotten; what stands must be removed there first.
             Placement::query()
-                ->whereKey($gone->whereNull('standing_print')->pluck('id')->all())
+                ->whereKey($gone->whereNull('published_hash')->pluck('id')->all())
                 ->delete();
             Placement::query()
-                ->whereKey($gone->whereNotNull('standing_print')->pluck('id')->all())
-                ->update(['wanted_print' => null]);
+                ->whereKey($gone->whereNotNull('published_hash')->pluck('id')->all())
+                ->update(['desired_hash' => null]);
         });
     }
 
@@ -103,12 +103,12 @@ final readonly class RefreshPlacements
     private function standByThemselves(int $section): bool
     {
         $ours = $this->places->ofOurs();
-        $of = fn () => DB::table('placements')->where('section_id', $section);
+        $of = fn () => DB::table('published_items')->where('section_id', $section);
 
         return $ours !== [] &&
             $of()
                 ->whereIn('place', $ours)
-                ->update(['standing_print' => DB::raw('wanted_print')]) > 0 &&
-            $of()->whereNull('standing_print')->doesntExist();
+                ->update(['published_hash' => DB::raw('desired_hash')]) > 0 &&
+            $of()->whereNull('published_hash')->doesntExist();
     }
 }

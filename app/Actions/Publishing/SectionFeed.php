@@ -42,7 +42,7 @@ final readonly class SectionFeed
     public static function renew(Section $section): void
     {
         $secret = LinkSecret::make(Secrets::random());
-        $section->forceFill(['feed_secret' => $secret, 'feed_sum' => Secrets::sum($secret, 'feed')])->save();
+        $section->forceFill(['feed_secret' => $secret, 'feed_hash' => Secrets::sum($secret, 'feed')])->save();
     }
 
     /** The feed's address, made on the first asking. */

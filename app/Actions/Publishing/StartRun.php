@@ -155,18 +155,18 @@ final readonly class StartRun
     private function steps(Closure $which, ?array $places): array
     {
         return array_values(
-            $which(DB::table('placements'))
+            $which(DB::table('published_items'))
                 ->when($places !== null, fn ($q) => $q->whereIn('place', $places ?? []))
                 ->whereRaw(Placement::DIFFERS)
                 ->orderBy('id')
-                ->get(['section_id', 'place', 'key', 'label', 'wanted_print', 'standing_print'])
+                ->get(['section_id', 'place', 'key', 'label', 'desired_hash', 'published_hash'])
                 ->map(
                     fn (object $p): array => [
                         'section_id' => (int) $p->section_id,
                         'lane' => $p->place,
                         'key' => $p->key,
                         'label' => $p->label,
-                        'verb' => (Verb::between($p->wanted_print, $p->standing_print) ?? Verb::Leave)->value,
+                        'verb' => (Verb::between($p->desired_hash, $p->published_hash) ?? Verb::Leave)->value,
                     ],
                 )
                 ->all(),

@@ -63,7 +63,7 @@ final readonly class TellChanges
      */
     private function locked(array $sections): array
     {
-        return DB::table('told_sections')
+        return DB::table('section_announcements')
             ->whereIntegerInRaw('section_id', $sections)
             ->orderBy('section_id')
             ->lock('for update')
@@ -109,7 +109,7 @@ final readonly class TellChanges
             'title' => $facts->title,
             'changes' => $plain,
         ]);
-        $id = DB::table('tellings')->insertGetId([
+        $id = DB::table('announcements')->insertGetId([
             'section_id' => $section,
             'changes' => json_encode($plain, JSON_THROW_ON_ERROR),
             'at' => gmdate('Y-m-d H:i:sP', $this->clock->seconds()),

@@ -39,7 +39,7 @@ final readonly class TellStarted
         $means = School::query()->orderBy('id')->firstOrFail()->started_told;
         $isForAll = $session->chosen === null;
         $told = ToldSession::of($session->toCore());
-        $telling = (int) DB::table('tellings')->insertGetId([
+        $telling = (int) DB::table('announcements')->insertGetId([
             'section_id' => $section->id,
             'changes' => json_encode(
                 [(new SessionChange(ChangeKind::Added, $session->series->title, null, $told))->toArray()],

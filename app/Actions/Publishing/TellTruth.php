@@ -104,15 +104,15 @@ final class TellTruth
     {
         $rows = [];
         foreach (
-            DB::table('placements')
+            DB::table('published_items')
                 ->whereIntegerInRaw('section_id', $ids)
                 ->get([
                     'section_id',
                     'place',
                     'key',
                     'person',
-                    'wanted_print',
-                    'standing_print',
+                    'desired_hash',
+                    'published_hash',
                     'etag',
                     'left_alone',
                 ]) as $row
@@ -286,7 +286,7 @@ final class TellTruth
                 $row === null ||
                 $found === null ||
                 $found->etag !== $row->etag ||
-                $row->standing_print !== $row->wanted_print
+                $row->published_hash !== $row->desired_hash
             ) {
                 $out[] = [$one, $found === null ? null : $destination->whole($found)];
             }
@@ -323,8 +323,8 @@ final class TellTruth
     {
         return DiscrepancyCause::of(
             (bool) $row?->left_alone,
-            $row?->wanted_print,
-            $row?->standing_print,
+            $row?->desired_hash,
+            $row?->published_hash,
             $row?->etag,
             $found?->etag,
         );

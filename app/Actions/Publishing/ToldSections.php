@@ -28,12 +28,12 @@ final readonly class ToldSections
      */
     public function first(array $facts): void
     {
-        $told = DB::table('told_sections')
+        $told = DB::table('section_announcements')
             ->whereIntegerInRaw('section_id', array_keys($facts))
             ->pluck('section_id');
         foreach (array_diff_key($facts, array_flip($told->all())) as $section => $new) {
             DB::transaction(function () use ($section, $new): void {
-                if (DB::table('told_sections')->insertOrIgnore($this->row($section, $new)) > 0) {
+                if (DB::table('section_announcements')->insertOrIgnore($this->row($section, $new)) > 0) {
                     $this->webhooks->tell(Webhooks::PUBLISHED, ['section' => $new->id, 'title' => $new->title]);
                 }
             });
@@ -43,17 +43,17 @@ final readonly class ToldSections
     /** Told as it is now: nothing is left. */
     public function keep(int $section, SectionFacts $facts): void
     {
-        DB::table('told_sections')->upsert($this->row($section, $facts), ['section_id']);
+        DB::table('section_announcements')->upsert($this->row($section, $facts), ['section_id']);
     }
 
     /** One session more that was told; where nothing of the section was ever told, nothing is. */
     public function add(int $section, string $uid, ToldSession $session): void
     {
-        $row = DB::table('told_sections')->where('section_id', $section)->lock('for update')->first();
+        $row = DB::table('section_announcements')->where('section_id', $section)->lock('for update')->first();
         $all = $row === null ? [] : self::read($row->state);
         if (isset($all[$uid])) {
             $all[$uid] = $all[$uid]->with($session);
-            DB::table('told_sections')
+            DB::table('section_announcements')
                 ->where('section_id', $section)
                 ->update([
                     'state' => json_encode(
@@ -71,13 +71,13 @@ final readonly class ToldSections
      */
     public function follow(int $section, SectionFacts $facts): bool
     {
-        $told = DB::table('told_sections')->where('section_id', $section)->lock('for no key update')->first();
+        $told = DB::table('section_announcements')->where('section_id', $section)->lock('for no key update')->first();
         if ($told === null) {
             return false;
         }
         $until = Changes::until(self::read($told->state), ToldSeries::all($facts), $this->clock->seconds());
         if ($until !== null || $told->tell_until !== null) {
-            DB::table('told_sections')
+            DB::table('section_announcements')
                 ->where('section_id', $section)
                 ->update(['tell_until' => $until === null ? null : gmdate('Y-m-d H:i:sP', $until)]);
         }
@@ -94,7 +94,7 @@ final readonly class ToldSections
     public function waiting(array $sections): array
     {
         return array_values(
-            DB::table('told_sections')
+            DB::table('section_announcements')
                 ->whereIntegerInRaw('section_id', $sections)
                 ->where('tell_until', '>', gmdate('Y-m-d H:i:sP', $this->clock->seconds()))
                 ->orderBy('section_id')

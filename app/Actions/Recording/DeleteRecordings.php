@@ -35,7 +35,7 @@ final readonly class DeleteRecordings
         foreach ($old as $recording) {
             DB::transaction(function () use ($recording): void {
                 DB::table('recording_cues')->where('recording_id', $recording->id)->delete();
-                DB::table('recording_parts')->where('recording_id', $recording->id)->delete();
+                DB::table('recording_segments')->where('recording_id', $recording->id)->delete();
                 DB::table('recording_readers')->where('recording_id', $recording->id)->delete();
                 $recording->update([
                     'deleted_at' => $this->clock->now(),

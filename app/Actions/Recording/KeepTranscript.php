@@ -49,7 +49,7 @@ final readonly class KeepTranscript
                     $parts === [] ? 0 : $parts[count($parts) - 1][1],
                 ),
             ]);
-            $isReleased = DB::table('recording_parts')
+            $isReleased = DB::table('recording_segments')
                 ->where('recording_id', $recording->id)
                 ->whereNotNull('released_at')
                 ->exists();
@@ -64,8 +64,8 @@ final readonly class KeepTranscript
     /** @param  list<array{int, int}>  $parts */
     public function parts(Recording $recording, array $parts): void
     {
-        DB::table('recording_parts')->where('recording_id', $recording->id)->delete();
-        DB::table('recording_parts')->insert(
+        DB::table('recording_segments')->where('recording_id', $recording->id)->delete();
+        DB::table('recording_segments')->insert(
             array_map(
                 fn (array $p, int $n): array => [
                     'recording_id' => $recording->id,

@@ -43,7 +43,7 @@ final readonly class PlayRecording
     public function parts(Recording $recording, Person $for): array
     {
         abort_unless($recording->state->isWhole(), 404);
-        $all = DB::table('recording_parts')->where('recording_id', $recording->id)->orderBy('n')->get();
+        $all = DB::table('recording_segments')->where('recording_id', $recording->id)->orderBy('n')->get();
         if (! $this->serves($recording, $for)) {
             $own = DB::table('recording_readers')
                 ->where(['recording_id' => $recording->id, 'person_id' => $for->id])
@@ -102,9 +102,9 @@ final readonly class PlayRecording
     /** Whether a word is to be typed first, and was not in this session of theirs. */
     public function asksWord(Recording $recording, Request $request, Person $for): bool
     {
-        return $recording->word_sum !== null &&
+        return $recording->transcript_hash !== null &&
             ! $this->serves($recording, $for) &&
-            $request->session()->get(self::key($recording)) !== $recording->word_sum;
+            $request->session()->get(self::key($recording)) !== $recording->transcript_hash;
     }
 
     /** @throws Fault where it is another word */
@@ -112,12 +112,12 @@ final readonly class PlayRecording
     {
         $this->parts($recording, $for);
         if (
-            $recording->word_sum !== null &&
-            ! hash_equals($recording->word_sum, Secrets::sum(mb_strtolower(trim($word)), 'recording'))
+            $recording->transcript_hash !== null &&
+            ! hash_equals($recording->transcript_hash, Secrets::sum(mb_strtolower(trim($word)), 'recording'))
         ) {
             throw new Fault('recordings.word.fault', 'word');
         }
-        $request->session()->put(self::key($recording), $recording->word_sum);
+        $request->session()->put(self::key($recording), $recording->transcript_hash);
     }
 
     public function sound(Recording $recording, int $part, Request $request, Person $for): Response
@@ -164,7 +164,7 @@ final readonly class PlayRecording
     public function keep(Recording $recording, Person $for, int $ms): void
     {
         $this->parts($recording, $for);
-        DB::table('recording_places')->upsert(
+        DB::table('playback_positions')->upsert(
             [
                 'recording_id' => $recording->id,
                 'person_id' => $for->id,
@@ -189,7 +189,7 @@ final readonly class PlayRecording
 
     private static function all(Recording $recording): int
     {
-        return DB::table('recording_parts')->where('recording_id', $recording->id)->count();
+        return DB::table('recording_segments')->where('recording_id', $recording->id)->count();
     }
 
     private static function key(Recording $recording): string

@@ -57,15 +57,15 @@ final readonly class ReleaseRecording
             $people ??= $fresh->session->chosen;
             $known = array_map(
                 intval(...),
-                DB::table('recording_parts')->where('recording_id', $fresh->id)->pluck('n')->all(),
+                DB::table('recording_segments')->where('recording_id', $fresh->id)->pluck('n')->all(),
             );
             if (array_diff($parts, $known) !== []) {
                 throw new Fault('recording.changed', 'parts');
             }
-            DB::table('recording_parts')
+            DB::table('recording_segments')
                 ->where('recording_id', $fresh->id)
                 ->update(['released_at' => null, 'to_all' => true]);
-            DB::table('recording_parts')
+            DB::table('recording_segments')
                 ->where('recording_id', $fresh->id)
                 ->whereIn('n', $parts)
                 ->update(['released_at' => $this->clock->now(), 'to_all' => $people === null]);
@@ -83,7 +83,7 @@ final readonly class ReleaseRecording
                 ...$word === null
                     ? []
                     : [
-                        'word_sum' => trim($word) === '' ? null : Secrets::sum(mb_strtolower(trim($word)), 'recording'),
+                        'transcript_hash' => trim($word) === '' ? null : Secrets::sum(mb_strtolower(trim($word)), 'recording'),
                     ],
             ]);
             $this->told(
@@ -125,7 +125,7 @@ final readonly class ReleaseRecording
                     ->whereIn('sourced_id', $chosen)
                     ->whereIn(
                         'id',
-                        DB::table('parts')
+                        DB::table('memberships')
                             ->whereIn('section_id', $sections)
                             ->where('role', 'student')
                             ->select('person_id'),
@@ -166,7 +166,7 @@ final readonly class ReleaseRecording
             if ($fresh->state !== RecordingState::Released) {
                 throw new Fault('recording.not_released', 'form');
             }
-            DB::table('recording_parts')
+            DB::table('recording_segments')
                 ->where('recording_id', $fresh->id)
                 ->update(['released_at' => null]);
             DB::table('recording_readers')->where('recording_id', $fresh->id)->delete();
@@ -200,7 +200,7 @@ final readonly class ReleaseRecording
         $parts = array_values(
             array_map(
                 intval(...),
-                DB::table('recording_parts')
+                DB::table('recording_segments')
                     ->where('recording_id', $recording->id)
                     ->orderBy('n')
                     ->pluck('n')

@@ -136,7 +136,7 @@ final readonly class RegisterRoster
 
     private function isInvited(int $series): bool
     {
-        return DB::table('letters')
+        return DB::table('emails')
             ->where('series_id', $series)
             ->whereIn('kind', [LetterKind::Accepted, LetterKind::Teacher])
             ->exists();
@@ -153,7 +153,7 @@ final readonly class RegisterRoster
     {
         $out = [];
         foreach (
-            DB::table('parts')
+            DB::table('memberships')
                 ->whereIn('section_id', $sections)
                 ->where('role', 'student')
                 ->get(['person_id', 'ends_on']) as $row

@@ -132,18 +132,18 @@ final readonly class RegistrationChecks
         ) {
             $registered["$r->section_id $r->person_id"] = true;
         }
-        $people = DB::table('parts')
+        $people = DB::table('memberships')
             ->join('people', 'people.id', '=', 'person_id')
-            ->join('sections', 'sections.id', '=', 'parts.section_id')
-            ->where('parts.role', 'student')
+            ->join('sections', 'sections.id', '=', 'memberships.section_id')
+            ->where('memberships.role', 'student')
             ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today));
         $columns = ['person_id', 'course_id', 'given_name', 'family_name', 'email'];
         // Who comes to a shared series is on the roster of that series, by whichever of its sections.
         $shared = (clone $people)
-            ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
+            ->join('series_sections', 'series_sections.section_id', '=', 'memberships.section_id')
             ->join('series', 'series.id', '=', 'series_sections.series_id')
             ->whereIn('series.id', array_values(array_unique($series)))
-            ->whereColumn('series.section_id', '!=', 'parts.section_id')
+            ->whereColumn('series.section_id', '!=', 'memberships.section_id')
             ->get([...$columns, 'series.section_id']);
         $rows = $people
             ->where(fn ($q) => $q->whereIn('sections.course_id', $courses)->orWhereIn('sections.id', $sections))

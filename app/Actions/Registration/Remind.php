@@ -49,7 +49,7 @@ final readonly class Remind
         $new = [];
         foreach ($sessions as $id => $start) {
             // Of one that was moved one is reminded again.
-            $made = DB::table('reminded')->insertOrIgnore([
+            $made = DB::table('sent_reminders')->insertOrIgnore([
                 'session_id' => $id,
                 'person_id' => $person->id,
                 'starts_at' => gmdate('Y-m-d H:i:sP', $start),

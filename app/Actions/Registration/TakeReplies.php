@@ -61,21 +61,21 @@ final readonly class TakeReplies
         $now = time();
         foreach ($replies as $reply) {
             $n += DB::affectingStatement(
-                'insert into answers (series_id, person_id, session_at, answer, at, session_id)
+                'insert into invitation_responses (series_id, person_id, session_at, answer, at, session_id)
                     select series.id, people.id, m.at, ?, to_timestamp(?), (
                         select s.id from sessions s where s.series_id = series.id and (s.starts_at = m.at
                                 or coalesce(s.moved_from, s.day) = (m.at at time zone series.time_zone)::date)
                             order by (s.starts_at = m.at) desc limit 1)
                     from series, people, (select to_timestamp(?) as at) m
                     where series.uid = ? and lower(people.email) = ? and exists (
-                        select 1 from letters l where l.series_id = series.id and l.person_id = people.id
+                        select 1 from emails l where l.series_id = series.id and l.person_id = people.id
                         union all select 1 from registrations r where r.series_id = series.id and r.person_id =
                             people.id
-                        union all select 1 from parts p join series_sections s using (section_id)
+                        union all select 1 from memberships p join series_sections s using (section_id)
                             where s.series_id = series.id and p.person_id = people.id)
                     on conflict (series_id, person_id, session_at) do update
                         set answer = excluded.answer, at = excluded.at
-                        where answers.at < excluded.at',
+                        where invitation_responses.at < excluded.at',
                 [$reply->answer->value, min($reply->at, $now), $reply->session ?? 0, $reply->uid, $reply->address],
             );
         }

@@ -30,7 +30,7 @@ final readonly class ChangeZone
     public function follow(string $was, string $is, ?Person $by, ?int $import): void
     {
         $here = Series::query()
-            ->whereNull('import_print')
+            ->whereNull('import_hash')
             ->where('time_zone', $was)
             ->with(['section.term.school', 'section.term.closures'])
             ->orderBy('id')

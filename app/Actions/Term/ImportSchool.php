@@ -123,7 +123,7 @@ final readonly class ImportSchool
                 ->where('is_local', false)
                 ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today))
                 ->count(),
-            'series' => DB::table('series')->whereNotNull('import_print')->count(),
+            'series' => DB::table('series')->whereNotNull('import_hash')->count(),
             'closures' => DB::table('closures')->where('is_local', false)->count(),
             'people' => DB::table('people')->whereNull('disabled_on')->count(),
             'guardians' => DB::table('guardianships')->count(),
@@ -424,7 +424,7 @@ final readonly class ImportSchool
     /** What names a person by the school's id, beside their own row. */
     public static function rename(int $person, string $sourcedId): void
     {
-        foreach (['presence_events', 'room_counts'] as $table) {
+        foreach (['presence_events', 'participation'] as $table) {
             DB::table($table)->where('person_id', $person)->update(['who' => $sourcedId]);
         }
     }
@@ -565,7 +565,7 @@ final readonly class ImportSchool
     /** Disables or enables somebody; their sections follow. */
     private function mark(int $person, ?string $on, ImportLog $log): void
     {
-        $columns = ['disabled_on', 'remember_token', 'links_version', 'feed_secret', 'feed_sum'];
+        $columns = ['disabled_on', 'remember_token', 'links_version', 'feed_secret', 'feed_hash'];
         $log->before('people', $person, $columns);
         DisablePerson::mark([$person], $on);
         array_push(
@@ -784,7 +784,8 @@ final readonly class ImportSchool
             // Most of a school at once is found faster all at once.
             ($this->clashes)($term, count($own) > 50 ? null : $own);
         }
-        if ($log->moved('people') || $log->moved('sections') || $log->moved('courses') || $log->moved('terms')) {
+        $read = ['schools', 'people', 'sections', 'courses', 'terms'];
+        if (array_filter($read, $log->moved(...)) !== []) {
             $touched = [
                 ...$touched,
                 ...DB::table('sections')

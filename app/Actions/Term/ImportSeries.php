@@ -73,7 +73,7 @@ final readonly class ImportSeries
         }
         $uids = array_filter(array_column($data->series, 'uid'));
         $known = Series::query()
-            ->where(fn ($q) => $q->whereNotNull('import_print')->orWhereIn('uid', $uids))
+            ->where(fn ($q) => $q->whereNotNull('import_hash')->orWhereIn('uid', $uids))
             ->whereNotIn('uid', array_map(strval(...), array_keys($here)))
             ->orderBy('id')
             ->get()
@@ -92,7 +92,7 @@ final readonly class ImportSeries
                 array_map(
                     fn (Series $s): array => [
                         'title' => (string) ($s->import_title ?? $s->title),
-                        'print' => (string) $s->import_print,
+                        'print' => (string) $s->import_hash,
                         'uid' => $s->uid,
                     ],
                     $series,
@@ -184,7 +184,7 @@ final readonly class ImportSeries
             $series
                 ->fill([
                     ...$row['columns'],
-                    'import_print' => $row['print'],
+                    'import_hash' => $row['print'],
                     'import_title' => $row['title'],
                     'changed_at' => $this->clock->now(),
                 ])
@@ -198,7 +198,7 @@ final readonly class ImportSeries
         $named = $series->import_title ?? $series->title;
         $isRenamed = $series->title !== $named;
         $title = $row['title'] !== $named;
-        $plan = $row['print'] !== $series->import_print;
+        $plan = $row['print'] !== $series->import_hash;
         if (! $title && ! $plan) {
             return false;
         }
@@ -230,7 +230,7 @@ final readonly class ImportSeries
         $series->fill([
             ...$plan ? [...$row['columns'], 'earlier' => []] : [],
             'title' => $title && ! $isRenamed ? $this->free($section, $row['title'], $series->id) : $series->title,
-            'import_print' => $row['print'],
+            'import_hash' => $row['print'],
             'import_title' => $row['title'],
             'changed_at' => $this->clock->now(),
             'sequence' => $series->sequence + 1,
@@ -309,7 +309,7 @@ final readonly class ImportSeries
             $was = $change->before['series'][0] ?? [];
             $isIt =
                 mb_strtolower((string) ($was['import_title'] ?? '')) === mb_strtolower($row['title']) ||
-                ($was['import_print'] ?? null) === $row['print'];
+                ($was['import_hash'] ?? null) === $row['print'];
             if (! $isIt) {
                 continue;
             }
@@ -342,12 +342,12 @@ final readonly class ImportSeries
             ->whereNull('undone_at')
             ->whereNull('import_id')
             ->where('words', 'like', 'deleted %')
-            ->whereRaw("before->'series'->0->>'import_print' is not null")
+            ->whereRaw("before->'series'->0->>'import_hash' is not null")
             ->whereNotIn('series_id', DB::table('series')->select('id'))
             ->get([
                 'section_id',
                 DB::raw("before->'series'->0->>'import_title' as title"),
-                DB::raw("before->'series'->0->>'import_print' as print"),
+                DB::raw("before->'series'->0->>'import_hash' as print"),
             ]);
         foreach ($rows as $row) {
             $out[(int) $row->section_id]['t '.mb_strtolower((string) $row->title)] = true;

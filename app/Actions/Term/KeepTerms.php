@@ -90,9 +90,9 @@ final readonly class KeepTerms
         return (clone $sections)->where('sourced_id', 'not like', "%~$term->id")->doesntExist() &&
             DB::table('join_links')->whereIn('series_id', clone $series)->doesntExist() &&
             DB::table('registrations')->whereIn('series_id', clone $series)->doesntExist() &&
-            DB::table('placements')
+            DB::table('published_items')
                 ->whereIn('section_id', (clone $sections)->select('id'))
-                ->whereNotNull('standing_print')
+                ->whereNotNull('published_hash')
                 ->doesntExist();
     }
 

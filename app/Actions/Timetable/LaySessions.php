@@ -190,7 +190,7 @@ final readonly class LaySessions
         foreach (
             $series === []
                 ? []
-                : DB::table('gone_sessions')
+                : DB::table('removed_sessions')
                     ->whereIntegerInRaw('series_id', $series)
                     ->where('is_extra', false)
                     ->whereNotIn('id', DB::table('sessions')->whereIntegerInRaw('series_id', $series)->select('id'))

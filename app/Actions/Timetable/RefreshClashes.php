@@ -118,8 +118,8 @@ final class RefreshClashes
             ->distinct()
             ->pluck('series_sections.section_id')
             ->all();
-        $near = DB::table('parts as a')
-            ->join('parts as b', 'b.person_id', '=', 'a.person_id')
+        $near = DB::table('memberships as a')
+            ->join('memberships as b', 'b.person_id', '=', 'a.person_id')
             ->whereIn('a.section_id', [...$sections, ...$together])
             ->distinct()
             ->pluck('b.section_id')
@@ -148,7 +148,7 @@ final class RefreshClashes
             ? []
             : [
                 ...$others->pluck('section_id')->all(),
-                ...DB::table('parts')
+                ...DB::table('memberships')
                     ->whereIn('person_id', $others->pluck('teacher_id'))
                     ->pluck('section_id')
                     ->all(),
@@ -362,15 +362,15 @@ final class RefreshClashes
         $out = [];
         $day = fn (?string $iso): ?int => $iso === null ? null : LocalDate::parse($iso)->day;
         foreach (
-            DB::table('parts')
+            DB::table('memberships')
                 ->join('people', 'people.id', '=', 'person_id')
                 ->join('sections', 'sections.id', '=', 'section_id')
                 ->where('term_id', $term->id)
                 ->when($near !== null, fn ($q) => $q->whereIn('section_id', (array) $near))
                 // Observers are optional: they are in nobody's way.
-                ->whereIn('parts.role', ['student', 'teacher', 'co-teacher'])
-                ->orderBy('parts.id')
-                ->get(['section_id', 'person_id', 'parts.role', 'begins_on', 'ends_on', 'time_zone']) as $row
+                ->whereIn('memberships.role', ['student', 'teacher', 'co-teacher'])
+                ->orderBy('memberships.id')
+                ->get(['section_id', 'person_id', 'memberships.role', 'begins_on', 'ends_on', 'time_zone']) as $row
         ) {
             $out[(int) $row->section_id][] = new Attendee(
                 (int) $row->person_id,

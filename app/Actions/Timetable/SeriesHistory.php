@@ -24,8 +24,8 @@ final readonly class SeriesHistory
         'sessions' => 'series_id',
         'join_links' => 'series_id',
         'registrations' => 'series_id',
-        'letters' => 'series_id',
-        'openness_accepted' => 'series_id',
+        'emails' => 'series_id',
+        'accepted_deviations' => 'series_id',
     ];
 
     public function __construct(private Clock $clock)

@@ -109,7 +109,7 @@ final readonly class UndoChange
                     'earlier',
                     'topics',
                     'topics_move',
-                    'import_print',
+                    'import_hash',
                     'import_title',
                 ]),
             );

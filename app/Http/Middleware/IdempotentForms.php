@@ -59,7 +59,7 @@ final class IdempotentForms
             $flash = array_filter(['said' => $session->get('said'), 'look' => $session->get('look')]);
             FormLock::complete($response->getTargetUrl(), $flash);
             if (random_int(1, 200) === 1) {
-                DB::table('acts')->where('at', '<', now()->subDays(self::REMEMBERED))->delete();
+                DB::table('processed_forms')->where('at', '<', now()->subDays(self::REMEMBERED))->delete();
             }
         }
 

@@ -20,11 +20,11 @@ use Nomada\Core\Joining\OpeningHours;
  * @property string $name
  * @property list<array{int, int, int}> $hours
  * @property string $preset
- * @property string $secret_sum
+ * @property string $secret_hash
  * @property string $secret
- * @property list<string> $retired_sums
+ * @property list<string> $retired_hashes
  * @property string $join_code sealed, as the PIN is
- * @property string $code_sum
+ * @property string $code_hash
  * @property string $room
  * @property string $dial_in
  * @property string $pin
@@ -35,7 +35,7 @@ final class DropInRoom extends Model
 {
     protected $guarded = ['id'];
 
-    protected $hidden = ['secret', 'secret_sum', 'retired_sums'];
+    protected $hidden = ['secret', 'secret_hash', 'retired_hashes'];
 
     /** @var array<string, string> */
     protected $casts = [
@@ -43,7 +43,7 @@ final class DropInRoom extends Model
         'secret' => 'encrypted',
         'join_code' => 'encrypted',
         'pin' => 'encrypted',
-        'retired_sums' => 'array',
+        'retired_hashes' => 'array',
         'is_hidden' => 'boolean',
     ];
 
@@ -52,7 +52,7 @@ final class DropInRoom extends Model
     {
         self::saving(function (DropInRoom $room): void {
             if ($room->isDirty('join_code')) {
-                $room->code_sum = Secrets::sum($room->join_code, 'code');
+                $room->code_hash = Secrets::sum($room->join_code, 'code');
             }
         });
     }
@@ -60,7 +60,7 @@ final class DropInRoom extends Model
     /** @param  Builder<DropInRoom>  $query */
     public function scopeWithCode(Builder $query, string $code): void
     {
-        $query->where('code_sum', Secrets::sum($code, 'code'));
+        $query->where('code_hash', Secrets::sum($code, 'code'));
     }
 
     /** @return BelongsTo<Section, $this> */
@@ -77,7 +77,7 @@ final class DropInRoom extends Model
     public function scopeWithSecret(Builder $query, string $secret): void
     {
         $sum = Secrets::sum($secret);
-        $query->where(fn ($q) => $q->where('secret_sum', $sum)->orWhereJsonContains('retired_sums', $sum));
+        $query->where(fn ($q) => $q->where('secret_hash', $sum)->orWhereJsonContains('retired_hashes', $sum));
     }
 
     public function openHours(): OpeningHours

@@ -23,10 +23,10 @@ use Nomada\Core\Joining\LinkKind;
  * @property int $series_id
  * @property int|null $person_id
  * @property LinkKind $kind
- * @property string $secret_sum
+ * @property string $secret_hash
  * @property string $secret
  * @property string|null $join_code sealed, as the PIN is
- * @property string|null $code_sum
+ * @property string|null $code_hash
  * @property string|null $room
  * @property string|null $dial_in
  * @property string|null $pin
@@ -36,7 +36,7 @@ use Nomada\Core\Joining\LinkKind;
  * @property string|null $guest_email
  * @property string|null $only_day
  * @property int|null $only_session_id
- * @property string|null $held_sum of the browser that keeps a guest's pass
+ * @property string|null $holder_hash of the browser that keeps a guest's pass
  * @property Carbon|null $held_at
  * @property string $held_browser
  * @property Carbon|null $expires_at
@@ -48,7 +48,7 @@ final class JoinLink extends Model
 {
     protected $guarded = ['id'];
 
-    protected $hidden = ['secret', 'secret_sum', 'held_sum'];
+    protected $hidden = ['secret', 'secret_hash', 'holder_hash'];
 
     /** @var array<string, string> */
     protected $casts = [
@@ -67,7 +67,7 @@ final class JoinLink extends Model
     {
         self::saving(function (JoinLink $link): void {
             if ($link->isDirty('join_code')) {
-                $link->code_sum = $link->join_code === null ? null : Secrets::sum($link->join_code, 'code');
+                $link->code_hash = $link->join_code === null ? null : Secrets::sum($link->join_code, 'code');
             }
         });
     }
@@ -87,13 +87,13 @@ final class JoinLink extends Model
             }
         }
 
-        return ['code_sum' => is_string($code) ? Secrets::sum($code, 'code') : null] + $plain;
+        return ['code_hash' => is_string($code) ? Secrets::sum($code, 'code') : null] + $plain;
     }
 
     /** @param  Builder<JoinLink>  $query */
     public function scopeWithCode(Builder $query, string $code): void
     {
-        $query->where('code_sum', Secrets::sum($code, 'code'));
+        $query->where('code_hash', Secrets::sum($code, 'code'));
     }
 
     /** @return BelongsTo<Series, $this> */
@@ -117,7 +117,7 @@ final class JoinLink extends Model
     /** @param  Builder<JoinLink>  $query */
     public function scopeWithSecret(Builder $query, string $secret): void
     {
-        $query->where('secret_sum', Secrets::sum($secret));
+        $query->where('secret_hash', Secrets::sum($secret));
     }
 
     /** The day of the one session that a pass is for, wherever that was moved; null where it is for all. */

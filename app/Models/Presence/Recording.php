@@ -27,7 +27,7 @@ use Nomada\Core\Recording\RecordingState;
  * @property string|null $file
  * @property string $type
  * @property bool $has_transcript
- * @property string|null $word_sum
+ * @property string|null $transcript_hash
  * @property string|null $keeps_until
  * @property Carbon|null $deleted_at
  * @property Session $session
@@ -38,7 +38,7 @@ final class Recording extends Model
 
     protected $guarded = ['id'];
 
-    protected $hidden = ['word_sum'];
+    protected $hidden = ['transcript_hash'];
 
     /** @var array<string, string> */
     protected $casts = [
@@ -64,7 +64,7 @@ final class Recording extends Model
             ->select('n');
 
         return $this->state === RecordingState::Released &&
-            DB::table('recording_parts')
+            DB::table('recording_segments')
                 ->where('recording_id', $this->id)
                 ->whereNotNull('released_at')
                 ->where(fn ($q) => $q->where('to_all', true)->orWhereIn('n', $own))

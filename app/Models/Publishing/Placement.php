@@ -21,8 +21,8 @@ use Nomada\Core\Publishing\Verb;
  * @property string $key
  * @property string $label
  * @property string|null $person
- * @property string|null $wanted_print
- * @property string|null $standing_print
+ * @property string|null $desired_hash
+ * @property string|null $published_hash
  * @property array<string, string|list<string>>|null $standing
  * @property string|null $remote
  * @property string|null $etag
@@ -35,12 +35,14 @@ use Nomada\Core\Publishing\Verb;
 final class Placement extends Model
 {
     /** What a publish run has something to do with; every question about it asks this. */
-    public const DIFFERS = '(not left_alone and wanted_print is distinct from standing_print)';
+    public const DIFFERS = '(not left_alone and desired_hash is distinct from published_hash)';
 
     /** Of that, what no place has yet; an index of its own answers it, as it is nearly all before the first run. */
-    public const IS_NEW = '(not left_alone and wanted_print is not null and standing_print is null)';
+    public const IS_NEW = '(not left_alone and desired_hash is not null and published_hash is null)';
 
-    public const STANDS_OTHERWISE = self::DIFFERS.' and standing_print is not null';
+    public const STANDS_OTHERWISE = self::DIFFERS.' and published_hash is not null';
+
+    protected $table = 'published_items';
 
     protected $guarded = ['id'];
 
@@ -55,6 +57,6 @@ final class Placement extends Model
 
     public function verb(): ?Verb
     {
-        return Verb::between($this->wanted_print, $this->standing_print);
+        return Verb::between($this->desired_hash, $this->published_hash);
     }
 }

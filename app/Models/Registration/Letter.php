@@ -32,6 +32,8 @@ use Nomada\Core\Post\LetterKind;
  */
 final class Letter extends Model
 {
+    protected $table = 'emails';
+
     protected $guarded = ['id'];
 
     /** @var array<string, string> */

@@ -29,7 +29,7 @@ use Nomada\Core\Belonging\PartRole;
  */
 final class Part extends Model
 {
-    protected $table = 'parts';
+    protected $table = 'memberships';
 
     /** @var array<string, string> */
     protected $casts = ['is_primary' => 'boolean', 'is_local' => 'boolean'];

@@ -29,7 +29,7 @@ use Nomada\Core\Term\Zone;
  * @property string|null $language what they chose to read; null for as the roster or the browser says
  * @property string|null $roster_language
  * @property string|null $feed_secret
- * @property string|null $feed_sum
+ * @property string|null $feed_hash
  * @property int $links_version counted up when all signed links about or for them end
  * @property string|null $disabled_on from when on they have no part and cannot sign in
  * @property string $password a hash
@@ -49,7 +49,7 @@ final class Person extends Authenticatable
 
     protected $guarded = ['id'];
 
-    protected $hidden = ['password', 'remember_token', 'feed_secret', 'feed_sum', 'totp_secret'];
+    protected $hidden = ['password', 'remember_token', 'feed_secret', 'feed_hash', 'totp_secret'];
 
     /** @var array<string, string> */
     protected $casts = [

@@ -28,7 +28,7 @@ use Nomada\App\Support\Order;
  * @property bool $releases_by_itself recordings are released once they are ready
  * @property string $remind how its students are reminded of sessions
  * @property string|null $feed_secret
- * @property string|null $feed_sum
+ * @property string|null $feed_hash
  * @property Term $term
  * @property Course $course
  */
@@ -36,7 +36,7 @@ final class Section extends Model
 {
     protected $guarded = ['id'];
 
-    protected $hidden = ['feed_secret', 'feed_sum'];
+    protected $hidden = ['feed_secret', 'feed_hash'];
 
     /** @var array<string, string> */
     protected $casts = [

@@ -33,7 +33,7 @@ use Nomada\Core\Timetable\SeriesPlan;
  * @property string $time_zone
  * @property int $sequence
  * @property Carbon $changed_at
- * @property string|null $import_print
+ * @property string|null $import_hash
  * @property string|null $import_title what its row of a timetable was called
  * @property list<array<string, mixed>> $earlier the plans that held before, oldest first
  * @property string|null $period
@@ -73,7 +73,7 @@ final class Series extends Model
         'period' => null,
         'host_account_id' => null,
         'sequence' => 0,
-        'import_print' => null,
+        'import_hash' => null,
         'import_title' => null,
         'preset' => 'lesson',
         'door' => null,

@@ -104,10 +104,10 @@ final readonly class Attendances
     {
         $pupils = $days = [];
         foreach (
-            DB::table('parts')
+            DB::table('memberships')
                 ->join('people', 'people.id', '=', 'person_id')
                 ->whereIntegerInRaw('section_id', $sections)
-                ->where('parts.role', 'student')
+                ->where('memberships.role', 'student')
                 ->orderBy('family_name')
                 ->orderBy('given_name')
                 ->orderBy('people.id')
@@ -117,8 +117,8 @@ final readonly class Attendances
                     'people.sourced_id',
                     'given_name',
                     'family_name',
-                    'parts.begins_on',
-                    'parts.ends_on',
+                    'memberships.begins_on',
+                    'memberships.ends_on',
                 ]) as $p
         ) {
             $pupils[(int) $p->section_id][(int) $p->id] ??= new Pupil(
@@ -142,11 +142,11 @@ final readonly class Attendances
      */
     public function ofPerson(int $person): array
     {
-        $parts = DB::table('parts')
-            ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
+        $parts = DB::table('memberships')
+            ->join('series_sections', 'series_sections.section_id', '=', 'memberships.section_id')
             ->where('person_id', $person)
             ->where('role', 'student')
-            ->get(['series_sections.series_id', 'parts.section_id', 'begins_on', 'ends_on']);
+            ->get(['series_sections.series_id', 'memberships.section_id', 'begins_on', 'ends_on']);
         $sessions = $this->sessions($parts->pluck('series_id')->unique(), null);
         $told = $this->told($sessions, $person);
         $corrections = $this->corrections($sessions, $person);
@@ -336,7 +336,7 @@ final readonly class Attendances
     {
         $out = [];
         foreach (
-            DB::table('absences_told')
+            DB::table('reported_absences')
                 ->whereIntegerInRaw('person_id', $people)
                 ->get(['person_id', 'from_day', 'to_day']) as $r
         ) {

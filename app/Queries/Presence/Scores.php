@@ -24,7 +24,7 @@ final readonly class Scores
     {
         $formula = $this->formula($section);
         $sessions = array_map(fn (HeldSession $s): int => $s->id, $table->sessions);
-        $counted = DB::table('room_counts')
+        $counted = DB::table('participation')
             ->whereIntegerInRaw('session_id', $sessions)
             ->whereNotNull('person_id')
             ->groupBy('person_id')

@@ -55,10 +55,10 @@ final readonly class AuditQuery
             ->where(fn ($q) => $q->whereNotNull('door')->orWhereNotNull('floor')->orWhereIn('id', array_keys($own)))
             ->with('section')
             ->get();
-        $accepted = DB::table('openness_accepted')
+        $accepted = DB::table('accepted_deviations')
             ->leftJoin('people', 'people.id', '=', 'accepted_by')
             ->whereIn('series_id', $series->modelKeys())
-            ->get(['series_id', 'print', 'given_name', 'family_name'])
+            ->get(['series_id', 'hash', 'given_name', 'family_name'])
             ->keyBy('series_id');
         $out = [];
         foreach ($series as $one) {
@@ -71,7 +71,7 @@ final readonly class AuditQuery
                 $one,
                 Presets::of($one, $all)->name,
                 $more,
-                $by !== null && $by->print === Presets::openness($more)
+                $by !== null && $by->hash === Presets::openness($more)
                     ? trim("$by->given_name $by->family_name")
                     : null,
             );

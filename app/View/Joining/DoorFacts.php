@@ -81,7 +81,7 @@ final readonly class DoorFacts
             )
             ->selectRaw(
                 "(select left(given_name, 1) || '. ' || family_name from people where id = (select person_id from
-                    parts where section_id = series.section_id and role = 'teacher'
+                    memberships where section_id = series.section_id and role = 'teacher'
                     order by (coalesce(ends_on, 'infinity') >= to_timestamp(?)::date) desc, is_primary desc,
                     id limit 1)) as teacher",
                 [$now],
@@ -98,7 +98,7 @@ final readonly class DoorFacts
             )
             ->selectRaw(
                 "(select json_agg(json_build_array(role, begins_on - date '1970-01-01', ends_on - date '1970-01-01'))
-                    from parts where person_id = ? and session_id is null and section_id in (select section_id
+                    from memberships where person_id = ? and session_id is null and section_id in (select section_id
                     from series_sections where series_id = series.id)) as parts",
                 [$person],
             )

@@ -168,7 +168,7 @@ final readonly class DoorPage
             [],
             $visitor,
             null,
-            ! hash_equals($room->secret_sum, Secrets::sum($secret)),
+            ! hash_equals($room->secret_hash, Secrets::sum($secret)),
             $room->is_hidden,
             room: $state,
             openHours: $hours,

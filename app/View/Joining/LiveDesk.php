@@ -139,13 +139,13 @@ final readonly class LiveDesk
     {
         $ids = array_map(fn (Person $p): int => $p->id, $away);
         $day = $live->zone->dateAt($live->start)->iso();
-        $excused = DB::table('absences_told')
+        $excused = DB::table('reported_absences')
             ->whereIn('person_id', $ids)
             ->where('from_day', '<=', $day)
             ->where('to_day', '>=', $day)
             ->pluck('person_id', 'person_id');
         $guarded = DB::table('guardianships')->whereIn('student_id', $ids)->pluck('student_id', 'student_id');
-        $told = DB::table('letters')
+        $told = DB::table('emails')
             ->where('kind', 'not-here')
             ->where('key', 'like', "not here $live->session, %")
             ->pluck(DB::raw("values->>'student' as student"))

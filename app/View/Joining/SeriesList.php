@@ -68,7 +68,7 @@ final readonly class SeriesList
                     ->whereNull('retired_at'),
             )
             ->leftJoin('host_accounts', 'host_accounts.id', '=', 'host_account_id')
-            ->leftJoin('openness_accepted', 'openness_accepted.series_id', '=', 'series.id')
+            ->leftJoin('accepted_deviations', 'accepted_deviations.series_id', '=', 'series.id')
             ->leftJoin('people', 'people.id', '=', 'accepted_by')
             ->orderByRaw(
                 "nullif(regexp_replace(sections.year, '[^0-9]', '', 'g'), '')::int nulls last, sections.title, ".
@@ -90,7 +90,7 @@ final readonly class SeriesList
                 'floor',
                 'registering',
                 'host_accounts.name as account',
-                'print',
+                'accepted_deviations.hash',
                 DB::raw("people.given_name || ' ' || people.family_name as accepted"),
             ]);
         $presets = Presets::all();
@@ -136,7 +136,7 @@ final readonly class SeriesList
                         $sentence,
                         $differs,
                         $more,
-                        $more !== [] && $r->print === Presets::openness($more) ? (string) $r->accepted : null,
+                        $more !== [] && $r->hash === Presets::openness($more) ? (string) $r->accepted : null,
                         (bool) $r->is_hidden,
                         $r->account,
                         $r->registering === null
@@ -187,7 +187,7 @@ final readonly class SeriesList
         foreach ($pairs as $pair) {
             $sections[(int) $pair->series_id][] = (int) $pair->section_id;
         }
-        $students = DB::table('parts')
+        $students = DB::table('memberships')
             ->whereIn('section_id', array_values(array_unique(array_merge(...$sections))))
             ->whereRaw(Belongings::ON_ROSTER, [$today->iso()])
             ->groupBy('section_id')
@@ -196,8 +196,8 @@ final readonly class SeriesList
         $distinct =
             $shared === []
                 ? collect()
-                : DB::table('parts')
-                    ->join('series_sections', 'series_sections.section_id', '=', 'parts.section_id')
+                : DB::table('memberships')
+                    ->join('series_sections', 'series_sections.section_id', '=', 'memberships.section_id')
                     ->whereIn('series_id', $shared)
                     ->whereRaw(Belongings::ON_ROSTER, [$today->iso()])
                     ->groupBy('series_id')

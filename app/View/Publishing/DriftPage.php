@@ -47,14 +47,14 @@ final readonly class DriftPage
     public static function of(Term $term, Person $for): self
     {
         $sections = Section::query()->where('term_id', $term->id)->servedBy($for)->get()->keyBy('id');
-        $drifts = DB::table('drifts')
-            ->join('placements', 'placements.id', '=', 'placement_id')
+        $drifts = DB::table('outside_changes')
+            ->join('published_items', 'published_items.id', '=', 'placement_id')
             ->whereIntegerInRaw('section_id', $sections->modelKeys());
         $all = (clone $drifts)->count();
         $rows = $drifts
             ->orderBy('section_id')
             ->orderBy('place')
-            ->orderBy('placements.id')
+            ->orderBy('published_items.id')
             ->limit(self::SHOWN)
             ->get(['placement_id', 'what', 'theirs', 'found_at']);
         $placements = Placement::query()->whereIntegerInRaw('id', $rows->pluck('placement_id'))->get()->keyBy('id');
@@ -73,7 +73,7 @@ final readonly class DriftPage
                 is_array($theirs) ? FieldChange::between(array_intersect_key($ours, $theirs), $theirs) : null,
             );
         };
-        $looked = DB::table('looked_at')->where('what', 'drift')->first();
+        $looked = DB::table('check_results')->where('what', 'drift')->first();
         $found = [];
         foreach ($rows as $one) {
             if (isset($placements[$one->placement_id])) {
@@ -110,7 +110,7 @@ final readonly class DriftPage
     {
         $out = [];
         foreach (
-            DB::table('added_there')
+            DB::table('foreign_items')
                 ->whereIntegerInRaw('section_id', array_keys($sections))
                 ->where('is_left', false)
                 ->orderBy('section_id')

@@ -21,22 +21,22 @@ final readonly class PlacesPage
 
     public static function of(Places $places): self
     {
-        $plan = DB::table('placements')
+        $plan = DB::table('published_items')
             ->groupBy('place')
             ->get([
                 'place',
-                DB::raw('count(*) filter (where '.Placement::DIFFERS.' and standing_print is null) as add'),
+                DB::raw('count(*) filter (where '.Placement::DIFFERS.' and published_hash is null) as add'),
                 DB::raw(
                     'count(*) filter (where '.
                         Placement::DIFFERS.
-                        ' and standing_print is not null and wanted_print is not null) as change',
+                        ' and published_hash is not null and desired_hash is not null) as change',
                 ),
                 DB::raw(
                     'count(*) filter (where '.
                         Placement::DIFFERS.
-                        ' and standing_print is not null and wanted_print is null) as remove',
+                        ' and published_hash is not null and desired_hash is null) as remove',
                 ),
-                DB::raw('count(standing_print) as stands'),
+                DB::raw('count(published_hash) as stands'),
             ])
             ->keyBy('place');
 

@@ -42,7 +42,7 @@ final readonly class ShowingQuery
     {
         return new ShowingPage(
             Showings::ofSchool(),
-            different: DB::table('showings')->whereNotNull('section_id')->count(),
+            different: DB::table('publishing_options')->whereNotNull('section_id')->count(),
             startedTold: (string) DB::table('schools')->orderBy('id')->value('started_told'),
         );
     }
@@ -57,10 +57,10 @@ final readonly class ShowingQuery
             array_keys(Showings::own($section->id) ?? []),
             $this->items($section),
             array_values(
-                DB::table('parts')
+                DB::table('memberships')
                     ->join('people', 'people.id', '=', 'person_id')
                     ->where('section_id', $section->id)
-                    ->where('parts.role', 'student')
+                    ->where('memberships.role', 'student')
                     ->orderBy('family_name')
                     ->orderBy('given_name')
                     ->get(['people.sourced_id', 'given_name', 'family_name'])
@@ -88,7 +88,7 @@ final readonly class ShowingQuery
         } catch (DestinationFailure) {
             return null;
         }
-        $ours = DB::table('placements')
+        $ours = DB::table('published_items')
             ->where('section_id', $section->id)
             ->where('place', Place::CoursePage)
             ->pluck('key')

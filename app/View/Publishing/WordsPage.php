@@ -66,7 +66,7 @@ final readonly class WordsPage
                 ->orderByDesc('id')
                 ->limit(self::STUCK)
                 ->get(),
-            DB::table('letters')->whereNotNull('sent_at')->count(),
+            DB::table('emails')->whereNotNull('sent_at')->count(),
         );
     }
 
@@ -109,7 +109,7 @@ final readonly class WordsPage
     public function sections(): array
     {
         return DB::table('sections')
-            ->whereIn('id', DB::table('placements')->select('section_id'))
+            ->whereIn('id', DB::table('published_items')->select('section_id'))
             ->orderBy('title')
             ->orderBy('sourced_id')
             ->get(['sourced_id', 'title', 'year'])

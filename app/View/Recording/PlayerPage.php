@@ -49,7 +49,7 @@ final readonly class PlayerPage
             ->where('recording_id', $recording->id)
             ->orderBy('n')
             ->get(['from_ms', 'to_ms', 'speaker', 'said']);
-        $released = DB::table('recording_parts')
+        $released = DB::table('recording_segments')
             ->where('recording_id', $recording->id)
             ->get(['n', 'released_at', 'to_all'])
             ->keyBy('n');
@@ -105,7 +105,7 @@ final readonly class PlayerPage
                         ->all(),
                 )
                 : [],
-            (int) DB::table('recording_places')
+            (int) DB::table('playback_positions')
                 ->where(['recording_id' => $recording->id, 'person_id' => $for->id])
                 ->value('ms'),
             $released->every(fn (stdClass $p): bool => (bool) $p->to_all),
@@ -119,7 +119,7 @@ final readonly class PlayerPage
         return Person::query()
             ->whereIn(
                 'id',
-                DB::table('parts')
+                DB::table('memberships')
                     ->whereIn('section_id', $recording->session->series->sectionIds())
                     ->where('role', 'student')
                     ->select('person_id'),

@@ -41,7 +41,7 @@ final readonly class ReleasedRecording
                     DB::table('series_sections')->whereIntegerInRaw('section_id', $sections)->select('series_id'),
                 )
                 ->whereRaw(
-                    'exists (select 1 from recording_parts p where p.recording_id = recordings.id and
+                    'exists (select 1 from recording_segments p where p.recording_id = recordings.id and
                         p.released_at is not null and (p.to_all or exists (select 1 from recording_readers r
                         where r.recording_id = p.recording_id and r.n = p.n and r.person_id = ?)))',
                     [$student->id],

@@ -39,11 +39,11 @@ final readonly class SearchPage
                     ->join('recordings', 'recordings.id', '=', 'recording_cues.recording_id')
                     ->join('sessions', 'sessions.id', '=', 'recordings.session_id')
                     ->join(
-                        'recording_parts',
+                        'recording_segments',
                         fn ($j) => $j
-                            ->on('recording_parts.recording_id', '=', 'recordings.id')
-                            ->on('recording_cues.from_ms', '>=', 'recording_parts.from_ms')
-                            ->on('recording_cues.from_ms', '<', 'recording_parts.to_ms'),
+                            ->on('recording_segments.recording_id', '=', 'recordings.id')
+                            ->on('recording_cues.from_ms', '>=', 'recording_segments.from_ms')
+                            ->on('recording_cues.from_ms', '<', 'recording_segments.to_ms'),
                     )
                     ->whereIn('series_id', $section->series()->pluck('series.id'))
                     ->whereNull('recordings.deleted_at')
@@ -61,11 +61,11 @@ final readonly class SearchPage
                                             ->select(DB::raw(1))
                                             ->from('recording_readers')
                                             ->whereColumn('recording_readers.recording_id', 'recordings.id')
-                                            ->whereColumn('recording_readers.n', 'recording_parts.n')
+                                            ->whereColumn('recording_readers.n', 'recording_segments.n')
                                             ->where('recording_readers.person_id', $for->id),
                                     ),
                             )
-                            ->whereNull('word_sum'),
+                            ->whereNull('transcript_hash'),
                     )
                     ->orderByDesc('starts_at')
                     ->orderBy('recording_cues.from_ms')

@@ -23,19 +23,19 @@ final readonly class InvitationAnswers
     public static function of(int $section, LocalDate $today): self
     {
         // Of several series, who says no to one of them says no.
-        $rows = DB::table('letters')
-            ->join('series_sections', 'series_sections.series_id', '=', 'letters.series_id')
+        $rows = DB::table('emails')
+            ->join('series_sections', 'series_sections.series_id', '=', 'emails.series_id')
             ->join('registrations as r', function ($join): void {
-                $join->on('r.series_id', '=', 'letters.series_id')->on('r.person_id', '=', 'letters.person_id');
+                $join->on('r.series_id', '=', 'emails.series_id')->on('r.person_id', '=', 'emails.person_id');
             })
-            ->join('people', 'people.id', '=', 'letters.person_id')
-            ->leftJoin('answers', function ($join): void {
+            ->join('people', 'people.id', '=', 'emails.person_id')
+            ->leftJoin('invitation_responses', function ($join): void {
                 $join
-                    ->on('answers.series_id', '=', 'letters.series_id')
-                    ->on('answers.person_id', '=', 'letters.person_id');
+                    ->on('invitation_responses.series_id', '=', 'emails.series_id')
+                    ->on('invitation_responses.person_id', '=', 'emails.person_id');
             })
             ->where('section_id', $section)
-            ->whereIn('letters.kind', ['accepted', 'changed', 'replaced'])
+            ->whereIn('emails.kind', ['accepted', 'changed', 'replaced'])
             ->whereNotNull('sent_at')
             ->whereRaw(Registered::on('r', $today))
             ->groupBy('people.id')

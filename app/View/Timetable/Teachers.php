@@ -20,9 +20,9 @@ final class Teachers
         $day = app(Clock::class)->schoolDay()->iso();
         $names = ShortNames::ofStaff();
 
-        return DB::table('parts')
+        return DB::table('memberships')
             ->whereIn('section_id', array_values(array_unique($sections)))
-            ->where('parts.role', 'teacher')
+            ->where('memberships.role', 'teacher')
             // The last one read counts: one who teaches it now before one who did or will, the first teacher before
             // others.
             ->orderByRaw("coalesce(ends_on, 'infinity') >= ?, coalesce(begins_on, '-infinity') <= ?", [$day, $day])

@@ -59,7 +59,7 @@ test('the same form succeeds at once after the request before died of memory or 
     $locks = DB::table('pg_locks')->where('locktype', 'advisory')->count();
     expect($locks)
         ->toBe(0)
-        ->and(DB::table('acts')->whereNull('answer')->count())
+        ->and(DB::table('processed_forms')->whereNull('answer')->count())
         ->toBe(0);
 });
 
@@ -78,9 +78,9 @@ test('requests that wait for the same form are few, and the next one is told to 
         ->post("{$copy->url()}/term/closures", $form);
     $press();
     // As if another host were still at it, with two waiting.
-    $last = DB::table('acts')->orderByDesc('at')->value('sum');
-    DB::table('acts')
-        ->where('sum', $last)
+    $last = DB::table('processed_forms')->orderByDesc('at')->value('hash');
+    DB::table('processed_forms')
+        ->where('hash', $last)
         ->update([
             'answer' => null,
             'held_by' => 'elsewhere 1 1 x',
@@ -97,7 +97,7 @@ test('requests that wait for the same form are few, and the next one is told to 
         ->body();
     expect($page)->toContain('Your first request is still being processed.');
     // The host is gone for good: its lease ends, and the form is carried out.
-    DB::table('acts')->update(['held_until' => now()->subMinute()]);
+    DB::table('processed_forms')->update(['held_until' => now()->subMinute()]);
     $press();
-    expect(DB::table('acts')->whereNull('answer')->count())->toBe(0);
+    expect(DB::table('processed_forms')->whereNull('answer')->count())->toBe(0);
 });

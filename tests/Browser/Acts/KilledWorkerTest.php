@@ -77,7 +77,7 @@ test('after a worker is killed in the middle of a publish run, every placement s
             ->toBe(36)
             ->and($run->steps()->where('state', 'failed')->count())
             ->toBe(0)
-            ->and(DB::table('placements')->whereColumn('wanted_print', 'standing_print')->count())
+            ->and(DB::table('published_items')->whereColumn('desired_hash', 'published_hash')->count())
             ->toBe(36)
             ->and($standins->get('/course/pages/MAR')['items'])
             ->toHaveCount(14)
@@ -92,7 +92,7 @@ test('after a worker is killed in the middle of a publish run, every placement s
             ->and($standins->get('/stream/sections/SPA')['posts'])
             ->toHaveCount(1);
         // The console's own run goes on through a database that cuts every connection, and says what came of it.
-        DB::table('placements')->update(['standing_print' => 'older']);
+        DB::table('published_items')->update(['published_hash' => 'older']);
         // The stand-ins' connections are their own affair.
         $others = array_column(
             DB::select('select pid from pg_stat_activity where datname = ?', [$database]),
@@ -105,7 +105,7 @@ test('after a worker is killed in the middle of a publish run, every placement s
             base_path(),
             ['DB_DATABASE' => $database, 'STANDINS_PORT' => (string) $port, 'CACHE_STORE' => 'file'] + getenv(),
         );
-        $older = fn (): int => DB::table('placements')->where('standing_print', 'older')->count();
+        $older = fn (): int => DB::table('published_items')->where('published_hash', 'older')->count();
         until(fn (): bool => $older() < 36, 'the console to begin');
         DB::select(
             'select pg_terminate_backend(pid) from pg_stat_activity where datname = ? and not pid = any(?::int[])',

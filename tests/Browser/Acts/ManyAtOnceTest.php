@@ -71,7 +71,7 @@ test(
         );
         expect(DB::table('registrations')->where('series_id', $series)->where('state', 'accepted')->count())
             ->toBe(3)
-            ->and(DB::table('letters')->where('series_id', $series)->where('kind', 'accepted')->count())
+            ->and(DB::table('emails')->where('series_id', $series)->where('kind', 'accepted')->count())
             ->toBe(3)
             ->and(
                 DB::table('join_links')

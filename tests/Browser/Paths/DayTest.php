@@ -175,7 +175,7 @@ test(
             $galia->script('document.querySelectorAll(".cue button")[20].click()');
             $galia->wait(fn (): bool => $galia->count('.cue.now') === 1, 'the transcript to follow');
             $galia->script('document.querySelector("audio").pause()');
-            $copy->wait(fn (): bool => DB::table('recording_places')->where('recording_id', $recording)->exists());
+            $copy->wait(fn (): bool => DB::table('playback_positions')->where('recording_id', $recording)->exists());
             expect($galia->accessibilityFaults())->toBe([])->and($galia->scrollsSideways())->toBeFalse();
             $galia->open('/sections/8MAR/recordings?q=harbour')->see('matches');
             $teacher

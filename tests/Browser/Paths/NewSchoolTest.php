@@ -86,7 +86,7 @@ test('from a new machine to a student who is signed in, in the browser', functio
             ->press('Sign in')
             ->see('Marine Science');
         $b->press($teacher->shortName())->press('Sign out')->press('Forgot your password?');
-        DB::table('letters')->where('kind', 'invitation')->where('person_id', $teacher->id)->delete();
+        DB::table('emails')->where('kind', 'invitation')->where('person_id', $teacher->id)->delete();
         $copy->standins()->reset();
         $b->fill('email', (string) $teacher->email)
             ->press('Email me a link')

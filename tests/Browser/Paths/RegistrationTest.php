@@ -54,7 +54,7 @@ test('a student registers on a phone, the desk accepts by keys, and the letter a
         ->see('Reason (the student reads it)')
         ->press('Accept 1 exact match')
         ->see('1 registration accepted');
-    DB::table('letters')
+    DB::table('emails')
         ->whereNull('sent_at')
         ->update(['not_before' => now()->subSecond()]);
     Illuminate\Support\Facades\Artisan::call('nomada:post', ['--idle' => 0]);

@@ -31,8 +31,8 @@ final class FeedController extends Controller
     public function __invoke(Request $request, string $secret, SectionFeed $feed, PersonFeed $own): Response
     {
         $sum = Secrets::sum($secret, 'feed');
-        $section = Section::query()->where('feed_sum', $sum)->first();
-        $person = $section === null ? Person::query()->where('feed_sum', $sum)->firstOrFail() : null;
+        $section = Section::query()->where('feed_hash', $sum)->first();
+        $person = $section === null ? Person::query()->where('feed_hash', $sum)->firstOrFail() : null;
         $text = $section !== null ? $feed($section) : ($person === null ? '' : $own($person));
         $response = new Response($text, 200, [
             'Content-Type' => 'text/calendar; charset=utf-8',
@@ -74,7 +74,7 @@ final class FeedController extends Controller
     /** When somebody is busy, and nothing else of it. */
     public function busy(Request $request, string $secret, PersonBusy $busy): Response
     {
-        $person = Person::query()->where('feed_sum', Secrets::sum($secret, 'feed'))->firstOrFail();
+        $person = Person::query()->where('feed_hash', Secrets::sum($secret, 'feed'))->firstOrFail();
 
         return new Response($busy($person), 200, [
             'Content-Type' => 'text/calendar; charset=utf-8; component=vfreebusy',
@@ -100,7 +100,7 @@ final class FeedController extends Controller
     {
         return Section::query()
             ->with('term.school')
-            ->where('feed_sum', Secrets::sum($secret, 'feed'))
+            ->where('feed_hash', Secrets::sum($secret, 'feed'))
             ->firstOrFail();
     }
 

@@ -103,12 +103,12 @@ final readonly class SeriesDoorQuery
     /** @param  array<string, Said>  $moreOpen */
     private function acceptedBy(Series $series, array $moreOpen): ?string
     {
-        $accepted = DB::table('openness_accepted')
+        $accepted = DB::table('accepted_deviations')
             ->leftJoin('people', 'people.id', '=', 'accepted_by')
             ->where('series_id', $series->id)
-            ->first(['print', 'given_name', 'family_name']);
+            ->first(['hash', 'given_name', 'family_name']);
 
-        return $moreOpen !== [] && $accepted !== null && $accepted->print === Presets::openness($moreOpen)
+        return $moreOpen !== [] && $accepted !== null && $accepted->hash === Presets::openness($moreOpen)
             ? trim("$accepted->given_name $accepted->family_name")
             : null;
     }
@@ -211,10 +211,10 @@ final readonly class SeriesDoorQuery
      */
     private function clocks(Series $series, Zone $school): array
     {
-        $zones = DB::table('parts')
+        $zones = DB::table('memberships')
             ->join('people', 'people.id', '=', 'person_id')
             ->whereIn('section_id', $series->sectionIds())
-            ->where('parts.role', 'student')
+            ->where('memberships.role', 'student')
             ->groupBy('time_zone')
             ->orderByRaw('1 desc, 2')
             ->pluck(DB::raw('count(distinct person_id) as n'), 'time_zone');
@@ -228,9 +228,9 @@ final readonly class SeriesDoorQuery
     /** @return list<StandingPlace> */
     private function places(Series $series): array
     {
-        $standing = DB::table('placements')
+        $standing = DB::table('published_items')
             ->whereIn('section_id', $series->sectionIds())
-            ->whereNotNull('standing_print');
+            ->whereNotNull('published_hash');
         $items = (clone $standing)
             ->orderBy('place')
             ->orderBy('label')

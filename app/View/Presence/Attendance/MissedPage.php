@@ -52,12 +52,12 @@ final readonly class MissedPage
             ->whereIntegerInRaw('student_id', $people)
             ->groupBy('student_id')
             ->pluck(DB::raw('count(*) as n'), 'student_id');
-        $written = DB::table('letters')
+        $written = DB::table('emails')
             ->where('kind', 'missed')
             ->where('key', 'like', "missed {$day->iso()}, %")
             ->pluck(DB::raw("(values->>'student')::bigint as student"))
             ->flip();
-        $runs = DB::table('absent_runs')
+        $runs = DB::table('absence_streaks')
             ->whereIn('section_id', Section::query()->where('term_id', $term->id)->servedBy($for)->select('id'))
             ->groupBy('person_id')
             ->pluck(DB::raw('max(n) as n'), 'person_id');

@@ -41,7 +41,7 @@ final readonly class StudentPage
         $bySection = [];
         $missed = [];
         $names = Section::query()
-            ->whereIn('id', DB::table('parts')->where('person_id', $student->id)->select('section_id'))
+            ->whereIn('id', DB::table('memberships')->where('person_id', $student->id)->select('section_id'))
             ->get()
             ->keyBy('id');
         foreach ($attendances->ofPerson($student->id) as [$session, $one, $section]) {
@@ -84,12 +84,12 @@ final readonly class StudentPage
         $today = $clock->schoolDay()->day;
 
         return array_values(
-            DB::table('absences_told')
+            DB::table('reported_absences')
                 ->leftJoin('people', 'people.id', '=', 'by_id')
                 ->where('person_id', $student->id)
                 ->orderByDesc('from_day')
                 ->limit(20)
-                ->get(['absences_told.id', 'from_day', 'to_day', 'why', 'given_name', 'family_name'])
+                ->get(['reported_absences.id', 'from_day', 'to_day', 'why', 'given_name', 'family_name'])
                 ->map(
                     fn (stdClass $r): ToldAbsence => new ToldAbsence(
                         (int) $r->id,

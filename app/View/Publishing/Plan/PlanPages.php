@@ -71,8 +71,8 @@ final readonly class PlanPages
             count(array_filter($rows, fn (PlanRow $r): bool => $r->isNotYet())),
             $show,
             $open,
-            DB::table('drifts')
-                ->join('placements', 'placements.id', '=', 'placement_id')
+            DB::table('outside_changes')
+                ->join('published_items', 'published_items.id', '=', 'placement_id')
                 ->whereIntegerInRaw('section_id', $sections->modelKeys())
                 ->count(),
             $this->standins->controls(),

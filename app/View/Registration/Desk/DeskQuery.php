@@ -231,7 +231,7 @@ final readonly class DeskQuery
         if ($state === null || $state->n < self::LONG) {
             return $this->found($this->queue($of()));
         }
-        $rosters = DB::table('parts')->selectRaw('count(*) as n, max(updated_at) as at')->first();
+        $rosters = DB::table('memberships')->selectRaw('count(*) as n, max(updated_at) as at')->first();
         $print =
             'desk '.
             md5(
@@ -380,11 +380,11 @@ final readonly class DeskQuery
     private function changes(Term $term, Person $for): array
     {
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->iso();
-        $rows = DB::table('parts')
+        $rows = DB::table('memberships')
             ->join('people', 'people.id', '=', 'person_id')
             ->join('sections', 'sections.id', '=', 'section_id')
             ->whereIn('section_id', Section::query()->where('term_id', $term->id)->servedBy($for)->select('id'))
-            ->where('parts.role', 'student')
+            ->where('memberships.role', 'student')
             ->where(
                 fn ($q) => $q
                     ->where('begins_on', '>', $term->starts_on)
@@ -404,12 +404,12 @@ final readonly class DeskQuery
                 'ends_on',
                 DB::raw(
                     '(select count(distinct r.series_id) from registrations r join series_sections s on
-                        s.series_id = r.series_id where s.section_id = parts.section_id and r.person_id =
-                        parts.person_id and '.
+                        s.series_id = r.series_id where s.section_id = memberships.section_id and r.person_id =
+                        memberships.person_id and '.
                         Registered::on('r', $term->calendar()->zone->dateAt($this->clock->seconds())).
                         ') as registered',
                 ),
-                DB::raw('(select count(*) from series_sections s where s.section_id = parts.section_id) as series'),
+                DB::raw('(select count(*) from series_sections s where s.section_id = memberships.section_id) as series'),
             ]);
 
         return array_values(

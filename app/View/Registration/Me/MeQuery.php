@@ -198,19 +198,19 @@ final readonly class MeQuery
             ->whereIn('sections.id', $sections)
             ->whereExists(
                 fn ($q) => $q
-                    ->from('parts')
-                    ->where('parts.person_id', $person->id)
-                    ->whereColumn('parts.section_id', 'sections.id')
+                    ->from('memberships')
+                    ->where('memberships.person_id', $person->id)
+                    ->whereColumn('memberships.section_id', 'sections.id')
                     ->whereRaw(
                         "sessions.day between coalesce(begins_on, '-infinity') and coalesce(ends_on, 'infinity')",
                     )
                     ->whereRaw('coalesce(session_id, sessions.id) = sessions.id')
                     ->whereRaw(
-                        "(parts.role <> 'student' or sessions.chosen is null
-                            or sessions.chosen @> to_jsonb(parts.person_id))",
+                        "(memberships.role <> 'student' or sessions.chosen is null
+                            or sessions.chosen @> to_jsonb(memberships.person_id))",
                     )
                     // Whose session another teacher takes is absent from it.
-                    ->whereRaw("(parts.role <> 'teacher' or sessions.teacher_id is null)"),
+                    ->whereRaw("(memberships.role <> 'teacher' or sessions.teacher_id is null)"),
             )
             ->whereRaw('ends_at > to_timestamp(?)', [$now])
             ->where('state', '!=', 'lost')

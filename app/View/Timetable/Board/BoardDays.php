@@ -28,14 +28,14 @@ final readonly class BoardDays
         $ids = array_map(fn (BoardRow $r): int => $r->id, $of);
         $clashes = array_combine($ids, array_map(fn (BoardRow $r): array => array_flip($r->clashDays), $of));
         $weeks = [];
-        $rows = DB::table('placements')
+        $rows = DB::table('published_items')
             ->whereIn('section_id', $ids)
             ->where('place', 'course-page')
             ->where('key', 'like', '%/week-%')
             ->get([
                 'section_id',
                 'key',
-                'standing_print',
+                'published_hash',
                 DB::raw(Placement::DIFFERS.' as differs'),
                 DB::raw('trouble is not null as trouble'),
             ]);
@@ -43,7 +43,7 @@ final readonly class BoardDays
             $weeks[$p->section_id][(int) substr((string) strrchr($p->key, '-'), 1)] = match (true) {
                 $p->trouble => 'wrong',
                 ! $p->differs => 'published',
-                $p->standing_print === null => 'planned',
+                $p->published_hash === null => 'planned',
                 default => 'changed',
             };
         }

@@ -71,13 +71,13 @@ final readonly class BoardQuery
                 )
                 : $this->counted($ids, $day);
         $places = $this->plan->counts($ids);
-        $drifts = DB::table('drifts')
-            ->join('placements', 'placements.id', '=', 'placement_id')
+        $drifts = DB::table('outside_changes')
+            ->join('published_items', 'published_items.id', '=', 'placement_id')
             ->groupBy('section_id')
             ->pluck(DB::raw('count(*) as n'), 'section_id');
-        $truth = json_decode((string) DB::table('looked_at')->where('what', 'truth')->value('result'), true);
+        $truth = json_decode((string) DB::table('check_results')->where('what', 'truth')->value('result'), true);
         $other = is_array($truth) ? (array) $truth['sections'] : [];
-        $runs = DB::table('absent_runs')->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');
+        $runs = DB::table('absence_streaks')->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');
         $toTell = array_flip($this->told->waiting($ids));
         $out = [];
         foreach (
@@ -126,7 +126,7 @@ final readonly class BoardQuery
             'registered' => $this->registered($ids, $day),
             'roster' => array_map(
                 intval(...),
-                DB::table('parts')
+                DB::table('memberships')
                     ->whereIn('section_id', $ids)
                     ->whereRaw(Belongings::ON_ROSTER, [$day->iso()])
                     ->groupBy('section_id')
@@ -158,7 +158,7 @@ final readonly class BoardQuery
                 group by s.series_id
             ), people as materialized (
                 select series_id, count(distinct person_id) as n
-                from parts join series_sections using (section_id)
+                from memberships join series_sections using (section_id)
                 where series_id in (select id from mine) and role in ('student', 'teacher', 'co-teacher')
                 group by series_id
             )
@@ -228,9 +228,9 @@ final readonly class BoardQuery
                 ->whereRaw(Registered::on('registrations', $day))
                 ->whereExists(
                     fn ($q) => $q
-                        ->from('parts')
-                        ->whereColumn('parts.section_id', 'series_sections.section_id')
-                        ->whereColumn('parts.person_id', 'registrations.person_id')
+                        ->from('memberships')
+                        ->whereColumn('memberships.section_id', 'series_sections.section_id')
+                        ->whereColumn('memberships.person_id', 'registrations.person_id')
                         ->where('role', 'student')
                         ->whereRaw("coalesce(ends_on, 'infinity') >= ?", [$day->iso()]),
                 )

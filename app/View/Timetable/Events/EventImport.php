@@ -151,7 +151,7 @@ final readonly class EventImport
             ->where('term_id', $term->id)
             ->select('sections.*')
             ->selectRaw(
-                'exists (select 1 from parts e where e.section_id = sections.id and e.person_id = ? and
+                'exists (select 1 from memberships e where e.section_id = sections.id and e.person_id = ? and
                     e.role in (\'teacher\', \'co-teacher\')) as is_own',
                 [$teacher->id ?? 0],
             )

@@ -186,8 +186,8 @@ final readonly class MovesQuery
             ->whereRaw('starts_at < to_timestamp(?) and ends_at > to_timestamp(?)', [$to, $from])
             ->whereExists(
                 fn ($q) => $q
-                    ->from('parts as own')
-                    ->join('parts as other', 'other.person_id', '=', 'own.person_id')
+                    ->from('memberships as own')
+                    ->join('memberships as other', 'other.person_id', '=', 'own.person_id')
                     ->whereIn('own.section_id', $sections)
                     ->whereIn('own.role', ['student', 'teacher', 'co-teacher'])
                     ->whereIn('other.role', ['student', 'teacher', 'co-teacher'])

@@ -84,7 +84,7 @@ final readonly class SessionPanelQuery
     {
         $zones = Part::query()
             ->where('section_id', $section->id)
-            ->where('parts.role', 'student')
+            ->where('memberships.role', 'student')
             ->join('people', 'people.id', '=', 'person_id')
             ->selectRaw('time_zone, count(*) as n')
             ->groupBy('time_zone')

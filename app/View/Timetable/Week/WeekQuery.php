@@ -505,7 +505,7 @@ final readonly class WeekQuery
         return DB::table('people')
             ->whereIn(
                 'id',
-                DB::table('parts')
+                DB::table('memberships')
                     ->whereIn(
                         'section_id',
                         Section::query()->where('term_id', $term->id)->seenBy($for)->select('id'),
