@@ -73,8 +73,8 @@ final class ServedSchool
         }
         // The school as imported: what an earlier run made goes with the stand-ins' rooms.
         DB::statement(
-            'truncate join_links, registrations, emails, published_items, runs, run_steps, jobs, audit_log, announcements,
-                section_announcements, outside_changes cascade',
+            'truncate join_links, registrations, emails, published_items, runs, run_steps, jobs, audit_log,
+                announcements, section_announcements, outside_changes cascade',
         );
         $this->services = new Services();
         @unlink($log = storage_path('logs/bench.log'));

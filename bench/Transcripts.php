@@ -10,7 +10,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * 600 transcripts of 60 minutes into memberships, beside the plain way over the same places: from each place back to every
+ * 600 transcripts of 60 minutes into parts, beside the plain way over the same places: from each place back to every
  * other that lies the right way behind it.
  */
 final class Transcripts

@@ -31,7 +31,7 @@ final readonly class CheckDerived
 
     /**
      * @return list<array{kind: string, what: string}> kind: sessions, overlap, clashes, placements, parts, strays,
-     *   promises
+     *   promises, collations
      */
     public function __invoke(): array
     {
@@ -44,7 +44,38 @@ final readonly class CheckDerived
             array_push($out, ...$this->sessions($term), ...$this->found($term), ...$this->placements($term));
         }
 
-        return [...$out, ...$this->overlaps(), ...$this->parts(), ...$this->strays(), ...$this->promises()];
+        return [
+            ...$out,
+            ...$this->overlaps(),
+            ...$this->parts(),
+            ...$this->strays(),
+            ...$this->promises(),
+            ...$this->collations(),
+        ];
+    }
+
+    /**
+     * Names are sorted by a library of the operating system. When an update of it sorts otherwise, indexes are wrong
+     * until they are built anew.
+     *
+     * @return list<array{kind: string, what: string}>
+     */
+    private function collations(): array
+    {
+        $rows = DB::select(
+            'select collname from pg_collation where collversion is distinct from pg_collation_actual_version(oid)
+                and collnamespace = current_schema()::regnamespace',
+        );
+
+        return array_values(
+            array_map(
+                fn (stdClass $r): array => self::row(
+                    'collations',
+                    (string) __('console.check.collation', ['name' => $r->collname]),
+                ),
+                $rows,
+            ),
+        );
     }
 
     /** @return list<array{kind: string, what: string}> */

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Nomada\App\Console;
 
 use Illuminate\Console\Command;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Nomada\App\Actions\Presence\WorkOutAttendance;
 use Nomada\App\Actions\Publishing\KeepMaterials;
 use Nomada\App\Actions\Recording\DeleteRecordings;
+use Nomada\App\Support\Retention;
 
 /**
  * What nobody comes back for: uploads between preview and taking, ended sign-ins, links that set no password; and
@@ -27,8 +27,6 @@ final class TidyCommand extends Command
     /** Days after which each goes. */
     private const UPLOADS = 2;
 
-    private const SIGN_INS = 60;
-
     public function handle(DeleteRecordings $recordings, KeepMaterials $materials): int
     {
         $recordings();
@@ -41,9 +39,7 @@ final class TidyCommand extends Command
                 File::delete($file->getPathname());
             }
         }
-        $before = now()->subDays(self::SIGN_INS);
-        DB::table('sign_ins')->where('seen_at', '<', $before)->delete();
-        DB::table('account_passes')->where('expires_at', '<', $before)->delete();
+        Retention::prune();
 
         return self::SUCCESS;
     }

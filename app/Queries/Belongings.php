@@ -87,6 +87,7 @@ final class Belongings
     /** The first and the last day of a part as day numbers. */
     private static function days(): string
     {
-        return "memberships.begins_on - date '1970-01-01' as from_day, memberships.ends_on - date '1970-01-01' as until_day";
+        return "memberships.begins_on - date '1970-01-01' as from_day,
+            memberships.ends_on - date '1970-01-01' as until_day";
     }
 }

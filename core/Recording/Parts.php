@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Recording;
 
 /**
- * Cuts a recording into memberships at pauses of its transcript: none under five minutes (but a whole short one), none over
+ * Cuts a recording into parts at pauses of its transcript: none under five minutes (but a whole short one), none over
  * twenty, none inside a cue; the fewest parts, and of those the ones with the longest pauses between them.
  *
  * A pause is the time between two cues in which nobody speaks; where two cues touch it is one of no length. Where it

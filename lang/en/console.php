@@ -3,6 +3,8 @@
 // What the commands say; what they are for stands beside them, since it is read before there are words.
 return [
     'check' => [
+        'collation' => 'The library behind collation :name has changed: run "reindex database", then "alter collation '
+            .':name refresh version" in PostgreSQL',
         'disabled' => 'Enrolment :enrolment does not follow its disabled person',
         'right' => 'All derived data is correct.',
         'sessions' => ':section, :series: sessions differ from the plan',

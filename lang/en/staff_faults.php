@@ -122,6 +122,8 @@ return [
         'rows' => ':file has more than :n rows. Split the school into several imports.',
         'long' => 'Reading takes too long: :file was read up to line :line. Split the school into several imports.',
         'lines' => ':lines',
+        'school' => 'These files are of the school :read, and Nomada holds the school :known. Check that you chose the '
+            .'right files, or correct sourcedId in orgs.csv.',
         'last' => 'Only the last import can be undone.',
         'nothing' => 'There is no folder or zip file at ":path".',
         'files' => 'None of the known files was found. Known are :files.',

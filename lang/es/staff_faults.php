@@ -125,6 +125,8 @@ return [
         'long' => 'La lectura tarda demasiado: :file se leyó hasta la línea :line. Divide el centro en varias '.
             'importaciones.',
         'lines' => ':lines',
+        'school' => 'Estos archivos son del centro :read, y Nomada tiene el centro :known. Comprueba que elegiste los '
+            .'archivos correctos o corrige sourcedId en orgs.csv.',
         'last' => 'Solo se puede deshacer la última importación.',
         'nothing' => 'No hay ninguna carpeta ni archivo zip en «:path».',
         'files' => 'No se encontró ninguno de los archivos conocidos, que son :files.',

@@ -320,6 +320,7 @@ test('nobody but the import and whoever gives parts asks enrolments', function (
         'Part',
         'PartController',
         'RosterOut',
+        'CheckedAtEnd',
     ];
     $found = [];
     foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(app_path())) as $file) {

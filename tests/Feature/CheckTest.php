@@ -69,7 +69,7 @@ test('the check sees what hangs on a session that is not its own, and what was p
         'promises',
         function () {
             DB::table('series')->update(['registering' => json_encode(['seats' => 1])]);
-            DB::table('registrations')->update(['came_by' => 'form']);
+            DB::table('registrations')->update(['came_by' => 'own']);
         },
     ],
 ]);

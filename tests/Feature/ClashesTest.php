@@ -183,6 +183,7 @@ test('no list asks more questions for more sections', function () {
     $folder = sys_get_temp_dir().'/invented-'.bin2hex(random_bytes(4));
     InventedSchool::write($folder, 30, 60, 3);
     DB::table('terms')->update(['sourced_id' => 'L27']);
+    DB::table('schools')->update(['sourced_id' => 'LTS']);
     Artisan::call('nomada:import', ['path' => $folder]);
 
     foreach ($paths as $i => $path) {

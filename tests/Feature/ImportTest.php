@@ -209,3 +209,12 @@ test('what is larger than 64 MB together is refused before it is read, whatever 
     expect(fn () => Nomada\App\Support\ImportFiles::from($path))->toFault('larger than 64 MB together', 'file');
     unlink($path);
 });
+
+test('the files of another school are refused, and nothing of ours changes', function () {
+    $this->school();
+    $orgs = str_replace(['MTS', 'Marisma'], ['OTS', 'Other'], SmallSchool::files()['orgs.csv']);
+    expect(fn () => importCommand(['orgs.csv' => $orgs]))
+        ->toThrow(Nomada\Core\Fault::class, 'import.school')
+        ->and(DB::table('schools')->pluck('name')->all())
+        ->toBe(['Marisma Travelling School']);
+});

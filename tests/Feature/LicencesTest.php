@@ -223,10 +223,16 @@ test(
         $two = DB::table('sessions')->where('state', 'planned')->orderByDesc('id')->limit(2)->get();
         DB::table('sessions')
             ->where('id', $two[0]->id)
-            ->update(['starts_at' => DB::raw("starts_at + interval '1 hour'")]);
+            ->update([
+                'starts_at' => DB::raw("starts_at + interval '1 hour'"),
+                'ends_at' => DB::raw("ends_at + interval '1 hour'"),
+            ]);
         DB::table('sessions')
             ->where('id', $two[1]->id)
-            ->update(['starts_at' => DB::raw("starts_at - interval '1 hour'")]);
+            ->update([
+                'starts_at' => DB::raw("starts_at - interval '1 hour'"),
+                'ends_at' => DB::raw("ends_at - interval '1 hour'"),
+            ]);
         $this->get('/timetable/licences')->assertSee('being calculated');
     },
 );

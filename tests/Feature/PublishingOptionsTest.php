@@ -80,7 +80,9 @@ test(
             ] + SHOWN,
         )->assertSessionHasNoErrors();
         // Only in what it differs is its own: what the school changes later holds for the rest.
-        expect(json_decode(DB::table('publishing_options')->whereNotNull('section_id')->value('rules'), true))->toEqual([
+        expect(
+            json_decode(DB::table('publishing_options')->whereNotNull('section_id')->value('rules'), true),
+        )->toEqual([
             'next' => 'after MAR/reading-list',
             'weeks' => 'top',
             'till' => 0,
@@ -194,7 +196,9 @@ test('words of the places are edited, looked at with a section before they are k
     ])->assertSessionHasErrors('text');
     $this->put('/registration/letters/course-next/xx', $own)->assertNotFound();
     // What is put in where there is nothing yet is of the language of the words.
-    foreach (['en' => 'Tue 9 Feb is cancelled: boat trip', 'es' => 'mar 9 feb se cancela'] as $language => $example) {
+    foreach (
+        ['en' => 'Tue 9 Feb is cancelled: boat trip', 'es' => 'mar 9 feb se cancela'] as $language => $example
+    ) {
         $this->get("/registration/letters?kind=changed&language=$language")->assertSee($example);
     }
     $this->get('/registration/letters?kind=invitation&language=es')
@@ -243,7 +247,11 @@ test('what others have added there is named, and left or taken away', function (
     foreach (['MAR/items/reading-list', 'SPA/items/rules'] as $path) {
         $this->standins->put("/course/pages/$path", '{"title":"A list of theirs","block":"pinned","fields":{}}');
     }
-    $named = fn (): array => DB::table('foreign_items')->where('is_left', false)->orderBy('key')->pluck('key')->all();
+    $named = fn (): array => DB::table('foreign_items')
+        ->where('is_left', false)
+        ->orderBy('key')
+        ->pluck('key')
+        ->all();
     $this->as('A-1')->post('/publishing/drift/look')->assertSessionHas('said');
     expect($named())->toBe(['MAR/reading-list', 'SPA/rules']);
     $this->get('/publishing/drift')->assertSee('A list of theirs')->assertSee('Remove');

@@ -130,10 +130,7 @@ test('before and after of a change are shown', function () {
         'end_kind' => 'term',
     ]);
 
-    $this->get('/publishing')
-        ->assertSee('Y8 Marine Science')
-        ->assertSee('changed')
-        ->assertDontSee('Y7 Spanish');
+    $this->get('/publishing')->assertSee('Y8 Marine Science')->assertSee('changed')->assertDontSee('Y7 Spanish');
     $this->get('/publishing/sections/MAR')
         ->assertSee('<del>Tue Thu 10:00–10:47 Madrid</del>', false)
         ->assertSee('<ins>Tue Thu 12:15–13:02 Madrid</ins>', false);
@@ -240,7 +237,10 @@ test(
             ->and([$out['failed'], $out['asked']])
             ->toBe([[], 1])
             ->and(
-                DB::table('outside_changes')->join('published_items', 'published_items.id', '=', 'placement_id')->pluck('key')->all(),
+                DB::table('outside_changes')
+                    ->join('published_items', 'published_items.id', '=', 'placement_id')
+                    ->pluck('key')
+                    ->all(),
             )
             ->toBe(['MAR/week-6'])
             ->and(array_column($this->standins->get('/course/pages/MAR')['items'], 'item'))

@@ -238,7 +238,7 @@ test(
     function () {
         // Lúa is in Spanish and, from now, in Statistics; nobody of Marine Science is in Spanish.
         $this->as('A-1')->post('/sections/STA/people', ['person' => 'S-4', 'role' => 'student']);
-        DB::table('enrolments')->insertOrIgnore([
+        DB::table('enrolments')->insert([
             'section_id' => $this->section('STA')->id,
             'person_id' => personCalled('S-4')->id,
             'role' => 'student',

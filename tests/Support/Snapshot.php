@@ -40,16 +40,13 @@ final readonly class Snapshot
     public function putBack(): void
     {
         DB::transaction(function (): void {
-            // Not row by row whether what it refers to is there already: at the end everything is.
-            DB::statement('set local session_replication_role = replica');
-            foreach ($this->rows as $table => $json) {
+            foreach (array_intersect_key(self::keys(), $this->rows) as $table => $key) {
                 DB::insert(
                     "insert into \"$table\" select * from json_populate_recordset(null::\"$table\", ?) on
-                        conflict do nothing",
-                    [$json],
+                        conflict ($key) do nothing",
+                    [$this->rows[$table]],
                 );
             }
-            DB::statement('set local session_replication_role = origin');
         });
         // New rows get numbers behind those, wherever counting had begun anew.
         DB::select('select '.implode(', ', $this->counted));
@@ -68,13 +65,45 @@ final readonly class Snapshot
     /** @return list<string> */
     private static function tables(): array
     {
-        return array_column(
-            DB::select(
-                "select relname as name from pg_class where relkind = 'r' and relname <> 'migrations'
-                    and relnamespace = 'public'::regnamespace order by relname",
-            ),
-            'name',
+        return array_keys(self::keys());
+    }
+
+    /**
+     * The columns of each table's primary key. What a table refers to comes before it, but for what may refer to rows
+     * that come later in a transaction.
+     *
+     * @return array<string, string> by table
+     */
+    private static function keys(): array
+    {
+        $rows = DB::select(
+            <<<'SQL'
+            with recursive
+                own as (
+                    select oid from pg_class where relkind = 'r' and relname <> 'migrations'
+                        and relnamespace = 'public'::regnamespace
+                ),
+                refers as (
+                    select distinct conrelid, confrelid from pg_constraint
+                    where contype = 'f' and not condeferred and conrelid <> confrelid
+                ),
+                steps(oid, step) as (
+                    select oid, 0 from own
+                    union
+                    select conrelid, step + 1 from steps join refers on confrelid = steps.oid where step < 20
+                )
+            select relname as name, (
+                    select string_agg('"' || attname || '"', ', ') from pg_constraint k
+                    join pg_attribute a on a.attrelid = k.conrelid and a.attnum = any (k.conkey)
+                    where k.conrelid = c.oid and k.contype = 'p'
+                ) as key
+            from pg_class c
+            join (select oid, max(step) as step from steps group by oid) s using (oid)
+            order by step, relname
+            SQL,
         );
+
+        return array_column($rows, 'key', 'name');
     }
 
     /** @return list<\stdClass> each with its sequence, and the table and the column that it numbers */

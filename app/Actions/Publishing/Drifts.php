@@ -149,7 +149,10 @@ final class Drifts
     public function putBack(array $placements, Person $by, bool $queue = true): ?Run
     {
         return DB::transaction(function () use ($placements, $by, $queue): ?Run {
-            $rows = DB::table('outside_changes')->whereIntegerInRaw('placement_id', $placements)->lock('for update')->get();
+            $rows = DB::table('outside_changes')
+                ->whereIntegerInRaw('placement_id', $placements)
+                ->lock('for update')
+                ->get();
             foreach ($rows as $row) {
                 // Over exactly what was looked at: what is changed once more in the meantime is asked for again.
                 Placement::query()
@@ -237,7 +240,9 @@ final class Drifts
         $read = $standing->reject(
             fn (Placement $p): bool => isset($silent["{$place->value} ".explode('/', $p->key, 2)[0]]),
         );
-        DB::table('outside_changes')->whereIntegerInRaw('placement_id', array_diff($read->modelKeys(), $differ))->delete();
+        DB::table('outside_changes')
+            ->whereIntegerInRaw('placement_id', array_diff($read->modelKeys(), $differ))
+            ->delete();
 
         return [count($differ), $silent];
     }
@@ -284,7 +289,10 @@ final class Drifts
         return array_values(
             array_map(
                 intval(...),
-                DB::table('outside_changes')->whereIntegerInRaw('placement_id', $placements)->pluck('placement_id')->all(),
+                DB::table('outside_changes')
+                    ->whereIntegerInRaw('placement_id', $placements)
+                    ->pluck('placement_id')
+                    ->all(),
             ),
         );
     }

@@ -83,7 +83,9 @@ final readonly class ReleaseRecording
                 ...$word === null
                     ? []
                     : [
-                        'transcript_hash' => trim($word) === '' ? null : Secrets::sum(mb_strtolower(trim($word)), 'recording'),
+                        'transcript_hash' => trim($word) === ''
+                            ? null
+                            : Secrets::sum(mb_strtolower(trim($word)), 'recording'),
                     ],
             ]);
             $this->told(
@@ -251,11 +253,11 @@ final readonly class ReleaseRecording
     {
         $said = new Said('audit.released', [
             'what' => $parts === null
-                ? new Said('audit.recording')
-                : new Said('audit.parts', ['parts' => implode(', ', $parts)]),
+                    ? new Said('audit.recording')
+                    : new Said('audit.parts', ['parts' => implode(', ', $parts)]),
             'whom' => $people === null
-                ? new Said('audit.everybody')
-                : new Said('audit.students', ['n' => count($people)]),
+                    ? new Said('audit.everybody')
+                    : new Said('audit.students', ['n' => count($people)]),
         ]);
 
         return $byItself ? Said::list([$said, new Said('audit.by_itself')]) : $said;
@@ -264,10 +266,15 @@ final readonly class ReleaseRecording
     private function told(Recording $recording, ?Person $by, Said $what): void
     {
         $series = $recording->session->series;
-        ($this->audit)('recording', $series, $by, new Said('history.with', [
-            'what' => LocalDate::parse((string) $recording->session->day),
-            'with' => $what,
-        ]));
+        ($this->audit)(
+            'recording',
+            $series,
+            $by,
+            new Said('history.with', [
+                'what' => LocalDate::parse((string) $recording->session->day),
+                'with' => $what,
+            ]),
+        );
         ($this->refresh)($series->sectionIds());
     }
 }

@@ -205,7 +205,8 @@ final readonly class DecideRegistration
             ->whereRaw(
                 "(exists (select from memberships p join series_sections t using (section_id) where t.series_id = ? and
                     p.person_id = registrations.person_id and coalesce(p.ends_on, 'infinity') >= ?)
-                or not exists (select from memberships p join series_sections t using (section_id) where t.series_id = ? and
+                or not exists (select from memberships p join series_sections t using (section_id)
+                    where t.series_id = ? and
                     p.person_id = registrations.person_id))",
                 [$series, app(Clock::class)->schoolDay()->iso(), $series],
             )

@@ -17,9 +17,11 @@ use Nomada\App\Models\Term\SchoolImport;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\CurrentTerm;
+use Nomada\App\Support\CheckedAtEnd;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\DryRun;
 use Nomada\App\Support\Locks;
+use Nomada\Core\Fault;
 use Nomada\Core\Interchange\ImportLine;
 use Nomada\Core\Interchange\SchoolData;
 use Nomada\Core\Interchange\Shrinkage;
@@ -166,6 +168,10 @@ final readonly class ImportSchool
             'at' => $this->clock->now(),
         ]);
         if ($data->school !== null) {
+            $known = DB::table('schools')->value('sourced_id');
+            if ($known !== null && $known !== $data->school['sourced_id']) {
+                throw new Fault('import.school', 'files', ['read' => $data->school['sourced_id'], 'known' => $known]);
+            }
             $this->keep($log, 'schools', [$this->zoned($data->school, $log)], 'name');
         }
         $school = DB::table('schools')->orderBy('id')->value('id');
@@ -680,14 +686,13 @@ final readonly class ImportSchool
                 );
             }
         }
-        // Rows that exchange people would meet on their way: they make room first.
-        DB::table('enrolments')
-            ->whereIntegerInRaw('id', array_map(fn (array $c): int => (int) $c[0]->id, $changed))
-            ->update(['role' => DB::raw("'~' || id")]);
-        foreach ([...$moved, ...$changed] as [$old, $row]) {
-            $log->update('enrolments', $old, $row);
-        }
-        $log->insert('enrolments', $added);
+        // Rows that exchange people meet on their way.
+        CheckedAtEnd::of(function () use ($log, $moved, $changed, $added): void {
+            foreach ([...$moved, ...$changed] as [$old, $row]) {
+                $log->update('enrolments', $old, $row);
+            }
+            $log->insert('enrolments', $added);
+        });
 
         return [...$touched, ...$this->ended($data, $log, $known->all(), $sections, $names, $titles)];
     }

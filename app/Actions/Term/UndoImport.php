@@ -19,6 +19,7 @@ use Nomada\App\Models\Term\TermChange;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Queries\CurrentTerm;
+use Nomada\App\Support\CheckedAtEnd;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
@@ -156,24 +157,18 @@ final readonly class UndoImport
             return;
         }
         DB::table($table)->whereIntegerInRaw('id', $log['added'])->delete();
-        if ($table === 'enrolments') {
-            DB::table($table)
-                ->whereIntegerInRaw('id', array_column($log['changed'], 'id'))
-                ->update(['role' => DB::raw("'~' || id || role")]);
-        }
-        // The last that was done to a row is undone first.
-        foreach (array_reverse($log['changed']) as $was) {
-            $to = array_diff_key($was, ['id' => 0]);
-            if ($table === 'people' && isset($to['sourced_id'])) {
-                ImportSchool::rename((int) $was['id'], (string) $to['sourced_id']);
+        CheckedAtEnd::of(function () use ($table, $log): void {
+            // The last that was done to a row is undone first.
+            foreach (array_reverse($log['changed']) as $was) {
+                $to = array_diff_key($was, ['id' => 0]);
+                if ($table === 'people' && isset($to['sourced_id'])) {
+                    ImportSchool::rename((int) $was['id'], (string) $to['sourced_id']);
+                }
+                DB::table($table)
+                    ->where('id', $was['id'])
+                    ->update([...$to, 'updated_at' => now()]);
             }
-            if ($table === 'enrolments' && ! isset($to['role'])) {
-                $to['role'] = DB::raw("substr(role, length('~' || id) + 1)");
-            }
-            DB::table($table)
-                ->where('id', $was['id'])
-                ->update([...$to, 'updated_at' => now()]);
-        }
+        });
     }
 
     /** @param  list<int>  $touched */

@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Timetable;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Support\CheckedAtEnd;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Timetable\PlanHistory;
@@ -160,20 +161,16 @@ final readonly class LaySessions
         foreach (array_chunk(array_values(array_diff($gone, $kept)), 5000) as $ids) {
             DB::table('sessions')->whereIntegerInRaw('id', $ids)->delete();
         }
-        // A row stays where its session stays: passes, presence and recordings are of it. For as long as they change
-        // places, none of them stands in the way of another (see the index sessions_slot).
-        foreach (array_chunk($kept, 5000) as $ids) {
-            DB::table('sessions')
-                ->whereIntegerInRaw('id', $ids)
-                ->update(['is_extra' => true]);
-        }
         $rows = self::asBefore($rows);
-        foreach ([true, false] as $hasId) {
-            $some = array_values(array_filter($rows, fn (array $r): bool => isset($r['id']) === $hasId));
-            foreach (array_chunk($some, 500) as $chunk) {
-                $hasId ? DB::table('sessions')->upsert($chunk, 'id') : DB::table('sessions')->insert($chunk);
+        // A row stays where its session stays: passes, presence and recordings are of it. They may change places.
+        CheckedAtEnd::of(function () use ($rows): void {
+            foreach ([true, false] as $hasId) {
+                $some = array_values(array_filter($rows, fn (array $r): bool => isset($r['id']) === $hasId));
+                foreach (array_chunk($some, 500) as $chunk) {
+                    $hasId ? DB::table('sessions')->upsert($chunk, 'id') : DB::table('sessions')->insert($chunk);
+                }
             }
-        }
+        });
     }
 
     /**

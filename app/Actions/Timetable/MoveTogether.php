@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Support\CheckedAtEnd;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
 use Nomada\Core\Timetable\Move;
@@ -31,16 +32,18 @@ final readonly class MoveTogether
     {
         DB::transaction(function () use ($term, $set, $by): void {
             Locks::timetable($term->id);
-            $this->history->asOneStep($term->id, function () use ($term, $set, $by): void {
-                foreach ($set->moves as $i => $move) {
-                    try {
-                        $this->make($term, $move, $set->besides($move), $by);
-                    } catch (Fault $e) {
-                        throw $e->at("moves.$i");
+            CheckedAtEnd::of(function () use ($term, $set, $by): void {
+                $this->history->asOneStep($term->id, function () use ($term, $set, $by): void {
+                    foreach ($set->moves as $i => $move) {
+                        try {
+                            $this->make($term, $move, $set->besides($move), $by);
+                        } catch (Fault $e) {
+                            throw $e->at("moves.$i");
+                        }
                     }
-                }
+                });
+                $this->checkOverlaps($set);
             });
-            $this->checkOverlaps($set);
         });
     }
 

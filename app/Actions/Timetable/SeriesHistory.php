@@ -111,7 +111,8 @@ final readonly class SeriesHistory
     {
         foreach (array_keys(self::TABLES) as $table) {
             foreach (array_chunk($before[$table] ?? [], 300) as $rows) {
-                DB::table($table)->insertOrIgnore($rows);
+                // What a rule of the database speaks about at the end of an act is never passed over.
+                $table === 'sessions' ? DB::table($table)->insert($rows) : DB::table($table)->insertOrIgnore($rows);
             }
         }
     }

@@ -13,7 +13,7 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\SeriesPlan;
 
 /**
- * Splits the coming sessions of a series into memberships with a pause between, each no longer than a hosting plan allows:
+ * Splits the coming sessions of a series into parts with a pause between, each no longer than a hosting plan allows:
  * the series keeps the first part, and a series of its own is made for each further one.
  */
 final readonly class SplitSeries

@@ -409,7 +409,9 @@ final readonly class DeskQuery
                         Registered::on('r', $term->calendar()->zone->dateAt($this->clock->seconds())).
                         ') as registered',
                 ),
-                DB::raw('(select count(*) from series_sections s where s.section_id = memberships.section_id) as series'),
+                DB::raw(
+                    '(select count(*) from series_sections s where s.section_id = memberships.section_id) as series',
+                ),
             ]);
 
         return array_values(

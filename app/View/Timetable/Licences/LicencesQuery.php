@@ -97,7 +97,8 @@ final readonly class LicencesQuery
                 sections.id = section_id where term_id = ? and state = 'planned') as sessions,
             (select md5(string_agg(series.id || ' ' || coalesce(host_account_id, 0) || series.title, ',' order by
                 series.id)) from series join sections on sections.id = section_id where term_id = ?) as series, (select
-                array[count(*), sum(id), sum(section_id * person_id + hashtext(role)::bigint)]::text from memberships) as
+                array[count(*), sum(id), sum(section_id * person_id + hashtext(role)::bigint)]::text
+                    from memberships) as
                 people,
             (select md5(string_agg(to_jsonb(host_accounts)::text || to_jsonb(hosting_plans)::text, ',' order by
                 host_accounts.id)) from host_accounts join hosting_plans on hosting_plans.id = hosting_plan_id) as
