@@ -15,6 +15,7 @@ final class ManySections
         $of = (array) DB::table('sections')->where('sourced_id', $like)->first();
         $series = (array) DB::table('series')->where('section_id', $of['id'])->first();
         unset($of['id'], $series['id']);
+        DB::beginTransaction();
         foreach (range(1, 100) as $n) {
             $id = DB::table('sections')->insertGetId([
                 ...$of,
@@ -25,5 +26,6 @@ final class ManySections
             $own = DB::table('series')->insertGetId([...$series, 'section_id' => $id, 'uid' => Str::uuid()]);
             DB::table('series_sections')->insertOrIgnore(['series_id' => $own, 'section_id' => $id]);
         }
+        DB::commit();
     }
 }

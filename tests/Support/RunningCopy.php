@@ -171,6 +171,7 @@ final class RunningCopy
             'APP_URL' => $this->url(),
             'NOMADA_PORT' => (string) $this->port,
             'STANDINS_PORT' => (string) $this->standinsPort,
+            'STANDINS_URL' => "http://127.0.0.1:$this->standinsPort",
             'STANDINS_SCHEMA' => 'standins_browser',
             'DB_DATABASE' => self::database('nomada_browser'),
             // A request of a test can ask to die in the middle (tests/Support/dies.php).

@@ -91,6 +91,16 @@ final class Series extends Model
         );
     }
 
+    /**
+     * A new series and the row that puts it into its own section come together: the database asks for both.
+     *
+     * @param  array<string, mixed>  $options
+     */
+    public function save(array $options = []): bool
+    {
+        return DB::transaction(fn (): bool => parent::save($options));
+    }
+
     /** @return BelongsTo<Section, $this> */
     public function section(): BelongsTo
     {

@@ -45,6 +45,7 @@ test('after a worker is killed in the middle of a publish run, every placement s
             [
                 'DB_DATABASE' => $database,
                 'STANDINS_PORT' => (string) $port,
+                'STANDINS_URL' => "http://127.0.0.1:$port",
                 'DB_QUEUE_RETRY_AFTER' => '1',
                 'CACHE_STORE' => 'file',
             ] + getenv(),
@@ -103,7 +104,12 @@ test('after a worker is killed in the middle of a publish run, every placement s
             [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
             $pipes,
             base_path(),
-            ['DB_DATABASE' => $database, 'STANDINS_PORT' => (string) $port, 'CACHE_STORE' => 'file'] + getenv(),
+            [
+                'DB_DATABASE' => $database,
+                'STANDINS_PORT' => (string) $port,
+                'STANDINS_URL' => "http://127.0.0.1:$port",
+                'CACHE_STORE' => 'file',
+            ] + getenv(),
         );
         $older = fn (): int => DB::table('published_items')->where('published_hash', 'older')->count();
         until(fn (): bool => $older() < 36, 'the console to begin');
