@@ -5,6 +5,11 @@ set -Eeuo pipefail
 trap 'printf "nomada: %s stopped at line %s: %s\n" "$0" "$LINENO" "$BASH_COMMAND" >&2' ERR
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 cd "$ROOT"
+GIVEN=("$@")
+# `--help` says what a script is for: the comment at its head.
+case "${1:-}" in
+    -h | --help) sed -n '2,${/^#/!q; s/^# \{0,1\}//p}' "$ROOT/bin/$(basename "$0")"; exit 0 ;;
+esac
 export COMPOSER_ALLOW_SUPERUSER=1
 # Settings of PHP of our own, behind the machine's, for whatever is started from here.
 case "${PHP_INI_SCAN_DIR:-}" in
@@ -14,6 +19,14 @@ esac
 
 say() { printf '%s\n' "$*"; }
 die() { printf 'nomada: %s\n' "$*" >&2; exit 1; }
+
+knows() { # OPTION...: all that the script takes; anything else is refused before it does anything
+    local given option
+    for given in ${GIVEN[@]+"${GIVEN[@]}"}; do
+        for option in "$@"; do if [ "$given" = "$option" ]; then continue 2; fi; done
+        die "\"$given\" is no option of bin/$(basename "$0"); bin/$(basename "$0") --help says what is"
+    done
+}
 
 setting() { # NAME DEFAULT
     local value="${!1:-}"

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Presence;
 
 /**
- * One student in one session: what follows from when they were inside (rules of the job, Presence and attendance).
+ * One student in one session: what follows from when they were inside (docs/rules.md, Presence and attendance).
  *
  * A correction and an excuse stand beside what was computed and take nothing of it away.
  */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Recording;
 
-/** Where a recording is (rules of the job, Recordings). Words in lang/en/recordings.php. */
+/** Where a recording is (docs/rules.md, Recordings). Words in lang/en/recordings.php. */
 enum RecordingState: string
 {
     case Recording = 'recording';

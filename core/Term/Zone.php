@@ -13,7 +13,7 @@ use Nomada\Core\Fault;
  * An IANA time zone, and the two questions asked of it: which instant is this wall time, and what does the wall clock
  * show at this instant.
  *
- * A wall time that the clocks skip moves forward by the gap; one that comes twice means the first (rules of the job,
+ * A wall time that the clocks skip moves forward by the gap; one that comes twice means the first (docs/rules.md,
  * Time; RFC 5545 3.3.5 says the same). Offsets are learnt once a day number and kept, since a term asks for the same
  * days many thousand times.
  */
