@@ -18,7 +18,7 @@ return [
     'day_at_both' => ':day at :time (:school in :place)',
     'next' => 'The next session is :moment.',
     'none_left' => 'There are no more sessions this term.',
-    'room_next' => 'You can come in again the next time the room is open.',
+    'room_next' => 'You can join again the next time the room is open.',
     'because' => 'Reason: :reason. :next',
     'cancelled' => 'cancelled',
     // What it is, what follows from it, and what the button says; a reply without the third has no button.
