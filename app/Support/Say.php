@@ -21,7 +21,7 @@ final class Say
     /** @var array<string, string> the keys of words, by code */
     private static array $keys = [];
 
-    /** @var array<string, IntlDateFormatter> by language */
+    /** @var array<string, IntlDateFormatter> by language and pattern */
     private static array $formats = [];
 
     /** The name of a language, in itself: `English`, `español`. */
@@ -109,17 +109,36 @@ final class Say
     /** `Thu 18 Feb`, `jue 18 feb` */
     public static function day(LocalDate $day): string
     {
+        return self::spoken($day, 'EEE d MMM') ?? $day->short();
+    }
+
+    /** `18 Feb`, `18 feb` */
+    public static function dayMonth(LocalDate $day): string
+    {
+        return self::spoken($day, 'd MMM') ?? $day->dayMonth();
+    }
+
+    /** `Thu`, `jue`; 1 is Monday */
+    public static function weekday(int $weekday): string
+    {
+        // Day 4 of 1970 was a Sunday.
+        return self::spoken(new LocalDate(3 + $weekday), 'EEE') ?? LocalDate::dayName($weekday);
+    }
+
+    /** In the reader's language; null in English, which writes dates in our own short way. */
+    private static function spoken(LocalDate $day, string $pattern): ?string
+    {
         $language = app()->getLocale();
         if ($language === 'en') {
-            return $day->short();
+            return null;
         }
-        $format = self::$formats[$language] ??= new IntlDateFormatter(
+        $format = self::$formats["$language $pattern"] ??= new IntlDateFormatter(
             $language,
             IntlDateFormatter::NONE,
             IntlDateFormatter::NONE,
             'UTC',
             IntlDateFormatter::GREGORIAN,
-            'EEE d MMM',
+            $pattern,
         );
 
         return str_replace('.', '', (string) $format->format($day->day * 86400));

@@ -125,7 +125,7 @@ final readonly class FindQuery
                 [
                     'kind' => 'Week',
                     'title' => "Week $m[1]",
-                    'note' => 'from '.$calendar->monday((int) $m[1])->short(),
+                    'note' => 'from '.Say::day($calendar->monday((int) $m[1])),
                     'url' => route('timetable', ['week' => $m[1]]),
                 ],
             ];
@@ -137,7 +137,7 @@ final readonly class FindQuery
             : [
                 [
                     'kind' => 'Date',
-                    'title' => $date->short(),
+                    'title' => Say::day($date),
                     'note' => $calendar->isOpen($date->day)
                         ? "week {$calendar->weekOf($date->day)}"
                         : Say::because($calendar->closedBecause($date->day)),

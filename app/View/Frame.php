@@ -41,7 +41,7 @@ final readonly class Frame
         $zone = $term?->calendar()->zone ?? $person->zone();
         $now = $clock->seconds();
         $date = $zone->dateAt($now);
-        $short = fn (string $iso): string => LocalDate::parse($iso)->dayMonth();
+        $short = fn (string $iso): string => Say::dayMonth(LocalDate::parse($iso));
 
         return new self(
             $person,

@@ -19,6 +19,17 @@ final readonly class OpeningHours
 {
     private const DAYS = [1 => 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
+    /** How a day's name begins in the languages of the pages; 1 is Monday. */
+    private const BEGIN = [
+        1 => 'mon|lun',
+        'tue|mar',
+        'wed|mi[eé]',
+        'thu|jue',
+        'fri|vie',
+        'sat|s[aá]b',
+        'sun|dom',
+    ];
+
     /** A room that is open for longer than this without a break is a slip, or no drop-in room. */
     private const LONGEST = 6 * 60;
 
@@ -55,7 +66,8 @@ final readonly class OpeningHours
     }
 
     /**
-     * Reads hours as people type them: "Tue 15:00-16:00, Thursday 9 to 10".
+     * Reads hours as people type them: "Tue 15:00-16:00, Thursday 9 to 10", in Spanish too: "mar 15:00-16:00,
+     * jueves 9 a 10".
      *
      * @throws Fault that names the part which does not read
      */
@@ -69,14 +81,17 @@ final readonly class OpeningHours
             }
             if (
                 preg_match(
-                    '/^(mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?\s+(.+?)\s*(?:-|–|to)\s*(.+)$/iu',
+                    '/^('.implode('|', self::BEGIN).')\p{L}*\.?\s+(.+?)\s*(?:-|–|\bto\b|\ba\b)\s*(.+)$/iu',
                     $part,
                     $m,
                 ) !== 1
             ) {
                 throw new Fault('hours.unread', 'hours', ['part' => $part]);
             }
-            $weekday = (int) array_search(ucfirst(strtolower($m[1])), self::DAYS, true);
+            $weekday = 1;
+            while (preg_match('/^('.self::BEGIN[$weekday].')$/iu', $m[1]) !== 1) {
+                $weekday++;
+            }
             $spans[] = [$weekday, TypedTime::read($m[2], 'hours')->minute, TypedTime::read($m[3], 'hours')->minute];
         }
 

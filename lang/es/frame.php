@@ -43,9 +43,9 @@ return [
         'set' => 'Poner',
     ],
     'find' => [
-        'button' => 'Busca una sección, una persona o una fecha',
+        'button' => 'Buscar grupo, persona o fecha',
         'title' => 'Buscar',
-        'label' => 'Busca una sección, una persona o una fecha',
+        'label' => 'Buscar grupo, persona o fecha',
         'like' => 'Una sección, una persona o una fecha: 18 feb, jue, semana 6',
         'found' => 'Resultados',
         'nothing' => 'Sin resultados. Prueba con parte de un nombre, un título de sección o una fecha del trimestre.',

@@ -118,7 +118,7 @@ return [
         'section' => 'Grupo',
         'choose' => 'elige…',
         'usual_name' => 'Tutorías',
-        'hours_like' => 'Tue 15:00-16:00, Wed 9-10',
+        'hours_like' => 'mar 15:00-16:00, jue 9-10',
         'make' => 'Crear sala',
         'hint' => 'Días y horas en el reloj del centro. Reglas para tutorías: :rules',
     ],

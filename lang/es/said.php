@@ -94,7 +94,7 @@ return [
         'room_shown_again' => 'Sala visible de nuevo.',
         'room_taken_out' => 'Sala eliminada.',
         'write_what_room' => 'Escribe un nombre para la sala, de hasta 80 caracteres.',
-        'write_when_room' => 'Escribe cuándo está abierta la sala: "Tue 15:00-16:00, Thu 9-10".',
+        'write_when_room' => 'Escribe cuándo está abierta la sala: «mar 15:00-16:00, jue 9-10».',
     ],
     'event_import' => [
         'choose_calendar_file' => 'Elige un archivo de calendario (.ics).',

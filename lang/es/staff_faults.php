@@ -113,11 +113,11 @@ return [
         'last_together' => 'Una de estas series se cambió después. Deshaz ese cambio primero.',
     ],
     'hours' => [
-        'none' => 'Escribe cuándo está abierta la sala: "Tue 15:00-16:00, Thu 9-10".',
+        'none' => 'Escribe cuándo está abierta la sala: «mar 15:00-16:00, jue 9-10».',
         'backwards' => ':is termina antes de empezar.',
         'long' => ':is dura más de 6 horas. Escribe el horario real.',
         'overlap' => ':is coincide con :other.',
-        'unread' => 'No se puede leer «:part». Escribe un día y unas horas, por ejemplo "Tue 15:00-16:00".',
+        'unread' => 'No se puede leer «:part». Escribe un día y unas horas, por ejemplo «mar 15:00-16:00».',
     ],
     'import' => [
         'since' => 'Una serie de :section de esta importación se cambió después. Deshaz ese cambio primero.',

@@ -19,8 +19,19 @@ export const week = Modal => () => ({
         this.to = Number(this.$root.dataset.to);
         // Where the page is narrower than the week, it opens at today.
         const today = this.columns.find(c => c.day === this.$root.dataset.today);
-        if (today) this.$root.scrollLeft = today.x - 8;
         const svg = this.$root.querySelector('svg');
+        // Whose row it is stays in sight, and leaves its place to nothing but itself.
+        const names = [...svg.querySelectorAll('text.who')];
+        this.$root.addEventListener('scroll', () => {
+            const left = this.$root.scrollLeft;
+            // Over the blocks, which are drawn after them.
+            if (left > 0 && svg.lastElementChild !== names.at(-1)) svg.append(...names);
+            names.forEach(name => {
+                name.setAttribute('x', left);
+                name.classList.toggle('is-beside', left > 0);
+            });
+        });
+        if (today) this.$root.scrollLeft = today.x - Number(this.$root.dataset.left) - 8;
         svg.querySelectorAll('a[data-block]').forEach(a => this.unpack(a));
         svg.addEventListener('pointerdown', e => this.grab(e));
         svg.addEventListener('pointermove', e => this.drag(e));

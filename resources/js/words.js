@@ -13,9 +13,6 @@ export const say = (key, params = {}) => {
 
 /** A date (a Date at noon of UTC, or `2027-02-09`) as the page writes it: `Tue 9 Feb`. */
 export const shortDate = date =>
-    new Date(typeof date === 'string' ? date + 'T12:00:00Z' : date).toLocaleDateString(language, {
-        weekday: 'short',
-        day: 'numeric',
-        month: 'short',
-        timeZone: 'UTC',
-    });
+    new Date(typeof date === 'string' ? date + 'T12:00:00Z' : date)
+        .toLocaleDateString(language, { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
+        .replace(/[.,]/g, '');

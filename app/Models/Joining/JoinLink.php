@@ -20,6 +20,7 @@ use Nomada\Core\Joining\LinkKind;
  * keyed sum of it.
  *
  * @property int $id
+ * @property \Illuminate\Support\Carbon|null $created_at
  * @property int $series_id
  * @property int|null $person_id
  * @property LinkKind $kind

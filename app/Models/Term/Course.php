@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property int $id
+ * @property string $sourced_id
  * @property string $title
  * @property string $code
  */

@@ -10,6 +10,7 @@ use Nomada\Core\Term\Zone;
 
 /**
  * @property int $id
+ * @property string $sourced_id
  * @property string $name
  * @property string $time_zone
  * @property array<string, int>|null $attendance from when on somebody is late, present, absent; null for the usual

@@ -20,6 +20,7 @@ use Nomada\App\Support\Order;
  * @property int $course_id
  * @property int $term_id
  * @property string $sourced_id
+ * @property \Illuminate\Support\Carbon|null $created_at
  * @property string $title
  * @property string $code
  * @property string $year

@@ -10,6 +10,7 @@ use Nomada\App\Actions\Account\SignIns;
 use Nomada\App\Models\Account\SignIn;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\School;
+use Nomada\App\Support\Say;
 use Nomada\Core\Account\Totp;
 
 /** One's own account: the password, the second factor as far as it is set up, and where one is signed in. */
@@ -39,7 +40,7 @@ final readonly class AccountPage
         $zone = $person->zone();
         $on = fn (?\Illuminate\Support\Carbon $at): ?string => $at === null
             ? null
-            : $zone->dateAt((int) $at->timestamp)->short();
+            : Say::day($zone->dateAt((int) $at->timestamp));
         $isBeingSet = $person->totp_secret !== null && ! $person->hasSecondFactor();
         $current = $request->session()->get(SignIns::KEY);
         $signIns = SignIn::query()

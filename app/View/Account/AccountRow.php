@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Account;
 
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Support\Say;
 
 /** One person, as far as signing in goes. */
 final readonly class AccountRow
@@ -42,8 +43,8 @@ final readonly class AccountRow
             $person->name(),
             (string) $person->email,
             $state,
-            $at === null ? null : $zone->dateAt($at)->short(),
-            $seen === null ? null : $zone->dateAt($seen)->short(),
+            $at === null ? null : Say::day($zone->dateAt($at)),
+            $seen === null ? null : Say::day($zone->dateAt($seen)),
             $person->hasSecondFactor(),
         );
     }

@@ -6,6 +6,7 @@ namespace Nomada\App\View\Account;
 
 use Nomada\App\Models\Account\SignIn;
 use Nomada\App\Support\Browser;
+use Nomada\App\Support\Say;
 use Nomada\Core\Term\Zone;
 
 /** One browser in which somebody is signed in. */
@@ -23,7 +24,7 @@ final readonly class SignInRow
 
     public static function of(SignIn $row, Zone $zone, bool $isThis): self
     {
-        $at = fn (int $second): string => $zone->dateAt($second)->short().' '.$zone->clock($second);
+        $at = fn (int $second): string => Say::day($zone->dateAt($second)).' '.$zone->clock($second);
 
         return new self(
             $row->id,

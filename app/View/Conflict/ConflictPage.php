@@ -84,7 +84,7 @@ final readonly class ConflictPage
 
         return new self(
             $last === null || $last[0] === '' ? null : $last[0],
-            $last === null ? null : $zone->dateAt($last[1])->short().' '.$zone->clock($last[1]),
+            $last === null ? null : Say::day($zone->dateAt($last[1])).' '.$zone->clock($last[1]),
             $last[2] ?? '',
             $rows,
             self::address($request),
@@ -174,7 +174,7 @@ final readonly class ConflictPage
                 'rotation' => $value === 'null'
                     ? '–'
                     : implode(', ', Rotation::from((array) json_decode($value, true))->labels()),
-                'move_day' => LocalDate::parse($value)->short(),
+                'move_day' => Say::day(LocalDate::parse($value)),
                 default => $value,
             };
         } catch (Throwable) {

@@ -11,6 +11,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\Presets;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\HistoryLine;
+use Nomada\App\Support\Say;
 use Nomada\Core\Term\Zone;
 
 /**
@@ -94,7 +95,7 @@ final readonly class AuditQuery
                 ])
                 ->map(
                     fn (\stdClass $r): AuditLine => new AuditLine(
-                        $zone->dateAt((int) $r->seconds)->short().' '.$zone->clock((int) $r->seconds),
+                        Say::day($zone->dateAt((int) $r->seconds)).' '.$zone->clock((int) $r->seconds),
                         $r->by,
                         (string) $r->section,
                         HistoryLine::read((string) $r->words, $r->said),

@@ -12,6 +12,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\Presets;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Order;
+use Nomada\App\Support\Say;
 use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\Preset;
 
@@ -57,7 +58,7 @@ final readonly class DropInQuery
             $room->section->name(),
             $room->section->sourced_id,
             $room->openHours()->words(),
-            $hours === null ? '' : $zone->dateAt($hours[0])->short().' '.$zone->clock($hours[0]),
+            $hours === null ? '' : Say::day($zone->dateAt($hours[0])).' '.$zone->clock($hours[0]),
             $hours === null || $hours[0] > $now ? null : $zone->clock($hours[1]),
             $room->is_hidden,
             $presets[$room->preset] ?? $presets['office-hours'],

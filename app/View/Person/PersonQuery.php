@@ -45,7 +45,7 @@ final readonly class PersonQuery
             $person->zone()->clock($this->clock->seconds()),
             Say::place($person->zone()),
             $for->isCoordinator() && ! $isSelf,
-            $person->disabled_on === null ? null : LocalDate::parse($person->disabled_on)->short(),
+            $person->disabled_on === null ? null : Say::day(LocalDate::parse($person->disabled_on)),
             $person->role === Role::Student && $for->isCoordinator(),
             $sections->mapWithKeys(fn (Section $s): array => [$s->sourced_id => $s->name()])->all(),
             $this->sessions->coming($person, $term, array_values($sections->modelKeys()), self::COMING),

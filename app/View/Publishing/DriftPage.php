@@ -136,6 +136,6 @@ final readonly class DriftPage
     {
         return $this->lookedAt === null
             ? ''
-            : $this->zone->dateAt($this->lookedAt)->short().' '.$this->zone->clock($this->lookedAt);
+            : Say::day($this->zone->dateAt($this->lookedAt)).' '.$this->zone->clock($this->lookedAt);
     }
 }

@@ -6,6 +6,7 @@ namespace Nomada\App\View\Publishing;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\Say;
 use Nomada\Core\Term\LocalDate;
 use stdClass;
 
@@ -30,7 +31,7 @@ final class Materials
                         (int) $m->id,
                         $m->title,
                         $m->address,
-                        $m->day === null ? '' : LocalDate::parse($m->day)->short(),
+                        $m->day === null ? '' : Say::day(LocalDate::parse($m->day)),
                         Section::called($m->year, $m->section),
                     ),
                 )

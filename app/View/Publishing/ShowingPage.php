@@ -81,6 +81,6 @@ final readonly class ShowingPage
     {
         $zone = $this->section?->term->calendar()->zone ?? Zone::named('UTC');
 
-        return $zone->dateAt((int) strtotime($moment))->short();
+        return Say::day($zone->dateAt((int) strtotime($moment)));
     }
 }

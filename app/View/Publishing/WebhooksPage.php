@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Publishing;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Publishing\Webhooks\MessageLine;
 use Nomada\App\View\Publishing\Webhooks\WebhookLine;
 use Nomada\Core\Term\Zone;
@@ -66,7 +67,7 @@ final readonly class WebhooksPage
             ->map(
                 fn (stdClass $m): MessageLine => new MessageLine(
                     (int) $m->id,
-                    $zone->dateAt((int) $m->at)->short().' '.$zone->clock((int) $m->at),
+                    Say::day($zone->dateAt((int) $m->at)).' '.$zone->clock((int) $m->at),
                     $m->kind,
                     $m->about,
                     $m->address,

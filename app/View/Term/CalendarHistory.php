@@ -6,6 +6,7 @@ namespace Nomada\App\View\Term;
 
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Term\TermChange;
+use Nomada\App\Support\Say;
 
 /** The last changes of a term's calendar, newest first, each of which can be undone. */
 final readonly class CalendarHistory
@@ -32,7 +33,7 @@ final readonly class CalendarHistory
                     ->map(
                         fn (TermChange $c): CalendarHistoryRow => new CalendarHistoryRow(
                             $c->id,
-                            $zone->dateAt((int) $c->at->timestamp)->short(),
+                            Say::day($zone->dateAt((int) $c->at->timestamp)),
                             $zone->clock((int) $c->at->timestamp),
                             $c->person?->shortName(),
                             $c->line(),

@@ -47,7 +47,7 @@ final readonly class SeriesPreview
         $lost = [];
         foreach ($sessions as $session) {
             if ($session->state === SessionState::Lost && ($from === null || $session->day >= $from->day)) {
-                $lost[Say::because($session->reason)][] = (new LocalDate($session->day))->short();
+                $lost[Say::because($session->reason)][] = Say::day(new LocalDate($session->day));
             }
         }
         $days = ['past' => [], 'planned' => [], 'makeup' => []];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Timetable;
 
 use Illuminate\Support\HtmlString;
+use Nomada\App\Support\Say;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
@@ -100,7 +101,7 @@ final class TermLine
             [, $m, $d] = $date->parts();
             $out[] = [
                 'x' => round($this->left + ($week - 1) * $this->week + 1, 1),
-                'text' => $m === $month ? (string) $d : $date->dayMonth(),
+                'text' => $m === $month ? (string) $d : Say::dayMonth($date),
             ];
             $month = $m;
         }

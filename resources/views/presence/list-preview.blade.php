@@ -1,7 +1,7 @@
 @props(['page'])
 <x-app :title="__('presence.list.title', ['name' => $page->section->name()])">
     <x-page-head :title="__('presence.list.title', ['name' => $page->section->name()])">
-        <x-slot:sum>{{ $page->name }} · {{ $page->day->short() }}</x-slot:sum>
+        <x-slot:sum>{{ $page->name }} · {{ Say::day($page->day) }}</x-slot:sum>
         <a class="pill" href="{{ route('presence-lists', $page->section) }}">‹</a>
     </x-page-head>
     <div class="columns mt-2">

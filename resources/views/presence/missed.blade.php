@@ -1,9 +1,9 @@
 @props(['page', 'n'])
-<x-app :title="__('presence.missed.title', ['day' => $page->day->short()])">
-    <x-page-head :title="__('presence.missed.title', ['day' => $page->day->short()])">
+<x-app :title="__('presence.missed.title', ['day' => Say::day($page->day)])">
+    <x-page-head :title="__('presence.missed.title', ['day' => Say::day($page->day)])">
         <x-slot:sum>{{ trans_choice('presence.missed.sum', count($page->rows)) }}</x-slot:sum>
-        <a class="pill" href="{{ route('missed', ['date' => $page->day->plus(-1)->iso()]) }}">‹ {{ $page->day->plus(-1)->short() }}</a>
-        <a class="pill" href="{{ route('missed', ['date' => $page->day->plus(1)->iso()]) }}">{{ $page->day->plus(1)->short() }} ›</a>
+        <a class="pill" href="{{ route('missed', ['date' => $page->day->plus(-1)->iso()]) }}">‹ {{ Say::day($page->day->plus(-1)) }}</a>
+        <a class="pill" href="{{ route('missed', ['date' => $page->day->plus(1)->iso()]) }}">{{ Say::day($page->day->plus(1)) }} ›</a>
     </x-page-head>
     @if ($page->rows === [])
         <x-empty :title="__('presence.missed.none')">{{ __('presence.missed.none_hint') }}</x-empty>

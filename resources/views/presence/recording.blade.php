@@ -1,7 +1,7 @@
 @props(['page'])
 <x-app :title="__('recordings.title', ['name' => $page->name])">
     <x-page-head :title="$page->name">
-        <x-slot:sum>{{ $page->day->short() }} {{ $page->topic === '' ? '' : '· ' . $page->topic }}</x-slot:sum>
+        <x-slot:sum>{{ Say::day($page->day) }} {{ $page->topic === '' ? '' : '· ' . $page->topic }}</x-slot:sum>
         <span @class([
             'ok' => $page->recording->state->value === 'released',
             'quiet' => true,

@@ -15,7 +15,7 @@
     @else
         <ul class="places">
             @foreach ($page->hits as $hit)
-                <li><a href="{{ route('recording', [$hit->recording, 'at' => $hit->at]) }}">{{ $hit->day->short() }},
+                <li><a href="{{ route('recording', [$hit->recording, 'at' => $hit->at]) }}">{{ Say::day($hit->day) }},
                         {{ Nomada\App\View\Recording\PlayedPart::clock($hit->at) }}</a>
                     <span>{{ $hit->speaker === '' ? '' : "$hit->speaker:" }} {{ $hit->said }}</span>
                     <span class="quiet">{{ $hit->topic }}</span>

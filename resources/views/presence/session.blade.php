@@ -1,7 +1,7 @@
 @props(['page'])
-<x-app :title="$page->section->name() . ', ' . $page->held->day->short()">
+<x-app :title="$page->section->name() . ', ' . Say::day($page->held->day)">
     <x-page-head :title="$page->section->name()">
-        <x-slot:sum>{{ $page->held->day->short() }},
+        <x-slot:sum>{{ Say::day($page->held->day) }},
             {{ $page->zone->clock($page->held->start) }}–{{ $page->zone->clock($page->held->planned) }}
             {{ $page->held->topic === '' ? '' : '· ' . $page->held->topic }}</x-slot:sum>
         @if ($page->before !== null)

@@ -9,13 +9,13 @@
             <ul class="places">
                 @forelse ($page->told as $one)
                     <li><b>{{ $one->from->day === $one->to->day
-                        ? $one->from->short()
-                        : __('attendance.absence.until', ['from' => $one->from->short(), 'to' => $one->to->short()]) }}</b>
+                        ? Say::day($one->from)
+                        : __('attendance.absence.until', ['from' => Say::day($one->from), 'to' => Say::day($one->to)]) }}</b>
                         <span class="quiet">{{ $one->why }}
                             {{ $one->by === '' ? '' : __('attendance.absence.by', ['name' => $one->by]) }}</span>
                         @if ($mayTell)
                             <x-act :to="route('absences.take-back', [$page->student->sourced_id, $one->id])" method="delete"
-                                class="btn-plain py-0" :do="__('attendance.absence.take_back')" :about="$one->from->short()" />
+                                class="btn-plain py-0" :do="__('attendance.absence.take_back')" :about="Say::day($one->from)" />
                         @endif
                     </li>
                 @empty

@@ -1,15 +1,15 @@
 @props(['page'])
 <x-app :title="__('presence.today.title')">
     <div class="bar">
-        <h1>{{ $page->isToday ? __('presence.today.title') : '' }} {{ $page->date->short() }}</h1>
+        <h1>{{ $page->isToday ? __('presence.today.title') : '' }} {{ Say::day($page->date) }}</h1>
         <div class="sum">{{ $page->closed ?? trans_choice('count.sessions', count($page->rows)) }} ·
             {{ __('week.zone', ['place' => $page->place]) }}</div>
         <nav class="end" aria-label="{{ __('presence.today.day') }}">
-            <x-pill :to="route('today', ['date' => $page->date->plus(-1)->iso()])">‹ {{ $page->date->plus(-1)->short() }}</x-pill>
+            <x-pill :to="route('today', ['date' => $page->date->plus(-1)->iso()])">‹ {{ Say::day($page->date->plus(-1)) }}</x-pill>
             @if (!$page->isToday)
                 <x-pill :to="route('today')">{{ __('presence.today.title') }}</x-pill>
             @endif
-            <x-pill :to="route('today', ['date' => $page->date->plus(1)->iso()])">{{ $page->date->plus(1)->short() }} ›</x-pill>
+            <x-pill :to="route('today', ['date' => $page->date->plus(1)->iso()])">{{ Say::day($page->date->plus(1)) }} ›</x-pill>
             @if ($page->mine !== [])
                 @include('presence.start', ['sections' => $page->mine])
             @endif

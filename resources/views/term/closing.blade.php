@@ -7,8 +7,8 @@
     <p class="mb-1">
         <b>{{ trans_choice('term.closing.days', $look->closure->days(), [
             'reason' => $look->closure->reason,
-            'first' => $look->closure->first->short(),
-            'last' => $look->closure->last->short(),
+            'first' => Say::day($look->closure->first),
+            'last' => Say::day($look->closure->last),
         ]) }}</b>
         {{ trans_choice('term.closing.lost', $look->lost, ['sections' => trans_choice('term.sections', $look->sections)]) }}
         {{ trans_choice('term.closing.begun', $look->begun) }}

@@ -2,8 +2,8 @@
 <x-app :title="__('term.title')">
     <x-page-head :title="$page->title">
         <x-slot:sum>{{ __('term.sum', [
-            'first' => $page->calendar->first->short(),
-            'last' => $page->calendar->last->short(),
+            'first' => Say::day($page->calendar->first),
+            'last' => Say::day($page->calendar->last),
             'days' => trans_choice('term.school_days', $page->openDays),
             'weeks' => trans_choice('term.weeks', $page->calendar->weeks()),
             'zone' => $page->calendar->zone->name,

@@ -1,7 +1,7 @@
 {{-- What moving a session would do, for each reach. page: MovingPage --}}
 @props(['page'])
 <fieldset class="reaches">
-    <legend>{{ __('session.move.to', ['day' => $page->day->short(), 'times' => $page->times]) }}</legend>
+    <legend>{{ __('session.move.to', ['day' => Say::day($page->day), 'times' => $page->times]) }}</legend>
     @foreach ($page->doubts as $doubt)
         <p class="todo mb-1">{{ $doubt }}</p>
     @endforeach

@@ -7,7 +7,7 @@
         <a class="ms-auto" href="{{ $close }}">{{ __('session.close') }}</a>
     </div>
     @if ($panel->madeUp !== null)
-        <p class="said">{{ __('session.made_up', ['day' => $panel->madeUp->short()]) }}</p>
+        <p class="said">{{ __('session.made_up', ['day' => Say::day($panel->madeUp)]) }}</p>
     @endif
     @if ($panel->isHeld() && !$panel->isComing)
         <p class="quiet mb-0">{{ __('session.begun') }}</p>

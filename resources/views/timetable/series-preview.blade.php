@@ -6,7 +6,7 @@
 <p class="mb-1">{{ $page->sentence }}.</p>
 <p>
     @if ($page->first !== null)
-        {{ __('series.made.from_to', ['first' => $page->first->short(), 'last' => $page->last->short()]) }}
+        {{ __('series.made.from_to', ['first' => Say::day($page->first), 'last' => Say::day($page->last)]) }}
     @endif
     {{ Say::this($page->plan->times()) }} {{ __('series.times.of', ['place' => Say::place($page->plan->zone)]) }}
     {{ trans_choice('series.made.past', $page->past) }}

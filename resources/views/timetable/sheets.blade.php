@@ -9,7 +9,7 @@
         <section class="sheet print-wide">
             <h2>{{ __('week.sheets.head', [
                 'week' => $page->week->week,
-                'days' => $page->week->monday->dayMonth() . ' – ' . $page->week->last()->dayMonth(),
+                'days' => Say::dayMonth($page->week->monday) . ' – ' . Say::dayMonth($page->week->last()),
                 'by' => __("week.sheets.by.{$page->week->by}"),
                 'zone' => Say::place($page->week->term->zone),
             ]) }}

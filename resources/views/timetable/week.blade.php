@@ -1,9 +1,13 @@
 @props(['page', 'drawing' => $page->drawing()])
 <x-app :title="__('week.title')">
     <div class="bar">
-        <h1>{{ $page->one === null ? __('week.week', ['n' => $page->week]) : $page->one->short() }}</h1>
+        <h1>{{ $page->one === null ? __('week.week', ['n' => $page->week]) : Say::day($page->one) }}</h1>
         <div class="sum">
-            {{ $page->one === null ? $page->monday->dayMonth() . ' – ' . $page->last()->dayMonth() : __('week.of', ['n' => $page->week]) }}
+            @if ($page->one === null)
+                {{ Say::dayMonth($page->monday) }} – {{ Say::dayMonth($page->last()) }}
+            @else
+                {{ __('week.of', ['n' => $page->week]) }}
+            @endif
             ·
             {{ trans_choice('week.sessions', $page->count()) }}
             @if ($page->clashes() > 0)
@@ -36,7 +40,7 @@
                 <svg class="grid-week mt-2 {{ $drawing->isDay ? 'is-day' : '' }}" width="{{ $drawing->width }}"
                     height="{{ $drawing->height }}" viewBox="0 0 {{ $drawing->width }} {{ $drawing->height }}" role="group"
                     aria-label="{{ __('week.drawing', [
-                        'what' => $page->one === null ? __('week.week', ['n' => $page->week]) : $page->one->short(),
+                        'what' => $page->one === null ? __('week.week', ['n' => $page->week]) : Say::day($page->one),
                         'by' => lcfirst(__("week.by.$page->by")),
                     ]) }}">
                     @include('timetable.week.drawing', [

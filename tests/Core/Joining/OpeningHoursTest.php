@@ -4,6 +4,10 @@ use Nomada\Core\Joining\OpeningHours;
 use Nomada\Core\Term\LocalDate;
 use Tests\Core\Scenario;
 
+test('hours are read in Spanish, too', function (string $typed) {
+    expect(OpeningHours::read($typed)->spans)->toBe([[2, 900, 960], [3, 540, 600], [6, 600, 660]]);
+})->with(['mar 15:00-16:00, mié 9-10, sáb 10-11', 'Martes 15 a 16; miércoles 9 a 10; sabado 10 a 11']);
+
 test('open hours are said in the language of whoever reads them', function () {
     $hours = OpeningHours::read('Tue 15:00-16:00, Thu 9-10');
     expect($hours->words(Scenario::phrases('es')))->toBe('mar 15:00–16:00, jue 09:00–10:00');

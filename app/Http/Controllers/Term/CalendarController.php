@@ -16,6 +16,7 @@ use Nomada\App\Models\Term\OpenedDay;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\ShortDayRow;
 use Nomada\App\Models\Term\TermChange;
+use Nomada\App\Support\Say;
 
 /**
  * Day plans, short days, opened days, rotation days and open hours of the term. With `look` nothing is saved: what it
@@ -64,7 +65,7 @@ final class CalendarController extends Controller
 
         return $this->changed(
             $request,
-            (string) __('said.calendar.short', ['day' => $day->short()]),
+            (string) __('said.calendar.short', ['day' => Say::day($day)]),
             fn (Person $by, bool $looks): CalendarEffect => $keep->shorten(
                 $this->term(),
                 $day,
@@ -93,7 +94,7 @@ final class CalendarController extends Controller
 
         return $this->changed(
             $request,
-            (string) __('said.calendar.open', ['day' => $day->short()]),
+            (string) __('said.calendar.open', ['day' => Say::day($day)]),
             fn (Person $by, bool $looks): CalendarEffect => $keep->open($this->term(), $day, $by, $looks),
         );
     }

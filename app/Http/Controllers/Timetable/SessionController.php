@@ -16,6 +16,7 @@ use Nomada\App\Http\Requests\TellSessionRequest;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\BusyRow;
 use Nomada\App\View\Timetable\Move\MoveLook;
 
@@ -93,7 +94,7 @@ final class SessionController extends Controller
             $this->person($request),
         );
         $said = [
-            'this' => (string) __('said.session.one_session_moved', ['day' => $request->day()->short()]),
+            'this' => (string) __('said.session.one_session_moved', ['day' => Say::day($request->day())]),
             'later' => (string) __('said.session.session_later_ones'),
             'whole' => (string) __('said.session.whole_series_moved'),
         ][$reach->value];
@@ -146,8 +147,8 @@ final class SessionController extends Controller
         $change->add($series, $request->day(), $start, $minutes, $madeUp, $this->person($request));
         $said =
             $madeUp === null
-                ? (string) __('said.session.extra_session_added', ['day' => $request->day()->short()])
-                : (string) __('said.session.made_up', ['day' => $request->day()->short()]);
+                ? (string) __('said.session.extra_session_added', ['day' => Say::day($request->day())])
+                : (string) __('said.session.made_up', ['day' => Say::day($request->day())]);
 
         return $request->input('back') === 'make-ups'
             ? redirect()->route('make-ups')->with('said', $said)

@@ -97,7 +97,7 @@ final readonly class SeriesDoorQuery
 
     private static function day(Session $session): string
     {
-        return LocalDate::parse($session->day)->short();
+        return Say::day(LocalDate::parse($session->day));
     }
 
     /** @param  array<string, Said>  $moreOpen */
@@ -149,8 +149,8 @@ final readonly class SeriesDoorQuery
                             fn (JoinLink $l): GuestLine => new GuestLine(
                                 $l->id,
                                 (string) $l->guest_name,
-                                $zone->dateAt((int) $l->expires_at?->timestamp - 1)->short(),
-                                $l->only_day === null ? '' : LocalDate::parse($l->only_day)->short(),
+                                Say::day($zone->dateAt((int) $l->expires_at?->timestamp - 1)),
+                                $l->only_day === null ? '' : Say::day(LocalDate::parse($l->only_day)),
                                 $l->address(),
                             ),
                         )

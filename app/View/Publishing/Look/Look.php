@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Publishing\Look;
 
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Support\Say;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Term\Zone;
 
@@ -46,7 +47,7 @@ final readonly class Look
 
     public function day(int $at): string
     {
-        return $this->zone()->dateAt($at)->short();
+        return Say::day($this->zone()->dateAt($at));
     }
 
     public function clock(int $at): string

@@ -37,7 +37,7 @@ final class RunQuery
     {
         $at = (int) $run->app_time->timestamp;
 
-        return $zone->dateAt($at)->short().' '.$zone->clock($at);
+        return Say::day($zone->dateAt($at)).' '.$zone->clock($at);
     }
 
     /** @return array<string, RunLane> */

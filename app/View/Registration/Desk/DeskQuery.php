@@ -166,14 +166,14 @@ final readonly class DeskQuery
     private static function for(Registration $r): string
     {
         return $r->series->section->name().
-            ($r->only_day === null ? '' : ', '.LocalDate::parse($r->only_day)->short());
+            ($r->only_day === null ? '' : ', '.Say::day(LocalDate::parse($r->only_day)));
     }
 
     private static function at(Registration $r, Zone $zone): string
     {
         $at = $r->arrived_at === null ? null : (int) $r->arrived_at->timestamp;
 
-        return $at === null ? '' : $zone->dateAt($at)->short().' '.$zone->clock($at);
+        return $at === null ? '' : Say::day($zone->dateAt($at)).' '.$zone->clock($at);
     }
 
     /**
@@ -342,7 +342,7 @@ final readonly class DeskQuery
                 $r->id,
                 $r->series->section->name(),
                 $r->series->section->sourced_id,
-                $r->only_day === null ? '' : LocalDate::parse($r->only_day)->short(),
+                $r->only_day === null ? '' : Say::day(LocalDate::parse($r->only_day)),
                 self::at($r, $zone),
                 $f->verdict,
                 Say::this($f->why()),
@@ -425,7 +425,7 @@ final readonly class DeskQuery
                         Section::called($r->year, $r->title),
                         $r->sourced_id,
                         $left ? 'left' : ($r->ends_on !== null ? 'leaves' : 'joined'),
-                        LocalDate::parse($r->ends_on ?? $r->begins_on)->short(),
+                        Say::day(LocalDate::parse($r->ends_on ?? $r->begins_on)),
                         $done,
                     );
                 })

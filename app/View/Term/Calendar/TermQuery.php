@@ -12,6 +12,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\ShortDayRow;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Term\CalendarHistory;
 use Nomada\App\View\Term\ClosingLook;
 use Nomada\App\View\Typed;
@@ -52,7 +53,7 @@ final readonly class TermQuery
                     ->map(
                         fn (ShortDayRow $s): ShortRow => new ShortRow(
                             $s->id,
-                            LocalDate::parse($s->day)->short(),
+                            Say::day(LocalDate::parse($s->day)),
                             $s->reason,
                             $term->dayPlans->firstWhere('id', $s->day_plan_id)->name ?? '',
                         ),
@@ -61,7 +62,7 @@ final readonly class TermQuery
             ),
             $this->rotation($calendar),
             $term->openedDays
-                ->mapWithKeys(fn (OpenedDay $o): array => [$o->id => LocalDate::parse($o->day)->short()])
+                ->mapWithKeys(fn (OpenedDay $o): array => [$o->id => Say::day(LocalDate::parse($o->day))])
                 ->all(),
             TypedTime::format($calendar->hours[0]),
             TypedTime::format($calendar->hours[1]),
@@ -88,9 +89,9 @@ final readonly class TermQuery
                     fn (Term $t): TermRow => new TermRow(
                         $t->id,
                         $t->title,
-                        LocalDate::parse($t->starts_on)->dayMonth(),
+                        Say::dayMonth(LocalDate::parse($t->starts_on)),
                         substr($t->starts_on, 0, 4),
-                        LocalDate::parse($t->ends_on)->dayMonth(),
+                        Say::dayMonth(LocalDate::parse($t->ends_on)),
                         substr($t->ends_on, 0, 4),
                         (int) $t->sections_count,
                     ),

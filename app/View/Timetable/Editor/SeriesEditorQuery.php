@@ -84,7 +84,7 @@ final readonly class SeriesEditorQuery
             $ends['kind'] === 'counted' ? (int) $ends['n'] : null,
             $term->first->iso(),
             $term->last->iso(),
-            $term->last->short(),
+            Say::day($term->last),
             $next,
             Typed::text('reach', 'whole'),
             $series === null ? [] : FreeLine::ofSeries($this->free->forSeries($series), new LocalDate($today)),
@@ -118,7 +118,7 @@ final readonly class SeriesEditorQuery
         ]);
         sort($held);
 
-        return array_combine($held, array_map(LocalDate::dayName(...), $held));
+        return array_combine($held, array_map(Say::weekday(...), $held));
     }
 
     /**

@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\HostingPlan;
 use Nomada\App\Queries\HostAccounts;
 use Nomada\App\Queries\RunningSeries;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Typed;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\FewestAccounts;
@@ -127,7 +128,7 @@ final readonly class LicencesQuery
             $peak['times'],
             $peak['n'] === 0
                 ? ''
-                : (new LocalDate($zone->wall($peak['from'])[0]))->short().
+                : Say::day(new LocalDate($zone->wall($peak['from'])[0])).
                     ', '.
                     $zone->clock($peak['from']).
                     '–'.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Licences;
 
-use Nomada\Core\Term\LocalDate;
+use Nomada\App\Support\Say;
 use Nomada\Core\Timetable\Licences;
 
 /**
@@ -51,7 +51,7 @@ final readonly class LoadCurve
             $left = self::LEFT + $i * $width;
             $days[] = [
                 'x' => round($left, 1),
-                'name' => LocalDate::dayName($weekday),
+                'name' => Say::weekday($weekday),
                 'most' => max(0, ...array_values($curve[$weekday])),
             ];
             $path .= 'M'.round($left, 1).' '.$y(0);

@@ -73,7 +73,7 @@ final readonly class MovesQuery
                 $session,
                 $section->name().
                     ($session->series->title === $section->title ? '' : ", {$session->series->title}"),
-                "{$day->short()} {$start}–{$end}",
+                Say::day($day)." {$start}–{$end}",
                 $own['day'] ?? $day->iso(),
                 $own['start'] ?? $start,
                 $own['end'] ?? $end,

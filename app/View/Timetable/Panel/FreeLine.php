@@ -55,7 +55,7 @@ final readonly class FreeLine
             $day = new LocalDate($f->firstDay);
             $times = TypedTime::format($f->start).'–'.TypedTime::format($f->start + $f->minutes);
 
-            return self::from($f, "{$day->short()} $times", $day);
+            return self::from($f, Say::day($day)." $times", $day);
         }, $free);
     }
 

@@ -186,7 +186,7 @@ final readonly class SectionQuery
                 ->map(
                     fn (SeriesChange $c): ChangeLine => new ChangeLine(
                         $c->id,
-                        $zone->dateAt((int) $c->at->timestamp)->short().
+                        Say::day($zone->dateAt((int) $c->at->timestamp)).
                             ' '.
                             $zone->clock((int) $c->at->timestamp),
                         $c->person?->shortName(),
@@ -240,7 +240,7 @@ final readonly class SectionQuery
             ->distinct()
             ->get(['series_id', 'person_id'])
             ->countBy('person_id');
-        $day = fn (?string $iso): ?string => $iso === null ? null : LocalDate::parse($iso)->dayMonth();
+        $day = fn (?string $iso): ?string => $iso === null ? null : Say::dayMonth(LocalDate::parse($iso));
 
         return array_values(
             $section->parts
@@ -353,7 +353,7 @@ final readonly class SectionQuery
             ->whereRaw('ends_at > to_timestamp(?)', [$this->clock->seconds()])
             ->orderBy('starts_at')
             ->get(['sessions.id', 'day'])
-            ->mapWithKeys(fn (stdClass $s): array => [(int) $s->id => LocalDate::parse($s->day)->short()])
+            ->mapWithKeys(fn (stdClass $s): array => [(int) $s->id => Say::day(LocalDate::parse($s->day))])
             ->all();
     }
 }

@@ -226,7 +226,7 @@ final readonly class WeekQuery
         foreach ($days as $day) {
             if ($day->closed === null) {
                 $open[$day->date->iso()] = $day;
-                $short[$day->date->iso()] = $day->date->short();
+                $short[$day->date->iso()] = Say::day($day->date);
             }
         }
         $rows = $seen = [];

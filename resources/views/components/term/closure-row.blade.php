@@ -9,8 +9,8 @@
             <b>{{ $row->closure->reason }}</b>
         @endif
     </td>
-    <td>{{ $row->closure->first->short() }}</td>
-    <td>{{ $row->closure->last->short() }}</td>
+    <td>{{ Say::day($row->closure->first) }}</td>
+    <td>{{ Say::day($row->closure->last) }}</td>
     <td>
         @if ($row->effect)
             <span

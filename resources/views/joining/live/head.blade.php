@@ -1,6 +1,6 @@
 {{-- What the whole desk is about, and the acts that are for everybody. page: DeskPage --}}
 <x-page-head :title="$page->live->name">
-    <x-slot:sum>{{ $page->live->zone->dateAt($page->live->start)->short() }},
+    <x-slot:sum>{{ Say::day($page->live->zone->dateAt($page->live->start)) }},
         {{ $page->live->zone->clock($page->live->start) }}–{{ $page->live->zone->clock($page->live->end) }}</x-slot:sum>
     @if ($page->mayEnter && !$page->isHere && $page->room['state'] !== 'over' && !$page->live->isRehearsal)
         <x-live.act :live="$page->live" act="come-in" class="btn-main" :do="__('live.come_in')" />

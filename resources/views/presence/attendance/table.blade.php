@@ -6,10 +6,10 @@
                 <th scope="col">{{ __('presence.section.student') }}</th>
                 @foreach ($page->columns as $column)
                     <th scope="col" class="day"><a href="{{ route('attendance.session', [$page->section, $column->session]) }}"
-                            title="{{ $column->topic }}">{{ $column->day->dayMonth() }}</a></th>
+                            title="{{ $column->topic }}">{{ Say::dayMonth($column->day) }}</a></th>
                 @endforeach
                 @foreach ($page->ahead as $day)
-                    <th scope="col" class="day ahead"><span>{{ $day->dayMonth() }}</span></th>
+                    <th scope="col" class="day ahead"><span>{{ Say::dayMonth($day) }}</span></th>
                 @endforeach
                 <th scope="col" class="num">{{ __('presence.section.came') }}</th>
                 <th scope="col" class="num">{{ __('presence.section.lates') }}</th>

@@ -1,6 +1,6 @@
 {{-- One day's sessions, one by one. page: Records --}}
 <div class="bar thin">
-    <h2>{{ __('presence.records.day', ['day' => $page->day->short()]) }}</h2>
+    <h2>{{ __('presence.records.day', ['day' => Say::day($page->day)]) }}</h2>
     @if ($page->wait !== null)
         <div class="sum">
             {{ $page->wait < 60 ? __('presence.records.wait_short') : __('presence.records.wait', ['minutes' => intdiv($page->wait + 59,
@@ -9,10 +9,10 @@
     @endif
     <nav class="end" aria-label="{{ __('presence.columns.day') }}">
         @if ($page->before !== null)
-            <a class="pill" href="{{ route('records', ['date' => $page->before->iso()]) }}">‹ {{ $page->before->short() }}</a>
+            <a class="pill" href="{{ route('records', ['date' => $page->before->iso()]) }}">‹ {{ Say::day($page->before) }}</a>
         @endif
         @if ($page->after !== null)
-            <a class="pill" href="{{ route('records', ['date' => $page->after->iso()]) }}">{{ $page->after->short() }} ›</a>
+            <a class="pill" href="{{ route('records', ['date' => $page->after->iso()]) }}">{{ Say::day($page->after) }} ›</a>
         @endif
     </nav>
 </div>

@@ -1,6 +1,6 @@
 {{-- One session that nothing makes up, with times at which it could be. row: MakeUpRow --}}
 <tr>
-    <td class="nowrap"><b>{{ $row->day->short() }}</b><br><small>{{ $row->reason }}</small></td>
+    <td class="nowrap"><b>{{ Say::day($row->day) }}</b><br><small>{{ $row->reason }}</small></td>
     <td><a href="{{ route('section', [$row->section, 'session' => $row->session]) }}"><b>{{ $row->section->name() }}</b></a>
         @if ($row->series !== $row->section->title)
             <br><small>{{ $row->series }}</small>
@@ -8,7 +8,7 @@
     </td>
     <td>
         <fieldset class="offers">
-            <legend class="visually-hidden">{{ $row->section->name() }}, {{ $row->day->short() }}</legend>
+            <legend class="visually-hidden">{{ $row->section->name() }}, {{ Say::day($row->day) }}</legend>
             @forelse ($row->free as $free)
                 <label class="offer"><input class="form-check-input" type="radio" name="take[{{ $row->session }}]"
                         value="{{ $free->value }}"

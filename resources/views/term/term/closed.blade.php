@@ -3,8 +3,8 @@
     @forelse ($page->closed as $one)
         <div class="mb-2"><b>{{ $one->reason }}</b><br>
             {{ $one->last === null
-                ? $one->first->short()
-                : __('term.closed.range', ['first' => $one->first->short(), 'last' => $one->last->short()]) }}
+                ? Say::day($one->first)
+                : __('term.closed.range', ['first' => Say::day($one->first), 'last' => Say::day($one->last)]) }}
             <span class="quiet">·
                 {{ trans_choice('term.closed.lost', $one->sessions, [
                     'sections' => trans_choice('count.sections', $one->sections),

@@ -4,21 +4,21 @@
         <tr>
             <th class="wk" scope="col">{{ __('term.week') }}</th>
             @foreach ($page->weeks[0]->days as $day)
-                <th scope="col">{{ \Nomada\Core\Term\LocalDate::dayName($day->date->weekday()) }}</th>
+                <th scope="col">{{ Say::weekday($day->date->weekday()) }}</th>
             @endforeach
         </tr>
     </thead>
     <tbody>
         @foreach ($page->weeks as $week)
             <tr>
-                <th scope="row">{{ $week->n }} · {{ $week->monday->dayMonth() }}
+                <th scope="row">{{ $week->n }} · {{ Say::dayMonth($week->monday) }}
                     @if ($week->rotation !== null)
                         <span class="rot">{{ $week->rotation }}</span>
                     @endif
                     @if ($week->change !== null)
                         <br><span
                             class="todo">{{ __($week->change->isForward ? 'term.clocks_forward' : 'term.clocks_back', [
-                                'day' => $week->change->on->short(),
+                                'day' => Say::day($week->change->on),
                             ]) }}</span>
                     @endif
                 </th>

@@ -3,11 +3,11 @@
     @if ($narrow)
         <a href="{{ route('section', $panel->section) }}">{{ $panel->section->name() }}</a>
     @else
-        {{ $panel->day->short() }}, {{ $panel->start }}–{{ $panel->end }}
+        {{ Say::day($panel->day) }}, {{ $panel->start }}–{{ $panel->end }}
     @endif
 </h2>
 <span class="quiet"><x-joined by=" · " :of="[
-    $narrow ? $panel->day->short() . ', ' . $panel->start . '–' . $panel->end : $panel->series->title,
+    $narrow ? Say::day($panel->day) . ', ' . $panel->start . '–' . $panel->end : $panel->series->title,
     $panel->isHeld() ? '' : __('session.states.' . $panel->state->value) . ': ' . Say::because($panel->session->reason),
     $panel->own,
     $panel->session->topic,

@@ -8,7 +8,7 @@
             <rect x="1" y="1" width="12" height="12" fill="url(#hatch)" />
         </svg>
     @endif
-    <span>{{ $one->day->short() }}</span><span>{{ $one->start }}–{{ $one->end }}</span><span class="told">
+    <span>{{ Say::day($one->day) }}</span><span>{{ $one->start }}–{{ $one->end }}</span><span class="told">
         <span class="text">
             {{ $one->isHeld() ? '' : __('session.states.' . $one->state->value) . ': ' . $one->reason }}
             <x-joined
@@ -16,7 +16,7 @@
         </span>
         @if ($one->mayChange)
             <a href="{{ route('section', [$page->section, 'session' => $one->id]) }}#session"
-                aria-label="{{ __($one->isHeld() ? 'section.change_of' : 'section.make_up_of', ['day' => $one->day->short()]) }}">{{ __(
+                aria-label="{{ __($one->isHeld() ? 'section.change_of' : 'section.make_up_of', ['day' => Say::day($one->day)]) }}">{{ __(
                     $one->isHeld() ? 'section.change' : 'section.make_up') }}</a>
         @endif
     </span>

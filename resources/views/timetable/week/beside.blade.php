@@ -11,7 +11,7 @@
         <section class="one is-narrow">
             <div class="one-head">
                 <h2><a href="{{ route('section', $page->panel->section) }}">{{ $page->panel->section->name() }}</a></h2>
-                <span class="quiet">{{ $page->panel->day->short() }}, {{ $page->panel->start }}–{{ $page->panel->end }}</span>
+                <span class="quiet">{{ Say::day($page->panel->day) }}, {{ $page->panel->start }}–{{ $page->panel->end }}</span>
             </div>
         </section>
     @endcan

@@ -3,10 +3,10 @@
     <rect class="shut" x="{{ $drawing::LEFT + $day->x }}" y="{{ $drawing->top }}" width="{{ $day->width - 6 }}"
         height="{{ $drawing->height - $drawing->top - 8 }}" />
     <text class="tick" x="{{ $drawing::LEFT + $day->x }}" y="16">{{ $day->date->parts()[2] }}</text>
-    <title>{{ $day->date->short() }}: {{ $day->closed }}</title>
+    <title>{{ Say::day($day->date) }}: {{ $day->closed }}</title>
 @else
     <g data-column="{{ $day->date->iso() }}" data-x="{{ $drawing::LEFT + $day->x }}" data-width="{{ $day->width - 8 }}"></g>
-    <text class="head" x="{{ $drawing::LEFT + $day->x }}" y="16">{{ $day->date->short() }}
+    <text class="head" x="{{ $drawing::LEFT + $day->x }}" y="16">{{ Say::day($day->date) }}
         @if ($day->note !== '')
             <tspan class="tick">{{ $day->note }}</tspan>
         @endif
