@@ -7,6 +7,7 @@ use Nomada\Core\Interchange\ImportFault;
 use Nomada\Core\Language\Phrases;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Zone;
 use RuntimeException;
 
 /** What faults of core/ say in English, read straight from its file: core tests know no framework. */
@@ -77,6 +78,7 @@ final class English
             $value instanceof Said => self::said($value),
             $value instanceof Fault => self::of($value),
             $value instanceof LocalDate => $value->short(),
+            $value instanceof Zone => $value->place('en'),
             is_int($value) && $value >= 10_000 => number_format($value),
             is_array($value) => implode(', ', array_map(self::put(...), $value)),
             is_string($value) && Said::because($value) !== null => self::said(Said::because($value)),

@@ -34,8 +34,13 @@ test('a term begins and ends at midnights of its own clock, which changes within
         ->toBe('2027-03-28')
         ->and([$zone->clock(shortTerm()->starts() + 59 * 60), $zone->clock(shortTerm()->starts() + 23 * 3600)])
         ->toBe(['00:59', '23:00'])
-        ->and([Zone::named('America/New_York')->place(), Zone::named('UTC')->place()])
-        ->toBe(['New York', 'UTC']);
+        ->and(array_map(fn (array $z): string => Zone::named($z[0])->place($z[1]), [
+            ['America/New_York', 'en'],
+            ['America/New_York', 'es'],
+            ['Atlantic/Canary', 'es'],
+            ['UTC', 'es'],
+        ]))
+        ->toBe(['New York', 'Nueva York', 'Canarias', 'UTC']);
 });
 
 test('a term\'s weekdays are the usual ones, and those of days that are opened', function (

@@ -34,9 +34,9 @@
                 @include('term.term.look-and-save')
                 @foreach ($page->rotation->pins as $day => $label)
                     <p class="mb-0 mt-1">
-                        {{ __('term.rotation.pinned', ['day' => \Nomada\Core\Term\Say::day(LocalDate::parse($day)), 'label' => $label]) }}
+                        {{ __('term.rotation.pinned', ['day' => Say::day(\Nomada\Core\Term\LocalDate::parse($day)), 'label' => $label]) }}
                         <button class="btn btn-plain py-0" name="unpin" value="{{ $day }}">{{ __('term.rotation.unpin') }}<span
-                                class="visually-hidden"> {{ \Nomada\Core\Term\Say::day(LocalDate::parse($day)) }}</span></button>
+                                class="visually-hidden"> {{ Say::day(\Nomada\Core\Term\LocalDate::parse($day)) }}</span></button>
                     </p>
                 @endforeach
             </form>

@@ -5,7 +5,7 @@
     @if ($row->canMoveOne())
         <a class="me-2 nowrap"
             href="{{ $page->sections->to($id) }}?day={{ $row->firstDay }}#session">{{ __('clashes.only', ['day' =>
-                \Nomada\Core\Term\Say::dayMonth(LocalDate::parse($row->firstDay))]) }}</a>
+                Say::dayMonth(\Nomada\Core\Term\LocalDate::parse($row->firstDay))]) }}</a>
     @endif
 @endforeach
 @if ($row->canMoveOne() && count($row->sections) > 1)
