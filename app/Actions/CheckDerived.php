@@ -56,7 +56,7 @@ final readonly class CheckDerived
 
     /**
      * Names are sorted by a library of the operating system. When an update of it sorts otherwise, indexes are wrong
-     * until they are built anew.
+     * until they are rebuilt.
      *
      * @return list<array{kind: string, what: string}>
      */

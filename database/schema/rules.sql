@@ -1,10 +1,10 @@
--- What follows by itself when rows change.
+-- What the database does when rows change.
 
 alter table series add constraint series_in_its_section foreign key (id, section_id)
     references series_sections (series_id, section_id) deferrable initially deferred;
 
--- Who is part of a section: enrolments, and whoever teaches one session in a teacher's place. A disabled person is part
--- of nothing from the day on which they were disabled.
+-- Who is part of a section: enrolments, and substitutes for the session that they teach. A disabled person is
+-- part of nothing from the day on which they were disabled.
 create view memberships as
 select id, section_id, person_id, role, is_primary, is_local, observer_rule_id, sourced_id, begins_on,
     least(ends_on, disabled_on - 1) as ends_on, null::bigint as session_id, updated_at

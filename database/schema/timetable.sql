@@ -135,7 +135,7 @@ create index series_changes_of_a_term_change on series_changes (term_change_id) 
 create index series_changes_section on series_changes (section_id, id);
 create index series_changes_series_id on series_changes (series_id);
 
--- What was found to clash; worked out anew after each change.
+-- What was found to clash; found again after each change.
 create table clashes (
     id bigserial primary key,
     kind varchar(12) not null,

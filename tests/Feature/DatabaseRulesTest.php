@@ -5,7 +5,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Support\Retention;
 
-// What the job forbids is refused by the database itself, whoever writes. Each line of nonsense.txt is
+// What the job forbids is refused by the database itself. Each line of nonsense.txt is
 // one statement, told to the small school with its links and registrations; `:name` is the id of a row.
 
 test('the database refuses nonsense', function () {

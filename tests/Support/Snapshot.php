@@ -54,7 +54,7 @@ final readonly class Snapshot
 
     /**
      * Leaves every table as it is when it has just been made. What still runs behind a page may write at the same
-     * time, in another order: whoever the database stops for it begins again.
+     * time, in another order: if the database stops this for it, it begins again.
      */
     public static function clear(): void
     {

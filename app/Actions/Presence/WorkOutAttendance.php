@@ -40,7 +40,7 @@ final class WorkOutAttendance implements ShouldQueue
             return;
         }
         $all = DB::table('session_sums')->distinct()->orderBy('section_id')->pluck('section_id');
-        // All of them or none: whoever begins again after a worker was killed leaves no part out and doubles none.
+        // All of them or none, so that no part is left out or doubled when a worker is killed here.
         DB::transaction(function () use ($all): void {
             foreach ($all->chunk(self::AT_ONCE) as $some) {
                 self::dispatch(array_values(array_map(intval(...), $some->all())));

@@ -41,6 +41,9 @@ final class TellTruth
 {
     private const AT_ONCE = 16;
 
+    /** How many people's calendars are one part. */
+    private const PEOPLE = 64;
+
     /** @var array<string, TruthLine> folded */
     private array $lines = [];
 
@@ -80,7 +83,7 @@ final class TellTruth
             $pages += $this->sections($some, $from, $to, $ours, $people, $only);
         }
         if (! in_array(Place::Calendar->value, $ours, true)) {
-            foreach (array_chunk($people, 400, true) as $part) {
+            foreach (array_chunk($people, self::PEOPLE, true) as $part) {
                 if ($goesOn !== null && ! $goesOn()) {
                     return null;
                 }

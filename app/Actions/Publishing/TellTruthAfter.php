@@ -33,7 +33,10 @@ final class TellTruthAfter implements ShouldQueue
 
     public int $maxExceptions = 2;
 
-    /** Seconds from one sign of life to the next. The longest part, 400 calendars, takes some 20 of them. */
+    /**
+     * Seconds from one sign of life to the next. The longest part is 64 calendars, 16 at once: 240 seconds where none
+     * answers within the longest limit that a service may have, a minute.
+     */
     private const LEASE = 300;
 
     public function __construct(public readonly string $run)

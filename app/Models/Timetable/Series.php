@@ -98,7 +98,7 @@ final class Series extends Model
      */
     public function save(array $options = []): bool
     {
-        return DB::transaction(fn (): bool => parent::save($options));
+        return $this->exists ? parent::save($options) : DB::transaction(fn (): bool => parent::save($options));
     }
 
     /** @return BelongsTo<Section, $this> */

@@ -16,7 +16,7 @@ final readonly class SectionPlan
 {
     /**
      * @param  list<PlanPlace>  $places
-     * @param  string  $language  BCP 47; in which the section's items are written, whoever looks at the plan
+     * @param  string  $language  BCP 47; in which the section's items are written, not the reader's
      */
     private function __construct(public array $places, public string $language)
     {

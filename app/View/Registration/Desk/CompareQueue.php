@@ -19,7 +19,7 @@ final class CompareQueue implements ShouldQueue
 
     public int $tries = 1;
 
-    /** Without end: the computation has limits of its own, and the larger the school, the longer it takes. */
+    /** No limit: the larger the school, the longer it takes. */
     public int $timeout = 0;
 
     public function __construct(public readonly int $term, public readonly int $person)
