@@ -161,7 +161,7 @@ test('the school sets what counts, and every sum follows', function () {
         ->put('/records/rules', ['absent_under' => 80] + $rules)
         ->assertSessionHasErrors('absent_under');
     $this->put('/records/rules', $rules)->assertSessionHasNoErrors();
-    Artisan::call('queue:work', ['--stop-when-empty' => true]);
+    $this->work();
     expect((array) DB::table('session_sums')->first(['present', 'late']))->toBe(['present' => 2, 'late' => 0]);
 });
 
