@@ -45,7 +45,7 @@ use Nomada\App\Http\Controllers\Term\BeginController;
 use Nomada\App\Http\Controllers\Term\CalendarController;
 use Nomada\App\Http\Controllers\Term\ClosureController;
 use Nomada\App\Http\Controllers\Term\ImportController;
-use Nomada\App\Http\Controllers\Term\PartController;
+use Nomada\App\Http\Controllers\Term\MembershipController;
 use Nomada\App\Http\Controllers\Term\TermController;
 use Nomada\App\Http\Controllers\Timetable\ClashController;
 use Nomada\App\Http\Controllers\Timetable\ContactTimeController;
@@ -504,16 +504,20 @@ Route::middleware('auth')->group(function (): void {
                     HistoryController::class,
                     'tell',
                 ])->name('change.tell');
-                Route::post('/sections/{section}/people', [PartController::class, 'store'])->name('parts.store');
-                Route::delete('/sections/{section}/people/{enrolment}', [PartController::class, 'destroy'])->name(
-                    'parts.destroy',
+                Route::post('/sections/{section}/people', [MembershipController::class, 'store'])->name(
+                    'memberships.store',
                 );
-                Route::post('/sections/{section}/observer-rules', [PartController::class, 'rule'])->name(
+                Route::delete('/sections/{section}/people/{enrolment}', [
+                    MembershipController::class,
+                    'destroy',
+                ])->name('memberships.destroy');
+                Route::post('/sections/{section}/observer-rules', [MembershipController::class, 'rule'])->name(
                     'observer-rules.store',
                 );
-                Route::delete('/sections/{section}/observer-rules/{rule}', [PartController::class, 'unrule'])->name(
-                    'observer-rules.destroy',
-                );
+                Route::delete('/sections/{section}/observer-rules/{rule}', [
+                    MembershipController::class,
+                    'unrule',
+                ])->name('observer-rules.destroy');
                 Route::delete('/sections/{section}/series/{series}/sessions/{session}/cancellation', [
                     SessionController::class,
                     'restore',

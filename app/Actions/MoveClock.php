@@ -12,6 +12,7 @@ use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedTime;
+use Nomada\Core\Timetable\SessionState;
 use stdClass;
 
 /**
@@ -60,7 +61,7 @@ final readonly class MoveClock
         // The next to start need not be the next to open: some series open their doors long before.
         $opens = DB::table('sessions')
             ->join('series', 'series.id', '=', 'sessions.series_id')
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->whereRaw('starts_at > to_timestamp(?)', [$now])
             ->whereIn(
                 'series.id',
@@ -70,7 +71,7 @@ final readonly class MoveClock
                         fn ($q) => $q->whereIn(
                             'section_id',
                             $person
-                                ->parts()
+                                ->memberships()
                                 ->stillOn($this->clock->schoolDay()->iso())
                                 ->select('section_id'),
                         ),

@@ -9,8 +9,8 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Account\InvitePeople;
 use Nomada\App\Actions\Account\SecondFactor;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Models\Term\Role;
 use Nomada\App\Models\Term\School;
+use Nomada\Core\Belonging\Role;
 
 /** The first coordinator of a new school, or one who has lost everything: makes them, and prints the link. */
 final class CoordinatorCommand extends Command

@@ -31,6 +31,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\HostingPlan;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Services;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\OpeningHours;
 use Nomada\Core\Joining\Preset;
@@ -375,7 +376,7 @@ final class DemoCommand extends Command
                     'id',
                     DB::table('memberships')
                         ->where('section_id', $series->section_id)
-                        ->where('role', 'student')
+                        ->where('role', MembershipRole::Student)
                         ->select('person_id'),
                 )
                 ->orderBy('sourced_id')

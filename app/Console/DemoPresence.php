@@ -16,10 +16,13 @@ use Nomada\App\Models\Presence\Recording;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Belonging\MembershipRole;
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Presence\Correction;
 use Nomada\Core\Presence\Status;
 use Nomada\Core\Recording\RecordingState;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\SessionState;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use stdClass;
@@ -56,7 +59,7 @@ final readonly class DemoPresence
 
     private function consents(Randomizer $random): void
     {
-        foreach (DB::table('people')->where('role', 'student')->orderBy('id')->pluck('id') as $id) {
+        foreach (DB::table('people')->where('role', Role::Student)->orderBy('id')->pluck('id') as $id) {
             $agreed = $random->getInt(1, 20) > 2;
             if ($agreed || $random->getInt(1, 2) === 1) {
                 DB::table('people')
@@ -71,7 +74,7 @@ final readonly class DemoPresence
         $students = DB::table('memberships')
             ->join('people', 'people.id', '=', 'person_id')
             ->join('series_sections', 'series_sections.section_id', '=', 'memberships.section_id')
-            ->whereIn('memberships.role', ['student', 'teacher'])
+            ->whereIn('memberships.role', [MembershipRole::Student, MembershipRole::Teacher])
             ->orderBy('people.id')
             ->get(['series_id', 'people.id', 'people.sourced_id', 'given_name', 'family_name', 'memberships.role'])
             ->groupBy('series_id');
@@ -79,7 +82,7 @@ final readonly class DemoPresence
         $habit = [];
         $rows = [];
         $sessions = DB::table('sessions')
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->where('ends_at', '<=', $this->clock->now())
             ->orderBy('starts_at')
             ->orderBy('id')
@@ -92,10 +95,15 @@ final readonly class DemoPresence
         foreach ($sessions as $session) {
             foreach ($students[$session->series_id] ?? [] as $person) {
                 $habit[$person->id] ??= $random->getInt(1, 12) === 1 ? 65 : $random->getInt(92, 100);
-                if ($person->role === 'student' && $random->getInt(1, 100) > $habit[$person->id]) {
+                if (
+                    $person->role === MembershipRole::Student->value &&
+                    $random->getInt(1, 100) > $habit[$person->id]
+                ) {
                     continue;
                 }
-                foreach ($this->stays($session, $person->role === 'teacher', $random) as [$at, $isJoin, $device]) {
+                foreach (
+                    $this->stays($session, $person->role === MembershipRole::Teacher->value, $random) as [$at, $isJoin, $device]
+                ) {
                     $rows[] = [
                         'session_id' => $session->id,
                         'who' => $person->sourced_id,
@@ -169,7 +177,7 @@ final readonly class DemoPresence
             ->join('session_sums', 'session_sums.session_id', '=', 'sessions.id')
             ->join('memberships', 'memberships.section_id', '=', 'series_sections.section_id')
             ->where('absent', '>', 0)
-            ->where('memberships.role', 'student')
+            ->where('memberships.role', MembershipRole::Student)
             ->whereNotExists(
                 fn ($q) => $q
                     ->select(DB::raw(1))
@@ -223,7 +231,10 @@ final readonly class DemoPresence
         }
         $released = Recording::query()->where('session_id', $this->session('8MAT-A', '2027-02-08')?->id)->first();
         if ($released?->state === RecordingState::Ready) {
-            $parts = DB::table('recording_segments')->where('recording_id', $released->id)->orderBy('n')->pluck('n');
+            $parts = DB::table('recording_segments')
+                ->where('recording_id', $released->id)
+                ->orderBy('n')
+                ->pluck('n');
             ($this->release)($released, array_values(array_map(intval(...), $parts->all())), null, null, $by);
         }
         $failed = $this->session('9CHE', '2027-02-05');
@@ -239,7 +250,7 @@ final readonly class DemoPresence
     {
         return Session::query()
             ->where('day', $day)
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->whereRelation('series.section', 'sourced_id', $section)
             ->with(['series.section.term.school', 'series.section.term.closures', 'series.hostAccount.plan'])
             ->first();

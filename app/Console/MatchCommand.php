@@ -10,6 +10,7 @@ use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Say;
+use Nomada\Core\Registration\RegistrationState;
 
 final class MatchCommand extends Command
 {
@@ -31,7 +32,7 @@ final class MatchCommand extends Command
             return self::FAILURE;
         }
         $queue = Registration::query()
-            ->where('state', 'waiting')
+            ->where('state', RegistrationState::Waiting)
             ->when(
                 $section !== null,
                 fn ($q) => $q->whereHas('series', fn ($s) => $s->where('section_id', $section?->id)),

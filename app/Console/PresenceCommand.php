@@ -16,6 +16,7 @@ use Nomada\Core\Fault;
 use Nomada\Core\Interchange\ImportFault;
 use Nomada\Core\Interchange\PresenceList;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\SessionState;
 
 final class PresenceCommand extends Sections
 {
@@ -49,7 +50,7 @@ final class PresenceCommand extends Sections
         $day = is_string($this->option('day')) ? $this->option('day') : null;
         $new = $failed = 0;
         Session::query()
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->where('starts_at', '<=', gmdate('Y-m-d H:i:sP', $now + 900))
             ->when(
                 $day === null,

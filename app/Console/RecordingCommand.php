@@ -17,6 +17,7 @@ use Nomada\Core\Fault;
 use Nomada\Core\Interchange\WebVtt;
 use Nomada\Core\Recording\RecordingState;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\SessionState;
 
 final class RecordingCommand extends Sections
 {
@@ -46,7 +47,7 @@ final class RecordingCommand extends Sections
         $now = $clock->seconds();
         $ready = $failed = 0;
         Session::query()
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->where('starts_at', '<=', gmdate('Y-m-d H:i:sP', $now + 900))
             ->where(
                 fn ($q) => $q
@@ -103,7 +104,7 @@ final class RecordingCommand extends Sections
         $session = Session::query()
             ->whereIn('series_id', $section->series()->pluck('series.id'))
             ->where('day', $day->iso())
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->where('starts_at', '<=', $clock->now())
             ->orderBy('starts_at')
             ->first();

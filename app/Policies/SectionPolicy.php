@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Nomada\App\Policies;
 
-use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 

@@ -11,8 +11,8 @@ use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
 use Illuminate\Mail\Mailables\Headers;
 use Nomada\App\Models\Registration\Letter;
-use Nomada\App\Models\Term\Role;
 use Nomada\App\Queries\Templates;
+use Nomada\Core\Belonging\Role;
 
 /** One letter as a MIME message: HTML and text, the timetable attached, to one person only. */
 final class LetterMail extends Mailable

@@ -32,6 +32,7 @@ use Nomada\Core\Post\Template;
 use Nomada\Core\Publishing\CalendarPlacements;
 use Nomada\Core\Publishing\ChangeWords;
 use Nomada\Core\Publishing\SessionChange;
+use Nomada\Core\Registration\RegistrationState;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SessionState;
@@ -53,7 +54,8 @@ final readonly class LetterWriter
             $letter->registration_id === null ? null : Registration::query()->find($letter->registration_id);
         if (
             in_array($letter->kind, [LetterKind::Accepted, LetterKind::Guardian, LetterKind::Declined], true) &&
-            $registration?->state !== ($letter->kind === LetterKind::Declined ? 'declined' : 'accepted')
+            $registration?->state !==
+                ($letter->kind === LetterKind::Declined ? RegistrationState::Declined : RegistrationState::Accepted)
         ) {
             return null;
         }

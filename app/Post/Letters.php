@@ -13,16 +13,18 @@ use Nomada\App\Models\Account\AccountPass;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Registration\Registration;
-use Nomada\App\Models\Term\Part;
+use Nomada\App\Models\Term\MembershipRow;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Post\QuietHours;
+use Nomada\Core\Registration\RegistrationState;
 
 /**
  * Puts letters into the outbox, in the same transaction as what they tell of: none is lost where that was kept, none
@@ -209,9 +211,9 @@ final readonly class Letters
                     Person::query()
                         ->whereIn(
                             'id',
-                            Part::query()
+                            MembershipRow::query()
                                 ->whereIn('section_id', $series->sectionIds())
-                                ->hosting()
+                                ->teaching()
                                 ->stillOn($this->clock->schoolDay()->iso())
                                 ->select('person_id'),
                         )
@@ -232,9 +234,16 @@ final readonly class Letters
                 $registration = (int) $registrations[$link->person_id];
                 $key = "link $link->id, invitation";
                 // A student who was sent a new link has been written to; a guardian may not have been yet.
-                $n += (string) ($written[$link->person_id] ?? '') < (string) $link->created_at
-                    ? $this->confirm($link, $registration, $key)
-                    : $this->guardians($link->person, $series->id, $registration, $key, $told[$registration] ?? []);
+                $n +=
+                    (string) ($written[$link->person_id] ?? '') < (string) $link->created_at
+                        ? $this->confirm($link, $registration, $key)
+                        : $this->guardians(
+                            $link->person,
+                            $series->id,
+                            $registration,
+                            $key,
+                            $told[$registration] ?? [],
+                        );
             }
         }
 
@@ -247,7 +256,7 @@ final readonly class Letters
         $registration = Registration::query()
             ->where('series_id', $link->series_id)
             ->where('person_id', $link->person_id)
-            ->where('state', 'accepted')
+            ->where('state', RegistrationState::Accepted)
             ->orderBy('id')
             ->value('id');
 
@@ -301,7 +310,10 @@ final readonly class Letters
     {
         $of = fn (string $table): array => $change->before[$table] ?? [];
         $registered = array_column(
-            array_filter($of('registrations'), fn (array $r): bool => $r['state'] === 'accepted'),
+            array_filter(
+                $of('registrations'),
+                fn (array $r): bool => $r['state'] === RegistrationState::Accepted->value,
+            ),
             'person_id',
         );
         $sections = array_column($of('series_sections'), 'section_id');
@@ -337,9 +349,9 @@ final readonly class Letters
                     ->whereIn('id', $registered)
                     ->orWhereIn(
                         'id',
-                        Part::query()
+                        MembershipRow::query()
                             ->whereIn('section_id', $sections)
-                            ->whereIn('role', ['teacher', 'co-teacher', 'substitute'])
+                            ->whereIn('role', MembershipRole::HOSTING)
                             ->stillOn($this->clock->schoolDay()->iso())
                             ->select('person_id'),
                     )

@@ -7,7 +7,8 @@ namespace Nomada\App\Queries;
 use Illuminate\Support\Facades\DB;
 use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Belonging\Membership;
-use Nomada\Core\Belonging\PartRole;
+use Nomada\Core\Belonging\MembershipRole;
+use Nomada\Core\Belonging\Role;
 use stdClass;
 
 /** Reads who belongs where, as core's rule of belonging takes it. */
@@ -24,7 +25,10 @@ final class Belongings
         return new Belonging(
             $person,
             array_values(
-                array_map(fn (array $r): Membership => new Membership(PartRole::from($r[0]), $r[1], $r[2]), $rows),
+                array_map(
+                    fn (array $r): Membership => new Membership(MembershipRole::from($r[0]), $r[1], $r[2]),
+                    $rows,
+                ),
             ),
         );
     }

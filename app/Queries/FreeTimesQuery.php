@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\Zone;
@@ -45,7 +46,7 @@ final readonly class FreeTimesQuery
                 intval(...),
                 DB::table('sessions')
                     ->where('series_id', $series->id)
-                    ->where('state', 'planned')
+                    ->where('state', SessionState::Planned)
                     ->where('is_extra', false)
                     ->where('day', '>=', $from->iso())
                     ->whereRaw('starts_at > to_timestamp(?)', [$now])
@@ -195,7 +196,7 @@ final readonly class FreeTimesQuery
         $zones = DB::table('memberships')
             ->join('people', 'people.id', '=', 'person_id')
             ->whereIn('section_id', $sections)
-            ->where('memberships.role', 'student')
+            ->where('memberships.role', MembershipRole::Student)
             ->groupBy('time_zone')
             ->pluck(DB::raw('count(distinct person_id) as n'), 'time_zone')
             ->map(fn (mixed $n): int => (int) $n)
@@ -223,7 +224,7 @@ final readonly class FreeTimesQuery
         $atOnce = HostAccounts::all()[$account]->atOnce ?? 1;
         $rows = DB::table('sessions')
             ->join('series', 'series.id', '=', 'series_id')
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->whereRaw('coalesce(sessions.host_account_id, series.host_account_id) = ?', [$account])
             ->when($but !== null, fn ($q) => $q->where('series.id', '!=', $but))
             ->whereBetween('day', [$first->iso(), $last->iso()])
@@ -281,7 +282,7 @@ final readonly class FreeTimesQuery
         $iso = $first->iso();
         $people = DB::table('memberships')
             ->whereIn('section_id', $sections)
-            ->whereIn('role', $teacher === null ? ['teacher', 'co-teacher'] : ['co-teacher'])
+            ->whereIn('role', $teacher === null ? MembershipRole::TEACHING : [MembershipRole::CoTeacher])
             ->whereRaw("coalesce(ends_on, 'infinity') >= ?", [$iso])
             ->pluck('person_id')
             ->push(...$teacher === null ? [] : [$teacher])
@@ -291,15 +292,15 @@ final readonly class FreeTimesQuery
         // Where those people teach, and from when until when.
         $taught = DB::table('memberships')
             ->whereIn('person_id', $people)
-            ->whereIn('role', ['teacher', 'co-teacher'])
+            ->whereIn('role', MembershipRole::TEACHING)
             ->get(['section_id', 'begins_on', 'ends_on'])
             ->groupBy('section_id');
         // Which sections share how many students with these, and on which days both have them.
         $shared = DB::table('memberships as own')
             ->join('memberships as other', 'other.person_id', '=', 'own.person_id')
             ->whereIn('own.section_id', $sections)
-            ->where('own.role', 'student')
-            ->where('other.role', 'student')
+            ->where('own.role', MembershipRole::Student)
+            ->where('other.role', MembershipRole::Student)
             ->whereRaw("coalesce(least(own.ends_on, other.ends_on), 'infinity') >= ?", [$iso])
             ->groupByRaw('1, 2, 3')
             ->get([
@@ -316,7 +317,7 @@ final readonly class FreeTimesQuery
         $sessions = DB::table('sessions')
             ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
             ->when($but !== null, fn ($q) => $q->where('sessions.series_id', '!=', $but))
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->whereBetween('day', [$iso, $last->iso()])
             ->select([
                 'sessions.id',

@@ -47,7 +47,7 @@ final readonly class MakeUpProposals
                     ->from('sessions as made')
                     ->whereColumn('made.series_id', 'sessions.series_id')
                     ->whereColumn('made.makes_up', 'sessions.day')
-                    ->where('made.state', 'planned'),
+                    ->where('made.state', SessionState::Planned),
             )
             ->orderBy('day')
             ->orderBy('sessions.id')

@@ -6,10 +6,11 @@ namespace Nomada\App\Queries;
 
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
-use Nomada\App\Models\Term\Part;
+use Nomada\App\Models\Term\MembershipRow;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Joining\LinkKind;
 
 /** The link by which one person joins: their own, the host's, or the one of the series, while they belong to it. */
@@ -25,7 +26,7 @@ final readonly class OwnWay
         $links = JoinLink::query()->inForce()->where('series_id', $series->id);
         $personal = $links->clone()->where('kind', LinkKind::Personal)->where('person_id', $person->id)->first();
         $roles = $this->roles($series->sectionIds(), $person);
-        $hosts = array_intersect($roles, ['teacher', 'co-teacher', 'substitute']) !== [];
+        $hosts = array_filter($roles, fn (MembershipRole $r): bool => $r->hosts()) !== [];
         $kind = $hosts ? LinkKind::Host : LinkKind::Series;
         if ($personal === null && $roles === [] && ! $person->isCoordinator()) {
             return null;
@@ -43,16 +44,17 @@ final readonly class OwnWay
 
     /**
      * @param  array<int>  $sections
-     * @return list<string> what they are there today, or will be
+     * @return list<MembershipRole> what they are there today, or will be
      */
     private function roles(array $sections, Person $person): array
     {
         return array_values(
-            Part::query()
+            MembershipRow::query()
                 ->where('person_id', $person->id)
                 ->whereIn('section_id', $sections)
                 ->stillOn($this->clock->schoolDay()->iso())
-                ->pluck('role')
+                ->get(['role'])
+                ->map(fn (MembershipRow $p): MembershipRole => $p->role)
                 ->all(),
         );
     }

@@ -6,7 +6,9 @@ namespace Nomada\App\Queries;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Timetable\HostedSeries;
+use Nomada\Core\Timetable\SessionState;
 
 /** A term's series as licences see them: when their sessions run, how many come at most, on which account. */
 final class RunningSeries
@@ -16,14 +18,14 @@ final class RunningSeries
     {
         $people = DB::table('memberships')
             ->join('series_sections', 'series_sections.section_id', '=', 'memberships.section_id')
-            ->whereIn('role', ['student', 'teacher', 'co-teacher'])
+            ->whereIn('role', MembershipRole::ATTENDING)
             ->groupBy('series_id')
             ->pluck(DB::raw('count(distinct person_id) as n'), 'series_id');
         $rows = DB::table('sessions')
             ->join('series', 'series.id', '=', 'series_id')
             ->join('sections', 'sections.id', '=', 'section_id')
             ->where('term_id', $term->id)
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->groupBy('series.id')
             ->orderBy('series.id')
             ->get([

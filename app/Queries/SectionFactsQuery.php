@@ -13,7 +13,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\Core\Belonging\Belonging;
-use Nomada\Core\Belonging\PartRole;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\Preset;
@@ -26,6 +26,7 @@ use Nomada\Core\Publishing\SeriesFacts;
 use Nomada\Core\Publishing\SessionChange;
 use Nomada\Core\Publishing\TellingFacts;
 use Nomada\Core\Registration\Registering;
+use Nomada\Core\Registration\RegistrationState;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
@@ -272,7 +273,7 @@ final class SectionFactsQuery
             DB::table('memberships')
                 ->join('people', 'people.id', '=', 'person_id')
                 ->whereIn('section_id', $sections)
-                ->when(! $withStudents, fn ($q) => $q->where('memberships.role', 'teacher'))
+                ->when(! $withStudents, fn ($q) => $q->where('memberships.role', MembershipRole::Teacher))
                 ->orderByRaw("(memberships.role = 'student'), family_name, given_name, memberships.id")
                 ->get([
                     'section_id',
@@ -352,7 +353,7 @@ final class SectionFactsQuery
                 : DB::table('registrations')
                     ->join('people', 'people.id', '=', 'person_id')
                     ->whereIn('series_id', array_keys($out))
-                    ->where('state', 'accepted')
+                    ->where('state', RegistrationState::Accepted)
                     ->whereNotNull('session_id')
                     ->get(['series_id', 'people.sourced_id', 'session_id']);
         foreach ($rows as $row) {
@@ -365,7 +366,9 @@ final class SectionFactsQuery
     /** @param  list<stdClass>  $people */
     private function teacher(array $people): string
     {
-        $teachers = array_values(array_filter($people, fn (stdClass $p): bool => $p->role === 'teacher'));
+        $teachers = array_values(
+            array_filter($people, fn (stdClass $p): bool => $p->role === MembershipRole::Teacher->value),
+        );
         usort($teachers, fn (stdClass $a, stdClass $b): int => (int) $b->is_primary <=> (int) $a->is_primary);
 
         return $teachers === [] ? '' : mb_substr($teachers[0]->given_name, 0, 1).". {$teachers[0]->family_name}";
@@ -475,11 +478,12 @@ final class SectionFactsQuery
         }
         $out = [];
         foreach ($people as $person) {
+            $role = MembershipRole::from($person->role);
             $out[$person->sourced_id] ??= new Reader(
                 $person->sourced_id,
                 "$person->given_name $person->family_name",
-                $person->role,
-                PartRole::from($person->role)->hosts() ? $hosts : $personal[(int) $person->person_id] ?? [],
+                $role,
+                $role->hosts() ? $hosts : $personal[(int) $person->person_id] ?? [],
                 $person->language ?? $person->roster_language,
             );
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Queries;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\Core\Belonging\Role;
 
 /**
  * Short names of staff that tell people apart: initial and surname, the given name written out where two would look
@@ -16,7 +17,7 @@ final class ShortNames
     public static function ofStaff(): array
     {
         $people = DB::table('people')
-            ->whereIn('role', ['teacher', 'coordinator'])
+            ->whereIn('role', [Role::Teacher, Role::Coordinator])
             ->get(['id', 'sourced_id', 'given_name', 'family_name']);
         $forms = [
             fn (\stdClass $p): string => mb_substr($p->given_name, 0, 1).'. '.$p->family_name,

@@ -6,6 +6,7 @@ namespace Nomada\App\View;
 
 use Illuminate\Support\Collection;
 use Nomada\App\Models\Term\Person;
+use Nomada\Core\Belonging\Role;
 
 /** Whom the demo's sign-in page offers: the coordinators, the teachers, and some students in each zone. */
 final class DemoPeople
@@ -14,10 +15,10 @@ final class DemoPeople
     public function groups(): array
     {
         $staff = Person::query()
-            ->whereIn('role', ['coordinator', 'teacher'])
+            ->whereIn('role', [Role::Coordinator, Role::Teacher])
             ->orderBy('sourced_id')
             ->get();
-        $students = Person::query()->where('role', 'student')->orderBy('sourced_id')->get();
+        $students = Person::query()->where('role', Role::Student)->orderBy('sourced_id')->get();
         // The demo student first, then the first student of each zone and of each year.
         $known = $students->where('sourced_id', config('nomada.demo_accounts.student'));
         $some = $known
@@ -28,8 +29,8 @@ final class DemoPeople
 
         return array_filter(
             [
-                'coordinator' => $staff->where('role.value', 'coordinator'),
-                'teacher' => $staff->where('role.value', 'teacher'),
+                'coordinator' => $staff->where('role', Role::Coordinator),
+                'teacher' => $staff->where('role', Role::Teacher),
                 'student' => $some,
             ],
             fn (Collection $of): bool => $of->isNotEmpty(),

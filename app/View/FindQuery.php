@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Nomada\App\View;
 
-use Nomada\App\Models\Term\Part;
+use Nomada\App\Models\Term\MembershipRow;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedDate;
@@ -73,7 +74,7 @@ final readonly class FindQuery
      */
     private function people(string $typed, Person $for): array
     {
-        $query = Person::query()->where('role', '!=', 'guardian')->whereNull('disabled_on');
+        $query = Person::query()->where('role', '!=', Role::Guardian)->whereNull('disabled_on');
         foreach (self::words($typed) as $word) {
             $query->whereRaw("(given_name || ' ' || family_name || ' ' || coalesce(email, '')) ilike ?", [
                 "%$word%",
@@ -82,7 +83,7 @@ final readonly class FindQuery
         if (! $for->isCoordinator()) {
             $query->whereIn(
                 'id',
-                Part::query()
+                MembershipRow::query()
                     ->whereIn('section_id', Section::query()->seenBy($for)->select('id'))
                     ->stillOn($this->clock->schoolDay()->iso())
                     ->select('person_id'),

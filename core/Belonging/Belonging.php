@@ -33,12 +33,14 @@ final readonly class Belonging
         foreach ($this->parts as $part) {
             $found[] = match (true) {
                 ! $part->holdsOn($day) => $part->isOverOn($day) ? SessionRole::Left : SessionRole::Ahead,
-                $part->role === PartRole::Teacher => $substitute === null ? SessionRole::Host : SessionRole::Absent,
-                $part->role === PartRole::CoTeacher => SessionRole::Host,
-                $part->role === PartRole::Student => self::isAmong($this->person, $chosen)
+                $part->role === MembershipRole::Teacher => $substitute === null
+                    ? SessionRole::Host
+                    : SessionRole::Absent,
+                $part->role === MembershipRole::CoTeacher => SessionRole::Host,
+                $part->role === MembershipRole::Student => self::isAmong($this->person, $chosen)
                     ? SessionRole::Student
                     : SessionRole::NotChosen,
-                $part->role === PartRole::Observer => SessionRole::Observer,
+                $part->role === MembershipRole::Observer => SessionRole::Observer,
                 // A substitute's part is the session, and was asked for above.
                 default => SessionRole::None,
             };
@@ -122,7 +124,7 @@ final readonly class Belonging
     public function isWhole(): bool
     {
         foreach ($this->parts as $part) {
-            if ($part->role !== PartRole::Substitute && $part->isWhole()) {
+            if ($part->role !== MembershipRole::Substitute && $part->isWhole()) {
                 return true;
             }
         }

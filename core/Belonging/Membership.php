@@ -7,7 +7,7 @@ namespace Nomada\Core\Belonging;
 /** A person's part in a section, from and until a day (day numbers, both inclusive; null for the whole term). */
 final readonly class Membership
 {
-    public function __construct(public PartRole $role, public ?int $from = null, public ?int $until = null)
+    public function __construct(public MembershipRole $role, public ?int $from = null, public ?int $until = null)
     {
     }
 

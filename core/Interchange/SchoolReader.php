@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Interchange;
 
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\Calendar\ClosureReader;
 use Nomada\Core\Language\ReaderLanguage;
@@ -294,7 +295,7 @@ final class SchoolReader
                 'year' => ltrim($row->get('grades'), '0'),
                 'time_zone' => $zone,
                 'roster_language' => $this->language($row),
-                'guardians' => $role === 'student'
+                'guardians' => $role === Role::Student->value
                         ? array_values(
                             array_filter(array_map(trim(...), explode(',', $row->get('agentSourcedIds')))),
                         )

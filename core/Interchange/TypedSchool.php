@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Interchange;
 
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
@@ -169,7 +170,7 @@ final class TypedSchool
             $section,
             $person,
             $role,
-            $role === 'teacher' ? 'true' : 'false',
+            $role === Role::Teacher->value ? 'true' : 'false',
             '',
             '',
         ]);

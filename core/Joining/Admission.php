@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Joining;
 
 use Nomada\Core\Belonging\SessionRole;
+use Nomada\Core\Registration\RegistrationState;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
@@ -121,10 +122,10 @@ final readonly class Admission
         if (self::isGuest($knock, $visitor) || $visitor->looks) {
             return null;
         }
-        if ($visitor->registration === 'declined') {
+        if ($visitor->registration === RegistrationState::Declined) {
             return DoorReply::Declined;
         }
-        if ($visitor->registration === 'waiting' && ! self::isStraightIn($visitor, $rules)) {
+        if ($visitor->registration === RegistrationState::Waiting && ! self::isStraightIn($visitor, $rules)) {
             return DoorReply::Waiting;
         }
 
@@ -142,16 +143,17 @@ final readonly class Admission
             ! $visitor->isHost &&
             ! $visitor->isOnRoster &&
             ! $visitor->looks &&
-            $visitor->registration !== 'accepted';
+            $visitor->registration !== RegistrationState::Accepted;
     }
 
     private static function isStraightIn(Visitor $visitor, DoorRules $rules): bool
     {
         return match ($rules->straightIn) {
             EntryWithoutWaiting::Nobody => false,
-            EntryWithoutWaiting::Accepted => $visitor->registration === 'accepted',
-            EntryWithoutWaiting::Roster => $visitor->registration === 'accepted' || $visitor->isOnRoster,
-            EntryWithoutWaiting::School => $visitor->registration === 'accepted' ||
+            EntryWithoutWaiting::Accepted => $visitor->registration === RegistrationState::Accepted,
+            EntryWithoutWaiting::Roster => $visitor->registration === RegistrationState::Accepted ||
+                $visitor->isOnRoster,
+            EntryWithoutWaiting::School => $visitor->registration === RegistrationState::Accepted ||
                 $visitor->isOnRoster ||
                 $visitor->isSchool,
             EntryWithoutWaiting::Anyone => true,

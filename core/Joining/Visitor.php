@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Joining;
 
+use Nomada\Core\Registration\RegistrationState;
+
 /**
  * Who stands at the door: a teacher of the section, somebody with (or without) a registration, or a guest without an
  * account.
@@ -12,7 +14,6 @@ final readonly class Visitor
 {
     /**
      * @param  int|null  $person  null for a guest
-     * @param  string|null  $registration  accepted, waiting, declined, or null
      * @param  bool  $isSchool  has an account of the school
      * @param  bool  $looks  comes in as an observer, who neither hosts nor counts
      */
@@ -20,7 +21,7 @@ final readonly class Visitor
         public ?int $person,
         public bool $isHost,
         public bool $isOnRoster,
-        public ?string $registration,
+        public ?RegistrationState $registration,
         public bool $isSchool = true,
         public bool $looks = false,
     ) {

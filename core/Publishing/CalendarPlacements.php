@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
-use Nomada\Core\Belonging\PartRole;
+use Nomada\Core\Belonging\MembershipRole;
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Interchange\Calendar\CalendarWriter;
 use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Interchange\Calendar\SharedEvent;
@@ -86,9 +87,9 @@ final class CalendarPlacements
     }
 
     /** What whoever is no student reads of their part. */
-    private static function note(string $role, PublishedWords $words): string
+    private static function note(MembershipRole $role, PublishedWords $words): string
     {
-        return PartRole::from($role) === PartRole::Student ? '' : "\n".$words->phrases->say("roles.$role");
+        return $role === MembershipRole::Student ? '' : "\n".$words->phrases->say("roles.$role->value");
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
+use Nomada\Core\Belonging\MembershipRole;
+
 /** Somebody whose calendar the section's sessions stand in, with the link of each series that is their own. */
 final readonly class Reader
 {
@@ -14,7 +16,7 @@ final readonly class Reader
     public function __construct(
         public string $person,
         public string $name,
-        public string $role,
+        public MembershipRole $role,
         public array $links,
         public ?string $language = null,
     ) {

@@ -12,6 +12,7 @@ use Nomada\Core\Joining\JoinAttempt;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\RoomState;
 use Nomada\Core\Joining\Visitor;
+use Nomada\Core\Registration\RegistrationState;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\PlannedSession;
 
@@ -33,7 +34,7 @@ final class Doors
             new JoinAttempt(
                 $link['kind'] ?? LinkKind::Personal,
                 $link['sessions'] ?? $sessions,
-                $visitor ?? new Visitor(1, false, true, 'accepted'),
+                $visitor ?? new Visitor(1, false, true, RegistrationState::Accepted),
                 array_key_exists('holder', $link) ? $link['holder'] : 1,
                 $link['retired'] ?? false,
                 $link['hidden'] ?? false,

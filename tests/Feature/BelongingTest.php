@@ -312,13 +312,13 @@ test(
 test('nobody but the import and whoever gives parts asks enrolments', function () {
     $mayWrite = [
         'ImportSchool',
-        'TakePart',
+        'ManageMemberships',
         'KeepTerms',
         'DisablePerson',
         'Enrolment',
         'InventedSchool',
-        'Part',
-        'PartController',
+        'MembershipRow',
+        'MembershipController',
         'RosterOut',
         'CheckedAtEnd',
     ];

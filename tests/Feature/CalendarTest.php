@@ -4,6 +4,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\Core\Belonging\MembershipRole;
 use Tests\Support\English;
 
 beforeEach(fn () => $this->school());
@@ -457,8 +458,8 @@ test('a second term stands beside the first, and takes over its plan', function 
 
     expect($marine->series()->firstOrFail()->sessions()->where('state', 'planned')->count())
         ->toBe(20)
-        ->and($marine->parts()->pluck('role')->all())
-        ->toBe(['teacher'])
+        ->and($marine->memberships()->pluck('role')->all())
+        ->toBe([MembershipRole::Teacher])
         ->and($summer->dayPlans()->count())
         ->toBe(1);
     $this->get("$in/")

@@ -302,7 +302,7 @@ test('every case of a list has its words', function (string $list, array $words)
     }
     expect($missing)->toBe([]);
 })->with([
-    [Nomada\App\Models\Term\Role::class, ['frame.roles.%s', 'account.people.roles.%s']],
+    [Nomada\Core\Belonging\Role::class, ['frame.roles.%s', 'account.people.roles.%s']],
     [Nomada\Core\Publishing\PlaceKind::class, ['publishing.places.kinds.%s']],
     [Nomada\Core\Publishing\ExternalService::class, ['places.services.%s.in_sentence']],
     [Nomada\Core\Publishing\DiscrepancyCause::class, ['publishing.truth.causes.%s']],

@@ -47,7 +47,7 @@ test(
             'said',
             '1 registration accepted. The confirmation is sent in a minute.',
         );
-        expect(Registering::of('S-1')->state)->toBe('accepted');
+        expect(Registering::of('S-1')->state->value)->toBe('accepted');
         postGoes();
         [$letter] = mailbox($this, 'S-1');
         $link = JoinLink::query()->inForce()->where('kind', 'personal')->firstOrFail();
@@ -78,7 +78,7 @@ test('only what is certain, and comes from the very account, is accepted in bulk
     // S-2 types S-1 in: same name, same address, but not S-1's account.
     $first = Person::query()->where('sourced_id', 'S-1')->firstOrFail();
     Registering::as($this, 'S-2', $series, $first->name(), $first->email);
-    expect(Registering::of('S-2')->state)->toBe('waiting');
+    expect(Registering::of('S-2')->state->value)->toBe('waiting');
     $this->as('A-1')
         ->get('/registration/desk')
         ->assertSee('who will be registered if you accept')
@@ -87,10 +87,13 @@ test('only what is certain, and comes from the very account, is accepted in bulk
         'said',
         fn ($s) => str_contains($s, 'there are no exact matches'),
     );
-    expect(Registering::of('S-2')->state)->toBe('waiting');
+    expect(Registering::of('S-2')->state->value)->toBe('waiting');
     // Of two who are like one student, that student's own account is given the place.
     Registering::as($this, 'S-1', $series);
-    expect(Registering::of('S-1')->state)->toBe('accepted')->and(Registering::of('S-1')->decided_by)->toBeNull();
+    expect(Registering::of('S-1')->state->value)
+        ->toBe('accepted')
+        ->and(Registering::of('S-1')->decided_by)
+        ->toBeNull();
     $this->as('A-1')
         ->get('/registration/desk')
         ->assertSee('Already registered')
@@ -107,7 +110,7 @@ test('a decision is undone until its letter has gone, and the letter then never 
     $link = JoinLink::query()->inForce()->where('kind', 'personal')->firstOrFail();
     $this->get('/registration/desk?show=decided')->assertSee('sent in a minute')->assertSee('Undo');
     $this->delete("/registration/$id/decision")->assertSessionHasNoErrors();
-    expect(Registering::of('S-1')->state)
+    expect(Registering::of('S-1')->state->value)
         ->toBe('waiting')
         ->and($link->refresh()->retired_at)
         ->not->toBeNull()
@@ -120,7 +123,7 @@ test('a decision is undone until its letter has gone, and the letter then never 
     postGoes();
     $this->delete("/registration/$id/decision")->assertSessionHasErrors('registration');
     $this->post("/registration/$id/acceptance")->assertSessionHasErrors('registration');
-    expect(Registering::of('S-1')->state)
+    expect(Registering::of('S-1')->state->value)
         ->toBe('declined')
         ->and(mailbox($this, 'S-1')[0]->text())
         ->toContain('Use your school email address.');
@@ -134,14 +137,22 @@ test('a student who leaves the roster gives the seat to the next one who waits',
     $series = Registering::open($this, ['seats' => 1]);
     Registering::as($this, 'S-1', $series);
     Registering::as($this, 'S-2', $series);
-    expect([Registering::of('S-1')->state, Registering::of('S-2')->state])->toBe(['waiting', 'queued']);
+    expect([Registering::of('S-1')->state->value, Registering::of('S-2')->state->value])->toBe([
+        'waiting',
+        'queued',
+    ]);
     DB::table('enrolments')
         ->where('person_id', personCalled('S-1')->id)
-        ->update(['ends_on' => app(Nomada\App\Support\Clock::class)->schoolDay()->plus(-1)->iso()]);
+        ->update([
+            'ends_on' => app(Nomada\App\Support\Clock::class)
+                ->schoolDay()
+                ->plus(-1)
+                ->iso(),
+        ]);
     // Nothing has followed yet; the seat is free all the same.
     expect(DecideRegistration::held($series, null))->toBe(0);
     Artisan::call('nomada:register', ['--left' => true]);
-    expect([Registering::of('S-1')->state, Registering::of('S-2')->state])
+    expect([Registering::of('S-1')->state->value, Registering::of('S-2')->state->value])
         ->toBe(['withdrawn', 'waiting'])
         ->and(DB::table('registrations')->where('came_by', 'roster')->count())
         ->toBe(0);
@@ -151,7 +162,10 @@ test('seats are kept: who comes later is on the waiting list in order, and moves
     $series = Registering::open($this, ['seats' => 1]);
     Registering::as($this, 'S-1', $series);
     Registering::as($this, 'S-2', $series);
-    expect(Registering::of('S-1')->state)->toBe('waiting')->and(Registering::of('S-2')->state)->toBe('queued');
+    expect(Registering::of('S-1')->state->value)
+        ->toBe('waiting')
+        ->and(Registering::of('S-2')->state->value)
+        ->toBe('queued');
     $this->as('S-2')
         ->get("/register/$series")
         ->assertSee('number 1 on the waiting list');
@@ -162,7 +176,7 @@ test('seats are kept: who comes later is on the waiting list in order, and moves
     $this->as('S-1')
         ->delete("/register/$series/".Registering::of('S-1')->id)
         ->assertSessionHasNoErrors();
-    expect(Registering::of('S-2')->state)
+    expect(Registering::of('S-2')->state->value)
         ->toBe('waiting')
         ->and(JoinLink::query()->inForce()->where('kind', 'personal')->count())
         ->toBe(0);
@@ -171,7 +185,7 @@ test('seats are kept: who comes later is on the waiting list in order, and moves
     $this->as('T-2')->get('/registration/desk?show=list')->assertOk();
     Registering::open($this, ['seats' => 2]);
     Registering::as($this, 'S-1', $series);
-    expect(Registering::of('S-1')->state)->toBe('waiting');
+    expect(Registering::of('S-1')->state->value)->toBe('waiting');
 });
 
 test('for each session: the door opens on that day alone', function () {
@@ -234,7 +248,10 @@ test('a mode that contradicts itself is refused', function () {
         'person_id' => 1,
         'came_by' => 'roster',
     ]);
-    expect(Registering::of('S-1')->state)->toBe('waiting')->and(Registering::of('S-1')->came_by)->toBe('own');
+    expect(Registering::of('S-1')->state->value)
+        ->toBe('waiting')
+        ->and(Registering::of('S-1')->came_by)
+        ->toBe('own');
 });
 
 test('the roster registers nobody where students do, and still shuts out who has left', function () {
@@ -273,7 +290,7 @@ test(
             ->assertSessionHasNoErrors();
         expect(Registering::of('S-1')->series_id)
             ->toBe($series)
-            ->and(Registering::of('S-1')->state)
+            ->and(Registering::of('S-1')->state->value)
             ->toBe('waiting');
         $this->post("/registration/$id/acceptance")->assertSessionHasNoErrors();
         Letter::query()
@@ -281,7 +298,7 @@ test(
             ->sole()
             ->update(['sent_at' => now()]);
         $this->delete("/registration/$id/decision")->assertSessionHasErrors('registration');
-        expect(Registering::of('S-1')->state)
+        expect(Registering::of('S-1')->state->value)
             ->toBe('accepted')
             ->and(Letter::query()->where('kind', 'guardian')->whereNull('sent_at')->count())
             ->toBe(1);
@@ -380,7 +397,7 @@ test(
         );
         $this->get('/registration/desk?show=decided')->assertDontSee('sent in a minute');
         $this->delete("/registration/$id/decision")->assertSessionHasErrors();
-        expect(Registering::of('S-1')->state)
+        expect(Registering::of('S-1')->state->value)
             ->toBe('accepted')
             ->and(Letter::query()->whereNull('sent_at')->where('kind', 'accepted')->count())
             ->toBe(1);
@@ -391,10 +408,13 @@ test('a freed seat goes to the next who still belongs, and certain ones into the
     $series = Registering::open($this, ['accepts_certain' => 1, 'seats' => 1]);
 
     Registering::as($this, 'S-1', $series);
-    expect(Registering::of('S-1')->state)->toBe('accepted');
+    expect(Registering::of('S-1')->state->value)->toBe('accepted');
     Registering::as($this, 'S-2', $series);
     Registering::as($this, 'S-3', $series);
-    expect([Registering::of('S-2')->state, Registering::of('S-3')->state])->toBe(['queued', 'queued']);
+    expect([Registering::of('S-2')->state->value, Registering::of('S-3')->state->value])->toBe([
+        'queued',
+        'queued',
+    ]);
     // S-1 leaves; so has S-2, who waits. The seat is S-3's, who is certain.
     $leaves = fn (string $who, string $last) => DB::table('enrolments')
         ->where('person_id', personCalled($who)->id)
@@ -407,11 +427,11 @@ test('a freed seat goes to the next who still belongs, and certain ones into the
             ->where('sourced_id', 'MAR')
             ->firstOrFail(),
     );
-    expect([Registering::of('S-1')->state, Registering::of('S-2')->state, Registering::of('S-3')->state])->toBe([
-        'withdrawn',
-        'withdrawn',
-        'accepted',
-    ]);
+    expect([
+        Registering::of('S-1')->state->value,
+        Registering::of('S-2')->state->value,
+        Registering::of('S-3')->state->value,
+    ])->toBe(['withdrawn', 'withdrawn', 'accepted']);
     expect(JoinLink::query()->inForce()->where('kind', 'personal')->pluck('person_id')->all())->toBe([
         personCalled('S-3')->id,
     ]);
@@ -425,7 +445,10 @@ test('more seats let certain ones in, and others wait to be looked at', function
     $this->as('T-2')
         ->put("/sections/MAR/series/$series/registering", ['mode' => 'once', 'accepts_certain' => 1, 'seats' => 3])
         ->assertSessionHasNoErrors();
-    expect([Registering::of('S-3')->state, Registering::of('S-2')->state])->toBe(['accepted', 'waiting']);
+    expect([Registering::of('S-3')->state->value, Registering::of('S-2')->state->value])->toBe([
+        'accepted',
+        'waiting',
+    ]);
 });
 
 test('who comes to a shared series by its other section is on its roster', function () {
@@ -472,7 +495,7 @@ test('what was sent is the receiving teacher\'s, and not the sender\'s any more'
         ->delete("/registration/$id/decision")
         ->assertForbidden();
     $this->post("/registration/$id/acceptance")->assertSessionHasNoErrors();
-    expect(Registering::of('S-4')->state)->toBe('accepted');
+    expect(Registering::of('S-4')->state->value)->toBe('accepted');
 });
 
 test('the desk says whose account typed, wherever that is not plain', function () {

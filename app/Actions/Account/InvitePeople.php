@@ -7,8 +7,8 @@ namespace Nomada\App\Actions\Account;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Account\AccountPass;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Models\Term\Role;
 use Nomada\App\Post\Letters;
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Fault;
 use Nomada\Core\Post\LetterKind;
 

@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\ShortAddress;
@@ -38,7 +39,7 @@ final readonly class NameLink
         $names = DB::table('memberships')
             ->join('people', 'people.id', '=', 'person_id')
             ->whereIn('section_id', $series->sectionIds())
-            ->where('memberships.role', 'student')
+            ->where('memberships.role', MembershipRole::Student)
             ->pluck(DB::raw("given_name || ' ' || family_name as name"))
             ->all();
         if (trim($typed) === '') {

@@ -18,6 +18,7 @@ use Nomada\Core\Presence\ListedPeople;
 use Nomada\Core\Presence\ListedPerson;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\SessionState;
 
 /** A list of who came and left that another service has exported: looked at, then taken as a whole or not at all. */
 final readonly class ReadList
@@ -107,7 +108,7 @@ final readonly class ReadList
         $found = Session::query()
             ->whereIn('series_id', $section->series()->pluck('series.id'))
             ->where('day', $day->iso())
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->where('starts_at', '<=', $this->clock->now())
             ->with('series.section.term.school')
             ->orderBy('starts_at')

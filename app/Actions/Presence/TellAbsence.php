@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
@@ -100,7 +101,7 @@ final readonly class TellAbsence
                             DB::table('memberships')
                                 ->join('series_sections', 'series_sections.section_id', '=', 'memberships.section_id')
                                 ->where('person_id', $person)
-                                ->where('role', 'student')
+                                ->where('role', MembershipRole::Student)
                                 ->select('series_id'),
                         )
                         ->pluck('id')

@@ -10,6 +10,7 @@ use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Publishing\RunStep;
+use Nomada\App\Models\Publishing\StepState;
 use PDOException;
 use Throwable;
 
@@ -28,7 +29,7 @@ final class ExecuteRun
         while ($this->through(fn (): bool => $this->goesOn($run))) {
             $lanes = $run
                 ->steps()
-                ->where('state', 'waiting')
+                ->where('state', StepState::Waiting)
                 ->reorder()
                 ->distinct()
                 ->get(['section_id', 'lane']);
@@ -39,7 +40,7 @@ final class ExecuteRun
             foreach ($jobs as $job) {
                 $this->through(fn (): mixed => app()->call([$job, 'handle']));
             }
-            $due = $run->steps()->where('state', 'waiting')->min('due_at');
+            $due = $run->steps()->where('state', StepState::Waiting)->min('due_at');
             if (is_string($due)) {
                 usleep((int) max(20_000, min(2_000_000, (strtotime($due) - microtime(true)) * 1_000_000)));
             }
@@ -96,11 +97,11 @@ final class ExecuteRun
      */
     public static function result(?Run $run): array
     {
-        $failed = $run?->steps()->where('state', 'failed')->with('section')->get() ?? collect();
+        $failed = $run?->steps()->where('state', StepState::Failed)->with('section')->get() ?? collect();
 
         return [
             'run' => $run?->id,
-            'done' => $run?->steps()->where('state', 'done')->count() ?? 0,
+            'done' => $run?->steps()->where('state', StepState::Done)->count() ?? 0,
             'failed' => array_values(
                 $failed
                     ->map(
@@ -113,7 +114,7 @@ final class ExecuteRun
                     )
                     ->all(),
             ),
-            'asked' => $run?->steps()->where('state', 'asked')->count() ?? 0,
+            'asked' => $run?->steps()->where('state', StepState::Asked)->count() ?? 0,
         ];
     }
 }

@@ -10,6 +10,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Showings;
 use Nomada\App\Queries\Templates;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Post\Template;
@@ -124,7 +125,7 @@ final readonly class KeepShowing
         $known = DB::table('memberships')
             ->join('people', 'people.id', '=', 'person_id')
             ->where('section_id', $section->id)
-            ->where('memberships.role', 'student')
+            ->where('memberships.role', MembershipRole::Student)
             ->pluck('people.sourced_id')
             ->all();
         $other = array_diff($chosen, $known);

@@ -18,6 +18,7 @@ use Nomada\App\Destinations\Room;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Publishing\RunStep;
+use Nomada\App\Models\Publishing\StepState;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\SealedWords;
@@ -203,7 +204,7 @@ final class LaneExecutor
             ->where('run_id', $run)
             ->where('lane', 'link')
             ->whereIn('section_id', $sections);
-        $ended = $sections->diff($of()->where('state', 'waiting')->distinct()->pluck('section_id'));
+        $ended = $sections->diff($of()->where('state', StepState::Waiting)->distinct()->pluck('section_id'));
         // Not `intval(...)`: a collection hands over the place too, which that takes for the base of the number.
         $series = $of()->whereIn('section_id', $ended)->pluck('key')->map(fn (string $key): int => (int) $key);
         ($this->refresh)(

@@ -26,7 +26,9 @@ final readonly class PersonBusy
         $from = $now - ($now % 86400);
         $to = $from + 86400 * self::DAYS;
         $busy = [];
-        $sections = Section::query()->whereHas('parts', fn ($q) => $q->where('person_id', $person->id))->pluck('id');
+        $sections = Section::query()
+            ->whereHas('memberships', fn ($q) => $q->where('person_id', $person->id))
+            ->pluck('id');
         foreach ($this->facts->for(array_values(array_map(intval(...), $sections->all())), true) as $facts) {
             foreach ($facts->series as $series) {
                 foreach ($series->sessionsOf($person->sourced_id) as $session) {

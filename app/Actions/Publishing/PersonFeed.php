@@ -51,7 +51,7 @@ final readonly class PersonFeed
      */
     private function sections(Person $person): Builder
     {
-        return Section::query()->whereHas('parts', fn ($q) => $q->where('person_id', $person->id))->orderBy('id');
+        return Section::query()->whereHas('memberships', fn ($q) => $q->where('person_id', $person->id))->orderBy('id');
     }
 
     /** @param  array<mixed>  $sections */

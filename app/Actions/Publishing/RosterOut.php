@@ -8,6 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\TimetableRows;
+use Nomada\Core\Belonging\MembershipRole;
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Interchange\CsvText;
 use Nomada\Core\Interchange\OneRosterManifest;
 use Nomada\Core\Interchange\TimetableWriter;
@@ -17,17 +19,17 @@ use stdClass;
 final class RosterOut
 {
     private const ROLES = [
-        'student' => 'student',
-        'teacher' => 'teacher',
-        'coordinator' => 'administrator',
-        'guardian' => 'guardian',
+        Role::Student->value => 'student',
+        Role::Teacher->value => 'teacher',
+        Role::Coordinator->value => 'administrator',
+        Role::Guardian->value => 'guardian',
     ];
 
     private const PARTS = [
-        'student' => 'student',
-        'teacher' => 'teacher',
-        'co-teacher' => 'aide',
-        'observer' => 'proctor',
+        MembershipRole::Student->value => 'student',
+        MembershipRole::Teacher->value => 'teacher',
+        MembershipRole::CoTeacher->value => 'aide',
+        MembershipRole::Observer->value => 'proctor',
     ];
 
     /** @return array<string, string> files by name */
@@ -191,7 +193,7 @@ final class RosterOut
                         'id',
                         DB::table('guardianships')->whereIn('student_id', clone $of)->select('guardian_id'),
                     )
-                    ->orWhere('role', 'coordinator'),
+                    ->orWhere('role', Role::Coordinator),
             )
             ->orderBy('id')
             ->get();

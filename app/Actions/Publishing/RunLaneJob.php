@@ -15,6 +15,7 @@ use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Drifted;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Publishing\RunStep;
+use Nomada\App\Models\Publishing\StepState;
 use Nomada\Core\Publishing\Place;
 
 /**
@@ -116,7 +117,7 @@ final class RunLaneJob implements ShouldQueue
             ->whereNull('ended_at')
             ->whereNull('scope')
             ->whereNotExists(
-                fn ($q) => $q->from('run_steps')->whereColumn('run_id', 'runs.id')->where('state', 'waiting'),
+                fn ($q) => $q->from('run_steps')->whereColumn('run_id', 'runs.id')->where('state', StepState::Waiting),
             )
             ->update(['ended_at' => now(), 'truth' => null]);
         if ($ended === 1) {
@@ -128,7 +129,7 @@ final class RunLaneJob implements ShouldQueue
     private function steps(): Builder
     {
         return RunStep::query()
-            ->where(['run_id' => $this->run, 'lane' => $this->lane, 'state' => 'waiting'])
+            ->where(['run_id' => $this->run, 'lane' => $this->lane, 'state' => StepState::Waiting])
             ->whereIn('section_id', $this->sections);
     }
 
@@ -146,7 +147,7 @@ final class RunLaneJob implements ShouldQueue
         $failures = $carryOut($steps, $this->lane, $this->sections);
         RunStep::query()
             ->whereKey($steps->reject(fn (RunStep $s): bool => isset($failures[$s->id]))->modelKeys())
-            ->update(['state' => 'done', 'done_at' => now(), 'words' => null]);
+            ->update(['state' => StepState::Done, 'done_at' => now(), 'words' => null]);
         foreach ($steps as $step) {
             if (isset($failures[$step->id])) {
                 $this->keep($step, $failures[$step->id]);
@@ -166,9 +167,9 @@ final class RunLaneJob implements ShouldQueue
             'tries' => $step->tries + 1,
             'words' => $why->getMessage(),
             'state' => match (true) {
-                $why instanceof Drifted => 'asked',
-                $isFinal => 'failed',
-                default => 'waiting',
+                $why instanceof Drifted => StepState::Asked,
+                $isFinal => StepState::Failed,
+                default => StepState::Waiting,
             },
             'due_at' => $isFinal
                 ? null

@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Publishing\RunStep;
+use Nomada\App\Models\Publishing\StepState;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
@@ -216,8 +217,8 @@ final readonly class StartRun
         return DB::transaction(function () use ($run): int {
             $n = $run
                 ->steps()
-                ->where('state', 'failed')
-                ->update(['state' => 'waiting', 'tries' => 0, 'due_at' => null, 'words' => null]);
+                ->where('state', StepState::Failed)
+                ->update(['state' => StepState::Waiting, 'tries' => 0, 'due_at' => null, 'words' => null]);
             if ($n > 0) {
                 $run->update(['ended_at' => null, 'halted_at' => null]);
                 $this->queueLanes($run);
@@ -250,7 +251,7 @@ final readonly class StartRun
     {
         $lanes = $run
             ->steps()
-            ->where('state', 'waiting')
+            ->where('state', StepState::Waiting)
             ->reorder()
             ->distinct()
             ->get(['section_id', 'lane']);

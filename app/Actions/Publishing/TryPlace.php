@@ -11,6 +11,7 @@ use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Service;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Post\PlaceTransport;
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Publishing\ExternalService;
 use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
@@ -63,7 +64,7 @@ final readonly class TryPlace
         }
         $person = Person::query()
             ->whereNotNull('email')
-            ->whereIn('role', ['student', 'teacher'])
+            ->whereIn('role', [Role::Student, Role::Teacher])
             ->orderBy('id')
             ->first();
         if ($person === null) {

@@ -14,6 +14,7 @@ use Nomada\App\Post\Letters;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Secrets;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Recording\RecordingState;
@@ -129,7 +130,7 @@ final readonly class ReleaseRecording
                         'id',
                         DB::table('memberships')
                             ->whereIn('section_id', $sections)
-                            ->where('role', 'student')
+                            ->where('role', MembershipRole::Student)
                             ->select('person_id'),
                     )
                     ->pluck('id')
@@ -223,7 +224,7 @@ final readonly class ReleaseRecording
     {
         return array_values(
             Person::query()
-                ->where('role', 'student')
+                ->where('role', MembershipRole::Student)
                 ->whereRaw('may_be_recorded is not true')
                 ->whereIn(
                     'id',

@@ -23,6 +23,7 @@ use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Registration\Registering;
+use Nomada\Core\Registration\RegistrationState;
 
 /**
  * Accepts, declines, sends to another section, takes back. Each locks the series first, so that no seat is given twice;
@@ -45,15 +46,18 @@ final readonly class DecideRegistration
     public function accept(Registration $registration, ?Person $by): void
     {
         $this->locked($registration, function (Registration $r, Series $series) use ($by): void {
-            $this->needs($r, ['waiting', 'queued']);
+            $this->needs($r, RegistrationState::UNDECIDED);
             $seats = Registering::from($series->registering ?? [])->seats;
-            if ($seats !== null && self::held($series->id, $r->session_id, ['accepted']) >= $seats) {
+            if (
+                $seats !== null &&
+                self::held($series->id, $r->session_id, [RegistrationState::Accepted]) >= $seats
+            ) {
                 throw new Fault($seats === 1 ? 'desk.one_seat' : 'desk.seats', 'registration', [
                     'n' => $seats,
                     'person' => $r->person->name(),
                 ]);
             }
-            $this->settle($r, 'accepted', null, $by);
+            $this->settle($r, RegistrationState::Accepted, null, $by);
             ($this->keep)($series->id, LinkKind::Personal, $r->person_id);
             ($this->audit)(
                 'registration',
@@ -73,12 +77,17 @@ final readonly class DecideRegistration
             throw new Fault('desk.reason', 'reason');
         }
         $this->locked($registration, function (Registration $r, Series $series) use ($reason, $by): void {
-            $this->needs($r, ['waiting', 'queued']);
-            $this->settle($r, 'declined', trim($reason), $by);
-            ($this->audit)('registration', $series, $by, new Said('audit.declined', [
-                'name' => $r->typed_name,
-                'why' => trim($reason),
-            ]));
+            $this->needs($r, RegistrationState::UNDECIDED);
+            $this->settle($r, RegistrationState::Declined, trim($reason), $by);
+            ($this->audit)(
+                'registration',
+                $series,
+                $by,
+                new Said('audit.declined', [
+                    'name' => $r->typed_name,
+                    'why' => trim($reason),
+                ]),
+            );
             $this->letters->write(LetterKind::Declined, $r, true);
             $this->moveUp($series, $r->session_id);
         });
@@ -96,17 +105,14 @@ final readonly class DecideRegistration
         $session =
             $registration->session_id === null
                 ? null
-                : $target
-                    ->sessions()
-                    ->where('day', $registration->only_day)
-                    ->value('sessions.id');
+                : $target->sessions()->where('day', $registration->only_day)->value('sessions.id');
         if ($registration->session_id !== null && $session === null) {
             throw new Fault('desk.no_session', 'section', ['to' => $to->name()]);
         }
         $this->locked(
             $registration,
             function (Registration $r, Series $series) use ($target, $session, $to, $by): void {
-                $this->needs($r, ['waiting', 'queued']);
+                $this->needs($r, RegistrationState::UNDECIDED);
                 if (
                     Registration::query()
                         ->where([
@@ -118,26 +124,29 @@ final readonly class DecideRegistration
                 ) {
                     throw new Fault('desk.twice', 'section', ['person' => $r->person->name(), 'to' => $to->name()]);
                 }
-                $seat = Registering::from($target->registering ?? [])->hasSeat(
-                    self::held($target->id, $session),
-                );
+                $seat = Registering::from($target->registering ?? [])->hasSeat(self::held($target->id, $session));
                 $before = [
-                    'state' => $r->state,
+                    'state' => $r->state->value,
                     'series_id' => $r->series_id,
                     'session_id' => $r->session_id,
                 ];
                 $r->update([
                     'series_id' => $target->id,
                     'session_id' => $session,
-                    'state' => $seat ? 'waiting' : 'queued',
+                    'state' => $seat ? RegistrationState::Waiting : RegistrationState::Queued,
                     'before' => $before,
                     'decided_by' => $by->id,
                     'decided_at' => $this->now(),
                 ]);
-                ($this->audit)('registration', $series, $by, new Said('audit.sent', [
-                    'section' => $to->name(),
-                    'name' => $r->typed_name,
-                ]));
+                ($this->audit)(
+                    'registration',
+                    $series,
+                    $by,
+                    new Said('audit.sent', [
+                        'section' => $to->name(),
+                        'name' => $r->typed_name,
+                    ]),
+                );
                 $this->letters->write(LetterKind::Elsewhere, $r->load(['series.section', 'person']), true);
                 $this->moveUp($series, $r->session_id);
             },
@@ -153,7 +162,7 @@ final readonly class DecideRegistration
                 throw new Fault('desk.letter', 'registration');
             }
             $was = $r->before;
-            if ($r->state === 'accepted') {
+            if ($r->state === RegistrationState::Accepted) {
                 $this->retire($r);
             }
             $r->update([
@@ -165,7 +174,12 @@ final readonly class DecideRegistration
                 'decided_by' => null,
                 'decided_at' => null,
             ]);
-            ($this->audit)('registration', $series, $by, new Said('audit.decision_undone', ['name' => $r->typed_name]));
+            ($this->audit)(
+                'registration',
+                $series,
+                $by,
+                new Said('audit.decision_undone', ['name' => $r->typed_name]),
+            );
             ($this->refresh)($series->sectionIds());
         });
     }
@@ -177,13 +191,18 @@ final readonly class DecideRegistration
     public function withdraw(Registration $registration, Person $by): void
     {
         $this->locked($registration, function (Registration $r, Series $series) use ($by): void {
-            $this->needs($r, ['waiting', 'queued', 'accepted']);
+            $this->needs($r, RegistrationState::CURRENT);
             $this->letters->takeBack($r->id);
-            $r->update(['state' => 'withdrawn', 'before' => null]);
+            $r->update(['state' => RegistrationState::Withdrawn, 'before' => null]);
             $this->retire($r);
-            ($this->audit)('registration', $series, $by, new Said('audit.withdrawn', [
-                'name' => $r->typed_name ?? $r->person->name(),
-            ]));
+            ($this->audit)(
+                'registration',
+                $series,
+                $by,
+                new Said('audit.withdrawn', [
+                    'name' => $r->typed_name ?? $r->person->name(),
+                ]),
+            );
             $this->moveUp($series, $r->session_id);
             ($this->refresh)($series->sectionIds());
         });
@@ -194,9 +213,9 @@ final readonly class DecideRegistration
      * day on, whether their registration has been ended by now or not.
      *
      * @param  int|null  $session  the one session that they are for; null where they are for the series
-     * @param  list<string>  $states
+     * @param  list<RegistrationState>  $states
      */
-    public static function held(int $series, ?int $session, array $states = ['accepted', 'waiting']): int
+    public static function held(int $series, ?int $session, array $states = RegistrationState::SEATED): int
     {
         return Registration::query()
             ->where('series_id', $series)
@@ -228,7 +247,7 @@ final readonly class DecideRegistration
             Registration::query()
                 ->where('series_id', $series->id)
                 ->where('session_id', $session)
-                ->where('state', 'queued')
+                ->where('state', RegistrationState::Queued)
                 ->with(['series.section', 'person'])
                 ->orderBy('arrived_at')
                 ->orderBy('id')
@@ -241,7 +260,7 @@ final readonly class DecideRegistration
             if (! $registering->hasSeat($held++)) {
                 break;
             }
-            $next->update(['state' => 'waiting']);
+            $next->update(['state' => RegistrationState::Waiting]);
             $moved[] = $next;
         }
         $this->acceptCertain($registering, $moved);
@@ -255,13 +274,15 @@ final readonly class DecideRegistration
      */
     public function acceptCertain(Registering $registering, array $registrations): void
     {
-        $waiting = array_values(array_filter($registrations, fn (Registration $r): bool => $r->state === 'waiting'));
+        $waiting = array_values(
+            array_filter($registrations, fn (Registration $r): bool => $r->state === RegistrationState::Waiting),
+        );
         if (! $registering->acceptsCertain || $waiting === []) {
             return;
         }
         $queue = Registration::query()
             ->where('series_id', $waiting[0]->series_id)
-            ->where('state', 'waiting')
+            ->where('state', RegistrationState::Waiting)
             ->with(['series.section', 'person'])
             ->get();
         foreach ($this->checks->findings($queue) as $id => $finding) {
@@ -296,21 +317,21 @@ final readonly class DecideRegistration
         $registration->refresh();
     }
 
-    /** @param  list<string>  $states */
+    /** @param  list<RegistrationState>  $states */
     private function needs(Registration $r, array $states): void
     {
         if (! in_array($r->state, $states, true)) {
             throw new Fault('desk.meanwhile', 'registration', [
                 'person' => $r->typed_name ?? $r->person->name(),
-                'state' => $r->state,
+                'state' => $r->state->value,
             ]);
         }
     }
 
-    private function settle(Registration $r, string $state, ?string $reason, ?Person $by): void
+    private function settle(Registration $r, RegistrationState $state, ?string $reason, ?Person $by): void
     {
         $r->update([
-            'before' => ['state' => $r->state, 'series_id' => $r->series_id],
+            'before' => ['state' => $r->state->value, 'series_id' => $r->series_id],
             'state' => $state,
             'reason' => $reason,
             'decided_by' => $by?->id,
@@ -325,7 +346,7 @@ final readonly class DecideRegistration
             ->where('series_id', $r->series_id)
             ->where('person_id', $r->person_id)
             ->whereKeyNot($r->id)
-            ->where('state', 'accepted')
+            ->where('state', RegistrationState::Accepted)
             ->exists();
         if (! $others) {
             JoinLink::query()

@@ -13,6 +13,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Registration\Registering;
+use Nomada\Core\Registration\RegistrationState;
 
 /** Sets how students get into a series: by the roster, or by registering. Who is registered stays registered. */
 final readonly class KeepRegistering
@@ -43,7 +44,7 @@ final readonly class KeepRegistering
             foreach (
                 Registration::query()
                     ->where('series_id', $series->id)
-                    ->where('state', 'queued')
+                    ->where('state', RegistrationState::Queued)
                     ->distinct()
                     ->pluck('session_id') as $session
             ) {

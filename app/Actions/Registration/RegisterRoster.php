@@ -15,9 +15,11 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Post\Letters;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Locks;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Post\LetterKind;
+use Nomada\Core\Registration\RegistrationState;
 use Nomada\Core\Registration\RosterFollow;
 
 /**
@@ -108,7 +110,7 @@ final readonly class RegisterRoster
             $roster = $this->roster($sections);
             $touched = [...$touched, ...$sections];
             $own = $series->registering !== null;
-            $states = $own ? ['accepted', 'waiting', 'queued'] : ['accepted'];
+            $states = $own ? RegistrationState::CURRENT : [RegistrationState::Accepted];
             $registered = array_values(
                 array_map(
                     intval(...),
@@ -155,7 +157,7 @@ final readonly class RegisterRoster
         foreach (
             DB::table('memberships')
                 ->whereIn('section_id', $sections)
-                ->where('role', 'student')
+                ->where('role', MembershipRole::Student)
                 ->get(['person_id', 'ends_on']) as $row
         ) {
             $known = array_key_exists($row->person_id, $out);
@@ -249,9 +251,9 @@ final readonly class RegisterRoster
         $theirs = Registration::query()
             ->where('series_id', $series->id)
             ->whereIn('person_id', $people)
-            ->whereIn('state', ['accepted', 'waiting', 'queued']);
+            ->whereIn('state', RegistrationState::CURRENT);
         $sessions = (clone $theirs)->distinct()->pluck('session_id')->all();
-        $theirs->update(['state' => 'withdrawn']);
+        $theirs->update(['state' => RegistrationState::Withdrawn]);
         JoinLink::query()
             ->inForce()
             ->where('series_id', $series->id)

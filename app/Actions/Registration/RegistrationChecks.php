@@ -9,9 +9,11 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Registration\Finding;
 use Nomada\Core\Registration\Matching;
 use Nomada\Core\Registration\Registrant;
+use Nomada\Core\Registration\RegistrationState;
 use Nomada\Core\Registration\RosterEntry;
 use Nomada\Core\Term\Zone;
 
@@ -123,7 +125,7 @@ final readonly class RegistrationChecks
             DB::table('registrations')
                 ->join('series', 'series.id', '=', 'series_id')
                 ->whereIn('series_id', array_values(array_unique($series)))
-                ->where('state', 'accepted')
+                ->where('state', RegistrationState::Accepted)
                 ->when(
                     $day !== '',
                     fn ($q) => $q->where(fn ($w) => $w->whereNull('only_day')->orWhere('only_day', $day)),
@@ -135,7 +137,7 @@ final readonly class RegistrationChecks
         $people = DB::table('memberships')
             ->join('people', 'people.id', '=', 'person_id')
             ->join('sections', 'sections.id', '=', 'memberships.section_id')
-            ->where('memberships.role', 'student')
+            ->where('memberships.role', MembershipRole::Student)
             ->where(fn ($q) => $q->whereNull('ends_on')->orWhere('ends_on', '>=', $today));
         $columns = ['person_id', 'course_id', 'given_name', 'family_name', 'email'];
         // Who comes to a shared series is on the roster of that series, by whichever of its sections.

@@ -11,6 +11,7 @@ use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Post\Reminder;
 use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\SessionState;
 use stdClass;
 
 /** Writes the reminders that are due: one letter for all sessions of which somebody is reminded at one time. */
@@ -72,7 +73,7 @@ final readonly class Remind
             ->join('sections', 'sections.id', '=', 'series.section_id')
             ->join('registrations as r', 'r.series_id', '=', 'series.id')
             ->join('people', 'people.id', '=', 'r.person_id')
-            ->where('sessions.state', 'planned')
+            ->where('sessions.state', SessionState::Planned)
             ->whereRaw('starts_at > to_timestamp(?)', [$now])
             ->whereRaw('starts_at <= to_timestamp(?)', [$now + self::AHEAD])
             ->whereRaw($registered)

@@ -18,6 +18,7 @@ use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Post\LetterKind;
 use Nomada\Core\Registration\Registering;
+use Nomada\Core\Registration\RegistrationState;
 use Nomada\Core\Timetable\SessionState;
 
 /**
@@ -126,15 +127,15 @@ final readonly class TakeRegistration
     ): ?Registration {
         $which = ['series_id' => $series->id, 'person_id' => $person->id, 'session_id' => $session?->id];
         $known = Registration::query()->where($which)->first();
-        if ($known !== null && in_array($known->state, ['accepted', 'waiting', 'queued'], true)) {
+        if ($known?->state->isCurrent() === true) {
             return null;
         }
-        $state = $registering->hasSeat(DecideRegistration::held($series->id, $session?->id)) ? 'waiting' : 'queued';
+        $hasSeat = $registering->hasSeat(DecideRegistration::held($series->id, $session?->id));
         $registration = Registration::query()->updateOrCreate(
             $which,
             [
                 'only_day' => $session?->day,
-                'state' => $state,
+                'state' => $hasSeat ? RegistrationState::Waiting : RegistrationState::Queued,
                 'came_by' => 'own',
                 'typed_name' => $name,
                 'typed_email' => $email,

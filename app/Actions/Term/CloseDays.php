@@ -14,6 +14,7 @@ use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\Closure;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\SessionState;
 
 /** Closes a range of days, or opens one again: the sessions of every series follow, but for those that have begun. */
 final readonly class CloseDays
@@ -72,7 +73,7 @@ final readonly class CloseDays
             ->join('series', 'series.id', '=', 'series_id')
             ->join('sections', 'sections.id', '=', 'section_id')
             ->where('term_id', $term->id)
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->whereBetween('day', [$closure->first->iso(), $closure->last->iso()])
             ->whereRaw('starts_at <= to_timestamp(?)', [$this->clock->seconds()])
             ->count();

@@ -52,7 +52,7 @@ final readonly class DisablePerson
             );
             $sections = array_map(
                 intval(...),
-                $person->parts()->distinct()->orderBy('section_id')->pluck('section_id')->all(),
+                $person->memberships()->distinct()->orderBy('section_id')->pluck('section_id')->all(),
             );
             $this->follow(array_values($sections));
         });

@@ -21,10 +21,12 @@ use Nomada\App\Support\CheckedAtEnd;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\DryRun;
 use Nomada\App\Support\Locks;
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\ImportLine;
 use Nomada\Core\Interchange\SchoolData;
 use Nomada\Core\Interchange\Shrinkage;
+use Nomada\Core\Timetable\SessionState;
 use stdClass;
 
 /**
@@ -48,7 +50,7 @@ final readonly class ImportSchool
         private RefreshClashes $clashes,
         private RefreshPlacements $refresh,
         private RegisterRoster $register,
-        private TakePart $parts,
+        private ManageMemberships $parts,
         private ChangeZone $zone,
     ) {
     }
@@ -244,7 +246,7 @@ final readonly class ImportSchool
             return $row;
         }
         $coming = DB::table('sessions')
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->whereRaw('starts_at > to_timestamp(?)', [$this->clock->seconds()])
             ->count();
         $line = new ImportLine('zone', 'change', $row['name'], $was, $row['time_zone'], 'zone', $coming);
@@ -355,7 +357,7 @@ final readonly class ImportSchool
                     $name,
                     '',
                     $person['role'],
-                    $person['role'] === 'coordinator' && ! $isFirst ? "role:$person[sourced_id]" : '',
+                    $person['role'] === Role::Coordinator->value && ! $isFirst ? "role:$person[sourced_id]" : '',
                 );
                 if ($line->isDangerous() ? $log->dangerous($line) : true) {
                     $line->isDangerous() || $log->line($line);
@@ -445,11 +447,11 @@ final readonly class ImportSchool
     private function allowed(array $row, stdClass $old, string $name, ImportLog $log): array
     {
         $isOwn = (int) $old->id === $log->by;
-        if ($row['role'] !== $old->role && in_array('coordinator', [$row['role'], $old->role], true)) {
+        if ($row['role'] !== $old->role && in_array(Role::Coordinator->value, [$row['role'], $old->role], true)) {
             $isLast =
-                $old->role === 'coordinator' &&
+                $old->role === Role::Coordinator->value &&
                 DB::table('people')
-                    ->where('role', 'coordinator')
+                    ->where('role', Role::Coordinator)
                     ->whereNull('disabled_on')
                     ->where('id', '!=', $old->id)
                     ->doesntExist();
@@ -495,7 +497,7 @@ final readonly class ImportSchool
         $pairs = $students = [];
         foreach ($data->people as $person) {
             $student = $ids[$person['sourced_id']] ?? null;
-            if ($person['role'] !== 'student' || $student === null) {
+            if ($person['role'] !== Role::Student->value || $student === null) {
                 continue;
             }
             $students[] = (int) $student;

@@ -11,7 +11,7 @@ use Nomada\App\Actions\Publishing\RefreshPlacements;
 use Nomada\App\Actions\Timetable\LaySessions;
 use Nomada\App\Actions\Timetable\RefreshClashes;
 use Nomada\App\Models\Term\DayPlanRow;
-use Nomada\App\Models\Term\Part;
+use Nomada\App\Models\Term\MembershipRow;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\School;
 use Nomada\App\Models\Term\Section;
@@ -19,6 +19,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
@@ -142,21 +143,21 @@ final readonly class KeepTerms
                 $made[$section->id] = $copy->id;
                 $sum['sections']++;
                 DB::table('enrolments')->insert(
-                    Part::query()
+                    MembershipRow::query()
                         ->where('section_id', $section->id)
                         ->whereNull('session_id')
                         ->stillOn(min($this->clock->schoolDay()->iso(), $from->ends_on))
                         ->orderBy('id')
                         ->get()
                         ->filter(
-                            fn ($e): bool => $e->observer_rule_id === null &&
-                                ($withStudents || $e->role !== 'student'),
+                            fn (MembershipRow $e): bool => $e->observer_rule_id === null &&
+                                ($withStudents || $e->role !== MembershipRole::Student),
                         )
                         ->map(
-                            fn ($e): array => [
+                            fn (MembershipRow $e): array => [
                                 'section_id' => $copy->id,
                                 'person_id' => $e->person_id,
-                                'role' => $e->role,
+                                'role' => $e->role->value,
                                 'is_primary' => $e->is_primary,
                                 'sourced_id' => 'local-'.Str::ulid(),
                                 'is_local' => true,

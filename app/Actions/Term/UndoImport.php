@@ -42,7 +42,7 @@ final readonly class UndoImport
         private RefreshClashes $clashes,
         private RefreshPlacements $refresh,
         private DeleteSeries $delete,
-        private TakePart $parts,
+        private ManageMemberships $parts,
         private ChangeZone $zone,
     ) {
     }

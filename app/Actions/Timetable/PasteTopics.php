@@ -9,6 +9,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Language\Said;
+use Nomada\Core\Timetable\SessionState;
 use Nomada\Core\Timetable\Topics;
 
 /** Lays a pasted list of topics over a series' sessions in order. */
@@ -49,7 +50,7 @@ final readonly class PasteTopics
             $laid = DB::table('sessions')
                 ->where('series_id', $series->id)
                 ->whereNotNull('topic')
-                ->where('state', 'planned')
+                ->where('state', SessionState::Planned)
                 ->count();
 
             return max(0, count($topics) - $laid);

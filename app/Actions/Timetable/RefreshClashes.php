@@ -9,11 +9,13 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\HostAccounts;
 use Nomada\App\Support\Locks;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Attendee;
 use Nomada\Core\Timetable\Clash;
 use Nomada\Core\Timetable\Clashes;
 use Nomada\Core\Timetable\Meeting;
+use Nomada\Core\Timetable\SessionState;
 
 /**
  * Finds the clashes of a term anew, for all of it or only for what a change of some sections touches: those sections
@@ -126,7 +128,9 @@ final class RefreshClashes
             ->all();
         $byAccount = [
             ...$this->onSame(
-                DB::table('sessions')->join('series', 'series.id', '=', 'series_id')->where('state', 'planned'),
+                DB::table('sessions')
+                    ->join('series', 'series.id', '=', 'series_id')
+                    ->where('state', SessionState::Planned),
                 'coalesce(sessions.host_account_id, series.host_account_id)',
                 $sections,
             ),
@@ -205,7 +209,7 @@ final class RefreshClashes
             ->join('sections', 'sections.id', '=', 'section_id')
             ->leftJoinSub($rooms, 'rooms', 'rooms.series_id', '=', 'series.id')
             ->where('term_id', $term->id)
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->when(
                 $near !== null,
                 fn ($q) => $q->whereIn(
@@ -368,13 +372,13 @@ final class RefreshClashes
                 ->where('term_id', $term->id)
                 ->when($near !== null, fn ($q) => $q->whereIn('section_id', (array) $near))
                 // Observers are optional: they are in nobody's way.
-                ->whereIn('memberships.role', ['student', 'teacher', 'co-teacher'])
+                ->whereIn('memberships.role', MembershipRole::ATTENDING)
                 ->orderBy('memberships.id')
                 ->get(['section_id', 'person_id', 'memberships.role', 'begins_on', 'ends_on', 'time_zone']) as $row
         ) {
             $out[(int) $row->section_id][] = new Attendee(
                 (int) $row->person_id,
-                $row->role !== 'student',
+                $row->role !== MembershipRole::Student->value,
                 $day($row->begins_on),
                 $day($row->ends_on),
                 $row->time_zone,

@@ -11,6 +11,7 @@ use Nomada\App\Support\Clock;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\SeriesPlan;
+use Nomada\Core\Timetable\SessionState;
 
 /**
  * Splits the coming sessions of a series into parts with a pause between, each no longer than a hosting plan allows:
@@ -41,7 +42,7 @@ final readonly class SplitSeries
         }
         $first = DB::table('sessions')
             ->where('series_id', $series->id)
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->whereRaw('starts_at > to_timestamp(?)', [$this->clock->seconds()])
             ->min(DB::raw('coalesce(moved_from, day)'));
         if ($first === null) {

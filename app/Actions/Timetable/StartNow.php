@@ -7,14 +7,14 @@ namespace Nomada\App\Actions\Timetable;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\TellStarted;
 use Nomada\App\Models\Joining\JoinLink;
-use Nomada\App\Models\Term\Part;
+use Nomada\App\Models\Term\MembershipRow;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Order;
-use Nomada\Core\Belonging\PartRole;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Term\LocalDate;
@@ -95,14 +95,14 @@ final readonly class StartNow
         $sections = $this->series($section)?->sectionIds() ?? [$section->id];
 
         return array_values(
-            Part::query()
+            MembershipRow::query()
                 ->whereIn('section_id', $sections)
-                ->where('role', PartRole::Student)
+                ->where('role', MembershipRole::Student)
                 ->on($this->clock->schoolDay()->iso())
                 ->with('person')
                 ->get()
                 ->unique('person_id')
-                ->map(fn (Part $p): Person => $p->person)
+                ->map(fn (MembershipRow $p): Person => $p->person)
                 ->sortBy(fn (Person $p): string => Order::key($p->family_name, $p->given_name).$p->id)
                 ->all(),
         );

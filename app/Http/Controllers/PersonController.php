@@ -17,7 +17,7 @@ final class PersonController extends Controller
 {
     public function __invoke(Request $request, string $sourcedId, PersonQuery $page): View
     {
-        $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
+        $person = Person::bySourcedId($sourcedId);
 
         return view('person', ['page' => $page->page($person, $this->person($request), $this->term())]);
     }
@@ -35,7 +35,7 @@ final class PersonController extends Controller
     /** Ends every link and secret address that somebody was sent. */
     public function renewLinks(Request $request, string $sourcedId, RenewLinks $renew): RedirectResponse
     {
-        $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
+        $person = Person::bySourcedId($sourcedId);
         $renew($person, $this->person($request));
 
         return redirect()
@@ -50,7 +50,7 @@ final class PersonController extends Controller
             ['agreed' => ['required', 'in:yes,no,unknown']],
             ['agreed.*' => __('recordings.consent.fault')],
         );
-        $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
+        $person = Person::bySourcedId($sourcedId);
         $keep(
             $person,
             ['yes' => true, 'no' => false, 'unknown' => null][$given['agreed']],
@@ -66,7 +66,7 @@ final class PersonController extends Controller
         DisablePerson $disable,
         bool $isDisabled,
     ): RedirectResponse {
-        $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
+        $person = Person::bySourcedId($sourcedId);
         $disable($person, $isDisabled, $this->person($request));
 
         return redirect()

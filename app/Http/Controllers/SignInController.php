@@ -86,7 +86,7 @@ final class SignInController extends Controller
 
         $person =
             is_array($half) && time() - (int) ($half[1] ?? 0) < self::SECONDS
-                ? Person::query()->whereNull('disabled_on')->find((int) ($half[0] ?? 0))
+                ? Person::enabled((int) ($half[0] ?? 0))
                 : null;
 
         // A password that was changed meanwhile ends what the old one began.
@@ -102,10 +102,8 @@ final class SignInController extends Controller
     public function demo(Request $request, SignIns $signIns): RedirectResponse
     {
         abort_unless((bool) config('nomada.demo'), 404);
-        $person = Person::query()
-            ->where('sourced_id', $request->string('person')->value())
-            ->whereNull('disabled_on')
-            ->firstOrFail();
+        $person = Person::bySourcedId($request->string('person')->value());
+        abort_if($person->disabled_on !== null, 404);
         $signIns->begin($person, $request, false);
 
         return redirect()->intended('/');
@@ -116,10 +114,7 @@ final class SignInController extends Controller
         $person = $request->user();
         $current = $signIns->current($request);
         if ($person instanceof Person && $current !== null) {
-            SignIn::query()
-                ->whereKey($current)
-                ->where('person_id', $person->id)
-                ->update(['ended_at' => now()]);
+            SignIn::end($current, $person);
         }
         Auth::logout();
         $request->session()->invalidate();

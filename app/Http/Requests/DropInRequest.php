@@ -18,7 +18,7 @@ final class DropInRequest extends FormRequest
         $room = $this->route('room');
 
         return $room === null ||
-            Gate::check('serve', DropInRoom::query()->with('section')->findOrFail((int) $room)->section);
+            Gate::check('serve', DropInRoom::findOrFail((int) $room)->section);
     }
 
     /** @return array<string, mixed> */

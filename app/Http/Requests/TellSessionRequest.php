@@ -34,6 +34,6 @@ final class TellSessionRequest extends FormRequest
     {
         $id = (string) $this->validated('teacher');
 
-        return $id === '' ? null : Person::query()->where('sourced_id', $id)->firstOrFail();
+        return $id === '' ? null : Person::bySourcedId($id);
     }
 }

@@ -6,6 +6,7 @@ namespace Nomada\App\Models\Account;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use Nomada\App\Models\Term\Person;
 
 /**
  * Where somebody is signed in: a browser, since when, and when it was seen last.
@@ -28,4 +29,10 @@ final class SignIn extends Model
 
     /** @var array<string, string> */
     protected $casts = ['began_at' => 'datetime', 'seen_at' => 'datetime', 'ended_at' => 'datetime'];
+
+    /** Ends one sign-in, where it is theirs. */
+    public static function end(int|string $id, Person $person): void
+    {
+        self::query()->whereKey($id)->where('person_id', $person->id)->update(['ended_at' => now()]);
+    }
 }

@@ -89,4 +89,11 @@ final class DropInRoom extends Model
     {
         return route('door', $this->secret);
     }
+
+    public static function withTerm(int $id): self
+    {
+        return self::query()
+            ->with(['section.term.school', 'section.term.closures'])
+            ->findOrFail($id);
+    }
 }

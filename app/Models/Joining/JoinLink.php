@@ -149,4 +149,21 @@ final class JoinLink extends Model
     {
         return route('door', $this->secret);
     }
+
+    /** Whether the secret is that of a guest's pass, which needs no account. */
+    public static function isPass(string $secret): bool
+    {
+        return self::query()->withSecret($secret)->where('kind', LinkKind::Guest)->exists();
+    }
+
+    /** One in force of a series, of one kind or of any. */
+    public static function ofSeries(Series $series, int $id, ?LinkKind $kind = null): self
+    {
+        return self::query()
+            ->inForce()
+            ->where('series_id', $series->id)
+            ->when($kind !== null, fn ($q) => $q->where('kind', $kind))
+            ->with(['series.section', 'person'])
+            ->findOrFail($id);
+    }
 }

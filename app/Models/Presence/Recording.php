@@ -70,4 +70,14 @@ final class Recording extends Model
                 ->where(fn ($q) => $q->where('to_all', true)->orWhereIn('n', $own))
                 ->exists();
     }
+
+    /** One that has not been erased and whose session is still there: an import may have taken that out. */
+    public static function kept(int $id): self
+    {
+        return self::query()
+            ->whereNull('deleted_at')
+            ->whereHas('session')
+            ->with(['session.series.section.term.school', 'session.series.section.term.closures'])
+            ->findOrFail($id);
+    }
 }

@@ -17,7 +17,7 @@ use Nomada\App\Models\Term\Section;
  * @property string $key
  * @property string $label
  * @property string $verb
- * @property string $state waiting, done, failed, or asked where somebody has to decide
+ * @property StepState $state
  * @property int $tries
  * @property Carbon|null $due_at not to be tried before
  * @property string|null $words what the destination said when it failed
@@ -31,7 +31,7 @@ final class RunStep extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['due_at' => 'datetime', 'done_at' => 'datetime'];
+    protected $casts = ['due_at' => 'datetime', 'done_at' => 'datetime', 'state' => StepState::class];
 
     /** @return BelongsTo<Run, $this> */
     public function run(): BelongsTo

@@ -9,13 +9,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\Core\Registration\RegistrationState;
 
 /**
  * @property int $id
  * @property int $series_id
  * @property int $person_id
- * @property string $state waiting, accepted, declined, queued (no seat yet), or withdrawn when the person left the
- *   roster
+ * @property RegistrationState $state
  * @property string $came_by roster, or own where the student registered
  * @property int|null $session_id the one session that it is for, wherever that is moved
  * @property string|null $only_day the day on which that is held, which people read; follows the session by itself
@@ -35,7 +35,12 @@ final class Registration extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['decided_at' => 'datetime', 'arrived_at' => 'datetime', 'before' => 'array'];
+    protected $casts = [
+        'decided_at' => 'datetime',
+        'arrived_at' => 'datetime',
+        'before' => 'array',
+        'state' => RegistrationState::class,
+    ];
 
     /**
      * The days of this student's registrations for the same series that stand as this one does.

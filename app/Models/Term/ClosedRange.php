@@ -18,6 +18,7 @@ use Nomada\Core\Term\LocalDate;
  * @property string $ends_on
  * @property string $reason
  * @property bool $is_local closed here, not by an import
+ * @property Term $term
  */
 final class ClosedRange extends Model
 {

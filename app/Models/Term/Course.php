@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Models\Term;
 
 use Illuminate\Database\Eloquent\Model;
+use Nomada\App\Models\Concerns\FoundBySourcedId;
 
 /**
  * @property int $id
@@ -14,5 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Course extends Model
 {
+    use FoundBySourcedId;
+
     protected $guarded = ['id'];
 }

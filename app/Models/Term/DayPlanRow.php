@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Models\Term;
 
 use Illuminate\Database\Eloquent\Model;
+use Nomada\App\Models\Concerns\FoundInTerm;
 use Nomada\Core\Term\DayPlan;
 
 /**
@@ -18,6 +19,8 @@ use Nomada\Core\Term\DayPlan;
  */
 final class DayPlanRow extends Model
 {
+    use FoundInTerm;
+
     protected $table = 'day_plans';
 
     protected $guarded = ['id'];

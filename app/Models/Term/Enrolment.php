@@ -6,6 +6,7 @@ namespace Nomada\App\Models\Term;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Nomada\Core\Belonging\MembershipRole;
 
 /**
  * A person's part in a section: student, teacher, co-teacher or observer, from and until a day.
@@ -13,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $id
  * @property int $section_id
  * @property int $person_id
- * @property string $role
+ * @property MembershipRole $role
  * @property bool $is_primary
  * @property string|null $begins_on
  * @property string|null $ends_on
@@ -27,7 +28,7 @@ final class Enrolment extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['is_primary' => 'boolean', 'is_local' => 'boolean'];
+    protected $casts = ['is_primary' => 'boolean', 'is_local' => 'boolean', 'role' => MembershipRole::class];
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo
@@ -39,5 +40,13 @@ final class Enrolment extends Model
     public function section(): BelongsTo
     {
         return $this->belongsTo(Section::class);
+    }
+
+    public static function ofSection(Section $section, int $id): self
+    {
+        return self::query()
+            ->with(['person', 'section.term.school'])
+            ->where('section_id', $section->id)
+            ->findOrFail($id);
     }
 }

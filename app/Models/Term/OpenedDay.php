@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Models\Term;
 
 use Illuminate\Database\Eloquent\Model;
+use Nomada\App\Models\Concerns\FoundInTerm;
 
 /**
  * A weekend day on which school is held.
@@ -15,6 +16,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class OpenedDay extends Model
 {
+    use FoundInTerm;
+
     protected $table = 'opened_days';
 
     protected $guarded = ['id'];

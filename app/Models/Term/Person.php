@@ -6,11 +6,15 @@ namespace Nomada\App\Models\Term;
 
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\URL;
+use Nomada\App\Models\Concerns\FoundBySourcedId;
+use Nomada\App\Support\Secrets;
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Post\Reminder;
 use Nomada\Core\Term\Zone;
 
@@ -45,6 +49,8 @@ use Nomada\Core\Term\Zone;
  */
 final class Person extends Authenticatable
 {
+    use FoundBySourcedId;
+
     protected $table = 'people';
 
     protected $guarded = ['id'];
@@ -65,10 +71,10 @@ final class Person extends Authenticatable
         'may_be_recorded' => 'boolean',
     ];
 
-    /** @return HasMany<Part, $this> */
-    public function parts(): HasMany
+    /** @return HasMany<MembershipRow, $this> */
+    public function memberships(): HasMany
     {
-        return $this->hasMany(Part::class);
+        return $this->hasMany(MembershipRow::class);
     }
 
     /** @return BelongsToMany<Person, $this> */
@@ -176,5 +182,41 @@ final class Person extends Authenticatable
     public function isStaff(): bool
     {
         return $this->role->isStaff();
+    }
+
+    /** Somebody of one role. */
+    public static function ofRole(Role $role, string $sourcedId): self
+    {
+        return self::query()->where('role', $role)->where('sourced_id', $sourcedId)->firstOrFail();
+    }
+
+    /** A guardian behind an emailed link, which names them by number. */
+    public static function guardian(int $id): self
+    {
+        return self::query()->where('role', Role::Guardian)->findOrFail($id);
+    }
+
+    /** Null where they are disabled, or not there. */
+    public static function enabled(int $id): ?self
+    {
+        return self::query()->whereNull('disabled_on')->find($id);
+    }
+
+    /** By the secret address of their calendar feed. */
+    public static function byFeed(string $secret): ?self
+    {
+        return self::query()->where('feed_hash', Secrets::sum($secret, 'feed'))->first();
+    }
+
+    /** @return Collection<int, self> */
+    public static function teachers(): Collection
+    {
+        return self::query()->where('role', Role::Teacher)->orderBy('family_name')->orderBy('given_name')->get();
+    }
+
+    /** One of the students whose guardian this is. */
+    public function ward(string $sourcedId): self
+    {
+        return $this->wards()->where('sourced_id', $sourcedId)->firstOrFail();
     }
 }

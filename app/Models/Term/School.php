@@ -42,4 +42,16 @@ final class School extends Model
     {
         return Zone::named($this->time_zone);
     }
+
+    /** Whether there is a school yet. */
+    public static function isSetUp(): bool
+    {
+        return self::query()->exists();
+    }
+
+    /** The zone of the school, or empty before there is one. */
+    public static function zoneName(): string
+    {
+        return (string) self::query()->orderBy('id')->value('time_zone');
+    }
 }

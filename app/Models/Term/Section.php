@@ -9,11 +9,17 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Nomada\App\Models\Concerns\FoundBySourcedId;
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\SeriesChange;
+use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Order;
+use Nomada\App\Support\Secrets;
+use Nomada\Core\Belonging\MembershipRole;
+use Nomada\Core\Timetable\SessionState;
 
 /**
  * @property int $id
@@ -35,6 +41,8 @@ use Nomada\App\Support\Order;
  */
 final class Section extends Model
 {
+    use FoundBySourcedId;
+
     protected $guarded = ['id'];
 
     protected $hidden = ['feed_secret', 'feed_hash'];
@@ -63,10 +71,10 @@ final class Section extends Model
         return $this->belongsTo(Course::class);
     }
 
-    /** @return HasMany<Part, $this> */
-    public function parts(): HasMany
+    /** @return HasMany<MembershipRow, $this> */
+    public function memberships(): HasMany
     {
-        return $this->hasMany(Part::class);
+        return $this->hasMany(MembershipRow::class);
     }
 
     /**
@@ -104,9 +112,9 @@ final class Section extends Model
         if (! $person->isCoordinator()) {
             $query->whereIn(
                 'sections.id',
-                Part::query()
+                MembershipRow::query()
                     ->where('person_id', $person->id)
-                    ->whereIn('role', ['teacher', 'co-teacher', 'substitute', 'observer'])
+                    ->whereIn('role', MembershipRole::SEEING)
                     ->stillOn(app(Clock::class)->schoolDay()->iso())
                     ->select('section_id'),
             );
@@ -124,9 +132,9 @@ final class Section extends Model
         if (! $person->isCoordinator()) {
             $query->whereIn(
                 'sections.id',
-                Part::query()
+                MembershipRow::query()
                     ->where('person_id', $person->id)
-                    ->hosting()
+                    ->teaching()
                     ->on(app(Clock::class)->schoolDay()->iso())
                     ->select('section_id'),
             );
@@ -155,5 +163,96 @@ final class Section extends Model
     public function name(): string
     {
         return self::called($this->year, $this->title);
+    }
+
+    /** Null where the term has none of that id. */
+    public static function inTerm(Term $term, string $sourcedId): ?self
+    {
+        return self::query()->where('term_id', $term->id)->where('sourced_id', $sourcedId)->first();
+    }
+
+    /** By the secret address of its feed, page and stream. */
+    public static function byFeed(string $secret): ?self
+    {
+        return self::query()
+            ->with('term.school')
+            ->where('feed_hash', Secrets::sum($secret, 'feed'))
+            ->first();
+    }
+
+    /**
+     * The sections in which a student is, of those that somebody sees.
+     *
+     * @return list<int> ids
+     */
+    public static function sharedBy(Person $student, Person $for): array
+    {
+        return array_values(
+            self::query()
+                ->seenBy($for)
+                ->whereHas(
+                    'memberships',
+                    fn ($q) => $q->where('person_id', $student->id)->where('role', MembershipRole::Student),
+                )
+                ->pluck('id')
+                ->map(intval(...))
+                ->all(),
+        );
+    }
+
+    /**
+     * The sections of a term that somebody looks after.
+     *
+     * @return list<int> ids
+     */
+    public static function servedIn(Term $term, Person $for): array
+    {
+        return array_values(
+            self::query()
+                ->where('term_id', $term->id)
+                ->servedBy($for)
+                ->pluck('id')
+                ->map(intval(...))
+                ->all(),
+        );
+    }
+
+    /** A session of the section that is held. */
+    public function heldSession(int $id): Session
+    {
+        return Session::query()
+            ->whereIn('series_id', $this->series()->pluck('series.id'))
+            ->where('state', SessionState::Planned)
+            ->with('series.section')
+            ->findOrFail($id);
+    }
+
+    /** A student of the section, now or before. */
+    public function student(string $sourcedId): Person
+    {
+        return Person::query()
+            ->where('sourced_id', $sourcedId)
+            ->whereIn('id', $this->memberships()->where('role', MembershipRole::Student)->select('person_id'))
+            ->firstOrFail();
+    }
+
+    /** A change of one of its series, whether that is there any more or not. */
+    public function change(int $id): SeriesChange
+    {
+        return SeriesChange::query()
+            ->where(
+                fn ($q) => $q
+                    ->where('section_id', $this->id)
+                    ->orWhereIn('series_id', $this->series()->select('series.id')),
+            )
+            ->findOrFail($id);
+    }
+
+    public function observerRule(int $id): ObserverRule
+    {
+        return ObserverRule::query()
+            ->with('section.term.school')
+            ->where('section_id', $this->id)
+            ->findOrFail($id);
     }
 }

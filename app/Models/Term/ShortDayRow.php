@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Models\Term;
 
 use Illuminate\Database\Eloquent\Model;
+use Nomada\App\Models\Concerns\FoundInTerm;
 
 /**
  * A date that goes by another day plan, as it is kept.
@@ -17,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class ShortDayRow extends Model
 {
+    use FoundInTerm;
+
     protected $table = 'short_days';
 
     protected $guarded = ['id'];

@@ -7,6 +7,7 @@ namespace Nomada\App\Models\Term;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Nomada\App\Models\Concerns\FoundInTerm;
 use Nomada\App\Support\HistoryLine;
 
 /**
@@ -28,6 +29,8 @@ use Nomada\App\Support\HistoryLine;
  */
 final class TermChange extends Model
 {
+    use FoundInTerm;
+
     public $timestamps = false;
 
     protected $guarded = ['id'];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Models\Timetable;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -12,6 +13,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Registration;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
@@ -196,5 +198,20 @@ final class Series extends Model
                 array_slice($stretches->plans, 0, -1),
             ),
         ]);
+    }
+
+    /**
+     * @param  array<mixed>  $ids
+     * @return Collection<int, self> in the order of their ids
+     */
+    public static function chosen(array $ids): Collection
+    {
+        return self::query()->whereKey($ids)->with('section')->orderBy('id')->get();
+    }
+
+    /** Whether somebody has ever registered for it, whatever came of that. */
+    public function hasRegistrationOf(Person $person): bool
+    {
+        return $this->registrations()->where('person_id', $person->id)->exists();
     }
 }

@@ -169,4 +169,12 @@ final class Session extends Model
             'chosen' => $own?->chosen === null ? null : json_encode($own->chosen),
         ];
     }
+
+    /** With what its live room needs: the term's calendar and the account that hosts it. */
+    public static function forRoom(int $id): self
+    {
+        return self::query()
+            ->with(['series.section.term.school', 'series.section.term.closures', 'series.hostAccount.plan'])
+            ->findOrFail($id);
+    }
 }

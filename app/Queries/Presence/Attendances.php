@@ -8,6 +8,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Belonging\SessionRole;
 use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\AttendanceRules;
@@ -16,6 +17,7 @@ use Nomada\Core\Presence\Intervals;
 use Nomada\Core\Presence\PresenceEvent;
 use Nomada\Core\Presence\Status;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\SessionState;
 use stdClass;
 
 /** Reads what was told of sessions, and has core work out who was there. */
@@ -107,7 +109,7 @@ final readonly class Attendances
             DB::table('memberships')
                 ->join('people', 'people.id', '=', 'person_id')
                 ->whereIntegerInRaw('section_id', $sections)
-                ->where('memberships.role', 'student')
+                ->where('memberships.role', MembershipRole::Student)
                 ->orderBy('family_name')
                 ->orderBy('given_name')
                 ->orderBy('people.id')
@@ -145,7 +147,7 @@ final readonly class Attendances
         $parts = DB::table('memberships')
             ->join('series_sections', 'series_sections.section_id', '=', 'memberships.section_id')
             ->where('person_id', $person)
-            ->where('role', 'student')
+            ->where('role', MembershipRole::Student)
             ->get(['series_sections.series_id', 'memberships.section_id', 'begins_on', 'ends_on']);
         $sessions = $this->sessions($parts->pluck('series_id')->unique(), null);
         $told = $this->told($sessions, $person);
@@ -216,7 +218,7 @@ final readonly class Attendances
             DB::table('sessions')
                 ->leftJoin('presence_reads', 'presence_reads.session_id', '=', 'sessions.id')
                 ->whereIn('series_id', $series)
-                ->where('state', 'planned')
+                ->where('state', SessionState::Planned)
                 ->where('starts_at', '<=', gmdate('Y-m-d H:i:sP', $now))
                 ->when($only !== null, fn ($q) => $q->whereIn('sessions.id', $only ?? []))
                 ->orderBy('starts_at')

@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Account\AccountPass;
 use Nomada\App\Models\Account\SignIn;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Models\Term\Role;
+use Nomada\Core\Belonging\Role;
 
 /**
  * Who can sign in, by role: how many have a password, an invitation, neither; and one role's people, a page at a time.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Account;
 
-use Nomada\App\Models\Term\Role;
+use Nomada\Core\Belonging\Role;
 
 /** How many of one role can sign in. */
 final readonly class RoleRow

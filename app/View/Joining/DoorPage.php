@@ -28,6 +28,7 @@ use Nomada\Core\Joining\JoinCode;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\RoomState;
 use Nomada\Core\Joining\Visitor;
+use Nomada\Core\Registration\RegistrationState;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 
@@ -190,7 +191,7 @@ final readonly class DoorPage
     }
 
     /** What they are to a session is asked of their parts. */
-    private static function visitor(?Person $person, ?string $registration): Visitor
+    private static function visitor(?Person $person, ?RegistrationState $registration): Visitor
     {
         return new Visitor($person?->id, false, false, $registration, $person !== null);
     }
@@ -198,7 +199,7 @@ final readonly class DoorPage
     /**
      * How the visitor's registration stands: for the series, or, where it is for each session, for the one at the door.
      */
-    private function registration(DoorFacts $facts, int $now): ?string
+    private function registration(DoorFacts $facts, int $now): ?RegistrationState
     {
         [$today] = $facts->zone->wall($now);
         $at = null;
@@ -209,13 +210,15 @@ final readonly class DoorPage
             array_filter($facts->registrations, fn (array $r): bool => $r[0] === null || $r[0] === $at),
             1,
         );
-        foreach (['accepted' => 'accepted', 'waiting' => 'waiting', 'queued' => 'waiting'] as $state => $reads) {
-            if (in_array($state, $fits, true)) {
-                return $reads;
-            }
-        }
+        $states = array_map(RegistrationState::from(...), $fits);
 
-        return $fits[0] ?? null;
+        return match (true) {
+            in_array(RegistrationState::Accepted, $states, true) => RegistrationState::Accepted,
+            // At the door, being on the waiting list and waiting for a decision read the same.
+            in_array(RegistrationState::Waiting, $states, true) ||
+                in_array(RegistrationState::Queued, $states, true) => RegistrationState::Waiting,
+            default => $states[0] ?? null,
+        };
     }
 
     /**

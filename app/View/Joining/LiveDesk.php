@@ -9,7 +9,7 @@ use Nomada\App\Actions\Joining\LiveRoom;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\UnknownRoom;
-use Nomada\App\Models\Term\Part;
+use Nomada\App\Models\Term\MembershipRow;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Queries\Presence\Attendances;
 use Nomada\App\Support\Browser;
@@ -19,6 +19,7 @@ use Nomada\App\Support\Say;
 use Nomada\App\View\Joining\Live\DeskPage;
 use Nomada\App\View\Joining\Live\Missing;
 use Nomada\App\View\Joining\Live\SessionLine;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Joining\Preset;
 use Nomada\Core\Presence\RollCall;
 use Nomada\Core\Term\Zone;
@@ -117,16 +118,16 @@ final readonly class LiveDesk
     private function roster(array $sections, string $day, ?array $chosen): array
     {
         return array_values(
-            Part::query()
+            MembershipRow::query()
                 ->whereIn('section_id', $sections)
-                ->where('role', 'student')
+                ->where('role', MembershipRole::Student)
                 ->when($chosen !== null, fn ($q) => $q->whereIn('person_id', $chosen ?? []))
                 ->on($day)
                 ->with('person')
                 ->get()
                 ->unique('person_id')
-                ->sortBy(fn (Part $e): string => Order::key($e->person->family_name, $e->person->given_name))
-                ->map(fn (Part $e): Person => $e->person)
+                ->sortBy(fn (MembershipRow $e): string => Order::key($e->person->family_name, $e->person->given_name))
+                ->map(fn (MembershipRow $e): Person => $e->person)
                 ->all(),
         );
     }
@@ -167,15 +168,15 @@ final readonly class LiveDesk
     private function teachers(LiveRoom $live, Person $for): array
     {
         return array_values(
-            Part::query()
+            MembershipRow::query()
                 ->whereIn('section_id', $live->series?->sectionIds() ?? [])
-                ->hosting()
+                ->teaching()
                 ->on($live->zone->dateAt($live->start)->iso())
                 ->where('person_id', '!=', $for->id)
                 ->with('person')
                 ->get()
                 ->unique('person_id')
-                ->map(fn (Part $p): string => $p->person->name())
+                ->map(fn (MembershipRow $p): string => $p->person->name())
                 ->all(),
         );
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Nomada\App\View\Person;
 
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Models\Term\Role;
 use Nomada\App\View\Registration\Me\ComingSession;
+use Nomada\Core\Belonging\Role;
 
 /**
  * What staff see of one person: the sections they have in common (a coordinator: all), and the next sessions on that

@@ -7,13 +7,13 @@ namespace Nomada\App\View\Person;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\PersonFeed;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Models\Term\Role;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
 use Nomada\App\View\Registration\Me\MeQuery;
 use Nomada\App\View\StandinAddress;
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Term\LocalDate;
 
 /** Looks up what staff see of one person. */
@@ -34,7 +34,7 @@ final readonly class PersonQuery
         $sections = Section::query()
             ->where('term_id', $term->id)
             ->seenBy($for)
-            ->whereHas('parts', fn ($q) => $q->where('person_id', $person->id))
+            ->whereHas('memberships', fn ($q) => $q->where('person_id', $person->id))
             ->orderBy('title')
             ->get();
         abort_if($sections->isEmpty() && ! $for->isCoordinator() && $person->id !== $for->id, 404);

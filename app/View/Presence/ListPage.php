@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\SheetText;
 use Nomada\App\Support\StagedText;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\PresenceList;
 use Nomada\Core\Term\LocalDate;
@@ -64,8 +65,8 @@ final readonly class ListPage
                 ->whereIn(
                     'id',
                     $section
-                        ->parts()
-                        ->whereIn('role', ['student', 'teacher', 'co-teacher'])
+                        ->memberships()
+                        ->whereIn('role', MembershipRole::ATTENDING)
                         ->select('person_id'),
                 )
                 ->orWhereIn('sourced_id', $near)

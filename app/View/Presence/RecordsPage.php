@@ -16,7 +16,9 @@ use Nomada\App\View\Presence\Records\SectionRecord;
 use Nomada\App\View\Presence\Records\SectionRows;
 use Nomada\App\View\Presence\Records\SessionRecord;
 use Nomada\App\View\Timetable\Contact\ContactTimes;
+use Nomada\Core\Recording\RecordingState;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\SessionState;
 use stdClass;
 
 /**
@@ -115,7 +117,7 @@ final readonly class RecordsPage
                 fn ($j) => $j->on('r.session_id', '=', 'sessions.id')->whereNull('r.deleted_at'),
             )
             ->whereIn('sections.id', $sections)
-            ->where('sessions.state', 'planned')
+            ->where('sessions.state', SessionState::Planned)
             ->where('ends_at', '<=', gmdate('Y-m-d H:i:sP', $this->clock->seconds()))
             ->groupBy('sections.sourced_id')
             ->get([
@@ -181,9 +183,9 @@ final readonly class RecordsPage
                         Section::called($r->year, $r->title),
                         (string) $r->topic,
                         $term->calendar()->zone->clock((int) $r->s),
-                        $r->state === 'planned',
+                        $r->state === SessionState::Planned->value,
                         Say::because($r->reason),
-                        $r->state === 'planned' && (int) $r->e > $now,
+                        $r->state === SessionState::Planned->value && (int) $r->e > $now,
                         $r->makes_up !== null,
                         $r->present === null ? null : (int) $r->present + (int) $r->late + (int) $r->partial,
                         (int) $r->late,
@@ -191,7 +193,7 @@ final readonly class RecordsPage
                         (int) $r->excused,
                         (int) $r->guests,
                         $id === null ? null : (int) $id,
-                        $state,
+                        $state === null ? null : RecordingState::from($state),
                         $trouble,
                     );
                 })

@@ -25,7 +25,7 @@ use Nomada\App\View\Publishing\Look\LookCell;
 use Nomada\App\View\Publishing\Look\LookLetter;
 use Nomada\App\View\Publishing\Look\LookRow;
 use Nomada\App\View\Publishing\Look\LookState;
-use Nomada\Core\Belonging\PartRole;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Interchange\Calendar\ServedEvent;
 use Nomada\Core\Interchange\Calendar\ServedEvents;
 use Nomada\Core\Publishing\CoursePagePlacements;
@@ -61,7 +61,7 @@ final readonly class LookPage
         $ids = Section::query()
             ->where('term_id', $term->id)
             ->seenBy($for)
-            ->whereHas('parts', fn ($q) => $q->where('person_id', $who->id))
+            ->whereHas('memberships', fn ($q) => $q->where('person_id', $who->id))
             ->orderBy('title')
             ->pluck('id');
         abort_if($ids->isEmpty() && ! $for->isCoordinator(), 404);
@@ -311,7 +311,7 @@ final readonly class LookPage
     private function inStream(Person $who, SectionFacts $section, array $read): LookCell
     {
         $reader = array_column($section->readers, null, 'person')[$who->sourced_id] ?? null;
-        if (! $section->showing->isFor($who->sourced_id, $reader?->role === PartRole::Student->value)) {
+        if (! $section->showing->isFor($who->sourced_id, $reader?->role === MembershipRole::Student)) {
             return new LookCell(LookState::Same, (string) __('publishing.look.for_others'));
         }
         $stream = $read["class-stream $section->id"] ?? null;

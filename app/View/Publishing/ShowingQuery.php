@@ -17,6 +17,7 @@ use Nomada\App\Support\Order;
 use Nomada\App\Support\Say;
 use Nomada\App\View\Publishing\Showing\PersonChoice;
 use Nomada\App\View\Publishing\Showing\StandingRow;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Publishing\ItemName;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Placement;
@@ -60,7 +61,7 @@ final readonly class ShowingQuery
                 DB::table('memberships')
                     ->join('people', 'people.id', '=', 'person_id')
                     ->where('section_id', $section->id)
-                    ->where('memberships.role', 'student')
+                    ->where('memberships.role', MembershipRole::Student)
                     ->orderBy('family_name')
                     ->orderBy('given_name')
                     ->get(['people.sourced_id', 'given_name', 'family_name'])

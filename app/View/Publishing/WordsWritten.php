@@ -8,7 +8,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Queries\Templates;
 use Nomada\App\Support\Clock;
-use Nomada\Core\Belonging\PartRole;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Post\Template;
 use Nomada\Core\Publishing\PublishedWords;
 use Nomada\Core\Publishing\SectionFacts;
@@ -50,7 +50,7 @@ final readonly class WordsWritten
                 " {$zone->clock($s->start)}–{$zone->clock($s->end)}",
             array_slice(array_values($ahead), 0, self::SESSIONS),
         );
-        $students = array_filter($facts->readers, fn ($r): bool => PartRole::from($r->role) === PartRole::Student);
+        $students = array_filter($facts->readers, fn ($r): bool => $r->role === MembershipRole::Student);
         $student = array_values($students)[0] ?? null;
 
         return array_filter([

@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\URL;
 use Nomada\App\Actions\Recording\ReleaseRecording;
 use Nomada\App\Models\Presence\Recording;
 use Nomada\App\Models\Term\Person;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Term\LocalDate;
 use stdClass;
 
@@ -121,7 +122,7 @@ final readonly class PlayerPage
                 'id',
                 DB::table('memberships')
                     ->whereIn('section_id', $recording->session->series->sectionIds())
-                    ->where('role', 'student')
+                    ->where('role', MembershipRole::Student)
                     ->select('person_id'),
             )
             ->orderBy('family_name')

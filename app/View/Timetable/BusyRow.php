@@ -12,6 +12,7 @@ use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\Say;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\BusyDay;
+use Nomada\Core\Timetable\SessionState;
 
 /**
  * When the people of a session are free in its week: what is shaded on the row along which it is dragged, and what is
@@ -34,7 +35,7 @@ final readonly class BusyRow
         $busy = $this->free->busy($series->sectionIds(), $series->id, $monday, $monday->plus(6));
         $own = DB::table('sessions')
             ->where('series_id', $series->id)
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->where('id', '!=', $session->id)
             ->whereBetween('day', [$monday->iso(), $monday->plus(6)->iso()])
             ->get([

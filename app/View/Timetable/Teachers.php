@@ -7,6 +7,7 @@ namespace Nomada\App\View\Timetable;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Queries\ShortNames;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Belonging\MembershipRole;
 
 /** The first teacher of each section, as `I. Belmar`. */
 final class Teachers
@@ -22,7 +23,7 @@ final class Teachers
 
         return DB::table('memberships')
             ->whereIn('section_id', array_values(array_unique($sections)))
-            ->where('memberships.role', 'teacher')
+            ->where('memberships.role', MembershipRole::Teacher)
             // The last one read counts: one who teaches it now before one who did or will, the first teacher before
             // others.
             ->orderByRaw("coalesce(ends_on, 'infinity') >= ?, coalesce(begins_on, '-infinity') <= ?", [$day, $day])

@@ -23,8 +23,8 @@
                         <td>{{ __($run->isOfLinks ? 'run.made_links' : 'run.published') }}</td>
                         <td>{{ $run->by ?? __('run.console') }}</td>
                         <td class="num">{{ $run->steps }}</td>
-                        <td class="{{ ['failed' => 'bad', 'waiting' => 'todo', 'done' => 'good'][$run->state()] }}">
-                            {{ __("run.ended.{$run->state()}", ['waiting' => $run->waiting, 'failed' => $run->failed]) }}</td>
+                        <td class="{{ ['failed' => 'bad', 'waiting' => 'todo', 'done' => 'good'][$run->state()->value] }}">
+                            {{ __("run.ended.{$run->state()->value}", ['waiting' => $run->waiting, 'failed' => $run->failed]) }}</td>
                     </tr>
                 @endforeach
             </tbody>

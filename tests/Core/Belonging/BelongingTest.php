@@ -2,7 +2,7 @@
 
 use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Belonging\Membership;
-use Nomada\Core\Belonging\PartRole;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Belonging\SessionRole;
 
 test('a part holds from its first to its last day, and says what was before and what comes', function (
@@ -10,7 +10,7 @@ test('a part holds from its first to its last day, and says what was before and 
     ?int $until,
     array $on,
 ) {
-    $belonging = new Belonging(7, [new Membership(PartRole::Student, $from, $until)]);
+    $belonging = new Belonging(7, [new Membership(MembershipRole::Student, $from, $until)]);
 
     expect(array_map($belonging->on(...), array_keys($on)))->toBe(array_values($on));
 })->with([
@@ -21,7 +21,7 @@ test('a part holds from its first to its last day, and says what was before and 
 ]);
 
 test('each role is what it is, and a substitute takes the teacher\'s place for that session only', function (
-    PartRole $role,
+    MembershipRole $role,
     SessionRole $usually,
     SessionRole $substituted,
 ) {
@@ -34,11 +34,11 @@ test('each role is what it is, and a substitute takes the teacher\'s place for t
         ->and($belonging->on(5, 7))
         ->toBe(SessionRole::Host);
 })->with([
-    [PartRole::Teacher, SessionRole::Host, SessionRole::Absent],
-    [PartRole::CoTeacher, SessionRole::Host, SessionRole::Host],
-    [PartRole::Student, SessionRole::Student, SessionRole::Student],
-    [PartRole::Observer, SessionRole::Observer, SessionRole::Observer],
-    [PartRole::Substitute, SessionRole::None, SessionRole::None],
+    [MembershipRole::Teacher, SessionRole::Host, SessionRole::Absent],
+    [MembershipRole::CoTeacher, SessionRole::Host, SessionRole::Host],
+    [MembershipRole::Student, SessionRole::Student, SessionRole::Student],
+    [MembershipRole::Observer, SessionRole::Observer, SessionRole::Observer],
+    [MembershipRole::Substitute, SessionRole::None, SessionRole::None],
 ]);
 
 test('whoever has no part is nobody, but for the session that they take', function () {
@@ -52,14 +52,17 @@ test('whoever has no part is nobody, but for the session that they take', functi
 
 test('of several parts the one that may most counts, and one to come before one that is over', function () {
     $observerThenStudent = new Belonging(7, [
-        new Membership(PartRole::Observer),
-        new Membership(PartRole::Student, 10),
+        new Membership(MembershipRole::Observer),
+        new Membership(MembershipRole::Student, 10),
     ]);
     $cameBack = new Belonging(7, [
-        new Membership(PartRole::Student, null, 5),
-        new Membership(PartRole::Student, 10),
+        new Membership(MembershipRole::Student, null, 5),
+        new Membership(MembershipRole::Student, 10),
     ]);
-    $both = new Belonging(7, [new Membership(PartRole::Student), new Membership(PartRole::CoTeacher, 3, 4)]);
+    $both = new Belonging(7, [
+        new Membership(MembershipRole::Student),
+        new Membership(MembershipRole::CoTeacher, 3, 4),
+    ]);
 
     expect($observerThenStudent->on(9))
         ->toBe(SessionRole::Observer)
@@ -77,14 +80,17 @@ test('of several parts the one that may most counts, and one to come before one 
 
 test('it is whole where some part has no bounds, and a substitute\'s never is', function () {
     expect(
-        (new Belonging(7, [new Membership(PartRole::Student, 1), new Membership(PartRole::Observer)]))->isWhole(),
+        (new Belonging(7, [
+            new Membership(MembershipRole::Student, 1),
+            new Membership(MembershipRole::Observer),
+        ]))->isWhole(),
     )
         ->toBeTrue()
-        ->and((new Belonging(7, [new Membership(PartRole::Student, 1)]))->isWhole())
+        ->and((new Belonging(7, [new Membership(MembershipRole::Student, 1)]))->isWhole())
         ->toBeFalse()
-        ->and((new Belonging(7, [new Membership(PartRole::Student, null, 1)]))->isWhole())
+        ->and((new Belonging(7, [new Membership(MembershipRole::Student, null, 1)]))->isWhole())
         ->toBeFalse()
-        ->and((new Belonging(7, [new Membership(PartRole::Substitute)]))->isWhole())
+        ->and((new Belonging(7, [new Membership(MembershipRole::Substitute)]))->isWhole())
         ->toBeFalse();
 });
 
@@ -96,9 +102,9 @@ test('what each standing may', function () {
         ->toBe([SessionRole::Host, SessionRole::Student, SessionRole::Observer])
         ->and(array_values($look))
         ->toBe([SessionRole::Observer, SessionRole::Absent])
-        ->and(PartRole::Observer->words())
+        ->and(MembershipRole::Observer->words())
         ->toBe('an observer')
-        ->and(PartRole::CoTeacher->words())
+        ->and(MembershipRole::CoTeacher->words())
         ->toBe('a co-teacher');
 });
 
@@ -107,18 +113,18 @@ test('a session for chosen students is those students\' and everybody\'s who hos
     array $roles,
     SessionRole $is,
 ) {
-    $belonging = new Belonging($person, array_map(fn (PartRole $r): Membership => new Membership($r), $roles));
+    $belonging = new Belonging($person, array_map(fn (MembershipRole $r): Membership => new Membership($r), $roles));
 
     expect($belonging->on(5, null, [7, 9]))->toBe($is);
 })->with([
-    'chosen' => [7, [PartRole::Student], SessionRole::Student],
-    'not chosen' => [8, [PartRole::Student], SessionRole::NotChosen],
+    'chosen' => [7, [MembershipRole::Student], SessionRole::Student],
+    'not chosen' => [8, [MembershipRole::Student], SessionRole::NotChosen],
     'not chosen, and looks at another section' => [
         8,
-        [PartRole::Student, PartRole::Observer],
+        [MembershipRole::Student, MembershipRole::Observer],
         SessionRole::Observer,
     ],
-    'the teacher' => [8, [PartRole::Teacher], SessionRole::Host],
+    'the teacher' => [8, [MembershipRole::Teacher], SessionRole::Host],
     'let in by hand, without a part' => [8, [], SessionRole::NotChosen],
     'named, without a part' => [7, [], SessionRole::NotChosen],
     'a guest' => [null, [], SessionRole::None],

@@ -1,9 +1,9 @@
 <?php
 
-use Nomada\Core\Belonging\PartRole;
+use Nomada\Core\Belonging\MembershipRole;
 
 test('what whoever has a part does', function (
-    PartRole $role,
+    MembershipRole $role,
     bool $hosts,
     bool $serves,
     bool $studies,
@@ -16,13 +16,13 @@ test('what whoever has a part does', function (
         $words,
     ]);
 })->with([
-    [PartRole::Teacher, true, true, false, 'a teacher'],
-    [PartRole::CoTeacher, true, true, false, 'a co-teacher'],
-    [PartRole::Substitute, true, false, false, 'a substitute'],
-    [PartRole::Student, false, false, true, 'a student'],
-    [PartRole::Observer, false, false, false, 'an observer'],
+    [MembershipRole::Teacher, true, true, false, 'a teacher'],
+    [MembershipRole::CoTeacher, true, true, false, 'a co-teacher'],
+    [MembershipRole::Substitute, true, false, false, 'a substitute'],
+    [MembershipRole::Student, false, false, true, 'a student'],
+    [MembershipRole::Observer, false, false, false, 'an observer'],
 ]);
 
 test('those who host, as the tables have them; a substitute is in none', function () {
-    expect(PartRole::hosting())->toBe(['teacher', 'co-teacher']);
+    expect(MembershipRole::hosting())->toBe(['teacher', 'co-teacher']);
 });

@@ -12,6 +12,7 @@ use Nomada\Core\Joining\RoomState;
 use Nomada\Core\Joining\ShortAddress;
 use Nomada\Core\Joining\Visitor;
 use Nomada\Core\Joining\Who;
+use Nomada\Core\Registration\RegistrationState;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\PlannedSession;
@@ -57,7 +58,7 @@ test('who it is decides before the moment does', function (array $link, Visitor 
     'a retired link' => [['retired' => true], new Visitor(1, true, false, null), DoorReply::Replaced],
     'somebody else\'s personal link' => [
         ['holder' => 2],
-        new Visitor(1, false, true, 'accepted'),
+        new Visitor(1, false, true, RegistrationState::Accepted),
         DoorReply::NotYours,
     ],
     'a personal link in a teacher\'s hand' => [
@@ -67,7 +68,7 @@ test('who it is decides before the moment does', function (array $link, Visitor 
     ],
     'the host link in a student\'s hand' => [
         ['kind' => LinkKind::Host, 'holder' => null],
-        new Visitor(1, false, true, 'accepted'),
+        new Visitor(1, false, true, RegistrationState::Accepted),
         DoorReply::NotYours,
     ],
     'the host link' => [
@@ -77,7 +78,7 @@ test('who it is decides before the moment does', function (array $link, Visitor 
     ],
     'the series link, registered' => [
         ['kind' => LinkKind::Series, 'holder' => null],
-        new Visitor(1, false, true, 'accepted'),
+        new Visitor(1, false, true, RegistrationState::Accepted),
         DoorReply::ComeIn,
     ],
     'the series link, on the roster only' => [
@@ -87,17 +88,17 @@ test('who it is decides before the moment does', function (array $link, Visitor 
     ],
     'the series link, withdrawn and off the roster' => [
         ['kind' => LinkKind::Series, 'holder' => null],
-        new Visitor(1, false, false, 'withdrawn'),
+        new Visitor(1, false, false, RegistrationState::Withdrawn),
         DoorReply::NotOnRoster,
     ],
     'waiting' => [
         ['kind' => LinkKind::Series, 'holder' => null],
-        new Visitor(1, false, true, 'waiting'),
+        new Visitor(1, false, true, RegistrationState::Waiting),
         DoorReply::Waiting,
     ],
     'declined' => [
         ['kind' => LinkKind::Series, 'holder' => null],
-        new Visitor(1, false, true, 'declined'),
+        new Visitor(1, false, true, RegistrationState::Declined),
         DoorReply::Declined,
     ],
     'a stranger' => [
@@ -107,7 +108,7 @@ test('who it is decides before the moment does', function (array $link, Visitor 
     ],
     'hidden' => [
         ['kind' => LinkKind::Series, 'holder' => null, 'hidden' => true],
-        new Visitor(1, false, true, 'accepted'),
+        new Visitor(1, false, true, RegistrationState::Accepted),
         DoorReply::Shut,
     ],
     'hidden, for the teacher' => [
@@ -145,7 +146,7 @@ test('who goes straight in, and what happens to the others', function (
         )->reply,
     )->toBe($reply);
 })->with(function () {
-    $accepted = new Visitor(1, false, true, 'accepted');
+    $accepted = new Visitor(1, false, true, RegistrationState::Accepted);
     $roster = new Visitor(1, false, true, null);
     $school = new Visitor(9, false, false, null);
     $anyone = new Visitor(9, false, false, null, false);
@@ -253,31 +254,31 @@ test('of two rules that both apply, one has the word', function (
     ],
     'hidden before declined' => [
         ['hidden' => true] + ROSTER,
-        new Visitor(1, false, true, 'declined'),
+        new Visitor(1, false, true, RegistrationState::Declined),
         '2027-02-09 10:00',
         DoorReply::Shut,
     ],
     'declined before waiting outside' => [
         ['rules' => new DoorRules(othersWait: true)] + ROSTER,
-        new Visitor(1, false, true, 'declined'),
+        new Visitor(1, false, true, RegistrationState::Declined),
         '2027-02-09 10:00',
         DoorReply::Declined,
     ],
     'declined, though anyone may come' => [
         ['rules' => new DoorRules(straightIn: EntryWithoutWaiting::Anyone)] + ROSTER,
-        new Visitor(1, false, true, 'declined'),
+        new Visitor(1, false, true, RegistrationState::Declined),
         '2027-02-09 10:00',
         DoorReply::Declined,
     ],
     'a waiting registration, where the roster goes straight in' => [
         ['rules' => new DoorRules(straightIn: EntryWithoutWaiting::Roster)] + ROSTER,
-        new Visitor(1, false, true, 'waiting'),
+        new Visitor(1, false, true, RegistrationState::Waiting),
         '2027-02-09 10:00',
         DoorReply::ComeIn,
     ],
     'a waiting registration before too early' => [
         ROSTER,
-        new Visitor(1, false, true, 'waiting'),
+        new Visitor(1, false, true, RegistrationState::Waiting),
         '2027-02-09 08:00',
         DoorReply::Waiting,
     ],
@@ -439,7 +440,7 @@ test('a session may have a door of its own: when it opens, and who gets in', fun
         // The next session's door is the series' own again: a stranger is one, and it opens ten minutes before.
         ->and($at('2027-02-11 09:55', $stranger))
         ->toBe(DoorReply::NotOnRoster)
-        ->and($at('2027-02-11 09:45', new Visitor(1, false, true, 'accepted')))
+        ->and($at('2027-02-11 09:45', new Visitor(1, false, true, RegistrationState::Accepted)))
         ->toBe(DoorReply::TooEarly)
         // Until midnight the answer is still about the one that was held.
         ->and($at('2027-02-09 12:00', $stranger))
@@ -500,19 +501,21 @@ test('presets are safe, say what a student can do, and tell what is more open th
 
     expect(English::said($lesson->sentence()))
         ->toBe(
-            'Registered students can join from 10 minutes before the start, once a teacher is inside; others are '
-                .'turned away. Students may speak, use the camera and write in the chat; microphones start off; only '
-                .'when given the floor they share a screen and draw.',
+            'Registered students can join from 10 minutes before the start, once a teacher is inside; others are '.
+                'turned away. Students may speak, use the camera and write in the chat; microphones start off; only '.
+                'when given the floor they share a screen and draw.',
         )
         ->and(English::said(Preset::usual()['recording']->sentence()))
         ->toBe(
-            'Only teachers can join. Students only listen; only when given the floor they speak, use the camera, '
-                .'write in the chat, share a screen and draw.',
+            'Only teachers can join. Students only listen; only when given the floor they speak, use the camera, '.
+                'write in the chat, share a screen and draw.',
         )
         ->and(
             array_map(
                 English::said(...),
-                (new DoorRules(20, 20, false, EntryWithoutWaiting::Anyone, true, false))->moreOpenThan($lesson->door),
+                (new DoorRules(20, 20, false, EntryWithoutWaiting::Anyone, true, false))->moreOpenThan(
+                    $lesson->door,
+                ),
             ),
         )
         ->toBe([
@@ -623,9 +626,9 @@ test('by a pass comes one guest; whoever has a part in the class comes as that',
     expect(Doors::at($at, $pass, new Visitor(9, false, false, null))->asGuest)->toBeTrue();
     foreach (
         [
-            new Visitor(1, false, true, 'accepted'),
+            new Visitor(1, false, true, RegistrationState::Accepted),
             new Visitor(1, false, true, null),
-            new Visitor(1, false, false, 'accepted'),
+            new Visitor(1, false, false, RegistrationState::Accepted),
             new Visitor(1, true, false, null),
             new Visitor(1, false, false, null, looks: true),
         ] as $own
@@ -637,7 +640,9 @@ test('by a pass comes one guest; whoever has a part in the class comes as that',
     expect(Doors::at($at, $pass, new Visitor(1, false, true, null))->reply)->toBe(DoorReply::RegisterFirst);
     // Sent out as oneself, one stays out by a pass too.
     $out = ['room' => new RoomState(hostInside: true, isSentOut: true)] + $pass;
-    expect(Doors::at($at, $out, new Visitor(1, false, true, 'accepted'))->reply)->toBe(DoorReply::SentOut);
+    expect(Doors::at($at, $out, new Visitor(1, false, true, RegistrationState::Accepted))->reply)->toBe(
+        DoorReply::SentOut,
+    );
     // The answer keeps it through the room: full, or shut in between.
     $full = ['room' => new RoomState(hostInside: true, inside: 3, seats: 3)] + $pass;
     expect([Doors::at($at, $full, $stranger)->reply, Doors::at($at, $full, $stranger)->asGuest])->toBe([

@@ -2,7 +2,8 @@
 
 use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Belonging\Membership;
-use Nomada\Core\Belonging\PartRole;
+use Nomada\Core\Belonging\MembershipRole;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Publishing\CalendarPlacements;
 use Nomada\Core\Publishing\ChangeKind;
@@ -55,7 +56,9 @@ function essenceOf(array $series = [], array $section = [], array $plan = []): S
                     ],
                 ),
             ],
-            'readers' => [new Reader('S-1', 'Name S-1', 'student', [7 => 'https://x.example/join/one'])],
+            'readers' => [
+                new Reader('S-1', 'Name S-1', MembershipRole::Student, [7 => 'https://x.example/join/one']),
+            ],
             'joinPage' => 'https://x.example/join',
             'words' => Scenario::words(),
         ],
@@ -89,18 +92,26 @@ test('whatever changes what an event says changes its fingerprint', function (
     'join code' => [['joinCode' => 'BCDFHJKMNQ'], [], []],
     'phone' => [['dialIn' => '+34 556'], [], []],
     'pin' => [['pin' => '124'], [], []],
-    'hidden' => [['isHidden' => true], ['readers' => [new Reader('S-1', 'Name S-1', 'student', [])]], []],
+    'hidden' => [
+        ['isHidden' => true],
+        ['readers' => [new Reader('S-1', 'Name S-1', MembershipRole::Student, [])]],
+        [],
+    ],
     'title of the section' => [[], ['title' => 'Y8 Boats'], []],
     'doors' => [[], ['door' => new DoorRules(opensBefore: 12)], []],
     'page of the codes' => [[], ['joinPage' => 'https://y.example/join'], []],
     'own link' => [
         [],
-        ['readers' => [new Reader('S-1', 'Name S-1', 'student', [7 => 'https://x.example/two'])]],
+        ['readers' => [new Reader('S-1', 'Name S-1', MembershipRole::Student, [7 => 'https://x.example/two'])]],
         [],
     ],
     'role' => [
         [],
-        ['readers' => [new Reader('S-1', 'Name S-1', 'observer', [7 => 'https://x.example/join/one'])]],
+        [
+            'readers' => [
+                new Reader('S-1', 'Name S-1', MembershipRole::Observer, [7 => 'https://x.example/join/one']),
+            ],
+        ],
         [],
     ],
     'length' => [[], [], ['minutes' => 48]],
@@ -146,14 +157,19 @@ test(
             [
                 'sessions' => $sessions,
                 'belongings' => [
-                    'S-1' => new Belonging(1, [new Membership(PartRole::Student)]),
-                    'S-2' => new Belonging(2, [new Membership(PartRole::Student)]),
-                    'T-1' => new Belonging(3, [new Membership(PartRole::Teacher)]),
+                    'S-1' => new Belonging(1, [new Membership(MembershipRole::Student)]),
+                    'S-2' => new Belonging(2, [new Membership(MembershipRole::Student)]),
+                    'T-1' => new Belonging(3, [new Membership(MembershipRole::Teacher)]),
                 ],
             ],
             [
                 'readers' => array_map(
-                    fn (string $id): Reader => new Reader($id, $id, $id === 'T-1' ? 'teacher' : 'student', []),
+                    fn (string $id): Reader => new Reader(
+                        $id,
+                        $id,
+                        $id === 'T-1' ? MembershipRole::Teacher : MembershipRole::Student,
+                        [],
+                    ),
                     ['S-1', 'S-2', 'T-1', 'S-3'],
                 ),
             ],

@@ -1,5 +1,6 @@
 <?php
 
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Publishing\DetailLevel;
@@ -58,7 +59,10 @@ function shownFacts(PublishingOptions $showing, array $words = [], ?string $read
                 '123',
             ),
         ],
-        [new Reader('S-1', 'Ana', 'student', [], $reads), new Reader('T-2', 'Nadir', 'teacher', [])],
+        [
+            new Reader('S-1', 'Ana', MembershipRole::Student, [], $reads),
+            new Reader('T-2', 'Nadir', MembershipRole::Teacher, []),
+        ],
         'https://x.example/join',
         tellings: [new TellingFacts(4, [SessionChange::from(['kind' => 'other-link', 'series' => 'x'])])],
         words: Scenario::words($words),

@@ -1,5 +1,6 @@
 <?php
 
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\OpeningHours;
 use Nomada\Core\Publishing\DropInFacts;
@@ -47,7 +48,7 @@ function facts(
         recordings: $recordings,
     );
     $readers = array_map(
-        fn (string $id, string $secret): Reader => new Reader($id, "Name $id", 'student', [
+        fn (string $id, string $secret): Reader => new Reader($id, "Name $id", MembershipRole::Student, [
             7 => "https://x.example/join/$secret",
         ]),
         array_keys($own),
@@ -61,7 +62,7 @@ function facts(
         Scenario::term(),
         new DoorRules(),
         [$series],
-        [new Reader('T-2', 'Nadir Haddad', 'teacher', [7 => "$link-host"]), ...$readers],
+        [new Reader('T-2', 'Nadir Haddad', MembershipRole::Teacher, [7 => "$link-host"]), ...$readers],
         'https://x.example/join',
         words: Scenario::words(),
     );
@@ -94,7 +95,7 @@ function hiddenFacts(SeriesPlan $plan): SectionFacts
         $of->term,
         $of->door,
         [$hidden],
-        [...$of->readers, new Reader('S-1', 'Name S-1', 'student', [])],
+        [...$of->readers, new Reader('S-1', 'Name S-1', MembershipRole::Student, [])],
         'https://x.example',
         [
             new DropInFacts(

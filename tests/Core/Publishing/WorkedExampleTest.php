@@ -2,7 +2,8 @@
 
 use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Belonging\Membership;
-use Nomada\Core\Belonging\PartRole;
+use Nomada\Core\Belonging\MembershipRole;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Interchange\Calendar\EventSeries;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\OpeningHours;
@@ -54,11 +55,11 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
     $day = fn (string $iso): int => LocalDate::parse($iso)->day;
     $plan = Scenario::plan([2, 4], '2027-01-12', minutes: 47);
     $parts = [
-        'T-2' => new Belonging(2, [new Membership(PartRole::Teacher, null, null)]),
-        'T-9' => new Belonging(9, [new Membership(PartRole::Substitute, $day('2027-01-14'), $day('2027-01-14'))]),
-        'S-1' => new Belonging(11, [new Membership(PartRole::Student, null, null)]),
-        'S-2' => new Belonging(12, [new Membership(PartRole::Student, null, $day('2027-01-12'))]),
-        'O-1' => new Belonging(20, [new Membership(PartRole::Observer, null, null)]),
+        'T-2' => new Belonging(2, [new Membership(MembershipRole::Teacher, null, null)]),
+        'T-9' => new Belonging(9, [new Membership(MembershipRole::Substitute, $day('2027-01-14'), $day('2027-01-14'))]),
+        'S-1' => new Belonging(11, [new Membership(MembershipRole::Student, null, null)]),
+        'S-2' => new Belonging(12, [new Membership(MembershipRole::Student, null, $day('2027-01-12'))]),
+        'O-1' => new Belonging(20, [new Membership(MembershipRole::Observer, null, null)]),
     ];
     $first = [
         'id' => 7,
@@ -118,11 +119,11 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
         new DoorRules(opensBefore: $opensBefore),
         [new SeriesFacts(...$first), $practical],
         [
-            new Reader('T-2', 'Nadir Haddad', 'teacher', [7 => 'https://x.example/join/host']),
-            new Reader('T-9', 'Vera Ocampo', 'substitute', [7 => 'https://x.example/join/host']),
-            new Reader('S-1', 'Galia Zabalo', 'student', [7 => 'https://x.example/join/one']),
-            new Reader('S-2', 'Rui Mestre', 'student', []),
-            new Reader('O-1', 'Otto Lind', 'observer', []),
+            new Reader('T-2', 'Nadir Haddad', MembershipRole::Teacher, [7 => 'https://x.example/join/host']),
+            new Reader('T-9', 'Vera Ocampo', MembershipRole::Substitute, [7 => 'https://x.example/join/host']),
+            new Reader('S-1', 'Galia Zabalo', MembershipRole::Student, [7 => 'https://x.example/join/one']),
+            new Reader('S-2', 'Rui Mestre', MembershipRole::Student, []),
+            new Reader('O-1', 'Otto Lind', MembershipRole::Observer, []),
         ],
         $joinPage,
         [

@@ -18,7 +18,7 @@ final class PassController extends Controller
     // The id is looked up here and not bound: the signature is asked first.
     public function show(int $pass): View
     {
-        return view('account.pass', ['pass' => AccountPass::query()->with('person')->findOrFail($pass)]);
+        return view('account.pass', ['pass' => AccountPass::findOrFail($pass)->load('person')]);
     }
 
     public function store(Request $request, int $pass, SetPassword $set): RedirectResponse
@@ -27,7 +27,7 @@ final class PassController extends Controller
             ['password' => ['required', 'string', 'max:400'], 'again' => ['required', 'string', 'same:password']],
             ['password.*' => __('account.password.write'), 'again.*' => __('account.password.differ')],
         );
-        $set->byPass(AccountPass::query()->findOrFail($pass), $given['password']);
+        $set->byPass(AccountPass::findOrFail($pass), $given['password']);
 
         return redirect()->route('sign-in')->with('said', __('account.password.kept'));
     }

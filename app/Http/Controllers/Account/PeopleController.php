@@ -10,8 +10,8 @@ use Illuminate\View\View;
 use Nomada\App\Actions\Account\InvitePeople;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Models\Term\Role;
 use Nomada\App\View\Account\PeoplePage;
+use Nomada\Core\Belonging\Role;
 
 /** Who of the school can sign in, and invitations to those who cannot yet. */
 final class PeopleController extends Controller
@@ -39,7 +39,7 @@ final class PeopleController extends Controller
 
     public function invite(Request $request, string $sourcedId, InvitePeople $invite): RedirectResponse
     {
-        $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
+        $person = Person::bySourcedId($sourcedId);
         $pass = $invite->one($person, $this->person($request));
 
         return $person->email !== null

@@ -73,7 +73,7 @@ final class DoorController extends Controller
 
     private static function mayLook(int $person, int $version): bool
     {
-        return Person::query()->find($person)?->takesLink($version) ?? false;
+        return Person::find($person)?->takesLink($version) ?? false;
     }
 
     private static function pass(JoinLink|DropInRoom $link): ?JoinLink
@@ -142,7 +142,7 @@ final class DoorController extends Controller
     private function asksToSignIn(Request $request, string $secret): bool
     {
         return $request->user() === null &&
-            ! JoinLink::query()->withSecret($secret)->where('kind', LinkKind::Guest)->exists();
+            ! JoinLink::isPass($secret);
     }
 
     private function visitor(Request $request): ?Person

@@ -25,11 +25,7 @@ final class DropInController extends Controller
 
     public function store(DropInRequest $request, KeepDropIn $keep): RedirectResponse
     {
-        $section = Section::query()
-            ->with(['term.school', 'term.closures'])
-            ->where('sourced_id', (string) $request->validated('section'))
-            ->where('term_id', $this->term()->id)
-            ->first();
+        $section = Section::inTerm($this->term(), (string) $request->validated('section'));
         if ($section === null) {
             return back()
                 ->withInput()
@@ -94,9 +90,7 @@ final class DropInController extends Controller
 
     private function room(int $id): DropInRoom
     {
-        $room = DropInRoom::query()
-            ->with(['section.term.school', 'section.term.closures'])
-            ->findOrFail($id);
+        $room = DropInRoom::withTerm($id);
         $this->authorize('serve', $room->section);
 
         return $room;

@@ -20,14 +20,14 @@ final class EnterController extends Controller
     public function series(Request $request, int $series, OwnWay $way): RedirectResponse
     {
         return redirect()->to(
-            $way->into(Series::query()->findOrFail($series), $this->person($request)) ?? abort(404),
+            $way->into(Series::findOrFail($series), $this->person($request)) ?? abort(404),
         );
     }
 
     public function room(Request $request, int $room, OwnWay $way): RedirectResponse
     {
         return redirect()->to(
-            $way->intoRoom(DropInRoom::query()->findOrFail($room), $this->person($request)) ?? abort(404),
+            $way->intoRoom(DropInRoom::findOrFail($room), $this->person($request)) ?? abort(404),
         );
     }
 }

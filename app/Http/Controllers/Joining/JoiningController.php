@@ -153,7 +153,7 @@ final class JoiningController extends Controller
 
     private function found(Request $request, int $result): ActResult
     {
-        $found = ActResult::query()->findOrFail($result);
+        $found = ActResult::findOrFail($result);
         abort_unless(Gate::check('coordinate') || $found->person_id === $this->person($request)->id, 404);
 
         return $found;
@@ -226,7 +226,7 @@ final class JoiningController extends Controller
      */
     private function chosen(array $ids): Collection
     {
-        $series = Series::query()->whereKey($ids)->with('section')->orderBy('id')->get();
+        $series = Series::chosen($ids);
         abort_if($series->isEmpty(), 404);
         if (! Gate::check('coordinate')) {
             $series->each(fn (Series $s) => $this->authorize('serve', $s->section));

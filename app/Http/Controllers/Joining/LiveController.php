@@ -121,9 +121,7 @@ final class LiveController extends Controller
 
     private function session(Request $request, int $id, string $ability): LiveRoom
     {
-        $session = Session::query()
-            ->with(['series.section.term.school', 'series.section.term.closures', 'series.hostAccount.plan'])
-            ->findOrFail($id);
+        $session = Session::forRoom($id);
         $this->authorize($ability, $session);
 
         return LiveRoom::ofSession($session, $request->boolean('rehearsal'));
@@ -131,9 +129,7 @@ final class LiveController extends Controller
 
     private function room(int $id, Clock $clock): LiveRoom
     {
-        $room = DropInRoom::query()
-            ->with(['section.term.school', 'section.term.closures'])
-            ->findOrFail($id);
+        $room = DropInRoom::withTerm($id);
         $this->authorize('serve', $room->section);
 
         return LiveRoom::ofDropIn($room, $clock->seconds()) ?? abort(404, (string) __('said.live.no_open_hours'));

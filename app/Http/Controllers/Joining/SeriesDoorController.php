@@ -19,6 +19,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\View\Joining\Series\SeriesDoorQuery;
+use Nomada\Core\Joining\LinkKind;
 
 /** Joining of one series: links, door, floor, guests. */
 final class SeriesDoorController extends Controller
@@ -99,12 +100,7 @@ final class SeriesDoorController extends Controller
     ): RedirectResponse {
         $series->load('section');
         if ($request->filled('link')) {
-            $link = JoinLink::query()
-                ->inForce()
-                ->where('series_id', $series->id)
-                ->with(['series.section', 'person'])
-                ->findOrFail($request->integer('link'));
-            $replace->single($link, $this->person($request));
+            $replace->single(JoinLink::ofSeries($series, $request->integer('link')), $this->person($request));
 
             return $this->done($section, $series, (string) __('said.series_door.link_replaced_old'));
         }
@@ -155,15 +151,7 @@ final class SeriesDoorController extends Controller
         int $link,
         ReplaceLink $replace,
     ): RedirectResponse {
-        $replace->withdraw(
-            JoinLink::query()
-                ->inForce()
-                ->where('series_id', $series->id)
-                ->where('kind', 'guest')
-                ->with('series.section')
-                ->findOrFail($link),
-            $this->person($request),
-        );
+        $replace->withdraw(JoinLink::ofSeries($series, $link, LinkKind::Guest), $this->person($request));
 
         return $this->done($section, $series, (string) __('said.series_door.pass_taken_back'));
     }

@@ -20,6 +20,7 @@ use Nomada\App\Support\Clock;
 use Nomada\App\View\Presence\Attendance\ChildrenPage;
 use Nomada\App\View\Presence\Attendance\MissedPage;
 use Nomada\App\View\Presence\Attendance\StudentPage;
+use Nomada\Core\Belonging\Role;
 
 /** Who was away: one student over all sections, a day's absences, and what guardians see and tell of their children. */
 final class AbsenceController extends Controller
@@ -88,7 +89,7 @@ final class AbsenceController extends Controller
     public function tellForChild(AbsenceRequest $request, int $person, TellAbsence $tell): RedirectResponse
     {
         $guardian = $this->guardian($request, $person);
-        $child = $guardian->wards()->where('sourced_id', (string) $request->input('who'))->firstOrFail();
+        $child = $guardian->ward((string) $request->input('who'));
         $this->told($request, $tell, $child, $guardian, false);
 
         return redirect()
@@ -108,12 +109,12 @@ final class AbsenceController extends Controller
 
     private function pupil(string $sourcedId): Person
     {
-        return Person::query()->where('sourced_id', $sourcedId)->where('role', 'student')->firstOrFail();
+        return Person::ofRole(Role::Student, $sourcedId);
     }
 
     private function guardian(Request $request, int $person): Person
     {
-        $guardian = Person::query()->where('role', 'guardian')->findOrFail($person);
+        $guardian = Person::guardian($person);
         abort_unless($guardian->takesLink($request->integer('v')), 403);
         // Nobody is signed in: whose page it is says in which language, where anybody has said it.
         if ($guardian->language !== null || $guardian->roster_language !== null) {
@@ -130,12 +131,9 @@ final class AbsenceController extends Controller
         if ($for->isCoordinator()) {
             return null;
         }
-        $shared = Section::query()
-            ->seenBy($for)
-            ->whereHas('parts', fn ($q) => $q->where('person_id', $student->id)->where('role', 'student'))
-            ->get();
-        abort_if($shared->isEmpty(), 404);
+        $shared = Section::sharedBy($student, $for);
+        abort_if($shared === [], 404);
 
-        return array_values($shared->modelKeys());
+        return $shared;
     }
 }

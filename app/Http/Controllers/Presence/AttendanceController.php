@@ -14,7 +14,6 @@ use Nomada\App\Actions\Presence\ReadPresence;
 use Nomada\App\Actions\Recording\ReleaseRecording;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Http\Controllers\Controller;
-use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\Presence\Attendances;
@@ -39,7 +38,7 @@ final class AttendanceController extends Controller
 
     public function session(Section $section, int $session, Attendances $attendances, Clock $clock): View
     {
-        $page = SessionPage::of($section, $this->of($section, $session), $attendances, $clock->seconds());
+        $page = SessionPage::of($section, $section->heldSession($session), $attendances, $clock->seconds());
 
         return view('presence.session', ['page' => $page ?? abort(404)]);
     }
@@ -70,8 +69,8 @@ final class AttendanceController extends Controller
             ],
         );
         $correct(
-            $this->of($section, $session),
-            $this->pupil($section, $given['who']),
+            $section->heldSession($session),
+            $section->student($given['who']),
             new Correction(
                 Status::from($given['status']),
                 isset($given['minutes']) ? (int) $given['minutes'] : null,
@@ -90,14 +89,14 @@ final class AttendanceController extends Controller
         string $who,
         CorrectAttendance $correct,
     ): RedirectResponse {
-        $correct->takeBack($this->of($section, $session), $this->pupil($section, $who), $this->person($request));
+        $correct->takeBack($section->heldSession($session), $section->student($who), $this->person($request));
 
         return $this->to('attendance.session', [$section, $session], __('presence.correct.taken_back'));
     }
 
     public function read(Section $section, int $session, ReadPresence $read): RedirectResponse
     {
-        $found = $this->of($section, $session)->load([
+        $found = $section->heldSession($session)->load([
             'series.section.term.school',
             'series.section.term.closures',
         ]);
@@ -158,7 +157,7 @@ final class AttendanceController extends Controller
                 'why.*' => __('presence.correct.why_fault'),
             ],
         );
-        $pupil = $this->pupil($section, $given['who']);
+        $pupil = $section->student($given['who']);
         if (! isset($given['points'])) {
             $keep->takeBack($section, $pupil, $this->person($request));
         } else {
@@ -173,23 +172,6 @@ final class AttendanceController extends Controller
         }
 
         return $this->to('attendance', [$section], __('presence.score.changed'));
-    }
-
-    private function of(Section $section, int $session): Session
-    {
-        return Session::query()
-            ->whereIn('series_id', $section->series()->pluck('series.id'))
-            ->where('state', 'planned')
-            ->with('series.section')
-            ->findOrFail($session);
-    }
-
-    private function pupil(Section $section, string $who): Person
-    {
-        return Person::query()
-            ->where('sourced_id', $who)
-            ->whereIn('id', $section->parts()->where('role', 'student')->select('person_id'))
-            ->firstOrFail();
     }
 
     /** @param  array<mixed>  $with */

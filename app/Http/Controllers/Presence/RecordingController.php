@@ -25,7 +25,7 @@ final class RecordingController extends Controller
 {
     public function show(Request $request, int $recording, PlayRecording $play): View
     {
-        $found = $this->find($recording);
+        $found = Recording::kept($recording);
         $parts = $play->parts($found, $this->person($request));
         if ($play->asksWord($found, $request, $this->person($request))) {
             return view('presence.recording-word', ['recording' => $found]);
@@ -43,7 +43,7 @@ final class RecordingController extends Controller
 
     public function word(Request $request, int $recording, PlayRecording $play): RedirectResponse
     {
-        $play->open($this->find($recording), $request, (string) $request->input('word'), $this->person($request));
+        $play->open(Recording::kept($recording), $request, (string) $request->input('word'), $this->person($request));
 
         return redirect()->route('recording', $recording);
     }
@@ -51,17 +51,17 @@ final class RecordingController extends Controller
     /** The sound of one part: by a link that is one person's, and for a while. */
     public function part(Request $request, int $recording, int $part, PlayRecording $play): Response
     {
-        return $play->sound($this->find($recording), $part, $request, $this->person($request));
+        return $play->sound(Recording::kept($recording), $part, $request, $this->person($request));
     }
 
     public function transcript(Request $request, int $recording, int $part, PlayRecording $play): Response
     {
-        return $play->transcript($this->find($recording), $part, $request, $this->person($request));
+        return $play->transcript(Recording::kept($recording), $part, $request, $this->person($request));
     }
 
     public function place(Request $request, int $recording, PlayRecording $play): Response
     {
-        $play->keep($this->find($recording), $this->person($request), $request->integer('at'));
+        $play->keep(Recording::kept($recording), $this->person($request), $request->integer('at'));
 
         return response()->noContent();
     }
@@ -129,19 +129,9 @@ final class RecordingController extends Controller
         ]);
     }
 
-    private function find(int $recording): Recording
-    {
-        return Recording::query()
-            ->whereNull('deleted_at')
-            // An import may have taken its session out since.
-            ->whereHas('session')
-            ->with(['session.series.section.term.school', 'session.series.section.term.closures'])
-            ->findOrFail($recording);
-    }
-
     private function served(int $recording): Recording
     {
-        $found = $this->find($recording);
+        $found = Recording::kept($recording);
         $this->authorize('host', $found->session);
 
         return $found;

@@ -36,7 +36,7 @@ final class TodayController extends Controller
             ],
             ['section.*' => __('presence.start.section_fault'), 'minutes.*' => __('presence.start.minutes_fault')],
         );
-        $section = Section::query()->with('term.school')->where('sourced_id', $given['section'])->firstOrFail();
+        $section = Section::bySourcedId($given['section'])->load('term.school');
         $this->authorize('serve', $section);
         $minutes = (int) $given['minutes'];
         if (($given['whom'] ?? 'all') === 'some') {

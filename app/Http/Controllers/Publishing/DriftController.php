@@ -26,8 +26,7 @@ final class DriftController extends Controller
 
     public function look(Request $request, Drifts $drifts): RedirectResponse
     {
-        $sections = Section::query()->where('term_id', $this->term()->id)->servedBy($this->person($request));
-        $came = $drifts->look(array_values(array_map(intval(...), $sections->pluck('id')->all())), Place::cases());
+        $came = $drifts->look(Section::servedIn($this->term(), $this->person($request)), Place::cases());
 
         return redirect()
             ->route('drift')

@@ -19,7 +19,6 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\SectionFactsQuery;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Secrets;
 use Nomada\App\Support\ZipText;
 use Nomada\App\View\Publishing\OwnPage;
 use Nomada\Core\Language\Said;
@@ -30,10 +29,8 @@ final class FeedController extends Controller
     /** The secret address is the authorisation: calendars cannot sign in. */
     public function __invoke(Request $request, string $secret, SectionFeed $feed, PersonFeed $own): Response
     {
-        $sum = Secrets::sum($secret, 'feed');
-        $section = Section::query()->where('feed_hash', $sum)->first();
-        $person = $section === null ? Person::query()->where('feed_hash', $sum)->firstOrFail() : null;
-        $text = $section !== null ? $feed($section) : ($person === null ? '' : $own($person));
+        $section = Section::byFeed($secret);
+        $text = $section !== null ? $feed($section) : $own(Person::byFeed($secret) ?? abort(404));
         $response = new Response($text, 200, [
             'Content-Type' => 'text/calendar; charset=utf-8',
             'Cache-Control' => 'private, max-age=300',
@@ -47,7 +44,7 @@ final class FeedController extends Controller
     /** The course page of ours; it may be shown within a course site's page. */
     public function page(string $secret, SectionFactsQuery $facts, Clock $clock): Response
     {
-        $section = $this->bySecret($secret);
+        $section = Section::byFeed($secret) ?? abort(404);
 
         $page = OwnPage::of($section, $facts, $clock);
         app()->setLocale($page->language);
@@ -58,7 +55,7 @@ final class FeedController extends Controller
     /** The class stream of ours. */
     public function stream(Request $request, string $secret, SectionStream $stream): Response
     {
-        $section = $this->bySecret($secret);
+        $section = Section::byFeed($secret) ?? abort(404);
         $page = max(1, min(1000, (int) (is_scalar($request->query('page')) ? $request->query('page') : 1)));
         $text = $stream($section, route('feed.stream', $secret), $page);
         $response = new Response($text, 200, [
@@ -74,7 +71,7 @@ final class FeedController extends Controller
     /** When somebody is busy, and nothing else of it. */
     public function busy(Request $request, string $secret, PersonBusy $busy): Response
     {
-        $person = Person::query()->where('feed_hash', Secrets::sum($secret, 'feed'))->firstOrFail();
+        $person = Person::byFeed($secret) ?? abort(404);
 
         return new Response($busy($person), 200, [
             'Content-Type' => 'text/calendar; charset=utf-8; component=vfreebusy',
@@ -96,14 +93,6 @@ final class FeedController extends Controller
         return ZipText::respond($this->term()->sourced_id, $roster($this->term()));
     }
 
-    private function bySecret(string $secret): Section
-    {
-        return Section::query()
-            ->with('term.school')
-            ->where('feed_hash', Secrets::sum($secret, 'feed'))
-            ->firstOrFail();
-    }
-
     /** A section's sessions as a file. */
     public function ofSection(Section $section, SectionFeed $feed): Response
     {
@@ -115,7 +104,7 @@ final class FeedController extends Controller
     /** A teacher's or student's sessions as a file, without anybody's own links. */
     public function ofPerson(Request $request, string $sourcedId, PersonFeed $feed): Response
     {
-        $person = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
+        $person = Person::bySourcedId($sourcedId);
         $for = $this->person($request);
         $text = $feed->seenBy($person, $for);
         abort_if($text === null, 404);

@@ -16,7 +16,7 @@ final class LookController extends Controller
     /** As somebody, from a day and a time of theirs on; from now where none is given. */
     public function __invoke(LookRequest $request, string $sourcedId, LookPage $page, Clock $clock): View
     {
-        $who = Person::query()->where('sourced_id', $sourcedId)->firstOrFail();
+        $who = Person::bySourcedId($sourcedId);
         $at = $request->at($who->zone(), $clock->seconds());
 
         return view('publishing.look', [

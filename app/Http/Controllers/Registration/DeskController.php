@@ -100,10 +100,8 @@ final class DeskController extends Controller
             ['section.*' => (string) __('said.desk.choose_section')],
         );
         $to =
-            Section::query()
-                ->where('term_id', $this->term()->id)
-                ->where('sourced_id', $given['section'])
-                ->first() ?? throw new Fault('said.desk.choose_section_list', 'section');
+            Section::inTerm($this->term(), $given['section']) ??
+            throw new Fault('said.desk.choose_section_list', 'section');
         // Whoever sends need not look after the other section: there it waits for those who do.
         $decide->send($registration, $to, $this->person($request));
 
@@ -165,7 +163,7 @@ final class DeskController extends Controller
             $takesBack &&
             $registration->before !== null &&
             $registration->before['series_id'] !== $registration->series_id
-                ? Series::query()->with('section')->findOrFail($registration->before['series_id'])->section
+                ? Series::findOrFail($registration->before['series_id'])->section
                 : $registration->series->section,
         );
 

@@ -6,8 +6,8 @@ namespace Nomada\App\Http\Controllers\Registration;
 
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Carbon;
 use Illuminate\View\View;
+use Nomada\App\Actions\Registration\StopLetters;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
@@ -15,6 +15,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Post\Letters;
 use Nomada\App\Queries\Templates;
+use Nomada\Core\Joining\LinkKind;
 
 /** Letters that somebody asks for: to everybody of a series, once more to one student, and none any more. */
 final class LetterController extends Controller
@@ -33,11 +34,7 @@ final class LetterController extends Controller
 
     public function again(Section $section, Series $series, int $link, Letters $letters): RedirectResponse
     {
-        $found = JoinLink::query()
-            ->inForce()
-            ->where('series_id', $series->id)
-            ->where('kind', 'personal')
-            ->findOrFail($link);
+        $found = JoinLink::ofSeries($series, $link, LinkKind::Personal);
         $n = $letters->again($found);
 
         return redirect()
@@ -59,17 +56,17 @@ final class LetterController extends Controller
     }
 
     /** Stops a guardian's letters, or begins them again. */
-    public function stop(Request $request, int $person): View
+    public function stop(Request $request, int $person, StopLetters $stop): View
     {
         $found = $this->guardian($request, $person);
-        $found->update(['letters_stopped_at' => $request->boolean('again') ? null : Carbon::now()]);
+        $stop($found, $request->boolean('again'));
 
         return view('post.stop', ['person' => $found, 'address' => $request->fullUrl()]);
     }
 
     private function guardian(Request $request, int $id): Person
     {
-        $guardian = Person::query()->where('role', 'guardian')->findOrFail($id);
+        $guardian = Person::guardian($id);
         abort_unless($guardian->takesLink($request->integer('v')), 403);
         // Nobody is signed in behind a letter's link: the page is in the language of whoever the letter was for.
         app()->setLocale(Templates::languageOf($guardian));

@@ -27,7 +27,7 @@ final class RegisterController extends Controller
             $this->authorize('view', $section);
         } elseif (
             $series->registering === null &&
-            ! $series->registrations()->where('person_id', $person->id)->exists()
+            ! $series->hasRegistrationOf($person)
         ) {
             // A class that takes no registrations is nobody's business but its own.
             abort(404);

@@ -84,7 +84,7 @@ final class TemplateController extends Controller
         ?Template $typed,
         WordsWritten $writes,
     ): View {
-        $section = Section::query()->where('sourced_id', (string) $request->input('section', ''))->first();
+        $section = Section::inTerm($this->term(), (string) $request->input('section', ''));
 
         return view('publishing.words', ['page' => WordsPage::of($kind, $language, $typed, $section, $writes)]);
     }

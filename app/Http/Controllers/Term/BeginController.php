@@ -20,7 +20,7 @@ final class BeginController extends Controller
 {
     public function show(): View|RedirectResponse
     {
-        if (School::query()->exists()) {
+        if (School::isSetUp()) {
             return $this->import();
         }
 
@@ -29,7 +29,7 @@ final class BeginController extends Controller
 
     public function store(Request $request): RedirectResponse
     {
-        if (School::query()->exists()) {
+        if (School::isSetUp()) {
             return $this->import();
         }
         $given = $request->validate(

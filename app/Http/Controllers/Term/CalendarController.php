@@ -27,7 +27,7 @@ final class CalendarController extends Controller
     public function plan(CalendarRequest $request, KeepCalendar $keep): RedirectResponse
     {
         $row = $request->filled('plan')
-            ? DayPlanRow::query()->where('term_id', $this->term()->id)->findOrFail($request->integer('plan'))
+            ? DayPlanRow::inTerm($this->term(), $request->integer('plan'))
             : null;
         $plan = $request->dayPlan();
 
@@ -47,7 +47,7 @@ final class CalendarController extends Controller
 
     public function dropPlan(Request $request, int $plan, KeepCalendar $keep): RedirectResponse
     {
-        $row = DayPlanRow::query()->where('term_id', $this->term()->id)->findOrFail($plan);
+        $row = DayPlanRow::inTerm($this->term(), $plan);
 
         return $this->changed(
             $request,
@@ -58,9 +58,7 @@ final class CalendarController extends Controller
 
     public function shorten(CalendarRequest $request, KeepCalendar $keep): RedirectResponse
     {
-        $plan = DayPlanRow::query()
-            ->where('term_id', $this->term()->id)
-            ->findOrFail($request->integer('short_plan'));
+        $plan = DayPlanRow::inTerm($this->term(), $request->integer('short_plan'));
         $day = $request->day('short_day');
 
         return $this->changed(
@@ -79,7 +77,7 @@ final class CalendarController extends Controller
 
     public function lengthen(Request $request, int $day, KeepCalendar $keep): RedirectResponse
     {
-        $row = ShortDayRow::query()->where('term_id', $this->term()->id)->findOrFail($day);
+        $row = ShortDayRow::inTerm($this->term(), $day);
 
         return $this->changed(
             $request,
@@ -101,7 +99,7 @@ final class CalendarController extends Controller
 
     public function shut(Request $request, int $day, KeepCalendar $keep): RedirectResponse
     {
-        $row = OpenedDay::query()->where('term_id', $this->term()->id)->findOrFail($day);
+        $row = OpenedDay::inTerm($this->term(), $day);
 
         return $this->changed(
             $request,
@@ -157,7 +155,7 @@ final class CalendarController extends Controller
     /** Undoes one change of the calendar as a whole. */
     public function undo(Request $request, int $change, ChangeCalendar $calendar): RedirectResponse
     {
-        $found = TermChange::query()->where('term_id', $this->term()->id)->findOrFail($change);
+        $found = TermChange::inTerm($this->term(), $change);
         $effect = $calendar->undo($found, $this->person($request));
 
         return redirect()

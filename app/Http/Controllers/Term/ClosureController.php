@@ -60,7 +60,7 @@ final class ClosureController extends Controller
 
     public function destroy(Request $request, ClosedRange $closure, CloseDays $close): RedirectResponse
     {
-        $effect = $close->open($closure, $closure->term()->firstOrFail(), $this->person($request));
+        $effect = $close->open($closure, $closure->term, $this->person($request));
 
         return redirect()->route('term')->with(
             'said',

@@ -94,7 +94,7 @@ final class ImportController extends Controller
     /** The last import taken back. */
     public function undo(Request $request, int $import, UndoImport $undo): RedirectResponse
     {
-        $undo(SchoolImport::query()->findOrFail($import), $this->person($request));
+        $undo(SchoolImport::findOrFail($import), $this->person($request));
 
         return redirect()->route('import')->with('said', (string) __('said.import.import_taken_back'));
     }
@@ -106,7 +106,7 @@ final class ImportController extends Controller
 
         return is_string($typed) && in_array($typed, \DateTimeZone::listIdentifiers(), true)
             ? $typed
-            : (string) School::query()->orderBy('id')->value('time_zone');
+            : School::zoneName();
     }
 
     /** @param  array<string, array{added: int, changed: int, removed: int}>  $done */

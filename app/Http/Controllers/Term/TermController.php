@@ -24,7 +24,7 @@ final class TermController extends Controller
     /** Which term the screens are about, until another is chosen. */
     public function choose(Request $request): RedirectResponse
     {
-        $term = Term::query()->findOrFail($request->integer('term'));
+        $term = Term::findOrFail($request->integer('term'));
         TermInAddress::use($term->sourced_id);
 
         return redirect()
@@ -52,9 +52,7 @@ final class TermController extends Controller
             ['from.*' => (string) __('said.term.choose_term_copy')],
         );
         $sum = $keep->copy(
-            Term::query()
-                ->with(['school', 'closures'])
-                ->findOrFail($request->integer('from')),
+            Term::findOrFail($request->integer('from'))->load(['school', 'closures']),
             $this->term(),
             (bool) ($given['with_students'] ?? false),
             $this->person($request),

@@ -10,7 +10,6 @@ use Illuminate\View\View;
 use Nomada\App\Actions\Timetable\ImportEvents;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Models\Term\Role;
 use Nomada\App\Support\StagedText;
 use Nomada\App\View\Timetable\Events\EventImport;
 
@@ -20,11 +19,7 @@ final class EventImportController extends Controller
     public function create(): View
     {
         return view('timetable.events', [
-            'teachers' => Person::query()
-                ->where('role', Role::Teacher)
-                ->orderBy('family_name')
-                ->orderBy('given_name')
-                ->get(),
+            'teachers' => Person::teachers(),
         ]);
     }
 

@@ -11,7 +11,6 @@ use Nomada\App\Actions\Timetable\UndoChange;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Post\Letters;
 use Nomada\Core\Fault;
 
@@ -19,7 +18,7 @@ final class HistoryController extends Controller
 {
     public function undo(Request $request, Section $section, int $change, UndoChange $undo): RedirectResponse
     {
-        $found = $this->change($section, $change);
+        $found = $section->change($change);
         $undo($found, $this->person($request));
 
         return redirect()
@@ -30,8 +29,8 @@ final class HistoryController extends Controller
     /** Writes to everybody of the series what changed. */
     public function tell(Section $section, int $change, Letters $letters, TellChanges $told): RedirectResponse
     {
-        $found = $this->change($section, $change);
-        $series = Series::query()->find($found->series_id);
+        $found = $section->change($change);
+        $series = Series::find($found->series_id);
         if ($series === null && ! isset($found->before['registrations'])) {
             throw new Fault('said.history.series_gone_tell', 'change');
         }
@@ -49,17 +48,5 @@ final class HistoryController extends Controller
                     ? (string) __('said.history.everybody_has_been')
                     : trans_choice('said.history.letters', $n),
             );
-    }
-
-    /** A deleted series is told under its section, as any other. */
-    private function change(Section $section, int $change): SeriesChange
-    {
-        return SeriesChange::query()
-            ->where(
-                fn ($q) => $q
-                    ->where('section_id', $section->id)
-                    ->orWhereIn('series_id', $section->series()->select('series.id')),
-            )
-            ->findOrFail($change);
     }
 }

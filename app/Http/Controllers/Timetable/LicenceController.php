@@ -46,7 +46,7 @@ final class LicenceController extends Controller
             (int) $given['seats'],
             (int) $given['minutes'],
             (int) $given['at_once'],
-            isset($given['plan']) ? HostingPlan::query()->findOrFail($request->integer('plan')) : null,
+            isset($given['plan']) ? HostingPlan::findOrFail($request->integer('plan')) : null,
         );
 
         return $this->done((string) __('said.licence.plan_saved'));
@@ -74,7 +74,7 @@ final class LicenceController extends Controller
             ],
         );
         $keep->accounts(
-            HostingPlan::query()->findOrFail($request->integer('of')),
+            HostingPlan::findOrFail($request->integer('of')),
             trim($given['account_name']),
             (int) ($given['many'] ?? 1),
         );
@@ -88,7 +88,7 @@ final class LicenceController extends Controller
             ['of' => ['required', 'integer', 'exists:hosting_plans,id']],
             ['of.*' => (string) __('said.licence.choose_hosting_plan')],
         );
-        $plan = HostingPlan::query()->findOrFail($request->integer('of'));
+        $plan = HostingPlan::findOrFail($request->integer('of'));
         $keep->regrade($this->term(), $account, $plan);
 
         return $this->done(
@@ -128,7 +128,7 @@ final class LicenceController extends Controller
         $keep->put(
             $this->term(),
             $series,
-            isset($given['account']) ? HostAccountRow::query()->findOrFail($request->integer('account')) : null,
+            isset($given['account']) ? HostAccountRow::findOrFail($request->integer('account')) : null,
         );
 
         return $this->done((string) __('said.licence.put_there', ['title' => $series->title]));

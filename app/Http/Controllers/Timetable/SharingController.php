@@ -21,7 +21,7 @@ final class SharingController extends Controller
             ['share' => ['required', 'string', 'exists:sections,sourced_id']],
             ['share.*' => (string) __('said.sharing.choose_section_shares')],
         );
-        $other = Section::query()->where('sourced_id', $given['share'])->firstOrFail();
+        $other = Section::bySourcedId($given['share']);
         $share($series->load('section'), $other, $this->person($request));
 
         return redirect()

@@ -8,7 +8,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Publishing\Placement;
-use Nomada\App\Models\Term\Part;
+use Nomada\App\Models\Term\MembershipRow;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
@@ -20,6 +20,7 @@ use Nomada\App\Support\Clock;
 use Nomada\App\Support\Order;
 use Nomada\App\Support\Say;
 use Nomada\App\View\Joining\DoorForm;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Invitation;
 use Nomada\Core\Joining\JoinCode;
@@ -167,9 +168,9 @@ final readonly class SeriesDoorQuery
         DoorRules $door,
         JoinLink $link,
     ): array {
-        $teacher = Part::query()
+        $teacher = MembershipRow::query()
             ->where('section_id', $series->section_id)
-            ->where('role', 'teacher')
+            ->where('role', MembershipRole::Teacher)
             ->orderByRaw("coalesce(ends_on, 'infinity') >= ? desc", [$this->clock->schoolDay()->iso()])
             ->orderByDesc('is_primary')
             ->with('person')
@@ -214,7 +215,7 @@ final readonly class SeriesDoorQuery
         $zones = DB::table('memberships')
             ->join('people', 'people.id', '=', 'person_id')
             ->whereIn('section_id', $series->sectionIds())
-            ->where('memberships.role', 'student')
+            ->where('memberships.role', MembershipRole::Student)
             ->groupBy('time_zone')
             ->orderByRaw('1 desc, 2')
             ->pluck(DB::raw('count(distinct person_id) as n'), 'time_zone');

@@ -17,6 +17,7 @@ use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\Formula;
 use Nomada\Core\Presence\Status;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\SessionState;
 
 /** A section's table: students by sessions, what it comes to, and what is not held yet. */
 final readonly class SectionPage
@@ -78,7 +79,7 @@ final readonly class SectionPage
             array_values(
                 DB::table('sessions')
                     ->whereIn('series_id', $section->series()->pluck('series.id'))
-                    ->where('state', 'planned')
+                    ->where('state', SessionState::Planned)
                     ->where('starts_at', '>', gmdate('Y-m-d H:i:sP', $clock->seconds()))
                     ->orderBy('starts_at')
                     ->pluck('day')

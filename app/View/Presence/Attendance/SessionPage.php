@@ -15,6 +15,7 @@ use Nomada\App\Queries\Presence\Pupil;
 use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\OccupancyCurve;
 use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\SessionState;
 
 /** One session over its time: a line a student from coming to leaving, and how many were inside above it. */
 final readonly class SessionPage
@@ -123,7 +124,7 @@ final readonly class SessionPage
     {
         $of = fn (): Builder => DB::table('sessions')
             ->whereIn('series_id', $section->series()->pluck('series.id'))
-            ->where('state', 'planned');
+            ->where('state', SessionState::Planned);
         $id = fn (mixed $value): ?int => $value === null ? null : (int) $value;
 
         return [

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Presence\Records;
 
+use Nomada\Core\Recording\RecordingState;
+
 /** One session of the past. */
 final readonly class SessionRecord
 {
     /**
      * @param  bool  $isHeld  not lost, and not cancelled
      * @param  int|null  $came  null where nobody knows who was there
-     * @param  string|null  $state  the recording's
+     * @param  RecordingState|null  $state  the recording's
      */
     public function __construct(
         public int $id,
@@ -28,7 +30,7 @@ final readonly class SessionRecord
         public int $excused,
         public int $guests,
         public ?int $recording,
-        public ?string $state,
+        public ?RecordingState $state,
         public ?string $trouble,
     ) {
     }
@@ -39,8 +41,8 @@ final readonly class SessionRecord
         return match (true) {
             ! $this->isHeld || $this->isRunning => null,
             $this->came === null => 'presence',
-            $this->state === 'ready' => 'release',
-            $this->state === 'failed' => 'failed',
+            $this->state === RecordingState::Ready => 'release',
+            $this->state === RecordingState::Failed => 'failed',
             default => null,
         };
     }

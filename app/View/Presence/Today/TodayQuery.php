@@ -6,7 +6,7 @@ namespace Nomada\App\View\Presence\Today;
 
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Models\Term\Part;
+use Nomada\App\Models\Term\MembershipRow;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
@@ -15,10 +15,12 @@ use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\Teachers;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\SessionState;
 
 /** Looks up a day's sessions. */
 final readonly class TodayQuery
@@ -137,7 +139,7 @@ final readonly class TodayQuery
     {
         $starts = (int) $s->starts;
         $ends = (int) $s->ends;
-        $isPlanned = $s->state === 'planned';
+        $isPlanned = $s->state === SessionState::Planned->value;
         $opens = $starts - 60 * $door->opensBefore;
         $doors = match (true) {
             ! $isPlanned => DoorState::NotHeld,
@@ -176,9 +178,9 @@ final readonly class TodayQuery
     {
         return $for->isCoordinator()
             ? Section::query()->select('id')->toBase()
-            : Part::query()
+            : MembershipRow::query()
                 ->where('person_id', $for->id)
-                ->whereIn('role', ['teacher', 'co-teacher', 'observer'])
+                ->whereIn('role', [MembershipRole::Teacher, MembershipRole::CoTeacher, MembershipRole::Observer])
                 ->on($day)
                 ->select('section_id')
                 ->toBase();

@@ -6,6 +6,7 @@ namespace Nomada\App\View\Publishing\Run;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Run;
+use Nomada\App\Models\Publishing\StepState;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\Say;
@@ -63,10 +64,10 @@ final class RunQuery
             $n = $counts[$lane] ?? [];
             $lanes[$lane] = new RunLane(
                 (string) $title,
-                $n['done'] ?? 0,
-                $n['failed'] ?? 0,
-                $n['asked'] ?? 0,
-                $n['waiting'] ?? 0,
+                $n[StepState::Done->value] ?? 0,
+                $n[StepState::Failed->value] ?? 0,
+                $n[StepState::Asked->value] ?? 0,
+                $n[StepState::Waiting->value] ?? 0,
             );
         }
 
@@ -85,7 +86,7 @@ final class RunQuery
                 ->join('sections', 'sections.id', '=', 'section_id')
                 ->where('run_id', $run->id)
                 ->whereNotNull('words')
-                ->where('state', '!=', 'done')
+                ->where('state', '!=', StepState::Done)
                 ->groupBy('lane', 'state', 'verb', 'words')
                 ->orderByRaw('count(*) desc, min(run_steps.id)')
                 ->limit(100)
@@ -137,8 +138,8 @@ final class RunQuery
                 ->with('starter')
                 ->withCount([
                     'steps',
-                    'steps as failed_count' => fn ($q) => $q->where('state', 'failed'),
-                    'steps as waiting_count' => fn ($q) => $q->where('state', 'waiting'),
+                    'steps as failed_count' => fn ($q) => $q->where('state', StepState::Failed),
+                    'steps as waiting_count' => fn ($q) => $q->where('state', StepState::Waiting),
                 ])
                 ->when(! $for->isCoordinator(), fn ($q) => $q->where('started_by', $for->id))
                 ->latest()

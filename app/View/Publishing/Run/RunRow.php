@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Publishing\Run;
 
+use Nomada\App\Models\Publishing\StepState;
+
 /** One run in the list of the past ones. */
 final readonly class RunRow
 {
@@ -19,9 +21,8 @@ final readonly class RunRow
     ) {
     }
 
-    /** @return 'waiting'|'failed'|'done' */
-    public function state(): string
+    public function state(): StepState
     {
-        return $this->waiting > 0 ? 'waiting' : ($this->failed > 0 ? 'failed' : 'done');
+        return $this->waiting > 0 ? StepState::Waiting : ($this->failed > 0 ? StepState::Failed : StepState::Done);
     }
 }

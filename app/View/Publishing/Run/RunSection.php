@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Publishing\Run;
 
+use Nomada\App\Models\Publishing\StepState;
+
 /** What a run did with one section. */
 final readonly class RunSection
 {
@@ -17,14 +19,13 @@ final readonly class RunSection
     ) {
     }
 
-    /** @return 'asked'|'failed'|'waiting'|'done' */
-    public function state(): string
+    public function state(): StepState
     {
         return match (true) {
-            $this->asked > 0 => 'asked',
-            $this->failed > 0 => 'failed',
-            $this->done < $this->all => 'waiting',
-            default => 'done',
+            $this->asked > 0 => StepState::Asked,
+            $this->failed > 0 => StepState::Failed,
+            $this->done < $this->all => StepState::Waiting,
+            default => StepState::Done,
         };
     }
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Registration\Desk;
 
+use Nomada\App\View\Registration\RegistrationTone;
+use Nomada\Core\Registration\RegistrationState;
+
 /** One decision, and whether it can still be taken back. */
 final readonly class DecidedRow
 {
@@ -14,7 +17,7 @@ final readonly class DecidedRow
     public const GOES = 'goes';
 
     /**
-     * @param  string  $state  accepted, declined, withdrawn, queued, waiting, or sent: it came from another section
+     * @param  bool  $isSent  it came from another section
      * @param  'none'|'gone'|'goes'  $letter
      * @param  string|null  $trouble  why the letter has not gone
      */
@@ -22,7 +25,8 @@ final readonly class DecidedRow
         public int $id,
         public string $name,
         public string $for,
-        public string $state,
+        public RegistrationState $state,
+        public bool $isSent,
         public ?string $reason,
         public string $letter,
         public ?string $trouble,
@@ -33,6 +37,6 @@ final readonly class DecidedRow
 
     public function tone(): string
     {
-        return ['accepted' => 'ok', 'declined' => 'bad'][$this->state] ?? 'todo';
+        return RegistrationTone::of($this->isSent ? null : $this->state);
     }
 }

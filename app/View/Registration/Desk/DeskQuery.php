@@ -17,9 +17,11 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Registration\Finding;
 use Nomada\Core\Registration\NameRelation;
 use Nomada\Core\Registration\PersonName;
+use Nomada\Core\Registration\RegistrationState;
 use Nomada\Core\Registration\Verdict;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
@@ -52,8 +54,8 @@ final readonly class DeskQuery
 
         return new DeskPage(
             $show,
-            $of()->where('state', 'waiting')->count(),
-            $of()->where('state', 'queued')->count(),
+            $of()->where('state', RegistrationState::Waiting)->count(),
+            $of()->where('state', RegistrationState::Queued)->count(),
             $show === 'queue' ? $this->waiting($term, $for, $verdict, $now) : null,
             $show === 'list' ? $this->queued($of(), $zone) : [],
             $show === 'decided' ? $this->decided($of()) : [],
@@ -90,7 +92,7 @@ final readonly class DeskQuery
         $rows = [];
         $places = [];
         $list = $of
-            ->where('state', 'queued')
+            ->where('state', RegistrationState::Queued)
             ->with(['series.section', 'person'])
             ->orderBy('series_id')
             ->orderBy('only_day')
@@ -146,7 +148,8 @@ final readonly class DeskQuery
                         $r->id,
                         $r->typed_name ?? $r->person->name(),
                         self::for($r),
-                        $isSent ? 'sent' : $r->state,
+                        $r->state,
+                        $isSent,
                         $r->reason,
                         match (true) {
                             $letter === null => DecidedRow::NONE,
@@ -155,7 +158,7 @@ final readonly class DeskQuery
                         },
                         $letter?->trouble,
                         $mayUndo,
-                        ! $mayUndo && $r->state === 'accepted',
+                        ! $mayUndo && $r->state === RegistrationState::Accepted,
                     );
                 })
                 ->all(),
@@ -206,7 +209,7 @@ final readonly class DeskQuery
     private function queue(Builder $of): Collection
     {
         return $of
-            ->where('state', 'waiting')
+            ->where('state', RegistrationState::Waiting)
             ->with(['series.section', 'person'])
             ->orderBy('arrived_at')
             ->orderBy('id')
@@ -224,7 +227,7 @@ final readonly class DeskQuery
     private function look(callable $of, Term $term, Person $for, bool $now): ?array
     {
         $state = $of()
-            ->where('state', 'waiting')
+            ->where('state', RegistrationState::Waiting)
             ->toBase()
             ->selectRaw('count(*) as n, max(id) as last, sum(id) as ids, max(updated_at) as at')
             ->first();
@@ -241,7 +244,7 @@ final readonly class DeskQuery
                         $term->id,
                         $state,
                         $rosters,
-                        DB::table('registrations')->where('state', 'accepted')->count(),
+                        DB::table('registrations')->where('state', RegistrationState::Accepted)->count(),
                         DB::table('people')->max('updated_at'),
                     ],
                     JSON_THROW_ON_ERROR,
@@ -384,7 +387,7 @@ final readonly class DeskQuery
             ->join('people', 'people.id', '=', 'person_id')
             ->join('sections', 'sections.id', '=', 'section_id')
             ->whereIn('section_id', Section::query()->where('term_id', $term->id)->servedBy($for)->select('id'))
-            ->where('memberships.role', 'student')
+            ->where('memberships.role', MembershipRole::Student)
             ->where(
                 fn ($q) => $q
                     ->where('begins_on', '>', $term->starts_on)

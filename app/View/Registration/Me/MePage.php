@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Nomada\App\View\Registration\Me;
 
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Models\Term\Role;
 use Nomada\App\View\Publishing\MaterialRow;
 use Nomada\App\View\Recording\ReleasedRecording;
+use Nomada\Core\Belonging\Role;
 
 /** A student's own page: the coming sessions on their own clock, their own links, and where else to look. */
 final readonly class MePage

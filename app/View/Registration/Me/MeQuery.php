@@ -19,7 +19,9 @@ use Nomada\App\View\Publishing\Materials;
 use Nomada\App\View\Recording\ReleasedRecording;
 use Nomada\App\View\StandinAddress;
 use Nomada\App\View\Timetable\Teachers;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Joining\LinkKind;
+use Nomada\Core\Registration\RegistrationState;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SessionState;
 
@@ -44,8 +46,11 @@ final readonly class MeQuery
             // This term's, and the next one's before it begins.
             ->whereHas('term', fn ($q) => $q->where('ends_on', '>=', $today))
             ->whereHas(
-                'parts',
-                fn ($q) => $q->where('person_id', $student->id)->where('role', 'student')->stillOn($today),
+                'memberships',
+                fn ($q) => $q
+                    ->where('person_id', $student->id)
+                    ->where('role', MembershipRole::Student)
+                    ->stillOn($today),
             )
             ->orderBy('title')
             ->get();
@@ -172,8 +177,12 @@ final readonly class MeQuery
                     $states = explode(' ', (string) $r->states);
                     // Of several the one that something is still to be done about.
                     $state =
-                        array_values(array_intersect(['waiting', 'queued', 'accepted', 'declined'], $states))[0] ??
-                        'none';
+                        array_values(
+                            array_filter(
+                                [...RegistrationState::CURRENT, RegistrationState::Declined],
+                                fn (RegistrationState $s): bool => in_array($s->value, $states, true),
+                            ),
+                        )[0] ?? null;
 
                     return new RegistrationLine((int) $r->id, Section::called($r->year, $r->title), $state);
                 })
@@ -213,7 +222,7 @@ final readonly class MeQuery
                     ->whereRaw("(memberships.role <> 'teacher' or sessions.teacher_id is null)"),
             )
             ->whereRaw('ends_at > to_timestamp(?)', [$now])
-            ->where('state', '!=', 'lost')
+            ->where('state', '!=', SessionState::Lost)
             ->orderBy('starts_at')
             ->limit($most)
             ->get([

@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Registration\Me;
 
+use Nomada\App\View\Registration\RegistrationTone;
+use Nomada\Core\Registration\RegistrationState;
+
 /** Where a student registers, or has. */
 final readonly class RegistrationLine
 {
-    /** @param  'waiting'|'queued'|'accepted'|'declined'|'none'  $state */
-    public function __construct(public int $series, public string $name, public string $state)
+    /** @param  RegistrationState|null  $state  null before they have registered */
+    public function __construct(public int $series, public string $name, public ?RegistrationState $state)
     {
     }
 
     public function tone(): string
     {
-        return ['accepted' => 'ok', 'declined' => 'bad'][$this->state] ?? 'todo';
+        return RegistrationTone::of($this->state);
     }
 }

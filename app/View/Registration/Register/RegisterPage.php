@@ -55,7 +55,7 @@ final readonly class RegisterPage
     public function head(): string
     {
         return match (true) {
-            $this->once() !== null => $this->once()->state,
+            $this->once() !== null => $this->once()->state->value,
             $this->canRegister => 'may',
             $this->each && $this->own !== [] => 'own',
             default => 'shut',

@@ -16,6 +16,7 @@ use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Registration\Registering;
+use Nomada\Core\Registration\RegistrationState;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\SessionState;
 
@@ -40,7 +41,7 @@ final readonly class RegisterQuery
             ->where('person_id', $person->id)
             ->orderBy('only_day')
             ->get();
-        $taken = $own->whereIn('state', ['accepted', 'waiting', 'queued']);
+        $taken = $own->whereIn('state', RegistrationState::CURRENT);
         $ahead = $series->sessions->filter(
             fn (Session $s): bool => $s->state === SessionState::Planned &&
                 $s->chosen === null &&
@@ -69,8 +70,8 @@ final readonly class RegisterQuery
             $rules->acceptsCertain ?? false,
             $shut,
             $shut === null && $person->can('study') && $isFree,
-            array_values($own->where('state', '!=', 'withdrawn')->map($this->line(...))->all()),
-            $own->contains('state', 'accepted') ? $this->link($series, $person) : null,
+            array_values($own->where('state', '!=', RegistrationState::Withdrawn)->map($this->line(...))->all()),
+            $own->contains('state', RegistrationState::Accepted) ? $this->link($series, $person) : null,
             $days
                 ->mapWithKeys(
                     fn (Session $s): array => [
@@ -116,7 +117,7 @@ final readonly class RegisterQuery
             $r->state,
             $r->only_day === null ? '' : Say::day(LocalDate::parse($r->only_day)),
             $r->reason,
-            $r->state === 'queued' ? $this->place($r) : 0,
+            $r->state === RegistrationState::Queued ? $this->place($r) : 0,
         );
     }
 
@@ -127,7 +128,7 @@ final readonly class RegisterQuery
             Registration::query()
                 ->where('series_id', $r->series_id)
                 ->where('session_id', $r->session_id)
-                ->where('state', 'queued')
+                ->where('state', RegistrationState::Queued)
                 ->where(
                     fn ($q) => $q
                         ->where('arrived_at', '<', $r->arrived_at)

@@ -19,6 +19,7 @@ use Nomada\App\View\Typed;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term as TermCalendar;
 use Nomada\Core\Term\TypedTime;
+use Nomada\Core\Timetable\SessionState;
 use stdClass;
 
 /** Looks up the term as it stands. */
@@ -107,7 +108,7 @@ final readonly class TermQuery
             ->join('series', 'series.id', '=', 'series_id')
             ->join('sections', 'sections.id', '=', 'section_id')
             ->where('term_id', $term->id)
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->groupBy('day')
             ->pluck(DB::raw('count(*) as n'), 'day');
         $changes = $this->clockChanges($calendar);
@@ -160,7 +161,7 @@ final readonly class TermQuery
             ->join('series', 'series.id', '=', 'series_id')
             ->join('sections', 'sections.id', '=', 'section_id')
             ->where('term_id', $term->id)
-            ->where('state', 'lost')
+            ->where('state', SessionState::Lost)
             ->groupBy('reason')
             ->get([
                 'reason',
@@ -198,13 +199,13 @@ final readonly class TermQuery
             ->join('series', 'series.id', '=', 'series_id')
             ->join('sections', 'sections.id', '=', 'section_id')
             ->where('term_id', $term->id)
-            ->whereIn('state', ['lost', 'cancelled'])
+            ->whereIn('state', [SessionState::Lost, SessionState::Cancelled])
             ->whereNotExists(
                 fn ($q) => $q
                     ->from('sessions as made')
                     ->whereColumn('made.series_id', 'sessions.series_id')
                     ->whereColumn('made.makes_up', 'sessions.day')
-                    ->where('made.state', 'planned'),
+                    ->where('made.state', SessionState::Planned),
             )
             ->count();
     }

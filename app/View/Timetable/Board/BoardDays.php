@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
+use Nomada\Core\Timetable\SessionState;
 
 /** The days of sections on the line of the term. Only of rows that are drawn: a term has tens of thousands. */
 final readonly class BoardDays
@@ -57,7 +58,7 @@ final readonly class BoardDays
         $sessions = DB::table('sessions')
             ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
             ->whereIn('section_id', $ids)
-            ->where('state', 'planned');
+            ->where('state', SessionState::Planned);
         // Of today's sessions the time of day decides whether they are past.
         $over = (clone $sessions)
             ->where('day', $today->iso())

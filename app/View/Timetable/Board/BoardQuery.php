@@ -17,8 +17,10 @@ use Nomada\App\Support\WriteVersionedCache;
 use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\App\View\Timetable\SeriesWords;
 use Nomada\App\View\Timetable\Teachers;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Publishing\SectionStatus;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\SessionState;
 use stdClass;
 
 /**
@@ -188,7 +190,7 @@ final readonly class BoardQuery
         return DB::table('sessions')
             ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
             ->whereIn('section_id', $sections)
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->count();
     }
 
@@ -231,7 +233,7 @@ final readonly class BoardQuery
                         ->from('memberships')
                         ->whereColumn('memberships.section_id', 'series_sections.section_id')
                         ->whereColumn('memberships.person_id', 'registrations.person_id')
-                        ->where('role', 'student')
+                        ->where('role', MembershipRole::Student)
                         ->whereRaw("coalesce(ends_on, 'infinity') >= ?", [$day->iso()]),
                 )
                 ->groupBy('section_id')

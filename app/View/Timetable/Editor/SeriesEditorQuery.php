@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Editor;
 
-use Nomada\App\Models\Term\Part;
+use Nomada\App\Models\Term\MembershipRow;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
@@ -14,6 +14,7 @@ use Nomada\App\Support\Say;
 use Nomada\App\View\DateText;
 use Nomada\App\View\Timetable\Panel\FreeLine;
 use Nomada\App\View\Typed;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Rotation;
@@ -90,9 +91,9 @@ final readonly class SeriesEditorQuery
             $series === null ? [] : FreeLine::ofSeries($this->free->forSeries($series), new LocalDate($today)),
             $students,
             array_values(
-                $section->parts
-                    ->whereNotIn('role', ['student', 'observer'])
-                    ->map(fn (Part $p): string => $p->person->shortName())
+                $section->memberships
+                    ->whereNotIn('role', [MembershipRole::Student, MembershipRole::Observer])
+                    ->map(fn (MembershipRow $p): string => $p->person->shortName())
                     ->all(),
             ),
         );

@@ -18,6 +18,7 @@ use Nomada\Core\Timetable\FewestAccounts;
 use Nomada\Core\Timetable\HostAccount;
 use Nomada\Core\Timetable\HostedSeries;
 use Nomada\Core\Timetable\Licences;
+use Nomada\Core\Timetable\SessionState;
 
 /** Looks up and works out what the host accounts of a school bear. */
 final readonly class LicencesQuery
@@ -29,7 +30,7 @@ final readonly class LicencesQuery
             ->join('series', 'series.id', '=', 'series_id')
             ->join('sections', 'sections.id', '=', 'section_id')
             ->where('term_id', $term->id)
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->count();
 
         return new LicencesPage(

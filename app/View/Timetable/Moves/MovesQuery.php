@@ -17,6 +17,7 @@ use Nomada\App\Support\Clock;
 use Nomada\App\Support\DryRun;
 use Nomada\App\Support\Say;
 use Nomada\App\View\Timetable\Clashes\ClashList;
+use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Move;
@@ -189,8 +190,8 @@ final readonly class MovesQuery
                     ->from('memberships as own')
                     ->join('memberships as other', 'other.person_id', '=', 'own.person_id')
                     ->whereIn('own.section_id', $sections)
-                    ->whereIn('own.role', ['student', 'teacher', 'co-teacher'])
-                    ->whereIn('other.role', ['student', 'teacher', 'co-teacher'])
+                    ->whereIn('own.role', MembershipRole::ATTENDING)
+                    ->whereIn('other.role', MembershipRole::ATTENDING)
                     ->whereColumn('other.section_id', 'sections.id'),
             )
             ->orderBy('sections.id')

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Panel;
 
-use Nomada\App\Models\Term\Part;
+use Nomada\App\Models\Term\MembershipRow;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Models\Term\Role;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
+use Nomada\Core\Belonging\MembershipRole;
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SessionState;
@@ -82,9 +83,9 @@ final readonly class SessionPanelQuery
      */
     private function elsewhere(Section $section, int $start, Zone $school): array
     {
-        $zones = Part::query()
+        $zones = MembershipRow::query()
             ->where('section_id', $section->id)
-            ->where('memberships.role', 'student')
+            ->where('memberships.role', MembershipRole::Student)
             ->join('people', 'people.id', '=', 'person_id')
             ->selectRaw('time_zone, count(*) as n')
             ->groupBy('time_zone')

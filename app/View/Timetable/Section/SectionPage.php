@@ -25,7 +25,7 @@ final readonly class SectionPage
      * @param  list<SeriesCard>  $series
      * @param  list<ChangeLine>  $changes  the last first
      * @param  string  $target  of contact time, as typed: hours, or hours and minutes
-     * @param  list<PartLine>  $teachers  and observers
+     * @param  list<MembershipLine>  $teachers  and observers
      * @param  list<RosterLine>  $roster
      * @param  list<RuleLine>  $rules
      * @param  array<string, string>  $staff  names by sourcedId, of those who are not in it yet

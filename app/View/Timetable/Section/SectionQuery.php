@@ -12,10 +12,9 @@ use Nomada\App\Actions\Publishing\PlanQuery;
 use Nomada\App\Actions\Publishing\SectionFeed;
 use Nomada\App\Models\Registration\Registration;
 use Nomada\App\Models\Term\Course;
+use Nomada\App\Models\Term\MembershipRow;
 use Nomada\App\Models\Term\ObserverRule;
-use Nomada\App\Models\Term\Part;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Models\Term\Role;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
@@ -35,10 +34,13 @@ use Nomada\App\View\Timetable\Editor\SeriesEditor;
 use Nomada\App\View\Timetable\Editor\SeriesEditorQuery;
 use Nomada\App\View\Timetable\Panel\SessionPanelQuery;
 use Nomada\App\View\Timetable\TermLine;
+use Nomada\Core\Belonging\MembershipRole;
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\SessionState;
 use stdClass;
 
 /** Looks up everything about one section, in a number of queries that does not grow with it. */
@@ -75,7 +77,7 @@ final readonly class SectionQuery
             'series.sections',
             'series.section',
             'series.links' => fn ($q) => $q->whereNull('retired_at')->whereIn('kind', ['series', 'host']),
-            'parts' => fn (Relation $q) => $q
+            'memberships' => fn (Relation $q) => $q
                 ->whereNull('session_id')
                 ->whereRaw("coalesce(ends_on, 'infinity') >= ?", [$this->clock->schoolDay()->iso()])
                 ->with('person'),
@@ -210,15 +212,15 @@ final readonly class SectionQuery
             : intdiv($minutes, 60).($minutes % 60 === 0 ? '' : sprintf(':%02d', $minutes % 60));
     }
 
-    /** @return list<PartLine> */
+    /** @return list<MembershipLine> */
     private function teachers(Section $section): array
     {
         return array_values(
-            $section->parts
-                ->where('role', '!=', 'student')
-                ->sortBy(fn (Part $p): string => ['teacher' => '0', 'co-teacher' => '1'][$p->role] ?? '2')
+            $section->memberships
+                ->where('role', '!=', MembershipRole::Student)
+                ->sortBy(fn (MembershipRow $p): int => (int) array_search($p->role, MembershipRole::SEEING, true))
                 ->map(
-                    fn (Part $p): PartLine => new PartLine(
+                    fn (MembershipRow $p): MembershipLine => new MembershipLine(
                         $p->id,
                         $p->person->name(),
                         $p->person->shortName(),
@@ -243,11 +245,11 @@ final readonly class SectionQuery
         $day = fn (?string $iso): ?string => $iso === null ? null : Say::dayMonth(LocalDate::parse($iso));
 
         return array_values(
-            $section->parts
-                ->where('role', 'student')
-                ->sortBy(fn (Part $p): string => Order::key($p->person->family_name, $p->person->given_name))
+            $section->memberships
+                ->where('role', MembershipRole::Student)
+                ->sortBy(fn (MembershipRow $p): string => Order::key($p->person->family_name, $p->person->given_name))
                 ->map(
-                    fn (Part $p): RosterLine => new RosterLine(
+                    fn (MembershipRow $p): RosterLine => new RosterLine(
                         $p->person->sourced_id,
                         $p->person->name(),
                         ($registered[$p->person_id] ?? 0) >= max(1, $series),
@@ -271,7 +273,7 @@ final readonly class SectionQuery
                     fn (ObserverRule $r): RuleLine => new RuleLine(
                         $r->id,
                         $r->words(),
-                        $section->parts->where('observer_rule_id', $r->id)->count(),
+                        $section->memberships->where('observer_rule_id', $r->id)->count(),
                     ),
                 )
                 ->all(),
@@ -284,7 +286,7 @@ final readonly class SectionQuery
         return $for->isCoordinator()
             ? Person::query()
                 ->where('role', Role::Teacher)
-                ->whereNotIn('id', $section->parts->pluck('person_id'))
+                ->whereNotIn('id', $section->memberships->pluck('person_id'))
                 ->orderBy('family_name')
                 ->get()
                 ->mapWithKeys(fn (Person $p): array => [$p->sourced_id => $p->sortedName()])
@@ -349,7 +351,7 @@ final readonly class SectionQuery
         return DB::table('sessions')
             ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
             ->where('section_id', $section->id)
-            ->where('state', 'planned')
+            ->where('state', SessionState::Planned)
             ->whereRaw('ends_at > to_timestamp(?)', [$this->clock->seconds()])
             ->orderBy('starts_at')
             ->get(['sessions.id', 'day'])

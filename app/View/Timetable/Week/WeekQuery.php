@@ -22,6 +22,7 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term as TermCalendar;
 use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Clash;
+use Nomada\Core\Timetable\SessionState;
 use Nomada\Core\Timetable\ShortLabels;
 use stdClass;
 
@@ -173,7 +174,7 @@ final readonly class WeekQuery
                 ->join('series_sections', 'series_sections.series_id', '=', 'sessions.series_id')
                 ->join('sections', 'sections.id', '=', 'series_sections.section_id')
                 ->where('term_id', $term->id)
-                ->where('state', 'planned')
+                ->where('state', SessionState::Planned)
                 ->whereBetween('day', [$first->iso(), $last->iso()])
                 ->whereIn('sections.id', Section::query()->seenBy($for)->select('id'))
                 ->orderBy('starts_at')

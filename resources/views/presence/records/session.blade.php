@@ -36,10 +36,10 @@
         <td>
             @if ($one->state !== null)
                 <a @class([
-                    'ok' => $one->state === 'released',
-                    'bad' => $one->state === 'failed',
+                    'ok' => $one->state->value === 'released',
+                    'bad' => $one->state->value === 'failed',
                 ])
-                    href="{{ $page->recording->to($one->recording) }}">{{ __("recordings.states.$one->state") }}</a>
+                    href="{{ $page->recording->to($one->recording) }}">{{ __('recordings.states.' . $one->state->value) }}</a>
                 {{ $one->trouble }}
             @endif
         </td>

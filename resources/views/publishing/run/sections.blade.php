@@ -15,7 +15,7 @@
                 <td class="num">{{ $section->all }}</td>
                 <td class="num">{{ $section->done }}</td>
                 <td class="{{ $section->tone() }}">
-                    @switch($section->state())
+                    @switch($section->state()->value)
                         @case('asked')
                             {{ trans_choice('publishing.runs.asked', $section->asked) }}
                         @break

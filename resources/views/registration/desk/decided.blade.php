@@ -17,7 +17,9 @@
                 <tr>
                     <td>{{ $row->name }}</td>
                     <td>{{ $row->for }}</td>
-                    <td><span class="{{ $row->tone() }}">{{ __("registration.decided.states.$row->state") }}</span>
+                    <td><span
+                            class="{{ $row->tone() }}">{{ __('registration.decided.states.' . ($row->isSent ? 'sent'
+                                : $row->state->value)) }}</span>
                         @if ($row->reason)
                             <br><small>{{ $row->reason }}</small>
                         @endif

@@ -1,5 +1,5 @@
 {{-- The one registration for all sessions. one: OwnRegistration --}}
-@switch($one->state)
+@switch($one->state->value)
     @case('accepted')
         <p>{{ __('register.own_link') }}</p>
         @if ($page->link !== null)

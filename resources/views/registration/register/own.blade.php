@@ -2,7 +2,7 @@
 <ul class="coming">
     @foreach ($page->own as $one)
         <li><span class="t">{{ $one->day }}</span><span class="n"><span
-                    class="{{ $one->tone() }}">{{ __("register.states.$one->state", ['place' => $one->place, 'reason' =>
+                    class="{{ $one->tone() }}">{{ __("register.states.{$one->state->value}", ['place' => $one->place, 'reason' =>
                         (string) $one->reason]) }}</span></span>
             @if ($one->holds())
                 <x-act :to="route('register.destroy', [$page->series, $one->id])" method="delete" class="btn-plain"

@@ -3,9 +3,9 @@
     <ul class="roster one-column">
         @foreach ($page->teachers as $one)
             @continue($one->isByRule)
-            <li><span>{{ $one->name }} <small>{{ __("section.people.are.$one->role") }}</small></span>
+            <li><span>{{ $one->name }} <small>{{ __('section.people.are.' . $one->role->value) }}</small></span>
                 @if ($page->mayChange && $one->isLocal)
-                    <x-act :to="route('parts.destroy', [$page->section, $one->id])" method="delete" class="btn-plain py-0"
+                    <x-act :to="route('memberships.destroy', [$page->section, $one->id])" method="delete" class="btn-plain py-0"
                         :do="__('section.people.take_out')" :about="$one->name" />
                 @endif
             </li>
@@ -22,7 +22,7 @@
     @if ($page->mayChange)
         <details class="mt-1" @if ($errors->hasAny(['person', 'rule'])) open @endif>
             <summary>{{ __('section.people.add') }}</summary>
-            <form class="inline mt-1" method="post" action="{{ route('parts.store', $page->section) }}">@csrf
+            <form class="inline mt-1" method="post" action="{{ route('memberships.store', $page->section) }}">@csrf
                 <select class="form-select flex-fill w-auto" name="person" aria-label="{{ __('section.people.person') }}">
                     <option value="">{{ __('section.people.choose') }}</option>
                     @foreach ($page->staff as $id => $name)

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\Models\Term;
+namespace Nomada\Core\Belonging;
 
+/** What somebody is at the school. What they are in a section is their MembershipRole. */
 enum Role: string
 {
     case Coordinator = 'coordinator';

@@ -6,18 +6,18 @@ namespace Nomada\App\Http\Controllers\Term;
 
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Nomada\App\Actions\Term\TakePart;
+use Nomada\App\Actions\Term\ManageMemberships;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Course;
 use Nomada\App\Models\Term\Enrolment;
-use Nomada\App\Models\Term\ObserverRule;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
+use Nomada\Core\Belonging\MembershipRole;
 
 /** Co-teachers and observers of a section, one by one or by rule. */
-final class PartController extends Controller
+final class MembershipController extends Controller
 {
-    public function store(Request $request, Section $section, TakePart $part): RedirectResponse
+    public function store(Request $request, Section $section, ManageMemberships $part): RedirectResponse
     {
         $given = $request->validate(
             [
@@ -29,8 +29,8 @@ final class PartController extends Controller
                 'role.*' => (string) __('said.part.choose_what_they'),
             ],
         );
-        $person = Person::query()->where('sourced_id', $given['person'])->firstOrFail();
-        $part($section, $person, $given['role']);
+        $person = Person::bySourcedId($given['person']);
+        $part($section, $person, MembershipRole::from($given['role']));
 
         return $this->done(
             $section,
@@ -38,18 +38,15 @@ final class PartController extends Controller
         );
     }
 
-    public function destroy(Section $section, int $enrolment, TakePart $part): RedirectResponse
+    public function destroy(Section $section, int $enrolment, ManageMemberships $part): RedirectResponse
     {
-        $found = Enrolment::query()
-            ->with(['person', 'section.term.school'])
-            ->where('section_id', $section->id)
-            ->findOrFail($enrolment);
+        $found = Enrolment::ofSection($section, $enrolment);
         $part->leave($found);
 
         return $this->done($section, (string) __('said.part.has_no_part', ['name' => $found->person->name()]));
     }
 
-    public function rule(Request $request, Section $section, TakePart $part): RedirectResponse
+    public function rule(Request $request, Section $section, ManageMemberships $part): RedirectResponse
     {
         $given = $request->validate(
             ['rule' => ['required', 'string', 'max:80', 'regex:/^(year|course):.+/']],
@@ -59,7 +56,7 @@ final class PartController extends Controller
         $rule = $part->rule(
             $section,
             $kind === 'year' ? $of : null,
-            $kind === 'course' ? Course::query()->where('sourced_id', $of)->firstOrFail() : null,
+            $kind === 'course' ? Course::bySourcedId($of) : null,
         );
 
         return $this->done(
@@ -68,14 +65,9 @@ final class PartController extends Controller
         );
     }
 
-    public function unrule(Section $section, int $rule, TakePart $part): RedirectResponse
+    public function unrule(Section $section, int $rule, ManageMemberships $part): RedirectResponse
     {
-        $part->unrule(
-            ObserverRule::query()
-                ->with('section.term.school')
-                ->where('section_id', $section->id)
-                ->findOrFail($rule),
-        );
+        $part->unrule($section->observerRule($rule));
 
         return $this->done($section, (string) __('said.part.rule_taken_back'));
     }

@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use LogicException;
-use Nomada\Core\Belonging\PartRole;
+use Nomada\Core\Belonging\MembershipRole;
 
 /**
  * A person's part in a section, as everything but the import and whoever gives parts asks for it: parts with the
@@ -17,7 +17,7 @@ use Nomada\Core\Belonging\PartRole;
  * @property int|null $id of the enrolment; null for a substitute
  * @property int $section_id
  * @property int $person_id
- * @property string $role
+ * @property MembershipRole $role
  * @property bool $is_primary
  * @property bool $is_local
  * @property int|null $observer_rule_id
@@ -27,12 +27,12 @@ use Nomada\Core\Belonging\PartRole;
  * @property Person $person
  * @property Section $section
  */
-final class Part extends Model
+final class MembershipRow extends Model
 {
     protected $table = 'memberships';
 
     /** @var array<string, string> */
-    protected $casts = ['is_primary' => 'boolean', 'is_local' => 'boolean'];
+    protected $casts = ['is_primary' => 'boolean', 'is_local' => 'boolean', 'role' => MembershipRole::class];
 
     protected static function booted(): void
     {
@@ -54,7 +54,7 @@ final class Part extends Model
     /**
      * Those that hold on a day.
      *
-     * @param  Builder<Part>  $query
+     * @param  Builder<MembershipRow>  $query
      */
     public function scopeOn(Builder $query, string $day): void
     {
@@ -64,16 +64,16 @@ final class Part extends Model
     /**
      * Those that hold on a day or will later: all but what is over.
      *
-     * @param  Builder<Part>  $query
+     * @param  Builder<MembershipRow>  $query
      */
     public function scopeStillOn(Builder $query, string $day): void
     {
         $query->whereRaw("coalesce(ends_on, 'infinity') >= ?::date", [$day]);
     }
 
-    /** @param  Builder<Part>  $query */
-    public function scopeHosting(Builder $query): void
+    /** @param  Builder<MembershipRow>  $query */
+    public function scopeTeaching(Builder $query): void
     {
-        $query->whereIn('role', PartRole::hosting());
+        $query->whereIn('role', MembershipRole::TEACHING);
     }
 }

@@ -13,27 +13,29 @@ use Nomada\App\Models\Term\Enrolment;
 use Nomada\App\Models\Term\ObserverRule;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
+use Nomada\Core\Belonging\MembershipRole;
+use Nomada\Core\Belonging\Role;
 use Nomada\Core\Fault;
 
 /**
  * Gives people a part in a section beside the import: co-teachers, observers one by one, and observers by rule
  * (everybody of a year, of a course).
  */
-final readonly class TakePart
+final readonly class ManageMemberships
 {
     public function __construct(private RefreshClashes $clashes, private RefreshPlacements $refresh)
     {
     }
 
     /** @throws Fault where the person has a part already, or is no teacher */
-    public function __invoke(Section $section, Person $person, string $role): void
+    public function __invoke(Section $section, Person $person, MembershipRole $role): void
     {
-        if ($role === 'co-teacher' && ! $person->isStaff()) {
+        if ($role === MembershipRole::CoTeacher && ! $person->isStaff()) {
             throw new Fault('part.no_teacher', 'person', ['person' => $person->name()]);
         }
         $known = Enrolment::query()->where('section_id', $section->id)->where('person_id', $person->id)->first();
         if ($known !== null) {
-            throw new Fault('part.twice', 'person', ['person' => $person->name(), 'role' => $known->role]);
+            throw new Fault('part.twice', 'person', ['person' => $person->name(), 'role' => $known->role->value]);
         }
         DB::transaction(function () use ($section, $person, $role): void {
             Enrolment::query()->create([
@@ -109,10 +111,10 @@ final readonly class TakePart
         $touched = [];
         foreach ($rules as $rule) {
             $named = DB::table('people')
-                ->whereIn('role', ['student', 'teacher'])
+                ->whereIn('role', [Role::Student, Role::Teacher])
                 ->when(
                     $rule->year !== null,
-                    fn ($q) => $q->where('year', $rule->year)->where('role', 'student'),
+                    fn ($q) => $q->where('year', $rule->year)->where('role', Role::Student),
                     fn ($q) => $q->whereIn(
                         'id',
                         DB::table('enrolments')
@@ -140,7 +142,7 @@ final readonly class TakePart
                         fn (mixed $person): array => [
                             'section_id' => $rule->section_id,
                             'person_id' => $person,
-                            'role' => 'observer',
+                            'role' => MembershipRole::Observer->value,
                             'sourced_id' => "rule-$rule->id-$person",
                             'is_local' => true,
                             'observer_rule_id' => $rule->id,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Belonging;
 
 /** What somebody is in a section. A substitute is so for single sessions only. */
-enum PartRole: string
+enum MembershipRole: string
 {
     case Teacher = 'teacher';
     case CoTeacher = 'co-teacher';
@@ -13,16 +13,28 @@ enum PartRole: string
     case Student = 'student';
     case Observer = 'observer';
 
+    /** Those who teach the section, and look after its links, registrations and publishing. */
+    public const TEACHING = [self::Teacher, self::CoTeacher];
+
+    /** Those who open the room of a session and let people in. */
+    public const HOSTING = [...self::TEACHING, self::Substitute];
+
+    /** Those who see the section without being its students. */
+    public const SEEING = [...self::HOSTING, self::Observer];
+
+    /** Those who are expected: a session clashes with their other ones. Observers come or not. */
+    public const ATTENDING = [self::Student, ...self::TEACHING];
+
     /** Whether whoever has the part opens the door, lets people in and ends the session for everybody. */
     public function hosts(): bool
     {
-        return in_array($this, [self::Teacher, self::CoTeacher, self::Substitute], true);
+        return in_array($this, self::HOSTING, true);
     }
 
     /** Whether whoever has the part looks after links, registrations and publishing of the section. */
     public function serves(): bool
     {
-        return $this === self::Teacher || $this === self::CoTeacher;
+        return in_array($this, self::TEACHING, true);
     }
 
     public function studies(): bool
@@ -34,15 +46,5 @@ enum PartRole: string
     public function words(): string
     {
         return ($this === self::Observer ? 'an ' : 'a ').$this->value;
-    }
-
-    /**
-     * Those who host, as the tables have them.
-     *
-     * @return list<string>
-     */
-    public static function hosting(): array
-    {
-        return [self::Teacher->value, self::CoTeacher->value];
     }
 }
