@@ -7,10 +7,11 @@ namespace Nomada\App\Console;
 use DateTimeImmutable;
 use Illuminate\Console\Command;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Nomada\App\Actions\Joining\DecideAdmission;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Queries\LinkLookup;
+use Nomada\App\Support\AdmissionWords;
 use Nomada\App\Support\Clock;
-use Nomada\App\View\Joining\DoorPage;
-use Nomada\App\View\Joining\DoorWords;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\JoinCode;
 
@@ -27,7 +28,7 @@ final class DoorCommand extends Command
 
     protected $description = 'Show whether a link admits a person at a given time, and why';
 
-    public function handle(DoorPage $page, Clock $clock): int
+    public function handle(LinkLookup $links, DecideAdmission $decide, Clock $clock): int
     {
         $given = (string) $this->option('link');
         $person =
@@ -35,8 +36,8 @@ final class DoorCommand extends Command
                 ? null
                 : Person::query()->where('sourced_id', $this->option('person'))->first();
         try {
-            $secret = JoinCode::read($given) === null ? basename($given) : $page->secretOf($given);
-            $link = $page->find($secret);
+            $secret = JoinCode::read($given) === null ? basename($given) : $links->secretOf($given);
+            $link = $links->find($secret);
         } catch (Fault|ModelNotFoundException) {
             $this->components->error((string) __('console.door.no_link'));
 
@@ -47,7 +48,7 @@ final class DoorCommand extends Command
 
             return self::FAILURE;
         }
-        [, , , $zone] = $page->answer($link, $secret, $person, askBridge: false);
+        $zone = $decide($link, $secret, $person, askBridge: false)->zone;
         try {
             $at =
                 $this->option('at') === null
@@ -62,7 +63,7 @@ final class DoorCommand extends Command
             return self::FAILURE;
         }
         // The room itself is not asked: this is what the rules say, with a host inside.
-        [$answer] = $page->answer($link, $secret, $person, at: $at, askBridge: false);
+        $answer = $decide($link, $secret, $person, at: $at, askBridge: false)->decision;
         $out = [
             'reply' => $answer->reply->value,
             'opens' => $answer->reply->opens(),
@@ -70,7 +71,7 @@ final class DoorCommand extends Command
             'session' => $answer->session === null ? null : $zone->iso($answer->session->start),
             'doors_open_at' => $answer->opensAt === null ? null : $zone->iso($answer->opensAt),
             'next' => $answer->next === null ? null : $zone->iso($answer->next->start),
-            'why' => (new DoorWords($zone, $zone, $at))->why($answer),
+            'why' => (new AdmissionWords($zone, $zone, $at))->why($answer),
         ];
         $this->option('json')
             ? $this->output->writeln((string) json_encode($out))

@@ -2,6 +2,7 @@
 
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Joining\DecideAdmission;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Term\Person;
@@ -9,7 +10,6 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Post\LetterWriter;
 use Nomada\App\Queries\Belongings;
-use Nomada\App\View\Joining\DoorPage;
 use Nomada\App\View\Person\PersonQuery;
 use Nomada\App\View\Registration\Me\ComingSession;
 use Nomada\App\View\Registration\Me\MeQuery;
@@ -63,12 +63,12 @@ function knock(string $who): DoorReply
 {
     $link = JoinLink::query()->inForce()->where('kind', 'series')->firstOrFail();
 
-    return app(DoorPage::class)->answer(
+    return app(DecideAdmission::class)(
         $link,
         (string) $link->secret,
         personCalled($who),
         askBridge: false,
-    )[0]->reply;
+    )->decision->reply;
 }
 
 /** The days that a person's calendar has, as the calendar server gets it. */

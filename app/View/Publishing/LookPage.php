@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Publishing;
 
+use Nomada\App\Actions\Joining\DecideAdmission;
 use Nomada\App\Destinations\ConcurrentRequests;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Destinations\Destinations;
@@ -17,9 +18,8 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Post\LetterMail;
 use Nomada\App\Queries\SectionFactsQuery;
+use Nomada\App\Support\AdmissionWords;
 use Nomada\App\Support\Order;
-use Nomada\App\View\Joining\DoorPage;
-use Nomada\App\View\Joining\DoorWords;
 use Nomada\App\View\Publishing\Look\Look;
 use Nomada\App\View\Publishing\Look\LookCell;
 use Nomada\App\View\Publishing\Look\LookLetter;
@@ -51,7 +51,7 @@ final readonly class LookPage
         private SectionFactsQuery $facts,
         private Destinations $destinations,
         private Places $places,
-        private DoorPage $doors,
+        private DecideAdmission $admission,
     ) {
     }
 
@@ -219,13 +219,8 @@ final readonly class LookPage
         if ($link === null) {
             return [false, (string) __('publishing.look.no_link')];
         }
-        [$answer, , , $school] = $this->doors->answer(
-            $link,
-            $link->secret,
-            $who,
-            at: $session->start,
-            askBridge: false,
-        );
+        $found = ($this->admission)($link, $link->secret, $who, at: $session->start, askBridge: false);
+        $answer = $found->decision;
         $zone = $who->zone();
 
         return $answer->reply->opens() && $answer->session?->start === $session->start
@@ -235,7 +230,7 @@ final readonly class LookPage
                     'time' => $zone->clock($answer->opensAt ?? $session->start),
                 ]),
             ]
-            : [false, (new DoorWords($zone, $school, $session->start))->why($answer)];
+            : [false, (new AdmissionWords($zone, $found->zone, $session->start))->why($answer)];
     }
 
     /** @param  array<string, array<string, Found>|Throwable|null>  $read */

@@ -10,12 +10,14 @@ use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Actions\Joining\Audit;
 use Nomada\App\Actions\Joining\ComeIn;
+use Nomada\App\Actions\Joining\DecideAdmission;
 use Nomada\App\Actions\Joining\HoldPass;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Queries\LinkLookup;
 use Nomada\App\View\Joining\DoorPage;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\AdmissionDecision;
@@ -30,11 +32,11 @@ final class DoorController extends Controller
         return view('joining.code');
     }
 
-    public function find(Request $request, DoorPage $page, Audit $audit): RedirectResponse
+    public function find(Request $request, LinkLookup $links, Audit $audit): RedirectResponse
     {
         $request->validate(['code' => ['required', 'string', 'max:40']], ['code.*' => __('faults.code.write')]);
         try {
-            return redirect()->route('door', $page->secretOf((string) $request->input('code')));
+            return redirect()->route('door', $links->secretOf((string) $request->input('code')));
         } catch (Fault $e) {
             $audit('code', null, $this->person($request), new Said('audit.no_code'));
 
@@ -43,17 +45,22 @@ final class DoorController extends Controller
     }
 
     /** The memorable address of a series. */
-    public function short(string $address, DoorPage $page): RedirectResponse
+    public function short(string $address, LinkLookup $links): RedirectResponse
     {
-        return redirect()->route('door', $page->short($address)->secret);
+        return redirect()->route('door', $links->short($address)->secret);
     }
 
-    public function show(Request $request, string $secret, DoorPage $page, HoldPass $hold): View|RedirectResponse
-    {
+    public function show(
+        Request $request,
+        string $secret,
+        LinkLookup $links,
+        DoorPage $page,
+        HoldPass $hold,
+    ): View|RedirectResponse {
         if ($this->asksToSignIn($request, $secret)) {
             return redirect()->guest(route('sign-in'));
         }
-        $link = $page->find($secret);
+        $link = $links->find($secret);
 
         return view('joining.door', [
             'page' => $page->view($link, $secret, $this->visitor($request), $hold->at($link, $request)),
@@ -61,9 +68,9 @@ final class DoorController extends Controller
     }
 
     /** Another browser asks the teacher for a pass that is held. */
-    public function askForPass(Request $request, string $secret, DoorPage $page, HoldPass $hold): RedirectResponse
+    public function askForPass(Request $request, string $secret, LinkLookup $links, HoldPass $hold): RedirectResponse
     {
-        $pass = self::pass($page->find($secret)) ?? abort(404);
+        $pass = self::pass($links->find($secret)) ?? abort(404);
         if ($hold->at($pass, $request)->isElsewhere) {
             $hold->ask($pass, $request);
         }
@@ -82,19 +89,24 @@ final class DoorController extends Controller
     }
 
     /** Whether a door may answer otherwise by now: small, without a session, for those who wait. */
-    public function look(Request $request, string $secret, DoorPage $page): JsonResponse
-    {
+    public function look(
+        Request $request,
+        string $secret,
+        LinkLookup $links,
+        DecideAdmission $decide,
+    ): JsonResponse {
         $person = $request->integer('person') ?: null;
         abort_unless($person === null || self::mayLook($person, $request->integer('v')), 403);
 
-        return response()->json(['version' => $page->version($page->find($secret), $person)]);
+        return response()->json(['version' => $decide->version($links->find($secret), $person)]);
     }
 
     /** Asks the door once more, and only then brings the person to the bridge. */
     public function enter(
         Request $request,
         string $secret,
-        DoorPage $page,
+        LinkLookup $links,
+        DecideAdmission $decide,
         ComeIn $comeIn,
         HoldPass $hold,
     ): RedirectResponse {
@@ -102,10 +114,11 @@ final class DoorController extends Controller
             return redirect()->guest(route('sign-in'));
         }
         $person = $this->visitor($request);
-        $link = $page->find($secret);
+        $link = $links->find($secret);
         $at = $hold->at($link, $request);
-        [$answer, $way, $meeting] = $page->answer($link, $secret, $person, $at);
-        $whom = $answer->reply->opens() ? DoorPage::whom($answer, $link, $person, $at) : null;
+        $admission = $decide($link, $secret, $person, $at);
+        $answer = $admission->decision;
+        $whom = $answer->reply->opens() ? DecideAdmission::whom($answer, $link, $person, $at) : null;
         // The first browser keeps the pass; of two at one moment one.
         $pass = self::pass($link);
         if ($pass !== null && $answer->asGuest && $whom !== null) {
@@ -115,7 +128,9 @@ final class DoorController extends Controller
             return redirect()->route('door', $secret);
         }
         try {
-            return redirect()->away($comeIn($way, $meeting, $whom, self::name($answer, $link, $person), $answer));
+            return redirect()->away(
+                $comeIn($admission->way, $admission->meeting, $whom, self::name($answer, $link, $person), $answer),
+            );
         } catch (DestinationFailure $e) {
             return redirect()
                 ->route('door', $secret)

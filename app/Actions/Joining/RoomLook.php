@@ -2,10 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\View\Joining;
+namespace Nomada\App\Actions\Joining;
 
 use Illuminate\Support\Facades\Cache;
-use Nomada\App\Actions\Joining\Doorway;
 use Nomada\App\Destinations\ConferenceBridge;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\Core\Joining\RoomState;

@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\View\Joining;
+namespace Nomada\App\Actions\Joining;
 
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Actions\Joining\Doorway;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\Presets;
@@ -22,7 +21,7 @@ use Nomada\Core\Timetable\SessionState;
  * What a door needs to know of the series behind it, and of who stands before it, read in one question: hundreds ask at
  * once.
  */
-final readonly class DoorFacts
+final readonly class AdmissionFacts
 {
     /**
      * @param  array<string, mixed>|null  $door  what differs from the preset; floor likewise
