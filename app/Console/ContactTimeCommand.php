@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Console;
 
-use Nomada\App\View\Timetable\Contact\ContactTimes;
+use Nomada\App\Queries\ContactTimes;
 
 final class ContactTimeCommand extends Sections
 {

@@ -101,9 +101,8 @@ final readonly class DemoPresence
                 ) {
                     continue;
                 }
-                foreach (
-                    $this->stays($session, $person->role === MembershipRole::Teacher->value, $random) as [$at, $isJoin, $device]
-                ) {
+                $isTeacher = $person->role === MembershipRole::Teacher->value;
+                foreach ($this->stays($session, $isTeacher, $random) as [$at, $isJoin, $device]) {
                     $rows[] = [
                         'session_id' => $session->id,
                         'who' => $person->sourced_id,

@@ -7,8 +7,8 @@ namespace Nomada\App\Console;
 use Illuminate\Console\Command;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Queries\HostAccounts;
+use Nomada\App\Queries\Licences\LicenceLoad;
 use Nomada\App\Queries\RunningSeries;
-use Nomada\App\View\Timetable\Licences\LicencesQuery;
 use Nomada\Core\Timetable\Licences;
 
 final class LicencesCommand extends Command
@@ -20,7 +20,7 @@ final class LicencesCommand extends Command
     protected $description = 'Show how many sessions run at once, how many host accounts they need, and which series '
         .'use which';
 
-    public function handle(LicencesQuery $page, CurrentTerm $current): int
+    public function handle(LicenceLoad $load, CurrentTerm $current): int
     {
         $term = $current->find();
         if ($term === null) {
@@ -39,7 +39,7 @@ final class LicencesCommand extends Command
             'peak_from' => $peak['n'] === 0 ? null : $zone->iso($peak['from']),
             'peak_times' => $peak['times'],
             'accounts' => count($accounts),
-            'fewest' => array_sum($fewest = $page->fewest($running)),
+            'fewest' => array_sum($fewest = $load->fewest($running)),
             'fewest_by_plan' => (object) $fewest,
             'assignment' => (object) $assignment->accounts,
             'split' => count($assignment->split),

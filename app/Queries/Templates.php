@@ -107,29 +107,4 @@ final class Templates
     {
         return DB::table('templates')->where('kind', $kind->code())->where('language', $language)->exists();
     }
-
-    public static function keep(Template $template, string $language, ?Person $by = null): void
-    {
-        DB::table('templates')->upsert(
-            [
-                [
-                    'kind' => $template->kind->code(),
-                    'language' => $language,
-                    'subject' => $template->subject,
-                    'text' => $template->text,
-                    'updated_by' => $by?->id,
-                    'created_at' => now(),
-                    'updated_at' => now(),
-                ],
-            ],
-            ['kind', 'language'],
-            ['subject', 'text', 'updated_by', 'updated_at'],
-        );
-    }
-
-    /** Back to the usual words. */
-    public static function drop(Wording $kind, string $language): void
-    {
-        DB::table('templates')->where('kind', $kind->code())->where('language', $language)->delete();
-    }
 }

@@ -45,6 +45,35 @@ test('controllers hold no queries', function () {
     expect([...Tokens::naming($base, $asked), ...array_keys($found)])->toBe([]);
 });
 
+test('pages and queries write nothing and queue nothing', function (string $folder) {
+    $writes =
+        '/->(insert\w*|upsert|update\w*|delete|save|create|increment|decrement|forceFill)\(|::dispatch\(|dispatch\(/';
+    $found = array_filter(Tokens::files($folder), fn (string $code): bool => preg_match($writes, $code) === 1);
+    expect(array_keys($found))->toBe([])->and(Tokens::naming($folder, ['Illuminate\\Contracts\\Queue']))->toBe([]);
+})->with(['app/View', 'app/Queries']);
+
+test('actions know no request and no cookie', function () {
+    $http = [
+        'Illuminate\Http\Request',
+        'Illuminate\Http\Response',
+        'Illuminate\Http\RedirectResponse',
+        'Illuminate\Http\UploadedFile',
+        'Illuminate\Support\Facades\Cookie',
+        'Illuminate\Support\Facades\Request',
+        'Illuminate\Support\Facades\Session',
+        'Symfony\Component\HttpFoundation',
+    ];
+    expect([...Tokens::naming('app/Actions', $http), ...Tokens::naming('app/Queries', $http)])->toBe([]);
+});
+
+test('only controllers and their templates know pages', function () {
+    foreach (
+        ['app/Actions', 'app/Console', 'app/Queries', 'app/Post', 'app/Destinations', 'app/Models'] as $folder
+    ) {
+        expect(Tokens::naming($folder, ['Nomada\App\View']))->toBe([]);
+    }
+});
+
 test('what is looked for is found where it is', function () {
     expect(Tokens::naming('app/Actions/Publishing', ['Fiber', 'Nomada\Core\Publishing\Place']))
         ->toContain('app/Actions/Publishing/RunLaneJob.php: Nomada\Core\Publishing\Place')

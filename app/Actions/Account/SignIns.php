@@ -4,90 +4,54 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Account;
 
-use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Nomada\App\Models\Account\AccountPass;
 use Nomada\App\Models\Account\SignIn;
 use Nomada\App\Models\Term\Person;
-use Nomada\App\Support\Browser;
 
 /**
- * Signs somebody in and out, and knows where they are signed in. One that is ended from elsewhere is out at its next
- * request, remembered or not.
+ * Where people are signed in. A browser whose sign-in is ended from elsewhere is out at its next request, remembered
+ * or not.
  */
 final class SignIns
 {
-    /** The session's name for the row of this browser. */
-    public const KEY = 'sign_in';
-
-    /** Whether this browser is to be remembered, while the second factor is asked for. */
-    public const REMEMBER = 'sign_in.remember';
-
-    /** The cookie, sealed as all are, of who has signed in with a browser. */
-    private const BROWSER = 'known_here';
-
-    /** How many people of a browser are remembered, and for how many days. */
-    private const KNOWN = 8;
-
-    private const KNOWN_FOR = 180;
-
     /** How long "seen" may lag behind, in seconds: it costs a write. */
     private const LAG = 300;
 
-    public function begin(Person $person, Request $request, bool $remember): void
-    {
-        Auth::login($person, $remember);
-        $request->session()->regenerate();
-        $this->note($person, $request);
-        $known = array_slice(array_unique([$person->id, ...self::known($request)]), 0, self::KNOWN);
-        Cookie::queue(self::BROWSER, implode(',', $known), self::KNOWN_FOR * 1440);
-    }
-
-    /** @return list<int> people who have signed in with this browser, latest first */
-    public static function known(Request $request): array
-    {
-        $value = $request->cookie(self::BROWSER);
-
-        return is_string($value) && $value !== '' ? array_map(intval(...), explode(',', $value)) : [];
-    }
-
-    /** Writes down where somebody is signed in; a remembered browser comes without a session. */
-    public function note(Person $person, Request $request): SignIn
+    /** Writes down where somebody signs in. */
+    public function begin(Person $person, string $browser, string $address): SignIn
     {
         $now = now();
-        $row = SignIn::query()->create([
+
+        return SignIn::query()->create([
             'person_id' => $person->id,
-            'browser' => Browser::of($request),
-            'address' => (string) $request->ip(),
+            'browser' => $browser,
+            'address' => $address,
             'began_at' => $now,
             'seen_at' => $now,
         ]);
-        $request->session()->put(self::KEY, $row->id);
-
-        return $row;
     }
 
-    /** Whether the browser's sign-in goes on. */
-    public function goesOn(Person $person, Request $request): bool
+    /**
+     * The sign-in that goes on: the one that is known, or another where none is. Null where it was ended elsewhere.
+     *
+     * @param  int|null  $id  of the sign-in that the browser knows
+     */
+    public function goOn(Person $person, ?int $id, string $browser, string $address): ?int
     {
-        $id = $request->session()->get(self::KEY);
-        $row = is_int($id) ? SignIn::query()->find($id) : null;
+        $row = $id === null ? null : SignIn::query()->find($id);
         if ($row === null || $row->person_id !== $person->id) {
-            $this->note($person, $request);
-
-            return true;
+            return $this->begin($person, $browser, $address)->id;
         }
         if ($row->ended_at !== null) {
-            return false;
+            return null;
         }
         if ($row->seen_at->diffInSeconds(now()) > self::LAG) {
-            $row->update(['seen_at' => now(), 'address' => (string) $request->ip()]);
+            $row->update(['seen_at' => now(), 'address' => $address]);
         }
 
-        return true;
+        return $row->id;
     }
 
     /**
@@ -145,12 +109,5 @@ final class SignIns
         }
 
         return $n;
-    }
-
-    public function current(Request $request): ?int
-    {
-        $id = $request->session()->get(self::KEY);
-
-        return is_int($id) ? $id : null;
     }
 }

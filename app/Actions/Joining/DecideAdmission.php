@@ -102,8 +102,13 @@ final readonly class DecideAdmission
         return new AdmissionAnswer($answer, $way, $meeting, $facts->zone);
     }
 
-    private function atRoom(DropInRoom $room, string $secret, ?Person $person, int $now, bool $askBridge): AdmissionAnswer
-    {
+    private function atRoom(
+        DropInRoom $room,
+        string $secret,
+        ?Person $person,
+        int $now,
+        bool $askBridge,
+    ): AdmissionAnswer {
         $term = $room->section->term->calendar();
         $visitor = self::visitor($person, null);
         $belonging = $person === null ? new Belonging(null) : Belongings::of($person->id, [$room->section_id]);

@@ -4,15 +4,11 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Joining;
 
-use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
-use Nomada\App\Support\Browser;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Fault;
@@ -25,70 +21,60 @@ use Nomada\Core\Language\Said;
  */
 final readonly class HoldPass
 {
-    /** Days for which a browser keeps its word. */
-    private const DAYS = 200;
-
-    /** One word for all passes of a browser. */
-    private const COOKIE = 'guest';
-
     public function __construct(private Clock $clock, private Audit $audit)
     {
     }
 
-    /** How a link stands in this browser; nothing is to be said of one that is no guest's. */
-    public function at(JoinLink|DropInRoom $link, Request $request): PassAt
+    /**
+     * Where a pass is held, seen from one browser; nothing to say of a link that is no pass.
+     *
+     * @param  string|null  $word  the browser's; null where it has never come in by a pass
+     */
+    public function at(JoinLink|DropInRoom $link, ?string $word): PassAt
     {
         if (! ($link instanceof JoinLink) || $link->kind !== LinkKind::Guest) {
             return new PassAt();
         }
-        $word = $this->word($request);
         $isElsewhere = $link->holder_hash !== null && ! hash_equals($link->holder_hash, self::sumOf($word ?? ''));
 
         return new PassAt(
             $isElsewhere,
-            $isElsewhere ? $this->asked($link, $request) : null,
+            $isElsewhere ? $this->asked($link, $word) : null,
             $word === null ? null : self::who($word),
         );
     }
 
     /** Takes the pass for this browser, and says whom the bridge knows it by. Null where another one was faster. */
-    public function take(JoinLink $link, Request $request): ?string
+    public function take(JoinLink $link, string $word, string $browser): ?string
     {
-        $word = $this->word($request) ?? Str::random(40);
         $taken = JoinLink::query()
             ->whereKey($link->id)
             ->where(fn ($q) => $q->whereNull('holder_hash')->orWhere('holder_hash', self::sumOf($word)))
             ->update([
                 'holder_hash' => self::sumOf($word),
                 'held_at' => $this->clock->now(),
-                'held_browser' => Browser::of($request),
+                'held_browser' => $browser,
             ]);
-        if ($taken !== 1) {
-            return null;
-        }
-        $this->keep($word);
 
-        return self::who($word);
+        return $taken === 1 ? self::who($word) : null;
     }
 
     /** Asks the teacher for it. */
-    public function ask(JoinLink $link, Request $request): void
+    public function ask(JoinLink $link, string $word, string $browser): void
     {
-        $word = $this->word($request) ?? Str::random(40);
         DB::table('pass_claims')->insertOrIgnore([
             'join_link_id' => $link->id,
             'hash' => self::sumOf($word),
-            'browser' => Browser::of($request),
+            'browser' => $browser,
             'asked_at' => $this->clock->now(),
         ]);
-        $this->keep($word);
     }
 
-    private function asked(JoinLink $link, Request $request): ?string
+    private function asked(JoinLink $link, ?string $word): ?string
     {
         $row = DB::table('pass_claims')
             ->where('join_link_id', $link->id)
-            ->where('hash', self::sumOf($this->word($request) ?? ''))
+            ->where('hash', self::sumOf($word ?? ''))
             ->first(['decided_at']);
 
         return $row === null ? null : ($row->decided_at === null ? 'asked' : 'kept');
@@ -133,18 +119,6 @@ final readonly class HoldPass
 
             return (string) $row->guest_name;
         });
-    }
-
-    private function keep(string $word): void
-    {
-        Cookie::queue(self::COOKIE, $word, self::DAYS * 1440);
-    }
-
-    private function word(Request $request): ?string
-    {
-        $word = $request->cookie(self::COOKIE);
-
-        return is_string($word) && strlen($word) === 40 ? $word : null;
     }
 
     private static function who(string $word): string

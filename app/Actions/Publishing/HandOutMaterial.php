@@ -11,11 +11,10 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Belonging\SessionRole;
-use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**
  * Gives a file of a section to whoever has a part in it, or will have; whoever has left gets it no more. Nobody else
- * learns that there is one. It is saved and never opened within our pages, whatever it says it is.
+ * learns that there is one.
  */
 final readonly class HandOutMaterial
 {
@@ -23,19 +22,16 @@ final readonly class HandOutMaterial
     {
     }
 
-    public function __invoke(string $file, Person $for): StreamedResponse
+    /** @return array{string, string} where it lies on the disk of materials, and its name */
+    public function __invoke(string $file, Person $for): array
     {
         $material = DB::table('materials')
             ->where('file', $file)
             ->first(['section_id', 'file', 'file_name']);
         abort_if($material === null || ! $this->isTheirs((int) $material->section_id, $for), 404);
-        $disk = Storage::disk(KeepMaterials::DISK);
-        abort_unless($disk->exists($material->file), 404);
+        abort_unless(Storage::disk(KeepMaterials::DISK)->exists($material->file), 404);
 
-        return $disk->download($material->file, $material->file_name, [
-            'Content-Type' => 'application/octet-stream',
-            'X-Content-Type-Options' => 'nosniff',
-        ]);
+        return [(string) $material->file, (string) $material->file_name];
     }
 
     private function isTheirs(int $section, Person $for): bool

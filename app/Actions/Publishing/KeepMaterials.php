@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Publishing;
 
-use Illuminate\Http\UploadedFile;
+use Illuminate\Http\File;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -44,10 +44,16 @@ final readonly class KeepMaterials
      *
      * @throws Fault
      */
-    public function addFile(Section $section, ?int $session, string $title, UploadedFile $file, Person $by): void
-    {
+    public function addFile(
+        Section $section,
+        ?int $session,
+        string $title,
+        File $file,
+        string $called,
+        Person $by,
+    ): void {
         $name = (string) Str::ulid();
-        $called = mb_strimwidth(basename(mb_scrub($file->getClientOriginalName())), 0, 160);
+        $called = mb_strimwidth(basename(mb_scrub($called)), 0, 160);
         $material = MaterialFacts::typed($title === '' ? $called : $title, route('material', $name));
         Storage::disk(self::DISK)->putFileAs('', $file, $name);
         try {

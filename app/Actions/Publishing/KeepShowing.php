@@ -6,10 +6,10 @@ namespace Nomada\App\Actions\Publishing;
 
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Joining\Audit;
+use Nomada\App\Actions\Registration\KeepTemplate;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Showings;
-use Nomada\App\Queries\Templates;
 use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
@@ -23,7 +23,7 @@ use Nomada\Core\Publishing\ShownText;
  */
 final readonly class KeepShowing
 {
-    public function __construct(private RefreshPlacements $refresh, private Audit $audit)
+    public function __construct(private RefreshPlacements $refresh, private Audit $audit, private KeepTemplate $keep)
     {
     }
 
@@ -94,7 +94,9 @@ final readonly class KeepShowing
     public function words(ShownText $kind, string $language, ?Template $template, Person $by): void
     {
         DB::transaction(function () use ($kind, $language, $template, $by): void {
-            $template === null ? Templates::drop($kind, $language) : Templates::keep($template, $language, $by);
+            $template === null
+                ? $this->keep->drop($kind, $language)
+                : ($this->keep)($template, $language, $by);
             $this->all();
             ($this->audit)(
                 'place',

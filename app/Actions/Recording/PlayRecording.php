@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Nomada\App\Actions\Recording;
 
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Storage;
@@ -20,7 +19,6 @@ use Nomada\Core\Recording\Cue;
 use Nomada\Core\Recording\WavFile;
 use Nomada\Core\Term\LocalDate;
 use stdClass;
-use Symfony\Component\HttpFoundation\Response;
 
 /**
  * Who may see what of a recording, and its sound and words for them. Whoever hosts the session sees all of it; a
@@ -31,9 +29,6 @@ final readonly class PlayRecording
     public function __construct(private Clock $clock)
     {
     }
-
-    /** Bytes that are read at a time. */
-    private const CHUNK = 65536;
 
     /**
      * The parts that somebody may see.
@@ -99,16 +94,24 @@ final readonly class PlayRecording
         return Gate::forUser($for)->allows('look', $recording->session);
     }
 
-    /** Whether a word is to be typed first, and was not in this session of theirs. */
-    public function asksWord(Recording $recording, Request $request, Person $for): bool
+    /**
+     * Whether a word is to be typed first.
+     *
+     * @param  string|null  $opened  what open() gave when they typed it, as their session has kept it
+     */
+    public function asksWord(Recording $recording, ?string $opened, Person $for): bool
     {
         return $recording->transcript_hash !== null &&
             ! $this->serves($recording, $for) &&
-            $request->session()->get(self::key($recording)) !== $recording->transcript_hash;
+            $opened !== $recording->transcript_hash;
     }
 
-    /** @throws Fault where it is another word */
-    public function open(Recording $recording, Request $request, string $word, Person $for): void
+    /**
+     * What opens it from now on, for as long as the word stays the same.
+     *
+     * @throws Fault where it is another word
+     */
+    public function open(Recording $recording, string $word, Person $for): ?string
     {
         $this->parts($recording, $for);
         if (
@@ -117,32 +120,31 @@ final readonly class PlayRecording
         ) {
             throw new Fault('recordings.word.fault', 'word');
         }
-        $request->session()->put(self::key($recording), $recording->transcript_hash);
+
+        return $recording->transcript_hash;
     }
 
-    public function sound(Recording $recording, int $part, Request $request, Person $for): Response
+    public function sound(Recording $recording, int $part, ?string $opened, Person $for): SoundPart
     {
-        [$from, $to] = $this->part($recording, $part, $request, $for);
+        [$from, $to] = $this->part($recording, $part, $opened, $for);
         $disk = Storage::disk(FollowRecordings::DISK);
         abort_if($recording->file === null || ! $disk->exists($recording->file), 404);
         $stream = $disk->readStream($recording->file) ?? abort(404);
         $size = $disk->size($recording->file);
-        $head = (string) fread($stream, 1024);
-        $wav = WavFile::read($head, $size);
+        $wav = WavFile::read((string) fread($stream, 1024), $size);
         // What cannot be cut is handed out as a whole, and only where all of it may be seen.
-        [$before, $at, $length] = $wav === null ? ['', 0, $size] : $wav->part($from, $to);
+        [$head, $at, $length] = $wav === null ? ['', 0, $size] : $wav->part($from, $to);
         abort_if($wav === null && count($this->parts($recording, $for)) < self::all($recording), 404);
 
-        return $this->range($request, $stream, $before, $at, $length, $recording->type);
+        return new SoundPart($stream, $head, $at, $length, $recording->type);
     }
 
-    public function transcript(Recording $recording, int $part, Request $request, Person $for): Response
+    /** The transcript of one part, as WebVTT. */
+    public function transcript(Recording $recording, int $part, ?string $opened, Person $for): string
     {
-        [$from, $to] = $this->part($recording, $part, $request, $for);
+        [$from, $to] = $this->part($recording, $part, $opened, $for);
 
-        return new Response(WebVtt::write($this->cues($recording, $from, $to), $from, $to), 200, [
-            'Content-Type' => 'text/vtt; charset=utf-8',
-        ]);
+        return WebVtt::write($this->cues($recording, $from, $to), $from, $to);
     }
 
     /** @return list<Cue> */
@@ -174,11 +176,10 @@ final readonly class PlayRecording
         );
     }
 
-    /** @return array{int, int} from and to; the address is one person's, and so is what it leads to */
-    private function part(Recording $recording, int $part, Request $request, Person $for): array
+    /** @return array{int, int} from and to, in milliseconds */
+    private function part(Recording $recording, int $part, ?string $opened, Person $for): array
     {
-        abort_unless($request->hasValidSignature() && $request->integer('for') === $for->id, 403);
-        abort_if($this->asksWord($recording, $request, $for), 403);
+        abort_if($this->asksWord($recording, $opened, $for), 403);
         foreach ($this->parts($recording, $for) as [$n, $from, $to]) {
             if ($n === $part) {
                 return [$from, $to];
@@ -190,55 +191,5 @@ final readonly class PlayRecording
     private static function all(Recording $recording): int
     {
         return DB::table('recording_segments')->where('recording_id', $recording->id)->count();
-    }
-
-    private static function key(Recording $recording): string
-    {
-        return "recording word $recording->id";
-    }
-
-    /**
-     * Some bytes of a head and a file behind it, as asked for (RFC 9110, Range).
-     *
-     * @param  resource  $stream
-     */
-    private function range(Request $request, $stream, string $head, int $at, int $length, string $type): Response
-    {
-        $whole = strlen($head) + $length;
-        [$from, $to, $status] = [0, $whole - 1, 200];
-        if (
-            preg_match('/^bytes=(\d*)-(\d*)$/', (string) $request->header('Range'), $m) === 1 &&
-            $m[0] !== 'bytes=-'
-        ) {
-            $from = $m[1] === '' ? max(0, $whole - (int) $m[2]) : (int) $m[1];
-            $to = $m[1] === '' || $m[2] === '' ? $whole - 1 : min($whole - 1, (int) $m[2]);
-            if ($from > $to) {
-                return new Response('', 416, ['Content-Range' => "bytes */$whole"]);
-            }
-            $status = 206;
-        }
-        $send = function () use ($stream, $head, $at, $from, $to): void {
-            $left = $to - $from + 1;
-            if ($from < strlen($head)) {
-                $some = substr($head, $from, $left);
-                echo $some;
-                $left -= strlen($some);
-                $from += strlen($some);
-            }
-            fseek($stream, $at + $from - strlen($head));
-            while ($left > 0 && ! feof($stream)) {
-                $some = (string) fread($stream, max(1, min(self::CHUNK, $left)));
-                echo $some;
-                $left -= strlen($some);
-            }
-            fclose($stream);
-        };
-
-        return response()->stream($send, $status, [
-            'Content-Type' => $type === '' ? 'application/octet-stream' : $type,
-            'Content-Length' => (string) ($to - $from + 1),
-            'Accept-Ranges' => 'bytes',
-            ...$status === 206 ? ['Content-Range' => "bytes $from-$to/$whole"] : [],
-        ]);
     }
 }

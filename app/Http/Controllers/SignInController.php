@@ -12,7 +12,7 @@ use Illuminate\View\View;
 use Nomada\App\Actions\Account\CheckPassword;
 use Nomada\App\Actions\Account\SecondFactor;
 use Nomada\App\Actions\Account\SetPassword;
-use Nomada\App\Actions\Account\SignIns;
+use Nomada\App\Http\BrowserSignIn;
 use Nomada\App\Models\Account\SignIn;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\View\DemoPeople;
@@ -29,7 +29,7 @@ final class SignInController extends Controller
         return view('sign-in', ['groups' => config('nomada.demo') ? $demo->groups() : null]);
     }
 
-    public function store(Request $request, CheckPassword $check, SignIns $signIns): RedirectResponse
+    public function store(Request $request, CheckPassword $check, BrowserSignIn $signIns): RedirectResponse
     {
         $given = $request->validate(
             ['email' => ['required', 'string', 'max:255'], 'password' => ['required', 'string', 'max:400']],
@@ -37,7 +37,7 @@ final class SignInController extends Controller
         );
         $typed = trim($given['email']);
         $from = (string) $request->ip();
-        $known = SignIns::known($request);
+        $known = BrowserSignIn::known($request);
         abort_if($check->isBarred($typed, $from, $known), 429);
         $person =
             $check($typed, SetPassword::normal($given['password']), $from, $known) ??
@@ -45,7 +45,7 @@ final class SignInController extends Controller
         if ($person->hasSecondFactor()) {
             $request->session()->regenerate();
             $request->session()->put(self::HALF, [$person->id, time(), self::mark($person)]);
-            $request->session()->put(SignIns::REMEMBER, $request->boolean('remember'));
+            $request->session()->put(BrowserSignIn::REMEMBER, $request->boolean('remember'));
 
             return redirect()->route('sign-in.code');
         }
@@ -60,7 +60,7 @@ final class SignInController extends Controller
         return $this->half($request) === null ? redirect()->route('sign-in') : view('account.code');
     }
 
-    public function enter(Request $request, SecondFactor $factor, SignIns $signIns): RedirectResponse
+    public function enter(Request $request, SecondFactor $factor, BrowserSignIn $signIns): RedirectResponse
     {
         $person = $this->half($request);
         if ($person === null) {
@@ -73,7 +73,7 @@ final class SignInController extends Controller
         if (! $factor->opens($person, $given['code'])) {
             throw ValidationException::withMessages(['code' => __('account.factor.wrong')]);
         }
-        $remember = (bool) $request->session()->pull(SignIns::REMEMBER);
+        $remember = (bool) $request->session()->pull(BrowserSignIn::REMEMBER);
         $request->session()->forget(self::HALF);
         $signIns->begin($person, $request, $remember);
 
@@ -99,7 +99,7 @@ final class SignInController extends Controller
     }
 
     /** The demo people come in without a password; outside the demo this address does not exist. */
-    public function demo(Request $request, SignIns $signIns): RedirectResponse
+    public function demo(Request $request, BrowserSignIn $signIns): RedirectResponse
     {
         abort_unless((bool) config('nomada.demo'), 404);
         $person = Person::bySourcedId($request->string('person')->value());
@@ -109,7 +109,7 @@ final class SignInController extends Controller
         return redirect()->intended('/');
     }
 
-    public function destroy(Request $request, SignIns $signIns): RedirectResponse
+    public function destroy(Request $request, BrowserSignIn $signIns): RedirectResponse
     {
         $person = $request->user();
         $current = $signIns->current($request);

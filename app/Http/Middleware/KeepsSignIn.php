@@ -7,7 +7,7 @@ namespace Nomada\App\Http\Middleware;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Nomada\App\Actions\Account\SignIns;
+use Nomada\App\Http\BrowserSignIn;
 use Nomada\App\Models\Term\Person;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -20,7 +20,7 @@ final readonly class KeepsSignIn
     /** What may be done without a second factor: setting it up, and going. */
     private const WITHOUT = ['account', 'account.second-factor', 'account.second-factor.confirm', 'sign-out'];
 
-    public function __construct(private SignIns $signIns)
+    public function __construct(private BrowserSignIn $signIns)
     {
     }
 

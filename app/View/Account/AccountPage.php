@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Account;
 
-use Illuminate\Http\Request;
 use Nomada\App\Actions\Account\SecondFactor;
-use Nomada\App\Actions\Account\SignIns;
 use Nomada\App\Models\Account\SignIn;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\School;
@@ -35,19 +33,19 @@ final readonly class AccountPage
     ) {
     }
 
-    public static function of(Person $person, Request $request): self
+    /** @param  int|null  $current  the sign-in of this browser */
+    public static function of(Person $person, ?int $current): self
     {
         $zone = $person->zone();
         $on = fn (?\Illuminate\Support\Carbon $at): ?string => $at === null
             ? null
             : Say::day($zone->dateAt((int) $at->timestamp));
         $isBeingSet = $person->totp_secret !== null && ! $person->hasSecondFactor();
-        $current = $request->session()->get(SignIns::KEY);
         $signIns = SignIn::query()
             ->where('person_id', $person->id)
             ->whereNull('ended_at')
             ->where('seen_at', '>', now()->subDays(30))
-            ->orderByRaw('id = ? desc', [is_int($current) ? $current : 0])
+            ->orderByRaw('id = ? desc', [$current ?? 0])
             ->orderByDesc('seen_at')
             ->limit(30)
             ->get()

@@ -100,7 +100,8 @@ final readonly class DoorPage
         return new DoorView(
             $words->of($answer),
             $answer->reply->opens(),
-            $answer->reply->opens() && $this->look->at($admission->way, $admission->meeting, '')->recordingSince !== null,
+            $answer->reply->opens() &&
+                $this->look->at($admission->way, $admission->meeting, '')->recordingSince !== null,
             $line->stops($answer),
             $known
                 ? $this->help(

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Presence;
 
-use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Presence\ReadList;
+use Nomada\App\Actions\Presence\RememberColumns;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
-use Nomada\App\Support\Clock;
 use Nomada\App\Support\SheetText;
 use Nomada\App\Support\StagedText;
 use Nomada\Core\Belonging\MembershipRole;
@@ -20,7 +19,7 @@ use Nomada\Core\Term\Zone;
 /** Builds the preview of a list, with the columns that were chosen, or remembered, or known by their names. */
 final readonly class ListPage
 {
-    public function __construct(private ReadList $lists, private Clock $clock)
+    public function __construct(private ReadList $lists)
     {
     }
 
@@ -35,11 +34,7 @@ final readonly class ListPage
         $heads = PresenceList::heads($text);
         $columns = $chosen;
         if ($columns === []) {
-            $remembered = DB::table('presence_columns')->where('heads', self::sum($heads))->value('columns');
-            $columns =
-                $remembered === null
-                    ? PresenceList::known($heads)
-                    : array_map(strval(...), (array) json_decode($remembered, true));
+            $columns = RememberColumns::of($heads) ?? PresenceList::known($heads);
         }
         $columns = array_filter($columns, fn (string $head): bool => in_array($head, $heads, true));
         $day = LocalDate::parse($kept->with['day'] ?? '');
@@ -75,23 +70,5 @@ final readonly class ListPage
                 ->mapWithKeys(fn (Person $p): array => [$p->sourced_id => $p->name()])
                 ->all(),
         );
-    }
-
-    public function remember(ListPreview $preview): void
-    {
-        DB::table('presence_columns')->upsert(
-            [
-                'heads' => self::sum($preview->heads),
-                'columns' => json_encode($preview->columns),
-                'kept_at' => $this->clock->now(),
-            ],
-            'heads',
-        );
-    }
-
-    /** @param  list<string>  $heads */
-    private static function sum(array $heads): string
-    {
-        return hash('sha256', implode("\n", $heads));
     }
 }

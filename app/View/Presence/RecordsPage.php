@@ -15,7 +15,7 @@ use Nomada\App\View\Presence\Records\Records;
 use Nomada\App\View\Presence\Records\SectionRecord;
 use Nomada\App\View\Presence\Records\SectionRows;
 use Nomada\App\View\Presence\Records\SessionRecord;
-use Nomada\App\View\Timetable\Contact\ContactTimes;
+use Nomada\App\View\Timetable\Contact\ContactRows;
 use Nomada\Core\Recording\RecordingState;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\SessionState;
@@ -29,7 +29,7 @@ final readonly class RecordsPage
 {
     public function __construct(
         private Clock $clock,
-        private ContactTimes $times,
+        private ContactRows $times,
         private Attendances $attendances,
     ) {
     }
@@ -81,7 +81,7 @@ final readonly class RecordsPage
     {
         $sums = $this->sums($ids);
         $rows = [];
-        foreach ($this->times->rows($term, $for, only: $only) as $row) {
+        foreach (($this->times)($term, $for, only: $only) as $row) {
             $own = $sums[$row->id] ?? null;
             $rows[] = new SectionRecord(
                 $row->id,

@@ -11,18 +11,21 @@ use Nomada\App\Actions\Account\CheckPassword;
 use Nomada\App\Actions\Account\SecondFactor;
 use Nomada\App\Actions\Account\SetPassword;
 use Nomada\App\Actions\Account\SignIns;
+use Nomada\App\Http\BrowserSignIn;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\View\Account\AccountPage;
 
 /** One's own account: password, second factor, where one is signed in. */
 final class AccountController extends Controller
 {
-    public function show(Request $request): View
+    public function show(Request $request, BrowserSignIn $browser): View
     {
-        return view('account.account', ['page' => AccountPage::of($this->person($request), $request)]);
+        return view('account.account', [
+            'page' => AccountPage::of($this->person($request), $browser->current($request)),
+        ]);
     }
 
-    public function password(Request $request, SetPassword $set, SignIns $signIns): RedirectResponse
+    public function password(Request $request, SetPassword $set, BrowserSignIn $browser): RedirectResponse
     {
         $given = $request->validate(
             [
@@ -40,7 +43,7 @@ final class AccountController extends Controller
             $this->person($request),
             $given['old_password'],
             $given['password'],
-            $signIns->current($request),
+            $browser->current($request),
         );
 
         return redirect()->route('account')->with('said', __('account.password.changed'));
@@ -100,12 +103,16 @@ final class AccountController extends Controller
         return redirect()->route('account')->with('said', __('account.factor.dropped'));
     }
 
-    public function end(Request $request, SignIns $signIns, string $id = ''): RedirectResponse
-    {
+    public function end(
+        Request $request,
+        SignIns $signIns,
+        BrowserSignIn $browser,
+        string $id = '',
+    ): RedirectResponse {
         $person = $this->person($request);
         $n =
             $id === ''
-                ? $signIns->end($person, but: $signIns->current($request))
+                ? $signIns->end($person, but: $browser->current($request))
                 : $signIns->end($person, only: (int) $id);
 
         return redirect()->route('account')->with('said', trans_choice('account.sign_ins.said', $n));

@@ -14,10 +14,12 @@ use Nomada\App\Actions\Joining\DecideAdmission;
 use Nomada\App\Actions\Joining\HoldPass;
 use Nomada\App\Destinations\DestinationFailure;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\GuestCookie;
 use Nomada\App\Models\Joining\DropInRoom;
 use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Queries\LinkLookup;
+use Nomada\App\Support\Browser;
 use Nomada\App\View\Joining\DoorPage;
 use Nomada\Core\Fault;
 use Nomada\Core\Joining\AdmissionDecision;
@@ -63,16 +65,25 @@ final class DoorController extends Controller
         $link = $links->find($secret);
 
         return view('joining.door', [
-            'page' => $page->view($link, $secret, $this->visitor($request), $hold->at($link, $request)),
+            'page' => $page->view(
+                $link,
+                $secret,
+                $this->visitor($request),
+                $hold->at($link, GuestCookie::of($request)),
+            ),
         ]);
     }
 
     /** Another browser asks the teacher for a pass that is held. */
-    public function askForPass(Request $request, string $secret, LinkLookup $links, HoldPass $hold): RedirectResponse
-    {
+    public function askForPass(
+        Request $request,
+        string $secret,
+        LinkLookup $links,
+        HoldPass $hold,
+    ): RedirectResponse {
         $pass = self::pass($links->find($secret)) ?? abort(404);
-        if ($hold->at($pass, $request)->isElsewhere) {
-            $hold->ask($pass, $request);
+        if ($hold->at($pass, GuestCookie::of($request))->isElsewhere) {
+            $hold->ask($pass, GuestCookie::keep($request), Browser::of($request));
         }
 
         return redirect()->route('door', $secret);
@@ -89,12 +100,8 @@ final class DoorController extends Controller
     }
 
     /** Whether a door may answer otherwise by now: small, without a session, for those who wait. */
-    public function look(
-        Request $request,
-        string $secret,
-        LinkLookup $links,
-        DecideAdmission $decide,
-    ): JsonResponse {
+    public function look(Request $request, string $secret, LinkLookup $links, DecideAdmission $decide): JsonResponse
+    {
         $person = $request->integer('person') ?: null;
         abort_unless($person === null || self::mayLook($person, $request->integer('v')), 403);
 
@@ -115,14 +122,14 @@ final class DoorController extends Controller
         }
         $person = $this->visitor($request);
         $link = $links->find($secret);
-        $at = $hold->at($link, $request);
+        $at = $hold->at($link, GuestCookie::of($request));
         $admission = $decide($link, $secret, $person, $at);
         $answer = $admission->decision;
         $whom = $answer->reply->opens() ? DecideAdmission::whom($answer, $link, $person, $at) : null;
         // The first browser keeps the pass; of two at one moment one.
         $pass = self::pass($link);
         if ($pass !== null && $answer->asGuest && $whom !== null) {
-            $whom = $hold->take($pass, $request);
+            $whom = $hold->take($pass, GuestCookie::keep($request), Browser::of($request));
         }
         if ($whom === null) {
             return redirect()->route('door', $secret);
@@ -156,8 +163,7 @@ final class DoorController extends Controller
      */
     private function asksToSignIn(Request $request, string $secret): bool
     {
-        return $request->user() === null &&
-            ! JoinLink::isPass($secret);
+        return $request->user() === null && ! JoinLink::isPass($secret);
     }
 
     private function visitor(Request $request): ?Person

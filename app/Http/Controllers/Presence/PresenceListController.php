@@ -8,6 +8,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Actions\Presence\ReadList;
+use Nomada\App\Actions\Presence\RememberColumns;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\FaultWords;
@@ -63,6 +64,7 @@ final class PresenceListController extends Controller
         string $key,
         ListPage $page,
         ReadList $lists,
+        RememberColumns $remember,
     ): RedirectResponse {
         $given = $request->validate(
             ['choice' => ['nullable', 'array', 'max:500'], 'choice.*' => ['nullable', 'string', 'max:120']],
@@ -78,7 +80,7 @@ final class PresenceListController extends Controller
             $chosen[(string) $who] = (string) ($given['choice'][$i] ?? '');
         }
         $new = $lists->take($found->look, $chosen, $section, $this->person($request));
-        $page->remember($found);
+        $remember($found->heads, $found->columns);
         $kept->forget();
 
         return redirect()->route('attendance', $section)->with('said', trans_choice('presence.list.said', $new));

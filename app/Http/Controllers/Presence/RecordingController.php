@@ -11,6 +11,7 @@ use Nomada\App\Actions\Recording\KeepTranscript;
 use Nomada\App\Actions\Recording\PlayRecording;
 use Nomada\App\Actions\Recording\ReleaseRecording;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\RangeResponse;
 use Nomada\App\Models\Presence\Recording;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\FaultWords;
@@ -27,7 +28,7 @@ final class RecordingController extends Controller
     {
         $found = Recording::kept($recording);
         $parts = $play->parts($found, $this->person($request));
-        if ($play->asksWord($found, $request, $this->person($request))) {
+        if ($play->asksWord($found, self::opened($request, $found), $this->person($request))) {
             return view('presence.recording-word', ['recording' => $found]);
         }
 
@@ -43,7 +44,9 @@ final class RecordingController extends Controller
 
     public function word(Request $request, int $recording, PlayRecording $play): RedirectResponse
     {
-        $play->open(Recording::kept($recording), $request, (string) $request->input('word'), $this->person($request));
+        $found = Recording::kept($recording);
+        $opened = $play->open($found, (string) $request->input('word'), $this->person($request));
+        $request->session()->put(self::key($found), $opened);
 
         return redirect()->route('recording', $recording);
     }
@@ -51,12 +54,18 @@ final class RecordingController extends Controller
     /** The sound of one part: by a link that is one person's, and for a while. */
     public function part(Request $request, int $recording, int $part, PlayRecording $play): Response
     {
-        return $play->sound(Recording::kept($recording), $part, $request, $this->person($request));
+        $found = $this->signed($request, $recording);
+        $sound = $play->sound($found, $part, self::opened($request, $found), $this->person($request));
+
+        return RangeResponse::of($request, $sound);
     }
 
     public function transcript(Request $request, int $recording, int $part, PlayRecording $play): Response
     {
-        return $play->transcript(Recording::kept($recording), $part, $request, $this->person($request));
+        $found = $this->signed($request, $recording);
+        $text = $play->transcript($found, $part, self::opened($request, $found), $this->person($request));
+
+        return new Response($text, 200, ['Content-Type' => 'text/vtt; charset=utf-8']);
     }
 
     public function place(Request $request, int $recording, PlayRecording $play): Response
@@ -127,6 +136,30 @@ final class RecordingController extends Controller
         return view('presence.search', [
             'page' => $page->of($section, $this->person($request), (string) $request->query('q', '')),
         ]);
+    }
+
+    /** The address of a part is one person's, and so is what it leads to. */
+    private function signed(Request $request, int $recording): Recording
+    {
+        $found = Recording::kept($recording);
+        abort_unless(
+            $request->hasValidSignature() && $request->integer('for') === $this->person($request)->id,
+            403,
+        );
+
+        return $found;
+    }
+
+    private static function opened(Request $request, Recording $recording): ?string
+    {
+        $opened = $request->session()->get(self::key($recording));
+
+        return is_string($opened) ? $opened : null;
+    }
+
+    private static function key(Recording $recording): string
+    {
+        return "recording word $recording->id";
     }
 
     private function served(int $recording): Recording

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Nomada\App\Http\Controllers\Publishing;
 
+use Illuminate\Http\File;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
 use Nomada\App\Actions\Publishing\HandOutMaterial;
 use Nomada\App\Actions\Publishing\KeepMaterials;
 use Nomada\App\Http\Controllers\Controller;
@@ -39,7 +41,14 @@ final class MaterialController extends Controller
         $file = $request->file('material_file');
         $title = trim((string) ($given['material_title'] ?? ''));
         $file instanceof UploadedFile
-            ? $keep->addFile($section, $session, $title, $file, $this->person($request))
+            ? $keep->addFile(
+                $section,
+                $session,
+                $title,
+                new File($file->path()),
+                $file->getClientOriginalName(),
+                $this->person($request),
+            )
             : $keep->add($section, $session, $title, (string) $given['material_address'], $this->person($request));
 
         return back()->with('said', __('publishing.materials.added'));
@@ -47,7 +56,13 @@ final class MaterialController extends Controller
 
     public function file(Request $request, string $file, HandOutMaterial $out): StreamedResponse
     {
-        return $out($file, $this->person($request));
+        [$path, $name] = $out($file, $this->person($request));
+
+        // Saved, and never opened within our pages, whatever it says it is.
+        return Storage::disk(KeepMaterials::DISK)->download($path, $name, [
+            'Content-Type' => 'application/octet-stream',
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
     }
 
     public function destroy(

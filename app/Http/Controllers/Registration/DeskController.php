@@ -7,6 +7,8 @@ namespace Nomada\App\Http\Controllers\Registration;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Nomada\App\Actions\Registration\CompareQueue;
+use Nomada\App\Actions\Registration\CompareRegistrants;
 use Nomada\App\Actions\Registration\DecideRegistration;
 use Nomada\App\Actions\Registration\KeepRegistering;
 use Nomada\App\Http\Controllers\Controller;
@@ -26,22 +28,25 @@ final class DeskController extends Controller
     {
         $show = $request->query('show');
 
-        return view('registration.desk', [
-            'page' => $desk->page(
-                $this->term(),
-                $this->person($request),
-                in_array($show, ['list', 'decided', 'changes'], true) ? $show : 'queue',
-                (string) $request->query('verdict', ''),
-                $request->boolean('now'),
-            ),
-        ]);
+        $page = $desk->page(
+            $this->term(),
+            $this->person($request),
+            in_array($show, ['list', 'decided', 'changes'], true) ? $show : 'queue',
+            (string) $request->query('verdict', ''),
+            $request->boolean('now'),
+        );
+        if ($page->queue?->isComparing === true) {
+            CompareQueue::ask($this->term(), $this->person($request));
+        }
+
+        return view('registration.desk', ['page' => $page]);
     }
 
-    public function certain(Request $request, DeskQuery $desk, DecideRegistration $decide): RedirectResponse
+    public function certain(Request $request, CompareRegistrants $compare, DecideRegistration $decide): RedirectResponse
     {
         $done = 0;
         $faults = [];
-        foreach ($desk->certain($this->term(), $this->person($request)) as $registration) {
+        foreach ($compare->certain($this->term(), $this->person($request)) as $registration) {
             $this->authorize('serve', $registration->series->section);
             try {
                 $decide->accept($registration, $this->person($request));

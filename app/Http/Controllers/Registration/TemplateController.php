@@ -8,6 +8,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Actions\Publishing\KeepShowing;
+use Nomada\App\Actions\Registration\KeepTemplate;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\Templates;
@@ -35,6 +36,7 @@ final class TemplateController extends Controller
         string $kind,
         string $language,
         KeepShowing $keep,
+        KeepTemplate $wording,
         WordsWritten $writes,
     ): View|RedirectResponse {
         [$kind, $language] = $this->known($kind, $language);
@@ -56,7 +58,7 @@ final class TemplateController extends Controller
         if ($kind instanceof ShownText) {
             $keep->words($kind, $language, $template, $this->person($request));
         } else {
-            Templates::keep($template, $language, $this->person($request));
+            $wording($template, $language, $this->person($request));
         }
 
         return $this->back($request, $kind, $language)->with(
@@ -65,13 +67,18 @@ final class TemplateController extends Controller
         );
     }
 
-    public function destroy(Request $request, string $kind, string $language, KeepShowing $keep): RedirectResponse
-    {
+    public function destroy(
+        Request $request,
+        string $kind,
+        string $language,
+        KeepShowing $keep,
+        KeepTemplate $wording,
+    ): RedirectResponse {
         [$kind, $language] = $this->known($kind, $language);
         if ($kind instanceof ShownText) {
             $keep->words($kind, $language, null, $this->person($request));
         } else {
-            Templates::drop($kind, $language);
+            $wording->drop($kind, $language);
         }
 
         return $this->back($request, $kind, $language)->with('said', __('showing.words_page.back'));

@@ -14,16 +14,16 @@ use Nomada\App\Support\SheetFile;
 use Nomada\App\View\LaterRows;
 use Nomada\App\View\Timetable\Contact\ContactPage;
 use Nomada\App\View\Timetable\Contact\ContactRow;
-use Nomada\App\View\Timetable\Contact\ContactTimes;
+use Nomada\App\View\Timetable\Contact\ContactRows;
 use Symfony\Component\HttpFoundation\Response;
 
 final class ContactTimeController extends Controller
 {
-    public function index(Request $request, ContactTimes $times): View
+    public function index(Request $request, ContactRows $rows): View
     {
         return view('timetable.contact-time', [
             'page' => new ContactPage(
-                $times->rows($this->term(), $this->person($request)),
+                $rows($this->term(), $this->person($request)),
                 (string) $request->query('year', ''),
                 $this->person($request)->isCoordinator(),
             ),
@@ -31,11 +31,11 @@ final class ContactTimeController extends Controller
     }
 
     /** Rows that have come into sight. */
-    public function rows(Request $request, ContactTimes $times): View
+    public function rows(Request $request, ContactRows $rows): View
     {
         return view('rows', [
             'page' => new ContactPage(
-                $times->rows($this->term(), $this->person($request), only: LaterRows::asked($request)),
+                $rows($this->term(), $this->person($request), only: LaterRows::asked($request)),
                 '',
                 $this->person($request)->isCoordinator(),
             ),
@@ -43,7 +43,7 @@ final class ContactTimeController extends Controller
         ]);
     }
 
-    public function export(Request $request, string $as, ContactTimes $times): Response
+    public function export(Request $request, string $as, ContactRows $rows): Response
     {
         $rows = array_map(
             fn (ContactRow $r): array => [
@@ -59,7 +59,7 @@ final class ContactTimeController extends Controller
                 $r->time->target,
                 $r->time->short(),
             ],
-            $times->rows($this->term(), $this->person($request), (string) $request->query('year', '')),
+            $rows($this->term(), $this->person($request), (string) $request->query('year', '')),
         );
 
         return (new SheetFile(

@@ -9,6 +9,7 @@ use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Actions\Timetable\KeepLicences;
 use Nomada\App\Actions\Timetable\SplitSeries;
+use Nomada\App\Actions\Timetable\WorkOutLicences;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Models\Timetable\HostAccountRow;
 use Nomada\App\Models\Timetable\HostingPlan;
@@ -20,7 +21,12 @@ final class LicenceController extends Controller
 {
     public function index(LicencesQuery $page): View
     {
-        return view('timetable.licences', ['page' => $page->page($this->term())]);
+        $found = $page->page($this->term());
+        if ($found->load === null) {
+            WorkOutLicences::ask($this->term());
+        }
+
+        return view('timetable.licences', ['page' => $found]);
     }
 
     public function plan(Request $request, KeepLicences $keep): RedirectResponse

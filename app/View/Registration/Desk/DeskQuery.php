@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Nomada\App\View\Registration\Desk;
 
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Actions\Registration\CompareRegistrants;
 use Nomada\App\Actions\Registration\RegistrationChecks;
 use Nomada\App\Models\Registration\Letter;
 use Nomada\App\Models\Registration\Registration;
@@ -28,17 +27,12 @@ use Nomada\Core\Term\Zone;
 
 /**
  * The desk: the queue over all sections with what was found of each, the waiting list, and what was decided last.
- *
- * @phpstan-type Look array{counts: array<string, int>, safe: int, shown: array<string, array<int, Finding>>}
  */
 final readonly class DeskQuery
 {
-    private const SHOWN = 200;
+    private const SHOWN = CompareRegistrants::OF_EACH;
 
-    /** From how many on a queue is compared behind the page. */
-    private const LONG = 300;
-
-    public function __construct(private RegistrationChecks $checks, private Clock $clock)
+    public function __construct(private CompareRegistrants $compare, private Clock $clock)
     {
     }
 
@@ -49,7 +43,7 @@ final readonly class DeskQuery
      */
     public function page(Term $term, Person $for, string $show, string $verdict, bool $now = false): DeskPage
     {
-        $of = $this->of($term, $for);
+        $of = $this->compare->of($term, $for);
         $zone = $term->calendar()->zone;
 
         return new DeskPage(
@@ -65,7 +59,7 @@ final readonly class DeskQuery
 
     private function waiting(Term $term, Person $for, string $verdict, bool $now): DeskQueue
     {
-        $found = $this->look($this->of($term, $for), $term, $for, $now);
+        $found = $this->compare->look($term, $for, $now);
         $sections = Section::query()
             ->where('term_id', $term->id)
             ->servedBy($for)
@@ -177,145 +171,6 @@ final readonly class DeskQuery
         $at = $r->arrived_at === null ? null : (int) $r->arrived_at->timestamp;
 
         return $at === null ? '' : Say::day($zone->dateAt($at)).' '.$zone->clock($at);
-    }
-
-    /**
-     * Those that wait for a decision and may be accepted without a look.
-     *
-     * @return list<Registration>
-     */
-    public function certain(Term $term, Person $for): array
-    {
-        $mine = Section::query()->where('term_id', $term->id)->servedBy($for)->select('id');
-        $queue = $this->queue(
-            Registration::query()->whereHas('series', fn ($q) => $q->whereIn('section_id', $mine)),
-        );
-        $findings = $this->checks->findings($queue);
-
-        return array_values(
-            $queue
-                ->filter(
-                    fn (Registration $r): bool => isset($findings[$r->id]) &&
-                        RegistrationChecks::isSafe($findings[$r->id], $r),
-                )
-                ->all(),
-        );
-    }
-
-    /**
-     * @param  Builder<Registration>  $of
-     * @return Collection<int, Registration>
-     */
-    private function queue(Builder $of): Collection
-    {
-        return $of
-            ->where('state', RegistrationState::Waiting)
-            ->with(['series.section', 'person'])
-            ->orderBy('arrived_at')
-            ->orderBy('id')
-            ->get();
-    }
-
-    /**
-     * How many there are of each verdict, and the first of each. A long queue is compared once and behind the page,
-     * until anything of it or of the rosters changes; what is kept is no longer than a page of each verdict.
-     *
-     * @param  callable(): Builder<Registration>  $of
-     * @param  bool  $now  compares it here, however long it takes
-     * @return Look|null null where it is still being compared
-     */
-    private function look(callable $of, Term $term, Person $for, bool $now): ?array
-    {
-        $state = $of()
-            ->where('state', RegistrationState::Waiting)
-            ->toBase()
-            ->selectRaw('count(*) as n, max(id) as last, sum(id) as ids, max(updated_at) as at')
-            ->first();
-        if ($state === null || $state->n < self::LONG) {
-            return $this->found($this->queue($of()));
-        }
-        $rosters = DB::table('memberships')->selectRaw('count(*) as n, max(updated_at) as at')->first();
-        $print =
-            'desk '.
-            md5(
-                json_encode(
-                    [
-                        $for->isCoordinator() ? 0 : $for->id,
-                        $term->id,
-                        $state,
-                        $rosters,
-                        DB::table('registrations')->where('state', RegistrationState::Accepted)->count(),
-                        DB::table('people')->max('updated_at'),
-                    ],
-                    JSON_THROW_ON_ERROR,
-                ),
-            );
-        /** @var Look|null $kept */
-        $kept = Cache::get($print);
-        if ($kept !== null) {
-            return $kept;
-        }
-        if (! $now) {
-            if (Cache::add("$print asked", true, 60)) {
-                CompareQueue::dispatch($term->id, $for->id);
-            }
-
-            return null;
-        }
-        $found = $this->found($this->queue($of()));
-        Cache::put($print, $found, 600);
-
-        return $found;
-    }
-
-    /** Compares a long queue, for whoever asked, and keeps what was found. */
-    public function compare(Term $term, Person $for): void
-    {
-        $this->look($this->of($term, $for), $term, $for, true);
-    }
-
-    /**
-     * @param  Collection<int, Registration>  $queue
-     * @return Look
-     */
-    private function found(Collection $queue): array
-    {
-        $findings = $this->checks->findings($queue);
-        $order = array_flip(array_map(fn (Verdict $v): string => $v->value, Verdict::cases()));
-        // Sorting is stable: of one verdict, in order of arrival.
-        $sorted = [];
-        foreach ($queue->modelKeys() as $id) {
-            $sorted[(int) $id] = $findings[$id];
-        }
-        uasort(
-            $sorted,
-            fn (Finding $x, Finding $y): int => $order[$x->verdict->value] <=> $order[$y->verdict->value],
-        );
-        $shown = ['' => array_slice($sorted, 0, self::SHOWN, true)];
-        foreach ($sorted as $id => $finding) {
-            if (count($shown[$finding->verdict->value] ?? []) < self::SHOWN) {
-                $shown[$finding->verdict->value][$id] = $finding;
-            }
-        }
-
-        return [
-            'counts' => array_count_values(array_map(fn (Finding $f): string => $f->verdict->value, $findings)),
-            'safe' => $queue
-                ->filter(fn (Registration $r): bool => RegistrationChecks::isSafe($findings[$r->id], $r))
-                ->count(),
-            'shown' => $shown,
-        ];
-    }
-
-    /** @return callable(): Builder<Registration> */
-    private function of(Term $term, Person $for): callable
-    {
-        $mine = Section::query()->where('term_id', $term->id)->servedBy($for)->select('id');
-
-        return fn (): Builder => Registration::query()->whereHas(
-            'series',
-            fn ($q) => $q->whereIn('section_id', clone $mine),
-        );
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Licences;
 
+use Nomada\App\Queries\Licences\Load;
+
 /** The hosting plans and host accounts of a school, and what they bear. */
 final readonly class LicencesPage
 {

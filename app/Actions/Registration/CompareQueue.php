@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\View\Registration\Desk;
+namespace Nomada\App\Actions\Registration;
 
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\Cache;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
 
@@ -17,6 +18,9 @@ final class CompareQueue implements ShouldQueue
 {
     use Queueable;
 
+    /** Seconds for which one request to compare stands for all. */
+    private const ASKED = 60;
+
     public int $tries = 1;
 
     /** No limit: the larger the school, the longer it takes. */
@@ -26,13 +30,22 @@ final class CompareQueue implements ShouldQueue
     {
     }
 
-    public function handle(DeskQuery $desk): void
+    /** Asks for it once, however many look at the page meanwhile. */
+    public static function ask(Term $term, Person $for): void
     {
-        $desk->compare(
+        if (Cache::add("desk $term->id $for->id asked", true, self::ASKED)) {
+            self::dispatch($term->id, $for->id);
+        }
+    }
+
+    public function handle(CompareRegistrants $compare): void
+    {
+        $compare->look(
             Term::query()
                 ->with(['school', 'closures'])
                 ->findOrFail($this->term),
             Person::query()->findOrFail($this->person),
+            true,
         );
     }
 }

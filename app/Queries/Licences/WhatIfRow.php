@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\View\Timetable\Licences;
+namespace Nomada\App\Queries\Licences;
 
 /** What another number of accounts would mean. */
 final readonly class WhatIfRow

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\View\Timetable\Licences;
+namespace Nomada\App\Queries\Licences;
 
 use Nomada\App\Support\Say;
 use Nomada\Core\Timetable\Licences;

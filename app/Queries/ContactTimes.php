@@ -2,16 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\View\Timetable\Contact;
+namespace Nomada\App\Queries;
 
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
-use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
-use Nomada\App\Support\Order;
 use Nomada\App\Support\WriteVersionedCache;
-use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Timetable\ContactTime;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionOverrides;
@@ -22,38 +18,6 @@ final readonly class ContactTimes
 {
     public function __construct(private Clock $clock)
     {
-    }
-
-    /**
-     * @param  list<string>|null  $only  sections' sourcedIds
-     * @return list<ContactRow>
-     */
-    public function rows(Term $term, Person $for, string $year = '', ?array $only = null): array
-    {
-        $sections = Section::query()
-            ->where('term_id', $term->id)
-            ->seenBy($for)
-            ->when($year !== '', fn ($q) => $q->where('year', $year))
-            ->when($only !== null, fn ($q) => $q->whereIn('sourced_id', $only))
-            ->toBase()
-            ->get(['id', 'sourced_id', 'title', 'year', 'target_minutes']);
-        $ids = array_values(array_map(intval(...), $sections->pluck('id')->all()));
-        $times = $this->of($ids, $sections->pluck('target_minutes', 'id')->all());
-        $teachers = Teachers::of($ids);
-        $rows = $sections
-            ->map(
-                fn (\stdClass $s): ContactRow => new ContactRow(
-                    (string) $s->sourced_id,
-                    Section::called($s->year, $s->title),
-                    (string) $s->year,
-                    $teachers[$s->id] ?? '',
-                    $times[$s->id]['n'],
-                    $times[$s->id]['time'],
-                ),
-            )
-            ->all();
-
-        return Order::rows($rows, fn (ContactRow $r): array => [(int) $r->year, Order::key($r->name), $r->id]);
     }
 
     /**

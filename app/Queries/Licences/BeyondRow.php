@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nomada\App\View\Timetable\Licences;
+namespace Nomada\App\Queries\Licences;
 
 /** A series that is too long or too full for the account that it stands on, or for all of them. */
 final readonly class BeyondRow
