@@ -2,7 +2,7 @@
 <x-app :title="__('joining.series.title', ['section' => $page->section->name()])">
     <x-page-head :title="$page->name()">
         <x-slot:sum>
-            <x-joined by=" · " :of="[Say::put($page->preset->name), __('joining.series.states.' . $page->linkState())]" />
+            <x-joined by=" · " :of="[Say::put($page->rules->preset->name), __('joining.series.states.' . $page->linkState())]" />
         </x-slot:sum>
         <a class="btn btn-side" href="{{ route('section', $page->section) }}">{{ __('joining.section') }}</a>
         @if ($page->next !== null && $page->links !== null)
@@ -10,8 +10,8 @@
             <a class="btn btn-side" href="{{ route('live', [$page->next, 'rehearsal' => 1]) }}">{{ __('joining.rehearse') }}</a>
         @endif
     </x-page-head>
-    <p class="mt-3 mb-1">{{ $page->sentence }}</p>
-    @if ($page->moreOpen !== [])
+    <p class="mt-3 mb-1">{{ $page->rules->sentence }}</p>
+    @if ($page->rules->moreOpen !== [])
         @include('joining.series.more-open')
     @endif
     <x-faults class="fault" :of="['link']" />

@@ -2,14 +2,14 @@
 <x-app :title="$page->section->name() . ', ' . Say::day($page->held->day)">
     <x-page-head :title="$page->section->name()">
         <x-slot:sum>{{ Say::day($page->held->day) }},
-            {{ $page->zone->clock($page->held->start) }}–{{ $page->zone->clock($page->held->planned) }}
+            {{ $page->from->zone->clock($page->held->start) }}–{{ $page->from->zone->clock($page->held->planned) }}
             {{ $page->held->topic === '' ? '' : '· ' . $page->held->topic }}</x-slot:sum>
-        @if ($page->before !== null)
-            <a class="pill" href="{{ route('attendance.session', [$page->section, $page->before]) }}"
+        @if ($page->beside->before !== null)
+            <a class="pill" href="{{ route('attendance.session', [$page->section, $page->beside->before]) }}"
                 aria-label="{{ __('pagination.previous') }}">‹</a>
         @endif
-        @if ($page->after !== null)
-            <a class="pill" href="{{ route('attendance.session', [$page->section, $page->after]) }}"
+        @if ($page->beside->after !== null)
+            <a class="pill" href="{{ route('attendance.session', [$page->section, $page->beside->after]) }}"
                 aria-label="{{ __('pagination.next') }}">›</a>
         @endif
         <a class="pill" href="{{ route('attendance', $page->section) }}">{{ __('presence.session.back') }}</a>

@@ -19,8 +19,8 @@
     @if (session('look'))
         <p class="warn" role="status">{{ session('look') }} {{ __('term.not_saved') }}</p>
     @endif
-    @if ($page->closing !== null)
-        @include('term.closing', ['look' => $page->closing])
+    @if ($page->closures->closing !== null)
+        @include('term.closing', ['look' => $page->closures->closing])
     @endif
     <div class="columns mt-2">
         <div x-data="closing">

@@ -11,8 +11,8 @@
         <x-drawn :of="'series:' . $editor->series->id" />
         <input type="hidden" name="plan_touched" value="{{ old('plan_touched') }}">
     @endif
-    <input type="hidden" name="sure_start_time" value="{{ $editor->sureStart }}">
-    <input type="hidden" name="sure_end_time" value="{{ $editor->sureEnd }}">
+    <input type="hidden" name="sure_start_time" value="{{ $editor->time->sureStart }}">
+    <input type="hidden" name="sure_end_time" value="{{ $editor->time->sureEnd }}">
     <div>
         <h2 class="mb-2">
             {{ $editor->series === null ? __('series.new') : __('series.change', ['title' => $editor->series->title]) }}</h2>
@@ -26,8 +26,8 @@
         @include('timetable.editor.times')
         <fieldset>
             <legend>{{ __('series.first_day') }}</legend>
-            <x-date name="starts_on" :label="__('series.first_day')" :min="$editor->termFirst" :max="$editor->termLast"
-                :value="$editor->firstDay" />
+            <x-date name="starts_on" :label="__('series.first_day')" :min="$editor->span->termFirst" :max="$editor->span->termLast"
+                :value="$editor->span->firstDay" />
             <x-live-faults :of="['starts_on']" />
         </fieldset>
         @include('timetable.editor.ends')

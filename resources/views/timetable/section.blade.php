@@ -26,12 +26,12 @@
     @endif
     <div class="columns mt-2">
         <div>
-            @forelse ($page->series as $card)
+            @forelse ($page->plan->series as $card)
                 @include('timetable.section.series', ['card' => $card])
             @empty
                 @include('timetable.section.no-series')
             @endforelse
-            @if ($page->changes !== [])
+            @if ($page->plan->changes !== [])
                 @include('timetable.section.history')
             @endif
         </div>
@@ -39,14 +39,14 @@
             @include('timetable.section.contact')
             @include('timetable.section.joining')
             @include('timetable.section.registration')
-            @include('registration.answers', ['answers' => $page->answers])
+            @include('registration.answers', ['answers' => $page->people->answers])
             @include('timetable.section.people')
             @include('timetable.section.publishing')
             @can('serve', $page->section)
                 @include('publishing.materials', [
                     'section' => $page->section,
-                    'materials' => $page->materials,
-                    'sessions' => $page->ahead,
+                    'materials' => $page->published->materials,
+                    'sessions' => $page->published->ahead,
                 ])
                 @include('timetable.section.reminders')
             @endcan

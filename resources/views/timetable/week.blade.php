@@ -24,18 +24,18 @@
         <x-faults class="fault" :of="['move_day', 'move_start', 'move_end', 'reach', 'session']" />
     @endif
     <div @class(['beside' => $page->panel !== null])>
-        @if ($page->rows === [] && $page->filter->isAny())
+        @if ($page->grid->rows === [] && $page->filter->isAny())
             <x-empty :title="__('week.none')">{{ __('week.none_hint') }}
                 <a href="{{ route('timetable', $page->here()) }}">{{ __('week.whole') }}</a>
             </x-empty>
-        @elseif ($page->rows === [])
+        @elseif ($page->grid->rows === [])
             <x-empty :title="__($page->one === null ? 'week.no_session' : 'week.no_session_day')">
                 {{ $page->closed() === [] ? __('week.nothing') : implode(', ', $page->closed()) }}
             </x-empty>
         @else
             <div class="wide print-wide" tabindex="0" role="region" x-data="week"
-                aria-label="{{ __($page->one === null ? 'week.the_week' : 'week.the_day') }}" data-from="{{ $page->hours[0] * 60 }}"
-                data-to="{{ $page->hours[1] * 60 }}" data-left="{{ $drawing::LEFT }}" data-today="{{ $page->todayIso() }}"
+                aria-label="{{ __($page->one === null ? 'week.the_week' : 'week.the_day') }}" data-from="{{ $page->grid->hours[0] * 60 }}"
+                data-to="{{ $page->grid->hours[1] * 60 }}" data-left="{{ $drawing::LEFT }}" data-today="{{ $page->todayIso() }}"
                 data-move="{{ $page->moves() }}">
                 <svg class="grid-week mt-2 {{ $drawing->isDay ? 'is-day' : '' }}" width="{{ $drawing->width }}"
                     height="{{ $drawing->height }}" viewBox="0 0 {{ $drawing->width }} {{ $drawing->height }}" role="group"

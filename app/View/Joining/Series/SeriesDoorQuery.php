@@ -72,27 +72,31 @@ final readonly class SeriesDoorQuery
             $series,
             $term,
             $for->can('serve', $section),
-            Presets::of($series, $presets),
-            Say::this(Preset::say($door, $floor)),
-            $moreOpen,
-            $this->acceptedBy($series, $moreOpen),
+            new SeriesRules(
+                Presets::of($series, $presets),
+                Say::this(Preset::say($door, $floor)),
+                $moreOpen,
+                $this->acceptedBy($series, $moreOpen),
+                $presets,
+                DoorForm::of(...Presets::rules($series, $presets, $chosen?->toCore())),
+            ),
             $this->links($section, $series, $term->zone, $door),
             $coming->first()?->id,
             $this->places($series),
             RegisteringForm::of($series->registering === null ? null : Registering::from($series->registering)),
-            $presets,
-            $this->own($series, $presets, $coming),
-            $coming
-                ->take(self::COMING)
-                ->mapWithKeys(
-                    fn (Session $s): array => [
-                        $s->id => self::day($s).', '.$term->zone->clock((int) $s->starts_at->timestamp),
-                    ],
-                )
-                ->all(),
-            $chosen?->id,
-            $chosen === null ? '' : self::day($chosen),
-            DoorForm::of(...Presets::rules($series, $presets, $chosen?->toCore())),
+            new SessionRules(
+                $this->own($series, $presets, $coming),
+                $coming
+                    ->take(self::COMING)
+                    ->mapWithKeys(
+                        fn (Session $s): array => [
+                            $s->id => self::day($s).', '.$term->zone->clock((int) $s->starts_at->timestamp),
+                        ],
+                    )
+                    ->all(),
+                $chosen?->id,
+                $chosen === null ? '' : self::day($chosen),
+            ),
         );
     }
 

@@ -14,7 +14,6 @@ use Nomada\App\Queries\Presence\HeldSession;
 use Nomada\App\Queries\Presence\Pupil;
 use Nomada\Core\Presence\Attendance;
 use Nomada\Core\Presence\OccupancyCurve;
-use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SessionState;
 
 /** One session over its time: a line a student from coming to leaving, and how many were inside above it. */
@@ -25,33 +24,16 @@ final readonly class SessionPage
 
     /**
      * @param  list<PresenceLine>  $lines
-     * @param  list<array{int, string}>  $ticks  positions and times
-     * @param  list<array{int, int}>  $curve  points of the drawing
-     * @param  array{int, int}|null  $recorded  from and to, positions
-     * @param  array<string, int>  $sums  by status
-     * @param  array{int, int}  $edges  positions of start and end
      */
     private function __construct(
         public Section $section,
         public Session $session,
         public HeldSession $held,
         public array $lines,
-        public array $ticks,
-        public array $curve,
-        public int $most,
-        public ?string $mostAt,
-        public ?array $recorded,
-        public ?Recording $recording,
-        public array $sums,
-        public int $guests,
-        public array $edges,
-        public int $events,
-        public string $source,
-        public ?string $endedAt,
-        public ?int $before,
-        public ?int $after,
-        public Zone $zone,
-        public string $note,
+        public SessionDrawing $drawing,
+        public SessionBeside $beside,
+        public SessionSums $sum,
+        public SessionSource $from,
     ) {
     }
 
@@ -95,27 +77,32 @@ final readonly class SessionPage
                 ),
                 $table->pupils,
             ),
-            $axis->ticks($zone),
-            $axis->curve($curve),
-            $curve->most,
-            $curve->mostAt === null ? null : $zone->clock($curve->mostAt),
-            $recording === null
-                ? null
-                : [
-                    $axis->x((int) $recording->started_at->timestamp),
-                    $axis->x((int) ($recording->stopped_at->timestamp ?? $held->end)),
-                ],
-            $recording,
-            $table->sums($held),
-            $table->guests[$held->id] ?? 0,
-            [$axis->x($held->start), $axis->x($held->planned)],
-            (int) ($events->n ?? 0),
-            (string) ($events->source ?? ''),
-            $read?->ended_at === null ? null : $zone->clock((int) strtotime((string) $read->ended_at)),
-            $before,
-            $after,
-            $zone,
-            (string) DB::table('session_notes')->where('session_id', $session->id)->value('text'),
+            new SessionDrawing(
+                $axis->ticks($zone),
+                $axis->curve($curve),
+                $curve->most,
+                $curve->mostAt === null ? null : $zone->clock($curve->mostAt),
+                $recording === null
+                    ? null
+                    : [
+                        $axis->x((int) $recording->started_at->timestamp),
+                        $axis->x((int) ($recording->stopped_at->timestamp ?? $held->end)),
+                    ],
+                [$axis->x($held->start), $axis->x($held->planned)],
+            ),
+            new SessionBeside(
+                $recording,
+                $before,
+                $after,
+                (string) DB::table('session_notes')->where('session_id', $session->id)->value('text'),
+            ),
+            new SessionSums($table->sums($held), $table->guests[$held->id] ?? 0),
+            new SessionSource(
+                (int) ($events->n ?? 0),
+                (string) ($events->source ?? ''),
+                $read?->ended_at === null ? null : $zone->clock((int) strtotime((string) $read->ended_at)),
+                $zone,
+            ),
         );
     }
 
@@ -141,7 +128,7 @@ final readonly class SessionPage
 
     public function came(): int
     {
-        return $this->sums['present'] + $this->sums['late'] + $this->sums['partial'];
+        return $this->sum->sums['present'] + $this->sum->sums['late'] + $this->sum->sums['partial'];
     }
 
     public function height(): int

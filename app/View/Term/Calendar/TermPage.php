@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nomada\App\View\Term\Calendar;
 
 use Nomada\App\View\Term\CalendarHistory;
-use Nomada\App\View\Term\ClosingLook;
 use Nomada\Core\Term\Term;
 
 /**
@@ -15,15 +14,6 @@ final readonly class TermPage
 {
     /**
      * @param  list<TermRow>  $terms  all of the school's
-     * @param  int  $width  how many days of a week are shown, 5 to 7
-     * @param  list<WeekRow>  $weeks
-     * @param  ClosingLook|null  $closing  what closing days would take, before it is saved
-     * @param  list<ClosedRow>  $closed
-     * @param  int  $toMakeUp  lost and cancelled sessions that nothing makes up
-     * @param  list<PlanRow>  $plans
-     * @param  list<ShortRow>  $shortDays
-     * @param  array<int, string>  $opened  weekend days that are open, by id
-     * @param  string  $opens  the hours in which school is open, as typed; $shuts likewise
      */
     public function __construct(
         public int $id,
@@ -32,19 +22,10 @@ final readonly class TermPage
         public int $openDays,
         public array $terms,
         public bool $mayChange,
-        public int $width,
-        public array $weeks,
-        public ?ClosingLook $closing,
-        public array $closed,
-        public int $toMakeUp,
+        public TermWeeks $grid,
+        public TermClosures $closures,
         public CalendarHistory $history,
-        public array $plans,
-        public PlanRow $newPlan,
-        public array $shortDays,
-        public RotationCard $rotation,
-        public array $opened,
-        public string $opens,
-        public string $shuts,
+        public TermDays $usual,
     ) {
     }
 

@@ -41,32 +41,31 @@ final readonly class TermQuery
             count($calendar->openDays()),
             $this->terms(),
             $for->isCoordinator(),
-            $width,
-            $this->weeks($term, $calendar, $width),
-            $closing,
-            $this->closed($term),
-            $this->toMakeUp($term),
+            new TermWeeks($width, $this->weeks($term, $calendar, $width)),
+            new TermClosures($closing, $this->closed($term), $this->toMakeUp($term)),
             CalendarHistory::of($term),
-            array_values($term->dayPlans->map(fn (DayPlanRow $p): PlanRow => $this->plan($p))->all()),
-            $this->plan(null),
-            array_values(
-                $term->shortDays
-                    ->map(
-                        fn (ShortDayRow $s): ShortRow => new ShortRow(
-                            $s->id,
-                            Say::day(LocalDate::parse($s->day)),
-                            $s->reason,
-                            $term->dayPlans->firstWhere('id', $s->day_plan_id)->name ?? '',
-                        ),
-                    )
+            new TermDays(
+                array_values($term->dayPlans->map(fn (DayPlanRow $p): PlanRow => $this->plan($p))->all()),
+                $this->plan(null),
+                array_values(
+                    $term->shortDays
+                        ->map(
+                            fn (ShortDayRow $s): ShortRow => new ShortRow(
+                                $s->id,
+                                Say::day(LocalDate::parse($s->day)),
+                                $s->reason,
+                                $term->dayPlans->firstWhere('id', $s->day_plan_id)->name ?? '',
+                            ),
+                        )
+                        ->all(),
+                ),
+                $this->rotation($calendar),
+                $term->openedDays
+                    ->mapWithKeys(fn (OpenedDay $o): array => [$o->id => Say::day(LocalDate::parse($o->day))])
                     ->all(),
+                TypedTime::format($calendar->hours[0]),
+                TypedTime::format($calendar->hours[1]),
             ),
-            $this->rotation($calendar),
-            $term->openedDays
-                ->mapWithKeys(fn (OpenedDay $o): array => [$o->id => Say::day(LocalDate::parse($o->day))])
-                ->all(),
-            TypedTime::format($calendar->hours[0]),
-            TypedTime::format($calendar->hours[1]),
         );
     }
 

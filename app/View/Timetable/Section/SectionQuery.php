@@ -96,33 +96,41 @@ final readonly class SectionQuery
 
         return new SectionPage(
             $section,
-            $row->meets,
-            $ofSchool ? Say::place($term->zone) : '',
+            new SectionWhen(
+                $row->meets,
+                $ofSchool ? Say::place($term->zone) : '',
+                new TermLine($term, 1240, 46, 8, 4.2),
+                $days,
+                $today,
+                $minute,
+            ),
             $row->status,
             $row->status->snags(),
-            new TermLine($term, 1240, 46, 8, 4.2),
-            $days,
-            $today,
-            $minute,
             $mayChange,
             $chosen === null ? null : $this->panel->of($section, $chosen),
             $mayChange && $isEditing ? $this->editing($section, $edit, $row->status->roster) : null,
-            $this->cards->of($section, $term, $days, $day, $mayChange, $this->others($section, $for)),
-            $this->changes($section, $term->zone, $mayChange),
-            ContactBar::of($contact, 350),
-            self::hours($contact->target),
-            $this->teachers($section),
-            $this->roster($section, $term, $row->status->series),
-            $this->rules($section),
-            $this->staff($section, $for),
-            $for->isCoordinator() ? $this->observable($section) : [],
-            InvitationAnswers::of($section->id, $this->clock->today($term->zone)),
-            $this->places($section, $for),
-            Materials::of([$section->id]),
-            $this->ahead($section),
-            SectionFeed::address($section),
-            SectionFeed::page($section),
-            SectionFeed::stream($section),
+            new SectionSeries(
+                $this->cards->of($section, $term, $days, $day, $mayChange, $this->others($section, $for)),
+                $this->changes($section, $term->zone, $mayChange),
+                ContactBar::of($contact, 350),
+                self::hours($contact->target),
+            ),
+            new SectionPeople(
+                $this->teachers($section),
+                $this->roster($section, $term, $row->status->series),
+                $this->rules($section),
+                $this->staff($section, $for),
+                $for->isCoordinator() ? $this->observable($section) : [],
+                InvitationAnswers::of($section->id, $this->clock->today($term->zone)),
+            ),
+            new SectionPublished(
+                $this->places($section, $for),
+                Materials::of([$section->id]),
+                $this->ahead($section),
+                SectionFeed::address($section),
+                SectionFeed::page($section),
+                SectionFeed::stream($section),
+            ),
         );
     }
 
@@ -247,7 +255,9 @@ final readonly class SectionQuery
         return array_values(
             $section->memberships
                 ->where('role', MembershipRole::Student)
-                ->sortBy(fn (MembershipRow $p): string => Order::key($p->person->family_name, $p->person->given_name))
+                ->sortBy(
+                    fn (MembershipRow $p): string => Order::key($p->person->family_name, $p->person->given_name),
+                )
                 ->map(
                     fn (MembershipRow $p): RosterLine => new RosterLine(
                         $p->person->sourced_id,

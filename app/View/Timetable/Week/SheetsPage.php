@@ -16,7 +16,7 @@ final readonly class SheetsPage
     {
         return new self(
             $week,
-            array_map($week->drawing(...), WeekSheets::of($week->rows, $week->filter->isOfOne())),
+            array_map($week->drawing(...), WeekSheets::of($week->grid->rows, $week->filter->isOfOne())),
         );
     }
 }

@@ -17,14 +17,8 @@ final readonly class WeekPage
 {
     /**
      * @param  LocalDate|null  $one  the day, where one alone is shown
-     * @param  list<WeekDay>  $days
-     * @param  array{int, int}  $hours  from which hour to which
-     * @param  list<WeekRow>  $rows
-     * @param  int  $width  of the days, in px
      * @param  'teacher'|'section'|'year'  $by
      * @param  SessionPanel|null  $panel  of the session that is open; $chosen its id
-     * @param  string  $clockOf  the sourcedId of somebody on whose clock the day is shown too, or empty
-     * @param  array<string, string>  $people  of other clocks, by sourcedId
      * @param  list<string>  $years
      */
     public function __construct(
@@ -33,16 +27,11 @@ final readonly class WeekPage
         public LocalDate $monday,
         public ?LocalDate $one,
         public int $today,
-        public array $days,
-        public array $hours,
-        public array $rows,
-        public int $width,
+        public WeekGrid $grid,
         public string $by,
         public ?SessionPanel $panel,
         public int $chosen,
-        public ?OtherClock $clock,
-        public string $clockOf,
-        public array $people,
+        public WeekClock $other,
         public WeekFilter $filter,
         public array $years,
     ) {
@@ -51,12 +40,12 @@ final readonly class WeekPage
     /** @param  list<WeekRow>|null  $rows  all of them where null */
     public function drawing(?array $rows = null): WeekDrawing
     {
-        return new WeekDrawing($this->days, $rows ?? $this->rows, $this->width, $this->one !== null, $this->clock);
+        return new WeekDrawing($this->grid->days, $rows ?? $this->grid->rows, $this->grid->width, $this->one !== null, $this->other->clock);
     }
 
     public function last(): LocalDate
     {
-        return $this->days[count($this->days) - 1]->date;
+        return $this->grid->days[count($this->grid->days) - 1]->date;
     }
 
     public function weeks(): int
@@ -82,7 +71,7 @@ final readonly class WeekPage
     private function sessions(callable $is): array
     {
         $out = [];
-        foreach ($this->rows as $row) {
+        foreach ($this->grid->rows as $row) {
             foreach ($row->blocks as $block) {
                 if ($is($block)) {
                     $out[$block->session] = true;
@@ -99,7 +88,7 @@ final readonly class WeekPage
         return array_values(
             array_unique(
                 array_filter(
-                    array_map(fn (WeekDay $d): string => (string) $d->closed, $this->days),
+                    array_map(fn (WeekDay $d): string => (string) $d->closed, $this->grid->days),
                     fn (string $why): bool => $why !== '',
                 ),
             ),
@@ -113,7 +102,7 @@ final readonly class WeekPage
             'by' => $this->by,
             'week' => $this->one === null ? $this->week : null,
             'day' => $this->one?->iso(),
-            'clock' => $this->clockOf,
+            'clock' => $this->other->clockOf,
         ]);
     }
 

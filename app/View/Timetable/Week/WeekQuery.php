@@ -107,21 +107,29 @@ final readonly class WeekQuery
             $monday,
             $one,
             $today,
-            $days,
-            $hours,
-            array_map(
-                fn (string|int $name): WeekRow => WeekRow::of((string) $name, $blocks[$name], $busy[$name] ?? []),
-                array_keys($blocks),
+            new WeekGrid(
+                $days,
+                $hours,
+                array_map(
+                    fn (string|int $name): WeekRow => WeekRow::of(
+                        (string) $name,
+                        $blocks[$name],
+                        $busy[$name] ?? [],
+                    ),
+                    array_keys($blocks),
+                ),
+                $width,
             ),
-            $width,
             $by,
             $panel,
             $chosen,
-            $person === null || $one === null
-                ? null
-                : $this->theirs($person, $calendar->zone, $one, $days[0], $hours),
-            $clockOf,
-            $one === null ? [] : $this->people($term, $for),
+            new WeekClock(
+                $person === null || $one === null
+                    ? null
+                    : $this->theirs($person, $calendar->zone, $one, $days[0], $hours),
+                $clockOf,
+                $one === null ? [] : $this->people($term, $for),
+            ),
             $filter,
             array_values(
                 array_map(
@@ -521,8 +529,7 @@ final readonly class WeekQuery
             ->get(['sourced_id', 'given_name', 'family_name', 'time_zone'])
             ->mapWithKeys(
                 fn (stdClass $p): array => [
-                    (string) $p->sourced_id => Say::place(Zone::named($p->time_zone)).
-                        ": $p->given_name $p->family_name",
+                    (string) $p->sourced_id => Say::place(Zone::named($p->time_zone)).": $p->given_name $p->family_name",
                 ],
             )
             ->all();

@@ -5,14 +5,14 @@
             @method('put')
             <x-drawn :of="'door:' . $page->series->id" />
             <select class="form-select w-auto" name="preset" aria-label="{{ __('joining.preset') }}">
-                @foreach ($page->presets as $one)
-                    <option value="{{ $one->key }}" @selected($one->key === $page->preset->key)>{{ Say::put($one->name) }}</option>
+                @foreach ($page->rules->presets as $one)
+                    <option value="{{ $one->key }}" @selected($one->key === $page->rules->preset->key)>{{ Say::put($one->name) }}</option>
                 @endforeach
             </select>
             <button class="btn btn-side">{{ __('joining.set') }}</button>
         </form>
         <x-faults :of="['preset']" />
     @else
-        {{ Say::put($page->preset->name) }}
+        {{ Say::put($page->rules->preset->name) }}
     @endif
 </x-card>

@@ -4,7 +4,7 @@
     <text class="status quiet" x="716" y="{{ $y + 4 }}">{{ __('presence.session.not_on') }}</text>
 @else
     @if ($line->segments === [])
-        <line class="nobody" x1="{{ $page->edges[0] }}" y1="{{ $y }}" x2="{{ $page->edges[1] }}" y2="{{ $y }}" />
+        <line class="nobody" x1="{{ $page->drawing->edges[0] }}" y1="{{ $y }}" x2="{{ $page->drawing->edges[1] }}" y2="{{ $y }}" />
     @endif
     @foreach ($line->early as [$from, $to])
         <line class="early" x1="{{ $from }}" y1="{{ $y }}" x2="{{ $to }}" y2="{{ $y }}">

@@ -1,6 +1,6 @@
 {{-- The closed days, and reading more of them from a calendar --}}
 <x-card :title="__('term.closed.title')">
-    @forelse ($page->closed as $one)
+    @forelse ($page->closures->closed as $one)
         <div class="mb-2"><b>{{ $one->reason }}</b><br>
             {{ $one->last === null
                 ? Say::day($one->first)
@@ -17,8 +17,8 @@
     @empty
         <p class="quiet">{{ __('term.closed.none') }}</p>
     @endforelse
-    @if ($page->mayChange && $page->toMakeUp > 0)
-        <p class="mb-2"><a href="{{ route('make-ups') }}">{{ trans_choice('term.closed.make_up', $page->toMakeUp) }}</a></p>
+    @if ($page->mayChange && $page->closures->toMakeUp > 0)
+        <p class="mb-2"><a href="{{ route('make-ups') }}">{{ trans_choice('term.closed.make_up', $page->closures->toMakeUp) }}</a></p>
     @endif
     <p class="mb-1"><a href="{{ route('closures.export') }}">{{ __('term.closed.export') }}</a></p>
     @if ($page->mayChange)

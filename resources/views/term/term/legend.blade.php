@@ -4,9 +4,9 @@
             <rect width="22" height="14" fill="url(#hatch)" />
         </svg>{{ __('term.closed_mark') }}</span>
     <span><i class="key-short"></i>{{ __('term.short_mark') }}</span>
-    @if ($page->rotation->labels !== [])
+    @if ($page->usual->rotation->labels !== [])
         <span><span
-                class="rot">{{ $page->rotation->labels[0] }}</span>{{ __($page->rotation->byWeek ? 'term.rotation.mark_week'
+                class="rot">{{ $page->usual->rotation->labels[0] }}</span>{{ __($page->usual->rotation->byWeek ? 'term.rotation.mark_week'
                     : 'term.rotation.mark_day') }}</span>
     @endif
     @if ($page->mayChange)

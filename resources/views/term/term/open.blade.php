@@ -4,10 +4,10 @@
         <dt>{{ __('term.open.days') }}</dt>
         <dd>{{ $page->openDays }}</dd>
         <dt>{{ __('term.open.hours') }}</dt>
-        <dd>{{ $page->opens }}–{{ $page->shuts }}</dd>
+        <dd>{{ $page->usual->opens }}–{{ $page->usual->shuts }}</dd>
         <dt>{{ __('term.open.weekends') }}</dt>
-        <dd>{{ __($page->opened === [] ? 'term.open.closed' : 'term.open.closed_but') }}
-            @foreach ($page->opened as $id => $day)
+        <dd>{{ __($page->usual->opened === [] ? 'term.open.closed' : 'term.open.closed_but') }}
+            @foreach ($page->usual->opened as $id => $day)
                 <br>{{ $day }}
                 @if ($page->mayChange)
                     <x-act :to="route('opened-days.destroy', $id)" method="delete" class="btn-plain py-0" :do="__('term.open.close')"
@@ -22,8 +22,8 @@
                 @method('put')
                 <x-drawn :of="'hours:' . $page->id" />
                 <input class="form-control" name="opens" aria-label="{{ __('term.open.opens') }}"
-                    value="{{ old('opens', $page->opens) }}">–<input class="form-control" name="closes"
-                    aria-label="{{ __('term.open.shuts') }}" value="{{ old('closes', $page->shuts) }}">
+                    value="{{ old('opens', $page->usual->opens) }}">–<input class="form-control" name="closes"
+                    aria-label="{{ __('term.open.shuts') }}" value="{{ old('closes', $page->usual->shuts) }}">
                 <button class="btn btn-side nowrap">{{ __('term.open.save') }}</button>
             </form>
             <form method="post" action="{{ route('opened-days.store') }}" class="d-flex gap-2 align-items-center">@csrf

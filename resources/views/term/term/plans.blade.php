@@ -1,6 +1,6 @@
 {{-- Plans of the periods of a day, and the days that go by another one --}}
 <x-card :title="__('term.plans.title')">
-    @forelse ($page->plans as $plan)
+    @forelse ($page->usual->plans as $plan)
         <details class="mb-1" @if ($plan->isTyped) open @endif>
             <summary><b>{{ $plan->name }}</b>
                 <span
@@ -19,11 +19,11 @@
         <p class="quiet">{{ __('term.plans.none') }}</p>
     @endforelse
     @if ($page->mayChange)
-        <x-more :title="__('term.plans.add')" :open="$page->newPlan->isTyped">
-            @include('term.term.plan', ['plan' => $page->newPlan])
+        <x-more :title="__('term.plans.add')" :open="$page->usual->newPlan->isTyped">
+            @include('term.term.plan', ['plan' => $page->usual->newPlan])
         </x-more>
     @endif
-    @if ($page->plans !== [])
+    @if ($page->usual->plans !== [])
         @include('term.term.short-days')
     @endif
 </x-card>

@@ -1,6 +1,6 @@
 {{-- Days that go by another plan than the usual one --}}
 <h3 class="mt-2">{{ __('term.short_days.title') }}</h3>
-@foreach ($page->shortDays as $short)
+@foreach ($page->usual->shortDays as $short)
     <div class="mb-1">{{ $short->day }}: {{ $short->reason }} <span class="quiet">({{ $short->plan }})</span>
         @if ($page->mayChange)
             <x-act :to="route('short-days.destroy', $short->id)" method="delete" class="btn-plain py-0" :do="__('term.short_days.usual')"
@@ -14,7 +14,7 @@
             <div class="d-flex gap-2 mb-2">
                 <x-date name="short_day" :label="__('term.short_days.day')" :in="$page->calendar" />
                 <select class="form-select" name="short_plan" aria-label="{{ __('term.short_days.plan') }}">
-                    @foreach ($page->plans as $plan)
+                    @foreach ($page->usual->plans as $plan)
                         <option value="{{ $plan->id }}" @selected(old('short_plan') === null ? !$plan->isUsual : (string) old(
                             'short_plan') === (string) $plan->id)>{{ $plan->name }}</option>
                     @endforeach

@@ -3,13 +3,13 @@
     <thead>
         <tr>
             <th class="wk" scope="col">{{ __('term.week') }}</th>
-            @foreach ($page->weeks[0]->days as $day)
+            @foreach ($page->grid->weeks[0]->days as $day)
                 <th scope="col">{{ Say::weekday($day->date->weekday()) }}</th>
             @endforeach
         </tr>
     </thead>
     <tbody>
-        @foreach ($page->weeks as $week)
+        @foreach ($page->grid->weeks as $week)
             <tr>
                 <th scope="row">{{ $week->n }} · {{ Say::dayMonth($week->monday) }}
                     @if ($week->rotation !== null)

@@ -1,7 +1,7 @@
 {{-- What was changed of its series, by whom, and taking it back --}}
 <x-card :title="__('section.history.title')">
     <ul class="history">
-        @foreach ($page->changes as $change)
+        @foreach ($page->plan->changes as $change)
             <li @class(['is-undone' => $change->isUndone])>
                 <span class="nowrap">{{ $change->at }}</span>
                 <span>{{ $change->by ?? __('section.history.import') }}</span>

@@ -1,7 +1,7 @@
 {{-- How one comes in, a series at a time --}}
 <x-card :title="__('section.joining.title')">
-    @forelse ($page->series as $card)
-        @if (count($page->series) > 1)
+    @forelse ($page->plan->series as $card)
+        @if (count($page->plan->series) > 1)
             <h3>{{ $card->title }}</h3>
         @endif
         @if ($card->joining->address === null)

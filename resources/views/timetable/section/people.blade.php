@@ -1,7 +1,7 @@
 {{-- Who teaches it and who observes --}}
 <x-card :title="__('section.people.title')">
     <ul class="roster one-column">
-        @foreach ($page->teachers as $one)
+        @foreach ($page->people->teachers as $one)
             @continue($one->isByRule)
             <li><span>{{ $one->name }} <small>{{ __('section.people.are.' . $one->role->value) }}</small></span>
                 @if ($page->mayChange && $one->isLocal)
@@ -10,7 +10,7 @@
                 @endif
             </li>
         @endforeach
-        @foreach ($page->rules as $rule)
+        @foreach ($page->people->rules as $rule)
             <li><span>{{ $rule->words }} <small>{{ trans_choice('section.people.by_rule', $rule->people) }}</small></span>
                 @if ($page->mayChange)
                     <x-act :to="route('observer-rules.destroy', [$page->section, $rule->id])" method="delete" class="btn-plain py-0"
@@ -25,7 +25,7 @@
             <form class="inline mt-1" method="post" action="{{ route('memberships.store', $page->section) }}">@csrf
                 <select class="form-select flex-fill w-auto" name="person" aria-label="{{ __('section.people.person') }}">
                     <option value="">{{ __('section.people.choose') }}</option>
-                    @foreach ($page->staff as $id => $name)
+                    @foreach ($page->people->staff as $id => $name)
                         <option value="{{ $id }}">{{ $name }}</option>
                     @endforeach
                 </select>
@@ -35,7 +35,7 @@
             <form class="inline mt-2" method="post" action="{{ route('observer-rules.store', $page->section) }}">@csrf
                 <select class="form-select flex-fill w-auto" name="rule" aria-label="{{ __('section.people.rule') }}">
                     <option value="">{{ __('section.people.everybody') }}</option>
-                    @foreach ($page->observable as $code => $words)
+                    @foreach ($page->people->observable as $code => $words)
                         <option value="{{ $code }}">{{ $words }}</option>
                     @endforeach
                 </select>

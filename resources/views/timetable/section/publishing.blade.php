@@ -1,7 +1,7 @@
 {{-- What stands of it where --}}
 <x-card :title="__('section.publishing.title')">
     <dl class="pairs mb-2">
-        @foreach ($page->places as $place)
+        @foreach ($page->published->places as $place)
             <dt>{{ $place->title }}</dt>
             <dd>{{ __('section.publishing.standing', ['n' => $place->standing]) }}{{ $place->left === 0 ? '' : ', ' . __(
                 'section.publishing.left', ['n' => $place->left]) }}

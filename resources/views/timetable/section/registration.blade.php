@@ -15,7 +15,7 @@
     <details class="mt-1">
         <summary>{{ __('section.registration.roster') }}</summary>
         <ul class="roster">
-            @forelse ($page->roster as $one)
+            @forelse ($page->people->roster as $one)
                 <li><x-shape :is="$one->isRegistered ? 'published' : 'planned'"
                     :label="__($one->isRegistered ? 'section.registration.is' : 'section.registration.is_not')" />
                     <span>{{ $one->name }}

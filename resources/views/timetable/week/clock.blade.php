@@ -5,8 +5,8 @@
     <label class="quiet" for="clock-of">{{ __('week.clock_of') }}</label>
     <select class="form-select w-auto" id="clock-of" name="clock">
         <option value="">{{ __('week.school_only') }}</option>
-        @foreach ($page->people as $id => $name)
-            <option value="{{ $id }}" @selected((string) $id === $page->clockOf)>{{ $name }}</option>
+        @foreach ($page->other->people as $id => $name)
+            <option value="{{ $id }}" @selected((string) $id === $page->other->clockOf)>{{ $name }}</option>
         @endforeach
     </select>
     <button class="btn btn-side">{{ __('week.go') }}</button>
