@@ -13,8 +13,6 @@ use Nomada\Core\Language\Said;
  */
 final readonly class Floor
 {
-    private const POWERS = ['speak', 'camera', 'chat', 'screen', 'draw', 'record'];
-
     /**
      * @param  bool  $mutedOnEntry  the microphone is off when somebody comes in
      * @param  int|null  $speakers  at most so many microphones at one time; cameras likewise
@@ -35,8 +33,10 @@ final readonly class Floor
                 throw new Fault('floor.limit', $field);
             }
         }
-        if ($record === Who::Everyone) {
-            throw new Fault('floor.record', 'record');
+        foreach (FloorRight::cases() as $right) {
+            if (! in_array($this->who($right), $right->choices(), true)) {
+                throw new Fault("floor.$right->value", $right->value);
+            }
         }
     }
 
@@ -44,18 +44,18 @@ final readonly class Floor
     public static function from(array $plain): self
     {
         $own = new self();
-        $who = fn (string $name, Who $default): Who => Who::tryFrom((string) ($plain[$name] ?? '')) ?? $default;
+        $who = fn (FloorRight $right): Who => Who::tryFrom((string) ($plain[$right->value] ?? '')) ?? $own->who($right);
         $limit = fn (string $name): ?int => isset($plain[$name]) && $plain[$name] !== ''
             ? (int) $plain[$name]
             : null;
 
         return new self(
-            $who('speak', $own->speak),
-            $who('camera', $own->camera),
-            $who('chat', $own->chat),
-            $who('screen', $own->screen),
-            $who('draw', $own->draw),
-            $who('record', $own->record),
+            $who(FloorRight::Speak),
+            $who(FloorRight::Camera),
+            $who(FloorRight::Chat),
+            $who(FloorRight::Screen),
+            $who(FloorRight::Draw),
+            $who(FloorRight::Record),
             (bool) ($plain['muted_on_entry'] ?? true),
             $limit('speakers'),
             $limit('cameras'),
@@ -76,34 +76,45 @@ final readonly class Floor
     public function toArray(): array
     {
         return [
-            ...array_combine(self::POWERS, array_map(fn (string $p): string => $this->who($p)->value, self::POWERS)),
+            ...array_map(
+                fn (Who $who): string => $who->value,
+                $this->rights(),
+            ),
             'muted_on_entry' => $this->mutedOnEntry,
             'speakers' => $this->speakers,
             'cameras' => $this->cameras,
         ];
     }
 
-    /** Who has a power: speak, camera, chat, screen, draw, record. */
-    public function who(string $power): Who
+    /** @return array<string, Who> by the right */
+    public function rights(): array
     {
-        return match ($power) {
-            'speak' => $this->speak,
-            'camera' => $this->camera,
-            'chat' => $this->chat,
-            'screen' => $this->screen,
-            'draw' => $this->draw,
-            'record' => $this->record,
-            default => Who::Nobody,
+        $out = [];
+        foreach (FloorRight::cases() as $right) {
+            $out[$right->value] = $this->who($right);
+        }
+
+        return $out;
+    }
+
+    public function who(FloorRight $right): Who
+    {
+        return match ($right) {
+            FloorRight::Speak => $this->speak,
+            FloorRight::Camera => $this->camera,
+            FloorRight::Chat => $this->chat,
+            FloorRight::Screen => $this->screen,
+            FloorRight::Draw => $this->draw,
+            FloorRight::Record => $this->record,
         };
     }
 
-    public function allows(string $power, bool $isHost, bool $hasFloor): bool
+    public function allows(FloorRight $right, bool $isHost, bool $hasFloor): bool
     {
-        return match ($this->who($power)) {
+        return match ($this->who($right)) {
             Who::Everyone => true,
-            // Whoever is given the floor draws and shows; recording stays the host's.
-            Who::Host => $isHost || ($hasFloor && $power !== 'record'),
-            Who::Nobody => $isHost && $power !== 'record',
+            Who::Host => $isHost || ($hasFloor && $right->comesWithTheFloor()),
+            Who::Nobody => $isHost && $right->comesWithTheFloor(),
         };
     }
 
@@ -111,11 +122,12 @@ final readonly class Floor
     public function moreOpenThan(self $other): array
     {
         $out = [];
-        foreach (self::POWERS as $power) {
-            if ($this->who($power)->openness() > $other->who($power)->openness()) {
-                $out["$power:{$this->who($power)->value}"] = new Said(
-                    $this->who($power) === Who::Everyone ? 'open.everyone' : 'open.host',
-                    ['what' => new Said("floor.$power")],
+        foreach (FloorRight::cases() as $right) {
+            $who = $this->who($right);
+            if ($who->openness() > $other->who($right)->openness()) {
+                $out["$right->value:$who->value"] = new Said(
+                    $who === Who::Everyone ? 'open.everyone' : 'open.host',
+                    ['what' => $right->said()],
                 );
             }
         }
@@ -130,11 +142,14 @@ final readonly class Floor
     public function sentence(): Said
     {
         $may = $given = [];
-        foreach (array_diff(self::POWERS, ['record']) as $power) {
-            if ($this->who($power) === Who::Everyone) {
-                $may[] = new Said("floor.$power");
-            } elseif ($this->who($power) === Who::Host) {
-                $given[] = new Said("floor.$power");
+        foreach (FloorRight::cases() as $right) {
+            if (! $right->comesWithTheFloor()) {
+                continue;
+            }
+            if ($this->who($right) === Who::Everyone) {
+                $may[] = $right->said();
+            } elseif ($this->who($right) === Who::Host) {
+                $given[] = $right->said();
             }
         }
         $isMuted = $this->mutedOnEntry && $this->speak === Who::Everyone;

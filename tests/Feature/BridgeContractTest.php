@@ -2,6 +2,8 @@
 
 use Illuminate\Http\Client\Response;
 use Illuminate\Support\Facades\Http;
+use Nomada\Core\Joining\Floor;
+use Nomada\Core\Joining\FloorRight;
 use Symfony\Component\Yaml\Yaml;
 
 /*
@@ -40,9 +42,7 @@ function faultsOf(mixed $value, array $schema, string $at = ''): array
         is_bool($value) => 'boolean',
         is_int($value) => 'integer',
         is_string($value) => 'string',
-        is_array($value) &&
-            array_is_list($value) &&
-            in_array('array', (array) ($schema['type'] ?? []), true) => 'array',
+        is_array($value) && array_is_list($value) && in_array('array', (array) ($schema['type'] ?? []), true) => 'array',
         default => 'object',
     };
     $faults = in_array($is, (array) ($schema['type'] ?? [$is]), true) ? [] : ["$at is $is"];
@@ -156,4 +156,69 @@ test('the document names every act that we ask for, and no other', function () {
     );
     preg_match('/What a host does: ([^.]+)\./', (string) preg_replace('/\s*\n\s*\*\s*/', ' ', $source), $m);
     expect($acts)->toEqualCanonicalizing(array_map(trim(...), explode(',', $m[1])));
+});
+
+test('the document says each right of the floor, who can have it, and nothing else', function () {
+    $said = array_map(
+        fn (array $of): mixed => $of['enum'] ?? $of['type'],
+        bridgeContract()['components']['schemas']['Floor']['properties'],
+    );
+    $rights = [];
+    foreach (FloorRight::cases() as $right) {
+        $rights[$right->value] = array_column($right->choices(), 'value');
+    }
+    $limits = ['muted_on_entry' => 'boolean', 'speakers' => ['integer', 'null'], 'cameras' => ['integer', 'null']];
+    expect($said)
+        ->toBe($rights + $limits)
+        ->and(array_keys((new Floor())->toArray()))
+        ->toBe(array_keys($said));
+});
+
+/** What somebody inside does with a right. */
+const WITH_A_RIGHT = [
+    'speak' => ['do' => 'mic', 'on' => true],
+    'camera' => ['do' => 'camera', 'on' => true],
+    'chat' => ['do' => 'say', 'text' => 'Hello'],
+    'screen' => ['do' => 'window', 'title' => 'Tides'],
+    'draw' => ['do' => 'mark', 'kind' => 'line', 'points' => [[1, 1], [9, 9]]],
+];
+
+test('the demo bridge obeys each right, with and without the floor', function (string $right) {
+    $room = asksBridge(
+        $this,
+        '/rooms',
+        'POST',
+        '/rooms',
+        ['title' => 'Tides'],
+        ['Idempotency-Key' => $right],
+    )->json('id');
+    $at = 1_800_000_000;
+    $status = function (string $who, bool $hasFloor) use ($room, $right, $at): int {
+        $person = "S-$who-".(int) $hasFloor;
+        $path = asksBridge($this, '/rooms/{room}/people', 'POST', "/rooms/$room/people", [
+            'person' => $person,
+            'name' => $person,
+            'host' => false,
+            'meeting' => 'm-1',
+            'seats' => null,
+            'floor' => [$right => $who] + (new Floor())->toArray(),
+            'at' => $at,
+        ])->json('path');
+        $this->server->page($this->server->url.$path);
+        if ($hasFloor) {
+            $give = ['act' => 'give-floor', 'meeting' => 'm-1', 'at' => $at, 'person' => $person];
+            asksBridge($this, '/rooms/{room}/acts', 'POST', "/rooms/$room/acts", $give);
+        }
+
+        return $this->server->does($this->server->url.$path, WITH_A_RIGHT[$right])->status();
+    };
+    expect([$status('everyone', false), $status('host', false), $status('nobody', false)])
+        ->toBe([200, 403, 403])
+        ->and([$status('host', true), $status('nobody', true)])
+        ->toBe([200, 403]);
+})->with(array_keys(WITH_A_RIGHT));
+
+test('every right of the floor is tried at the demo bridge', function () {
+    $tried = [...array_keys(WITH_A_RIGHT), FloorRight::Record->value];
+    expect(array_column(FloorRight::cases(), 'value'))->toBe($tried);
 });

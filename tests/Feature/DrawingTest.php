@@ -122,12 +122,12 @@ test(
             $week,
             $by,
         );
-        $rows = fn (Nomada\App\View\Timetable\Week\WeekPage $of): array => array_column($of->rows, null, 'name');
+        $rows = fn (Nomada\App\View\Timetable\Week\WeekPage $of): array => array_column($of->grid->rows, null, 'name');
         $carnival = $page(6, 'teacher');
 
-        expect(array_column($carnival->days, 'width'))
+        expect(array_column($carnival->grid->days, 'width'))
             ->toBe([26.0, 26.0, 26.0, 526.0, 526.0])
-            ->and($carnival->days[0]->closed)
+            ->and($carnival->grid->days[0]->closed)
             ->toBe('Carnival')
             // Inés Belmar teaches Spanish 9:00 to 9:40 and Statistics from 9:20.
             ->and($rows($carnival)['I. Belmar']->lanes)
@@ -136,7 +136,7 @@ test(
             ->toBe(['Y7 Spanish Language', 'Y8 Marine Science', 'Y8 Statistics'])
             ->and(array_keys($rows($page(6, 'year'))))
             ->toBe(['Year 7', 'Year 8'])
-            ->and($page(11, 'teacher')->rows)
+            ->and($page(11, 'teacher')->grid->rows)
             ->toBe([])
             ->and($page(99, 'nonsense')->week)
             ->toBe(5);

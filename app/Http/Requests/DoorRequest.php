@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Nomada\App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\Floor;
+use Nomada\Core\Joining\FloorRight;
 
 /** A door and a floor, as they are chosen for one series, one session or a preset. */
 final class DoorRequest extends FormRequest
@@ -14,8 +16,6 @@ final class DoorRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $who = ['required', 'in:nobody,host,everyone'];
-
         return [
             'preset_name' => ['nullable', 'string', 'max:60'],
             'changes' => ['nullable', 'string', 'max:40'],
@@ -27,16 +27,22 @@ final class DoorRequest extends FormRequest
             'one_device' => ['boolean'],
             'hidden_outside' => ['boolean'],
             'only' => ['nullable', 'integer'],
-            'speak' => $who,
-            'camera' => $who,
-            'chat' => $who,
-            'screen' => $who,
-            'draw' => $who,
-            'record' => ['required', 'in:nobody,host'],
+            ...$this->rights(),
             'muted_on_entry' => ['boolean'],
             'speakers' => ['nullable', 'integer', 'between:1,1000'],
             'cameras' => ['nullable', 'integer', 'between:1,1000'],
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private function rights(): array
+    {
+        $out = [];
+        foreach (FloorRight::cases() as $right) {
+            $out[$right->value] = ['required', Rule::in(array_column($right->choices(), 'value'))];
+        }
+
+        return $out;
     }
 
     /** @return array<string, string> */

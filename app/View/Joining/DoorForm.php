@@ -13,9 +13,6 @@ use Nomada\Core\Joining\Floor;
 /** The form of a door and a floor, filled in: with what was typed last, else with the rules that hold. */
 final readonly class DoorForm
 {
-    /** Things that people on the floor may do or not. */
-    private const RIGHTS = ['speak', 'camera', 'chat', 'screen', 'draw', 'record'];
-
     /**
      * @param  string  $straightIn  who goes straight in
      * @param  array<string, bool>  $ticks  rules of the door that hold or not, by field
@@ -40,8 +37,8 @@ final readonly class DoorForm
             ? (bool) Typed::text($field)
             : $holds;
         $rights = [];
-        foreach (self::RIGHTS as $right) {
-            $rights[$right] = Typed::text($right, $floor->who($right)->value);
+        foreach ($floor->rights() as $right => $who) {
+            $rights[$right] = Typed::text($right, $who->value);
         }
 
         return new self(

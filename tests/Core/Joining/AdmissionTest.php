@@ -5,6 +5,7 @@ use Nomada\Core\Joining\DoorReply;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\EntryWithoutWaiting;
 use Nomada\Core\Joining\Floor;
+use Nomada\Core\Joining\FloorRight;
 use Nomada\Core\Joining\Invitation;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\Preset;
@@ -556,15 +557,15 @@ test('presets are safe, say what a student can do, and tell what is more open th
             ->toBeTrue();
     }
     $floor = new Floor(chat: Who::Nobody);
-    expect($floor->allows('speak', false, false))
+    expect($floor->allows(FloorRight::Speak, false, false))
         ->toBeTrue()
-        ->and($floor->allows('screen', false, false))
+        ->and($floor->allows(FloorRight::Screen, false, false))
         ->toBeFalse()
-        ->and($floor->allows('screen', false, true))
+        ->and($floor->allows(FloorRight::Screen, false, true))
         ->toBeTrue()
-        ->and($floor->allows('chat', false, true))
+        ->and($floor->allows(FloorRight::Chat, false, true))
         ->toBeFalse()
-        ->and($floor->allows('chat', true, false))
+        ->and($floor->allows(FloorRight::Chat, true, false))
         ->toBeTrue();
 });
 

@@ -4,6 +4,7 @@ use Nomada\Core\Fault;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Joining\EntryWithoutWaiting;
 use Nomada\Core\Joining\Floor;
+use Nomada\Core\Joining\FloorRight;
 use Nomada\Core\Joining\Invitation;
 use Nomada\Core\Joining\ShortAddress;
 use Nomada\Core\Joining\Who;
@@ -131,7 +132,7 @@ test('a door and a floor are read back as they were kept, and a part of them ove
         ->toEqual($floor)
         ->and(Floor::from(['speakers' => '']))
         ->toEqual(new Floor())
-        ->and($floor->with(['chat' => 'nobody'])->who('chat'))
+        ->and($floor->with(['chat' => 'nobody'])->who(FloorRight::Chat))
         ->toBe(Who::Nobody)
         ->and($floor->with(['chat' => 'nobody'])->speakers)
         ->toBe(3);
@@ -200,7 +201,7 @@ test('a floor in a sentence', function (Floor $floor, string $words) {
 ]);
 
 test('who may do what at a moment', function (string $power, Who $who, bool $host, bool $floor, bool $may) {
-    expect((new Floor(...[$power => $who]))->allows($power, $host, $floor))->toBe($may);
+    expect((new Floor(...[$power => $who]))->allows(FloorRight::from($power), $host, $floor))->toBe($may);
 })->with([
     ['chat', Who::Everyone, false, false, true],
     ['draw', Who::Host, false, false, false],

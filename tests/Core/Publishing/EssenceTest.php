@@ -3,7 +3,6 @@
 use Nomada\Core\Belonging\Belonging;
 use Nomada\Core\Belonging\Membership;
 use Nomada\Core\Belonging\MembershipRole;
-use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Joining\DoorRules;
 use Nomada\Core\Publishing\CalendarPlacements;
 use Nomada\Core\Publishing\ChangeKind;

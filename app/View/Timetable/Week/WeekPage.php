@@ -40,7 +40,13 @@ final readonly class WeekPage
     /** @param  list<WeekRow>|null  $rows  all of them where null */
     public function drawing(?array $rows = null): WeekDrawing
     {
-        return new WeekDrawing($this->grid->days, $rows ?? $this->grid->rows, $this->grid->width, $this->one !== null, $this->other->clock);
+        return new WeekDrawing(
+            $this->grid->days,
+            $rows ?? $this->grid->rows,
+            $this->grid->width,
+            $this->one !== null,
+            $this->other->clock,
+        );
     }
 
     public function last(): LocalDate

@@ -1,5 +1,6 @@
 {{-- Door and floor: of the series, or of one session only --}}
-<x-card id="rules" :title="$page->single->chosen === null ? __('joining.rules.series') : __('joining.rules.session', ['day' => $page->single->chosenDay])">
+<x-card id="rules"
+    :title="$page->single->chosen === null ? __('joining.rules.series') : __('joining.rules.session', ['day' => $page->single->chosenDay])">
     @if ($page->single->own !== [])
         <h3>{{ __('joining.rules.own') }}</h3>
         @foreach ($page->single->own as $one)
@@ -30,7 +31,9 @@
                 <input type="hidden" name="only" value="{{ $page->single->chosen }}">
             @endif
             @include('joining.door-form', ['form' => $page->rules->form])
-            <button class="btn btn-main mt-2">{{ $page->single->chosen === null ? __('joining.save') : __('joining.rules.save_session') }}</button>
+            <button
+                class="btn btn-main mt-2">{{ $page->single->chosen === null ? __('joining.save') : __(
+                    'joining.rules.save_session') }}</button>
         </form>
     @endif
 </x-card>

@@ -1,7 +1,9 @@
 {{-- The recording, the notes, and who missed it. page: SessionPage --}}
 @if ($page->beside->recording !== null)
     <x-card :title="__('presence.session.recording')">
-        <p @class(['ok' => $page->beside->recording->state->value === 'released'])>{{ __('recordings.states.' . $page->beside->recording->state->value) }}
+        <p @class([
+            'ok' => $page->beside->recording->state->value === 'released',
+        ])>{{ __('recordings.states.' . $page->beside->recording->state->value) }}
             {{ $page->beside->recording->trouble }}</p>
         @if ($page->beside->recording->state->isWhole())
             <p class="mb-0"><a href="{{ route('recording', $page->beside->recording->id) }}">{{ __('presence.session.open') }}</a></p>

@@ -16,14 +16,17 @@
             <text class="tick" x="{{ $x }}" y="14">{{ $time }}</text>
         @endforeach
         @foreach (['starts', 'ends'] as $i => $what)
-            <line class="edge" x1="{{ $page->drawing->edges[$i] }}" y1="18" x2="{{ $page->drawing->edges[$i] }}" y2="{{ $page->height() }}" />
+            <line class="edge" x1="{{ $page->drawing->edges[$i] }}" y1="18" x2="{{ $page->drawing->edges[$i] }}"
+                y2="{{ $page->height() }}" />
         @endforeach
         <text class="name" x="160" y="56">{{ __('presence.session.inside') }}</text>
         <text class="name quiet" x="160" y="72">
-            {{ $page->drawing->mostAt === null ? '' : __('presence.session.most', ['most' => $page->drawing->most, 'at' => $page->drawing->mostAt]) }}</text>
+            {{ $page->drawing->mostAt === null ? '' : __('presence.session.most', ['most' => $page->drawing->most, 'at' =>
+                $page->drawing->mostAt]) }}</text>
         <polygon class="curve" points="{{ collect($page->drawing->curve)->map(fn($p) => implode(',', $p))->implode(' ') }}" />
         @if ($page->drawing->recorded !== null)
-            <line class="recorded" x1="{{ $page->drawing->recorded[0] }}" y1="96" x2="{{ $page->drawing->recorded[1] }}" y2="96" />
+            <line class="recorded" x1="{{ $page->drawing->recorded[0] }}" y1="96" x2="{{ $page->drawing->recorded[1] }}"
+                y2="96" />
             <circle class="recorded" cx="{{ $page->drawing->recorded[0] }}" cy="96" r="4" />
             <text class="recorded" x="{{ $page->drawing->recorded[0] + 8 }}" y="112">{{ __('presence.session.recorded') }}</text>
         @endif

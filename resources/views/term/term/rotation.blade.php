@@ -3,8 +3,9 @@
     <p class="mb-1">
         {{ $page->usual->rotation->labels === []
             ? __('term.rotation.none')
-            : __($page->usual->rotation->byWeek ? 'term.rotation.weeks' : 'term.rotation.days', ['labels' => implode(', ',
-                $page->usual->rotation->labels)]) }}
+            : __($page->usual->rotation->byWeek ? 'term.rotation.weeks' : 'term.rotation.days', [
+                'labels' => implode(', ', $page->usual->rotation->labels),
+            ]) }}
     </p>
     @if ($page->mayChange)
         <x-more :title="__('term.change')" :of="['rotation_kind', 'rotation_n', 'pin_day', 'pin_to']">
@@ -21,7 +22,8 @@
                     <input class="form-control w-auto" size="3" name="rotation_n" inputmode="numeric"
                         aria-label="{{ __('term.rotation.n') }}" value="{{ $page->usual->rotation->n }}">
                     <label><input type="hidden" name="lettered" value="0"><input class="form-check-input" type="checkbox"
-                            name="lettered" value="1" @checked($page->usual->rotation->isLettered)> {{ __('term.rotation.lettered') }}</label>
+                            name="lettered" value="1" @checked($page->usual->rotation->isLettered)> {{ __(
+                                'term.rotation.lettered') }}</label>
                 </div>
                 <div class="d-flex gap-2 mb-2 align-items-center">
                     <span class="quiet nowrap">{{ __('term.rotation.pin') }}</span>

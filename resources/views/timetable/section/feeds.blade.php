@@ -1,7 +1,8 @@
 {{-- Its calendar, the page to embed and the feed, at secret addresses --}}
 <x-card :title="__('section.feeds.title')">
     <p class="quiet mb-1">{{ __('section.feeds.hint') }}</p>
-    <p><a class="mono" href="{{ $page->published->feed }}">{{ Str::limit($page->published->feed, 44) }}</a> <x-copy :text="$page->published->feed" /></p>
+    <p><a class="mono" href="{{ $page->published->feed }}">{{ Str::limit($page->published->feed, 44) }}</a> <x-copy
+        :text="$page->published->feed" /></p>
     <p class="mb-1"><a href="{{ route('section.calendar', $page->section) }}">{{ __('section.feeds.file') }}</a>
         @can('serve', $page->section)
             · <a href="{{ route('section.cartridge', $page->section) }}">{{ __('publishing.cartridge.title') }}</a>

@@ -6,6 +6,6 @@
             <text x="{{ $label['x'] }}" y="14">{{ $label['text'] }}</text>
         @endforeach
     </svg>
-    <x-term-line :line="$page->when->line" :days="$page->when->days" :today="$page->when->today" :minute="$page->when->minute" :name="$page->section->name()"
-        :url="route('section', $page->section)" large />
+    <x-term-line :line="$page->when->line" :days="$page->when->days" :today="$page->when->today" :minute="$page->when->minute"
+        :name="$page->section->name()" :url="route('section', $page->section)" large />
 </div>

@@ -23,6 +23,10 @@ test('what whoever has a part does', function (
     [MembershipRole::Observer, false, false, false, 'an observer'],
 ]);
 
-test('those who host, as the tables have them; a substitute is in none', function () {
-    expect(MembershipRole::hosting())->toBe(['teacher', 'co-teacher']);
+test('who teaches, hosts, sees and is expected', function () {
+    $values = fn (array $roles): array => array_column($roles, 'value');
+    expect($values(MembershipRole::TEACHING))->toBe(['teacher', 'co-teacher'])
+        ->and($values(MembershipRole::HOSTING))->toBe(['teacher', 'co-teacher', 'substitute'])
+        ->and($values(MembershipRole::SEEING))->toBe(['teacher', 'co-teacher', 'substitute', 'observer'])
+        ->and($values(MembershipRole::ATTENDING))->toBe(['student', 'teacher', 'co-teacher']);
 });
