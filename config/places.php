@@ -2,7 +2,7 @@
 
 /*
  * Where each service outside is, as long as the page Places says nothing else. KIND is `stand-in` by default; see
- * docs/places.md for the others. Without a USER the PASSWORD is sent as a bearer token.
+ * docs/services.md for the others. Without a USER the PASSWORD is sent as a bearer token.
  */
 $of = fn (string $service): array => [
     'kind' => env("{$service}_KIND", 'stand-in'),

@@ -7,7 +7,7 @@ namespace Nomada\Core\Presence;
 /** Absences that follow each other: from three on somebody should ask what is the matter. */
 final class AbsenceStreak
 {
-    public const SNAG = 3;
+    public const ISSUE = 3;
 
     /**
      * How many of the last sessions, one after the other, were missed. An excused one is neither: it is passed over.

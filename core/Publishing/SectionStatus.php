@@ -7,7 +7,7 @@ namespace Nomada\Core\Publishing;
 use Nomada\Core\Issue;
 use Nomada\Core\Language\Said;
 
-/** How far a section has come, and from that its snags. Counts only, so that six hundred of them are cheap. */
+/** How far a section has come, and from that its issues. Counts only, so that six hundred of them are cheap. */
 final readonly class SectionStatus
 {
     /**
@@ -39,7 +39,7 @@ final readonly class SectionStatus
     }
 
     /** @return list<Issue> the gravest first */
-    public function snags(): array
+    public function issues(): array
     {
         $out = [];
         foreach (Place::cases() as $place) {
@@ -48,25 +48,25 @@ final readonly class SectionStatus
                 $out[] = new Issue(
                     'refused',
                     true,
-                    new Said('snag.refused', ['place' => $place->said(), 'n' => $n]),
+                    new Said('issue.refused', ['place' => $place->said(), 'n' => $n]),
                     'publishing',
                 );
             }
         }
         if ($this->series === 0) {
-            $out[] = new Issue('no-series', true, new Said('snag.no_series'), 'timetable');
+            $out[] = new Issue('no-series', true, new Said('issue.no_series'), 'timetable');
         }
         foreach ($this->clashes as $words) {
-            $out[] = new Issue('clash', true, new Said('snag.clash', ['clash' => $words]), 'timetable');
+            $out[] = new Issue('clash', true, new Said('issue.clash', ['clash' => $words]), 'timetable');
         }
         if ($this->beyond > 0) {
-            $out[] = new Issue('beyond', true, new Said('snag.beyond', ['n' => $this->beyond]), 'timetable');
+            $out[] = new Issue('beyond', true, new Said('issue.beyond', ['n' => $this->beyond]), 'timetable');
         }
         if ($this->withoutAccount > 0) {
             $out[] = new Issue(
                 'no-account',
                 true,
-                new Said('snag.no_account', ['n' => $this->withoutAccount]),
+                new Said('issue.no_account', ['n' => $this->withoutAccount]),
                 'timetable',
             );
         }
@@ -74,7 +74,7 @@ final readonly class SectionStatus
             $out[] = new Issue(
                 'absences',
                 false,
-                new Said('snag.absences', ['n' => $this->absentRunning]),
+                new Said('issue.absences', ['n' => $this->absentRunning]),
                 'records',
             );
         }
@@ -83,35 +83,35 @@ final readonly class SectionStatus
             $this->differing() > 0 &&
             ! in_array('refused', array_map(fn (Issue $s): string => $s->kind, $out), true)
         ) {
-            $out[] = new Issue('changed', false, new Said('snag.changed'), 'publishing');
+            $out[] = new Issue('changed', false, new Said('issue.changed'), 'publishing');
         }
         // Where every place is a page of ours nothing differs, and still nobody has been told.
         if ($this->isToTell && $this->differing() === 0) {
-            $out[] = new Issue('to-tell', false, new Said('snag.to_tell'), 'publishing');
+            $out[] = new Issue('to-tell', false, new Said('issue.to_tell'), 'publishing');
         }
         if ($this->changedThere > 0) {
             $out[] = new Issue(
                 'changed-there',
                 false,
-                new Said('snag.changed_there', ['n' => $this->changedThere]),
+                new Said('issue.changed_there', ['n' => $this->changedThere]),
                 'publishing',
             );
         } elseif ($this->seeOther > 0 && $this->stands() && $this->differing() === 0) {
-            $out[] = new Issue('truth', false, new Said('snag.truth', ['n' => $this->seeOther]), 'publishing');
+            $out[] = new Issue('truth', false, new Said('issue.truth', ['n' => $this->seeOther]), 'publishing');
         }
         if ($this->linked < $this->series) {
-            $out[] = new Issue('no-link', false, new Said('snag.no_link'), 'joining');
+            $out[] = new Issue('no-link', false, new Said('issue.no_link'), 'joining');
         }
         if ($this->series > 0 && $this->registered < $this->roster) {
             $out[] = new Issue(
                 'not-registered',
                 false,
-                new Said('snag.not_registered', ['n' => $this->roster - $this->registered]),
+                new Said('issue.not_registered', ['n' => $this->roster - $this->registered]),
                 'registration',
             );
         }
         if ($this->series > 0 && ! $this->stands()) {
-            $out[] = new Issue('not-published', false, new Said('snag.not_published'), 'publishing');
+            $out[] = new Issue('not-published', false, new Said('issue.not_published'), 'publishing');
         }
 
         return $out;

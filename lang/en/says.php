@@ -187,7 +187,7 @@ return [
         'outside' => ':n date is outside the term and makes no session.|:n dates are outside the term and make no '
             .'session.',
     ],
-    'snag' => [
+    'issue' => [
         'absences' => ':n student absent three times in a row|:n students absent three times in a row',
         'changed' => 'Changed',
         'to_tell' => 'Changes not announced',

@@ -3,7 +3,7 @@
 return [
     'no_timetable' => 'no timetable yet',
     'add_series' => 'Add a series',
-    'snags' => 'Issues',
+    'issues' => 'Issues',
     'weeks' => 'Weeks of the term',
     'lost' => ':n lost',
     'change' => 'Change',

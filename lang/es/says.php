@@ -191,7 +191,7 @@ return [
         'outside' => ':n fecha está fuera del trimestre y no crea ninguna sesión.|:n fechas están fuera del trimestre '
             .'y no crean ninguna sesión.',
     ],
-    'snag' => [
+    'issue' => [
         'absences' => ':n estudiante con tres faltas seguidas|:n estudiantes con tres faltas seguidas',
         'changed' => 'Con cambios',
         'to_tell' => 'Cambios sin anunciar',

@@ -3,7 +3,7 @@
 return [
     'no_timetable' => 'sin horario todavía',
     'add_series' => 'Añadir una serie',
-    'snags' => 'Incidencias',
+    'issues' => 'Incidencias',
     'weeks' => 'Semanas del trimestre',
     'lost' => ':n perdidas',
     'change' => 'Cambiar',

@@ -115,3 +115,17 @@ test('families read of emails and not of letters, in Spanish too', function () {
         wordsWith('/\bcartas?\b|\btutor(a|es|as)?\b|\bEnviadme\b|\bescuela\b/iu', ['examples.any.school'], 'es'),
     )->toBe([]);
 });
+
+test('every link between documents leads somewhere', function () {
+    $root = dirname(__DIR__, 2);
+    $broken = [];
+    foreach ([...(glob("$root/*.md") ?: []), ...(glob("$root/docs/{,*/}*.md", GLOB_BRACE) ?: [])] as $file) {
+        preg_match_all('/\]\((?!https?:|#)([^)#\s]+)/', (string) file_get_contents($file), $links);
+        foreach ($links[1] as $link) {
+            if (! file_exists(dirname($file)."/$link")) {
+                $broken[] = substr($file, strlen($root) + 1).": $link";
+            }
+        }
+    }
+    expect($broken)->toBe([]);
+});

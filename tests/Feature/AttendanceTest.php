@@ -138,14 +138,14 @@ test('who was away on a day, and one letter to each guardian', function () {
     $this->as('T-1')->get('/records/missed?date=2027-02-09')->assertSee('No absences');
 });
 
-test('three absences running are a snag', function () {
+test('three absences running are a issue', function () {
     foreach (['2027-02-02', '2027-02-04', '2027-02-09'] as $day) {
         heldLesson($this, $day, 'S-1', '');
     }
     $this->as('T-2')->get('/records/sections/MAR')->assertSee('3 absences in a row');
     $this->get('/records/missed?date=2027-02-09')->assertSeeInOrder(['Teo Kallas', '3 absences in a row']);
     // Two of three have missed all of them.
-    $this->as('A-1')->get('/?show=snags')->assertSee('2 students absent three times in a row');
+    $this->as('A-1')->get('/?show=issues')->assertSee('2 students absent three times in a row');
 });
 
 test('the school sets what counts, and every sum follows', function () {

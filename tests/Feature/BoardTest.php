@@ -103,7 +103,7 @@ test('years stand in their order, and filters leave what they name', function ()
         ->toBeLessThan(strpos($page, 'Year 10 ·'));
 
     $this->get('/?year=8')->assertSee('Y8 Marine Science')->assertDontSee('Y7 Spanish');
-    $this->get('/?show=snags')
+    $this->get('/?show=issues')
         ->assertSee('Y10 Statistics')
         ->assertSee('No timetable yet')
         ->assertDontSee('Y8 Marine Science');

@@ -14,7 +14,7 @@ beforeEach(function () {
     cache()->flush();
 });
 
-test('what opens more than its preset is a snag until somebody accepts it, with their name', function () {
+test('what opens more than its preset is a issue until somebody accepts it, with their name', function () {
     $path = AtDoors::series($this);
     $this->as('A-1')
         ->put("$path/rules", ['straight_in' => 'anyone', 'screen' => 'everyone'] + AtDoors::RULES)
@@ -26,7 +26,7 @@ test('what opens more than its preset is a snag until somebody accepts it, with 
     $this->get("$path/joining")->assertSee('Less strict than its preset');
     $this->post("$path/openness")->assertSessionHasNoErrors();
     $this->get('/joining/audit')->assertSee('Candela Marrero')->assertDontSee('nobody yet');
-    // Opened further, it is a snag again.
+    // Opened further, it is a issue again.
     $this->put(
         "$path/rules",
         ['straight_in' => 'anyone', 'screen' => 'everyone', 'needs_host' => 0] + AtDoors::RULES,

@@ -97,7 +97,7 @@ test('two series on one account at one time clash hard, and show wherever clashe
     $this->get('/timetable/clashes')->assertDontSee('more on one host account');
 });
 
-test('too long and too full are snags with ways out: another account, or parts with a pause', function () {
+test('too long and too full are issues with ways out: another account, or parts with a pause', function () {
     $this->as('A-1')
         ->put('/sections/MAR/series/'.$this->section('MAR')->series()->value('series.id'), [
             'title' => 'Marine Science',

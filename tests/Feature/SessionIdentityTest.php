@@ -7,8 +7,9 @@ use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Models\Timetable\Session;
 
 /*
- * What is about a session hangs on the session and not on a day: docs/sessions.md says so of every table. Each act is
- * done and undone here, and everything that was put on one session is found on it, wherever it is held.
+ * What is about a session hangs on the session and not on a day: docs/subsystems/what-belongs-to-a-session.md says so
+ * of every table. Each act is done and undone here, and everything that was put on one session is found on it, wherever
+ * it is held.
  */
 
 /** Columns that name a session. */
@@ -117,7 +118,7 @@ test('every table that names a session is known', function () {
         'name',
     );
     expect($columns)->toBe(NAME_A_SESSION);
-    $written = (string) file_get_contents(base_path('docs/sessions.md'));
+    $written = (string) file_get_contents(base_path('docs/subsystems/what-belongs-to-a-session.md'));
     foreach ($columns as $column) {
         expect($written)->toContain('`'.explode('.', $column)[0].'`');
     }

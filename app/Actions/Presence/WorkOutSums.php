@@ -63,7 +63,7 @@ final readonly class WorkOutSums
         $rows = [];
         foreach ($table->pupils as $pupil) {
             $n = AbsenceStreak::absences(array_map(fn (Attendance $a): Status => $a->status(), $table->whole($pupil)));
-            if ($n >= AbsenceStreak::SNAG) {
+            if ($n >= AbsenceStreak::ISSUE) {
                 $rows[] = ['section_id' => $section, 'person_id' => $pupil->id, 'n' => $n];
             }
         }

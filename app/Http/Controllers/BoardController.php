@@ -8,6 +8,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\View\LaterRows;
+use Nomada\App\View\Timetable\Board\BoardFilter;
 use Nomada\App\View\Timetable\Board\BoardPages;
 
 final class BoardController extends Controller
@@ -23,7 +24,7 @@ final class BoardController extends Controller
             'page' => $page->page(
                 $this->term(),
                 $person,
-                (string) $request->query('show', ''),
+                BoardFilter::tryFrom((string) $request->query('show', '')) ?? BoardFilter::All,
                 (string) $request->query('year', ''),
             ),
         ]);

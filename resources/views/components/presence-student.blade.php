@@ -22,7 +22,7 @@
                         @else
                             {{ $one->name }}
                         @endif
-                        @if ($one->running >= Nomada\Core\Presence\AbsenceStreak::SNAG)
+                        @if ($one->running >= Nomada\Core\Presence\AbsenceStreak::ISSUE)
                             <b class="bad small">{{ trans_choice('attendance.student.running', $one->running) }}</b>
                         @endif
                     </th>

@@ -26,7 +26,7 @@
                 @foreach ($page->page($n) as $row)
                     <tr>
                         <th scope="row"><a href="{{ route('attendance.student', $row->pupil->sourcedId) }}">{{ $row->pupil->name }}</a>
-                            @if ($row->isSnag())
+                            @if ($row->isIssue())
                                 <b class="bad small">{{ trans_choice('presence.section.running', $row->running) }}</b>
                             @endif
                         </th>

@@ -5,7 +5,7 @@
         <div class="sum">{{ trans_choice('count.sections', $page->totals->sections) }} ·
             {{ trans_choice('board.sessions', $page->totals->sessions, ['n' => number_format($page->totals->sessions)]) }} ·
             {{ trans_choice('board.closures', $page->totals->closures) }} ·
-            <span @class(['bad' => $page->totals->snags > 0])>{{ trans_choice('board.snags', $page->totals->snags) }}</span>
+            <span @class(['bad' => $page->sectionsWithIssues() > 0])>{{ trans_choice('board.issues', $page->sectionsWithIssues()) }}</span>
         </div>
         @include('timetable.board.filters')
     </div>

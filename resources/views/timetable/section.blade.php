@@ -17,10 +17,10 @@
         <x-faults class="fault" :of="['move_day', 'move_start', 'move_end', 'reach']" />
     @endif
     <x-faults class="fault" :of="['reason', 'session', 'change', 'share', 'person', 'rule', 'topics', 'makes_up']" />
-    @if ($page->snags !== [])
-        <ul class="legend" aria-label="{{ __('section.snags') }}">
-            @foreach ($page->snags as $snag)
-                <li><span class="{{ $snag->isWrong ? 'bad' : 'todo' }}">{{ Say::this($snag->words) }}</span></li>
+    @if ($page->issues !== [])
+        <ul class="legend" aria-label="{{ __('section.issues') }}">
+            @foreach ($page->issues as $issue)
+                <li><span class="{{ $issue->isWrong ? 'bad' : 'todo' }}">{{ Say::this($issue->words) }}</span></li>
             @endforeach
         </ul>
     @endif

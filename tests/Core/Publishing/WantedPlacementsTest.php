@@ -292,14 +292,14 @@ test('what a run does with a placement, by the prints of both', function (?strin
     ['a', 'b', 'change'],
 ]);
 
-test('a section\'s snags in words, how grave, and where they are mended', function (
+test('a section\'s issues in words, how grave, and where they are mended', function (
     SectionStatus $status,
     array $says,
 ) {
     expect(
         array_map(
             fn ($s): string => ($s->isWrong ? '! ' : '').English::said($s->words)." ($s->where)",
-            $status->snags(),
+            $status->issues(),
         ),
     )->toBe($says);
 })->with([
@@ -347,8 +347,8 @@ test('a section\'s snags in words, how grave, and where they are mended', functi
 
 const NOTHING = ['add' => 0, 'change' => 0, 'remove' => 0, 'leave' => 0, 'trouble' => 0];
 
-test('how far a section has come, in snags', function (SectionStatus $status, array $kinds) {
-    expect(array_map(fn ($s) => $s->kind, $status->snags()))->toBe($kinds);
+test('how far a section has come, in issues', function (SectionStatus $status, array $kinds) {
+    expect(array_map(fn ($s) => $s->kind, $status->issues()))->toBe($kinds);
 })->with([
     'nothing done' => [new SectionStatus(0, 0, 20, 0, []), ['no-series']],
     'changed outside Nomada' => [

@@ -23,9 +23,9 @@ final readonly class MissedRow
     ) {
     }
 
-    public function isSnag(): bool
+    public function isIssue(): bool
     {
-        return $this->running >= AbsenceStreak::SNAG;
+        return $this->running >= AbsenceStreak::ISSUE;
     }
 
     /** Absences that nobody has told. */

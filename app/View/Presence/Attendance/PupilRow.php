@@ -42,8 +42,8 @@ final readonly class PupilRow
         return $this->came() + $this->counts[Status::Absent->value];
     }
 
-    public function isSnag(): bool
+    public function isIssue(): bool
     {
-        return $this->running >= AbsenceStreak::SNAG;
+        return $this->running >= AbsenceStreak::ISSUE;
     }
 }

@@ -15,7 +15,6 @@ final readonly class BoardPage
      * @param  array<string, list<BoardRow>>  $groups  by year
      * @param  array<int, array<string, list<int>>>  $days  of the rows that are written whole at once, by their ids:
      *   day numbers by the state of their sessions
-     * @param  string  $show  snags, unpublished, or empty for all
      * @param  string  $year  whose sections alone are shown, or empty
      * @param  list<string>  $years
      */
@@ -25,7 +24,7 @@ final readonly class BoardPage
         public TermLine $line,
         public int $today,
         public int $minute,
-        public string $show,
+        public BoardFilter $show,
         public string $year,
         public array $years,
         public BoardTotals $totals,
@@ -67,8 +66,24 @@ final readonly class BoardPage
     }
 
     /** @return array<string, string> what leads to another filter of the same board */
-    public function with(string $show, string $year): array
+    public function with(BoardFilter $show, string $year): array
     {
-        return array_filter(['show' => $show, 'year' => $year], fn (string $of): bool => $of !== '');
+        return array_filter(['show' => $show->value, 'year' => $year], fn (string $of): bool => $of !== '');
+    }
+
+    public function isAll(): bool
+    {
+        return $this->show === BoardFilter::All && $this->year === '';
+    }
+
+    /** @return list<BoardFilter> */
+    public function filters(): array
+    {
+        return BoardFilter::buttons();
+    }
+
+    public function sectionsWithIssues(): int
+    {
+        return $this->totals->of(BoardFilter::Issues);
     }
 }

@@ -18,24 +18,14 @@ final readonly class BoardPages
     {
     }
 
-    /**
-     * @param  string  $show  snags, unpublished, or empty for all
-     * @param  string  $year  whose sections alone are shown, or empty
-     */
-    public function page(Term $term, Person $person, string $show, string $year): BoardPage
+    /** @param  string  $year  whose sections alone are shown, or empty */
+    public function page(Term $term, Person $person, BoardFilter $show, string $year): BoardPage
     {
         $all = $this->query->rows($term, $person);
-        $hasSnag = fn (BoardRow $r): bool => array_filter($r->status->snags(), BoardRow::isShown(...)) !== [];
-        $unpublished = fn (BoardRow $r): bool => $r->status->isUnpublished();
         $rows = array_values(
             array_filter(
                 $all,
-                fn (BoardRow $r): bool => ($year === '' || $r->year === $year) &&
-                    match ($show) {
-                        'snags' => $hasSnag($r),
-                        'unpublished' => $unpublished($r),
-                        default => true,
-                    },
+                fn (BoardRow $r): bool => ($year === '' || $r->year === $year) && $show->takes($r),
             ),
         );
         $groups = [];
@@ -58,8 +48,13 @@ final readonly class BoardPages
                 count($all),
                 $this->query->sessions(array_map(fn (BoardRow $r): int => $r->id, $all)),
                 count($term->closures),
-                count(array_filter($all, $hasSnag)),
-                count(array_filter($all, $unpublished)),
+                array_combine(
+                    array_column(BoardFilter::cases(), 'value'),
+                    array_map(
+                        fn (BoardFilter $of): int => count(array_filter($all, $of->takes(...))),
+                        BoardFilter::cases(),
+                    ),
+                ),
             ),
         );
     }

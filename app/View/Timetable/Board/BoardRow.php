@@ -66,12 +66,12 @@ final readonly class BoardRow
     /** @return list<Issue> those that have no column of their own */
     public function shown(): array
     {
-        return array_values(array_filter($this->status->snags(), self::isShown(...)));
+        return array_values(array_filter($this->status->issues(), self::isShown(...)));
     }
 
-    /** Snags that have a column of their own are not repeated in the column of snags. */
-    public static function isShown(Issue $snag): bool
+    /** Issues that have a column of their own are not repeated in the column of issues. */
+    public static function isShown(Issue $issue): bool
     {
-        return ! in_array($snag->kind, ['no-link', 'not-registered', 'not-published'], true);
+        return ! in_array($issue->kind, ['no-link', 'not-registered', 'not-published'], true);
     }
 }

@@ -14,13 +14,13 @@ use Nomada\Core\Publishing\SectionStatus;
 final readonly class SectionPage
 {
     /**
-     * @param  list<Issue>  $snags
+     * @param  list<Issue>  $issues
      */
     public function __construct(
         public Section $section,
         public SectionWhen $when,
         public SectionStatus $status,
-        public array $snags,
+        public array $issues,
         public bool $mayChange,
         public ?SessionPanel $panel,
         public ?SeriesEditor $editor,

@@ -105,7 +105,7 @@ final readonly class SectionQuery
                 $minute,
             ),
             $row->status,
-            $row->status->snags(),
+            $row->status->issues(),
             $mayChange,
             $chosen === null ? null : $this->panel->of($section, $chosen),
             $mayChange && $isEditing ? $this->editing($section, $edit, $row->status->roster) : null,

@@ -16,7 +16,7 @@
                 @endforeach
             </svg>
         </th>
-        @foreach (['link', 'registered', 'page', 'calendar', 'stream', 'snags'] as $column)
+        @foreach (['link', 'registered', 'page', 'calendar', 'stream', 'issues'] as $column)
             <th scope="col">{{ __("board.columns.$column") }}</th>
         @endforeach
     </tr>

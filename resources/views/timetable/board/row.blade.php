@@ -23,9 +23,9 @@
                     "board.is.$place->is")) }}{{ $place->stands }}</span>
         </td>
     @endforeach
-    <td class="snag">
-        @foreach (array_slice($row->shown(), 0, 1) as $snag)
-            <span class="{{ $snag->isWrong ? 'bad' : 'todo' }}">{{ Say::this($snag->words) }}</span>
+    <td class="issue">
+        @foreach (array_slice($row->shown(), 0, 1) as $issue)
+            <span class="{{ $issue->isWrong ? 'bad' : 'todo' }}">{{ Say::this($issue->words) }}</span>
         @endforeach
         @if (count($row->shown()) > 1)
             <span class="quiet">+{{ count($row->shown()) - 1 }}</span>
