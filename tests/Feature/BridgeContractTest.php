@@ -42,7 +42,9 @@ function faultsOf(mixed $value, array $schema, string $at = ''): array
         is_bool($value) => 'boolean',
         is_int($value) => 'integer',
         is_string($value) => 'string',
-        is_array($value) && array_is_list($value) && in_array('array', (array) ($schema['type'] ?? []), true) => 'array',
+        is_array($value) &&
+            array_is_list($value) &&
+            in_array('array', (array) ($schema['type'] ?? []), true) => 'array',
         default => 'object',
     };
     $faults = in_array($is, (array) ($schema['type'] ?? [$is]), true) ? [] : ["$at is $is"];

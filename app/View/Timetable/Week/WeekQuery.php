@@ -529,7 +529,8 @@ final readonly class WeekQuery
             ->get(['sourced_id', 'given_name', 'family_name', 'time_zone'])
             ->mapWithKeys(
                 fn (stdClass $p): array => [
-                    (string) $p->sourced_id => Say::place(Zone::named($p->time_zone)).": $p->given_name $p->family_name",
+                    (string) $p->sourced_id => Say::place(Zone::named($p->time_zone)).
+                        ": $p->given_name $p->family_name",
                 ],
             )
             ->all();
