@@ -20,7 +20,7 @@ use Nomada\Core\Term\LocalDate;
 
 /**
  * A day of the large school is looked at, closed, and opened again, each within 2 seconds; the peer is one UPDATE that
- * only marks that day's sessions, and knows nothing of exceptions, clashes, histories and what ought to stand.
+ * only marks that day's sessions, and knows nothing of exceptions, clashes, histories and what should be.
  */
 final class Closing
 {
@@ -77,7 +77,7 @@ final class Closing
         }
     }
 
-    /** Every series has a link, so that everything ought to stand somewhere. */
+    /** Every series has a link, so that everything should be somewhere. */
     private function link(): void
     {
         foreach (Series::query()->orderBy('id')->pluck('id') as $id) {

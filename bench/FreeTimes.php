@@ -11,7 +11,7 @@ use Tests\Support\English;
 
 /**
  * Free times for one series of 36 sessions in the large invented school, beside asking every session of every neighbour
- * anew for each candidate, as the rules read word for word. Both must rank the same time first.
+ * again for each candidate, as the rules read word for word. Both must rank the same time first.
  */
 final class FreeTimes
 {

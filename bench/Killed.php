@@ -163,7 +163,7 @@ final class Killed
             $data = (string) DB::scalar('show data_directory');
             DB::purge();
             posix_kill((int) file_get_contents("$data/postmaster.pid"), SIGKILL);
-            // Its processes end by themselves once they notice; before that, none may take its place.
+            // Its processes end on their own once they notice; before that, none may take its place.
             $this->until(fn (): bool => $this->startsDatabase(), 'the database');
 
             return;
@@ -182,7 +182,7 @@ final class Killed
 
     /**
      * How much more is served than there are placements: a document has one path and cannot stand twice, a post could;
-     * and what stands without belonging to any placement is one too many as well.
+     * and what is there without belonging to any placement is one too many as well.
      */
     private function tooMuch(): int
     {

@@ -1,6 +1,6 @@
 <?php
 
-// Where the post office is stands in config/places.php (POST_KIND) or on the page Places.
+// Where the post office is is in config/places.php (POST_KIND) or on the page Places.
 return [
     'default' => 'post-office',
     'mailers' => [

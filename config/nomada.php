@@ -7,7 +7,7 @@ return [
     'demo' => ($demo = Setting::yes('NOMADA_DEMO', env('NOMADA_DEMO'), false)),
     // Whether coordinators need a second factor; the demo's people, whose password everybody knows, need none.
     'second_factor' => Setting::yes('NOMADA_SECOND_FACTOR', env('NOMADA_SECOND_FACTOR'), ! $demo),
-    // The page of all components, for whoever builds pages of them.
+    // The page of all components, for anybody who builds pages of them.
     'house' => Setting::yes('NOMADA_HOUSE', env('NOMADA_HOUSE'), env('APP_ENV') !== 'production'),
     'demo_at' => '2027-02-09T09:52:00+01:00',
     // The largest file that a teacher may bring for a section, in megabytes.

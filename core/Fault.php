@@ -8,7 +8,7 @@ use InvalidArgumentException;
 
 /**
  * A value could not be made because what it was given is wrong. It is a code with parameters; its words, what is wrong
- * and how to mend it, stand in every language (lang/…/faults.php). `field` names the input that it stands beside.
+ * and how to fix it, are in every language (lang/…/faults.php). `field` names the input that it is beside.
  */
 final class Fault extends InvalidArgumentException
 {

@@ -8,8 +8,8 @@ namespace Nomada\Standins;
  * The conference bridge: rooms by an idempotency key, and what goes on in them.
  *
  * A meeting is one session's time in a room. It is shut while nobody is there, waiting while no host is inside,
- * running, or over. Whoever was sent out stays out of it, a second device takes over from the first, and after the end
- * nobody comes back in. Joining and leaving are kept as events.
+ * running, or over. Anybody who was sent out stays out of it, a second device takes over from the first, and after the
+ * end nobody comes back in. Joining and leaving are kept as events.
  */
 final readonly class Bridge
 {

@@ -66,7 +66,7 @@ final readonly class CourseSite
     }
 
     /**
-     * On top what stands there, then a block a week; what stands after an item follows it, wherever that stands.
+     * On top what is there, then a block a week; what is after an item follows it, wherever that is.
      *
      * @param  list<Posted>  $items
      * @return list<Posted>
@@ -83,7 +83,7 @@ final readonly class CourseSite
         $out = $following = [];
         foreach ($items as $one) {
             $after = substr((string) strstr($one->setting('position'), ' '), 1);
-            // What it stood after is gone: then it stands where it would without.
+            // What it stood after is gone: then it is where it would without.
             if ($after !== '' && $after !== $one->item() && in_array($after, $ids, true)) {
                 $following[$after][] = $one;
             } else {

@@ -128,7 +128,7 @@ final readonly class RoomPage
     /** @param  array<string, mixed>  $seat */
     private function look(Request $request, array $seat, Meeting $meeting): Answer
     {
-        // Whoever has captions sees something new whenever something was said.
+        // Anybody who has captions sees something new whenever something was said.
         $captions = ($request->query['captions'] ?? '') === '1' ? $meeting->captions() : [];
         $version = $meeting->version().($captions === [] ? '' : '-'.end($captions)['id']);
         if (($request->query['v'] ?? '') === $version) {
@@ -218,7 +218,7 @@ final readonly class RoomPage
 
     /**
      * @param  array<string, mixed>  $seat
-     * @param  list<array<string, mixed>>  $captions  for whoever asked for them
+     * @param  list<array<string, mixed>>  $captions  for anybody who asked for them
      * @return array<string, string> html of each part, by its id
      */
     private function parts(array $seat, Meeting $meeting, array $captions = []): array

@@ -54,7 +54,7 @@ function renewTalk(part, html) {
         before = same && same.isConnected ? same : line;
     }
     if (atEnd) lists[0].scrollTop = lists[0].scrollHeight;
-    // What stands below the list: that the chat is stopped.
+    // What is below the list: that the chat is stopped.
     while (lists[0].nextSibling) lists[0].nextSibling.remove();
     while (lists[1].nextSibling) part.append(lists[1].nextSibling);
 }
@@ -200,7 +200,7 @@ document.addEventListener('change', event => {
     reader.readAsDataURL(event.target.files[0]);
 });
 
-// Captions are asked for by whoever wants them only.
+// Captions are fetched only if somebody wants them.
 captions.addEventListener('change', look);
 
 // Microphone, loudspeaker, camera: tried before anybody hears.

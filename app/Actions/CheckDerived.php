@@ -16,7 +16,7 @@ use Nomada\Core\Timetable\Clash;
 use stdClass;
 
 /**
- * Computes anew everything that follows from what is decided (sessions, clashes, what ought to stand, parts of disabled
+ * Computes everything derived again (sessions, clashes, what should be published, parts of disabled
  * people, registrations of rosters), and lists what differs from what is kept. Nothing is written. There is nothing to
  * list, ever: whatever is found here is a mistake of ours.
  */

@@ -11,7 +11,7 @@ use Nomada\App\Actions\Timetable\RefreshClashes;
 use Nomada\App\Models\Term\Term;
 
 /**
- * Computes again what is derived (clashes, and what ought to stand at every place) after the rules have changed, as
+ * Computes again what is derived (clashes, and what should be at every place) after the rules have changed, as
  * they do with an upgrade. It goes section by section, and after a stop goes on where it was.
  */
 final readonly class RenewDerived

@@ -426,7 +426,7 @@ final class DemoCommand extends Command
                 );
             }
         }
-        // The workshop is open to whoever registers, for each session.
+        // The workshop is open to anybody who registers, for each session.
         app(KeepRegistering::class)(
             Section::query()
                 ->where('sourced_id', '8MUS')

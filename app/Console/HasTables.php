@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\Console;
 
-/** Tables of commands: what stands above their columns, in the console's language. */
+/** Tables of commands: what is there above their columns, in the console's language. */
 trait HasTables
 {
     /**

@@ -22,7 +22,7 @@ use Nomada\Core\Term\Zone;
 /** A calendar server: one calendar a person, one iCalendar object a series. */
 final class CalendarDestination implements Destination
 {
-    /** Seconds from now, both ways, of which a person reads what stands there. */
+    /** Seconds from now, both ways, of which a person reads what is there. */
     private const SPAN = 400 * 86400;
 
     private ?CalDavServer $server = null;
@@ -58,7 +58,7 @@ final class CalendarDestination implements Destination
         }
 
         // Where the place invites, no version says that answers were put into what we sent: they are read at the next
-        // look, which reads whatever stands there in a version that we do not know.
+        // look, which reads whatever is there in a version that we do not know.
         return new Receipt($object, $version, $answer->header('Schedule-Tag') ?: null);
     }
 
@@ -117,7 +117,7 @@ final class CalendarDestination implements Destination
     }
 
     /**
-     * Something else stands there than we thought. Where that is what we mean to put, an earlier try had arrived; where
+     * Something else is there than we thought. Where that is what we mean to put, an earlier try had arrived; where
      * it is gone, or the server's versions are weak and it is the one that we left, ours is put.
      *
      * @param  Closure(): string  $title
@@ -153,7 +153,7 @@ final class CalendarDestination implements Destination
     /** The object with whom it invites, where the place does that and the person has an address. */
     private function invited(string $object, string $sourcedId): string
     {
-        // Whoever is looked up holds up all requests beside this one: only where it is asked.
+        // Looking a person up delays all requests beside this one, so it is done only if asked.
         $person = $this->invites() ? $this->person($sourcedId) : null;
         if ($person === null || (string) $person->email === '') {
             return $object;

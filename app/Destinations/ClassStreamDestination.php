@@ -35,7 +35,7 @@ final class ClassStreamDestination extends JsonDestination
         ]);
         $path = '/posts/'.rawurlencode((string) $answer->json('id'));
         if ($answer->json('post') !== json_decode($body, true)) {
-            // The key was known: an earlier try stands there with older words.
+            // The key was known: an earlier try is there with older words.
             $answer = $service->send('PUT', $path, $body);
         }
 
@@ -48,7 +48,7 @@ final class ClassStreamDestination extends JsonDestination
     }
 
     /**
-     * What stands there instead of what we left, where an earlier try of ours had arrived.
+     * What is there instead of what we left, where an earlier try of ours had arrived.
      *
      * @throws Drifted where it is somebody else's
      */

@@ -23,7 +23,7 @@ final class ConcurrentRequests
     /** One for the whole process: it keeps connections. */
     private static ?CurlMultiHandle $all = null;
 
-    /** @var list<CurlHandle> those that nothing goes by at this moment */
+    /** @var list<CurlHandle> handles that are free at this moment */
     private static array $free = [];
 
     /** @var array<int, OutgoingRequest> under way, by their handle */
@@ -37,7 +37,7 @@ final class ConcurrentRequests
      * @template T
      *
      * @param  array<K, Closure(): T>  $tasks
-     * @param  int  $atOnce  how many at one time
+     * @param  int  $atOnce  how many at once
      * @return array<K, T|Throwable> what each came to, in the order of the tasks
      */
     public static function run(array $tasks, int $atOnce = 8): array
@@ -83,7 +83,7 @@ final class ConcurrentRequests
     }
 
     /**
-     * The answer of a request: beside others where this runs in `run`, by itself otherwise.
+     * The answer of a request: beside others where this runs in `run`, on its own otherwise.
      *
      * @param  Closure(): OutgoingRequest  $beside
      * @param  Closure(): mixed  $alone

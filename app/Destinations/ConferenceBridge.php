@@ -21,7 +21,7 @@ namespace Nomada\App\Destinations;
 interface ConferenceBridge
 {
     /**
-     * The room for a key, made where there is none.
+     * The room for a key, made if there is none.
      *
      * @throws DestinationFailure
      */

@@ -9,13 +9,13 @@ use Nomada\Core\Publishing\Placement;
 
 /**
  * One place that we publish to. `put` and `remove` are idempotent: doing one again after a crash, or after an answer
- * that got lost, leaves the placement standing exactly once (or not at all). What stands is read back a space at a
+ * that got lost, leaves the placement standing exactly once (or not at all). What is there is read back a space at a
  * time: a section's page or stream, a person's calendar.
  */
 interface Destination
 {
     /**
-     * @throws Drifted where somebody else has put something else there in the meantime
+     * @throws Drifted where somebody else has put something else there meanwhile
      * @throws DestinationFailure
      */
     public function put(Placement $wanted, Standing $standing): Receipt;
@@ -24,9 +24,9 @@ interface Destination
     public function remove(Standing $standing): void;
 
     /**
-     * All that stands in one space.
+     * All that is in one space.
      *
-     * @param  string  $space  what stands before the slash in the keys of its placements
+     * @param  string  $space  what is there before the slash in the keys of its placements
      * @return array<string, Found> by key
      *
      * @throws DestinationFailure
@@ -40,7 +40,7 @@ interface Destination
      */
     public function whole(Found $found): Found;
 
-    /** Whether what stands there means what ought to. */
+    /** Whether what is there means what should. */
     public function means(Found $found, Placement $wanted): bool;
 
     /** @return array<string, string|list<string>> what a person reads there, by the fields' codes */

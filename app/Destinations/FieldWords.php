@@ -17,7 +17,7 @@ final class FieldWords
     /**
      * @param  string  $code  "link", or "link 12" of one of several series
      * @param  array<int, string>  $of  the series' titles by id
-     * @param  string|null  $language  of whoever reads the page where null
+     * @param  string|null  $language  of the reader where null
      */
     public static function of(string $code, array $of = [], ?string $language = null): string
     {

@@ -15,7 +15,7 @@ final class JsonWords
             return [];
         }
         $codes = array_values((array) ($kept['codes'] ?? []));
-        // Whoever changes something there by hand may leave out the codes, and keeps the words.
+        // Anybody who changes something there by hand may leave out the codes, and keeps the words.
         $known = (array) __('published.fields', [], self::text($kept['language'] ?? 'en'));
         $out = ['title' => self::text($kept['title'] ?? '')];
         $n = 0;

@@ -10,7 +10,7 @@ use stdClass;
 
 /**
  * A conference service that we do not speak to: a series has the room of the account that the licences give it, and
- * whoever our door lets through is sent there. What goes on inside is not known: nobody is told of, nothing is asked.
+ * anybody who is admitted is sent there. What goes on inside is not known, and nothing is asked.
  */
 final class KnownRoomsBridge implements ConferenceBridge
 {

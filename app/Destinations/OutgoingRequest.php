@@ -47,7 +47,7 @@ final class OutgoingRequest
         $this->url = $url;
     }
 
-    /** Makes a handle ready that it goes by. */
+    /** Sets up the handle that it is sent with. */
     public function over(CurlHandle $curl): void
     {
         curl_setopt_array($curl, [

@@ -201,8 +201,8 @@ final readonly class Service
     }
 
     /**
-     * Puts a document where it is expected to stand in a known version, or not at all. Where the service says that
-     * something else stands there, what stands is read: if it is what we meant to put, an earlier try had arrived, and
+     * Puts a document where it is expected to be in a known version, or not at all. Where the service says that
+     * something else is there, what is there is read: if it is what we meant to put, an earlier try had arrived, and
      * all is well.
      *
      * @param  callable(Response): bool  $isOurs
@@ -267,7 +267,7 @@ final readonly class Service
     /** @throws DestinationFailure */
     public function delete(string $path): void
     {
-        // 404: somebody, or an earlier try of ours, was there before. It does not stand there; that is what was wanted.
+        // 404: somebody, or an earlier try of ours, was there before. It is not there; that is what was wanted.
         $this->send('DELETE', $path, '', [], [404]);
     }
 }

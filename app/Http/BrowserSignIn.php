@@ -17,7 +17,7 @@ final readonly class BrowserSignIn
     /** The session's name for the row of this browser. */
     public const KEY = 'sign_in';
 
-    /** Whether this browser is to be remembered, while the second factor is asked for. */
+    /** Whether this browser should be remembered, while the second factor is asked for. */
     public const REMEMBER = 'sign_in.remember';
 
     /** The cookie, sealed as all are, of who has signed in with a browser. */

@@ -12,7 +12,7 @@ use Nomada\App\Support\Clock;
 use Nomada\Core\Belonging\SessionRole;
 use Nomada\Core\Term\LocalDate;
 
-/** One session: hosted by whoever core's rule of belonging names for it, looked at by the teacher who is absent too. */
+/** One session: hosted by whom core's rule of belonging names, and open to the absent teacher, too. */
 final class SessionPolicy
 {
     public function __construct(private readonly Clock $clock)

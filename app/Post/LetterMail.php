@@ -75,8 +75,8 @@ final class LetterMail extends Mailable
     }
 
     /**
-     * Where a guardian has no more such letters (RFC 8058: in one click, without signing in); null for whoever needs
-     * them.
+     * Where a guardian has no more such letters (RFC 8058: in one click, without signing in); null for anybody who
+     * needs them.
      */
     private function stop(): ?string
     {

@@ -59,7 +59,7 @@ final readonly class LetterWriter
         ) {
             return null;
         }
-        // Whoever has stopped such letters in the meantime gets none.
+        // Anybody who has stopped such letters meanwhile gets none.
         if ($letter->kind->mayBeStopped() && $letter->person?->letters_stopped_at !== null) {
             return null;
         }
@@ -249,7 +249,7 @@ final readonly class LetterWriter
         return new LetterMail($letter, strtok($subject, "\n") ?: $subject, $text, $school, null);
     }
 
-    /** In the language of whoever gets it; a guest's is not known, and is the school's. */
+    /** In the language of the person who gets it; a guest's is not known, and is the school's. */
     private function template(Letter $letter): Template
     {
         return Templates::of($letter->kind, Templates::languageOf($letter->person));

@@ -28,7 +28,7 @@ use Nomada\Core\Registration\RegistrationState;
 
 /**
  * Puts letters into the outbox, in the same transaction as what they tell of: none is lost where that was kept, none
- * goes out where it was not. No secret of a link stands in the outbox; it is put in when the letter goes.
+ * goes out where it was not. No secret of a link is in the outbox; it is put in when the letter goes.
  */
 final readonly class Letters
 {
@@ -39,10 +39,10 @@ final readonly class Letters
     {
     }
 
-    /** To whoever registered, by the account's own address; of an acceptance their guardians hear too. */
+    /** To anybody who registered, by the account's own address; of an acceptance their guardians hear too. */
     public function write(LetterKind $kind, Registration $registration, bool $canUndo): void
     {
-        // One after the other for each registration: its series is locked by whoever decides.
+        // One after the other for each registration: its series is locked by the person who decides.
         $n = 1 + Letter::query()->where('registration_id', $registration->id)->count();
         $this->put(
             "registration $registration->id, $n",
@@ -174,7 +174,7 @@ final readonly class Letters
     }
 
     /**
-     * Writes to everybody who is registered, their guardians and the teachers: link and timetable. Whoever has been
+     * Writes to everybody who is registered, their guardians and the teachers: link and timetable. Anybody who has been
      * written to since their link was made is not written to again.
      *
      * @return int how many letters
@@ -336,7 +336,7 @@ final readonly class Letters
     }
 
     /**
-     * Whoever is registered, their guardians, and who teaches.
+     * Anybody who is registered, their guardians, and who teaches.
      *
      * @param  array<mixed>  $sections
      * @return Collection<int, Person>
@@ -487,7 +487,7 @@ final readonly class Letters
         array $values,
         ?int $registration,
     ): int {
-        // Whoever has no address reads it on their own page.
+        // Anybody who has no address reads it on their own page.
         if ($to->email === null || ($kind->mayBeStopped() && $to->letters_stopped_at !== null)) {
             return 0;
         }

@@ -28,7 +28,7 @@ final class PlaceTransport implements TransportInterface
 
     public function send(RawMessage $message, ?Envelope $envelope = null): ?SentMessage
     {
-        // Asked anew each time: the mailer is made once a process.
+        // Asked again each time: the mailer is made once a process.
         $place = app(Places::class)->of(ExternalService::Post);
 
         return $place->kind === PlaceKind::Smtp
@@ -60,7 +60,7 @@ final class PlaceTransport implements TransportInterface
             $stream->setTimeout($timeout ?? max(self::PATIENCE, $place->timeout));
         }
         if ($place->user !== '') {
-            // A password never goes out in clear, whoever has taken the offer to encrypt out of the answer.
+            // A password is never sent in clear, even if somebody has removed the offer to encrypt from the answer.
             $server->setRequireTls(! in_array((string) ($parts['host'] ?? ''), self::LOOPBACK, true));
             $server->setUsername($place->user)->setPassword($place->password);
         }

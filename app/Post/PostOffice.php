@@ -87,8 +87,8 @@ final readonly class PostOffice
     }
 
     /**
-     * Whoever registers for several sessions, or is accepted for them, reads of all of them in one letter: the others
-     * that are due by now have gone with it.
+     * Anybody who registers for several sessions, or is accepted for them, reads of all of them in one letter: the
+     * others that are due by now have gone with it.
      *
      * @return Builder<Letter>
      */

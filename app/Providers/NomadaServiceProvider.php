@@ -91,8 +91,8 @@ final class NomadaServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->isProduction());
-        // Whoever is disabled is nobody, and outside the demo whoever has its public password: not by password, not by
-        // a session that goes on, not by a remembered one.
+        // Disabled people cannot sign in, and outside the demo nobody can with its public password: not by password,
+        // not by a session that goes on, not by a remembered one.
         Auth::provider(
             'people',
             fn (Application $app, array $config): EloquentUserProvider => (new EloquentUserProvider(

@@ -11,8 +11,8 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 
 /**
- * The term that a screen is about: the one that stands in its address (or in the form that was sent from it), else the
- * one that the clock stands in, else the next one, else the last. Students are always in the clock's.
+ * The term that a screen is about: the one that is in its address (or in the form that was sent from it), else the
+ * one that the clock is in, else the next one, else the last. Students are always in the clock's.
  */
 final class CurrentTerm
 {
@@ -47,7 +47,7 @@ final class CurrentTerm
     }
 
     /**
-     * The one that a form was drawn in, that stands in the page's address, or whose section the page is about.
+     * The one that a form was drawn in, that is in the page's address, or whose section the page is about.
      *
      * @param  Collection<int, Term>  $terms
      */

@@ -20,7 +20,7 @@ use stdClass;
 
 /**
  * What a form was drawn from: the values of its subject, by the names that its fields have in the form. A form carries
- * them; before anything is written, they are read anew under the subject's lock.
+ * them; before anything is written, they are read again under the subject's lock.
  *
  * Subjects: `series:ID` (title and plan), `told:ID` and `place:ID` (of a session), `door:ID` and `door:ID:SESSION` (of
  * a series, and of one session), `registering:ID` (how students get into a series), `preset:KEY`,
@@ -31,7 +31,7 @@ final class FormVersion
     /** The field in which a form carries it. */
     public const NAME = '_drawn';
 
-    /** What a form carries: its subject, and how that stands. */
+    /** What a form carries: its subject, and how that is. */
     public static function field(string $subject): string
     {
         return base64_encode((string) json_encode(['of' => $subject, 'was' => self::of($subject) ?? []]));

@@ -19,9 +19,9 @@ use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
 
 /**
- * Other times for the coming sessions of a series, or for one that was lost; and what given times would cost. Whoever
- * leaves one of the two sections before the day that is asked about does not count; whoever leaves later counts to the
- * end, as a careful coordinator would plan it. Times that a teacher's own calendar blocks are busy too.
+ * Other times for the coming sessions of a series, or for one that was lost; and what given times would cost. Anybody
+ * who leaves one of the two sections before the day that is asked about does not count; anybody who leaves later counts
+ * to the end, as a careful coordinator would plan it. Times that a teacher's own calendar blocks are busy too.
  *
  * @phpstan-type Busy array{teachers: array<int, list<array{int, int}>>,
  *   students: array<int, list<array{int, int, int}>>}
@@ -114,7 +114,7 @@ final readonly class FreeTimesQuery
      * What the coming ones of given sessions would cost; null where none is to come.
      *
      * @param  list<PlannedSession>  $sessions
-     * @param  int|null  $teacher  whoever takes them instead of the sections' teachers
+     * @param  int|null  $teacher  anybody who takes them instead of the sections' teachers
      */
     public function costOf(Series $series, array $sessions, ?int $teacher = null): ?FreeTime
     {
@@ -267,7 +267,7 @@ final readonly class FreeTimesQuery
      *
      * @param  list<int>  $sections
      * @param  int|null  $but  the series that is asked about
-     * @param  int|null  $teacher  whoever takes it instead of the sections' teachers
+     * @param  int|null  $teacher  anybody who takes it instead of the sections' teachers
      * @param  list<ProposedSession>  $taken
      * @return Busy
      */

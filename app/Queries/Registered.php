@@ -8,7 +8,7 @@ use Nomada\Core\Term\LocalDate;
 
 /**
  * Who is registered on a day: an accepted registration counts as long as its student is on a roster of the series, or
- * never was on one (a registrant accepted by hand). Whoever left counts no more, whether anything has been pressed
+ * never was on one (a registrant accepted by hand). Anybody who left counts no more, whether anything has been pressed
  * since or not.
  */
 final class Registered

@@ -467,7 +467,7 @@ final class SectionFactsQuery
     {
         $personal = $hosts = [];
         foreach ($linked as $series) {
-            // A link that is hidden, outside the door's hours or by hand, stands on the student's own page at most.
+            // A link that is hidden, outside the door's hours or by hand, is on the student's own page at most.
             $own = $this->rules($series)->hiddenOutside ? [] : $links[$series->id][LinkKind::Personal->value] ?? [];
             foreach (array_filter($own, fn (stdClass $l): bool => ! $l->is_hidden) as $link) {
                 $personal[(int) $link->person_id][$series->id] = $this->address($link);

@@ -7,7 +7,7 @@ namespace Nomada\App\Queries;
 use Illuminate\Support\Facades\DB;
 use Nomada\Core\Publishing\PublishingOptions;
 
-/** How what is published stands at the places: the school's rules, and what a section has of its own. */
+/** How items are shown at the destinations: the school's rules, and what a section has of its own. */
 final class Showings
 {
     public static function ofSchool(): PublishingOptions

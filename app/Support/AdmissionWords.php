@@ -24,7 +24,7 @@ final readonly class AdmissionWords
         return "$what. $follows";
     }
 
-    /** @return array{string, string, string} what it is, what follows, what the button says ('' where there is none) */
+    /** @return array{string, string, string} what it is, what follows, what the button says ('' if there is none) */
     public function of(AdmissionDecision $answer): array
     {
         // What is open and is no session is a room with office hours.

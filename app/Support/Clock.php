@@ -11,7 +11,7 @@ use Nomada\Core\Term\Zone;
 use Psr\Clock\ClockInterface;
 
 /**
- * The application's clock: everything that depends on the moment asks it. In the demo it stands still where a person
+ * The application's clock: everything that depends on the moment asks it. In the demo it stops where a person
  * set it; otherwise it is the machine's. The queue's own pauses use the machine's clock, never this one.
  */
 final class Clock implements ClockInterface

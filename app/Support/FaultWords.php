@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Lang;
 use Nomada\Core\Fault;
 use Nomada\Core\Interchange\ImportFault;
 
-/** What a fault says, in the language of whoever reads the page. */
+/** What a fault says, in the reader's language. */
 final class FaultWords
 {
     public static function of(Fault $fault): string
@@ -36,7 +36,7 @@ final class FaultWords
         ];
     }
 
-    /** The same with where it stands and what was found there, as one line. */
+    /** The same with where it is and what was found there, as one line. */
     public static function line(ImportFault $fault): string
     {
         $where = array_filter([
@@ -52,7 +52,7 @@ final class FaultWords
     /** @param  array<string, mixed>  $with */
     private static function say(string $code, array $with): string
     {
-        // What a page says elsewhere too stands in that page's file, under its whole key.
+        // What a page says elsewhere too is in that page's file, under its whole key.
         $key =
             Arr::first(["faults.$code", "staff_faults.$code"], fn (string $key): bool => Lang::has($key)) ?? $code;
 

@@ -187,7 +187,7 @@ final class FormLock
         );
     }
 
-    /** When a process began, in ticks since the machine did (proc(5), stat, field 22); '' where there is none. */
+    /** When a process began, in ticks since the machine did (proc(5), stat, field 22); '' if there is none. */
     private static function began(int $process): string
     {
         $stat = (string) @file_get_contents("/proc/$process/stat");

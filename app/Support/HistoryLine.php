@@ -7,7 +7,7 @@ namespace Nomada\App\Support;
 use Nomada\Core\Language\Said;
 
 /**
- * A line of a history as its table keeps it: what it says as a code with parameters, for whoever reads it, and its
+ * A line of a history as its table keeps it: what it says as a code with parameters, for anybody who reads it, and its
  * words in English beside it, which are searched. Older lines have words alone.
  */
 final class HistoryLine
@@ -32,7 +32,7 @@ final class HistoryLine
         return is_array($plain) ? Said::from($plain) : new Said('history.words', ['words' => $words]);
     }
 
-    /** In the language of whoever reads the page. */
+    /** In the reader's language. */
     public static function read(string $words, mixed $said): string
     {
         return Say::this(self::said($words, $said));

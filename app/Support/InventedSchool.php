@@ -11,9 +11,9 @@ use Random\Randomizer;
  * Writes the import folder of an invented school of any size, the same for the same seed: for measuring, and for seeing
  * long lists.
  *
- * Six years; each year's sections stand in five option blocks, whose times do not overlap, and every student takes one
+ * Six years; each year's sections are in five option blocks, whose times do not overlap, and every student takes one
  * section of each block. Each section meets in two series (a lesson on two days, a practical on two others). A few
- * teachers are given two sections at one time, and a few students change blocks, so that there are clashes to be found.
+ * teachers are given two sections at once, and a few students change blocks, so that there are clashes to be found.
  */
 final class InventedSchool
 {

@@ -8,10 +8,10 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * The order in which locks are taken: a term's timetable, then series by their ids, then what follows from them
- * (sessions, clashes, registrations, links, what ought to stand, by section). Whoever takes them in this order never
+ * (sessions, clashes, registrations, links, what should be, by section). Anybody who takes them in this order never
  * waits for somebody who waits for them.
  *
- * The locks are such that whoever only refers to a row (a registration to its series) does not wait.
+ * The locks are such that anybody who only refers to a row (a registration to its series) does not wait.
  */
 final class Locks
 {
@@ -35,7 +35,7 @@ final class Locks
         }
     }
 
-    /** Seats, links and registrations of series: whoever decides about them comes one after the other. */
+    /** Seats, links and registrations of series: anybody who decides about them comes one after the other. */
     public static function series(int ...$ids): void
     {
         DB::table('series')

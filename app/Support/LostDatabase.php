@@ -9,7 +9,7 @@ use Illuminate\Support\Str;
 use Throwable;
 
 /**
- * When the connection to the database counts as lost, and is made anew (or the worker ends and is started again).
+ * When the connection to the database counts as lost, and is made again (or the worker ends and is started again).
  *
  * The framework's own list lacks two cases of a PostgreSQL server that was killed and recovers. Without them a worker
  * keeps its dead connection for as long as it lives and nothing is carried out any more (see bench/Killed.php).

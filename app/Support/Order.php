@@ -8,7 +8,7 @@ use Collator;
 
 /**
  * How people look names up in a list: letters with marks beside those without, capitals beside small ones, and numbers
- * as numbers (Maths 2 before Maths 10), in the language of whoever reads the page. The database sorts by the same rule
+ * as numbers (Maths 2 before Maths 10), in the reader's language. The database sorts by the same rule
  * (its collation `by_name`).
  */
 final class Order

@@ -15,7 +15,7 @@ use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Zone;
 
-/** What is said in the language of whoever reads the page. */
+/** What is said in the reader's language. */
 final class Say
 {
     /** @var array<string, string> the keys of words, by code */

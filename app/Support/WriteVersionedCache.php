@@ -11,10 +11,10 @@ use Illuminate\Support\Facades\DB;
  * Answers that are dear and asked again on every page: kept until anybody writes to what they count, a minute at most,
  * since some of them depend on the moment.
  *
- * The database itself says whether anybody has written (the sequence `changes`), whoever it was: a page, a worker, the
+ * The database itself says whether anybody has written (the sequence `changes`), no matter who: a page, a worker, the
  * console, somebody at the database. It rises before the writing is committed. An answer is therefore kept only where
  * nobody was in the middle of writing when it was worked out: the number is read first, then whether anybody writes,
- * then the answer. Whoever had raised the number before is either done, and counted, or seen to be at work.
+ * then the answer. Anybody who had raised the number before is either done, and counted, or seen to be at work.
  */
 final class WriteVersionedCache
 {

@@ -10,7 +10,7 @@ use LogicException;
 /** The addresses of one route in a list of a thousand rows: the router makes the first, the others are put together. */
 final readonly class Address
 {
-    /** @param  list<string>  $between  what stands before, between and after the parameters */
+    /** @param  list<string>  $between  what is there before, between and after the parameters */
     private function __construct(private array $between)
     {
     }

@@ -10,7 +10,7 @@ use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
 use Nomada\Core\Term\LocalDate;
 
-/** What stands around every page of somebody who is signed in: who, which term, what time it is for them. */
+/** What is around every page of somebody who is signed in: who, which term, what time it is for them. */
 final readonly class Frame
 {
     /**

@@ -15,7 +15,7 @@ final class LaterRows
     /** Rows that are written whole at once. */
     public const AT_FIRST = 80;
 
-    /** Rows that are brought at one time, at most. */
+    /** Rows that are brought at once, at most. */
     public const AT_ONCE = 60;
 
     /**

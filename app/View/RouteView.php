@@ -17,7 +17,7 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Clash;
 
 /**
- * The route across the top: the seven stops of the work, each with what is left to do there for whoever looks.
+ * The route across the top: the seven stops of the work, each with what is left to do there for the viewer.
  */
 final readonly class RouteView
 {
@@ -112,7 +112,7 @@ final readonly class RouteView
     }
 
     /**
-     * All counts in one question, each from an index of its own: this stands on every page. What there is most of is
+     * All counts in one question, each from an index of its own: this is on every page. What there is most of is
      * counted section by section, which an index alone answers; a join would go over each of the 100,000.
      *
      * @param  int|null  $person  whose sections; null for all of the term

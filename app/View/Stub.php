@@ -11,7 +11,7 @@ final readonly class Stub
      * @param  string  $key  what the row is asked for by
      * @param  string  $value  of its box
      * @param  string  $more  what tells it from others of that name, or empty
-     * @param  string  $small  what stands beneath its name, or empty
+     * @param  string  $small  what is there beneath its name, or empty
      */
     public function __construct(
         public string $key,

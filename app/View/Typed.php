@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View;
 
-/** What was typed into a form that comes back with a fault; else what stands. */
+/** What was typed into a form that comes back with a fault; else what is there. */
 final class Typed
 {
     /** Text of one field; something that is no text counts as nothing. */

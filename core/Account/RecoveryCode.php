@@ -9,7 +9,7 @@ use Closure;
 /** A code on paper for when the authenticator is lost: twelve letters in three groups, none that looks like another. */
 final class RecoveryCode
 {
-    /** How many are given at one time. */
+    /** How many are given at once. */
     public const MANY = 10;
 
     private const LETTERS = 'bcdfghjkmnpqrstvwxyz23456789';

@@ -7,10 +7,10 @@ namespace Nomada\Core\Belonging;
 /**
  * The one rule of who belongs to a session: a person with their parts in all sections that meet in its series.
  *
- * A part counts from its first to its last day. Whoever takes a single session instead of the section's teacher hosts
- * exactly that one, whatever else they are; the section's teacher may look in meanwhile, and co-teachers go on hosting.
- * Of students, a session that is for chosen ones belongs to those alone.
- * Of several parts the one that may most counts.
+ * A part counts from its first to its last day. Anybody who takes a single session instead of the section's teacher
+ * hosts exactly that one, whatever else they are; the section's teacher may look in meanwhile, and co-teachers go on
+ * hosting. Of students, a session that is for chosen ones belongs to those alone. Of several parts the one that may
+ * most counts.
  */
 final readonly class Belonging
 {
@@ -68,7 +68,7 @@ final readonly class Belonging
      * correct, release and annotate.
      *
      * Of a session that is over it is today's part that counts, not the part of then: the section's teachers may, even
-     * where somebody else took the session; whoever took it may for some days after; whoever has left may not.
+     * where somebody else took the session; anybody who took it may for some days after; anybody who has left may not.
      *
      * @param  int  $day  day number of the session
      * @param  int  $today  day number, on the school's calendar

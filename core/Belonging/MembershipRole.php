@@ -25,13 +25,13 @@ enum MembershipRole: string
     /** Those who are expected: a session clashes with their other ones. Observers come or not. */
     public const ATTENDING = [self::Student, ...self::TEACHING];
 
-    /** Whether whoever has the part opens the door, lets people in and ends the session for everybody. */
+    /** Whether they start the session, let people in and end it for everybody. */
     public function hosts(): bool
     {
         return in_array($this, self::HOSTING, true);
     }
 
-    /** Whether whoever has the part looks after links, registrations and publishing of the section. */
+    /** Whether they look after the section's links, registrations and publishing. */
     public function serves(): bool
     {
         return in_array($this, self::TEACHING, true);

@@ -7,7 +7,7 @@ namespace Nomada\Core\Belonging;
 /** What somebody is to one session. */
 enum SessionRole
 {
-    /** Opens the door and hosts: a teacher, a co-teacher, or whoever takes just this session. */
+    /** Opens the door and hosts: a teacher, a co-teacher, or anybody who takes just this session. */
     case Host;
     case Student;
     /** May look, and neither hosts nor counts. */
@@ -22,7 +22,7 @@ enum SessionRole
     case Ahead;
     case None;
 
-    /** Whether the session is one of theirs: it stands in their calendar, and the door lets them in. */
+    /** Whether the session is one of theirs: it is in their calendar, and the door lets them in. */
     public function isTheirs(): bool
     {
         return in_array($this, [self::Host, self::Student, self::Observer], true);

@@ -6,7 +6,7 @@ namespace Nomada\Core\Interchange;
 
 use Nomada\Core\Fault;
 
-/** One row under its header: values by column name, and where it stands. */
+/** One row under its header: values by column name, and where it is. */
 final readonly class CsvRow
 {
     /** @param  array<string, string>  $values */

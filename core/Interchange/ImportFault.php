@@ -7,7 +7,7 @@ namespace Nomada\Core\Interchange;
 use Nomada\Core\Fault;
 
 /**
- * One thing wrong with what is read: where it stands, what was expected there and what was found.
+ * One thing wrong with what is read: where it is, what was expected there and what was found.
  * A warning does not keep anything from being saved; a fault does.
  */
 final readonly class ImportFault

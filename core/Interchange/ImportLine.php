@@ -17,7 +17,7 @@ final readonly class ImportLine implements JsonSerializable
      * @param  string  $verb  `add`, `change`, `remove`, `stays` for what the import leaves as it was made by hand, or
      *   `outside` and `hours` for closed days that are not taken: in no term, or of some hours only
      * @param  string  $of  whose: a name, a section, a date
-     * @param  string  $code  names it among the dangerous ones; empty where it is none
+     * @param  string  $code  names it among the dangerous ones; empty if it is none
      * @param  int  $sessions  how many sessions it costs, or brings back
      */
     public function __construct(

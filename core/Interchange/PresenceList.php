@@ -77,7 +77,7 @@ final class PresenceList
     }
 
     /**
-     * The heads of a list, as they stand in it.
+     * The heads of a list, as they are in it.
      *
      * @return list<string>
      */

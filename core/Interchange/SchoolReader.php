@@ -426,7 +426,7 @@ final class SchoolReader
         }
     }
 
-    /** A tag (BCP 47) as it stands; what is none is told, and the row stays without one. */
+    /** A tag (BCP 47) as it is; what is none is told, and the row stays without one. */
     private function language(CsvRow $row): ?string
     {
         $tag = $row->get('metadata.language');

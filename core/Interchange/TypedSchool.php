@@ -176,7 +176,7 @@ final class TypedSchool
         ]);
     }
 
-    /** By what a line says, never by where it stands: the same line is the same person wherever it is typed again. */
+    /** By what a line says, never by where it is: the same line is the same person wherever it is typed again. */
     private static function id(string $kind, string $of): string
     {
         return $kind.'-'.substr(hash('sha256', $of), 0, 12);

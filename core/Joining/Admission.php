@@ -17,7 +17,7 @@ use Nomada\Core\Timetable\SessionState;
  * the sessions that are their own: a leaver before those until the last day, a joiner before those from the first, a
  * substitute before exactly one, which they host. Observers come in while a host is inside. Of a day's sessions the
  * first that is not over counts; once the day's last is over, the answer says so until midnight on the school's clock,
- * and from then on names the next one. After the end nobody comes in, and whoever was sent out stays out for that
+ * and from then on names the next one. After the end nobody comes in, and anybody who was sent out stays out for that
  * session. A session may have a door of its own. Where the link is hidden outside the door's hours, it is shut for
  * students between them; a drop-in room is shut outside its open hours.
  */
@@ -72,7 +72,7 @@ final readonly class Admission
         return $this->rules->with($session?->own?->door);
     }
 
-    /** Whoever has left, or begins later, and has no session ahead; null for everybody else. */
+    /** Anybody who has left, or begins later, and has no session ahead; null for everybody else. */
     private static function gone(JoinAttempt $knock, Zone $zone, int $today, int $now): ?DoorReply
     {
         $standing = $knock->belonging?->on($today);
@@ -89,7 +89,7 @@ final readonly class Admission
         return $standing === SessionRole::Left ? DoorReply::Left : DoorReply::Ahead;
     }
 
-    /** Whether it lets in people who have no part in the class at all: then whoever had one comes in like them. */
+    /** Whether it lets in people who have no part in the class at all: then anybody who had one comes in like them. */
     private function isOpenToAll(LinkKind $kind): bool
     {
         return in_array($kind, [LinkKind::Series, LinkKind::DropIn], true) &&
@@ -136,7 +136,9 @@ final readonly class Admission
                 : DoorReply::NotOnRoster);
     }
 
-    /** By a guest's pass comes a guest; whoever has a part in the class comes as what they are, by whatever link. */
+    /**
+     * By a guest's pass comes a guest; anybody who has a part in the class comes as what they are, by whatever link.
+     */
     private static function isGuest(JoinAttempt $knock, Visitor $visitor): bool
     {
         return $knock->kind === LinkKind::Guest &&

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Nomada\Core\Joining;
 
 /**
- * What the door can answer. Each has words for whoever stands before it, which the door page puts in their own clock.
+ * What the door can answer. Each has words for anybody who stands before it, which the door page puts in their own
+ * clock.
  */
 enum DoorReply: string
 {
@@ -32,7 +33,7 @@ enum DoorReply: string
     case Left = 'left';
     case Ahead = 'ahead';
 
-    /** Whether whoever gets it may press a button that brings them to the room. */
+    /** Whether anybody who gets it may press a button that brings them to the room. */
     public function opens(): bool
     {
         return in_array($this, [self::ComeIn, self::WaitOutside, self::Elsewhere], true);

@@ -13,7 +13,7 @@ final readonly class DoorRules
     /**
      * @param  int  $opensBefore  minutes before the start; for hosts $opensBeforeHosts
      * @param  bool  $needsHost  nobody comes in before a host is inside
-     * @param  bool  $othersWait  whoever does not go straight in waits outside; otherwise they are turned away
+     * @param  bool  $othersWait  anybody who does not go straight in waits outside; otherwise they are turned away
      * @param  bool  $oneDevice  a second device takes over from the first
      * @param  bool  $hiddenOutside  the link is hidden outside the door's hours, from the end of a session until the
      *   doors of the next one open

@@ -15,7 +15,7 @@ final readonly class Floor
 {
     /**
      * @param  bool  $mutedOnEntry  the microphone is off when somebody comes in
-     * @param  int|null  $speakers  at most so many microphones at one time; cameras likewise
+     * @param  int|null  $speakers  at most so many microphones at once; cameras likewise
      */
     public function __construct(
         public Who $speak = Who::Everyone,

@@ -39,7 +39,7 @@ final readonly class JoinAttempt
 
     /**
      * The same for the sessions that are the visitor's own: a leaver has those until the last day, a joiner those from
-     * the first, a substitute exactly one. Whoever has no part at all stands before all of them as a stranger.
+     * the first, a substitute exactly one. Anybody who has no part at all stands before all of them as a stranger.
      */
     public function ofTheirs(): self
     {
@@ -91,7 +91,7 @@ final readonly class JoinAttempt
                     : SessionRole::None));
     }
 
-    /** Who stands there, as far as one session is concerned; without one, on a day. */
+    /** Who is there, as far as one session is concerned; without one, on a day. */
     public function visitorFor(?PlannedSession $session, int $day): Visitor
     {
         if ($this->belonging === null) {

@@ -42,7 +42,7 @@ final readonly class OpeningHours
     /**
      * @param  list<array{int, int, int}>  $spans
      *
-     * @throws Fault where there is none, one ends before it starts, or two overlap
+     * @throws Fault if there is none, one ends before it starts, or two overlap
      */
     public function __construct(array $spans)
     {
@@ -109,7 +109,7 @@ final readonly class OpeningHours
             implode(', ', array_map(fn (array $s): string => self::say(...$s), $this->spans));
     }
 
-    /** The same, for whoever reads it. */
+    /** The same, for anybody who reads it. */
     public function said(): Said
     {
         return Said::list(array_map(fn (array $s): Said => self::span(...$s), $this->spans));

@@ -7,7 +7,7 @@ namespace Nomada\Core\Joining;
 use Nomada\Core\Registration\RegistrationState;
 
 /**
- * Who stands at the door: a teacher of the section, somebody with (or without) a registration, or a guest without an
+ * Who is at the door: a teacher of the section, somebody with (or without) a registration, or a guest without an
  * account.
  */
 final readonly class Visitor

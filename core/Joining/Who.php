@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Joining;
 
-/** Who may do a thing inside: nobody, the host and whoever is given the floor, or everyone. */
+/** Who may do a thing inside: nobody, the host and anybody who is given the floor, or everyone. */
 enum Who: string
 {
     case Nobody = 'nobody';

@@ -6,7 +6,7 @@ namespace Nomada\Core\Language;
 
 /**
  * The language in which somebody reads: what they chose, else what the roster says of them, else what their browser
- * asks for, else the school's. A tag is looked up as RFC 4647, 3.4 says: `es-419` is read as `es` where there is none
+ * asks for, else the school's. A tag is looked up as RFC 4647, 3.4 says: `es-419` is read as `es` if there is none
  * of its own.
  */
 final class ReaderLanguage

@@ -24,7 +24,7 @@ enum LetterKind: string implements Wording
     case Recording = 'recording';
     case Reminder = 'reminder';
 
-    /** @return list<string> what may stand in braces in a template of this kind */
+    /** @return list<string> what may be in braces in a template of this kind */
     public function placeholders(): array
     {
         if ($this->isOfAccount()) {
@@ -65,7 +65,7 @@ enum LetterKind: string implements Wording
         return in_array($this, [self::NotHere, self::Missed, self::Recording], true);
     }
 
-    /** Whether whoever gets it may do without: what tells of somebody else's sessions. */
+    /** Whether anybody who gets it may do without: what tells of somebody else's sessions. */
     public function mayBeStopped(): bool
     {
         return in_array($this, [self::Guardian, self::Changed, self::Cancelled], true) || $this->isOfAbsence();

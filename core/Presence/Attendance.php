@@ -7,7 +7,7 @@ namespace Nomada\Core\Presence;
 /**
  * One student in one session: what follows from when they were inside (docs/rules.md, Presence and attendance).
  *
- * A correction and an excuse stand beside what was computed and take nothing of it away.
+ * A correction and an excuse are beside what was computed and take nothing of it away.
  */
 final readonly class Attendance
 {
@@ -37,7 +37,7 @@ final readonly class Attendance
 
     /**
      * @param  list<PresenceEvent>  $told
-     * @param  int  $from  UTC seconds of the start; $to of the end, or of when it was ended, or of now
+     * @param  int  $from  UTC seconds of the start; $to of the end, or of when it was ended, or of this moment
      */
     public static function of(array $told, int $from, int $to, AttendanceRules $rules = new AttendanceRules()): self
     {

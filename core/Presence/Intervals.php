@@ -7,7 +7,7 @@ namespace Nomada\Core\Presence;
 /**
  * When somebody was inside, out of what was told of it in any order, some of it missing or doubled.
  *
- * Each device is followed by itself, and the devices are then laid over each other:
+ * Each device is followed on its own, and the devices are then laid over each other:
  * - a second join without a leave between them, or a second leave, is a doubled one and says nothing;
  * - a leave that comes first lost its join: they were inside from the start;
  * - a join that comes last lost its leave: they were inside until the end;

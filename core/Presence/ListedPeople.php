@@ -19,7 +19,7 @@ final readonly class ListedPeople
     {
     }
 
-    /** The sourcedId of whoever it certainly is. */
+    /** The sourcedId of the certain match. */
     public function certain(string $person, string $address): ?string
     {
         foreach ($this->people as $one) {

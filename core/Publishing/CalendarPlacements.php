@@ -86,7 +86,7 @@ final class CalendarPlacements
         );
     }
 
-    /** What whoever is no student reads of their part. */
+    /** What everybody but students reads about their role. */
     private static function note(MembershipRole $role, PublishedWords $words): string
     {
         return $role === MembershipRole::Student ? '' : "\n".$words->phrases->say("roles.$role->value");
@@ -142,7 +142,7 @@ final class CalendarPlacements
      * sessions that are theirs.
      *
      * @param  bool  $withLinks  with the person's own links
-     * @param  string|null  $language  of whoever reads it; the section's where null
+     * @param  string|null  $language  of the person who reads it; the section's where null
      * @return list<EventSeries>
      */
     public static function feed(
@@ -205,7 +205,7 @@ final class CalendarPlacements
         );
     }
 
-    /** @return array{string, string} what stands over an event, and what stands in it but for a reader's own */
+    /** @return array{string, string} what is over an event, and what is in it but for a reader's own */
     public static function heading(
         SectionFacts $section,
         SeriesFacts $series,

@@ -106,7 +106,7 @@ final class Changes
         return $out;
     }
 
-    /** The gravest of what differs; null where nothing does that a student would notice. */
+    /** The gravest of what differs; null where nothing is there that a student would notice. */
     private static function kind(?ToldSession $was, ?ToldSession $is): ?ChangeKind
     {
         $isHeld = $is !== null && ! $is->isCancelled;

@@ -74,7 +74,7 @@ final class CommonFields
         return $words->phrases->say('doors', ['minutes' => $section->door->opensBefore]);
     }
 
-    /** The join code as it is read out, and where it is typed in; empty where there is none. */
+    /** The join code as it is read out, and where it is typed in; empty if there is none. */
     public static function code(PublishedWords $words, string $code, SectionFacts $section): string
     {
         return $code === ''
@@ -82,7 +82,7 @@ final class CommonFields
             : $words->phrases->say('code', ['code' => JoinCode::show($code), 'address' => $section->joinPage]);
     }
 
-    /** The number to dial, with its PIN; empty where there is none. */
+    /** The number to dial, with its PIN; empty if there is none. */
     public static function phone(PublishedWords $words, string $number, string $pin): string
     {
         return $number === '' ? '' : $words->phrases->say('phone', ['number' => $number, 'pin' => $pin]);

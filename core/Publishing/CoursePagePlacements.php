@@ -8,7 +8,7 @@ use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 
 /**
- * What ought to stand on a section's course page: its pinned place, its drop-in rooms, and an item a week. The pinned
+ * What should be on a section's course page: its pinned place, its drop-in rooms, and an item a week. The pinned
  * place carries each session with the moment at which it gives way to the next, and the course site shows the one whose
  * turn it is.
  */

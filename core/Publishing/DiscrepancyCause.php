@@ -14,10 +14,10 @@ enum DiscrepancyCause: string
     case NoAnswer = 'no-answer';
 
     /**
-     * @param  string|null  $wanted  fingerprint of what ought to stand
+     * @param  string|null  $wanted  fingerprint of what should be
      * @param  string|null  $standing  fingerprint of what we left there
      * @param  string|null  $left  the version that we left there
-     * @param  string|null  $there  the version that stands there; null for nothing
+     * @param  string|null  $there  the version that is there; null for nothing
      */
     public static function of(
         bool $isLeftAlone,

@@ -12,7 +12,7 @@ final readonly class FieldChange
     }
 
     /**
-     * The fields that differ, in the order of the new content, then those that fall away.
+     * The fields that differ, in the order of the new content, then those that are dropped.
      *
      * @param  array<string, string|list<string>>  $before
      * @param  array<string, string|list<string>>  $after

@@ -43,7 +43,7 @@ final readonly class MaterialFacts
         return new self($title, $address);
     }
 
-    /** What is read of it where it stands: title and address, and the day where it is for one. */
+    /** What is read of it where it is: title and address, and the day where it is for one. */
     public function line(Phrases $phrases): string
     {
         return ($this->day === null ? '' : $phrases->day(new LocalDate($this->day)).', ').

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
-/** What stands behind a place. */
+/** What is behind a place. */
 enum PlaceKind: string
 {
     /** The simulated service that ships with the application. */

@@ -102,7 +102,7 @@ final readonly class PlaceSettings
         }
     }
 
-    /** Whether another setting leads to another server: what stood at the old one does not stand there. */
+    /** Whether another setting leads to another server: what was at the old one is not there. */
     public function isElsewhere(self $other): bool
     {
         return [$this->kind, $this->url, $this->user] !== [$other->kind, $other->url, $other->user];

@@ -7,9 +7,9 @@ namespace Nomada\Core\Publishing;
 use Closure;
 
 /**
- * One thing of ours at one destination, as it ought to stand there. `key` is its own within the destination and never
+ * One thing of ours at one destination, as it should be there. `key` is its own within the destination and never
  * changes; `fields` are what a person reads, in order, each under its code (of one of several series with its id: `link
- * 12`); their words are the reader's. Those in SETTINGS are for the place and no words of the item: where it stands,
+ * 12`); their words are the reader's. Those in SETTINGS are for the place and no words of the item: where it is,
  * from when till when, who may answer, and for whom. The body is what only the machine there needs (an iCalendar
  * object).
  */
@@ -19,9 +19,9 @@ final readonly class Placement
 
     /**
      * @param  array<string, string|list<string>>  $fields
-     * @param  (Closure(): string)|null  $makes  makes the body, when it is to be sent
-     * @param  string|null  $person  sourcedId of the one person whose calendar it stands in
-     * @param  array<int, string>  $of  titles of the series whose ids stand in the fields' codes
+     * @param  (Closure(): string)|null  $makes  makes the body, when it should be sent
+     * @param  string|null  $person  sourcedId of the one person whose calendar it is in
+     * @param  array<int, string>  $of  titles of the series whose ids are in the fields' codes
      * @param  string  $language  of what is read (BCP 47)
      * @param  string  $essence  equal for an equal body, and cheaper: most placements are compared and not sent
      */

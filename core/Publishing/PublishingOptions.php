@@ -9,7 +9,7 @@ use Nomada\Core\Language\ReaderLanguage;
 use Nomada\Core\Term\Term;
 
 /**
- * How what we publish of a section stands at the places: in which language, where on the course page, from when till
+ * How a section's items are shown at the destinations: in which language, where on the course page, from when till
  * when, how much of each session, who may answer, and for whom. What a place cannot do it leaves out.
  */
 final readonly class PublishingOptions
@@ -151,7 +151,8 @@ final readonly class PublishingOptions
     }
 
     /**
-     * Whether somebody reads what is posted: posts for chosen students are read by them, and by whoever is no student.
+     * Whether somebody reads what is posted: posts for chosen students are read by them, and by everybody who is not a
+     * student.
      */
     public function isFor(string $person, bool $isStudent): bool
     {

@@ -6,7 +6,7 @@ namespace Nomada\Core\Publishing;
 
 use Nomada\Core\Belonging\MembershipRole;
 
-/** Somebody whose calendar the section's sessions stand in, with the link of each series that is their own. */
+/** Somebody whose calendar the section's sessions are in, with the link of each series that is their own. */
 final readonly class Reader
 {
     /**

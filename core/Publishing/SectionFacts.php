@@ -51,7 +51,7 @@ final readonly class SectionFacts
 
     /**
      * The same for a page or feed that many read at one secret address, which a reader may keep after they left: no
-     * link, code, number or PIN stands in it, but an address at which each is asked who they are.
+     * link, code, number or PIN is in it, but an address at which each is asked who they are.
      *
      * @param  callable(int): string  $enter  the address of a series
      * @param  callable(int): string  $enterRoom  the address of a drop-in room

@@ -117,13 +117,13 @@ final readonly class SectionStatus
         return $out;
     }
 
-    /** Whether anything of it stands at any destination. */
+    /** Whether anything of it is published anywhere. */
     public function stands(): bool
     {
         return $this->sum('leave', 'change', 'remove') > 0;
     }
 
-    /** How many placements differ from what ought to stand. */
+    /** How many placements differ from what should be. */
     public function differing(): int
     {
         return $this->sum('add', 'change', 'remove');

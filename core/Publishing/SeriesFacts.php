@@ -20,14 +20,14 @@ final readonly class SeriesFacts
     /**
      * @param  list<PlannedSession>  $sessions
      * @param  list<PlannedSession>  $cancelled
-     * @param  array<string, true>  $elsewhere  people (by sourcedId) in whose calendars it stands by another section
+     * @param  array<string, true>  $elsewhere  people (by sourcedId) in whose calendars it is by another section
      *   that shares it
      * @param  array<string, Belonging>  $belongings  of everybody who has a part in any of its sections, by sourcedId
      * @param  array<string, list<int>>|null  $registered  where students register for each session: the sessions' ids
      *   for which each is, by sourcedId; null where they register for all at once
      * @param  array<int, string>  $recordings  addresses of what is released to everybody, by the session's start
      * @param  PlanHistory|null  $stretches  its plans one after the other; the plan alone where null
-     * @param  bool  $isHidden  its link is hidden, outside the door's hours or by hand, so it stands at no destination
+     * @param  bool  $isHidden  its link is hidden, outside the door's hours or by hand, so it is at no destination
      */
     public function __construct(
         public int $id,
@@ -68,7 +68,7 @@ final readonly class SeriesFacts
     }
 
     /**
-     * The sessions that stand in somebody's calendar: theirs by the rule of belonging; all of them where they have no
+     * The sessions that are in somebody's calendar: theirs by the rule of belonging; all of them where they have no
      * part (a registrant who was accepted by hand). Where students register for each session, those of a student are
      * the ones that they are registered for.
      *
@@ -105,7 +105,7 @@ final readonly class SeriesFacts
     }
 
     /**
-     * What stands where the whole section reads it: all but those for chosen students.
+     * What the whole section reads: all sessions but those for chosen students.
      *
      * @return list<PlannedSession>
      */

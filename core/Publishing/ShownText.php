@@ -6,7 +6,7 @@ namespace Nomada\Core\Publishing;
 
 use Nomada\Core\Post\Wording;
 
-/** What stands at a destination in words that a school may choose. */
+/** What is at a destination in words that a school may choose. */
 enum ShownText: string implements Wording
 {
     case CourseNext = 'course-next';
@@ -43,7 +43,7 @@ enum ShownText: string implements Wording
         return $this === self::CalendarEvent;
     }
 
-    /** Where it stands. */
+    /** Where it is. */
     public function place(): Place
     {
         return match ($this) {

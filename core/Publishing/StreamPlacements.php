@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
-/** What ought to stand in a section's class stream: the opening post, and a post each time that changes were told. */
+/** What should be in a section's class stream: the opening post, and a post each time that changes were told. */
 final class StreamPlacements
 {
     /** The post that tells a section how to come in. */

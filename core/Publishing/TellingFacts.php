@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Publishing;
 
-/** Changes of a section that were told at one time. */
+/** Changes of a section that were told at once. */
 final readonly class TellingFacts
 {
     /** @param  list<SessionChange>  $changes */

@@ -8,7 +8,7 @@ namespace Nomada\Core\Publishing;
 final readonly class ToldSeries
 {
     /**
-     * @param  string  $link  a sum of the link that stands at the destinations; empty for none
+     * @param  string  $link  a sum of the link that is at the destinations; empty for none
      * @param  int  $opensBefore  minutes
      * @param  array<string, ToldSession>  $sessions  by their keys
      */

@@ -12,7 +12,7 @@ enum Verb: string
     case Remove = 'remove';
     case Leave = 'leave';
 
-    /** By the fingerprints of what ought to stand and what stands; null for nothing. */
+    /** By the fingerprints of what should be and what is there; null for nothing. */
     public static function between(?string $wanted, ?string $standing): ?self
     {
         return match (true) {

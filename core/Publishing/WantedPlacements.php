@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Publishing;
 
 /**
- * What ought to stand at every destination for one section. A pure function of the facts: no clock is asked, so nothing
+ * What should be at every destination for one section. A pure function of the facts: no clock is asked, so nothing
  * becomes stale by the passing of time alone.
  */
 final class WantedPlacements
@@ -43,7 +43,7 @@ final class WantedPlacements
     /**
      * How a text reads for a section, in given words; an event's is the section's own, by the link of its series.
      *
-     * @return array{string, string} what stands over it, and the text
+     * @return array{string, string} what is over it, and the text
      */
     public static function written(SectionFacts $section, ShownText $text, PublishedWords $words): array
     {

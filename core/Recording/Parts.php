@@ -9,7 +9,7 @@ namespace Nomada\Core\Recording;
  * twenty, none inside a cue; the fewest parts, and of those the ones with the longest pauses between them.
  *
  * A pause is the time between two cues in which nobody speaks; where two cues touch it is one of no length. Where it
- * cannot be done, short parts are allowed; a cue of more than twenty minutes is a part by itself, since a cue is never
+ * cannot be done, short parts are allowed; a cue of more than twenty minutes is a part on its own, since a cue is never
  * cut.
  */
 final class Parts
@@ -57,7 +57,7 @@ final class Parts
     }
 
     /**
-     * The whole, but for what is spoken without a pause for longer than a part may last: that is a part by itself,
+     * The whole, but for what is spoken without a pause for longer than a part may last: that is a part on its own,
      * together with what before and behind it would be too short for one.
      *
      * @param  list<array{int, int}>  $spoken

@@ -17,7 +17,7 @@ final readonly class Registering
 {
     /**
      * @param  bool  $each  for each session; else once for the series
-     * @param  bool  $acceptsCertain  accepts by itself where the match is certain; else somebody does
+     * @param  bool  $acceptsCertain  accepts on its own where the match is certain; else somebody does
      * @param  LocalDate|null  $opens  the first day, on the school's clock; null for at once
      * @param  LocalDate|null  $closes  the last day, inclusive; null for as long as there are sessions
      * @param  int|null  $seats  null for no limit
@@ -87,7 +87,7 @@ final readonly class Registering
         return $this->seats === null || $held < $this->seats;
     }
 
-    /** `Students register once; certain ones are accepted by themselves; from Mon 8 Feb until Fri 12 Feb; 24 seats` */
+    /** `Students register once; certain ones are accepted on their own; from Mon 8 Feb until Fri 12 Feb; 24 seats` */
     public function said(): Said
     {
         $when = match (true) {

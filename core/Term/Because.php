@@ -15,7 +15,7 @@ final class Because
 
     public const OUTSIDE = '=outside';
 
-    /** It would stand at the time of another session of its series. */
+    /** It would be at the time of another session of its series. */
     public const OVERLAPS = '=overlaps';
 
     /** The calendar has taken its date out of the pattern. */

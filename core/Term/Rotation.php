@@ -77,7 +77,7 @@ final readonly class Rotation
         return array_map($this->label(...), range(1, $this->n));
     }
 
-    /** The number of a label, null where it is none of this rotation. */
+    /** The number of a label, null if it is none of this rotation. */
     public function numberOf(string $label): ?int
     {
         $at = array_search(strtoupper($label), $this->labels(), true);

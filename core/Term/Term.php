@@ -79,7 +79,7 @@ final class Term
         }
     }
 
-    /** The plan that an open day goes by; null where no plan is known. */
+    /** The plan that an open day follows; null where no plan is known. */
     public function planOn(int $day): ?DayPlan
     {
         return isset($this->shorts[$day]) ? $this->shorts[$day]->plan : $this->plan;

@@ -6,7 +6,7 @@ namespace Nomada\Core\Timetable;
 
 /**
  * Where an assignment leaves sessions over: each stretch of overlapping sessions that one of them is in is coloured
- * anew from its start, which leaves none over where there are as many places as run at one time (interval graphs are
+ * again from its start, which leaves none over where there are as many places as run at once (interval graphs are
  * perfect); with several plans by search. A stretch that this does not help stays as it is; a series' other sessions
  * stay where they are.
  */

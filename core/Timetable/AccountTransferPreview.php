@@ -9,7 +9,7 @@ final readonly class AccountTransferPreview
 {
     /**
      * @param  list<HostedSeries>  $running  all series of a term
-     * @param  array<int>  $chosen  those that go to the account; whoever stands on it already stays
+     * @param  array<int>  $chosen  those that go to the account; anybody who is on it already stays
      * @return array<int, array{sessions: int, with: list<int>, fits: bool}> by chosen series: how many of its sessions
      *   clash, with which series, and whether the account's plan holds it
      */

@@ -302,7 +302,7 @@ final class Clashes
     }
 
     /**
-     * More on a host account, or in a room, than it bears at one time; longer or larger than the account's plan.
+     * More on a host account, or in a room, than it bears at once; longer or larger than the account's plan.
      *
      * @param  array<int, true>|null  $only
      * @return list<Clash>
@@ -364,8 +364,8 @@ final class Clashes
     }
 
     /**
-     * Whoever starts when all places are taken: where there is one place, against each that runs then; where there are
-     * more, against the one that has run longest.
+     * Anybody who starts when all places are taken: where there is one place, against each that runs then; where there
+     * are more, against the one that has run longest.
      *
      * @param  list<Meeting>  $meetings
      * @param  array<int, true>|null  $only

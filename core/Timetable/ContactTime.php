@@ -53,7 +53,7 @@ final readonly class ContactTime
         return $this->held + $this->coming;
     }
 
-    /** Minutes short of the target; below zero where it is passed; null where there is none. */
+    /** Minutes short of the target; below zero where it is passed; null if there is none. */
     public function short(): ?int
     {
         return $this->target === null ? null : $this->target - $this->reaches();

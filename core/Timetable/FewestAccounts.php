@@ -22,7 +22,7 @@ final readonly class FewestAccounts
     /** @var list<OverlapGroup> one of each shape */
     private array $stretches;
 
-    /** @var array<int, int> by a set of kinds, as bits: how many run at one time that only these hold */
+    /** @var array<int, int> by a set of kinds, as bits: how many run at once that only these hold */
     private array $peaks;
 
     /**
@@ -40,7 +40,7 @@ final readonly class FewestAccounts
                 $b->plan,
             ],
         );
-        // Of two that hold the same the one with more at one time is never the worse.
+        // Of two that hold the same the one with more at once is never the worse.
         $sizes = [];
         foreach ($kinds as $kind) {
             $sizes["$kind->seats $kind->minutes"] ??= $kind;

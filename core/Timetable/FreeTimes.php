@@ -40,7 +40,7 @@ final class FreeTimes
      * @param  array<int, list<array{int, int, int}>>  $students  busy times of the students by day number: UTC start,
      *   end, and how many of the series' students are in it
      * @param  array<string, int>  $zones  how many students live in each zone
-     * @param  Zone|null  $zone  whose clock the series goes by; the term's where null
+     * @param  Zone|null  $zone  whose clock the series follows; the term's where null
      * @param  array<int, list<array{int, int}>>  $full  by day number: UTC spans in which the series' host account
      *   bears no session more
      */
@@ -354,8 +354,8 @@ final class FreeTimes
     /** @param  list<int>  $days */
     private function uncomfortable(array $days, int $start): int
     {
-        // One look at the first and the last day: between them lies at most one change of a clock. Whoever is out of
-        // hours on both counts once.
+        // One look at the first and the last day: between them lies at most one change of a clock. Anybody who is out
+        // of hours on both counts once.
         $out = [];
         foreach (array_unique([$days[0], $days[count($days) - 1]]) as $day) {
             foreach ($this->elsewhere($day) as $zone => [$ahead, $people]) {

@@ -8,7 +8,7 @@ use Nomada\Core\Fault;
 
 /**
  * An account at the conference bridge, and what its hosting plan allows: seats and minutes of a session, and how many
- * sessions at one time.
+ * sessions at once.
  */
 final readonly class HostAccount
 {

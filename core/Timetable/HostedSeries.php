@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 /**
- * A series as licences see it: when its sessions run, how many people come at most, and the account that it stands on.
+ * A series as licences see it: when its sessions run, how many people come at most, and the account that it is on.
  */
 final readonly class HostedSeries
 {
@@ -13,7 +13,7 @@ final readonly class HostedSeries
 
     /**
      * @param  list<array{int, int}>  $sessions  UTC start and end, ascending
-     * @param  int|null  $account  where it stands now
+     * @param  int|null  $account  where it is now
      */
     public function __construct(
         public int $series,

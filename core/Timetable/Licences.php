@@ -7,12 +7,13 @@ namespace Nomada\Core\Timetable;
 use Nomada\Core\Term\Zone;
 
 /**
- * How many sessions run at one time, how many host accounts that takes, and which series runs on which.
+ * How many sessions run at once, how many host accounts that takes, and which series runs on which.
  *
- * The fewest accounts follow from the peak: intervals can be coloured with as many colours as run at one time (interval
- * graphs are perfect). A series that keeps one account for a whole term may need more; whoever does not fit whole is
- * split over accounts, and where that leaves sessions over although there are accounts, those that run in one stretch
- * with them change accounts for that once. Accounts of one plan that are as many as the peak leave no session over.
+ * The fewest accounts follow from the peak: intervals can be coloured with as many colours as run at once (interval
+ * graphs are perfect). A series that keeps one account for a whole term may need more; anybody who does not fit whole
+ * is split over accounts, and where that leaves sessions over although there are accounts, those that run in one
+ * stretch with them change accounts for that once. Accounts of one plan that are as many as the peak leave no session
+ * over.
  */
 final readonly class Licences
 {
@@ -25,7 +26,7 @@ final readonly class Licences
     }
 
     /**
-     * The largest number of sessions that run at one time, and when that is first and how often.
+     * The largest number of sessions that run at once, and when that is first and how often.
      *
      * @return array{n: int, from: int, to: int, times: int} UTC seconds
      */
@@ -57,7 +58,7 @@ final readonly class Licences
     }
 
     /**
-     * Sessions at one time over the week: for every weekday and step, the most of any week.
+     * Sessions at once over the week: for every weekday and step, the most of any week.
      *
      * @return array<int, array<int, int>> by weekday (1 Monday), then by minute of the day; steps with none are not
      *   in it
@@ -100,8 +101,8 @@ final readonly class Licences
     }
 
     /**
-     * Keeps what stands where it fits; then places the rest, those first that get in the way of most; moves one that
-     * stands where that makes room; and splits a series over accounts only where no account has room for the whole of
+     * Keeps series where they are if they fit; then places the rest, those first that obstruct most; moves one
+     * if that makes room; and splits a series over accounts only where no account has room for the whole of
      * it.
      *
      * @param  list<HostAccount>  $accounts

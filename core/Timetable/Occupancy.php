@@ -111,7 +111,7 @@ final class Occupancy
     }
 
     /**
-     * The most that run at one time: counted at each start.
+     * The most that run at once: counted at each start.
      *
      * @param  array<array{int, int, int}>  $within
      */

@@ -6,7 +6,7 @@ namespace Nomada\Core\Timetable;
 
 /**
  * Sessions of which each overlaps with one before it: what is decided inside of one stretch touches no other. Each is
- * a {@see HostedSeries} of one session, and they stand in the order in which they begin.
+ * a {@see HostedSeries} of one session, and they are in the order in which they begin.
  */
 final readonly class OverlapGroup
 {

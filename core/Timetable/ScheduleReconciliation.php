@@ -10,12 +10,12 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
 /**
- * Lays the sessions of a series anew over what stands: a function of its plan, of what was decided of single sessions,
- * and of the calendar.
+ * Lays the sessions of a series again over what is there: a function of its plan, of what was decided of single
+ * sessions, and of the calendar.
  *
  * What has begun stays as it is. What was decided of a single session stays while its date exists in the pattern, and
  * is listed where it does not. A moved session, and an extra one, lives by its own moment: the day that it is held on,
- * not the date that it came from. What stands on a closed day is lost and waits with all that is its own, and is held
+ * not the date that it came from. What is on a closed day is lost and waits with all that is its own, and is held
  * again when the day opens. No series overlaps itself: an extra or moved session at the time of another one waits too.
  */
 final readonly class ScheduleReconciliation
@@ -39,7 +39,7 @@ final readonly class ScheduleReconciliation
 
     /**
      * @param  list<PlannedSession>  $planned  what the plan makes
-     * @param  list<PlannedSession>  $standing  what stands now
+     * @param  list<PlannedSession>  $standing  what is there now
      * @param  int  $now  UTC seconds
      * @param  bool  $byCalendar  whether the calendar changed and not the plan: what has lost its date then (a rotation
      *   day that is another one now) waits for it instead of falling away
@@ -263,7 +263,7 @@ final readonly class ScheduleReconciliation
         return $out;
     }
 
-    /** "Thu 18 Feb, moved to Fri 19 Feb": what falls away, for a list. */
+    /** "Thu 18 Feb, moved to Fri 19 Feb": what is dropped, for a list. */
     public static function told(PlannedSession $fallen): Said
     {
         $own = $fallen->own;

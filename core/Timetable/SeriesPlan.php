@@ -138,7 +138,7 @@ final readonly class SeriesPlan
 
     /**
      * How much of what was asked for the term cannot hold: dates of the pattern before or after it (looking a year
-     * beyond at most), or, where n sessions are to be held, how many of those do not fit.
+     * beyond at most), or, where n sessions should be held, how many of those do not fit.
      */
     public function outside(Term $term): int
     {

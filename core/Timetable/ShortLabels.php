@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable;
 
 /**
- * What stands in a block that has room for six or seven letters: a section's code, and where several sections of a term
+ * What is in a block that has room for six or seven letters: a section's code, and where several sections of a term
  * have one, what tells them apart: the last word of their titles (`7MAT A`), else what their ids end on, else a number.
  */
 final class ShortLabels

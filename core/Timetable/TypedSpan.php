@@ -31,7 +31,7 @@ final readonly class TypedSpan
 
     /**
      * @param  array{string, string}  $fields  the names of the two, for the fault
-     * @param  array{string, string}  $sure  the answers given, each as answer() writes it; empty where there is none
+     * @param  array{string, string}  $sure  the answers given, each as answer() writes it; empty if there is none
      * @param  bool  $asks  whether a time before 07:00 or after 21:00 is asked about, or only noted
      *
      * @throws Fault that is the question, or says how to write it

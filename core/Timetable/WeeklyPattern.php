@@ -17,7 +17,7 @@ final readonly class WeeklyPattern implements Pattern
     /** @var list<int> 1 (Monday) to 7, ascending */
     public array $weekdays;
 
-    /** The weekday of a code of RFC 5545 ("TU"); 0 where there is none. */
+    /** The weekday of a code of RFC 5545 ("TU"); 0 if there is none. */
     public static function weekday(string $code): int
     {
         return (int) array_search($code, self::CODES, true);

@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\Schema;
 use Nomada\App\Support\KeyFingerprint;
 
 /**
- * The database of version 0.1.0. It stands in database/schema, a file a room, as it was then: whatever changes from
+ * The database of version 0.1.0. It is in database/schema, a file a room, as it was then: whatever changes from
  * here on is a migration of its own that keeps what is there.
  */
 return new class extends Migration {

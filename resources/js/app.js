@@ -44,7 +44,7 @@ Alpine.data('theme', () => ({
         localStorage.setItem('nomada.theme', next);
     },
 }));
-// What is worked out behind a page is looked at again by itself, as long as it takes.
+// What is worked out behind a page is looked at again on its own, as long as it takes.
 Alpine.data('comeback', () => ({
     init() {
         setTimeout(() => window.location.reload(), 2000);
@@ -65,7 +65,7 @@ Alpine.data('copy', () => ({
 keys(Modal);
 Alpine.start();
 
-// What was refused is seen where it stands: what is folded around it opens, and the page is there.
+// What was refused is seen where it is: what is folded around it opens, and the page scrolls there.
 const refused = [...document.querySelectorAll('main [role=alert], main .invalid')].filter(
     told => told.textContent.trim() !== '',
 );

@@ -12,7 +12,7 @@ export const board = () => ({
     last: null,
     stop: -1,
     init() {
-        // Once the parts are known: whoever was quicker than this script may have pressed one already.
+        // Once the parts are known: somebody quicker than this script may have pressed one already.
         this.$nextTick(() => (this.$refs.all && this.$refs.all.checked ? this.chooseAll() : this.count()));
         this.$root.addEventListener('keydown', e => this.key(e));
         this.$root.addEventListener('click', e => this.click(e));

@@ -4,7 +4,7 @@ const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
 const written = date =>
     [DAYS[date.getUTCDay()], date.getUTCDate(), MONTHS[date.getUTCMonth()], date.getUTCFullYear()].join(' ');
 
-/** A date's field: it is typed; the browser's own calendar stands beside it and writes into it. */
+/** A date's field: it is typed; the browser's own calendar is beside it and writes into it. */
 export const dated = () => ({
     init() {
         const { button, picker } = this.$refs;

@@ -1,5 +1,5 @@
-// Whoever waits before a door looks again without pressing. When it opens, the page is read anew. In between it asks,
-// with growing pauses, whether the door has changed: that is small, and everybody who waits shares the answer.
+// Anybody who waits before a door looks again without pressing. When it opens, the page is read again. In between it
+// asks, with growing pauses, whether the door has changed: that is small, and everybody who waits shares the answer.
 const FIRST = 15000;
 const DAY = 86400;
 

@@ -26,7 +26,7 @@ export const editor = () => ({
                 ),
             );
         if (this.$root.querySelector('[name=plan_touched]')?.value === '') this.plan('0');
-        // A series that is changed is looked at as it stands; a new one once something is typed.
+        // A series that is changed is looked at as it is; a new one once something is typed.
         if (this.$root.querySelector('[name=start_time]').value !== '') this.look();
     },
     // Whether anything but the title was touched: where somebody else has saved meanwhile, it decides what can stand.

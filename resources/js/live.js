@@ -1,4 +1,4 @@
-// What leads to another page, or changes what is not fetched anew.
+// What leads to another page, or changes what is not fetched again.
 const LEAVES = ['come-in', 'note', 'pass', 'pass-move', 'pass-keep', 'end', 'rehearse'];
 
 // The live desk looks again every few seconds by its version, but not under somebody's hand; what is done on it is sent

@@ -18,7 +18,7 @@ export const plan = () => ({
     count() {
         const on = [...this.$root.querySelectorAll("input[name='sections[]']:checked")];
         this.chosen = on.length;
-        // Told is with what stands in the class stream.
+        // Shown beside what is in the class stream.
         const stream = this.$root.querySelector("input[name='places[]'][value='class-stream']");
         this.toTell = stream?.checked ? on.filter(b => b.dataset.toTell === '1').length : 0;
         // Of each section so many steps at each place, in the places' order.

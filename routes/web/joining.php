@@ -32,7 +32,7 @@ Route::get('/join/{secret}/look', [DoorController::class, 'look'])
     ->name('door.look');
 
 Route::middleware('auth')->group(function (): void {
-    // The door: for whoever is signed in; who gets in is its own answer.
+    // The door: for anybody who is signed in; who gets in is its own answer.
     Route::get('/go/{address}', [DoorController::class, 'short'])
         ->where('address', ShortAddress::PATTERN)
         ->middleware('throttle:door')

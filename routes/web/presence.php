@@ -15,7 +15,7 @@ Route::middleware(['signed', 'throttle:door'])->group(function (): void {
 });
 
 Route::middleware('auth')->group(function (): void {
-    // A recording is for whoever hosts its session, and for students to whom it is released: asked for each.
+    // A recording is for anybody who hosts its session, and for students to whom it is released: asked for each.
     Route::get('/recordings/{recording}', [RecordingController::class, 'show'])->name('recording');
     Route::post('/recordings/{recording}/word', [RecordingController::class, 'word'])
         ->middleware('throttle:code')
@@ -43,7 +43,7 @@ Route::middleware('auth')->group(function (): void {
             ->name('records.rows');
         Route::get('/records/missed', [AbsenceController::class, 'missed'])->name('missed');
         Route::post('/records/missed', [AbsenceController::class, 'write'])->name('missed.write');
-        // One student's: the sections that whoever looks has in common with them.
+        // One student's: the sections that the viewer has in common with them.
         Route::get('/records/people/{sourcedId}', [AbsenceController::class, 'student'])->name(
             'attendance.student',
         );

@@ -30,7 +30,7 @@ Route::withoutMiddleware('web')
     });
 
 Route::middleware('auth')->group(function (): void {
-    // For whoever has a part in its section, which is its own answer.
+    // For anybody who has a part in its section, which is its own answer.
     Route::get('/materials/{file}', [MaterialController::class, 'file'])
         ->where('file', '[0-9A-HJKMNP-TV-Z]{26}')
         ->name('material');

@@ -161,7 +161,7 @@ test('no two rooms need each other, however long the way round', function () {
             }
         }
     }
-    // Whoever needs nobody (any more) is taken out, until nobody can be.
+    // Rooms that need no other are taken out, until none can be.
     do {
         $free = array_filter($needs, fn (array $others): bool => array_intersect_key($others, $needs) === []);
         $needs = array_diff_key($needs, $free);

@@ -191,7 +191,7 @@ final class Browser
         if ("$url $person" === $this->who) {
             $this->open($page);
         }
-        // The school may have been laid anew in between, and its sign-ins gone with it.
+        // The school may have been laid again in between, and its sign-ins gone with it.
         if ("$url $person" !== $this->who || ($person !== '' && $this->isToSignIn())) {
             $this->fresh($url);
             $person === '' ? $this->open($page) : $this->signInAsDemo($person, $page);
@@ -272,7 +272,7 @@ final class Browser
     {
         foreach ($keys as $key) {
             $name = WebDriverKeys::class."::$key";
-            // What has the focus may be written anew between two keys.
+            // What has the focus may be written again between two keys.
             $this->wait(function () use ($key, $name): bool {
                 $this->driver
                     ->switchTo()
@@ -287,7 +287,7 @@ final class Browser
     }
 
     /**
-     * On with the Tab key until it stands on something that reads so, or on what a selector finds. Everything on the
+     * On with the Tab key until it is on something that reads so, or on what a selector finds. Everything on the
      * way, and where it ends, has to be seen to have the focus.
      */
     public function tabTo(string $what): self
@@ -333,7 +333,7 @@ final class Browser
         }
     }
 
-    /** What is typed on whatever has the focus, over what stands there. */
+    /** What is typed on whatever has the focus, over what is there. */
     public function over(string $text): self
     {
         return $this->keys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL, $text);
@@ -564,7 +564,7 @@ final class Browser
         $this->driver->takeScreenshot($file);
     }
 
-    /** Whether it is so; a page that is written anew under the look is looked at again. */
+    /** Whether it is so; a page that is written again under the look is looked at again. */
     private static function holds(callable $is): bool
     {
         try {

@@ -190,7 +190,7 @@ test('a whole school arrives from one address, and 200 wrong passwords there shu
     }
     signsIn($this, 'T-1')->assertRedirect('/');
     $this->post('/sign-out');
-    // Whoever guesses at one account there is stopped the sooner.
+    // Guessing at one account is stopped sooner.
     foreach ([1, 2, 3] as $n) {
         signsIn($this, 'T-2', 'not this one')->assertSessionHasErrors('email');
     }

@@ -174,7 +174,7 @@ test('the table goes out as CSV, as a workbook with a sheet a session, and as a 
         'why' => '=1+1',
     ]);
     $text = (string) $this->get('/records/sections/MAR/as/csv')->assertOk()->getContent();
-    // A spreadsheet is kept from running it; whoever reads it back has what was typed.
+    // A spreadsheet is kept from running it; anybody who reads it back has what was typed.
     expect($text)->toContain("'=1+1");
     $csv = new Csv('a.csv', $text, ['Day', 'Id', 'Status']);
     expect($csv->faults)

@@ -8,7 +8,7 @@ use Symfony\Component\Yaml\Yaml;
 
 /*
  * docs/bridge.openapi.yaml states what a conference service of a school's own has to speak; our stand-in is held to it,
- * so that whoever goes by the document can be spoken to.
+ * so that anybody who follows the document can be spoken to.
  */
 
 /** @return array<string, mixed> */

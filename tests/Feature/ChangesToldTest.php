@@ -153,7 +153,7 @@ test('where every place is a page of ours nothing differs, and publishing still 
     DB::table('section_announcements')->delete();
     $refresh = app(Nomada\App\Actions\Publishing\RefreshPlacements::class);
     $refresh(DB::table('sections')->pluck('id')->all());
-    // What stands by itself is seen, so what changes from now on is told.
+    // What is on its own is seen, so what changes from now on is told.
     expect(DB::table('section_announcements')->pluck('section_id')->all())->toContain($this->section('MAR')->id);
     $cancel = marineOn('2027-02-11');
     $this->as('A-1')->post("/sections/MAR/series/$cancel->series_id/sessions/$cancel->id/cancellation", [

@@ -19,7 +19,7 @@ beforeEach(function () {
         ->firstOrFail();
 });
 
-/** All that stands of sessions, but for the ids of rows. */
+/** All that is of sessions, but for the ids of rows. */
 function allSessions(): array
 {
     return DB::table('sessions')

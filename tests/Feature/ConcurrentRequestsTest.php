@@ -92,7 +92,7 @@ test('a form knows what it was drawn from, whatever it is about', function (stri
         ->call($method, $path, [...$mine, '_drawn' => $drawn])
         ->assertStatus(409);
     expect($row())->toBe($before);
-    // Sent once more, drawn from what stands now, it is saved.
+    // Sent once more, drawn from what is there now, it is saved.
     $this->call($method, $path, [...$mine, '_drawn' => FormVersion::field($subject)])->assertStatus(302);
     expect($row())->not->toBe($before);
 })->with([

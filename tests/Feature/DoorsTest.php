@@ -333,7 +333,7 @@ test('whoever waits is told when the door has changed, without a session, and al
     expect($version(shared: true))->toBe($early);
     $open = $version();
     expect($open)->not->toBe($early);
-    // Hidden by somebody: at once, whoever else has looked.
+    // Hidden by somebody: at once, no matter who else has looked.
     $link->update(['is_hidden' => true]);
     expect($version(shared: true))->not->toBe($open);
     $link->update(['is_hidden' => false]);

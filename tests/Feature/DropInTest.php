@@ -141,7 +141,7 @@ test('it stands on the course page, changes there, and goes when it is taken out
         'open' => 'Tue 15:00–16:00, Thu 09:00–09:50 Madrid',
         'link' => $room->address(),
     ]);
-    // Its hours are in the language of whoever reads them.
+    // Its hours are in the language of the person who reads them.
     Nomada\App\Models\Term\Person::query()
         ->where('sourced_id', 'S-1')
         ->update(['language' => 'es']);

@@ -70,7 +70,7 @@ test('hosts of a past session are the teachers of today, and a substitute for so
         ->assertSessionHasErrors();
     $this->put('/records/rules', $rules + ['substitute_days' => 30])->assertSessionHasNoErrors();
     expect($desk('T-1'))->toBe(200);
-    // Whoever left is no host of what is over, whatever they were then.
+    // Anybody who left is no host of what is over, whatever they were then.
     DB::table('enrolments')
         ->where('person_id', personCalled('T-2')->id)
         ->update(['ends_on' => '2027-02-05']);
@@ -155,7 +155,7 @@ test('a section’s secret address gives out no link, code or number, and can be
         expect($all)->not->toContain($secret);
     }
     expect($all)->toContain(route('enter', $link->series_id));
-    // It asks who comes, and leads each to their own; whoever is not of the section finds nothing.
+    // It asks who comes, and leads each to their own; anybody who is not of the section finds nothing.
     $this->get("/enter/$link->series_id")->assertRedirect('/sign-in');
     $own = JoinLink::query()
         ->where(['series_id' => $link->series_id, 'person_id' => personCalled('S-1')->id])

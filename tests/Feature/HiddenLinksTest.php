@@ -5,7 +5,7 @@ use Nomada\App\Models\Joining\JoinLink;
 use Nomada\App\Models\Timetable\Series;
 use Tests\Support\StandinServer;
 
-/** @return string everything that stands at the places for Marine Science, as one text */
+/** @return string everything that is at the places for Marine Science, as one text */
 function allThatStands(): string
 {
     $at = StandinServer::shared();

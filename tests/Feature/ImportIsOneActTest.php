@@ -90,7 +90,7 @@ test('each kind of row is imported, undone, and every row is as it was', functio
     $after = rowsOfAll();
     foreach ($before as $table => $rows) {
         if ($table === 'join_links' || $table === 'registrations') {
-            // Whoever left has a new link, since the old one is dead for good; who is registered is as it was.
+            // Anybody who left has a new link, since the old one is dead for good; who is registered is as it was.
             $people = fn (array $of): array => array_map(
                 fn (array $r): array => [$r['series_id'], $r['person_id'], $r['kind'] ?? $r['state']],
                 array_values(

@@ -130,7 +130,7 @@ test('everybody of a series is told of a change, once, with the timetable as it 
         ->toContain('EXDATE')
         ->and(mailbox($this, 'T-2'))
         ->toHaveCount(1);
-    // Nothing that opens a door stands in a guardian's letter: the series link asks for an account, and no personal
+    // Nothing that opens a door is in a guardian's letter: the series link asks for an account, and no personal
     // link is there.
     foreach (JoinLink::query()->where('kind', '!=', 'series')->get() as $link) {
         expect($letter->attachments()[0]['content'])->not->toContain($link->secret);
@@ -187,7 +187,7 @@ test(
             ->assertSessionHas('said', 'Link and timetable are being sent to Rui Mestre again.');
         postGoes();
         expect(mailbox($this, 'S-2'))->toHaveCount(2)->and(mailbox($this, 'S-1'))->toHaveCount(1);
-        // A replaced link is written about by itself; then nobody is left to write to.
+        // A replaced link is written about on its own; then nobody is left to write to.
         $this->post("$path/replacement", ['link' => $own('S-2')->id]);
         $this->post("$path/letters")->assertSessionHas('said', 'Everybody already has the link and timetable.');
         $this->post("$path/letters/{$own('S-1')->id}");

@@ -124,7 +124,7 @@ test('a file is given to whoever has a part in the section, and to nobody else',
     foreach (['T-2' => 200, 'A-1' => 200, 'G-1' => 200, 'T-1' => 404, 'S-4' => 404] as $person => $status) {
         $this->as($person)->get($at)->assertStatus($status);
     }
-    // Whoever has left gets it no more.
+    // Anybody who has left gets it no more.
     $this->as('S-3')->get($at)->assertOk();
     momentAt('2027-02-21', '09:00');
     $this->as('S-3')->get($at)->assertNotFound();

@@ -162,7 +162,7 @@ test('the lost sessions of a closure are made up in one step with one undo', fun
     $page = $this->get('/term/make-ups?reason=Storm')->assertOk()->getContent();
     preg_match_all('/name="take\[(\d+)\]" value="([^"]+)" checked/', $page, $found);
     $take = array_combine($found[1], $found[2]);
-    // What is proposed for one is taken for the next: no two at one time for those who share people.
+    // What is proposed for one is taken for the next: no two at once for those who share people.
     expect(count($take))->toBe(8);
     $this->post('/term/make-ups', ['take' => $take, 'reason' => 'Storm'])->assertSessionHas(
         'said',

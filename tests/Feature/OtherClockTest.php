@@ -7,7 +7,7 @@ use Nomada\Core\Timetable\FreeTime;
 use Tests\Support\English;
 use Tests\Support\SmallSchool;
 
-// Statistics goes by Casablanca's clock, on Mondays at 10:00 there: 11:00 in Madrid until 8 March, 10:00 from 15 March,
+// Statistics follows Casablanca's clock, on Mondays at 10:00 there: 11:00 in Madrid until 8 March, 10:00 from 15 March,
 // 11:00 from April on.
 beforeEach(
     fn () => $this->school([

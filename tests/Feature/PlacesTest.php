@@ -80,7 +80,7 @@ test('a page of ours stands by itself: nothing is sent, and nothing can drift', 
     expect(Placement::query()->where('place', 'course-page')->whereRaw(Placement::DIFFERS)->count())->toBe(0);
     Artisan::call('nomada:publish', ['--section' => ['MAR']]);
     expect($this->standins->get('/course/pages/MAR')['items'])->toBe([]);
-    // A change of what ought to stand stands at once.
+    // A change of what should be is at once.
     DB::table('series')->update(['title' => 'Practical']);
     app(Nomada\App\Actions\Publishing\RefreshPlacements::class)([$this->section('MAR')->id]);
     expect(Placement::query()->where('place', 'course-page')->whereRaw(Placement::DIFFERS)->count())->toBe(0);

@@ -25,7 +25,7 @@ beforeEach(function () {
     Artisan::call('nomada:publish');
 });
 
-/** What stands at the course page of a section, by item. */
+/** What is at the course page of a section, by item. */
 function pageAt(string $section): array
 {
     $answer = test()->standins->get("/course/pages/$section");
@@ -116,7 +116,7 @@ test(
             ->toContain('Week 6')
             ->not->toContain('Week 4')
             ->not->toContain('Week 7');
-        // Somebody takes the list away: what stood after it stands where it would without.
+        // Somebody takes the list away: what stood after it is where it would without.
         $this->standins->delete('/course/pages/MAR/items/reading-list');
         expect(pageShown('MAR', '2027-02-09T08:00:00Z'))->toContain('Next session');
         Artisan::call('nomada:truth');

@@ -23,7 +23,7 @@ function planTotal(array $options = []): array
     return json_decode(Artisan::output(), true)['total'];
 }
 
-/** @return array<string, mixed> what stands at all stand-ins */
+/** @return array<string, mixed> what is at all stand-ins */
 function standing($standins): array
 {
     return [
@@ -64,7 +64,7 @@ test('the plan adds everything, the run carries it out, and the same again chang
     $this->get($run)->assertSee('0 of 36 items');
     $this->work();
     $this->get("$run/progress")->assertSee('All 36 items up to date');
-    // Statistics has no timetable: nothing is to be done there, and still it is not as it should be.
+    // Statistics has no timetable: nothing should be done there, and still it is not as it should be.
     $this->get('/publishing?show=all')
         ->assertSeeText('0 sections have something to publish')
         ->assertSeeText('2 are up to date')

@@ -124,7 +124,7 @@ test('to those who were absent, with a word', function () {
     $this->post("$path/word", ['word' => 'harbour'])->assertSessionHasNoErrors();
     $this->get($path)->assertSee('The tide rises')->assertSee('and it falls');
     expect(DB::table('recordings')->value('transcript_hash'))->not->toContain('arbour');
-    // Whoever was away is written to, once, however often it is released; whoever was inside is not.
+    // Anybody who was away is written to, once, however often it is released; anybody who was inside is not.
     $this->as('T-2')->put("$path/release", ['whom' => 'all', 'parts' => [1]]);
     expect(DB::table('emails')->where('kind', 'recording')->pluck('person_id')->all())->toBe([
         personCalled('S-3')->id,

@@ -149,7 +149,7 @@ test('a student who leaves the roster gives the seat to the next one who waits',
                 ->plus(-1)
                 ->iso(),
         ]);
-    // Nothing has followed yet; the seat is free all the same.
+    // Nothing has followed yet; the seat is free anyway.
     expect(DecideRegistration::held($series, null))->toBe(0);
     Artisan::call('nomada:register', ['--left' => true]);
     expect([Registering::of('S-1')->state->value, Registering::of('S-2')->state->value])
@@ -372,7 +372,7 @@ test('a long queue is compared behind the page, once, and again when anything of
     $this->work();
     $this->get('/registration/desk')->assertSee('Accept all 100 exact matches')->assertSee('All 310');
     $this->get('/registration/desk?verdict=unknown')->assertSee($name(150))->assertDontSee('being compared');
-    // A decision changes the queue: it is compared anew, here and now for whoever does not want to wait.
+    // A decision changes the queue: it is compared again, here and now for anybody who does not want to wait.
     $this->post(
         '/registration/'.DB::table('registrations')->where('state', 'waiting')->value('id').'/acceptance',
     );

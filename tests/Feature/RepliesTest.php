@@ -54,7 +54,7 @@ test('answers come by mail, the latest counts, and the section says who has and 
     $post(answered('galia@school.example', 'DECLINED', '20270208T090000Z'))->assertSee('Already known.');
     $post(answered('rui@school.example', 'DECLINED'))->assertSee('1 new reply.');
     $post(answered('rui@school.example', 'DECLINED', event: "RECURRENCE-ID:20270211T090000Z\r\n"));
-    // Whoever has nothing to do with it, and what is no answer.
+    // Somebody else's answer, and what is no answer.
     $post(answered('stranger@home.example', 'ACCEPTED'))->assertSee('Already known.');
     $post('Subject: hello')->assertStatus(422)->assertSee('This is not a reply to an invitation.');
     $post(str_repeat('x', 1_000_001))->assertStatus(413);

@@ -27,7 +27,7 @@ const ROUTES = [
     'today' => ['GET', '/today', 200, 200, 200, 403, 401],
     'records' => ['GET', '/records', 200, 200, 200, 403, 401],
     'records.rows' => ['GET', '/records/rows?rows[]=MAR', 200, 200, 200, 403, 401],
-    // By its signature alone, whoever brings it; without one it is nobody's.
+    // Its signature is enough, no matter who brings it; without one it is refused.
     'replies' => ['POST', '/replies', 403, 403, 403, 403, 403],
     'webhooks' => ['GET', '/publishing/webhooks', 200, 403, 403, 403, 401],
     'webhooks.store' => ['POST', '/publishing/webhooks', 422, 403, 403, 403, 401],

@@ -136,7 +136,7 @@ test('what goes on in a room: microphones, hands, talk, sheet, a question, a rec
         'person',
     )[$who];
 
-    // Microphones: one at a time, and none where the teacher keeps them off, but for whoever has the floor.
+    // Microphones: one at a time, and none where the teacher keeps them off, but for anybody who has the floor.
     expect([$does($galia, ['do' => 'mic', 'on' => true]), $does($rui, ['do' => 'mic', 'on' => true])])->toBe([
         200,
         409,
@@ -185,7 +185,7 @@ test('what goes on in a room: microphones, hands, talk, sheet, a question, a rec
         ->toBe([0, 2])
         ->and(collect($act('clear-question')->json('talk'))->pluck('text'))
         ->toContain('Quick question: Rising? 0 yes, 2 no');
-    // The sheet is the host's, or whoever's who has the floor.
+    // The whiteboard is the host's, or that of people who have the floor.
     $mark = ['do' => 'mark', 'kind' => 'text', 'x' => 10, 'y' => 20, 'text' => 'high water'];
     expect([
         $does($galia, $mark),
@@ -195,7 +195,7 @@ test('what goes on in a room: microphones, hands, talk, sheet, a question, a rec
         ->toBe([403, 200, 400])
         ->and($this->standins->page($galia))
         ->toContain('high water');
-    // Whoever looks again with the version of now is told that nothing has changed.
+    // Asking again with the current version says that nothing has changed.
     $version = $act('wipe')->json('version');
     $look = str_replace('?', '/look?', $galia);
     $looks = fn (int $v): int => Http::withOptions(['cookies' => $this->standins->cookies])

@@ -159,7 +159,7 @@ test('looking as a student: every place read back beside the door, and what diff
         ->assertSee('all destinations show the right sessions')
         ->assertSee('lets them in from 08:50')
         ->assertSee('Tue 9 Feb, 10:00–10:47 Madrid');
-    // No secret of the student's is shown to whoever looks.
+    // No secret of the student's is shown to the viewer.
     expect($page->getContent())->not->toContain('/join/');
     $this->standins->put(
         '/course/pages/MAR/items/week-5',

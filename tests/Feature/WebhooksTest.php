@@ -41,7 +41,7 @@ test('another program is told of what is published and of what has changed, sign
             $r->data()['type'] === 'section.changed' &&
             $r->data()['data'] == ['section' => 'MAR', 'title' => 'Marine — ñ'];
     });
-    // Sent again it keeps its id; by itself it is not sent again.
+    // Sent again it keeps its id; on its own it is not sent again.
     expect(app(Webhooks::class)->send())->toBe(['arrived' => 0, 'failed' => 0]);
     $message = DB::table('webhook_messages')->first();
     $this->as('A-1')
@@ -134,7 +134,7 @@ test('a wrong address is told beside its field, a trial is sent at once, and ten
     webhookAt($this);
     Http::fake(['*' => Http::response('', 200)]);
     $this->post('/publishing/webhooks/'.DB::table('webhooks')->value('id').'/trial');
-    // Whoever waits for it waits for nothing else that is due.
+    // Anybody who waits for it waits for nothing else that is due.
     app(Webhooks::class)->tell(Webhooks::CHANGED, []);
     $this->post('/publishing/webhooks/'.DB::table('webhooks')->value('id').'/trial');
     expect(DB::table('webhook_messages')->whereNotNull('due_at')->pluck('kind')->all())->toBe([Webhooks::CHANGED]);

@@ -30,7 +30,7 @@ function someoneElse(): PDO
 beforeEach(fn () => DB::rollBack());
 afterEach(function (): void {
     DB::purge('else');
-    // What found none to go back from would lay all tables anew.
+    // What found none to go back from would lay all tables again.
     DB::beginTransaction();
 });
 

@@ -32,7 +32,7 @@ final class English
         return strtr($found, $pairs);
     }
 
-    /** Where it stands, what was expected there, and what was found. */
+    /** Where it is, what was expected there, and what was found. */
     public static function line(ImportFault $fault): string
     {
         $where =

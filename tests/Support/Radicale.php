@@ -79,7 +79,7 @@ final class Radicale
         return "http://127.0.0.1:$this->port";
     }
 
-    /** @return array<string, string> what stands in a person's calendar, by name of the file */
+    /** @return array<string, string> what is in a person's calendar, by name of the file */
     public function calendar(string $person): array
     {
         $out = [];

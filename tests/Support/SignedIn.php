@@ -30,7 +30,7 @@ final class SignedIn
         $http()
             ->asForm()
             ->post("$url/sign-in", ['_token' => $m[1] ?? '', 'email' => $email, 'password' => 'carnival-tide-27']);
-        // Whoever knew the cookie of before has nothing: signing in gives another one.
+        // Knowing the earlier cookie helps nobody: signing in gives another one.
         expect(
             array_column($jar->toArray(), 'Value', 'Name')['nomada-session'] ??
                 array_column($jar->toArray(), 'Value', 'Name'),

@@ -6,7 +6,9 @@ namespace Tests\Support;
 
 use Illuminate\Support\Facades\DB;
 
-/** All rows of the database at one moment, put back a good deal faster than what had made them could make them anew. */
+/**
+ * All rows of the database at one moment, put back a good deal faster than what had made them could make them again.
+ */
 final readonly class Snapshot
 {
     /**
@@ -48,7 +50,7 @@ final readonly class Snapshot
                 );
             }
         });
-        // New rows get numbers behind those, wherever counting had begun anew.
+        // New rows get numbers behind those, wherever counting had begun again.
         DB::select('select '.implode(', ', $this->counted));
     }
 

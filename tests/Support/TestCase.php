@@ -27,7 +27,7 @@ abstract class TestCase extends Base
         }
     }
 
-    /** With the connection that was there: a new one learns tables and how names are sorted anew, for each test. */
+    /** With the connection that was there: a new one learns tables and how names are sorted again, for each test. */
     protected function setUpTraits()
     {
         if ($this->goesBack() && self::$connection !== null) {

@@ -83,7 +83,7 @@ final class SecondFactor
     }
 
     /**
-     * Whether a typed code opens, once: the authenticator's of now, or one on paper.
+     * Whether a typed code opens, once: the authenticator's current one, or one on paper.
      *
      * @throws Fault where too many were wrong
      */
@@ -134,7 +134,7 @@ final class SecondFactor
         return $came;
     }
 
-    /** Takes it away again: by its owner, or by the console where everything is lost. */
+    /** Removes it again: by its owner, or by the console where everything is lost. */
     public function drop(Person $person): void
     {
         DB::transaction(function () use ($person): void {

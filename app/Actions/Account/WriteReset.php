@@ -9,7 +9,8 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 
 /**
- * Writes to whoever has asked for a new password, if the school knows them: behind the answer, which is one for all.
+ * Writes to anybody who has asked for a new password, if the school knows them: behind the answer, which is one for
+ * all.
  */
 final class WriteReset implements ShouldQueue
 {

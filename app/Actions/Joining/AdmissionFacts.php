@@ -181,7 +181,7 @@ final readonly class AdmissionFacts
     }
 
     /**
-     * Without those for chosen students of whom whoever stands there is none.
+     * Leaves out sessions for chosen students if the visitor is not one of them.
      *
      * @return list<PlannedSession>
      */

@@ -243,7 +243,7 @@ final readonly class BulkAct
         };
     }
 
-    /** @return array<string, mixed> what an act changes, as it stands */
+    /** @return array<string, mixed> what an act changes, as it is */
     private function was(string $act, Series $series): array
     {
         return match ($act) {

@@ -181,7 +181,7 @@ final readonly class DecideAdmission
         $series = $link instanceof JoinLink ? $link->series_id : null;
         $key = $series === null ? "door room $link->id" : "door series $series";
         $shared = Cache::remember($key, self::SHARED, function () use ($link): string {
-            // As a host sees it: how the hours and the room are, whoever asks.
+            // As a host sees it: how the hours and the room are, no matter who asks.
             $now = $this->clock->seconds();
             if ($link instanceof DropInRoom) {
                 $hours = $link->openHours()->at($link->section->term->calendar(), $now);
@@ -216,7 +216,7 @@ final readonly class DecideAdmission
     }
 
     /**
-     * What of a room others wait for; not how many are inside, or all would read their pages anew with each who enters.
+     * What others wait for; not how many are inside, or every page would reload with each entry.
      *
      * @return array{bool, bool, bool}
      */
@@ -225,7 +225,7 @@ final readonly class DecideAdmission
         return [$room->hostInside, $room->isOver, $room->seats !== null && $room->inside >= $room->seats];
     }
 
-    /** How somebody's registrations for a series stand; empty where there is none. */
+    /** How somebody's registrations for a series stand; empty if there is none. */
     private static function decided(int $series, ?int $person): string
     {
         return $person === null
@@ -239,7 +239,7 @@ final readonly class DecideAdmission
                 ->implode(',');
     }
 
-    /** Whom the bridge knows somebody by: a guest by the browser, whoever is signed in. */
+    /** The bridge's id for somebody. A guest is known by the browser, no matter who is signed in. */
     public static function whom(
         AdmissionDecision $answer,
         JoinLink|DropInRoom $link,

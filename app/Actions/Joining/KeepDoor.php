@@ -142,7 +142,7 @@ final readonly class KeepDoor
     /**
      * @param  array<string, mixed>  $own
      * @param  array<string, mixed>  $of
-     * @return array<string, mixed>|null what differs; null where nothing does
+     * @return array<string, mixed>|null what differs; null where nothing is there
      */
     private static function differs(array $own, array $of): ?array
     {

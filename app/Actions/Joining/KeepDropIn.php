@@ -22,7 +22,7 @@ use Nomada\Core\Language\Said;
 
 /**
  * Makes, changes, hides, gives another link to and takes out a section's drop-in room. Each is in the audit log, and
- * what stands of it is stale.
+ * what is published of it is stale.
  */
 final readonly class KeepDropIn
 {
@@ -113,7 +113,7 @@ final readonly class KeepDropIn
     public function replace(DropInRoom $room, Person $by): void
     {
         DB::transaction(function () use ($room, $by): void {
-            // Locked and read anew: of two who replace it at once, the second retires the first one's link.
+            // Locked and read again: of two who replace it at once, the second retires the first one's link.
             $now = DropInRoom::query()
                 ->with(['section.term.school', 'section.term.closures'])
                 ->lock('for no key update')

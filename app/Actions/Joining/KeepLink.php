@@ -10,7 +10,7 @@ use Nomada\App\Support\Secrets;
 use Nomada\Core\Joining\LinkKind;
 use Nomada\Core\Joining\LinkSecret;
 
-/** The link in force of a kind for a series (and a person), made where there is none. Asking twice makes one. */
+/** The link in force of a kind for a series (and a person), made if there is none. Asking twice makes one. */
 final readonly class KeepLink
 {
     private const AT_ONCE = 500;

@@ -15,7 +15,7 @@ use Nomada\Core\Joining\Preset;
 use Nomada\Core\Joining\ShortAddress;
 use Nomada\Core\Language\Said;
 
-/** The school's own presets. One that is changed reaches every series that goes by it. */
+/** The school's own presets. One that is changed reaches every series that follows it. */
 final readonly class KeepPresets
 {
     public function __construct(private Audit $audit)
@@ -94,7 +94,7 @@ final readonly class KeepPresets
         }
     }
 
-    /** Whether a usual one is known by that, or called so in the language of whoever types it. */
+    /** Whether a usual one is known by that, or called so in the language of the person who types it. */
     private function isUsual(string $slug): bool
     {
         $names = array_map(fn (Preset $p): string => ShortAddress::slug(Say::put($p->name)), Preset::usual());

@@ -19,7 +19,7 @@ use Nomada\Core\Language\Said;
 
 /**
  * Makes the join links of series: a room at the conference bridge, the link, the join code, and the teacher's host
- * link. What ought to stand for its sections is written down by the caller, once for all that it makes.
+ * link. What should be for its sections is written down by the caller, once for all that it makes.
  */
 final readonly class MakeLink
 {

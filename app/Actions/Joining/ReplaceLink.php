@@ -20,7 +20,7 @@ use Nomada\Core\Language\Said;
 
 /**
  * Replaces links: the old ones die at once, and every placement that carries them is stale, so that the next publish
- * run mends all of them. A retired link tells its holder where the new one is found, and nothing else.
+ * run fixes all of them. A retired link tells its holder where the new one is found, and nothing else.
  */
 final readonly class ReplaceLink
 {
@@ -38,7 +38,7 @@ final readonly class ReplaceLink
      *
      * @return int how many were replaced
      *
-     * @throws Fault where there is none yet
+     * @throws Fault if there is none yet
      */
     public function all(Series $series, ?Person $by): int
     {
@@ -108,7 +108,7 @@ final readonly class ReplaceLink
                 $more +
                 ($old->join_code === null ? [] : ['join_code' => JoinCode::make(Secrets::random())]),
         );
-        // Whoever held a link of their own is written to; the others find the new one where the old one stood.
+        // Anybody who held a link of their own is written to; the others find the new one where the old one stood.
         if ($new->kind === LinkKind::Personal) {
             $this->letters->replaced($new->setRelation('person', $old->person));
         }

@@ -31,7 +31,7 @@ final readonly class RoomLook
                 fn (): array => $this->bridge->state($way->room, $meeting),
             );
         } catch (DestinationFailure) {
-            // Without the bridge nobody comes in anyway; what it says then stands beside the button.
+            // Without the bridge nobody comes in anyway; what it says then is beside the button.
             return new RoomState(hostInside: true);
         }
         $inside = array_column($state['inside'], 'person');

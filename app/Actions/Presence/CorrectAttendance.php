@@ -14,7 +14,7 @@ use Nomada\Core\Language\Said;
 use Nomada\Core\Presence\Correction;
 use Nomada\Core\Term\LocalDate;
 
-/** What a teacher says instead of what was computed; it stands beside it, and can be taken back. */
+/** What a teacher says instead of what was computed; it is beside it, and can be taken back. */
 final readonly class CorrectAttendance
 {
     public function __construct(private Clock $clock, private Audit $audit, private WorkOutSums $sums)

@@ -9,7 +9,7 @@ use Nomada\App\Models\Publishing\Run;
 /** What publishing began: the run, and how many letters tell of what changed. */
 final readonly class Begun
 {
-    /** @param  Run|null  $run  null where every place has what ought to stand there */
+    /** @param  Run|null  $run  null where every place has what should be there */
     public function __construct(public ?Run $run, public int $letters)
     {
     }

@@ -16,7 +16,7 @@ use Nomada\Core\Publishing\PlaceKind;
 use Nomada\Core\Publishing\PlaceSettings;
 
 /**
- * Says where a service is from now on. What stood at another server does not stand at the new one: all of it is to be
+ * Says where a service is from now on. What was at another server is not at the new one: all of it is to be
  * published there, and what was left at the old one stays there.
  */
 final readonly class ChangePlace

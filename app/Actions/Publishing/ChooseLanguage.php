@@ -7,7 +7,7 @@ namespace Nomada\App\Actions\Publishing;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 
-/** In which language somebody reads; what stands in their calendar follows with the next run. */
+/** In which language somebody reads; what is in their calendar follows with the next run. */
 final readonly class ChooseLanguage
 {
     /** @param  string|null  $language  BCP 47; null for as the roster or the browser says */

@@ -104,9 +104,10 @@ final class Drifts
     }
 
     /**
-     * Keeps down that something else stands there.
+     * Writes down that something else is there.
      *
-     * @param  array<string, string|list<string>>|null  $theirs  by the words that stand there; null where nothing does
+     * @param  array<string, string|list<string>>|null  $theirs  by the words that are there; null where nothing is
+     *   there
      */
     public function note(Placement $placement, ?array $theirs, ?string $etag): void
     {
@@ -123,7 +124,7 @@ final class Drifts
     }
 
     /**
-     * Keeps what stands there: no run touches it from now on.
+     * Keeps what is there: no run touches it from now on.
      *
      * @param  list<int>  $placements  ids
      * @return int how many
@@ -142,7 +143,7 @@ final class Drifts
     }
 
     /**
-     * Puts ours back, over what stands there now.
+     * Puts ours back, over what is there now.
      *
      * @param  list<int>  $placements  ids
      */
@@ -154,7 +155,7 @@ final class Drifts
                 ->lock('for update')
                 ->get();
             foreach ($rows as $row) {
-                // Over exactly what was looked at: what is changed once more in the meantime is asked for again.
+                // Over exactly what was looked at: what is changed once more meanwhile is asked for again.
                 Placement::query()
                     ->whereKey($row->placement_id)
                     ->update([
@@ -173,7 +174,7 @@ final class Drifts
     }
 
     /**
-     * Takes care of it again: what stands there is looked at at the next look, and ours is put there by the next run.
+     * Takes care of it again: what is there is looked at at the next look, and ours is put there by the next run.
      *
      * @throws Fault
      */
@@ -252,7 +253,7 @@ final class Drifts
         $destination = $this->destinations->at($place);
         $wanted = $this->wanted($placement);
         if ($found !== null && $wanted !== null && $destination->means($found, $wanted)) {
-            // Written anew by the server, or put by a try of ours whose answer got lost.
+            // Written again by the server, or put by a try of ours whose answer got lost.
             $placement->update([
                 'etag' => $found->etag,
                 'published_hash' => $wanted->fingerprint(),
@@ -282,7 +283,7 @@ final class Drifts
 
     /**
      * @param  list<int>  $placements
-     * @return list<int> those of which it is known that something else stands there
+     * @return list<int> items known to be changed outside
      */
     private function drifted(array $placements): array
     {

@@ -13,8 +13,8 @@ use Nomada\App\Support\Clock;
 use Nomada\Core\Belonging\SessionRole;
 
 /**
- * Gives a file of a section to whoever has a part in it, or will have; whoever has left gets it no more. Nobody else
- * learns that there is one.
+ * Gives a file of a section to anybody who has a part in it, or will have; anybody who has left gets it no more. Nobody
+ * else learns that there is one.
  */
 final readonly class HandOutMaterial
 {

@@ -16,7 +16,7 @@ use Nomada\Core\Language\Said;
 use Nomada\Core\Publishing\MaterialFacts;
 use Throwable;
 
-/** Adds and takes out what students of a section need; it stands with its item after the next publish run. */
+/** Adds and takes out what students of a section need; it is with its item after the next publish run. */
 final readonly class KeepMaterials
 {
     /** Of config/filesystems.php. */

@@ -18,7 +18,7 @@ use Nomada\Core\Publishing\PublishingOptions;
 use Nomada\Core\Publishing\ShownText;
 
 /**
- * How what is published stands at the places, of the school or of one section, and in what words. Nothing is sent: what
+ * How items are shown at the destinations, for the school or one section, and in what words. Nothing is sent: what
  * differs from then on is for the next run.
  */
 final readonly class KeepShowing
@@ -136,7 +136,7 @@ final readonly class KeepShowing
         }
     }
 
-    /** What ought to stand is written down anew for every section that has anything, behind the page. */
+    /** What should be is written down again for every section that has anything, behind the page. */
     private function all(): void
     {
         $sections = DB::table('published_items')->distinct()->orderBy('section_id')->pluck('section_id');

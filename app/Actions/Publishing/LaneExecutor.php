@@ -30,15 +30,15 @@ use Throwable;
 
 /**
  * Does steps of one lane, as the facts are at this moment and not as they were when the run began: a step whose
- * placement stands as it ought to by now has nothing to do. While one waits for the destination, the others go on.
+ * item is already as it should be has nothing to do. While one waits for the destination, the others go on.
  */
 final class LaneExecutor
 {
-    /** Requests of a lane that wait for their answers at one time. */
+    /** Requests of a lane that wait for their answers at once. */
     private const SIDE_BY_SIDE = 10;
 
     /**
-     * What ought to stand at a lane's place, of the sections that it goes over: their facts are read once.
+     * What should be at a lane's place, of the sections that it goes over: their facts are read once.
      *
      * @var array<string, WantedPlacement>
      */
@@ -183,7 +183,7 @@ final class LaneExecutor
     }
 
     /**
-     * After steps of a lane, in the same transaction: links change what ought to stand, and that is written down once
+     * After steps of a lane, in the same transaction: links change what should be, and that is written down once
      * for every section whose last link it was, for all of them together.
      *
      * @param  Collection<int, RunStep>  $steps
@@ -221,7 +221,7 @@ final class LaneExecutor
         );
     }
 
-    /** What stands there now; null where nothing does any more. */
+    /** What is there now; null where nothing is there any more. */
     private function bring(Destination $destination, Placement $placement, ?WantedPlacement $wanted): ?Receipt
     {
         if ($wanted !== null) {
@@ -235,8 +235,8 @@ final class LaneExecutor
     }
 
     /**
-     * What ought to stand for placements of a lane. What was kept may be older than a fingerprint, since the facts
-     * changed while the run went on: then they are read anew, once.
+     * What should be for placements of a lane. What was kept may be older than a fingerprint, since the facts
+     * changed while the run went on: then they are read again, once.
      *
      * @param  Collection<string, Placement>  $placements  by key
      * @param  list<int>  $sections

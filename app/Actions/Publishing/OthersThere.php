@@ -19,8 +19,8 @@ use Nomada\Core\Publishing\Place;
 use stdClass;
 
 /**
- * What others have added to course pages and class streams: it is named until somebody lets it stand or takes it away.
- * What stands in a person's own calendar beside ours is theirs, and nobody's to look at.
+ * What others have added to course pages and class streams: it is named until somebody accepts or removes it.
+ * What is in a person's own calendar beside ours is theirs, and nobody's to look at.
  */
 final readonly class OthersThere
 {
@@ -78,7 +78,7 @@ final readonly class OthersThere
     }
 
     /**
-     * Takes it away there, as long as it is what was looked at.
+     * Removes it there, as long as it is what was looked at.
      *
      * @throws Fault where the place has no way for that
      * @throws DestinationFailure

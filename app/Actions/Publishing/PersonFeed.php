@@ -60,7 +60,7 @@ final readonly class PersonFeed
         $events = [];
         foreach ($this->facts->for(array_values(array_map(intval(...), $sections)), true) as $facts) {
             foreach (CalendarPlacements::feed($facts, $person->sourced_id, $withOwnLinks) as $event) {
-                // A series that two of the person's sections share stands in it once.
+                // A series that two of the person's sections share is in it once.
                 $events[$event->uid] ??= $event;
             }
         }

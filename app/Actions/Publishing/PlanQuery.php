@@ -15,7 +15,7 @@ use Nomada\Core\Publishing\Verb;
 use Nomada\Core\Publishing\WantedPlacements;
 
 /**
- * The plan of a publish run: what ought to stand beside what stands, counted per section and destination, or in full
+ * The plan of a publish run: what should be beside what is there, counted per section and destination, or in full
  * for a few sections.
  *
  * @phpstan-type Counts array{add: int, change: int, remove: int, leave: int, trouble: int}
@@ -98,7 +98,7 @@ final readonly class PlanQuery
         return $out;
     }
 
-    /** How many placements differ from what ought to stand. */
+    /** How many placements differ from what should be. */
     public function differing(): int
     {
         return DB::table('published_items')->whereRaw(Placement::DIFFERS)->count();

@@ -13,7 +13,7 @@ use Nomada\Core\Publishing\WantedPlacements;
 use stdClass;
 
 /**
- * Writes down what ought to stand at the destinations for sections, after anything of theirs has changed.
+ * Writes down what should be at the destinations for sections, after anything of theirs has changed.
  * Only fingerprints are kept; the content is made again from the facts when it is sent.
  */
 final readonly class RefreshPlacements
@@ -85,7 +85,7 @@ final readonly class RefreshPlacements
             if ($gone->isEmpty()) {
                 return;
             }
-            // What never stood anywhere is forgotten; what stands must be removed there first.
+            // What never stood anywhere is forgotten; what is there must be removed there first.
             Placement::query()
                 ->whereKey($gone->whereNull('published_hash')->pluck('id')->all())
                 ->delete();
@@ -96,7 +96,7 @@ final readonly class RefreshPlacements
     }
 
     /**
-     * At a page or feed of ours what ought to stand stands, since it is made of the facts when it is looked at.
+     * Our own pages and feeds are always current: they are made when somebody looks.
      *
      * @return bool whether all of a section stands so: its students see it from now on, and are told of what changes
      */

@@ -8,7 +8,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
 /**
- * Writes down what ought to stand for sections, after something that many of them go by has changed. Done twice, it
+ * Writes down what should be for sections, after something that many of them go by has changed. Done twice, it
  * does the same.
  */
 final class RefreshSections implements ShouldQueue

@@ -61,7 +61,7 @@ final class RunLaneJob implements ShouldQueue
 
     /**
      * The jobs of a run: the calendars of a section are one, which are many people's; of the other lanes some sections
-     * together are one, since a section has few steps in them, and what ought to stand for new links is written down
+     * together are one, since a section has few steps in them, and what should be for new links is written down
      * together.
      *
      * @param  iterable<array{int, string}>  $lanes  section and lane

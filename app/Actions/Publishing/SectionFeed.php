@@ -14,7 +14,7 @@ use Nomada\Core\Publishing\SectionFacts;
 
 /**
  * A section's calendar for anybody who knows its secret address. It has every planned session, whether a link is made
- * yet or not. No link, code or number stands at any of a section's secret addresses: a reader keeps the address after
+ * yet or not. No link, code or number is at any of a section's secret addresses: a reader keeps the address after
  * they left, and each is asked who they are before they are led on.
  */
 final readonly class SectionFeed

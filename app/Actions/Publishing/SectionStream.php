@@ -55,7 +55,7 @@ final readonly class SectionStream
             ->all();
         $isLast = $rows->count() <= self::A_PAGE;
         foreach ($isLast ? WantedPlacements::at(Place::ClassStream, $facts) : [] as $placement) {
-            // Whoever has the address reads it: what is for chosen students stands elsewhere.
+            // Anybody who has the address reads it: what is for chosen students stands elsewhere.
             if ($placement->key === "$facts->id/opening" && $facts->showing->for === null) {
                 $entries[] = $this->opening($section, $placement);
             }

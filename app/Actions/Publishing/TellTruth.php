@@ -31,7 +31,7 @@ use Throwable;
 
 /**
  * The truth: for every person and every session of the coming days, what the door would say beside what each place
- * serves, read back from the place itself. Where the version there is the one that we left, and that is what ought to
+ * serves, read back from the place itself. Where the version there is the one that we left, and that is what should
  * stand, the place serves it; anything else is read and compared session by session.
  *
  * @phpstan-type Expected array{section: string, uid: string, row: stdClass|null, door: list<array{int, int}>,
@@ -95,7 +95,7 @@ final class TellTruth
     }
 
     /**
-     * Compares pages and streams, and gathers what each person's calendar ought to serve.
+     * Compares pages and streams, and collects what each person's calendar should serve.
      *
      * @param  list<int>  $ids
      * @param  list<string>  $ours
@@ -191,7 +191,7 @@ final class TellTruth
     }
 
     /**
-     * What the calendar of each reader of a section ought to serve in the span.
+     * What the calendar of each reader of a section should serve in the span.
      *
      * @param  array<string, WantedPlacement>  $wanted
      * @param  array<string, stdClass>  $rows
@@ -218,7 +218,7 @@ final class TellTruth
             $door = $one === null || ! isset($wanted[$key]) ? [] : self::door($one, $person, $from, $to);
             $this->sessions += count($door);
             $row = $rows[$key] ?? null;
-            // Nine thousand people's are kept at one time: nothing that is not asked for.
+            // Nine thousand people's are kept at once: nothing that is not asked for.
             if ($row !== null) {
                 unset($row->key, $row->person, $row->place, $row->section_id);
             }
@@ -271,7 +271,7 @@ final class TellTruth
     }
 
     /**
-     * What has to be compared: where the version is not the one that we left, or that is not what ought to stand.
+     * What has to be compared: where the version is not the one that we left, or that is not what should be.
      *
      * @param  list<Expected>  $expected
      * @return list<array{Expected, Found|null}>

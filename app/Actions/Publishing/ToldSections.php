@@ -12,7 +12,7 @@ use Nomada\Core\Publishing\ToldSeries;
 use Nomada\Core\Publishing\ToldSession;
 
 /**
- * What a section's students were last told of it, and until when something is left to tell: written anew whenever
+ * What a section's students were last told of it, and until when something is left to tell: written again whenever
  * anything of the section changes, so that one question finds whom nobody has told yet.
  */
 final readonly class ToldSections

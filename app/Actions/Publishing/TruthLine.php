@@ -8,7 +8,7 @@ use Nomada\Core\Publishing\DiscrepancyCause;
 use Nomada\Core\Publishing\DiscrepancyKind;
 use Nomada\Core\Publishing\Place;
 
-/** What some people see otherwise than the door would say, for one cause at one place of one section. */
+/** What some people see differently from how the door would say, for one cause at one place of one section. */
 final readonly class TruthLine
 {
     /**

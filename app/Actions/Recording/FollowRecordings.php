@@ -22,7 +22,7 @@ use RuntimeException;
 
 /**
  * Asks the bridge where the recordings of a session are, and fetches each once it is ready: sound and transcript are
- * kept before it counts as ready, so that whoever dies in between begins again.
+ * kept before it counts as ready, so that anybody who dies in between begins again.
  */
 final readonly class FollowRecordings
 {

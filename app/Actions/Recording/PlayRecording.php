@@ -21,7 +21,7 @@ use Nomada\Core\Term\LocalDate;
 use stdClass;
 
 /**
- * Who may see what of a recording, and its sound and words for them. Whoever hosts the session sees all of it; a
+ * Who may see what of a recording, and its sound and words for them. Anybody who hosts the session sees all of it; a
  * student the parts that are released to everybody or to them, by core's rule of belonging.
  */
 final readonly class PlayRecording
@@ -33,7 +33,7 @@ final readonly class PlayRecording
     /**
      * The parts that somebody may see.
      *
-     * @return list<array{int, int, int}> number, from, to in milliseconds; 404 where there is none
+     * @return list<array{int, int, int}> number, from, to in milliseconds; 404 if there is none
      */
     public function parts(Recording $recording, Person $for): array
     {

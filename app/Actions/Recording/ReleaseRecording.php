@@ -94,7 +94,7 @@ final readonly class ReleaseRecording
                 $by,
                 self::released(count($parts) === count($known) ? null : $parts, $people, $by === null),
             );
-            // Whoever was not there reads that it can be seen now.
+            // Anybody who was not there reads that it can be seen now.
             $missed = Person::query()
                 ->whereKey($people ?? $this->absent($fresh))
                 ->orderBy('id')

@@ -234,7 +234,7 @@ final readonly class DecideRegistration
 
     /**
      * Those of the waiting list who have a seat now wait for a decision, in order of arrival; who is certain is
-     * accepted where that is done by itself. Who has left every section of the series is passed over.
+     * accepted where that is done on its own. Who has left every section of the series is passed over.
      */
     public function moveUp(Series $series, ?int $session): void
     {
@@ -267,7 +267,7 @@ final readonly class DecideRegistration
     }
 
     /**
-     * Accepts those who are certain, where the series does so by itself. They are looked at beside all who wait for
+     * Accepts those who are certain, where the series does so on its own. They are looked at beside all who wait for
      * it: a student is given to one of them only.
      *
      * @param  list<Registration>  $registrations  of one series

@@ -23,8 +23,9 @@ use Nomada\Core\Registration\RegistrationState;
 use Nomada\Core\Registration\RosterFollow;
 
 /**
- * Registers a section's whole roster (and that of whoever shares a series with it) for each of its series: everybody
- * enrolled gets a registration with a personal link, and whoever has left loses theirs. Again the same changes nothing.
+ * Registers a section's whole roster (and of the sections that share a series with it) for each of its series:
+ * everybody enrolled gets a registration with a personal link, and anybody who has left loses theirs. Again the same
+ * changes nothing.
  */
 final readonly class RegisterRoster
 {
@@ -42,7 +43,7 @@ final readonly class RegisterRoster
     }
 
     /**
-     * Where a series is registered as a roster, its registrations follow whoever meets in it now.
+     * Where a series is registered as a roster, its registrations follow anybody who meets in it now.
      *
      * @return array{joined: int, left: int}
      */
@@ -67,7 +68,7 @@ final readonly class RegisterRoster
     }
 
     /**
-     * The same of many: some sections at a time, so that what ought to stand is written down in sets.
+     * The same of many: some sections at a time, so that what should be is written down in sets.
      *
      * @param  array<Section>  $sections
      * @param  bool  $onlyLeft  nobody is registered; who has left loses theirs
@@ -118,8 +119,8 @@ final readonly class RegisterRoster
                 ),
             );
             $follow = RosterFollow::between($roster, $registered, $today);
-            // Where students register themselves nobody is registered by the roster; whoever has left it loses the
-            // link all the same.
+            // Where students register themselves nobody is registered by the roster; anybody who has left it loses the
+            // link anyway.
             $join = $own || $onlyLeft ? [] : $follow->join;
             $leave = $own ? array_values(array_intersect($follow->leave, array_keys($roster))) : $follow->leave;
             $this->join($series->id, $join);
@@ -127,7 +128,7 @@ final readonly class RegisterRoster
             $sum['joined'] += count($join);
             $sum['left'] += count($leave);
             $this->note($series->setRelation('section', $section), $join, $leave);
-            // Where the others have been written to, whoever joins is too.
+            // Where the others have been written to, anybody who joins is too.
             if ($join !== [] && $this->isInvited($series->id)) {
                 $this->letters->invite($series);
             }
@@ -145,8 +146,8 @@ final readonly class RegisterRoster
     }
 
     /**
-     * Everybody enrolled in one of the sections that share a series; whoever is in two of them stays for the longer of
-     * the two.
+     * Everybody enrolled in one of the sections that share a series; anybody who is in two of them stays for the longer
+     * of the two.
      *
      * @param  list<int>  $sections
      * @return array<int, string|null> until when, by person

@@ -14,7 +14,7 @@ use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\SessionState;
 use stdClass;
 
-/** Writes the reminders that are due: one letter for all sessions of which somebody is reminded at one time. */
+/** Writes the reminders that are due: one letter for all sessions of which somebody is reminded at once. */
 final readonly class Remind
 {
     /** Seconds ahead; nobody is reminded earlier than the evening before. */

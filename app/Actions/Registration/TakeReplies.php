@@ -19,7 +19,7 @@ final readonly class TakeReplies
     public const MOST = 1_000_000;
 
     /**
-     * An answer counts for whoever sent it and for nobody else: the attendee it names has to be the sender of the
+     * An answer counts for its sender only: the attendee it names has to be the sender of the
      * message (RFC 5546, 3.2.3: a reply is about the one attendee who sends it).
      *
      * @param  string  $message  a whole mail message
@@ -39,13 +39,13 @@ final readonly class TakeReplies
         return $replies === [] ? null : $this->keep($replies);
     }
 
-    /** An email address without what stands after a plus in it, which is the same mailbox. */
+    /** An email address without what is after a plus in it, which is the same mailbox. */
     private static function untagged(string $address): string
     {
         return (string) preg_replace('/\+[^@]*(?=@)/', '', mb_strtolower($address));
     }
 
-    /** What stands in somebody's calendar. */
+    /** What is in somebody's calendar. */
     public function standing(string $person, string $object): int
     {
         $address = DB::table('people')->where('sourced_id', $person)->value('email');

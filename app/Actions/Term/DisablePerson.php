@@ -17,8 +17,8 @@ use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 
 /**
- * Disables a person, or enables them again. Whoever is disabled cannot sign in, and has no part in anything from that
- * day on; what was before stays.
+ * Disables a person, or enables them again. Anybody who is disabled cannot sign in, and has no part in anything from
+ * that day on; what was before stays.
  */
 final readonly class DisablePerson
 {
@@ -59,7 +59,7 @@ final readonly class DisablePerson
     }
 
     /**
-     * Writes it down for people and their enrolments; whoever is so already stays as they were.
+     * Writes it down for people and their enrolments; anybody who is so already stays as they were.
      *
      * @param  list<int>  $people
      * @return bool whether anybody changed

@@ -25,12 +25,12 @@ use Nomada\Core\Timetable\ScheduleReconciliation;
 
 /**
  * After a change of the school calendar (closed, opened and short days, day plans, rotation) the series that it
- * concerns are laid anew, in a few queries; those whose sessions changed count up and get a line in their history, and
+ * concerns are laid again, in a few queries; those whose sessions changed count up and get a line in their history, and
  * their sections' clashes and placements follow. What has begun stays.
  */
 final readonly class FollowCalendar
 {
-    /** Up to how many sections what ought to stand is written down at once; of more, behind the page. */
+    /** Up to how many sections what should be is written down at once; of more, behind the page. */
     private const AT_ONCE = 60;
 
     public function __construct(

@@ -15,7 +15,7 @@ use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 
 /**
- * The terms' dates and the closed days of an import: a change of the calendar like any other, which every series
+ * The terms' dates and the closed days of an import: a change of the calendar like every other, which every series
  * follows and which is undone with the import. What was closed here stays closed; what was
  * opened here stays open; both are told of.
  */

@@ -41,9 +41,9 @@ final class ImportLog
     public array $touched = [];
 
     /**
-     * @param  bool  $looks  nothing is to be written that takes long: the whole is taken back afterwards
-     * @param  list<string>|null  $sure  codes of the dangerous lines that are to be done; null for all
-     * @param  int|null  $by  who imports: whoever it is stays a coordinator
+     * @param  bool  $looks  nothing should be written that takes long: the whole is taken back afterwards
+     * @param  list<string>|null  $sure  codes of the dangerous lines that should be done; null for all
+     * @param  int|null  $by  who imports, and stays a coordinator
      */
     public function __construct(
         public readonly bool $looks,
@@ -57,7 +57,7 @@ final class ImportLog
         $this->lines[] = $line;
     }
 
-    /** Says a dangerous line, and whether it is to be done. When it is only looked at, all of them are done. */
+    /** Says a dangerous line, and whether it should be done. When it is only looked at, all of them are done. */
     public function dangerous(ImportLine $line): bool
     {
         $this->lines[] = $line;

@@ -56,8 +56,8 @@ final readonly class ImportSchool
     }
 
     /**
-     * @param  list<string>|null  $sure  codes of the dangerous lines that are to be done; null for all of them, but
-     *   for what a file that is empty or has shrunk by more than a tenth would take away
+     * @param  list<string>|null  $sure  codes of the dangerous lines that should be done; null for all of them, but
+     *   for what a file that is empty or has shrunk by more than a tenth would remove
      * @param  bool  $takesRemovals  that too
      * @return array<string, array{added: int, changed: int, removed: int, held?: int}> by kind of thing; `held` is how
      *   many removals were not done because they are so many
@@ -117,7 +117,7 @@ final readonly class ImportSchool
         return $done;
     }
 
-    /** @return array<string, int> how many of each kind a file of ours could take away */
+    /** @return array<string, int> how many of each kind a file of ours could remove */
     private function known(): array
     {
         $today = $this->clock->schoolDay()->iso();
@@ -439,7 +439,7 @@ final readonly class ImportSchool
 
     /**
      * A person's row with what may be changed of it: a role to or from coordinator, and an address, are asked for one
-     * by one; whoever imports stays who they are.
+     * by one; anybody who imports stays who they are.
      *
      * @param  array<string, mixed>  $row
      * @return array<string, mixed>
@@ -539,7 +539,7 @@ final readonly class ImportSchool
     }
 
     /**
-     * `enabledUser`: whoever it is false for has no part from today on. Who was disabled here stays so.
+     * `enabledUser`: somebody for whom it is false has no part from today on. Who was disabled here stays so.
      *
      * @param  array<string, stdClass>  $known
      */
@@ -586,9 +586,9 @@ final readonly class ImportSchool
     }
 
     /**
-     * Whoever is no longer in a section's enrolments has left it from today on, and keeps what was; a row that comes
-     * after the term has begun, without a first day, begins today. A row that moves to another section, person or part
-     * ends one membership and begins another: the past stays as it was.
+     * Anybody who is no longer in a section's enrolments has left it from today on, and keeps what was; a row that
+     * comes after the term has begun, without a first day, begins today. A row that moves to another section, person or
+     * part ends one membership and begins another: the past stays as it was.
      *
      * @return list<int> sections whose roster changed, on both sides of a move
      */
@@ -750,7 +750,7 @@ final readonly class ImportSchool
     }
 
     /**
-     * A series that is registered as a roster follows it; then what ought to be published is written down anew. Who
+     * A series that is registered as a roster follows it; then what should be published is written down again. Who
      * shares a series with a section is touched with it.
      *
      * @param  list<int>  $touched

@@ -244,7 +244,7 @@ final readonly class ImportSeries
         return true;
     }
 
-    /** A row that is gone takes away a series that nobody has changed here. */
+    /** A row that is gone removes a series that nobody has changed here. */
     private function gone(Series $series, string $name, ImportLog $log, SchoolImport $import, ?Person $by): bool
     {
         $isChanged = DB::table('series_changes')

@@ -146,7 +146,7 @@ final readonly class KeepCalendar
     /**
      * Holds school on a weekend day.
      *
-     * @throws Fault where it is none, or open already
+     * @throws Fault if it is none, or open already
      */
     public function open(Term $term, LocalDate $day, ?Person $by = null, bool $looks = false): CalendarEffect
     {

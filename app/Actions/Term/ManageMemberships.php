@@ -101,7 +101,8 @@ final readonly class ManageMemberships
     }
 
     /**
-     * Whoever a rule names and has no part in the section yet observes it; whoever it no longer names does not.
+     * People whom a rule names become observers, unless they have a role in the section; those whom it no longer names
+     * stop.
      *
      * @param  iterable<ObserverRule>  $rules
      * @return list<int> sections whose observers changed

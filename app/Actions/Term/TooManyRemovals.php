@@ -6,7 +6,7 @@ namespace Nomada\App\Actions\Term;
 
 use RuntimeException;
 
-/** An import that nobody looks at would take away more than a tenth of something: it is taken back and done without. */
+/** An import that nobody looks at would remove more than a tenth of something: it is taken back and done without. */
 final class TooManyRemovals extends RuntimeException
 {
     /** @param  list<string>  $kinds */

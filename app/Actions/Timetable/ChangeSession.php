@@ -303,7 +303,7 @@ final readonly class ChangeSession
     /**
      * Takes an extra session out again.
      *
-     * @throws Fault where it is none, or has begun
+     * @throws Fault if it is none, or has begun
      */
     public function remove(Session $session, ?Person $by = null): void
     {

@@ -26,7 +26,7 @@ final readonly class DeleteSeries
     ) {
     }
 
-    /** @param  int|null  $import  the import that takes it away, where it is not a person who deletes it */
+    /** @param  int|null  $import  the import that removes it, where it is not a person who deletes it */
     public function __invoke(Series $series, ?Person $by = null, ?int $import = null): void
     {
         DB::transaction(function () use ($series, $by, $import): void {

@@ -11,7 +11,7 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Support\Clock;
 
 /**
- * After a series' sessions have changed: its sequence counts up, clashes are searched anew, and what ought to stand at
+ * After a series' sessions have changed: its sequence counts up, clashes are searched again, and what should be at
  * the destinations is written down, for every section that meets in it.
  */
 final readonly class FollowSeries

@@ -14,7 +14,7 @@ use Nomada\App\Queries\RunningSeries;
 use Nomada\Core\Fault;
 use Nomada\Core\Timetable\Licences;
 
-/** Keeps hosting plans and host accounts, and puts series on accounts. Clashes are searched anew after each change. */
+/** Keeps hosting plans and host accounts, and puts series on accounts. Clashes are searched again after each change. */
 final readonly class KeepLicences
 {
     public function __construct(private RefreshClashes $clashes)
@@ -127,7 +127,7 @@ final readonly class KeepLicences
             }
             foreach ($assignment->split + array_map(fn (): array => [], $assignment->left) as $series => $sessions) {
                 // The account of most of its sessions is the series', and the others are told apart; but a series of
-                // which sessions are left over has none, or they would stand on a full one.
+                // which sessions are left over has none, or they would be on a full one.
                 $most = array_count_values($sessions);
                 arsort($most);
                 $usual = isset($assignment->left[$series]) ? null : array_key_first($most);

@@ -52,7 +52,7 @@ final readonly class LaySessions
     }
 
     /**
-     * Lays many series anew after a change of the calendar, in a few queries however many they are.
+     * Lays many series again after a change of the calendar, in a few queries however many they are.
      *
      * @param  iterable<Series>  $all
      * @param  bool  $write  false to look only

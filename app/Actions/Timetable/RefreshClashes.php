@@ -18,8 +18,8 @@ use Nomada\Core\Timetable\Meeting;
 use Nomada\Core\Timetable\SessionState;
 
 /**
- * Finds the clashes of a term anew, for all of it or only for what a change of some sections touches: those sections
- * and whoever shares a person with them. What was found is kept in the table `clashes`.
+ * Finds the clashes of a term again, for all of it or only for what a change of some sections touches: those sections
+ * and anybody who shares a person with them. What was found is kept in the table `clashes`.
  */
 final class RefreshClashes
 {
@@ -105,8 +105,8 @@ final class RefreshClashes
     }
 
     /**
-     * The sections whose series may clash with these sections' series: those that have somebody in common with whoever
-     * comes to them (with the people of the sections that share them), that run on one of their host accounts or in
+     * The sections whose series may clash with these sections' series: those that have somebody in common with anybody
+     * who comes to them (with the people of the sections that share them), that run on one of their host accounts or in
      * one of their rooms, and another teacher's own sections.
      *
      * @param  list<int>  $sections

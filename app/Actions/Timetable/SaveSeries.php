@@ -20,7 +20,7 @@ use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\SeriesPlan;
 
 /**
- * Creates a series of a section, or changes one: its sessions follow, and what stands at the destinations becomes stale
+ * Creates a series of a section, or changes one: its sessions follow, and what is at the destinations becomes stale
  * where it differs.
  */
 final readonly class SaveSeries

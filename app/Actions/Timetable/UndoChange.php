@@ -153,8 +153,8 @@ final readonly class UndoChange
         );
         $this->lay->write($series, $laying->sessions);
         $this->restoreTopics($change, $before['sessions'] ?? []);
-        // Who is registered follows who meets in it: whoever comes back has a new link, since the old one is dead for
-        // good.
+        // Who is registered follows who meets in it: anybody who comes back has a new link, since the old one is dead
+        // for good.
         if ($hasMoved ?? false) {
             $this->register->follow($series);
         }

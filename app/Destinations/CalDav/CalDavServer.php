@@ -98,7 +98,7 @@ final class CalDavServer
     }
 
     /**
-     * @return array<string, string> versions by address, of what stands in a collection; empty where there is none
+     * @return array<string, string> versions by address, of what is in a collection; empty if there is none
      *
      * @throws DestinationFailure
      */
@@ -141,7 +141,7 @@ final class CalDavServer
     }
 
     /**
-     * Puts an object; makes the collection where there is none.
+     * Puts an object; makes the collection if there is none.
      *
      * @param  array<string, string>  $condition  If-Match, If-None-Match or If-Schedule-Tag-Match
      * @param  Closure(): string  $title  what a new collection is called
@@ -187,7 +187,7 @@ final class CalDavServer
     public function make(string $collection, string $title): void
     {
         $name = htmlspecialchars($title, ENT_XML1 | ENT_QUOTES);
-        // 405: it has been made in the meantime (RFC 4791, 5.3.1).
+        // 405: it has been made meanwhile (RFC 4791, 5.3.1).
         $this->send(
             'MKCALENDAR',
             $collection,

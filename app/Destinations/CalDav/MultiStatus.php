@@ -45,7 +45,7 @@ final readonly class MultiStatus
             }
             $own = [];
             foreach ($properties as $property) {
-                // Only what stands in a part that says 200: the others name what there is not.
+                // Only what is in a part that says 200: the others name what there is not.
                 $at = "d:propstat[contains(d:status, ' 200')]/d:prop/$property";
                 // Of several addresses of somebody the one that mail goes to.
                 $value =

@@ -7,7 +7,7 @@ namespace Nomada\App\Http\Controllers;
 use Illuminate\View\View;
 use Nomada\App\View\House\HousePage;
 
-/** The components of the house, for whoever builds pages of them; not there in production. */
+/** The components of the house, for anybody who builds pages of them; not there in production. */
 final class HouseController extends Controller
 {
     public function __invoke(): View

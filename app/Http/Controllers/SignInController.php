@@ -54,7 +54,7 @@ final class SignInController extends Controller
         return redirect()->intended('/');
     }
 
-    /** The second factor, for whoever has given the first a moment ago. */
+    /** The second factor, for anybody who has given the first a moment ago. */
     public function second(Request $request): View|RedirectResponse
     {
         return $this->half($request) === null ? redirect()->route('sign-in') : view('account.code');

@@ -11,8 +11,8 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * A strict Content-Security-Policy on every answer: everything comes from ourselves, nothing runs inline. The one
- * address that a form may lead to besides is the conference bridge's, where the door brings whoever may come in. And
- * nobody is led back to a foreign page.
+ * address that a form may lead to besides is the conference bridge's, where the door brings anybody who may come in.
+ * And nobody is led back to a foreign page.
  */
 final class ContentSecurity
 {
@@ -49,7 +49,7 @@ final class ContentSecurity
         if ($request->isSecure()) {
             $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
         }
-        // A page of somebody's is kept nowhere: not by the browser, not by what stands between. A feed may be.
+        // A personal page is cached nowhere, neither by the browser nor in between. A feed may be.
         if ($request->hasSession() && ! $request->routeIs('feed', 'feed.*')) {
             $response->headers->set('Cache-Control', 'no-store, private');
         }

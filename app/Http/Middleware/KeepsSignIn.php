@@ -12,7 +12,7 @@ use Nomada\App\Models\Term\Person;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Whoever is signed in, is so by a sign-in that goes on; one that was ended elsewhere is out. A coordinator without a
+ * Being signed in depends on a sign-in that goes on; one that was ended elsewhere is over. A coordinator without a
  * second factor sets one up before anything else.
  */
 final readonly class KeepsSignIn

@@ -16,7 +16,7 @@ use Nomada\Core\Term\TypedDate;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Dates are typed in one way everywhere: what stands in a date's field is read before anything else looks at the form,
+ * Dates are typed in one way everywhere: what is in a date's field is read before anything else looks at the form,
  * so that all that follows sees `2027-02-18`. What cannot be read is told beside its field.
  */
 final class ReadsDates

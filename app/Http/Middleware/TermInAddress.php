@@ -12,8 +12,8 @@ use Nomada\App\Queries\CurrentTerm;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * The term that a page of staff is about stands in its address: `/in/27S/timetable`. Without it a page is about the
- * term that the clock stands in. Two tabs may be about two terms; what is linked from a page, and what is sent from it,
+ * The term that a page of staff is about is in its address: `/in/27S/timetable`. Without it a page is about the
+ * term that the clock is in. Two tabs may be about two terms; what is linked from a page, and what is sent from it,
  * stays in the page's own.
  */
 final class TermInAddress

@@ -8,7 +8,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 
-/** A page of one day; what is no day in the address is as if none stood there. */
+/** A page of one day; what is no day in the address is as if none was there. */
 final class DayRequest extends FormRequest
 {
     /** @return array<string, list<string>> */

@@ -10,7 +10,7 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Term\Zone;
 
-/** What is to be published: which sections, where, and when. */
+/** What should be published: which sections, where, and when. */
 final class PublishRequest extends ChosenSections
 {
     /** @return array<string, mixed> */

@@ -7,7 +7,7 @@ namespace Nomada\App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 use Nomada\Core\Fault;
 
-/** What stands where, as somebody has chosen it. */
+/** What is where, as somebody has chosen it. */
 final class ShowingRequest extends FormRequest
 {
     /** @return array<string, list<string>> */

@@ -12,7 +12,7 @@ use Nomada\App\Models\Term\Person;
 
 /**
  * A link by which somebody sets a password, once and until it ends. The link is signed with the application's key, so
- * nothing of it stands here: a copy of the database opens nothing.
+ * nothing of it is here: a copy of the database opens nothing.
  *
  * @property int $id
  * @property int $person_id

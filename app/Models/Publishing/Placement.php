@@ -13,7 +13,7 @@ use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\Verb;
 
 /**
- * One thing of ours at one destination: what ought to stand there beside what stands there.
+ * One thing of ours at one destination: what should be there beside what is there.
  *
  * @property int $id
  * @property int $section_id

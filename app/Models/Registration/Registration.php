@@ -18,7 +18,7 @@ use Nomada\Core\Registration\RegistrationState;
  * @property RegistrationState $state
  * @property string $came_by roster, or own where the student registered
  * @property int|null $session_id the one session that it is for, wherever that is moved
- * @property string|null $only_day the day on which that is held, which people read; follows the session by itself
+ * @property string|null $only_day the day on which that is held, which people read; follows the session on its own
  * @property string|null $typed_name
  * @property string|null $typed_email
  * @property string|null $reason why it was declined

@@ -11,7 +11,7 @@ use LogicException;
 use Nomada\Core\Belonging\MembershipRole;
 
 /**
- * A person's part in a section, as everything but the import and whoever gives parts asks for it: parts with the
+ * A person's part in a section, as everything but the import and anybody who gives parts asks for it: parts with the
  * days on which they hold, and substitutes with their one session. A view of the database; nothing is written to it.
  *
  * @property int|null $id of the enrolment; null for a substitute

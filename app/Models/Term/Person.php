@@ -90,8 +90,8 @@ final class Person extends Authenticatable
     }
 
     /**
-     * Whoever signs in by what was typed: an address that is theirs alone, the school's id of them, or a name of their
-     * own.
+     * Anybody who signs in by what was typed: an address that is theirs alone, the school's id of them, or a name of
+     * their own.
      *
      * @return Closure(Builder<Person>): mixed a condition
      */

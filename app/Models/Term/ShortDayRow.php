@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Nomada\App\Models\Concerns\FoundInTerm;
 
 /**
- * A date that goes by another day plan, as it is kept.
+ * A date that follows another day plan, as it is kept.
  *
  * @property int $id
  * @property int $term_id

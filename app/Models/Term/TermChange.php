@@ -44,7 +44,7 @@ final class TermChange extends Model
         'said' => 'array',
     ];
 
-    /** What it says, in the language of whoever reads the page. */
+    /** What it says, in the reader's language. */
     public function line(): string
     {
         return HistoryLine::read($this->words, $this->said);

@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property int $seats
  * @property int $minutes of one session
- * @property int $at_once sessions at one time
+ * @property int $at_once sessions at once
  */
 final class HostingPlan extends Model
 {

@@ -40,7 +40,7 @@ final class SeriesChange extends Model
     /** @var array<string, string> */
     protected $casts = ['at' => 'datetime', 'before' => 'array', 'undone_at' => 'datetime', 'said' => 'array'];
 
-    /** What it says, in the language of whoever reads the page. */
+    /** What it says, in the reader's language. */
     public function line(): string
     {
         return HistoryLine::read($this->words, $this->said);

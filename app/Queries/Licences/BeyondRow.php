@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Nomada\App\Queries\Licences;
 
-/** A series that is too long or too full for the account that it stands on, or for all of them. */
+/** A series that is too long or too full for the account that it is on, or for all of them. */
 final readonly class BeyondRow
 {
     /**
      * @param  string  $section  its section's sourcedId
      * @param  int  $minutes  of its longest session; $most are allowed
-     * @param  string|null  $account  on which it stands
+     * @param  string|null  $account  on which it is
      * @param  array<int, string>  $fits  names by id of the accounts that hold it
      */
     public function __construct(

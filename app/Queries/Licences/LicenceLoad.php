@@ -201,7 +201,7 @@ final readonly class LicenceLoad
     }
 
     /**
-     * How many accounts must be at least as large as each plan: the most sessions at one time of those that no smaller
+     * How many accounts must be at least as large as each plan: the most sessions at once of those that no smaller
      * plan holds.
      *
      * @param  list<HostedSeries>  $running
@@ -229,7 +229,7 @@ final readonly class LicenceLoad
     }
 
     /**
-     * Series whose sessions no account can hold, or not the one that they stand on.
+     * Series whose sessions no account can hold, or not the one that they are on.
      *
      * @param  list<HostedSeries>  $running
      * @param  list<HostAccount>  $accounts

@@ -8,15 +8,15 @@ use Nomada\Core\Timetable\Assignment;
 use Nomada\Core\Timetable\HostAccount;
 
 /**
- * How many sessions run at one time, over the week and at the most; the accounts that suffice; which series runs on
+ * How many sessions run at once, over the week and at the most; the accounts that suffice; which series runs on
  * which; what other numbers would mean.
  */
 final readonly class Load
 {
     /**
-     * @param  int  $peak  sessions at one time, at the most; $times as often in the term
+     * @param  int  $peak  sessions at once, at the most; $times as often in the term
      * @param  string  $peakAt  when first, or empty
-     * @param  int  $capacity  sessions that the accounts bear at one time
+     * @param  int  $capacity  sessions that the accounts bear at once
      * @param  array<string, int>  $fewest  accounts of each plan that suffice; under an empty name where none is known
      * @param  list<HostAccount>  $accounts
      * @param  array<int, int>  $standing  series on each account; under 0 those on none
@@ -43,7 +43,7 @@ final readonly class Load
     ) {
     }
 
-    /** Series that stand on no account. */
+    /** Series that are on no account. */
     public function unassigned(): int
     {
         return $this->standing[0] ?? 0;

@@ -8,7 +8,7 @@ use Nomada\App\Support\Say;
 use Nomada\Core\Timetable\Licences;
 
 /**
- * How many sessions run at one time over a week, drawn: a step for every five minutes, days side by side. All positions
+ * How many sessions run at once over a week, drawn: a step for every five minutes, days side by side. All positions
  * are pixels.
  */
 final readonly class LoadCurve

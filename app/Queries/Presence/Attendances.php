@@ -361,7 +361,7 @@ final readonly class Attendances
     }
 
     /**
-     * Guests and observers who were inside; whoever studies or teaches in the series on that day is none.
+     * Guests and observers who were inside; anybody who studies or teaches in the series on that day is none.
      *
      * @param  list<HeldSession>  $sessions
      * @return array<int, int> by session

@@ -79,7 +79,7 @@ final readonly class DoorPage
         $zone = $person?->zone() ?? $school;
         $words = new AdmissionWords($zone, $school, $now);
         $line = new DoorLine($zone, $now);
-        // Whoever has no part in it is told nothing of it.
+        // Anybody who has no part in it is told nothing of it.
         $known =
             $answer->session !== null ||
             $answer->next !== null ||
@@ -116,7 +116,7 @@ final readonly class DoorPage
             route('door.enter', $secret),
             $answer->reply === DoorReply::PassElsewhere ? route('door.ask', $secret) : null,
             $pass->asked,
-            // Whoever waits for something to change looks again by themselves.
+            // Anybody who waits for something to change looks again on their own.
             in_array($answer->reply, self::WAITS, true) ? self::lookAt($secret, $person) : null,
             $version,
             $answer->opensAt === null ? 0 : $answer->opensAt - $now,

@@ -10,9 +10,9 @@ final readonly class DoorView
     /**
      * @param  array{string, string, string}  $words  what it is, what follows, what the button says
      * @param  bool  $isOpen  they can come in
-     * @param  bool  $isRecorded  whoever comes in is told before
+     * @param  bool  $isRecorded  anybody who comes in is told before
      * @param  list<array{x: float, time: string, words: string, kind: string}>  $stops  moments on a line
-     * @param  DoorHelp|null  $help  null for whoever has no part in it: they are told nothing of it
+     * @param  DoorHelp|null  $help  null for anybody who has no part in it: they are told nothing of it
      * @param  string|null  $asks  where a pass that is held elsewhere is asked for; $asked what came of asking
      * @param  string|null  $look  where it is asked whether the answer has changed
      * @param  int  $opens  in how many seconds the doors open; $longest the longest pause between two looks

@@ -16,13 +16,14 @@ final readonly class PersonPage
 {
     /**
      * @param  string  $clock  what time it is for them; $place where
-     * @param  bool  $mayDisable  whoever looks may take away their account, and give it back
+     * @param  bool  $mayDisable  the viewer may remove their account, and give it back
      * @param  string|null  $disabledSince  a day
-     * @param  bool  $mayConsent  whoever looks writes down whether they agreed to be recorded
+     * @param  bool  $mayConsent  the viewer writes down whether they agreed to be recorded
      * @param  array<string, string>  $sections  names by sourcedId
      * @param  list<ComingSession>  $coming
      * @param  int  $busy  busy times of their own
-     * @param  string|null  $feed  secret addresses of whoever looks at themselves: a calendar, only when they are busy
+     * @param  string|null  $feed  secret addresses of a person who looks at their own page: a calendar, only when
+     *   they are busy
      * @param  string|null  $post  their mailbox at the stand-in
      */
     public function __construct(

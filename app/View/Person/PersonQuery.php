@@ -19,7 +19,7 @@ use Nomada\Core\Term\LocalDate;
 /** Looks up what staff see of one person. */
 final readonly class PersonQuery
 {
-    /** So many coming sessions are listed. */
+    /** How many coming sessions are listed. */
     private const COMING = 12;
 
     public function __construct(

@@ -32,7 +32,7 @@ final readonly class ListPreview
     ) {
     }
 
-    /** @return array<string, string> the chosen columns as they stand in the address */
+    /** @return array<string, string> the chosen columns as they are in the address */
     public function query(): array
     {
         $out = [];

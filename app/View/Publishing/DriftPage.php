@@ -19,7 +19,7 @@ use Nomada\Core\Publishing\ItemName;
 use Nomada\Core\Publishing\Place;
 use stdClass;
 
-/** What stands at the destinations otherwise than we left it, beside what we left, and what is left alone. */
+/** What is at the destinations differently from how we left it, beside what we left, and what is left alone. */
 final readonly class DriftPage
 {
     /** Rows that are shown at most. */

@@ -14,13 +14,13 @@ use Nomada\Core\Publishing\Placement;
 use Nomada\Core\Publishing\WantedPlacements;
 
 /**
- * The course page of ours: what ought to stand on a course page, made of the facts whenever somebody looks, so that it
+ * The course page of ours: what should be on a course page, made of the facts whenever somebody looks, so that it
  * is always right. It can be shown within a course site's own page.
  */
 final readonly class OwnPage
 {
     /**
-     * @param  array<string, string|list<string>>  $pinned  by the words that stand there
+     * @param  array<string, string|list<string>>  $pinned  by the words that are there
      * @param  string|null  $next  the session whose turn it is
      * @param  list<OwnWeek>  $weeks  from this week on
      * @param  list<OwnWeek>  $past  the latest first
@@ -56,7 +56,7 @@ final readonly class OwnPage
             $week = new OwnWeek(
                 (int) $placement->fields['week'],
                 (array) ($placement->fields['sessions'] ?? []),
-                // An item of a course site stands by itself; here the link of every week stands on top already.
+                // An item of a course site stands on its own; here the link of every week is on top already.
                 array_filter(
                     self::words($placement, ['title', 'week', 'begins', 'sessions']),
                     fn (mixed $value, string $label): bool => ($pinned[$label] ?? null) !== $value,

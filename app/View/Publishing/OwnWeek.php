@@ -9,7 +9,7 @@ final readonly class OwnWeek
 {
     /**
      * @param  array<mixed>  $sessions  lines
-     * @param  array<string, string|list<string>>  $fields  by the words that stand there
+     * @param  array<string, string|list<string>>  $fields  by the words that are there
      */
     public function __construct(public int $number, public array $sessions, public array $fields)
     {

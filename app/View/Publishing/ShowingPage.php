@@ -12,7 +12,7 @@ use Nomada\App\View\Publishing\Showing\StandingRow;
 use Nomada\Core\Publishing\PublishingOptions;
 use Nomada\Core\Term\Zone;
 
-/** What stands where: the rules of the school or of one section, and what comes of them. */
+/** Display settings: the rules of the school or of one section, and their result. */
 final readonly class ShowingPage
 {
     /**
@@ -46,7 +46,7 @@ final readonly class ShowingPage
     }
 
     /**
-     * Where it may stand on the course page; where the site does not answer, where it stands now is kept.
+     * Where it may be on the course page; where the site does not answer, where it is now is kept.
      *
      * @param  string  $field  `next` or `weeks`
      * @return array<string, string> words by position

@@ -25,7 +25,7 @@ use Nomada\Core\Publishing\SectionFacts;
 use Nomada\Core\Publishing\WantedPlacements;
 use stdClass;
 
-/** Puts together what stands where, of the school or of one section. */
+/** Puts together the display settings of the school or of one section. */
 final readonly class ShowingQuery
 {
     /** Weeks of the course page that are shown from this one on. */
@@ -105,7 +105,7 @@ final readonly class ShowingQuery
     }
 
     /**
-     * What ought to stand, from this week on.
+     * What should be there, from this week on.
      *
      * @return list<StandingRow>
      */

@@ -13,14 +13,14 @@ use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Term\LocalDate;
 use stdClass;
 
-/** A recording as it is played: parts, the transcript beside it, and for whoever hosts it who may see it. */
+/** A recording as it is played: parts, the transcript beside it, and for anybody who hosts it who may see it. */
 final readonly class PlayerPage
 {
     /** Seconds for which an address of sound is good. */
     private const GOOD_FOR = 14400;
 
     /**
-     * @param  list<PlayedPart>  $parts  those that whoever looks may see
+     * @param  list<PlayedPart>  $parts  those that the viewer may see
      * @param  list<string>  $disagree  names of students inside who have not agreed to be recorded
      * @param  array<string, string>  $pupils  names by sourcedId
      * @param  list<string>  $readers  sourcedIds of chosen students

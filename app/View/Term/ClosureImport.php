@@ -24,7 +24,7 @@ use Nomada\Core\Term\LocalDate;
  */
 final readonly class ClosureImport
 {
-    /** So many are shown, and can be taken at once. */
+    /** How many are shown, and can be taken at once. */
     private const MOST = 400;
 
     public function __construct(private CloseDays $close)

@@ -20,7 +20,7 @@ final readonly class PreviewPage
      * @param  array<string, list<string>>  $lost  days by why they are closed
      * @param  array<string, int>|null  $effect  on the coming sessions (see ScheduleReconciliation); null for a new
      *   series
-     * @param  list<string>  $fallen  changes of single sessions that fall away
+     * @param  list<string>  $fallen  changes of single sessions that are dropped
      */
     public function __construct(
         public SeriesPlan $plan,

@@ -43,7 +43,7 @@ final class SeriesWords
     }
 
     /**
-     * "Tue Thu 11:15–12:00"; where the series goes by another clock than the school's, its place is named: "Mon
+     * "Tue Thu 11:15–12:00"; where the series follows another clock than the school's, its place is named: "Mon
      * 10:00–10:45 Casablanca".
      */
     private static function of(

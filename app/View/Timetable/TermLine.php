@@ -10,7 +10,7 @@ use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 
 /**
- * Where things stand on a term line: weeks side by side, five school days in each, a weekend day squeezed in behind
+ * Where things are on a term line: weeks side by side, five school days in each, a weekend day squeezed in behind
  * Friday. All positions are pixels; the drawing is text, so that a test can read it.
  */
 final class TermLine

@@ -97,7 +97,7 @@ final class CalendarWriter
 
     private static function event(VCalendar $calendar, EventSeries $series): void
     {
-        // Each session stands at its date of the pattern; an extra one, or the second of a day, at its own moment.
+        // Each session is at its date of the pattern; an extra one, or the second of a day, at its own moment.
         $own = $besides = $moved = [];
         foreach ($series->sessions as $session) {
             $slot = $session->slot() ?? -1;

@@ -15,7 +15,7 @@ use Sabre\VObject\Property\ICalendar\DateTime as DateTimeProperty;
 /**
  * Reads closed days from iCalendar: each event is a closed range, its SUMMARY the reason. DTEND is exclusive (RFC 5545
  * 3.6.1). An event of some hours (not from midnight to midnight) closes no day: it carries its `hours`,
- * "09:00–12:00", and whoever reads decides.
+ * "09:00–12:00", and anybody who reads decides.
  *
  * @phpstan-import-type ClosureRow from SchoolData
  */

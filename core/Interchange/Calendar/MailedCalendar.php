@@ -16,7 +16,7 @@ final class MailedCalendar
         return self::find($message, 0);
     }
 
-    /** The one email address in the message's From, in small letters; null where there is none, or more than one. */
+    /** The one email address in the message's From, in small letters; null if there is none, or more than one. */
     public static function sender(string $message): ?string
     {
         $head = (preg_split('/\r?\n\r?\n/', ltrim($message, "\r\n"), 2) ?: [''])[0];

@@ -12,7 +12,7 @@ use Sabre\VObject\Reader;
 use Throwable;
 
 /**
- * What an iCalendar object means, however a server has written it: RFC 4791, 5.3.4 lets a server write an object anew.
+ * What an iCalendar object means, however a server has written it: RFC 4791, 5.3.4 lets a server write an object again.
  * Order, folding, zones' definitions, stamps, a reader's own alarms and answers and everything experimental say nothing
  * about whether it is ours.
  */

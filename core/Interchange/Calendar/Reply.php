@@ -16,7 +16,7 @@ use Throwable;
 final readonly class Reply
 {
     /**
-     * @param  string  $address  of whoever answers, in small letters
+     * @param  string  $address  of the person who answers, in small letters
      * @param  int|null  $session  UTC seconds of the one session that it is about; null for the series
      * @param  int  $at  UTC seconds at which it was given; of two the later one counts
      */
@@ -40,7 +40,7 @@ final readonly class Reply
     }
 
     /**
-     * What a person has answered in their own calendar, where the object that stands there says so.
+     * What a person has answered in their own calendar, where the object that is there says so.
      *
      * @return list<self>
      */

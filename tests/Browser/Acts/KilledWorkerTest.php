@@ -60,7 +60,7 @@ test('after a worker is killed in the middle of a publish run, every placement s
         }
         $run = app(StartRun::class)->publish(Section::query()->pluck('id')->all(), null)->run;
         $done = fn (): int => $run->steps()->where('state', 'done')->count();
-        // By what stands there already, not by what is noted: in the middle of steps that are done side by side.
+        // By what is there already, not by what is noted: in the middle of steps that are done side by side.
         $stands = fn (): int => DB::table('standins_killed.documents')->where('service', 'course')->count();
         foreach ([2, 6, 16] as $enough) {
             $process = $worker();

@@ -124,7 +124,7 @@ test('many at the door at once: nobody is inside twice, and no seat is given twi
     $state = $copy->standins()->get("/bridge/rooms/$room?meeting=$meeting");
     $inside = array_column(array_filter($state['inside'], fn (array $p): bool => ! $p['host']), 'person');
     expect($inside)->toHaveCount(5)->toBe(array_unique($inside));
-    // Whoever is not in was sent back to the door, which says why; nobody got an error.
+    // Anybody who is not in was sent back to the door, which says why; nobody got an error.
     foreach ($answers as $answer) {
         expect($answer->status())->toBe(302);
     }

@@ -83,7 +83,7 @@ test(
                 ->see('2 answers')
                 ->press('Close question')
                 ->see('Quick question: Is the tide rising? 1 yes, 1 no');
-            // Whoever has the floor draws, and needs no mouse for it.
+            // Anybody who has the floor draws, and needs no mouse for it.
             $farid->press('Draw')->focus('#board')->keys('ENTER', 'ARROW_RIGHT', 'ARROW_DOWN', 'ENTER', 'ESCAPE');
             $galia->wait(
                 fn (): bool => $galia->script(
@@ -115,7 +115,7 @@ test(
                 ->press('I have asked everybody: start recording')
                 ->see('Everybody has been told.');
             $galia->see('This is recorded.');
-            // Captions are a text of their own, for whoever wants them, and never stand in the talk.
+            // Captions are a text of their own, for anybody who wants them, and never are in the talk.
             $galia->click('#captions');
             $galia->wait(fn (): bool => $galia->count('#captions-text .caption') > 0, 'captions');
             expect($galia->count('.talk .caption'))
@@ -136,7 +136,7 @@ test(
             $farid->end();
         }
 
-        // Attendance follows by itself; a correction stands beside it.
+        // Attendance follows on its own; a correction is beside it.
         try {
             $teacher
                 ->open("/records/sections/8MAR/sessions/$session->id")

@@ -113,7 +113,7 @@ test('what is wrong with a row is told of that row alone, and the next one is re
         'users.csv' => 'status,sourcedId,role,givenName,familyName,email,enabledUser,metadata.language',
         'enrollments.csv' => 'sourcedId,classSourcedId,userSourcedId,role,primary,beginDate,endDate',
     };
-    // Whoever refers to what is not read follows from it, and has tests of its own.
+    // What refers to it follows from it, and has tests of its own.
     $alone = $file === 'users.csv' ? ['enrollments.csv' => "sourcedId,classSourcedId,userSourcedId,role\n"] : [];
     $data = roster([$file => "$head\n$rows\n", ...$alone]);
     expect(rosterFaults($data->faults))

@@ -618,7 +618,7 @@ test('by a pass comes one guest; whoever has a part in the class comes as that',
     $come = Doors::at($at, $pass, $stranger);
     expect([$come->reply, $come->asGuest])->toBe([DoorReply::ComeIn, true]);
     expect(Doors::at($at, ['held' => true] + $pass, $stranger)->reply)->toBe(DoorReply::PassElsewhere);
-    // It has ended, or is hidden, whoever keeps it: the first word is the graver.
+    // It has ended, or is hidden: the first word is the graver.
     expect(Doors::at($at, ['held' => true, 'expires' => 1] + $pass, $stranger)->reply)->toBe(DoorReply::Expired);
     expect(Doors::at($at, ['held' => true, 'hidden' => true] + $pass, $stranger)->reply)->toBe(
         DoorReply::PassElsewhere,

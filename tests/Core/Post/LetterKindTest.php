@@ -5,7 +5,7 @@ use Tests\Core\Scenario;
 
 /*
  * What each letter is: may a reader stop it, does it wait for the morning, is it of an account or of an absence, do the
- * sessions come with it, what may stand in it, and without what is it of no use. One line a kind, so that a change of
+ * sessions come with it, what may be in it, and without what is it of no use. One line a kind, so that a change of
  * one is a change of its line.
  */
 test('what each kind of letter is', function (
@@ -32,7 +32,7 @@ test('what each kind of letter is', function (
         ->toBe($may)
         ->and($kind->needs())
         ->toBe($needs)
-        // An example of each stands in the page on which words are edited.
+        // An example of each is in the page on which words are edited.
         ->and(array_diff($may, array_keys(array_filter(Scenario::examples($kind)))))
         ->toBe([]);
     // The usual words use what they need, and nothing that is not there.

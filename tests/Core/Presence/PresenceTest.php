@@ -159,7 +159,7 @@ test('a correction stands beside what was computed, and an excuse is for the abs
         ->toBe([0, '']);
 });
 
-// The oracle looks at each second by itself.
+// The oracle looks at each second on its own.
 test('intervals and minutes are what an oracle counts second by second', function () {
     mt_srand(7302);
     for ($n = 0; $n < Scenario::rounds(400); $n++) {

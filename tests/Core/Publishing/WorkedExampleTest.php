@@ -141,7 +141,7 @@ function example(array $with = [], int $opensBefore = 10, string $joinPage = 'ht
     );
 }
 
-/** @return list<array<string, mixed>> what stands where, as a reader has it */
+/** @return list<array<string, mixed>> what is where, as a reader has it */
 function standsThere(SectionFacts $facts): array
 {
     return array_map(

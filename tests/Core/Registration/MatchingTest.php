@@ -198,7 +198,7 @@ test('certain means certain: whose account it is counts, and brothers and sister
         ->toBe(['another-account 1'])
         ->and(verdicts([wants(1, 'Mari Otero', 'otero@home.example')], $roster))
         ->toBe(['check-name 1']);
-    // Both at once: the student is certain, whoever typed them in is not.
+    // Both at once: the student is certain, anybody who typed them in is not.
     expect(
         verdicts(
             [

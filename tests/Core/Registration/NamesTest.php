@@ -32,7 +32,7 @@ test('the likeness of two texts is that of the published tables', function (stri
     ['', 'ab', 0.0],
     ['a', 'a', 1.0],
     ['a', 'b', 0.0],
-    // A window of nought: only what stands at the same place counts.
+    // A window of nought: only what is at the same place counts.
     ['ab', 'ba', 0.0],
     ['abc', 'cab', 0.0],
     // Four letters of a common beginning count, a fifth does not.

@@ -12,7 +12,7 @@ use Nomada\Core\Term\Zone;
 use Tests\Core\Scenario;
 use Tests\Support\English;
 
-/** The field of the fault and how its words begin; '' where there is none. */
+/** The field of the fault and how its words begin; '' if there is none. */
 function faultOf(callable $make): string
 {
     try {

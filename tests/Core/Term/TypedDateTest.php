@@ -34,7 +34,7 @@ it('reads a date as people type it', function (string $typed, string $iso): void
     ['20270218', '2027-02-18'],
     ['Fri 9', '2027-04-09'],
     ['30', '2027-03-30'],
-    // Outside the term the nearest is meant, and whoever asked says that it is outside.
+    // Outside the term the nearest is meant, and the caller says that it is outside.
     ['8 Feb', '2027-02-08'],
     ['11 Apr', '2027-04-11'],
     ['31 Dec', '2026-12-31'],

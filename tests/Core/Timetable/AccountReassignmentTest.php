@@ -6,8 +6,8 @@ use Nomada\Core\Timetable\HostedSeries;
 
 /*
  * Hours of one day: series by letters, "a 9-10 14-15 x20" comes with 20 people (5 where nothing is said). Accounts by
- * number: seats and minutes. What stands: whole series ("a@1"), split ones by their start ("b9@2"), those left over
- * ("c9").
+ * number: seats and minutes. What was assigned: whole series ("a@1"), split ones by their start ("b9@2"), those left
+ * over ("c9").
  */
 function recoloured(string $lines, array $accounts, string $stands): string
 {

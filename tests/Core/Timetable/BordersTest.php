@@ -116,7 +116,7 @@ test(
             ->toBe(['students | 1 4 | 10 40 | 3 7 9 | 2 9'])
             ->and(whole(new Clashes([$a, $b], [40 => $people(true), 10 => $people(true)])))
             ->toBe(['teacher | 1 4 | 10 40 | 3 7 9 | 2 9', 'turnaround | 1 4 | 10 40 | 7 9 | 3'])
-            // Whoever teaches one and learns in the other is in each for itself.
+            // Anybody who teaches one and learns in the other is in each for itself.
             ->and(whole(new Clashes([$a, $b], [40 => $people(true), 10 => $people(false)])))
             ->toBe([]);
     },

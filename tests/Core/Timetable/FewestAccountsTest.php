@@ -101,7 +101,7 @@ it('says how many of each plan suffice', function (): void {
     expect((new FewestAccounts($sessions, $plans))->of())->toEqual(['Small' => 2, 'Large' => 1]);
     expect((new FewestAccounts([], $plans))->of())->toBe([]);
     expect((new FewestAccounts([oneSession(1, 0, 45, 400)], $plans))->of())->toBe([]);
-    // What holds two at one time is half as many.
+    // What holds two at once is half as many.
     $double = [new HostAccount(1, '', 30, 60, 2, 'Double')];
     expect(
         (new FewestAccounts(

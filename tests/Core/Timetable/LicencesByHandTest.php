@@ -8,7 +8,7 @@ use Tests\Core\Scenario;
 
 /*
  * Series drawn as hours of one day, each on a line of its own: "a 9-10 11-12 @2" is series 1 with two sessions, which
- * stands on account 2. What comes of them is written in the same way.
+ * is on account 2. What comes of them is written in the same way.
  */
 final class Hours
 {

@@ -218,7 +218,7 @@ test('as many accounts of one plan as run at one time leave no session over, wha
 });
 
 test('a stretch is coloured anew with its own plan: who needs the large account gets it', function () {
-    // 1 and 2 stand on the large one in turn; 3 needs it, while the small one is free.
+    // 1 and 2 are on the large one in turn; 3 needs it, while the small one is free.
     $accounts = [new HostAccount(1, 'Large', 100, 60), new HostAccount(2, 'Small', 30, 60)];
     $assignment = (new Licences([
         running(1, [1], 600, account: 1),
@@ -286,7 +286,7 @@ test(
             $accounts = accounts(mt_rand(1, 5), minutes: 120, atOnce: mt_rand(1, 2));
             $assignment = $licences->assign($accounts);
             expect(isSound($assignment, $running, $accounts))->toBeTrue();
-            // With an account for each that runs at one time and nothing standing, interval colouring leaves none over.
+            // With an account for each that runs at once and nothing standing, interval colouring leaves none over.
             $free = array_map(
                 fn (HostedSeries $r): HostedSeries => new HostedSeries($r->series, $r->sessions, $r->people),
                 $running,
@@ -411,7 +411,7 @@ test('handing series to one account says which of their sessions clash there, an
         3 => ['sessions' => count($running[2]->sessions), 'with' => [2], 'fits' => false],
         4 => ['sessions' => $n, 'with' => [2, 5], 'fits' => true],
     ]);
-    // Two at one time are no clash on an account that bears two; three are.
+    // Two at once are no clash on an account that bears two; three are.
     $two = new HostAccount(1, 'Host', 100, 60, 2);
     expect(array_column(AccountTransferPreview::to($two, $running, [2, 3, 4]), 'sessions'))->toBe([0, 0, 0]);
     expect(

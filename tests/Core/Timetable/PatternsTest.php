@@ -163,7 +163,7 @@ test('over random terms, sessions are what a day-by-day reading finds', function
             $plan->sessions($term),
         );
 
-        // The oracle: one day after another, each question asked anew.
+        // The oracle: one day after another, each question asked again.
         $want = [];
         $used = 0;
         $isClosed = function (string $iso) use ($closures, $opened): bool {
@@ -255,7 +255,7 @@ test('why no session is held: words of people as they are, codes of ours in each
         ->toBe(['Weekend', 'Fin de semana'])
         ->and($said(Because::noPeriod('3', 'Short (Friday)')))
         ->toBe(['No period 3 (Short (Friday))', 'Sin la hora 3 (Short (Friday))'])
-        // Whoever writes like a code keeps what they wrote.
+        // Text that looks like a code is kept as written.
         ->and($said('=storm'))
         ->toBe([null, null])
         ->and($said('=weekend|1|2'))

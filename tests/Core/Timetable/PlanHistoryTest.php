@@ -229,7 +229,7 @@ test(
             $now,
         );
 
-        // Tuesdays fall away but for those that have begun; Thursdays move; the extra one stays.
+        // Tuesdays are dropped but for those that have begun; Thursdays move; the extra one stays.
         expect(array_slice(laid($laying->sessions), 0, 6))
             ->toBe(['02-02 10:00', '02-04 10:00', '02-19 12:00', '02-25 11:00', '02-26 15:00', '03-04 11:00'])
             ->and(array_map(fn ($s): string => English::said(ScheduleReconciliation::told($s)), $laying->fallen))

@@ -13,7 +13,7 @@ use Nomada\App\Queries\OwnWay;
 
 /**
  * The way in that pages and feeds at a section's secret address give: it asks who comes, and leads each to their own
- * link. Whoever has kept such an address after they left learns nothing by it.
+ * link. Anybody who has kept such an address after they left learns nothing by it.
  */
 final class EnterController extends Controller
 {

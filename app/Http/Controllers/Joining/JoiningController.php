@@ -122,7 +122,7 @@ final class JoiningController extends Controller
         return rtrim((string) __("joining.list.acts.$act"), '…');
     }
 
-    /** What came of an act on many: whoever did it, and the coordinator, may look at it again. */
+    /** What came of an act on many: anybody who did it, and the coordinator, may look at it again. */
     public function result(Request $request, int $result): View
     {
         $found = $this->found($request, $result);

@@ -124,7 +124,7 @@ final class AbsenceController extends Controller
         return $guardian;
     }
 
-    /** @return list<int>|null sections that whoever looks and the student have in common; null for a coordinator */
+    /** @return list<int>|null sections that the viewer and the student have in common; null for a coordinator */
     private function shared(Request $request, Person $student): ?array
     {
         $for = $this->person($request);

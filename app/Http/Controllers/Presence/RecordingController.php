@@ -21,7 +21,7 @@ use Nomada\Core\Fault;
 use Nomada\Core\Interchange\WebVtt;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Recordings: the player, what it plays, and who may see it. Each answer asks whether whoever asks may. */
+/** Recordings: the player, what it plays, and who may see it. Each answer asks whether anybody who asks may. */
 final class RecordingController extends Controller
 {
     public function show(Request $request, int $recording, PlayRecording $play): View
@@ -130,7 +130,7 @@ final class RecordingController extends Controller
             ->with('said', trans_choice('recordings.transcript.said', count($parts)));
     }
 
-    /** Over all transcripts of a section, as far as whoever looks may see them. */
+    /** Over all transcripts of a section, as far as the viewer may see them. */
     public function search(Request $request, Section $section, SearchPage $page): View
     {
         return view('presence.search', [

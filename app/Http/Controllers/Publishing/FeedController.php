@@ -120,7 +120,7 @@ final class FeedController extends Controller
         return back()->with('said', __('me.renewed'));
     }
 
-    /** Other secret addresses of a section, for whoever teaches it: the old ones find nothing any more. */
+    /** Other secret addresses of a section, for anybody who teaches it: the old ones find nothing any more. */
     public function renewSection(Request $request, Section $section, Audit $audit): RedirectResponse
     {
         $this->authorize('serve', $section);

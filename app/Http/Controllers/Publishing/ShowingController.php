@@ -13,7 +13,7 @@ use Nomada\App\Http\Requests\ShowingRequest;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\View\Publishing\ShowingQuery;
 
-/** What stands where: of the school, and of one section. */
+/** Display settings of the school, and of one section. */
 final class ShowingController extends Controller
 {
     public function school(ShowingQuery $page): View

@@ -107,7 +107,7 @@ final class DeskController extends Controller
         $to =
             Section::inTerm($this->term(), $given['section']) ??
             throw new Fault('said.desk.choose_section_list', 'section');
-        // Whoever sends need not look after the other section: there it waits for those who do.
+        // Anybody who sends need not look after the other section: there it waits for those who do.
         $decide->send($registration, $to, $this->person($request));
 
         return back()->with(
@@ -156,7 +156,8 @@ final class DeskController extends Controller
     }
 
     /**
-     * By the section where it is: whoever has sent it away has nothing to do with it any more, but to take that back.
+     * By the section where it is: anybody who has sent it away has nothing to do with it any more, but to take that
+     * back.
      *
      * @param  bool  $takesBack  the sending is taken back: by the section where it was
      */

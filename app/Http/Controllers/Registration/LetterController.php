@@ -68,7 +68,7 @@ final class LetterController extends Controller
     {
         $guardian = Person::guardian($id);
         abort_unless($guardian->takesLink($request->integer('v')), 403);
-        // Nobody is signed in behind a letter's link: the page is in the language of whoever the letter was for.
+        // Nobody is signed in behind a letter's link: the page is in the language of the letter's reader.
         app()->setLocale(Templates::languageOf($guardian));
 
         return $guardian;

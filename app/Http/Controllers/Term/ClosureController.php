@@ -131,7 +131,7 @@ final class ClosureController extends Controller
         return view('term.make-ups', ['page' => $page->of($this->term(), $reason, $times)]);
     }
 
-    /** Takes the chosen free time for each. One that was taken in the meantime is reported, and the others are made. */
+    /** Takes the chosen free time for each. One that was taken meanwhile is reported, and the others are made. */
     public function makeUp(Request $request, MakeUp $make): RedirectResponse
     {
         $given = $request->validate(

@@ -27,7 +27,7 @@ final readonly class DeskPage
      * @param  list<string>  $disagree  names of students who have not agreed to be recorded
      * @param  list<string>  $teachers  names of the others who may host it
      * @param  list<PassClaim>  $claims
-     * @param  int  $late  minutes by which whoever comes in now is late; 0 for nobody
+     * @param  int  $late  minutes by which anybody who comes in now is late; 0 for nobody
      * @param  bool  $isHere  the teacher who looks is inside
      */
     public function __construct(

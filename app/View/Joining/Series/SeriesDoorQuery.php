@@ -38,10 +38,10 @@ use Nomada\Core\Timetable\SessionState;
 /** Looks up everything about joining one series. */
 final readonly class SeriesDoorQuery
 {
-    /** So many sessions can be chosen from. */
+    /** How many sessions can be chosen from. */
     private const COMING = 60;
 
-    /** So many placements are named. */
+    /** How many placements are named. */
     private const NAMED = 400;
 
     public function __construct(private Clock $clock)

@@ -35,7 +35,7 @@ final readonly class StudentPage
     ) {
     }
 
-    /** @param  list<int>|null  $only  sections that whoever looks may see; null for all */
+    /** @param  list<int>|null  $only  sections that the viewer may see; null for all */
     public static function of(Person $student, Attendances $attendances, Clock $clock, ?array $only = null): self
     {
         $bySection = [];

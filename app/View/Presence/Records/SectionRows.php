@@ -6,7 +6,7 @@ namespace Nomada\App\View\Presence\Records;
 
 use Nomada\App\View\Address;
 
-/** Sums of sections that were asked for by themselves. */
+/** Sums of sections that were asked for on their own. */
 final readonly class SectionRows
 {
     public Address $attendance;

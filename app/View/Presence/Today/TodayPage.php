@@ -21,7 +21,7 @@ final readonly class TodayPage
      * @param  string  $place  whose clock it is
      * @param  string|null  $closed  why school is closed
      * @param  list<TodayRow>  $rows
-     * @param  array<string, string>  $mine  names of the sections in which whoever looks can begin a session now, by
+     * @param  array<string, string>  $mine  names of the sections in which the viewer can begin a session now, by
      *   their sourcedIds
      */
     public function __construct(

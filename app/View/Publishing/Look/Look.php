@@ -17,7 +17,7 @@ final readonly class Look
      * @param  list<LookRow>  $rows
      * @param  list<LookLetter>  $letters
      * @param  array<string, string>  $children  of whom a guardian reads: names by sourcedId
-     * @param  bool  $mayPublish  whether whoever looks may go on to Changed there
+     * @param  bool  $mayPublish  whether the viewer may go on to Changed there
      */
     public function __construct(
         public Person $who,

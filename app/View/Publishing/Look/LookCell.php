@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Publishing\Look;
 
-/** What one place says of one session, as it stands there. */
+/** What one place says of one session, as it is there. */
 final readonly class LookCell
 {
     public function __construct(public LookState $state, public string $words = '')

@@ -14,6 +14,6 @@ enum LookState: string
     case Ours = 'ours';
     /** The place does not answer. */
     case Silent = 'silent';
-    /** Nothing is said of it there, and nothing is to be. */
+    /** Absent there, as expected. */
     case None = 'none';
 }

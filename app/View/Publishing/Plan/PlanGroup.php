@@ -18,7 +18,7 @@ use Nomada\Core\Publishing\Place;
  */
 final readonly class PlanGroup
 {
-    /** So many others are named, and so many troubles. */
+    /** How many other items, and how many problems, are named. */
     private const OTHERS = 5;
 
     private const TROUBLES = 3;

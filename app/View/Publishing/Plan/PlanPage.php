@@ -47,13 +47,13 @@ final readonly class PlanPage
         return array_sum(array_map(fn (PlanRow $r): int => array_sum($r->steps()), $this->rows));
     }
 
-    /** Sections of which students are to be told something that changed. */
+    /** Sections of which students should be told something that changed. */
     public function toTell(): int
     {
         return count(array_filter($this->rows, fn (PlanRow $r): bool => $r->isToTell));
     }
 
-    /** @return array<string, int> what is to be done at one place by verb, where anything is */
+    /** @return array<string, int> what should be done at one place by verb, where anything is */
     public function total(Place $place): array
     {
         $out = [];

@@ -19,7 +19,7 @@ final readonly class PlanPlace
 {
     private const ORDER = ['change', 'add', 'remove', 'leave'];
 
-    /** So many changes of different words are shown. */
+    /** How many changes of different words are shown. */
     private const SHOWN = 6;
 
     /**

@@ -9,7 +9,7 @@ final readonly class PlanRow
 {
     /**
      * @param  array<string, array{add: int, change: int, remove: int, leave: int, trouble: int}>  $places  by Place
-     * @param  'no-timetable'|'no-link'|'refused'|'right'|'to-tell'|'first'|'changed'  $note  how it stands
+     * @param  'no-timetable'|'no-link'|'refused'|'right'|'to-tell'|'first'|'changed'  $note  how it is
      * @param  bool  $isToTell  whether students have not been told yet of something that changed
      */
     public function __construct(

@@ -18,7 +18,7 @@ use stdClass;
 /** Looks up how far a run has come, and the past ones. */
 final class RunQuery
 {
-    /** So many past runs are listed. */
+    /** How many past runs are listed. */
     public const LISTED = 50;
 
     public function page(Run $run, Zone $zone): RunPage
@@ -122,7 +122,7 @@ final class RunQuery
         );
     }
 
-    /** What a step is of: something that stands at a place, or a series whose link is made. */
+    /** What a step is of: something that is at a place, or a series whose link is made. */
     private static function called(stdClass $step): string
     {
         $place = Place::tryFrom($step->lane);

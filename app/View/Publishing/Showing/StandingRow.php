@@ -6,7 +6,7 @@ namespace Nomada\App\View\Publishing\Showing;
 
 use Nomada\Core\Publishing\Place;
 
-/** One thing that ought to stand somewhere, with where and when it is shown, and for whom. */
+/** One thing that should be somewhere, with where and when it is shown, and for whom. */
 final readonly class StandingRow
 {
     /**

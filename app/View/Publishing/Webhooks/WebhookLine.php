@@ -8,7 +8,7 @@ namespace Nomada\App\View\Publishing\Webhooks;
 final readonly class WebhookLine
 {
     /**
-     * @param  int  $waiting  messages that are to be tried yet
+     * @param  int  $waiting  messages that should be tried yet
      * @param  int  $givenUp  messages that never arrived
      */
     public function __construct(

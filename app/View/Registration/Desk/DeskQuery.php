@@ -206,7 +206,7 @@ final readonly class DeskQuery
                 Say::this($f->why()),
                 $f->marked((string) $r->typed_name),
                 (string) $r->typed_email,
-                // Whose account typed is said where it is not the one of the student beside whom it stands.
+                // Names the account that registered if it is not the matched student's.
                 $this->isOwn($f, $r, $account) ? null : $account,
                 $f->entry === null ? [] : $f->marked($f->entry->name->typed),
                 $f->entry->address ?? '',
@@ -220,7 +220,7 @@ final readonly class DeskQuery
         return $lines;
     }
 
-    /** Whether an account is plainly that of whoever was found, or, where nobody was, of whoever was typed. */
+    /** Whether the account is plainly the matched student's, or, without a match, the registrant's. */
     private function isOwn(Finding $finding, Registration $registration, string $account): bool
     {
         $typed = new PersonName((string) $registration->typed_name);

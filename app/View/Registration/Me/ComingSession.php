@@ -6,7 +6,7 @@ namespace Nomada\App\View\Registration\Me;
 
 use Nomada\Core\Timetable\SessionState;
 
-/** One coming session, on the clock of whoever reads it. */
+/** One coming session, on the clock of the person who reads it. */
 final readonly class ComingSession
 {
     /**

@@ -28,7 +28,7 @@ use Nomada\Core\Timetable\SessionState;
 /** Looks up a student's own page, and the coming sessions of anybody. */
 final readonly class MeQuery
 {
-    /** So many coming sessions are listed. */
+    /** How many coming sessions are listed. */
     private const COMING = 40;
 
     public function __construct(

@@ -8,7 +8,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 
 /**
- * A student's registration for one series: what is asked, what will be checked, and how it stands. The address can be
+ * A student's registration for one series: what is asked, what will be checked, and how it is. The address can be
  * kept.
  */
 final readonly class RegisterPage

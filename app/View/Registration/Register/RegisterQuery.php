@@ -23,7 +23,7 @@ use Nomada\Core\Timetable\SessionState;
 /** Looks up a student's registration for one series. */
 final readonly class RegisterQuery
 {
-    /** So many next sessions are told. */
+    /** How many next sessions are listed. */
     private const NEXT = 3;
 
     public function __construct(private Clock $clock)

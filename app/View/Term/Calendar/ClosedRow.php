@@ -6,7 +6,7 @@ namespace Nomada\App\View\Term\Calendar;
 
 use Nomada\Core\Term\LocalDate;
 
-/** One range of closed days, and how many sessions of how many sections it takes away. */
+/** One range of closed days, and how many sessions of how many sections it removes. */
 final readonly class ClosedRow
 {
     /** @param  LocalDate|null  $last  null where it is one day */

@@ -10,7 +10,7 @@ final readonly class PlanRow
     /**
      * @param  string  $periods  as they are typed, one a line
      * @param  int  $count  how many periods it has
-     * @param  bool  $isTyped  what stands in the form is what was typed last, with its faults
+     * @param  bool  $isTyped  what is in the form is what was typed last, with its faults
      */
     public function __construct(
         public ?int $id,

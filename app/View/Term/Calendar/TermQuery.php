@@ -22,7 +22,7 @@ use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\SessionState;
 use stdClass;
 
-/** Looks up the term as it stands. */
+/** Looks up the term as it is. */
 final readonly class TermQuery
 {
     public function __construct(private Clock $clock)
@@ -209,7 +209,7 @@ final readonly class TermQuery
             ->count();
     }
 
-    /** A plan as it stands, or as it was typed last where its form came back with a fault. */
+    /** A plan as it is, or as it was typed last where its form came back with a fault. */
     private function plan(?DayPlanRow $plan): PlanRow
     {
         $isTyped = Typed::has('plan_name') && Typed::text('plan') === (string) ($plan->id ?? '');

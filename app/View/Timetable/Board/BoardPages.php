@@ -60,7 +60,7 @@ final readonly class BoardPages
     }
 
     /**
-     * Rows that are asked for by themselves; of sections that the person does not see, none.
+     * Rows that are asked for on their own; of sections that the person does not see, none.
      *
      * @param  list<string>  $sections  sourcedIds
      */

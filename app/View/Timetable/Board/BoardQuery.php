@@ -116,7 +116,7 @@ final readonly class BoardQuery
     }
 
     /**
-     * What is dear to count, by section.
+     * What is expensive to count, by section.
      *
      * @param  list<int>  $ids
      * @return array<'linked'|'registered'|'roster'|'without'|'beyond', array<int, int>>
@@ -181,7 +181,7 @@ final readonly class BoardQuery
     }
 
     /**
-     * How many sessions stand on the lines of sections.
+     * How many sessions are on the lines of sections.
      *
      * @param  list<int>  $sections
      */

@@ -6,7 +6,7 @@ namespace Nomada\App\View\Timetable\Board;
 
 use Nomada\App\View\Timetable\TermLine;
 
-/** Rows of the board that are asked for by themselves. */
+/** Rows of the board that are asked for on their own. */
 final readonly class BoardRows
 {
     /**

@@ -9,7 +9,7 @@ use Nomada\App\Support\Say;
 use Nomada\Core\Publishing\Place;
 use Nomada\Core\Publishing\SectionStatus;
 
-/** How one section stands at one destination, as the board shows it. */
+/** How one section is at one destination, as the board shows it. */
 final readonly class PlaceCell
 {
     /** @param  'wrong'|'planned'|'changed'|'published'  $is */

@@ -39,7 +39,7 @@ final readonly class ClashList
                     ->whereIn('clashes.section_id', clone $mine)
                     ->orWhereIn('clashes.other_section_id', clone $mine),
             )
-            // What is past cannot be mended any more.
+            // What is past cannot be fixed any more.
             ->whereRaw('(clashes.days->>-1)::int >= ?', [$today])
             ->orderByRaw(
                 "array_position(array['".

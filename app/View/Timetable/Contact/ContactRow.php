@@ -29,7 +29,7 @@ final readonly class ContactRow
         return ContactBar::of($this->time, self::WIDTH);
     }
 
-    /** @return array<string, string> what stands in the table's columns of figures; a dash for nothing */
+    /** @return array<string, string> what is in the table's columns of figures; a dash for nothing */
     public function figures(): array
     {
         $time = $this->time;

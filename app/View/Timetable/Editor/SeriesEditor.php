@@ -11,7 +11,7 @@ use Nomada\App\View\Timetable\Panel\FreeLine;
 /** The form in which a series is planned or changed, filled in: with what was typed last, else with what holds. */
 final readonly class SeriesEditor
 {
-    /** What stands beneath "Other patterns" until it is opened. */
+    /** What is beneath "Other patterns" until it is opened. */
     private const USUAL = ['weekly', 'open-days', 'rotation'];
 
     /**

@@ -19,7 +19,7 @@ use Nomada\Core\Timetable\SessionState;
 /** What an uploaded calendar holds: each event with the section that its code names, or to be matched by hand. */
 final readonly class EventImport
 {
-    /** So many events are shown, and can be taken at once. */
+    /** How many events are shown, and can be taken at once. */
     private const MOST = 400;
 
     public const LEAVE = 'leave';

@@ -20,7 +20,7 @@ final readonly class EventRow
      * @param  string  $choice  a section's sourcedId, busy or leave
      * @param  'new'|'same'|'changes'  $state  beside what it made before
      * @param  int  $held  sessions that it would make; $lost of them on closed days
-     * @param  string  $place  whose clock it goes by, where that is not the teacher's
+     * @param  string  $place  whose clock it follows, where that is not the teacher's
      */
     public function __construct(
         public ReadEvent $event,

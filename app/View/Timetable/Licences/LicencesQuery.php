@@ -36,7 +36,7 @@ final readonly class LicencesQuery
         );
     }
 
-    /** A plan as it stands, or as it was typed last where its form came back with a fault. */
+    /** A plan as it is, or as it was typed last where its form came back with a fault. */
     private function form(?HostingPlan $plan): PlanForm
     {
         $isTyped = Typed::has('plan_name') && Typed::text('plan') === (string) ($plan->id ?? '');

@@ -9,7 +9,7 @@ final readonly class PlanForm
 {
     /**
      * @param  array<string, string>  $fields  seats, minutes, at_once: as they stand or were typed last
-     * @param  bool  $isTyped  what stands in the form is what was typed last, with its faults
+     * @param  bool  $isTyped  what is in the form is what was typed last, with its faults
      */
     public function __construct(
         public ?int $id,

@@ -20,7 +20,7 @@ use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\SessionState;
 
 /**
- * What moving a session would do, for each reach: how many move, what falls away, who would be in two places; or why it
+ * What moving a session would do, for each reach: how many move, what is dropped, who would be in two places; or why it
  * cannot be.
  */
 final readonly class MoveLook

@@ -14,7 +14,7 @@ final readonly class ReachLook
      * @param  string|null  $fault  why it cannot be
      * @param  array<string, int>|null  $effect  on the coming sessions (see ScheduleReconciliation); null where one
      *   session moves
-     * @param  list<string>  $fallen  changes of single sessions that fall away
+     * @param  list<string>  $fallen  changes of single sessions that are dropped
      * @param  FreeTime|null  $cost  null where nobody is asked about
      * @param  string|null  $then  when the series meets then
      */

@@ -145,7 +145,7 @@ final readonly class MovesQuery
     /**
      * The next session of the first series of a section, by the section's code.
      *
-     * @throws Fault where there is none
+     * @throws Fault if there is none
      */
     public function nextOf(Term $term, string $code): int
     {

@@ -51,7 +51,7 @@ final readonly class SessionPanel
         return $this->state === SessionState::Planned;
     }
 
-    /** What stands in its panel: what can be changed, how it can be made up, whether it can be held after all. */
+    /** What is in its panel: what can be changed, how it can be made up, whether it can be held after all. */
     public function part(): PanelPart
     {
         return match (true) {

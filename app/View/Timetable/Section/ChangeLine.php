@@ -10,7 +10,7 @@ final readonly class ChangeLine
     /**
      * @param  string  $at  day and time on the school's clock
      * @param  string|null  $by  null where an import made it
-     * @param  string|null  $undoneBy  null where it stands
+     * @param  string|null  $undoneBy  null where it is
      * @param  int  $together  how many series were changed in the same step, this one among them
      */
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Section;
 
-/** What stands of a section at one kind of place. */
+/** What is of a section at one kind of place. */
 final readonly class PlaceLine
 {
     /** @param  string|null  $address  where it can be opened */

@@ -46,7 +46,7 @@ use stdClass;
 /** Looks up everything about one section, in a number of queries that does not grow with it. */
 final readonly class SectionQuery
 {
-    /** So many changes are listed. */
+    /** How many changes are listed. */
     private const CHANGES = 40;
 
     public function __construct(

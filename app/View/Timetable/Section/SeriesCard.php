@@ -9,7 +9,7 @@ final readonly class SeriesCard
 {
     /**
      * @param  string  $sentence  when it meets
-     * @param  string  $place  whose clock it goes by, where that is not the school's
+     * @param  string  $place  whose clock it follows, where that is not the school's
      * @param  int  $planned  sessions that are or were held, $minutes long together
      * @param  list<SessionLine>  $sessions
      * @param  string  $start  its usual time, as typed; $end likewise

@@ -66,7 +66,7 @@ final readonly class WeekBlock
 
     /**
      * What moves: section and series, and from where: day, minute, minutes; as resources/js/week.js reads it. The
-     * session stands at the end of where it leads to.
+     * session is at the end of where it leads to.
      */
     public function moves(): string
     {

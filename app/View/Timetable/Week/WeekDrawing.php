@@ -10,7 +10,7 @@ final readonly class WeekDrawing
     /** Where the days begin, beside the names of the rows. */
     public const LEFT = 110;
 
-    /** What stands above the rows: days and hours; and a second clock. */
+    /** What is above the rows: days and hours; and a second clock. */
     private const HEAD = 40;
 
     private const CLOCK = 16;

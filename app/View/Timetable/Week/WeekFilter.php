@@ -56,7 +56,7 @@ final readonly class WeekFilter
         return true;
     }
 
-    /** @return array<string, string> as it stands in an address */
+    /** @return array<string, string> as it is in an address */
     public function query(): array
     {
         return array_filter([

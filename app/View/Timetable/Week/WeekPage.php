@@ -59,7 +59,7 @@ final readonly class WeekPage
         return $this->term->weeks();
     }
 
-    /** How many sessions are shown: one that stands in two rows is one. */
+    /** How many sessions are shown: one that is in two rows is one. */
     public function count(): int
     {
         return count($this->sessions(fn (WeekBlock $b): bool => true));
