@@ -7,6 +7,7 @@ namespace Nomada\App\Console;
 use Nomada\App\Actions\Timetable\RefreshClashes;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Queries\CurrentTerm;
+use Nomada\App\Support\Say;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Clash;
 use Nomada\Core\Timetable\FoldedDates;
@@ -50,7 +51,7 @@ final class ClashesCommand extends Sections
                         $r['gravity'],
                         implode(', ', $r['sections']),
                         $r['people'],
-                        FoldedDates::words($c->days),
+                        Say::this(FoldedDates::said($c->days)),
                     ],
                     $rows,
                     $found,

@@ -40,7 +40,7 @@ final class Say
         if (is_array($what)) {
             return implode($between, array_map(fn (Said $one): string => self::this($one), $what));
         }
-        $ofCalendar = str_starts_with($what->code, 'weekday')
+        $ofCalendar = preg_match('/^(weekday|day_month)/', $what->code) === 1
             ? Phrases::ofCalendar(app()->getLocale(), $what)
             : null;
         if ($ofCalendar !== null) {

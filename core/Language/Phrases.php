@@ -97,9 +97,14 @@ final class Phrases
         return (string) self::ofCalendar($this->language, Said::weekday($weekday));
     }
 
-    /** What every language's calendar has words for, so that no file needs them: weekdays. Null for all else. */
+    /** What a language's calendar has words for, so that no file needs them: weekdays, dates. Null for all else. */
     public static function ofCalendar(string $language, Said $said): ?string
     {
+        if (preg_match('/^day_month\.(-?\d+)$/D', $said->code, $m) === 1) {
+            $day = new LocalDate((int) $m[1]);
+
+            return $language === 'en' ? $day->dayMonth() : self::format($language, 'd MMM', $day->day);
+        }
         if (preg_match('/^weekday(s|_names)\.([1-7])$/D', $said->code, $m) !== 1) {
             return null;
         }

@@ -48,6 +48,12 @@ final readonly class Said
         return new self("weekday_names.$weekday");
     }
 
+    /** A date without its weekday: `18 Feb`. Its words are the calendar's. */
+    public static function dayMonth(LocalDate $day): self
+    {
+        return new self("day_month.$day->day");
+    }
+
     /**
      * One after the other with nothing but a space between: "Tue Thu".
      *

@@ -7,7 +7,9 @@ namespace Nomada\Core\Term;
 use Nomada\Core\Fault;
 
 /**
- * A date as people type it: `18 Feb`, `Thu 18 Feb`, `18/2`, `18.2.27`, `Thu 18`, `Feb 18`, `2027-02-18`.
+ * A date as people type it, in English or Spanish: `18 Feb`, `jue 18 feb`, `18 de febrero`, `18/2`, `18.2.27`, `Thu
+ * 18`,
+ * `Feb 18`, `2027-02-18`.
  *
  * A day comes before its month, as this product writes dates everywhere. What is left out is taken from the term: the
  * year in which the date lies in it, the month in which the 18th is a Thursday. Where that leaves two, it asks; a
@@ -15,13 +17,48 @@ use Nomada\Core\Fault;
  */
 final class TypedDate
 {
-    private const WEEKDAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
+    /** By the first letters of their names in English and Spanish, 1 is Monday. */
+    private const WEEKDAYS = [
+        'mon' => 1,
+        'tue' => 2,
+        'wed' => 3,
+        'thu' => 4,
+        'fri' => 5,
+        'sat' => 6,
+        'sun' => 7,
+        'lun' => 1,
+        'mar' => 2,
+        'mie' => 3,
+        'jue' => 4,
+        'vie' => 5,
+        'sab' => 6,
+        'dom' => 7,
+    ];
 
-    private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+    private const MONTHS = [
+        'jan' => 1,
+        'feb' => 2,
+        'mar' => 3,
+        'apr' => 4,
+        'may' => 5,
+        'jun' => 6,
+        'jul' => 7,
+        'aug' => 8,
+        'sep' => 9,
+        'oct' => 10,
+        'nov' => 11,
+        'dec' => 12,
+        'ene' => 1,
+        'abr' => 4,
+        'ago' => 8,
+        'dic' => 12,
+    ];
 
-    private const WEEKDAY = '(?:(?<weekday>mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?,?\s*)?';
+    // "Mar" is a Spanish Tuesday before a day and a month, else March; "martes" is never March.
+    private const WEEKDAY = '(?:(?<weekday>mon|tue|wed|thu|fri|sat|sun|lun|mar(?=tes|[ '
+        .'.,])|mie|jue|vie|sab|dom)[a-z]*\.?,?\s*)?';
 
-    private const MONTH = '(?<month>jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*';
+    private const MONTH = '(?<month>jan|feb|mar(?!t)|apr|may|jun|jul|aug|sep|oct|nov|dec|ene|abr|ago|dic)[a-z]*';
 
     private const DAY = '(?<day>\d{1,2})(?:st|nd|rd|th)?';
 
@@ -35,7 +72,7 @@ final class TypedDate
      */
     public static function read(string $typed, LocalDate $first, LocalDate $last, string $field = ''): LocalDate
     {
-        $text = strtolower(trim(preg_replace('/\s+/', ' ', $typed) ?? ''));
+        $text = self::plain($typed);
         if (preg_match('/^\d{4}-?\d{2}-?\d{2}$/D', $text)) {
             try {
                 return LocalDate::parse($text);
@@ -57,11 +94,25 @@ final class TypedDate
             : self::byMonth($typed, $weekday, [$day, $month, $year], $first, $last, $field);
     }
 
+    /** In small letters, without accents, with single spaces. */
+    private static function plain(string $typed): string
+    {
+        $text = mb_strtolower(trim(preg_replace('/\s+/u', ' ', $typed) ?? ''));
+
+        return strtr($text, ['á' => 'a', 'é' => 'e']);
+    }
+
     /** @return array{?int, int, ?int, ?int}|null weekday 1 to 7, day, month, year, as far as they are written */
     private static function said(string $text): ?array
     {
         $forms = [
-            self::WEEKDAY.self::DAY.'[ .\/-]*(?:of )?'.self::MONTH.'(?:[ .,\/-]*'.self::YEAR.')?',
+            self::WEEKDAY.
+            self::DAY.
+            '[ .\/-]*(?:of |de )?'.
+            self::MONTH.
+            '(?:(?: de |[ .,\/-]*)'.
+            self::YEAR.
+            ')?',
             self::WEEKDAY.self::MONTH.'[ .]*'.self::DAY.'(?:(?:, ?| )'.self::YEAR.')?',
             self::WEEKDAY.self::DAY.' ?[.\/-] ?(?<number>\d{1,2})(?: ?[.\/-] ?'.self::YEAR.')?\.?',
             self::WEEKDAY.self::DAY,
@@ -74,13 +125,9 @@ final class TypedDate
                 $weekday = $m['weekday'] ?? null;
 
                 return [
-                    $weekday === null ? null : 1 + (int) array_search($weekday, self::WEEKDAYS, true),
+                    $weekday === null ? null : self::WEEKDAYS[$weekday],
                     (int) $m['day'],
-                    $month === null
-                        ? ($number === null
-                            ? null
-                            : (int) $number)
-                        : 1 + (int) array_search($month, self::MONTHS, true),
+                    $month === null ? ($number === null ? null : (int) $number) : self::MONTHS[$month],
                     $year === null ? null : (int) $year + (strlen($year) === 2 ? 2000 : 0),
                 ];
             }

@@ -16,8 +16,8 @@ return [
         'no_link' => 'has no link',
         'preset' => ':from → :to',
         'preset_own' => ':from with changes, which are dropped → :to',
-        'replace' => ':n link stops working at once and :n new one is created; publish to update it everywhere|:n '
-            .'links stop working at once and :n new ones are created; publish to update them everywhere',
+        'replace' => ':n link stops working at once and :n new one is created; publish to update it everywhere|:n '.
+            'links stop working at once and :n new ones are created; publish to update them everywhere',
         'show' => 'links shown again',
         'shown' => 'already shown',
         'so' => 'no change',
@@ -181,11 +181,11 @@ return [
     'slip' => [
         'closed' => 'The first day, :day, is a closed day: :why.',
         'fit' => 'Only :fit fit before the term ends; :n does not.|Only :fit fit before the term ends; :n do not.',
-        'hours' => ':n session is outside open hours, the first on :day.|:n sessions are outside open hours, the '
-            .'first on :day.',
+        'hours' => ':n session is outside open hours, the first on :day.|:n sessions are outside open hours, the '.
+            'first on :day.',
         'no_day' => ':day is not a day of this pattern; the first session is on :first.',
-        'outside' => ':n date is outside the term and makes no session.|:n dates are outside the term and make no '
-            .'session.',
+        'outside' => ':n date is outside the term and makes no session.|:n dates are outside the term and make no '.
+            'session.',
     ],
     'issue' => [
         'absences' => ':n student absent three times in a row|:n students absent three times in a row',
@@ -197,8 +197,8 @@ return [
         'no_series' => 'No timetable yet',
         'not_published' => 'Not published',
         'no_account' => ':n session without a host account|:n sessions without a host account',
-        'beyond' => ':n series is too long or over capacity for its host account|:n series are too long or over '
-            .'capacity for their host account',
+        'beyond' => ':n series is too long or over capacity for its host account|:n series are too long or over '.
+            'capacity for their host account',
         'not_registered' => ':n not registered|:n not registered',
         'refused' => ':n failed: :place|:n failed: :place',
         'truth' => ':n person or page shows something wrong|:n people or pages show something wrong',
@@ -226,5 +226,21 @@ return [
         'office-hours' => 'Office hours',
         'guest-lecture' => 'Guest lecture',
         'recording' => 'Recording without audience',
+    ],
+    'folded' => [
+        'none' => '–',
+        'one' => ':first',
+        'two' => ':first and :last',
+        'many' => ':days, :from to :until',
+        'most' => 'most days',
+    ],
+    'weekday_plurals' => [
+        1 => 'Mondays',
+        2 => 'Tuesdays',
+        3 => 'Wednesdays',
+        4 => 'Thursdays',
+        5 => 'Fridays',
+        6 => 'Saturdays',
+        7 => 'Sundays',
     ],
 ];

@@ -5,21 +5,20 @@ return [
     'bulk' => [
         'account' => 'cuenta de anfitrión: :to',
         'clash' => ':n sesión coincide ahí con :with|:n sesiones coinciden ahí con :with',
-        'clash_and_more' => ':n sesión coincide ahí con :with y :more más|:n sesiones coinciden ahí con :with y :more '
-            .'más',
+        'clash_and_more' => ':n sesión coincide ahí con :with y :more más|:n sesiones coinciden ahí con :with y :more '.'más',
         'done' => 'hecho: :what',
         'has_link' => 'ya tiene enlace',
         'hidden' => 'ya está oculto',
-        'hide' => 'se oculta :n enlace; los estudiantes no pueden entrar|se ocultan :n enlaces; los estudiantes no '
-            .'pueden entrar',
+        'hide' => 'se oculta :n enlace; los estudiantes no pueden entrar|se ocultan :n enlaces; los estudiantes no '.
+            'pueden entrar',
         'links' => 'una sala, un enlace de acceso con código y teléfono, y un enlace de anfitrión',
         'no_account' => 'sin cuenta',
         'no_link' => 'sin enlace',
         'preset' => ':from → :to',
         'preset_own' => ':from con cambios, que se descartan → :to',
-        'replace' => ':n enlace deja de funcionar al momento y se crea :n nuevo; publica para actualizarlo en todas '
-            .'partes|:n enlaces dejan de funcionar al momento y se crean :n nuevos; publica para actualizarlos en '
-            .'todas partes',
+        'replace' => ':n enlace deja de funcionar al momento y se crea :n nuevo; publica para actualizarlo en todas '.
+            'partes|:n enlaces dejan de funcionar al momento y se crean :n nuevos; publica para actualizarlos en '.
+            'todas partes',
         'show' => 'enlaces visibles de nuevo',
         'shown' => 'ya visible',
         'so' => 'sin cambios',
@@ -66,12 +65,12 @@ return [
         'hours' => 'pronto o tarde para :n estudiante|pronto o tarde para :n estudiantes',
         'no_account' => 'la cuenta de anfitrión está en uso',
         'outside' => ':n sesión fuera del horario del centro|:n sesiones fuera del horario del centro',
-        'short' => ':n día con menos de 5 minutos entre dos sesiones del docente|:n días con menos de 5 minutos entre '
-            .'dos sesiones del docente',
+        'short' => ':n día con menos de 5 minutos entre dos sesiones del docente|:n días con menos de 5 minutos entre '.
+            'dos sesiones del docente',
         'students' => [
             'each' => 'en :days días :n estudiante está en otro sitio|en :days días :n estudiantes están en otro sitio',
-            'most' => 'en :days días hasta :n estudiante está en otro sitio, el que más el :day|en :days días hasta '
-                .':n estudiantes están en otro sitio, el que más el :day',
+            'most' => 'en :days días hasta :n estudiante está en otro sitio, el que más el :day|en :days días hasta '.
+                ':n estudiantes están en otro sitio, el que más el :day',
             'once' => 'el :day :n estudiante está en otro sitio|el :day :n estudiantes están en otro sitio',
         ],
         'teacher' => 'el docente está libre',
@@ -175,21 +174,21 @@ return [
     ],
     'roster' => [
         'done' => ':what.',
-        'joined' => ':n inscripción hecha, con su enlace personal|:n inscripciones hechas, cada una con su enlace '
-            .'personal',
+        'joined' => ':n inscripción hecha, con su enlace personal|:n inscripciones hechas, cada una con su enlace '.
+            'personal',
         'left' => ':n inscripción retirada|:n inscripciones retiradas',
         'same' => 'Sin cambios: las listas ya estaban inscritas.',
         'undated' => 'Se omiten, porque no tienen sesiones todavía: :sections.',
     ],
     'slip' => [
         'closed' => 'El primer día, :day, no es lectivo: :why.',
-        'fit' => 'Solo caben :fit antes del final del trimestre; :n no.|Solo caben :fit antes del final del '
-            .'trimestre; :n no.',
-        'hours' => ':n sesión está fuera del horario del centro, la primera el :day.|:n sesiones están fuera del '
-            .'horario del centro, la primera el :day.',
+        'fit' => 'Solo caben :fit antes del final del trimestre; :n no.|Solo caben :fit antes del final del '.
+            'trimestre; :n no.',
+        'hours' => ':n sesión está fuera del horario del centro, la primera el :day.|:n sesiones están fuera del '.
+            'horario del centro, la primera el :day.',
         'no_day' => ':day no es un día de este patrón; la primera sesión es el :first.',
-        'outside' => ':n fecha está fuera del trimestre y no crea ninguna sesión.|:n fechas están fuera del trimestre '
-            .'y no crean ninguna sesión.',
+        'outside' => ':n fecha está fuera del trimestre y no crea ninguna sesión.|:n fechas están fuera del trimestre '.
+            'y no crean ninguna sesión.',
     ],
     'issue' => [
         'absences' => ':n estudiante con tres faltas seguidas|:n estudiantes con tres faltas seguidas',
@@ -201,8 +200,8 @@ return [
         'no_series' => 'Sin horario todavía',
         'not_published' => 'Sin publicar',
         'no_account' => ':n sesión sin cuenta de anfitrión|:n sesiones sin cuenta de anfitrión',
-        'beyond' => ':n serie demasiado larga o sin plazas en su cuenta de anfitrión|:n series demasiado largas o sin '
-            .'plazas en su cuenta de anfitrión',
+        'beyond' => ':n serie demasiado larga o sin plazas en su cuenta de anfitrión|:n series demasiado largas o sin '.
+            'plazas en su cuenta de anfitrión',
         'not_registered' => ':n sin inscripción|:n sin inscripción',
         'refused' => ':n con error: :place|:n con error: :place',
         'truth' => ':n persona o página muestra algo incorrecto|:n personas o páginas muestran algo incorrecto',
@@ -230,5 +229,21 @@ return [
         'office-hours' => 'Tutorías',
         'guest-lecture' => 'Clase con invitado',
         'recording' => 'Grabación sin público',
+    ],
+    'folded' => [
+        'none' => '–',
+        'one' => ':first',
+        'two' => ':first y :last',
+        'many' => ':days, del :from al :until',
+        'most' => 'casi todos los días',
+    ],
+    'weekday_plurals' => [
+        1 => 'lunes',
+        2 => 'martes',
+        3 => 'miércoles',
+        4 => 'jueves',
+        5 => 'viernes',
+        6 => 'sábados',
+        7 => 'domingos',
     ],
 ];

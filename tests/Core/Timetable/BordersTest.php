@@ -271,11 +271,11 @@ test('dates: how many there may be, which of them are within, how they are said'
         ->toBe('Mon 11 Jan')
         ->and($four->rule())
         ->toBeNull();
-    expect(FoldedDates::words(range($day, $day + 4)))
+    expect(English::said(FoldedDates::said(range($day, $day + 4))))
         ->toBe('most days, 11 Jan to 15 Jan')
-        ->and(FoldedDates::words(range($day, $day + 3)))
+        ->and(English::said(FoldedDates::said(range($day, $day + 3))))
         ->toBe('Mondays, Tuesdays, Wednesdays, Thursdays, 11 Jan to 14 Jan')
-        ->and(FoldedDates::words([$day + 6, $day + 12, $day + 13]))
+        ->and(English::said(FoldedDates::said([$day + 6, $day + 12, $day + 13])))
         ->toBe('Saturdays, Sundays, 17 Jan to 24 Jan');
 });
 

@@ -10,6 +10,7 @@ use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SeriesPlan;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 function meeting(int $series, int $section, SeriesPlan $plan): Meeting
 {
@@ -38,7 +39,7 @@ function said(array $clashes): array
             ' '.
             count($c->people).
             ' '.
-            FoldedDates::words($c->days),
+            English::said(FoldedDates::said($c->days)),
         $clashes,
     );
 }
@@ -117,9 +118,11 @@ test('hours that are none on a student\'s own clock are advice', function () {
 });
 
 test('dates are folded', function (array $days, string $words) {
-    expect(FoldedDates::words(array_map(fn (string $d): int => LocalDate::parse($d)->day, $days)))->toBe($words);
+    expect(
+        English::said(FoldedDates::said(array_map(fn (string $d): int => LocalDate::parse($d)->day, $days))),
+    )->toBe($words);
 })->with([
-    [[], ''],
+    [[], '–'],
     [['2027-02-18'], 'Thu 18 Feb'],
     [['2027-02-18', '2027-02-25'], 'Thu 18 Feb and Thu 25 Feb'],
     [['2027-02-18', '2027-02-25', '2027-03-04'], 'Thursdays, 18 Feb to 4 Mar'],

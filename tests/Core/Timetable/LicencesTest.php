@@ -14,6 +14,7 @@ use Nomada\Core\Timetable\Meeting;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\SessionState;
 use Tests\Core\Scenario;
+use Tests\Support\English;
 
 /** @param  list<int>  $weekdays */
 function running(
@@ -347,7 +348,7 @@ test(
                     ' '.
                     $c->gravity().
                     ' '.
-                    FoldedDates::words(array_slice($c->days, 0, 1)),
+                    English::said(FoldedDates::said(array_slice($c->days, 0, 1))),
                 $found,
             ),
         )->toBe([

@@ -81,7 +81,7 @@ final readonly class ClashList
                         [(int) $r->series_id, (int) $r->other_series_id],
                         (int) $r->n,
                         count($days),
-                        FoldedDates::words($days),
+                        Say::this(FoldedDates::said($days)),
                         $r->reason,
                         $r->by,
                         $this->firstComing($days, $today),
