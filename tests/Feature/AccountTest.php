@@ -65,7 +65,7 @@ test('an invitation sets a password once, by a letter that goes to that person',
     setsPassword($this, $link)->assertRedirect('/sign-in');
     setsPassword($this, $link, 'another one of mine')->assertSessionHasErrors('password');
     $this->get($link)->assertSee('This link has expired or has been used');
-    signsIn($this, (string) personCalled('T-2')->email)->assertRedirect('/');
+    signsIn($this, (string) personCalled('T-2')->email)->assertRedirect('/today');
     expect(auth()->id())->toBe(personCalled('T-2')->id);
     $this->as('A-1')->get('/accounts?role=teacher')->assertSee('password since')->assertSee('Last signed in');
 });
@@ -136,7 +136,7 @@ test('a forgotten password: the same answer for whomever, and a letter to whom t
     $link = linkFor($this, 'T-2');
     signsIn($this, 'T-2', 'whatever it was');
     setsPassword($this, $link)->assertRedirect('/sign-in');
-    signsIn($this, 'T-2')->assertRedirect('/');
+    signsIn($this, 'T-2')->assertRedirect('/today');
     $this->post('/sign-out');
     $this->post('/sign-in/forgotten', ['email' => ''])->assertSessionHasErrors('email');
 });
@@ -159,7 +159,7 @@ test('known and unknown get one answer, and only what fails is bounded', functio
     // From there, in whatever spelling, not even with the right one; from elsewhere its owner gets in.
     signsIn($this, mb_strtoupper($email))->assertStatus(429);
     $this->withServerVariables(['REMOTE_ADDR' => '10.9.8.7']);
-    signsIn($this, $email)->assertRedirect('/');
+    signsIn($this, $email)->assertRedirect('/today');
     $this->post('/sign-out');
     // Guessed from many places it is barred anywhere, but not in the browser in which its owner has signed in before.
     $check = app(Nomada\App\Actions\Account\CheckPassword::class);
@@ -168,7 +168,7 @@ test('known and unknown get one answer, and only what fails is bounded', functio
     }
     signsIn($this, $email)->assertStatus(429);
     $this->withCookie('known_here', (string) personCalled('T-2')->id);
-    signsIn($this, $email)->assertRedirect('/');
+    signsIn($this, $email)->assertRedirect('/today');
     $this->post('/sign-out');
     // There its own wrong ones count.
     for ($n = 0; $n < 10; $n++) {
@@ -188,7 +188,7 @@ test('a whole school arrives from one address, and 200 wrong passwords there shu
     for ($n = 0; $n < 150; $n++) {
         signsIn($this, "pupil-$n", 'not this one')->assertSessionHasErrors('email');
     }
-    signsIn($this, 'T-1')->assertRedirect('/');
+    signsIn($this, 'T-1')->assertRedirect('/today');
     $this->post('/sign-out');
     // Guessing at one account is stopped sooner.
     foreach ([1, 2, 3] as $n) {
@@ -365,7 +365,7 @@ test('a password is the same in whatever spelling its letters come', function ()
     $me = personCalled('T-2');
     $me->forceFill(['password' => 'ñandúes y olas', 'password_set_at' => now()])->save();
     $apart = (string) Normalizer::normalize('ñandúes y olas', Normalizer::FORM_D);
-    signsIn($this, 'T-2', $apart)->assertRedirect('/');
+    signsIn($this, 'T-2', $apart)->assertRedirect('/today');
     $this->put('/account/password', [
         'old_password' => $apart,
         'password' => 'gaviotas al alba',
@@ -428,7 +428,7 @@ test('one sees where one is signed in, and ends it; a changed password ends all 
     $this->post('/sign-out');
     expect(SignIn::query()->where('person_id', $me->id)->whereNull('ended_at')->count())->toBe(0);
     signsIn($this, 'T-2')->assertSessionHasErrors('email');
-    signsIn($this, 'T-2', 'another one of mine')->assertRedirect('/');
+    signsIn($this, 'T-2', 'another one of mine')->assertRedirect('/today');
 });
 
 test('a new machine gets its first coordinator, and one who has lost everything comes back', function () {

@@ -51,7 +51,7 @@ final class SignInController extends Controller
         }
         $signIns->begin($person, $request, $request->boolean('remember'));
 
-        return redirect()->intended('/');
+        return redirect()->intended(self::home($person));
     }
 
     /** The second factor, for anybody who has given the first a moment ago. */
@@ -77,7 +77,13 @@ final class SignInController extends Controller
         $request->session()->forget(self::HALF);
         $signIns->begin($person, $request, $remember);
 
-        return redirect()->intended('/');
+        return redirect()->intended(self::home($person));
+    }
+
+    /** Where somebody begins: teachers with their lessons of today. */
+    private static function home(Person $person): string
+    {
+        return $person->isStaff() && ! $person->isCoordinator() ? route('today') : '/';
     }
 
     private function half(Request $request): ?Person
@@ -106,7 +112,7 @@ final class SignInController extends Controller
         abort_if($person->disabled_on !== null, 404);
         $signIns->begin($person, $request, false);
 
-        return redirect()->intended('/');
+        return redirect()->intended(self::home($person));
     }
 
     public function destroy(Request $request, BrowserSignIn $signIns): RedirectResponse

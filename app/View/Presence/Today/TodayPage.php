@@ -17,10 +17,15 @@ final readonly class TodayPage
 
     public Address $live;
 
+    /** By which somebody joins a session of a series, in their own role. */
+    public Address $join;
+
     /**
      * @param  string  $place  whose clock it is
      * @param  string|null  $closed  why school is closed
      * @param  list<TodayRow>  $rows
+     * @param  list<array{x: float, time: string}>  $hours  of the drawing
+     * @param  float|null  $now  where this moment is in the drawing; null on another day
      * @param  array<string, string>  $mine  names of the sections in which the viewer can begin a session now, by
      *   their sourcedIds
      */
@@ -30,10 +35,38 @@ final readonly class TodayPage
         public string $place,
         public ?string $closed,
         public array $rows,
+        public array $hours,
+        public ?float $now,
         public array $mine,
     ) {
         $this->sections = Address::of('section');
         $this->attendance = Address::of('attendance.session');
         $this->live = Address::of('live');
+        $this->join = Address::of('enter');
+    }
+
+    /** How many sessions people can join at this moment. */
+    public function open(): int
+    {
+        return count(array_filter($this->rows, self::isOpen(...)));
+    }
+
+    /** Students inside, of all sessions that are open. */
+    public function inside(): int
+    {
+        return array_sum(
+            array_map(fn (TodayRow $r): int => (int) $r->now->here, array_filter($this->rows, self::isOpen(...))),
+        );
+    }
+
+    /** The first session that the viewer teaches and can join now. */
+    public function next(): ?TodayRow
+    {
+        return array_values(array_filter($this->rows, fn (TodayRow $r): bool => $r->mayJoin))[0] ?? null;
+    }
+
+    private static function isOpen(TodayRow $row): bool
+    {
+        return in_array($row->now->state, [DoorState::Open, DoorState::Running], true);
     }
 }

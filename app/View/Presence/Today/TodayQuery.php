@@ -76,12 +76,20 @@ final readonly class TodayQuery
                     '(select 1 from presence_reads p where p.session_id = sessions.id and p.ended_at is not null)
                         as ended',
                 ),
-                // Who is inside at this moment: whose last word is a coming.
+                // Inside are those whose last event is a join.
                 DB::raw(
-                    '(select count(*) from (select distinct on (who) is_join from presence_events e
-                        where e.session_id = sessions.id order by who, at desc, is_join) as last where is_join)
-                        as inside',
+                    "(select json_build_array(count(*) filter (where role = 'student'), count(*) filter (where role <>
+                            'student'))
+                        from (select distinct on (who) is_join, person_id from presence_events e
+                            where e.session_id = sessions.id order by who, at desc, is_join) as last
+                        join people on people.id = person_id where is_join) as inside",
                 ),
+                DB::raw(
+                    '(select sum(present + late + partial) from session_sums where session_id = sessions.id)
+                        as attended',
+                ),
+                'series.id as series',
+                'teacher_id',
                 'preset',
                 'series.door',
                 'sessions.door as own_door',
@@ -101,6 +109,22 @@ final readonly class TodayQuery
                 ),
             ]);
         $teachers = Teachers::of(array_values(array_map(intval(...), $rows->pluck('section_id')->all())));
+        $doors = $rows
+            ->map(fn (\stdClass $s): DoorRules => Presets::door($s->preset, $s->door, $presets, $s->own_door))
+            ->all();
+        $axis = DayAxis::over(
+            array_values(
+                $rows
+                    ->map(
+                        fn (\stdClass $s, int $i): array => [
+                            $s->starts - 60 * $doors[$i]->opensBefore,
+                            (int) $s->ends,
+                        ],
+                    )
+                    ->all(),
+            ),
+        );
+        $hosted = $this->hosted($for, $date->iso());
 
         return new TodayPage(
             $date,
@@ -112,16 +136,20 @@ final readonly class TodayQuery
             array_values(
                 $rows
                     ->map(
-                        fn (\stdClass $s): TodayRow => $this->row(
+                        fn (\stdClass $s, int $i): TodayRow => $this->row(
                             $s,
                             $now,
-                            Presets::door($s->preset, $s->door, $presets, $s->own_door),
+                            $doors[$i],
                             $zone,
                             $s->other ?? ($teachers[$s->section_id] ?? ''),
+                            $axis,
+                            $s->teacher_id === null ? isset($hosted[$s->series]) : $s->teacher_id === $for->id,
                         ),
                     )
                     ->all(),
             ),
+            $axis->hours($zone),
+            $axis->holds($now) && $date->day === $zone->dateAt($now)->day ? $axis->x($now) : null,
             Section::query()
                 ->where('term_id', $term->id)
                 ->servedBy($for)
@@ -135,8 +163,15 @@ final readonly class TodayQuery
         );
     }
 
-    private function row(\stdClass $s, int $now, DoorRules $door, Zone $zone, string $teacher): TodayRow
-    {
+    private function row(
+        \stdClass $s,
+        int $now,
+        DoorRules $door,
+        Zone $zone,
+        string $teacher,
+        DayAxis $axis,
+        bool $isTheirs,
+    ): TodayRow {
         $starts = (int) $s->starts;
         $ends = (int) $s->ends;
         $isPlanned = $s->state === SessionState::Planned->value;
@@ -151,26 +186,61 @@ final readonly class TodayQuery
             $now >= $opens => DoorState::Open,
             default => DoorState::Shut,
         };
+        [$students, $staff] = (array) json_decode((string) $s->inside, true) + [0, 0];
+        $isNow = in_array($doors, [DoorState::Running, DoorState::Open], true);
+        $here = match (true) {
+            $isNow => (int) $students,
+            in_array($doors, [DoorState::Over, DoorState::Ended], true) && $s->attended !== null => (int) $s->attended,
+            default => null,
+        };
+        $lacksTeacher = $doors === DoorState::Running && (int) $staff === 0;
+        $registered = (int) $s->registered;
 
         return new TodayRow(
             (int) $s->id,
+            (int) $s->series,
             $zone->clock($starts),
             $zone->clock($ends),
-            Section::called($s->year, $s->title),
-            (int) $s->others,
-            $s->sourced_id,
-            $teacher,
-            (int) $s->registered,
-            $starts <= $now && $now < $ends && $s->ended === null ? (int) $s->inside : null,
-            $doors,
-            match ($doors) {
-                DoorState::NotHeld => Say::because($s->reason),
-                DoorState::Shut => $zone->clock($opens),
-                default => '',
-            },
+            new SessionName(Section::called($s->year, $s->title), $s->sourced_id, (int) $s->others, $teacher),
+            DayTrack::of(
+                $axis,
+                [$opens, $starts, $ends],
+                $here === null || $registered === 0 ? null : $here / $registered,
+                match (true) {
+                    ! $isPlanned => 'off',
+                    $lacksTeacher || ! $s->linked => 'wrong',
+                    $isNow => 'now',
+                    $now >= $ends || $s->ended !== null => 'past',
+                    default => 'ahead',
+                },
+            ),
+            new DoorNow(
+                $doors,
+                match ($doors) {
+                    DoorState::NotHeld => Say::because($s->reason),
+                    DoorState::Shut => $zone->clock($opens),
+                    default => '',
+                },
+                $registered,
+                $here,
+                $lacksTeacher,
+            ),
             $ends <= $now && $isPlanned,
             $s->linked && $isPlanned && $ends > $now,
+            $isTheirs && $s->linked && $isNow,
         );
+    }
+
+    /** @return array<int, int> the series that somebody teaches on a day, by id */
+    private function hosted(Person $for, string $day): array
+    {
+        return DB::table('series_sections')
+            ->whereIn(
+                'section_id',
+                MembershipRow::query()->where('person_id', $for->id)->teaching()->on($day)->select('section_id'),
+            )
+            ->pluck('series_id', 'series_id')
+            ->all();
     }
 
     /** The sections in which somebody has a part on a day; all for the coordinator. */

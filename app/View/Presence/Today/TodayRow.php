@@ -8,28 +8,21 @@ namespace Nomada\App\View\Presence\Today;
 final readonly class TodayRow
 {
     /**
-     * @param  int  $others  sections that share it
-     * @param  string  $sectionId  its section's sourcedId
-     * @param  int|null  $inside  how many are inside; null where it is not running
-     * @param  DoorState  $doors  how its doors are at this moment
-     * @param  string  $said  from when they are open, or why it is not held
      * @param  bool  $isOver  it was held
      * @param  bool  $isLive  its live desk can be opened
+     * @param  bool  $mayJoin  it is open, and the viewer teaches it
      */
     public function __construct(
         public int $session,
+        public int $series,
         public string $time,
         public string $end,
-        public string $name,
-        public int $others,
-        public string $sectionId,
-        public string $teacher,
-        public int $registered,
-        public ?int $inside,
-        public DoorState $doors,
-        public string $said,
+        public SessionName $of,
+        public DayTrack $track,
+        public DoorNow $now,
         public bool $isOver,
         public bool $isLive,
+        public bool $mayJoin,
     ) {
     }
 }
