@@ -54,4 +54,7 @@ return [
     'accept' => 'Accept',
     'why' => 'Reason why this clash can stay',
     'why_like' => 'Why it can stay',
+    'to' => 'Move :section to :time',
+    'no_time' => 'No time is free for everybody. Move one session, or accept the clash.',
+    'looking' => 'Looking for free times…',
 ];

@@ -33,4 +33,5 @@ return [
         'unsure' => 'The preview failed. Cancel and try again.',
         'working' => 'Loading the preview…',
     ],
+    'options' => ['silent' => 'This could not be loaded. Reload the page to try again.'],
 ];

@@ -39,4 +39,27 @@ return [
         'changed' => 'con cambios',
         'published' => 'al día',
     ],
+    'needs' => [
+        'title' => 'Requiere atención',
+        'clash' => 'Ver conflicto',
+        'accounts' => 'Asignar cuentas',
+        'publish' => 'Publicar',
+        'plan' => 'Añadir serie',
+        'link' => 'Crear enlaces',
+        'register' => 'Inscribir',
+        'attendance' => 'Ver asistencia',
+        'outside' => 'Ver cambios',
+        'all' => 'Todos los grupos con incidencias',
+        'sums' => [
+            'no-link' => '1 grupo sin enlace|:count grupos sin enlace',
+            'not-registered' => '1 grupo con estudiantes sin inscribir|:count grupos con estudiantes sin inscribir',
+            'absences' => '1 grupo con estudiantes con tres faltas seguidas|:count grupos con estudiantes con tres faltas '
+                    .'seguidas',
+            'changed' => '1 grupo ha cambiado desde que se publicó|:count grupos han cambiado desde que se publicaron',
+            'to-tell' => '1 grupo con cambios por anunciar|:count grupos con cambios por anunciar',
+            'changed-there' => '1 grupo con cambios externos|:count grupos con cambios externos',
+            'truth' => '1 grupo donde alguien ve algo mal|:count grupos donde alguien ve algo mal',
+            'not-published' => '1 grupo sin publicar|:count grupos sin publicar',
+        ],
+    ],
 ];

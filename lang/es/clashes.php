@@ -55,4 +55,7 @@ return [
     'accept' => 'Aceptar',
     'why' => 'Motivo por el que puede quedarse este conflicto',
     'why_like' => 'Por qué puede quedarse',
+    'to' => 'Pasar :section a :time',
+    'no_time' => 'Ninguna hora está libre para todos. Mueve una sesión o acepta el conflicto.',
+    'looking' => 'Buscando horas libres…',
 ];

@@ -33,4 +33,5 @@ return [
         'unsure' => 'La vista previa falló. Cancela e inténtalo de nuevo.',
         'working' => 'Cargando la vista previa…',
     ],
+    'options' => ['silent' => 'No se ha podido cargar. Vuelve a cargar la página.'],
 ];

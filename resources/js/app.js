@@ -12,6 +12,7 @@ import { choosing, plan, progress } from './publishing';
 import { qr } from './joining';
 import { live } from './live';
 import { makeUps } from './make-ups';
+import { options } from './options';
 import { rows } from './rows';
 import { closing, mover, week } from './week';
 
@@ -34,6 +35,7 @@ Alpine.data('printer', () => ({
 Alpine.data('qr', qr);
 Alpine.data('live', live);
 Alpine.data('makeUps', makeUps);
+Alpine.data('options', options);
 Alpine.data('plan', plan);
 Alpine.data('player', player);
 Alpine.data('progress', progress);

@@ -105,6 +105,9 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::middleware('can:coordinate')->group(function (): void {
+        Route::get('/timetable/clashes/options', [ClashController::class, 'options'])
+            ->middleware('looks')
+            ->name('clashes.options');
         Route::get('/timetable/moves', [MovesController::class, 'create'])->name('moves');
         Route::post('/timetable/moves/preview', [MovesController::class, 'preview'])
             ->middleware('looks')

@@ -203,3 +203,72 @@ test('every kind of clash has its words wherever it is shown', function (string 
         )
         ->toBeTrue();
 })->with(array_keys(Nomada\Core\Timetable\Clash::GRAVITY));
+
+/** The suggestions for the one clash of the small school, as addresses of previews. */
+function suggestions($test, int $most = 3): array
+{
+    $series = [$test->section('MAR')->series()->value('id'), $test->section('STA')->series()->value('id')];
+    $key = 'students '.min($series).' '.max($series);
+    $html = (string) $test->as('A-1')
+        ->get(route('clashes.options', ['key' => $key, 'most' => $most]))
+        ->assertOk()
+        ->getContent();
+    preg_match_all('/href="([^"]+)"/', $html, $links);
+
+    return array_map(html_entity_decode(...), $links[1]);
+}
+
+test('a clash is resolved in two presses: a suggested time, and its preview', function () {
+    $this->school(clashing());
+    momentAt('2027-02-09', '09:00');
+    $links = suggestions($this);
+    expect(count($links))->toBeBetween(1, 3)->and(suggestions($this, 1))->toBe([$links[0]]);
+    foreach ($links as $link) {
+        $this->get($link)
+            ->assertOk()
+            ->assertSee('Clashes now: 1')
+            ->assertSee('None in these sections.');
+    }
+    parse_str((string) parse_url($links[0], PHP_URL_QUERY), $query);
+    // Nothing that is held today is moved.
+    expect(array_column($query['moves'], 'day')[0])->toBeGreaterThan('2027-02-09');
+    $this->post('/timetable/moves', ['moves' => $query['moves']])->assertSessionHasNoErrors();
+    $days = array_column((array) json_decode((string) DB::table('clashes')->value('days'), true), null);
+    expect(array_filter($days, fn (int $day): bool => $day > 20_858))->toBe([])->and(suggestions($this))->toBe([]);
+});
+
+test('home begins with what needs the coordinator, and teachers see no such list', function () {
+    $this->school(clashing());
+    momentAt('2027-02-09', '09:00');
+    $needs = fn (string $who): string => (string) $this->as($who)->get('/')->assertOk()->getContent();
+    expect($needs('A-1'))
+        ->toContain('Needs attention')
+        ->toContain('Y8 Marine Science / Y8 Statistics: 1 student would be in two places (Thu 11 Feb and Thu 18 Feb)')
+        ->toContain('sections without a join link')
+        ->and($needs('T-2'))
+        ->not->toContain('Needs attention');
+    $this->as('A-1')->get('/?show=issues')->assertDontSee('Needs attention');
+    $series = [$this->section('MAR')->series()->value('id'), $this->section('STA')->series()->value('id')];
+    $this->post('/timetable/clashes', ['key' => 'students '.min($series).' '.max($series), 'reason' => 'Agreed']);
+    expect($needs('A-1'))->not->toContain('would be in two places');
+});
+
+test('the bars of a clash lie where its sessions do, and share what both last', function () {
+    $zone = Nomada\Core\Term\Zone::named('Europe/Madrid');
+    $at = fn (string $time): int => (int) strtotime("2027-02-11 $time+01");
+    $bars = Nomada\App\View\Timetable\Clashes\ClashBars::of(
+        [[$at('10:00'), $at('10:45')], [$at('10:30'), $at('11:15')]],
+        $zone,
+    );
+    expect($bars->bars)->toBe([
+        ['x' => 0.0, 'width' => 60.0, 'times' => '10:00–10:45'],
+        ['x' => 40.0, 'width' => 60.0, 'times' => '10:30–11:15'],
+    ])
+        ->and($bars->shared)
+        ->toBe(['x' => 40.0, 'width' => 20.0]);
+    $next = Nomada\App\View\Timetable\Clashes\ClashBars::of(
+        [[$at('10:00'), $at('10:45')], [$at('10:45'), $at('11:30')]],
+        $zone,
+    );
+    expect($next->shared)->toBeNull();
+});

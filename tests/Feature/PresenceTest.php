@@ -3,7 +3,6 @@
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
-use Nomada\App\Models\Timetable\Session;
 
 function presenceFile(string $text): string
 {
@@ -147,26 +146,3 @@ test(
             ->toBe([]);
     },
 );
-
-test('Today counts who is inside a running session, and nobody twice', function () {
-    $this->school();
-    momentAt('2027-02-09', '10:20');
-    $id = Session::query()
-        ->whereRelation('series.section', 'sourced_id', 'MAR')
-        ->where('day', '2027-02-09')
-        ->value('id');
-    $events = [['S-1', '10:00', true], ['S-1', '10:01', true], ['S-2', '10:02', true], ['S-2', '10:09', false]];
-    foreach ($events as $n => [$who, $at, $isJoin]) {
-        DB::table('presence_events')->insert([
-            'session_id' => $id,
-            'who' => $who,
-            'at' => "2027-02-09 $at+01",
-            'is_join' => $isJoin,
-            'device' => "d$n",
-        ]);
-    }
-    $inside = fn (): string => (string) $this->as('A-1')->get('/today')->assertOk()->getContent();
-    expect($inside())->toMatch('~Marine Science</a>\s*</td>.*?<td>\d+</td>\s*<td>1</td>~s');
-    momentAt('2027-02-09', '12:20');
-    expect($inside())->toMatch('~Marine Science</a>\s*</td>.*?<td>\d+</td>\s*<td></td>~s');
-});

@@ -16,6 +16,7 @@ const ROUTES = [
     'timetable' => ['GET', '/timetable', 200, 200, 200, 403, 401],
     'timetable.sheets' => ['GET', '/timetable/sheets', 200, 200, 200, 403, 401],
     'clashes' => ['GET', '/timetable/clashes', 200, 200, 200, 403, 401],
+    'clashes.options' => ['GET', '/timetable/clashes/options?key=x', 200, 403, 403, 403, 401],
     'clashes.accept' => ['POST', '/timetable/clashes', 422, 403, 403, 403, 401],
     'clashes.reopen' => ['DELETE', '/timetable/clashes', 302, 403, 403, 403, 401],
     'joining' => ['GET', '/joining', 200, 200, 200, 403, 401],

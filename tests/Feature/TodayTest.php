@@ -55,6 +55,8 @@ test('a session says how many of its students are inside, from when it opens', f
     expect(marineOf(dayOf('A-1', '09:49'))->now->count())->toBe('3 registered');
     goesIn('T-2', '09:50');
     goesIn('S-1', '09:51');
+    // With a second device.
+    goesIn('S-1', '09:54');
     goesIn('S-2', '09:52', '09:53');
     $page = dayOf('A-1', '09:55');
     expect(marineOf($page)->now->count())->toBe('1 of 3 inside')->and([$page->open(), $page->inside()])->toBe([1, 1]);

@@ -9,6 +9,9 @@
         </div>
         @include('timetable.board.filters')
     </div>
+    @if ($page->needs !== [])
+        @include('timetable.board.needs')
+    @endif
     <form method="post" action="{{ route('publishing.choose') }}" x-data="board" data-left="{{ $page->line->scale()['left'] }}"
         data-week="{{ $page->line->scale()['week'] }}" data-monday="{{ $page->line->scale()['monday'] }}"
         data-rows="{{ route('board.rows') }}">

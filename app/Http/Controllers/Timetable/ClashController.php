@@ -11,6 +11,7 @@ use Nomada\App\Actions\Timetable\AcceptClash;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\View\Timetable\Clashes\ClashesPage;
 use Nomada\App\View\Timetable\Clashes\ClashList;
+use Nomada\App\View\Timetable\Clashes\WaysOut;
 
 final class ClashController extends Controller
 {
@@ -20,6 +21,20 @@ final class ClashController extends Controller
             'page' => new ClashesPage(
                 $list->rows($this->term(), $this->person($request)),
                 (string) $request->query('show', ''),
+            ),
+        ]);
+    }
+
+    /** Free times for one clash, as a part of a page. */
+    public function options(Request $request, ClashList $list, WaysOut $ways): View
+    {
+        $key = (string) $request->query('key', '');
+
+        return view('timetable.clashes.times', [
+            'ways' => array_slice(
+                $ways->of($list->series($this->term(), $this->person($request), $key)),
+                0,
+                max(1, $request->integer('most', WaysOut::MOST)),
             ),
         ]);
     }

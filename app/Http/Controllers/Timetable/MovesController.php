@@ -23,7 +23,7 @@ final class MovesController extends Controller
 {
     /**
      * The sessions to begin with, by their ids or as those of some series on a day; `swap` puts each of two at the time
-     * of the other.
+     * of the other, `moves` each where it says, by id.
      */
     public function create(Request $request, MovesQuery $query): View
     {
@@ -32,7 +32,11 @@ final class MovesController extends Controller
             array_filter((array) $request->query($name, []), is_numeric(...)),
         );
         $ids = $query->first($given('sessions'), $given('series'), (string) $request->query('date', ''));
-        $lines = $query->lines($this->term(), $ids);
+        $to = self::proposed($request);
+        $lines = $query->lines($this->term(), $ids, $to);
+        if ($to !== []) {
+            return $this->page($query, $lines, $this->person($request));
+        }
         if ($request->boolean('swap') && count($lines) === 2) {
             $ids = array_map(fn (MoveLine $l): int => $l->session->id, $lines);
             $lines = $query->lines($this->term(), $ids, $query->exchanged($lines));
@@ -41,6 +45,18 @@ final class MovesController extends Controller
         }
 
         return view('timetable.moves', ['page' => new MovesPage($lines, null)]);
+    }
+
+    /** @return array<int, array{day?: string, start?: string, end?: string, reach?: string}> by id of the session */
+    private static function proposed(Request $request): array
+    {
+        $out = [];
+        foreach ((array) $request->query('moves', []) as $id => $to) {
+            $given = array_intersect_key((array) $to, array_flip(['day', 'start', 'end', 'reach']));
+            $out[(int) $id] = array_map(strval(...), array_filter($given, is_scalar(...)));
+        }
+
+        return $out;
     }
 
     /** What the moves would do; or the form with one line more, or one fewer. */

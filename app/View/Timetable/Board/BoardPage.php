@@ -17,6 +17,7 @@ final readonly class BoardPage
      *   day numbers by the state of their sessions
      * @param  string  $year  whose sections alone are shown, or empty
      * @param  list<string>  $years
+     * @param  list<Need>  $needs  what needs the coordinator, the gravest first; none beside a filter
      */
     public function __construct(
         public array $groups,
@@ -27,6 +28,7 @@ final readonly class BoardPage
         public BoardFilter $show,
         public string $year,
         public array $years,
+        public array $needs,
         public BoardTotals $totals,
     ) {
     }

@@ -14,8 +14,12 @@ use Nomada\App\View\Timetable\TermLine;
 /** Looks up the board with its filters. */
 final readonly class BoardPages
 {
-    public function __construct(private BoardQuery $query, private BoardDays $days, private Clock $clock)
-    {
+    public function __construct(
+        private BoardQuery $query,
+        private BoardDays $days,
+        private Needs $needs,
+        private Clock $clock,
+    ) {
     }
 
     /** @param  string  $year  whose sections alone are shown, or empty */
@@ -23,10 +27,7 @@ final readonly class BoardPages
     {
         $all = $this->query->rows($term, $person);
         $rows = array_values(
-            array_filter(
-                $all,
-                fn (BoardRow $r): bool => ($year === '' || $r->year === $year) && $show->takes($r),
-            ),
+            array_filter($all, fn (BoardRow $r): bool => ($year === '' || $r->year === $year) && $show->takes($r)),
         );
         $groups = [];
         foreach ($rows as $row) {
@@ -44,6 +45,9 @@ final readonly class BoardPages
             $show,
             $year,
             array_values(array_unique(array_map(fn (BoardRow $r): string => $r->year, $all))),
+            $person->isCoordinator() && $show === BoardFilter::All && $year === ''
+                ? $this->needs->of($term, $person, $all)
+                : [],
             new BoardTotals(
                 count($all),
                 $this->query->sessions(array_map(fn (BoardRow $r): int => $r->id, $all)),

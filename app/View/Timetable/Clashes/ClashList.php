@@ -16,6 +16,7 @@ use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Clash;
 use Nomada\Core\Timetable\FoldedDates;
+use Nomada\Core\Timetable\SessionState;
 
 /** The clashes that were found, folded and grave first, each with who has accepted it. */
 final readonly class ClashList
@@ -24,8 +25,11 @@ final readonly class ClashList
     {
     }
 
-    /** @return list<ClashRow> */
-    public function rows(Term $term, Person $for): array
+    /**
+     * @param  int|null  $grave  only so many of the grave ones that nobody has accepted; null for all clashes
+     * @return list<ClashRow>
+     */
+    public function rows(Term $term, Person $for, ?int $grave = null): array
     {
         $today = $term->calendar()->zone->dateAt($this->clock->seconds())->day;
         $mine = Section::query()->where('term_id', $term->id)->seenBy($for)->select('id');
@@ -41,6 +45,10 @@ final readonly class ClashList
             )
             // What is past cannot be fixed any more.
             ->whereRaw('(clashes.days->>-1)::int >= ?', [$today])
+            ->when(
+                $grave !== null,
+                fn ($q) => $q->whereIn('kind', Clash::grave())->whereNull('k.key')->limit((int) $grave),
+            )
             ->orderByRaw(
                 "array_position(array['".
                     implode("', '", array_keys(Clash::GRAVITY)).
@@ -62,13 +70,22 @@ final readonly class ClashList
                 DB::raw(self::KEY.' as key'),
                 DB::raw("people.given_name || ' ' || people.family_name as by"),
             ]);
+        $at = $this->at($rows, $today);
         $name = fn (?string $year, ?string $title): string => ($year === '' || $year === null ? '' : "Y$year ").
             $title;
 
         return array_values(
             $rows
-                ->map(function (\stdClass $r) use ($name, $today): ClashRow {
+                ->map(function (\stdClass $r) use ($name, $today, $at, $term): ClashRow {
                     $days = self::coming($r->days, $today);
+                    $spans = array_values(
+                        array_filter(
+                            array_map(
+                                fn (mixed $series): ?array => $at["$series $days[0]"] ?? null,
+                                array_filter([$r->series_id, $r->other_series_id]),
+                            ),
+                        ),
+                    );
 
                     return new ClashRow(
                         $r->key,
@@ -85,10 +102,60 @@ final readonly class ClashList
                         $r->reason,
                         $r->by,
                         $this->firstComing($days, $today),
+                        $spans === [] ? null : ClashBars::of($spans, $term->calendar()->zone),
                     );
                 })
                 ->all(),
         );
+    }
+
+    /**
+     * When the sessions of clashes are on the first day that each is on.
+     *
+     * @param  Collection<int, \stdClass>  $rows
+     * @return array<string, array{int, int}> UTC seconds by series and day
+     */
+    private function at(Collection $rows, int $today): array
+    {
+        $days = $rows
+            ->map(fn (\stdClass $r): string => (new LocalDate(self::coming($r->days, $today)[0]))->iso())
+            ->unique()
+            ->all();
+        $series = $rows->pluck('series_id')->merge($rows->pluck('other_series_id'))->filter()->unique()->all();
+        $out = [];
+        foreach (
+            DB::table('sessions')
+                ->whereIn('series_id', $series)
+                ->whereIn('day', $days)
+                ->where('state', SessionState::Planned)
+                ->orderByDesc('starts_at')
+                ->get([
+                    'series_id',
+                    DB::raw("day - date '1970-01-01' as n"),
+                    DB::raw('extract(epoch from starts_at)::bigint as starts'),
+                    DB::raw('extract(epoch from ends_at)::bigint as ends'),
+                ]) as $s
+        ) {
+            $out["$s->series_id $s->n"] = [(int) $s->starts, (int) $s->ends];
+        }
+
+        return $out;
+    }
+
+    /**
+     * The series of one clash.
+     *
+     * @return list<int> ids; none where nothing clashes so any more
+     */
+    public function series(Term $term, Person $for, string $key): array
+    {
+        foreach ($this->rows($term, $for) as $row) {
+            if ($row->key === $key) {
+                return array_values(array_filter($row->series));
+            }
+        }
+
+        return [];
     }
 
     /**

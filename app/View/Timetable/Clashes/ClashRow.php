@@ -29,7 +29,14 @@ final readonly class ClashRow
         public ?string $reason,
         public ?string $by,
         public ?string $firstDay = null,
+        public ?ClashBars $bars = null,
     ) {
+    }
+
+    /** Whether other times are worth looking for: somebody is in two places, and nobody has accepted it. */
+    public function asksForTimes(): bool
+    {
+        return $this->gravity !== 'advice' && $this->reason === null && ! $this->isOfAccounts();
     }
 
     /** @return 'bad'|'todo'|'quiet' */

@@ -8,7 +8,18 @@
     </td>
     <td>
         @foreach ($row->sections as $id => $name)
-            <a href="{{ $page->sections->to($id) }}"><b>{{ $name }}</b></a>{{ $loop->last ? '' : ' ' . __('clashes.and') . ' ' }}
+            <div class="clash-bar"><a href="{{ $page->sections->to($id) }}"><b>{{ $name }}</b></a>
+                @if (count($row->sections) > 1 && isset($row->bars->bars[$loop->index]))
+                    <svg width="100%" height="22" role="img" aria-label="{{ $row->bars->bars[$loop->index]['times'] }}">
+                        <rect class="block" x="{{ $row->bars->bars[$loop->index]['x'] }}%" y="2"
+                            width="{{ $row->bars->bars[$loop->index]['width'] }}%" height="18" />
+                        @if ($row->bars->shared !== null)
+                            <rect class="shared" x="{{ $row->bars->shared['x'] }}%" y="2" width="{{ $row->bars->shared['width'] }}%"
+                                height="18" />
+                        @endif
+                    </svg><small>{{ $row->bars->bars[$loop->index]['times'] }}</small>
+                @endif
+            </div>
         @endforeach
     </td>
     <td>{{ $row->dates }} <small>({{ trans_choice('clashes.days', $row->days) }})</small></td>

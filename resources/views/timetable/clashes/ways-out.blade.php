@@ -1,11 +1,15 @@
 {{-- What can be done about a clash. row: ClashRow --}}
+@if ($row->asksForTimes())
+    <div class="times" x-data="options" data-from="{{ route('clashes.options', ['key' => $row->key]) }}" role="status"><span
+            class="quiet">{{ __('clashes.looking') }}</span></div>
+@endif
 @foreach ($row->sections as $id => $name)
     <a class="me-2 nowrap"
         href="{{ $page->sections->to($id) }}?change={{ $row->series[$loop->index] }}">{{ __('clashes.move', ['section' => $name]) }}</a>
     @if ($row->canMoveOne())
         <a class="me-2 nowrap"
-            href="{{ $page->sections->to($id) }}?day={{ $row->firstDay }}#session">{{ __('clashes.only', ['day' =>
-                Say::dayMonth(\Nomada\Core\Term\LocalDate::parse($row->firstDay))]) }}</a>
+            href="{{ $page->sections->to($id) }}?day={{ $row->firstDay }}#session">{{ __('clashes.only', ['day' => Say::dayMonth(
+                \Nomada\Core\Term\LocalDate::parse($row->firstDay))]) }}</a>
     @endif
 @endforeach
 @if ($row->canMoveOne() && count($row->sections) > 1)
