@@ -26,4 +26,16 @@ final readonly class RouteStop
         public int $n = 0,
     ) {
     }
+
+    /** Where exactly the rows are that its number counts; null where that is the stop's own page. */
+    public function leadsTo(): ?string
+    {
+        return match ($this->says) {
+            'clashes' => route('clashes'),
+            'no_timetable' => route('board', ['show' => 'issues']),
+            'no_link' => route('joining', ['show' => 'missing']),
+            'to_register' => route('registration', ['show' => 'left']),
+            default => null,
+        };
+    }
 }

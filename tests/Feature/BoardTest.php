@@ -190,3 +190,24 @@ test('the sheets of a week have their headings, and what was chosen stays chosen
     $this->get('/timetable?week=5&words=mar')->assertSee('timetable/sheets?week=5&amp;words=mar', false);
     $this->get('/timetable/sheets?week=5&words=nobody')->assertSee('nothing to print');
 });
+
+test('the numbers of the route and of the head lead to exactly the rows that they count', function () {
+    $this->school();
+    momentAt('2027-02-09', '09:00');
+    $links = function (string $page): array {
+        $html = (string) $this->as('A-1')->get($page)->assertOk()->getContent();
+        preg_match_all('~<a class="count" href="([^"]+)"><span>(\d+)~', $html, $m);
+
+        return array_combine($m[1], array_map(intval(...), $m[2]));
+    };
+    $rows = fn (string $page): int => substr_count((string) $this->get($page)->assertOk()->getContent(), 'data-row="');
+    $found = $links('/');
+    expect(array_map(fn (string $url): string => (string) parse_url($url, PHP_URL_QUERY), array_keys($found)))
+        ->toContain('show=missing');
+    foreach ($found as $url => $n) {
+        str_contains($url, 'missing') && expect($rows($url))->toBe($n);
+    }
+    $html = (string) $this->get('/')->getContent();
+    preg_match('~show=issues" class="bad">(\d+)~', $html, $m);
+    expect($rows('/?show=issues'))->toBe((int) $m[1]);
+});

@@ -3,7 +3,8 @@
 <nav class="route" aria-label="{{ __('route.label') }}">
     <ol>
         @foreach (app(\Nomada\App\View\RouteView::class)->stops($person) as $stop)
-            <li class="is-{{ $stop->state }}"><a href="{{ route($stop->name) }}" data-stop="{{ $stop->name }}"
+            <li @class(["is-$stop->state", 'parted' => $stop->leadsTo() !== null])><a href="{{ route(
+                $stop->name) }}" data-stop="{{ $stop->name }}"
                     @if ($here === $stop->name) aria-current="page" @endif>
                     <svg width="22" height="20" viewBox="0 0 22 20" aria-hidden="true">
                         <circle cx="11" cy="10" r="8" @class([
@@ -18,7 +19,15 @@
                             <path class="wrong-x" d="M7.5 6.5l7 7m0-7l-7 7" />
                         @endif
                     </svg>
-                    <b>{{ __("route.stops.$stop->name") }}</b><span>{{ trans_choice("route.says.$stop->says", $stop->n) }}</span></a></li>
+                    <b>{{ __("route.stops.$stop->name") }}</b>
+                    @if ($stop->leadsTo() === null)
+                        <span>{{ trans_choice("route.says.$stop->says", $stop->n) }}</span>
+                    @endif
+                </a>
+                @if ($stop->leadsTo() !== null)
+                    <a class="count" href="{{ $stop->leadsTo() }}"><span>{{ trans_choice("route.says.$stop->says", $stop->n) }}</span></a>
+                @endif
+            </li>
         @endforeach
     </ol>
 </nav>

@@ -4,8 +4,9 @@
         <h1>{{ __('board.title') }}</h1>
         <div class="sum">{{ trans_choice('count.sections', $page->totals->sections) }} ·
             {{ trans_choice('board.sessions', $page->totals->sessions, ['n' => number_format($page->totals->sessions)]) }} ·
-            {{ trans_choice('board.closures', $page->totals->closures) }} ·
-            <span @class(['bad' => $page->sectionsWithIssues() > 0])>{{ trans_choice('board.issues', $page->sectionsWithIssues()) }}</span>
+            <a href="{{ route('term') }}">{{ trans_choice('board.closures', $page->totals->closures) }}</a> ·
+            <a href="{{ route('board', ['show' => 'issues']) }}"
+                @class(['bad' => $page->sectionsWithIssues() > 0])>{{ trans_choice('board.issues', $page->sectionsWithIssues()) }}</a>
         </div>
         @include('timetable.board.filters')
     </div>

@@ -69,6 +69,20 @@ final readonly class BoardRow
         return array_values(array_filter($this->status->issues(), self::isShown(...)));
     }
 
+    /** Where an issue of the section is dealt with. */
+    public function leadsTo(Issue $issue): string
+    {
+        return match ($issue->kind) {
+            'clash' => url('/timetable/clashes'),
+            'no-account', 'beyond' => url('/timetable/licences'),
+            'no-series' => $this->url().'?change=new',
+            'absences' => url('/records/sections').'/'.rawurlencode($this->sourcedId),
+            'changed-there' => url('/publishing/drift'),
+            'refused', 'changed', 'to-tell', 'truth' => url('/publishing'),
+            default => $this->url(),
+        };
+    }
+
     /** Issues that have a column of their own are not repeated in the column of issues. */
     public static function isShown(Issue $issue): bool
     {

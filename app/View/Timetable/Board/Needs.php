@@ -60,13 +60,18 @@ final readonly class Needs
 
     private function ofSection(BoardRow $row, Issue $issue): Need
     {
-        [$do, $url] = match ($issue->kind) {
-            'no-account', 'beyond' => ['accounts', route('licences')],
-            'refused' => ['publish', route('publishing')],
-            default => ['plan', route('section', ['section' => $row->sourcedId, 'edit' => 'new'])],
+        $do = match ($issue->kind) {
+            'no-account', 'beyond' => 'accounts',
+            'refused' => 'publish',
+            default => 'plan',
         };
 
-        return new Need(true, "$row->name: ".Say::this($issue->words), (string) __("board.needs.$do"), $url);
+        return new Need(
+            true,
+            "$row->name: ".Say::this($issue->words),
+            (string) __("board.needs.$do"),
+            $row->leadsTo($issue),
+        );
     }
 
     /** @param  list<BoardRow>  $rows  the sections that have it */

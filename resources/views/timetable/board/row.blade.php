@@ -25,7 +25,7 @@
     @endforeach
     <td class="issue">
         @foreach (array_slice($row->shown(), 0, 1) as $issue)
-            <span class="{{ $issue->isWrong ? 'bad' : 'todo' }}">{{ Say::this($issue->words) }}</span>
+            <a class="{{ $issue->isWrong ? 'bad' : 'todo' }}" href="{{ $row->leadsTo($issue) }}">{{ Say::this($issue->words) }}</a>
         @endforeach
         @if (count($row->shown()) > 1)
             <span class="quiet">+{{ count($row->shown()) - 1 }}</span>
