@@ -53,12 +53,14 @@ return [
         'sums' => [
             'no-link' => '1 section without a join link|:count sections without a join link',
             'not-registered' => '1 section with unregistered students|:count sections with unregistered students',
-            'absences' => '1 section with students absent three times in a row|:count sections with students absent three times '.
+            'absences' => '1 section with students absent three times in a row|:count sections with students absent '
+                .'three times '.
                 'in a row',
             'changed' => '1 section changed since it was published|:count sections changed since they were published',
             'to-tell' => '1 section with changes to announce|:count sections with changes to announce',
             'changed-there' => '1 section with outside changes|:count sections with outside changes',
-            'truth' => '1 section where somebody sees something wrong|:count sections where somebody sees something wrong',
+            'truth' => '1 section where somebody sees something wrong|:count sections where somebody sees something '
+                .'wrong',
             'not-published' => '1 section not published|:count sections not published',
         ],
     ],

@@ -46,7 +46,6 @@ return [
     ],
     'accepted' => 'accepted: :why',
     'accepted_by' => 'accepted by :name: :why',
-    'and' => 'and',
     'days' => ':count day|:count days',
     'move' => 'Move :section',
     'only' => 'Only :day',

@@ -53,7 +53,8 @@ return [
         'sums' => [
             'no-link' => '1 grupo sin enlace|:count grupos sin enlace',
             'not-registered' => '1 grupo con estudiantes sin inscribir|:count grupos con estudiantes sin inscribir',
-            'absences' => '1 grupo con estudiantes con tres faltas seguidas|:count grupos con estudiantes con tres faltas '.
+            'absences' => '1 grupo con estudiantes con tres faltas seguidas|:count grupos con estudiantes con tres '
+                .'faltas '.
                 'seguidas',
             'changed' => '1 grupo ha cambiado desde que se publicó|:count grupos han cambiado desde que se publicaron',
             'to-tell' => '1 grupo con cambios por anunciar|:count grupos con cambios por anunciar',

@@ -47,7 +47,6 @@ return [
     ],
     'accepted' => 'aceptado: :why',
     'accepted_by' => 'aceptado por :name: :why',
-    'and' => 'y',
     'days' => ':count día|:count días',
     'move' => 'Mover :section',
     'only' => 'Solo el :day',

@@ -5,7 +5,8 @@ return [
     'bulk' => [
         'account' => 'cuenta de anfitrión: :to',
         'clash' => ':n sesión coincide ahí con :with|:n sesiones coinciden ahí con :with',
-        'clash_and_more' => ':n sesión coincide ahí con :with y :more más|:n sesiones coinciden ahí con :with y :more '.'más',
+        'clash_and_more' => ':n sesión coincide ahí con :with y :more más|:n sesiones coinciden ahí con :with y '.
+            ':more más',
         'done' => 'hecho: :what',
         'has_link' => 'ya tiene enlace',
         'hidden' => 'ya está oculto',
