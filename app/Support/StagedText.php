@@ -35,6 +35,17 @@ final readonly class StagedText
         return new self($key, $name, (string) File::get(storage_path("app/texts/$key.txt")), $with);
     }
 
+    /** @param  array<string, string>  $with */
+    public static function text(string $text, array $with = []): self
+    {
+        $key = (string) Str::ulid();
+        File::ensureDirectoryExists(storage_path('app/texts'));
+        File::put(storage_path("app/texts/$key.json"), (string) json_encode(['name' => 'typed', 'with' => $with]));
+        File::put(storage_path("app/texts/$key.txt"), $text);
+
+        return new self($key, 'typed', $text, $with);
+    }
+
     public static function find(string $key): self
     {
         $file = storage_path("app/texts/$key.txt");

@@ -10,7 +10,7 @@ namespace Nomada\Core\Interchange;
  */
 final class CsvText
 {
-    /** @param  list<list<string|int|float|null>>  $rows the header first */
+    /** @param  list<array<int, string|int|float|null>>  $rows the header first */
     public static function write(array $rows): string
     {
         return implode(

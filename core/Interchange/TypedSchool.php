@@ -84,13 +84,13 @@ final class TypedSchool
         $made = new self('SCHOOL', Zone::named($zone)->name);
         $made->add('orgs.csv', [$made->school, '', trim($name), 'school', $made->zone]);
         $made->add('academicSessions.csv', ['TERM-1', '', trim($term), 'term', $first->iso(), $last->iso()]);
-        foreach (self::lines($sections, 'sections') as $n => $cells) {
+        foreach (TypedTable::lines($sections, 'sections', self::MOST) as $n => $cells) {
             $made->section($n, $cells);
         }
         if ($made->sections === []) {
             throw new Fault('school.sections', 'sections');
         }
-        foreach (self::lines($students, 'students') as $n => $cells) {
+        foreach (TypedTable::lines($students, 'students', self::MOST) as $n => $cells) {
             $made->student($n, $cells);
         }
 
@@ -186,35 +186,5 @@ final class TypedSchool
     private function add(string $file, array $row): void
     {
         $this->rows[$file][] = $row;
-    }
-
-    /**
-     * @return array<int, list<string>> cells by the number of their line, from 1; empty lines are none
-     */
-    private static function lines(string $typed, string $field): array
-    {
-        $out = [];
-        foreach (preg_split('/\R/u', $typed) ?: [] as $n => $line) {
-            if (trim($line) !== '') {
-                $out[$n + 1] = array_map(trim(...), self::cells($line));
-            }
-        }
-        if (count($out) > self::MOST) {
-            throw new Fault('school.lines', $field, ['n' => self::MOST]);
-        }
-
-        return $out;
-    }
-
-    /** @return list<string> parted by what the line has: tabs before semicolons before commas */
-    private static function cells(string $line): array
-    {
-        foreach (["\t", ';', ','] as $sign) {
-            if (str_contains($line, $sign)) {
-                return array_map(strval(...), str_getcsv($line, $sign, '"', ''));
-            }
-        }
-
-        return [$line];
     }
 }

@@ -45,7 +45,7 @@ return [
         'accounts' => 'Assign accounts',
         'publish' => 'Publish',
         'plan' => 'Add series',
-        'link' => 'Create links',
+        'link' => 'View join links',
         'register' => 'Register',
         'attendance' => 'View attendance',
         'outside' => 'View changes',

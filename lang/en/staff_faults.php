@@ -449,4 +449,14 @@ return [
     'zone' => [
         'none' => '":name" is not a time zone. Use an IANA name like Europe/Madrid.',
     ],
+    'people' => [
+        'none' => 'Enter at least one person.',
+        'name' => 'Line :n: enter a given name and a family name.',
+        'email' => 'Line :n: “:email” is not an email address.',
+        'email_taken' => 'Line :n: the email address :email belongs to :name.',
+        'same_name' => 'Line :n: there is a :name already. Add the email address, or leave the line out.',
+        'no_section' => 'Line :n: no section is called “:title”. Use its code, or its title with the year.',
+        'two_sections' => 'Line :n: several sections are called “:title”. Use the section’s code.',
+        'nobody' => 'Nobody has this id.',
+    ],
 ];

@@ -45,7 +45,7 @@ return [
         'accounts' => 'Asignar cuentas',
         'publish' => 'Publicar',
         'plan' => 'Añadir serie',
-        'link' => 'Crear enlaces',
+        'link' => 'Ver los enlaces',
         'register' => 'Inscribir',
         'attendance' => 'Ver asistencia',
         'outside' => 'Ver cambios',

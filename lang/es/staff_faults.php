@@ -455,4 +455,14 @@ return [
     'zone' => [
         'none' => '«:name» no es una zona horaria. Usa un nombre IANA como Europe/Madrid.',
     ],
+    'people' => [
+        'none' => 'Escribe al menos una persona.',
+        'name' => 'Línea :n: escribe el nombre y los apellidos.',
+        'email' => 'Línea :n: «:email» no es una dirección de correo.',
+        'email_taken' => 'Línea :n: la dirección de correo :email es de :name.',
+        'same_name' => 'Línea :n: ya hay alguien llamado :name. Añade su correo o quita la línea.',
+        'no_section' => 'Línea :n: ningún grupo se llama «:title». Usa su código o su nombre con el curso.',
+        'two_sections' => 'Línea :n: varios grupos se llaman «:title». Usa el código del grupo.',
+        'nobody' => 'Nadie tiene este identificador.',
+    ],
 ];

@@ -45,6 +45,9 @@
                     @endforelse
                 </ul>
             </x-card>
+            @if ($page->edit !== null)
+                @include('person.edit', ['form' => $page->edit])
+            @endif
             @includeWhen($page->mayConsent, 'person.consent')
             @include('person.calendar')
         </div>

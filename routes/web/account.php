@@ -4,6 +4,7 @@ use Illuminate\Support\Facades\Route;
 use Nomada\App\Http\Controllers\Account\AccountController;
 use Nomada\App\Http\Controllers\Account\PassController;
 use Nomada\App\Http\Controllers\Account\PeopleController;
+use Nomada\App\Http\Controllers\Term\RosterEditController;
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in/forgotten', [PassController::class, 'forgotten'])->name('forgotten');
@@ -39,6 +40,17 @@ Route::middleware('auth')->group(function (): void {
         ->name('account.sign-ins.end');
 
     Route::middleware('can:coordinate')->group(function (): void {
+        Route::get('/people', [RosterEditController::class, 'index'])->name('people');
+        Route::get('/people/new', [RosterEditController::class, 'create'])->name('people.add');
+        Route::post('/people', [RosterEditController::class, 'store'])->name('people.store');
+        Route::get('/people/edits/{key}', [RosterEditController::class, 'show'])
+            ->where('key', '[0-9A-HJKMNP-TV-Z]{26}')
+            ->name('people.preview');
+        Route::post('/people/edits/{key}', [RosterEditController::class, 'take'])
+            ->where('key', '[0-9A-HJKMNP-TV-Z]{26}')
+            ->name('people.take');
+        Route::put('/people/{sourcedId}/details', [RosterEditController::class, 'update'])->name('people.update');
+        Route::post('/people/{sourcedId}/moves', [RosterEditController::class, 'move'])->name('people.move');
         Route::get('/accounts', [PeopleController::class, 'show'])->name('accounts');
         Route::post('/accounts/invitations', [PeopleController::class, 'inviteAll'])->name('accounts.invite');
         Route::post('/people/{sourcedId}/invitation', [PeopleController::class, 'invite'])->name('person.invite');

@@ -239,10 +239,15 @@ final class Browser
             "@aria-label=$quoted]";
         $this->wait(function () use ($xpath): bool {
             foreach ($this->driver->findElements(WebDriverBy::xpath($xpath)) as $element) {
-                if ($element->isDisplayed() && $element->isEnabled()) {
-                    $element->click();
+                try {
+                    if ($element->isDisplayed() && $element->isEnabled()) {
+                        $element->click();
 
-                    return true;
+                        return true;
+                    }
+                } catch (StaleElementReferenceException) {
+                    // A page that brings a part of itself later has put another one in its place.
+                    return false;
                 }
             }
 
@@ -379,7 +384,9 @@ final class Browser
 
     public function focus(string $css): self
     {
-        $this->driver->executeScript('arguments[0].focus()', [$this->find($css)]);
+        // In one step: a page that is drawn again between finding and focusing would lose the element.
+        $focus = 'const e = document.querySelector(arguments[0]); e?.focus(); return document.activeElement === e';
+        $this->wait(fn (): bool => $this->script($focus, $css) === true, "focusing $css");
 
         return $this;
     }

@@ -35,6 +35,12 @@ final class RosterOut
     /** @return array<string, string> files by name */
     public function __invoke(Term $term): array
     {
+        return array_map(CsvText::write(...), $this->rows($term));
+    }
+
+    /** @return array<string, list<list<string|int|float|null>>> rows by file, the headings first */
+    public function rows(Term $term): array
+    {
         $sections = DB::table('sections')
             ->leftJoin('courses', 'courses.id', '=', 'course_id')
             ->where('term_id', $term->id)
@@ -48,7 +54,7 @@ final class RosterOut
         $ids = array_values(array_map(intval(...), $sections->pluck('id')->all()));
         $school = $term->school;
 
-        return array_map(CsvText::write(...), [
+        return [
             OneRosterManifest::NAME => OneRosterManifest::of([
                 'academicSessions',
                 'classes',
@@ -166,7 +172,7 @@ final class RosterOut
             'users.csv' => $this->users($ids, $school->sourced_id),
             'enrollments.csv' => $this->enrolments($ids, $school->sourced_id),
             'timetable.csv' => $this->timetable($ids),
-        ]);
+        ];
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Person;
 
 use Nomada\App\Models\Term\Person;
+use Nomada\App\View\People\EditForm;
 use Nomada\App\View\Registration\Me\ComingSession;
 use Nomada\Core\Belonging\Role;
 
@@ -25,6 +26,7 @@ final readonly class PersonPage
      * @param  string|null  $feed  secret addresses of a person who looks at their own page: a calendar, only when
      *   they are busy
      * @param  string|null  $post  their mailbox at the stand-in
+     * @param  EditForm|null  $edit  null for all but coordinators
      */
     public function __construct(
         public Person $who,
@@ -39,6 +41,7 @@ final readonly class PersonPage
         public ?string $feed,
         public ?string $busyFeed,
         public ?string $post,
+        public ?EditForm $edit = null,
     ) {
     }
 

@@ -11,6 +11,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
+use Nomada\App\View\People\EditForm;
 use Nomada\App\View\Registration\Me\MeQuery;
 use Nomada\App\View\StandinAddress;
 use Nomada\Core\Belonging\Role;
@@ -39,6 +40,7 @@ final readonly class PersonQuery
             ->get();
         abort_if($sections->isEmpty() && ! $for->isCoordinator() && $person->id !== $for->id, 404);
         $isSelf = $person->id === $for->id;
+        $names = $sections->mapWithKeys(fn (Section $s): array => [$s->sourced_id => $s->name()])->all();
 
         return new PersonPage(
             $person,
@@ -47,12 +49,13 @@ final readonly class PersonQuery
             $for->isCoordinator() && ! $isSelf,
             $person->disabled_on === null ? null : Say::day(LocalDate::parse($person->disabled_on)),
             $person->role === Role::Student && $for->isCoordinator(),
-            $sections->mapWithKeys(fn (Section $s): array => [$s->sourced_id => $s->name()])->all(),
+            $names,
             $this->sessions->coming($person, $term, array_values($sections->modelKeys()), self::COMING),
             $person->isStaff() ? DB::table('busy_blocks')->where('person_id', $person->id)->count() : 0,
             $isSelf ? PersonFeed::address($person) : null,
             $isSelf && $person->isStaff() ? PersonFeed::busy($person) : null,
             $isSelf ? $this->standins->mailbox($person) : null,
+            $for->isCoordinator() ? EditForm::of($person, $term, $names) : null,
         );
     }
 }

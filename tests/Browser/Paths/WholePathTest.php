@@ -175,7 +175,7 @@ test('a clash is followed to its way out: a free time is taken, and the clash is
     $copy = RunningCopy::shared();
     $b = browser()->as($copy->url(), 'A-01', '/timetable/clashes');
     $b->see('19 students would be in two places')
-        ->press('Move Y8 History')
+        ->click("a[href*='8HIS?change=']")
         ->see('Free times for all 24 students')
         ->press('Use Thu 10:50–11:35');
     $b->see('Every Thursday, 10:50 to 11:35', '.made')
@@ -186,6 +186,17 @@ test('a clash is followed to its way out: a free time is taken, and the clash is
     // What is left of it has been held, and is nobody's task any more.
     $b->open('/timetable/clashes')->see('Options');
     expect($b->text('main'))->not->toContain('19 students would be in two places');
+});
+
+test('a clash is resolved in two presses from home: a suggested time, and its preview', function () {
+    $copy = RunningCopy::shared();
+    $b = browser()->as($copy->url(), 'A-01', '/');
+    $b->see('16 students would be in two places')
+        ->press('Move Y9')
+        ->see('None in these sections.')
+        ->press('Move 1 session')
+        ->see('1 session moved');
+    expect($b->open('/')->see('Needs attention')->text('.needs'))->not->toContain('16 students would be in two places');
 });
 
 test('the board by keys: arrows, choosing, opening a section and a session', function () {

@@ -1,0 +1,60 @@
+<?php
+
+// The people of the school, and how they are changed by hand.
+return [
+    'title' => 'People',
+    'sum' => ':count person|:count people',
+    'search' => 'Name, email address or id',
+    'find' => 'Search',
+    'roles' => ['' => 'All', 'student' => 'Students', 'teacher' => 'Teachers', 'coordinator' => 'Coordinators',
+        'guardian' => 'Guardians'],
+    'without_email' => 'Without email address',
+    'disabled' => 'Disabled',
+    'columns' => ['name' => 'Name', 'role' => 'Role', 'year' => 'Year', 'sections' => 'Sections', 'email' => 'Email '
+        .'address'],
+    'no_email' => 'none',
+    'none' => 'Nobody found',
+    'none_hint' => 'Try part of a name, or another filter.',
+    'pages' => 'Pages',
+    'add' => [
+        'link' => 'Add people…',
+        'title' => 'Add people',
+        'sum' => 'Nothing is saved before you have seen the preview.',
+        'role' => 'They are',
+        'hint' => 'One person per line: given name, family name, email address, year, sections, guardian, guardian’s '
+            .'email address. Paste from a spreadsheet or an email; a first line with headings is recognised.',
+        'example' => 'Galia, Zabalo, galia@school.example, 8, Marine Science|History, Ines Zabalo, ines@home.example',
+        'known' => 'Somebody whose email address is known already is only added to the sections.',
+        'go' => 'Preview',
+    ],
+    'edit' => [
+        'title' => 'Edit details',
+        'given' => 'Given name',
+        'family' => 'Family name',
+        'email' => 'Email address',
+        'year' => 'Year',
+        'zone' => 'Time zone',
+        'language' => 'Language',
+        'go' => 'Preview changes',
+        'zone_fault' => 'Choose a time zone from the list.',
+        'name_fault' => 'Enter a given name and a family name, up to 80 characters each.',
+        'email_fault' => 'Enter a valid email address, or leave it empty.',
+        'language_fault' => 'Choose a language from the list.',
+    ],
+    'move' => [
+        'title' => 'Move to another section',
+        'leaves' => 'Leaves',
+        'joins' => 'Joins',
+        'nothing' => 'no section',
+        'on' => 'From',
+        'go' => 'Preview move',
+        'fault' => 'Choose a section to leave or to join.',
+        'day_fault' => 'Enter a day of the term.',
+    ],
+    'preview' => [
+        'title' => 'Preview',
+        'back' => 'Back to people',
+        'saved' => 'Saved: :what. You can undo this on the import page.',
+        'nothing' => 'Nothing to change.',
+    ],
+];
