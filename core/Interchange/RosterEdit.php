@@ -25,7 +25,7 @@ final class RosterEdit
         'year' => ['year', 'grade', 'curso'],
         'sections' => ['sections', 'section', 'classes', 'class', 'grupos', 'grupo'],
         'guardian' => ['guardian', 'guardian name', 'parent', 'familia'],
-        'guardian_email' => ['guardian email', 'parent email', 'correo de la familia'],
+        'guardian_email' => ['guardian email', 'parent email', 'correo familia'],
     ];
 
     /** @var array<string, array<string, int>> where each column is, by file */
@@ -275,8 +275,9 @@ final class RosterEdit
         $out = [];
         foreach ($cells as $cell) {
             $is = '';
+            $cell = (string) preg_replace('/\b(of|the|de|la)\s+/u', '', mb_strtolower($cell));
             foreach (self::HEADINGS as $column => $names) {
-                $is = in_array(mb_strtolower($cell), $names, true) ? $column : $is;
+                $is = in_array($cell, $names, true) ? $column : $is;
             }
             $out[] = $is;
         }

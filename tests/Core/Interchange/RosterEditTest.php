@@ -11,7 +11,8 @@ use Tests\Support\English;
 function seaRoster(): RosterEdit
 {
     $users =
-        'sourcedId,enabledUser,orgSourcedIds,role,username,givenName,familyName,identifier,email,agentSourcedIds,grades';
+        'sourcedId,enabledUser,orgSourcedIds,role,username,givenName,familyName,identifier,email,'.
+        'agentSourcedIds,grades';
     $enrolments = 'sourcedId,classSourcedId,schoolSourcedId,userSourcedId,role,primary,beginDate,endDate';
     $table = fn (string ...$lines): array => array_map(
         fn (string $l): array => explode(',', $l),
@@ -73,8 +74,8 @@ it('adds people as they are pasted', function (string $typed, array $added) {
         ['Galia Zabalo student galia@sea.example : 8HIS'],
     ],
     'with Spanish headings' => [
-        "Nombre;Apellidos;Correo;Curso\nGalia;Zabalo Ortiz;galia@sea.example;8",
-        ['Galia Zabalo Ortiz student galia@sea.example 8:'],
+        "Nombre;Apellidos;Correo;Familia;Correo de la familia\nGalia;Zabalo Ortiz;g@sea.example;Ana Mestre;ana@home.example",
+        ['Galia Zabalo Ortiz student g@sea.example :'],
     ],
     'from an email' => [
         'Galia Zabalo Ortiz <galia@sea.example>',

@@ -59,7 +59,7 @@ final readonly class TodayPage
         );
     }
 
-    /** The first session that the viewer teaches and can join now. */
+    /** The first session that the viewer teaches and may enter at this moment. */
     public function next(): ?TodayRow
     {
         return array_values(array_filter($this->rows, fn (TodayRow $r): bool => $r->mayJoin))[0] ?? null;

@@ -1,4 +1,4 @@
-{{-- The session that the viewer teaches and can join now. row: TodayRow --}}
+{{-- The session that the viewer teaches and may enter at this moment. row: TodayRow --}}
 <div class="next-lesson">
     <div><b>{{ $row->of->name }}</b> {{ $row->time }}–{{ $row->end }}<br>
         <small>{{ $row->now->words() }} · {{ $row->now->count() }}</small>
