@@ -74,7 +74,8 @@ it('adds people as they are pasted', function (string $typed, array $added) {
         ['Galia Zabalo student galia@sea.example : 8HIS'],
     ],
     'with Spanish headings' => [
-        "Nombre;Apellidos;Correo;Familia;Correo de la familia\nGalia;Zabalo Ortiz;g@sea.example;Ana Mestre;ana@home.example",
+        "Nombre;Apellidos;Correo;Familia;Correo de la familia\n".
+            'Galia;Zabalo Ortiz;g@sea.example;Ana Mestre;ana@home.example',
         ['Galia Zabalo Ortiz student g@sea.example :'],
     ],
     'from an email' => [
