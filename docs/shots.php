@@ -22,7 +22,7 @@ return [
         'T-02',
         '1280x800',
         false,
-        "td a[href*='/live/'];.bar .end .btn-main;~.said;.bar .end a[href*=rehearsal];".
+        ".next-lesson a[href*='/live/'];.bar .end .btn-main;~.said;.bar .end a[href*=rehearsal];".
         '.warn button;~.said;.warn button;~.a-who b.todo',
     ],
     'room' => ['/me', 'S-8-001', '390x844', false, '.next-up .act.main;.act.main;#no-camera;~.talk li'],
