@@ -28,6 +28,8 @@ final readonly class RouteView
         'board' => '',
         'house' => '',
         'import' => 'term',
+        'set-up' => '',
+        'people' => '',
         'make-ups' => 'term',
         'closures' => 'term',
         'section' => 'timetable',

@@ -6,6 +6,7 @@ use Nomada\App\Http\Controllers\Term\CalendarController;
 use Nomada\App\Http\Controllers\Term\ClosureController;
 use Nomada\App\Http\Controllers\Term\ImportController;
 use Nomada\App\Http\Controllers\Term\MembershipController;
+use Nomada\App\Http\Controllers\Term\SetUpController;
 use Nomada\App\Http\Controllers\Term\TermController;
 
 Route::middleware('auth')->group(function (): void {
@@ -37,6 +38,8 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::middleware('can:coordinate')->group(function (): void {
+        Route::get('/set-up', [SetUpController::class, 'show'])->name('set-up');
+        Route::post('/set-up/hiding', [SetUpController::class, 'hide'])->name('set-up.hide');
         Route::post('/term/imports/{import}/undoing', [ImportController::class, 'undo'])->name('import.undo');
         Route::post('/term/changes/{change}/undoing', [CalendarController::class, 'undo'])->name('calendar.undo');
         Route::get('/term/closing', [ClosureController::class, 'preview'])->name('closures.preview');

@@ -134,3 +134,22 @@ test('an edit is applied to the school as it is when it is saved', function () {
     expect(personCalled('S-2')->family_name)->toBe('Mestre Gil');
     $this->post($to)->assertNotFound();
 });
+
+test('the set-up list says how far each step is, and home shows it until it is hidden', function () {
+    config(['nomada.demo' => false]);
+    $steps = fn (): array => array_map(
+        fn ($s): string => "$s->key {$s->state()} $s->done/$s->all",
+        app(Nomada\App\View\SetUp\SetUpList::class)->of(Nomada\App\Models\Term\Term::query()->firstOrFail()),
+    );
+    expect(implode('; ', $steps()))->toContain(
+        'links none 0/2',
+        'publishing none 0/2',
+        'mail simulated 1/1',
+        'registrations none 0/4',
+    );
+    $this->as('A-1')->get('/')->assertSee('What is left until the first lesson')->assertSee('demo service');
+    $this->as('T-2')->get('/')->assertDontSee('What is left until the first lesson');
+    $this->as('A-1')->post('/set-up/hiding')->assertRedirect('/');
+    $this->get('/')->assertDontSee('What is left until the first lesson')->assertSee('Needs attention');
+    $this->get('/set-up')->assertOk()->assertSee('Join links')->assertSee('2 of 3')->assertSee('not begun');
+});

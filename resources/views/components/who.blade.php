@@ -7,6 +7,7 @@
         </p>
         <p class="mb-2"><a href="{{ route('account') }}">{{ __('frame.account') }}</a>
             @if ($person->isCoordinator())
+                <br><a href="{{ route('set-up') }}">{{ __('setup.title') }}</a>
                 <br><a href="{{ route('people') }}">{{ __('people.title') }}</a>
                 <br><a href="{{ route('accounts') }}">{{ __('account.people.open') }}</a>
             @endif

@@ -10,6 +10,13 @@
         </div>
         @include('timetable.board.filters')
     </div>
+    @if ($page->setUp !== [])
+        <section class="needs" aria-labelledby="set-up">
+            <h2 id="set-up">{{ __('setup.sum') }}</h2>
+            <x-act :to="route('set-up.hide')" class="btn-plain" :do="__('setup.hide')" />
+            @include('term.set-up-steps', ['steps' => $page->setUp])
+        </section>
+    @endif
     @if ($page->needs !== [])
         @include('timetable.board.needs')
     @endif

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Board;
 
+use Nomada\App\View\SetUp\SetUpStep;
 use Nomada\App\View\Stub;
 use Nomada\App\View\Stubs;
 use Nomada\App\View\Timetable\TermLine;
@@ -17,6 +18,7 @@ final readonly class BoardPage
      *   day numbers by the state of their sessions
      * @param  string  $year  whose sections alone are shown, or empty
      * @param  list<string>  $years
+     * @param  list<SetUpStep>  $setUp  what is left of setting the school up, with what is done
      * @param  list<Need>  $needs  what needs the coordinator, the gravest first; none beside a filter
      */
     public function __construct(
@@ -29,6 +31,7 @@ final readonly class BoardPage
         public string $year,
         public array $years,
         public array $needs,
+        public array $setUp,
         public BoardTotals $totals,
     ) {
     }

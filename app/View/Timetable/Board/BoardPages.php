@@ -9,6 +9,8 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Clock;
 use Nomada\App\View\LaterRows;
+use Nomada\App\View\SetUp\SetUpList;
+use Nomada\App\View\SetUp\SetUpStep;
 use Nomada\App\View\Timetable\TermLine;
 
 /** Looks up the board with its filters. */
@@ -18,6 +20,7 @@ final readonly class BoardPages
         private BoardQuery $query,
         private BoardDays $days,
         private Needs $needs,
+        private SetUpList $setUp,
         private Clock $clock,
     ) {
     }
@@ -48,6 +51,7 @@ final readonly class BoardPages
             $person->isCoordinator() && $show === BoardFilter::All && $year === ''
                 ? $this->needs->of($term, $person, $all)
                 : [],
+            $person->isCoordinator() && $show === BoardFilter::All && $year === '' ? $this->left($term) : [],
             new BoardTotals(
                 count($all),
                 $this->query->sessions(array_map(fn (BoardRow $r): int => $r->id, $all)),
@@ -61,6 +65,14 @@ final readonly class BoardPages
                 ),
             ),
         );
+    }
+
+    /** @return list<SetUpStep> none once every step is done, or the list was hidden */
+    private function left(Term $term): array
+    {
+        $steps = $this->setUp->isWanted() ? $this->setUp->of($term) : [];
+
+        return array_filter($steps, fn (SetUpStep $s): bool => ! $s->isDone()) === [] ? [] : $steps;
     }
 
     /**
