@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\View\Publishing\Plan;
 
 use Illuminate\Support\HtmlString;
+use Nomada\App\Support\Say;
 use Nomada\App\View\Address;
 use Nomada\App\View\Shape;
 use Nomada\Core\Publishing\Place;
@@ -19,6 +20,9 @@ final readonly class PlanPage
 
     /** Of the plans of single sections. */
     public Address $sections;
+
+    /** @var array<string, string> names of the destinations, by Place; looked up once for all rows */
+    public array $placeNames;
 
     /**
      * @param  list<PlanRow>  $rows
@@ -39,6 +43,11 @@ final readonly class PlanPage
         public string $controls,
     ) {
         $this->sections = Address::of('publishing.section');
+        $names = [];
+        foreach (Place::cases() as $place) {
+            $names[$place->value] = Say::this($place->said());
+        }
+        $this->placeNames = $names;
     }
 
     /** Placements that would be touched. */

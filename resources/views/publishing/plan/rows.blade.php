@@ -8,8 +8,8 @@
             <td><button class="toggle" type="button" aria-expanded="false" data-section="{{ $row->section }}"
                     data-url="{{ $page->sections->to($row->section) }}">{{ $row->name }}</button><small
                     class="note">{{ __("plan.notes.$row->note") }}</small></td>
-            @foreach ($row->places as $n)
-                <td>
+            @foreach ($row->places as $place => $n)
+                <td data-place="{{ $page->placeNames[$place] }}">
                     <div class="five">
                         @foreach ($page::MARKS as $mark)
                             <span>
