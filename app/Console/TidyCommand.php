@@ -39,6 +39,13 @@ final class TidyCommand extends Command
                 File::delete($file->getPathname());
             }
         }
+        // A staged import has names and email addresses in it.
+        $path = storage_path('app/imports');
+        foreach (is_dir($path) ? File::directories($path) : [] as $folder) {
+            if (filemtime($folder) < time() - self::UPLOADS * 86400) {
+                File::deleteDirectory($folder);
+            }
+        }
         Retention::prune();
 
         return self::SUCCESS;

@@ -123,6 +123,20 @@ test('a student moves to another section on a day, and what was before stays', f
     $this->post('/people/S-1/moves', ['leaves' => 'MAR', 'from_day' => 'soon'])->assertSessionHasErrors('from_day');
 });
 
+test('somebody without a section can be edited, and is recognised', function () {
+    $to = previewOf($this, 'POST', '/people', ['role' => 'teacher', 'text' => 'Lia,Moreno,lia@school.example']);
+    $this->post($to)->assertSessionHasNoErrors();
+    $lia = Person::query()->where('email', 'lia@school.example')->firstOrFail();
+    $details = ['given_name' => 'Lía', 'family_name' => 'Moreno', 'email' => 'lia@school.example', 'zone' => 'Europe/Madrid'];
+    $this->post(previewOf($this, 'PUT', "/people/$lia->sourced_id/details", $details))->assertSessionHasNoErrors();
+    expect($lia->refresh()->given_name)->toBe('Lía');
+    $again = ['role' => 'teacher', 'text' => 'Lía,Moreno,lia@school.example,,MAR'];
+    $this->post(previewOf($this, 'POST', '/people', $again))->assertSessionHasNoErrors();
+    expect(Person::query()->where('email', 'lia@school.example')->count())->toBe(1)
+        ->and(membershipsOf($lia->sourced_id))
+        ->toBe(['MAR teacher 2027-02-09']);
+});
+
 test('an edit is applied to the school as it is when it is saved', function () {
     $to = previewOf($this, 'POST', '/people', [
         'role' => 'student',
@@ -152,4 +166,16 @@ test('the set-up list says how far each step is, and home shows it until it is h
     $this->as('A-1')->post('/set-up/hiding')->assertRedirect('/');
     $this->get('/')->assertDontSee('What is left until the first lesson')->assertSee('Needs attention');
     $this->get('/set-up')->assertOk()->assertSee('Join links')->assertSee('2 of 3')->assertSee('not begun');
+});
+
+test('what was staged and never saved is deleted after two days', function () {
+    $old = Nomada\App\Support\StagedUpload::texts(['users.csv' => 'sourcedId']);
+    $new = Nomada\App\Support\StagedUpload::texts(['users.csv' => 'sourcedId']);
+    touch(storage_path("app/imports/$old->key"), time() - 2 * 86400 - 1);
+    Artisan::call('nomada:prune');
+    expect(is_dir(storage_path("app/imports/$old->key")))
+        ->toBeFalse()
+        ->and(is_dir(storage_path("app/imports/$new->key")))
+        ->toBeTrue();
+    $new->forget();
 });

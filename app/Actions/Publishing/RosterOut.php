@@ -38,8 +38,11 @@ final class RosterOut
         return array_map(CsvText::write(...), $this->rows($term));
     }
 
-    /** @return array<string, list<list<string|int|float|null>>> rows by file, the headings first */
-    public function rows(Term $term): array
+    /**
+     * @param  bool  $everybody  people without a section in the term, too
+     * @return array<string, list<array<int, string|int|float|null>>> rows by file, the headings first
+     */
+    public function rows(Term $term, bool $everybody = false): array
     {
         $sections = DB::table('sections')
             ->leftJoin('courses', 'courses.id', '=', 'course_id')
@@ -169,7 +172,7 @@ final class RosterOut
                     )
                     ->all(),
             ],
-            'users.csv' => $this->users($ids, $school->sourced_id),
+            'users.csv' => $this->users($ids, $school->sourced_id, $everybody),
             'enrollments.csv' => $this->enrolments($ids, $school->sourced_id),
             'timetable.csv' => $this->timetable($ids),
         ];
@@ -179,7 +182,7 @@ final class RosterOut
      * @param  list<int>  $sections
      * @return list<list<string>>
      */
-    private function users(array $sections, string $school): array
+    private function users(array $sections, string $school, bool $everybody): array
     {
         $guardians = [];
         foreach (
@@ -192,14 +195,17 @@ final class RosterOut
         }
         $of = DB::table('enrolments')->whereIntegerInRaw('section_id', $sections)->select('person_id');
         $people = DB::table('people')
-            ->where(
-                fn ($q) => $q
-                    ->whereIn('id', $of)
-                    ->orWhereIn(
-                        'id',
-                        DB::table('guardianships')->whereIn('student_id', clone $of)->select('guardian_id'),
-                    )
-                    ->orWhere('role', Role::Coordinator),
+            ->when(
+                ! $everybody,
+                fn ($q) => $q->where(
+                    fn ($w) => $w
+                        ->whereIn('id', $of)
+                        ->orWhereIn(
+                            'id',
+                            DB::table('guardianships')->whereIn('student_id', clone $of)->select('guardian_id'),
+                        )
+                        ->orWhere('role', Role::Coordinator),
+                ),
             )
             ->orderBy('id')
             ->get();

@@ -30,13 +30,13 @@ final readonly class EditRoster
      */
     public function faults(Term $term, array $edit): array
     {
-        return $this->apply(new RosterEdit($this->roster->rows($term)), $edit);
+        return $this->apply(new RosterEdit($this->roster->rows($term, everybody: true)), $edit);
     }
 
     /** The school's data with a kept edit, as an import reads it. */
     public function data(Term $term, StagedText $kept): SchoolData
     {
-        $roster = new RosterEdit($this->roster->rows($term));
+        $roster = new RosterEdit($this->roster->rows($term, everybody: true));
         $faults = $this->apply($roster, (array) json_decode($kept->text, true));
 
         return $faults === [] ? SchoolReader::read($roster->texts()) : throw $faults[0];
