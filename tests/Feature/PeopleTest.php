@@ -127,7 +127,12 @@ test('somebody without a section can be edited, and is recognised', function () 
     $to = previewOf($this, 'POST', '/people', ['role' => 'teacher', 'text' => 'Lia,Moreno,lia@school.example']);
     $this->post($to)->assertSessionHasNoErrors();
     $lia = Person::query()->where('email', 'lia@school.example')->firstOrFail();
-    $details = ['given_name' => 'Lía', 'family_name' => 'Moreno', 'email' => 'lia@school.example', 'zone' => 'Europe/Madrid'];
+    $details = [
+        'given_name' => 'Lía',
+        'family_name' => 'Moreno',
+        'email' => 'lia@school.example',
+        'zone' => 'Europe/Madrid',
+    ];
     $this->post(previewOf($this, 'PUT', "/people/$lia->sourced_id/details", $details))->assertSessionHasNoErrors();
     expect($lia->refresh()->given_name)->toBe('Lía');
     $again = ['role' => 'teacher', 'text' => 'Lía,Moreno,lia@school.example,,MAR'];
