@@ -3,7 +3,7 @@
 // name => [page, whom the sign-in page offers ('' for nobody), size, dark, what is clicked first (CSS, parted by ;), or
 // with ~ waited for]
 return [
-    'every-section' => ['/', 'A-01', '1280x800', false, 'tr.row-s:nth-child(9) input;tr.row-s:nth-child(13) input'],
+    'every-section' => ['/', 'A-01', '1280x800', false, 'tr.row-s:nth-child(3) input;tr.row-s:nth-child(4) input;~.times .btn'],
     'section' => ['/sections/8MAR', 'A-01', '1280x800', false, ''],
     'publish-plan' => ['/publishing', 'A-01', '1280x800', false, "button[data-section='9MAT-B']"],
     // Series 7 and 8 of the demo, which share students.
@@ -12,7 +12,7 @@ return [
     'places' => ['/publishing/places#calendar', 'A-01', '1280x800', false, '#calendar summary'],
     'timetable-week' => ['/timetable?week=7', 'A-01', '1280x800', false, ''],
     'licences' => ['/timetable/licences', 'A-01', '1280x800', false, ''],
-    'clashes' => ['/timetable/clashes', 'A-01', '1280x800', false, ''],
+    'clashes' => ['/timetable/clashes', 'A-01', '1280x800', false, '~tr:nth-child(2) .times .btn'],
     'term' => ['/term/closing?first=2+Mar&last=3+Mar&reason=Storm', 'A-01', '1280x800', false, ''],
     'joining' => ['/joining', 'A-01', '1280x800', false, 'tr.row-c:nth-child(3) input;tr.row-c:nth-child(5) input'],
     'registration-desk' => ['/registration/desk', 'A-01', '1280x800', false, ''],
