@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Actions\Publishing\StartRun;
 use Nomada\App\Actions\Publishing\TellTruth;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Support\DemoServicesDatabase;
 use RuntimeException;
 use Throwable;
 
@@ -48,7 +49,8 @@ final class Killed
         try {
             $sections = $this->sections();
             $run =
-                app(StartRun::class)->publish($sections, null)->run ?? throw new RuntimeException('nothing to publish');
+                app(StartRun::class)->publish($sections, null)->run ??
+                throw new RuntimeException('nothing to publish');
             $this->run = $run->id;
             $all = $run->steps()->count();
             $at = microtime(true);
@@ -186,7 +188,8 @@ final class Killed
      */
     private function tooMuch(): int
     {
-        $stand = DB::table('standins_bench.documents')->count() + DB::table('standins_bench.posts')->count();
+        $services = DemoServicesDatabase::connection();
+        $stand = $services->table('documents')->count() + $services->table('posts')->count();
 
         return $stand - DB::table('published_items')->whereNotNull('published_hash')->count();
     }

@@ -46,7 +46,6 @@ final class ServedSchool
             'NOMADA_PORT' => (string) $web,
             'NOMADA_DEMO' => 'true',
             'STANDINS_PORT' => (string) $standins,
-            'STANDINS_SCHEMA' => 'standins_bench',
             ...$workers === null ? [] : ['NOMADA_WORKERS' => (string) $workers],
             'SESSION_DRIVER' => 'file',
             'CACHE_STORE' => 'file',
@@ -111,7 +110,10 @@ final class ServedSchool
                 str_contains("\0$environment", "\0APP_URL=$this->url\0") &&
                 str_contains("\0$environment", "\0DB_DATABASE=nomada_bench\0")
             ) {
-                $out[] = basename($folder).' '.str_replace("\0", ' ', (string) @file_get_contents("$folder/cmdline"));
+                $out[] =
+                    basename($folder).
+                    ' '.
+                    str_replace("\0", ' ', (string) @file_get_contents("$folder/cmdline"));
             }
         }
 

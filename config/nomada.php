@@ -28,7 +28,8 @@ return [
 
     'standins' => [
         'port' => (int) env('STANDINS_PORT', 8090),
-        'schema' => env('STANDINS_SCHEMA', 'standins'),
+        // Their own database; none given: the school's name with _services behind it.
+        'database' => env('STANDINS_DATABASE'),
         // Where our server reaches them, and where a browser does.
         'url' => env('STANDINS_URL', 'http://127.0.0.1:'.env('STANDINS_PORT', 8090)),
         'token' => env('STANDINS_TOKEN', ''),

@@ -5,42 +5,83 @@ declare(strict_types=1);
 namespace Nomada\Standins;
 
 use PDO;
+use PDOException;
+use RuntimeException;
 
-/** The stand-ins' own tables, in a schema of their own, made on the first request. */
+/** The demo services' own tables, in a database of their own, made on the first request. */
 final class Store
 {
     /** Of the tables: whatever changes them counts it up, so that what was made before is brought there. */
     private const SHAPE = 4;
+
+    private const SCHEMA = 'services';
 
     private PDO $pdo;
 
     public function __construct()
     {
         $env = fn (string $name, string $default): string => getenv($name) ?: $default;
-        $this->pdo = new PDO(
-            sprintf(
-                'pgsql:host=%s;port=%s;dbname=%s',
-                $env('DB_HOST', '127.0.0.1'),
-                $env('DB_PORT', '54330'),
-                $env('DB_DATABASE', 'nomada'),
-            ),
-            $env('DB_USERNAME', 'nomada'),
-            $env('DB_PASSWORD', ''),
-            [
-                PDO::ATTR_PERSISTENT => true,
-                PDO::PGSQL_ATTR_DISABLE_PREPARES => true,
-                PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION,
-                PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC,
-            ],
-        );
-        $schema = preg_replace('/[^a-z0-9_]/', '', $env('STANDINS_SCHEMA', 'standins'));
+        $name = $env('STANDINS_DATABASE', $env('DB_DATABASE', 'nomada').'_services');
+        $this->pdo = self::connect($name) ?? $this->create($name);
         $this->pdo->exec(
             "set client_min_messages = warning; set time zone 'UTC'; set synchronous_commit = off; set search_path to ".
-                "$schema",
+                self::SCHEMA,
         );
-        if (($this->one("select to_regclass('$schema.shape_".self::SHAPE."') as t")['t'] ?? null) === null) {
-            $this->make((string) $schema);
+        if (
+            ($this->one("select to_regclass('".self::SCHEMA.'.shape_'.self::SHAPE."') as t")['t'] ??
+                null) ===
+            null
+        ) {
+            $this->make(self::SCHEMA);
         }
+    }
+
+    /** @return PDO|null null where there is no database of that name */
+    private static function connect(string $database, bool $isKept = true): ?PDO
+    {
+        $env = fn (string $name, string $default): string => getenv($name) ?: $default;
+        try {
+            return new PDO(
+                sprintf(
+                    'pgsql:host=%s;port=%s;dbname=%s',
+                    $env('DB_HOST', '127.0.0.1'),
+                    $env('DB_PORT', '54330'),
+                    $database,
+                ),
+                $env('DB_USERNAME', 'nomada'),
+                $env('DB_PASSWORD', ''),
+                [
+                    PDO::ATTR_PERSISTENT => $isKept,
+                    PDO::PGSQL_ATTR_DISABLE_PREPARES => true,
+                    PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION,
+                    PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC,
+                ],
+            );
+        } catch (PDOException $e) {
+            if (str_contains($e->getMessage(), 'does not exist')) {
+                return null;
+            }
+            throw $e;
+        }
+    }
+
+    /** Makes the database from within the school's, one process at a time. */
+    private function create(string $name): PDO
+    {
+        if (preg_match('/^[a-z_][a-z0-9_]*$/', $name) !== 1) {
+            throw new RuntimeException("The demo services cannot use a database called \"$name\"");
+        }
+        $school =
+            self::connect(getenv('DB_DATABASE') ?: 'nomada', false) ??
+            throw new RuntimeException('The database of the school does not exist yet');
+        $school->exec('select pg_advisory_lock(7302)');
+        $known = $school->query("select 1 from pg_database where datname = '$name'");
+        if ($known === false || $known->fetch() === false) {
+            $school->exec("create database $name");
+        }
+        $school = null;
+
+        return self::connect($name) ?? throw new RuntimeException("The database $name could not be made");
     }
 
     private function make(string $schema): void

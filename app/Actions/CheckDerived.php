@@ -201,28 +201,23 @@ final readonly class CheckDerived
     }
 
     /**
-     * What is about one session belongs to its series and says its day: registrations, passes, materials.
+     * What is about one session belongs to its series and says its day: registrations, passes, materials. (The
+     * database holds that there was such a session.)
      *
      * @return list<array{kind: string, what: string}>
      */
     private function strays(): array
     {
         $rows = DB::select(
-            "select 'registration' as what, r.id from registrations r left join sessions s on s.id = r.session_id
-                where r.session_id is not null and (s.series_id <> r.series_id or r.only_day is distinct from s.day
-                    and s.id is not null or s.id is null and not exists (
-                        select from removed_sessions g where g.id = r.session_id))
+            "select 'registration' as what, r.id from registrations r join sessions s on s.id = r.session_id
+                where s.series_id <> r.series_id or r.only_day is distinct from s.day
             union all
-            select 'pass', l.id from join_links l left join sessions s on s.id = l.only_session_id
-                where l.only_session_id is not null and retired_at is null and (s.series_id <> l.series_id
-                    or l.only_day is distinct from s.day and s.id is not null or s.id is null and not exists (
-                        select from removed_sessions g where g.id = l.only_session_id))
+            select 'pass', l.id from join_links l join sessions s on s.id = l.only_session_id
+                where retired_at is null and (s.series_id <> l.series_id or l.only_day is distinct from s.day)
             union all
-            select 'material', m.id from materials m left join sessions s on s.id = m.session_id
-                where m.session_id is not null and case when s.id is null
-                    then not exists (select from removed_sessions g where g.id = m.session_id)
-                    else not exists (select from series_sections x
-                        where x.series_id = s.series_id and x.section_id = m.section_id) end",
+            select 'material', m.id from materials m join sessions s on s.id = m.session_id
+                where not exists (select from series_sections x
+                    where x.series_id = s.series_id and x.section_id = m.section_id)",
         );
 
         return array_values(

@@ -30,6 +30,7 @@ use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\HostingPlan;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Support\DemoServicesDatabase;
 use Nomada\App\Support\Services;
 use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Joining\LinkKind;
@@ -170,8 +171,7 @@ final class DemoCommand extends Command
 
     private function empty(): void
     {
-        $schema = preg_replace('/[^a-z0-9_]/', '', (string) config('nomada.standins.schema'));
-        DB::statement("drop schema if exists $schema cascade");
+        DemoServicesDatabase::clear();
         $this->callSilently('migrate:fresh', ['--force' => true]);
         foreach (['materials', FollowRecordings::DISK] as $disk) {
             Storage::disk($disk)->delete(Storage::disk($disk)->allFiles());

@@ -25,6 +25,7 @@ final class Retention
         'sent_reminders' => [60, 'starts_at'],
         'sign_ins' => [60, 'seen_at'],
         'account_passes' => [60, 'expires_at'],
+        'session_identities' => [400, 'gone_at'],
     ];
 
     /** @return array<string, int> how many rows went, by table */
@@ -35,11 +36,15 @@ final class Retention
             $out[$table] = DB::table($table)
                 ->where($column, '<', now()->subDays($days))
                 // The last import can be undone, however long ago it was.
-                ->when($table === 'imports', fn (Builder $q) => $q->where(
-                    'id',
-                    '<',
-                    (int) DB::table('imports')->max('id'),
-                ))
+                ->when(
+                    $table === 'imports',
+                    fn (Builder $q) => $q->where('id', '<', (int) DB::table('imports')->max('id')),
+                )
+                // A recording goes by the school's own days.
+                ->when(
+                    $table === 'session_identities',
+                    fn (Builder $q) => $q->whereNotIn('id', DB::table('recordings')->select('session_id')),
+                )
                 ->delete();
         }
 

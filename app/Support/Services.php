@@ -121,7 +121,7 @@ final class Services
             [
                 'PHP_CLI_SERVER_WORKERS' => '4',
                 'STANDINS_TOKEN' => (string) config('nomada.standins.token'),
-                'STANDINS_SCHEMA' => (string) config('nomada.standins.schema'),
+                'STANDINS_DATABASE' => DemoServicesDatabase::name(),
                 'DB_HOST' => (string) $db['host'],
                 'DB_PORT' => (string) $db['port'],
                 'DB_DATABASE' => (string) $db['database'],

@@ -65,7 +65,7 @@ create table series_sections (
     unique (series_id, section_id)
 );
 
--- One session of a series. What is about it names its id, never its day (docs/sessions.md).
+-- One session of a series. What is about it names its id, never its day (docs/subsystems/what-belongs-to-a-session.md).
 create table sessions (
     id bigserial primary key,
     series_id bigint not null references series on delete cascade,

@@ -109,6 +109,7 @@ return [
     'history' => [
         'last' => 'Only the last change of a series can be undone. Undo the later changes first.',
         'last_together' => 'One of these series has been changed since. Undo that change first.',
+        'title_taken' => 'The section has another series called “:series” by now. Rename that one first.',
     ],
     'hours' => [
         'none' => 'Enter when the room is open: "Tue 15:00-16:00, Thu 9-10".',

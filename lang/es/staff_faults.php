@@ -111,6 +111,7 @@ return [
     'history' => [
         'last' => 'Solo se puede deshacer el último cambio de una serie. Deshaz primero los posteriores.',
         'last_together' => 'Una de estas series se cambió después. Deshaz ese cambio primero.',
+        'title_taken' => 'La sección ya tiene otra serie llamada «:series». Cambia antes el título de esa.',
     ],
     'hours' => [
         'none' => 'Escribe cuándo está abierta la sala: «mar 15:00-16:00, jue 9-10».',

@@ -132,6 +132,8 @@ final class Browser
         // Somewhere that sets no cookies itself, and where nothing of the last page is under way any more.
         $this->driver->get("$url/robots.txt");
         $this->driver->manage()->deleteAllCookies();
+        // A page of the last test may have asked a server that was taken away.
+        $this->troubles();
 
         return $this;
     }

@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
+use Nomada\App\Support\DemoServicesDatabase;
 use Nomada\App\Support\Services;
 
 /**
@@ -52,7 +53,7 @@ final class RunningCopy
     /** The demo school as imported, with nothing linked, registered or published. */
     public function freshDemo(): void
     {
-        self::forgetDemoServices();
+        DemoServicesDatabase::clear();
         if (self::$demo !== null) {
             Snapshot::clear();
             self::$demo->putBack();
@@ -107,7 +108,7 @@ final class RunningCopy
         if ($with === []) {
             $self->freshDemo();
         } else {
-            self::forgetDemoServices();
+            DemoServicesDatabase::clear();
             Artisan::call('migrate:fresh', ['--force' => true]);
         }
         // Served as bin/start serves it: from settings and routes that are read once.
@@ -136,12 +137,6 @@ final class RunningCopy
         return $self;
     }
 
-    private static function forgetDemoServices(): void
-    {
-        $drop = fn () => DB::statement('drop schema if exists standins_browser cascade');
-        DB::transaction($drop, attempts: 20);
-    }
-
     private function files(string $path = ''): string
     {
         return rtrim(sys_get_temp_dir()."/nomada-copy-$this->port/$path", '/');
@@ -156,7 +151,6 @@ final class RunningCopy
             'nomada.port' => $this->port,
             'nomada.standins.port' => $this->standinsPort,
             'nomada.standins.url' => "http://127.0.0.1:$this->standinsPort",
-            'nomada.standins.schema' => 'standins_browser',
             'app.url' => $this->url(),
         ]);
         \Illuminate\Support\Facades\URL::forceRootUrl($this->url());
@@ -172,7 +166,6 @@ final class RunningCopy
             'NOMADA_PORT' => (string) $this->port,
             'STANDINS_PORT' => (string) $this->standinsPort,
             'STANDINS_URL' => "http://127.0.0.1:$this->standinsPort",
-            'STANDINS_SCHEMA' => 'standins_browser',
             'DB_DATABASE' => self::database('nomada_browser'),
             // A request of a test can ask to die in the middle (tests/Support/dies.php).
             'NOMADA_ROUTER' => base_path('tests/Support/dies.php'),

@@ -187,10 +187,10 @@ final readonly class LaySessions
         foreach (
             $series === []
                 ? []
-                : DB::table('removed_sessions')
+                : DB::table('session_identities')
                     ->whereIntegerInRaw('series_id', $series)
                     ->where('is_extra', false)
-                    ->whereNotIn('id', DB::table('sessions')->whereIntegerInRaw('series_id', $series)->select('id'))
+                    ->whereNotNull('gone_at')
                     ->orderBy('gone_at')
                     ->orderBy('id')
                     ->get() as $one

@@ -12,6 +12,8 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\HistoryLine;
+use Nomada\App\Support\RestoredRows;
+use Nomada\Core\Fault;
 use Nomada\Core\Language\Said;
 
 /** Writes down every change of a series with the rows as they were before it, so that it can be told and undone. */
@@ -23,9 +25,11 @@ final readonly class SeriesHistory
         'series_sections' => 'series_id',
         'sessions' => 'series_id',
         'join_links' => 'series_id',
+        'pass_claims' => 'join_link_id',
         'registrations' => 'series_id',
         'emails' => 'series_id',
         'accepted_deviations' => 'series_id',
+        'invitation_responses' => 'series_id',
     ];
 
     public function __construct(private Clock $clock)
@@ -42,7 +46,11 @@ final readonly class SeriesHistory
             if ($whole || $table === 'series' || $table === 'sessions' || $table === 'series_sections') {
                 $out[$table] = array_values(
                     DB::table($table)
-                        ->where($key, $series)
+                        ->when(
+                            $key === 'join_link_id',
+                            fn ($q) => $q->whereIn($key, array_column($out['join_links'] ?? [], 'id')),
+                            fn ($q) => $q->where($key, $series),
+                        )
                         ->orderBy($key)
                         ->get()
                         ->map(fn (\stdClass $r): array => (array) $r)
@@ -92,9 +100,7 @@ final readonly class SeriesHistory
     {
         $last = (int) SeriesChange::query()->max('id');
         $out = $act();
-        $changes = SeriesChange::query()
-            ->where('id', '>', $last)
-            ->whereRelation('section', 'term_id', $term);
+        $changes = SeriesChange::query()->where('id', '>', $last)->whereRelation('section', 'term_id', $term);
         if ($changes->count() > 1) {
             $changes->update(['batch' => (string) Str::uuid()]);
         }
@@ -106,13 +112,22 @@ final readonly class SeriesHistory
      * Puts a deleted series back, with its links and registrations.
      *
      * @param  array<string, list<array<string, mixed>>>  $before
+     *
+     * @throws Fault where its section has another series of that title by now
      */
     public function putBack(array $before): void
     {
         foreach (array_keys(self::TABLES) as $table) {
-            foreach (array_chunk($before[$table] ?? [], 300) as $rows) {
+            $came = 0;
+            foreach (array_chunk(RestoredRows::standing($table, $before[$table] ?? []), 300) as $rows) {
                 // What a rule of the database speaks about at the end of an act is never passed over.
-                $table === 'sessions' ? DB::table($table)->insert($rows) : DB::table($table)->insertOrIgnore($rows);
+                $came +=
+                    $table === 'sessions'
+                        ? (int) DB::table($table)->insert($rows)
+                        : DB::table($table)->insertOrIgnore($rows);
+            }
+            if ($table === 'series' && $came === 0) {
+                throw new Fault('history.title_taken', 'change', ['series' => $before['series'][0]['title'] ?? '']);
             }
         }
     }

@@ -7,6 +7,7 @@ namespace Nomada\App\Models\Term;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Nomada\App\Support\SnapshotRows;
 
 /**
  * One import that was taken.
@@ -24,6 +25,7 @@ use Illuminate\Support\Carbon;
  * @property array<string, array{added: list<int>, changed: list<array<string, mixed>>, now: list<array<string,
  *   mixed>>}> $log by table: ids of the rows that came, and those that changed as they were and as the import left them
  * @property ImportedOthers|null $others what has no row of its own in the log; null for an import of before
+ * @property int $shape of the rows in the log (SnapshotShape)
  * @property Carbon|null $undone_at
  * @property int|null $undone_by
  * @property Person|null $person
@@ -39,7 +41,7 @@ final class SchoolImport extends Model
     /** @var array<string, string> */
     protected $casts = [
         'tally' => 'array',
-        'log' => 'array',
+        'log' => SnapshotRows::class.':log',
         'others' => 'array',
         'at' => 'datetime',
         'undone_at' => 'datetime',

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Nomada\App\Models\Concerns\FoundInTerm;
 use Nomada\App\Support\HistoryLine;
+use Nomada\App\Support\SnapshotRows;
 
 /**
  * One change of a term's calendar, with the calendar's rows before and after it.
@@ -21,6 +22,7 @@ use Nomada\App\Support\HistoryLine;
  * @property array<string, mixed>|null $said  what it says, as a code; null of older lines
  * @property array<string, list<array<string, mixed>>> $before rows by table
  * @property array<string, list<array<string, mixed>>> $after
+ * @property int $shape of those rows (SnapshotShape)
  * @property Carbon|null $undone_at
  * @property int|null $undone_by
  * @property int|null $import_id by which import it came
@@ -39,8 +41,8 @@ final class TermChange extends Model
     protected $casts = [
         'at' => 'datetime',
         'undone_at' => 'datetime',
-        'before' => 'array',
-        'after' => 'array',
+        'before' => SnapshotRows::class,
+        'after' => SnapshotRows::class,
         'said' => 'array',
     ];
 

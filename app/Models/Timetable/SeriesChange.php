@@ -10,6 +10,7 @@ use Illuminate\Support\Carbon;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Support\HistoryLine;
+use Nomada\App\Support\SnapshotRows;
 
 /**
  * One change of a series: who, when, in words, and the rows as they were before.
@@ -22,6 +23,7 @@ use Nomada\App\Support\HistoryLine;
  * @property string $words  in English
  * @property array<string, mixed>|null $said  what it says, as a code; null of older lines
  * @property array<string, list<array<string, mixed>>>|null $before rows by table
+ * @property int $shape of those rows (SnapshotShape)
  * @property Carbon|null $undone_at
  * @property int|null $undone_by
  * @property int|null $term_change_id the change of the calendar that it follows
@@ -38,7 +40,12 @@ final class SeriesChange extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['at' => 'datetime', 'before' => 'array', 'undone_at' => 'datetime', 'said' => 'array'];
+    protected $casts = [
+        'at' => 'datetime',
+        'before' => SnapshotRows::class,
+        'undone_at' => 'datetime',
+        'said' => 'array',
+    ];
 
     /** What it says, in the reader's language. */
     public function line(): string
