@@ -30,6 +30,7 @@ foreach (
         'absence',
         'webhook',
         'message',
+        'changeRequest',
     ] as $id
 ) {
     Route::pattern($id, '[0-9]{1,18}');

@@ -20,6 +20,7 @@ use Nomada\App\Actions\Registration\KeepRegistering;
 use Nomada\App\Actions\Registration\RegisterRoster;
 use Nomada\App\Actions\Registration\TakeRegistration;
 use Nomada\App\Actions\Term\KeepCalendar;
+use Nomada\App\Actions\Timetable\ChangeByTeacher;
 use Nomada\App\Actions\Timetable\KeepLicences;
 use Nomada\App\Actions\Timetable\PasteTopics;
 use Nomada\App\Destinations\Service;
@@ -41,6 +42,8 @@ use Nomada\Core\Registration\Registering;
 use Nomada\Core\Term\DayPlan;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Rotation;
+use Nomada\Core\Timetable\Reach;
+use Nomada\Core\Timetable\SessionChangeForm;
 
 /**
  * Loads the demo school by the ordinary import, gives its invented people their password, and brings most sections as
@@ -298,6 +301,26 @@ final class DemoCommand extends Command
                 'fields' => ['Text' => 'Bring the tide tables of Isla Bruma to every session.'],
             ]),
         );
+        $this->once('requests', $this->requests(...));
+    }
+
+    /** What a teacher asks for: a session of today cancelled, and the Thursdays of another section moved to Fridays. */
+    private function requests(): void
+    {
+        $teacher = Person::query()->where('sourced_id', 'T-02')->firstOrFail();
+        $ask = function (string $section, string $day, SessionChangeForm $form, string $why) use ($teacher): void {
+            $session = Session::query()
+                ->where('day', $day)
+                ->whereRelation('series.section', 'sourced_id', $section)
+                ->with('series.section.term.school')
+                ->firstOrFail();
+            $series = $session->series;
+            app(ChangeByTeacher::class)($teacher, $series->section, $series, $session, $form, $why);
+        };
+        $ask('10MAR', '2027-02-09', SessionChangeForm::cancel('The survey boat leaves early', false), '');
+        $friday = LocalDate::parse('2027-02-19');
+        $move = SessionChangeForm::move($friday, 10 * 60, 47, Reach::Later);
+        $ask('8MAR', '2027-02-18', $move, 'The harbour is open to us on Fridays only.');
     }
 
     /**

@@ -8,9 +8,9 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 
 /**
- * The coordinator does everything; teachers look after joining, registration and publishing of their own sections; the
- * timetable is the coordinator's. Whose part is over may nothing; whose part begins later, or who takes a single
- * session, may look.
+ * The coordinator does everything; teachers look after joining, registration and publishing of their own sections, and
+ * after single sessions as far as the school lets them; series are the coordinator's. Whose part is over may nothing;
+ * whose part begins later, or who takes a single session, may look.
  */
 final class SectionPolicy
 {
@@ -23,6 +23,13 @@ final class SectionPolicy
     public function timetable(Person $person, Section $section): bool
     {
         return $person->isCoordinator();
+    }
+
+    /** Change its sessions, or ask for it: what exactly, the school says (TeacherRights). */
+    public function change(Person $person, Section $section): bool
+    {
+        return $person->isCoordinator() ||
+            ($this->serve($person, $section) && $section->teacherRights()->allowAnything());
     }
 
     /** Make links, register the roster, publish. */

@@ -31,9 +31,13 @@ use Nomada\App\Destinations\Places;
 use Nomada\App\Models\Publishing\Run;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\ChangeRequest;
+use Nomada\App\Models\Timetable\SeriesChange;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Policies\ChangeRequestPolicy;
 use Nomada\App\Policies\RunPolicy;
 use Nomada\App\Policies\SectionPolicy;
+use Nomada\App\Policies\SeriesChangePolicy;
 use Nomada\App\Policies\SessionPolicy;
 use Nomada\App\Post\PlaceTransport;
 use Nomada\App\Queries\CurrentTerm;
@@ -81,8 +85,8 @@ final class NomadaServiceProvider extends ServiceProvider
         $this->app->scoped(Places::class);
         $this->app->bind(
             ConferenceBridge::class,
-            fn (Application $app): ConferenceBridge => $app->make(Places::class)->of(ExternalService::Bridge)->kind ===
-            PlaceKind::KnownRooms
+            fn (Application $app): ConferenceBridge => $app->make(Places::class)->of(ExternalService::Bridge)
+                ->kind === PlaceKind::KnownRooms
                 ? new KnownRoomsBridge()
                 : new HttpConferenceBridge(),
         );
@@ -128,6 +132,8 @@ final class NomadaServiceProvider extends ServiceProvider
         Gate::policy(Section::class, SectionPolicy::class);
         Gate::policy(Session::class, SessionPolicy::class);
         Gate::policy(Run::class, RunPolicy::class);
+        Gate::policy(SeriesChange::class, SeriesChangePolicy::class);
+        Gate::policy(ChangeRequest::class, ChangeRequestPolicy::class);
         Gate::define('staff', fn (Person $p): bool => $p->isStaff());
         Gate::define('coordinate', fn (Person $p): bool => $p->isCoordinator());
         Gate::define('study', fn (Person $p): bool => $p->role === Role::Student);

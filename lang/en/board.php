@@ -50,6 +50,8 @@ return [
         'attendance' => 'View attendance',
         'outside' => 'View changes',
         'all' => 'All sections with issues',
+        'requests' => '1 request from a teacher|:count requests from teachers',
+        'decide' => 'Decide',
         'sums' => [
             'no-link' => '1 section without a join link|:count sections without a join link',
             'not-registered' => '1 section with unregistered students|:count sections with unregistered students',

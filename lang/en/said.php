@@ -255,6 +255,20 @@ return [
         'short_address_set' => 'Short link saved.',
         'short_address_taken' => 'Short link removed.',
     ],
+    'request' => [
+        'accepted' => 'Saved as :name requested.',
+        'answer_has_300' => 'Enter a reply of up to 300 characters.',
+        'asked' => 'Sent to the coordinators as a request. They decide it on the Requests page.',
+        'declined' => 'Request declined.',
+        'why_has_300' => 'Enter a reason of up to 300 characters.',
+        'withdrawn' => 'Request withdrawn.',
+    ],
+    'rights' => [
+        'choose' => 'Choose Yes, Request or No for each change.',
+        'notice' => 'Enter a number of hours from 0 to 720.',
+        'saved' => 'Saved for all sections without their own settings.',
+        'saved_of' => 'Saved for :section.',
+    ],
     'session' => [
         'cancelled' => 'Session cancelled. The join page says so now; publish to announce it everywhere else.',
         'extra_session_added' => 'Extra session added on :day.',

@@ -356,7 +356,15 @@ return [
         'empty' => 'This pattern makes no session in the term. Choose other weekdays or dates.',
         'title' => 'This section already has a series called ":title". Give this one another title.',
     ],
+    'request' => [
+        'decided' => 'This request was decided already.',
+        'forbidden' => 'Teachers cannot make this change. Ask a coordinator.',
+    ],
+    'rights' => [
+        'notice' => 'Enter a number of hours from 0 to 720.',
+    ],
     'session' => [
+        'gone' => 'This session was removed in the meantime.',
         'reason' => 'Enter why it is cancelled; students can read it.',
         'no_teacher' => ':teacher is not a teacher. Choose a teacher.',
         'not_lost' => 'Only a lost or cancelled session can be made up.',

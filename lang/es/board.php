@@ -40,6 +40,8 @@ return [
         'published' => 'al día',
     ],
     'needs' => [
+        'requests' => '1 solicitud de un docente|:count solicitudes de docentes',
+        'decide' => 'Decidir',
         'title' => 'Requiere atención',
         'clash' => 'Ver conflicto',
         'accounts' => 'Asignar cuentas',

@@ -260,6 +260,20 @@ return [
         'short_address_set' => 'Enlace corto guardado.',
         'short_address_taken' => 'Enlace corto eliminado.',
     ],
+    'request' => [
+        'accepted' => 'Guardado como lo pidió :name.',
+        'answer_has_300' => 'Escribe una respuesta de hasta 300 caracteres.',
+        'asked' => 'Enviado a coordinación como solicitud. Se decide en la página «Solicitudes».',
+        'declined' => 'Solicitud rechazada.',
+        'why_has_300' => 'Escribe un motivo de hasta 300 caracteres.',
+        'withdrawn' => 'Solicitud retirada.',
+    ],
+    'rights' => [
+        'choose' => 'Elige «Sí», «Solicitud» o «No» para cada cambio.',
+        'notice' => 'Escribe un número de horas de 0 a 720.',
+        'saved' => 'Guardado para todos los grupos que no tienen ajustes propios.',
+        'saved_of' => 'Guardado para :section.',
+    ],
     'session' => [
         'cancelled' => 'Sesión cancelada. La página de entrada ya lo dice; publica para anunciarlo en los demás '.
             'sitios.',

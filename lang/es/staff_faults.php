@@ -361,7 +361,15 @@ return [
         'empty' => 'Este patrón no crea ninguna sesión en el trimestre. Elige otros días o fechas.',
         'title' => 'Este grupo ya tiene una serie llamada «:title». Da otro título a esta.',
     ],
+    'request' => [
+        'decided' => 'Esta solicitud ya estaba decidida.',
+        'forbidden' => 'Los docentes no pueden hacer este cambio. Pídelo a coordinación.',
+    ],
+    'rights' => [
+        'notice' => 'Escribe un número de horas de 0 a 720.',
+    ],
     'session' => [
+        'gone' => 'Esta sesión se eliminó entretanto.',
         'reason' => 'Escribe por qué se cancela; los estudiantes pueden leerlo.',
         'no_teacher' => ':teacher no es docente. Elige un docente.',
         'not_lost' => 'Solo se puede recuperar una sesión perdida o cancelada.',

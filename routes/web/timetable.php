@@ -1,6 +1,7 @@
 <?php
 
 use Illuminate\Support\Facades\Route;
+use Nomada\App\Http\Controllers\Timetable\ChangeRequestController;
 use Nomada\App\Http\Controllers\Timetable\ClashController;
 use Nomada\App\Http\Controllers\Timetable\ContactTimeController;
 use Nomada\App\Http\Controllers\Timetable\EventImportController;
@@ -11,10 +12,10 @@ use Nomada\App\Http\Controllers\Timetable\SectionController;
 use Nomada\App\Http\Controllers\Timetable\SeriesController;
 use Nomada\App\Http\Controllers\Timetable\SessionController;
 use Nomada\App\Http\Controllers\Timetable\SharingController;
+use Nomada\App\Http\Controllers\Timetable\TeacherRightsController;
 use Nomada\App\Http\Controllers\Timetable\TimetableController;
 
 Route::middleware('auth')->group(function (): void {
-
     Route::middleware('can:staff')->group(function (): void {
         Route::get('/timetable', TimetableController::class)->name('timetable');
         Route::get('/timetable/sheets', [TimetableController::class, 'sheets'])->name('timetable.sheets');
@@ -27,6 +28,10 @@ Route::middleware('auth')->group(function (): void {
             ->where('as', 'csv|xlsx')
             ->name('contact-time.export');
         Route::get('/sections/{section}', SectionController::class)->name('section');
+        Route::get('/requests', [ChangeRequestController::class, 'index'])->name('requests');
+        Route::delete('/requests/{changeRequest}', [ChangeRequestController::class, 'withdraw'])->name(
+            'requests.withdraw',
+        );
 
         // Who may is asked before what was typed is read.
         Route::middleware('can:timetable,section')
@@ -42,6 +47,15 @@ Route::middleware('auth')->group(function (): void {
                 Route::delete('/sections/{section}/series/{series}', [SeriesController::class, 'destroy'])->name(
                     'series.destroy',
                 );
+                Route::post('/sections/{section}/series/{series}/sections', [
+                    SharingController::class,
+                    'store',
+                ])->name('series.share');
+            });
+        // Teachers, too, as far as the school lets them (ChangeByTeacher).
+        Route::middleware('can:change,section')
+            ->scopeBindings()
+            ->group(function (): void {
                 Route::post('/sections/{section}/series/{series}/sessions/{session}/cancellation', [
                     SessionController::class,
                     'cancel',
@@ -78,10 +92,6 @@ Route::middleware('auth')->group(function (): void {
                     SharingController::class,
                     'topics',
                 ])->name('series.topics');
-                Route::post('/sections/{section}/series/{series}/sections', [
-                    SharingController::class,
-                    'store',
-                ])->name('series.share');
                 Route::post('/sections/{section}/changes/{change}/undoing', [
                     HistoryController::class,
                     'undo',
@@ -105,6 +115,17 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::middleware('can:coordinate')->group(function (): void {
+        Route::get('/teachers/rights', [TeacherRightsController::class, 'show'])->name('rights');
+        Route::put('/teachers/rights', [TeacherRightsController::class, 'update'])->name('rights.update');
+        Route::put('/sections/{section}/rights', [TeacherRightsController::class, 'override'])->name(
+            'rights.override',
+        );
+        Route::post('/requests/{changeRequest}/acceptance', [ChangeRequestController::class, 'accept'])->name(
+            'requests.accept',
+        );
+        Route::post('/requests/{changeRequest}/refusal', [ChangeRequestController::class, 'decline'])->name(
+            'requests.decline',
+        );
         Route::get('/timetable/clashes/options', [ClashController::class, 'options'])
             ->middleware('looks')
             ->name('clashes.options');

@@ -181,8 +181,8 @@ test('the place is kept, and a transcript with a fault is not', function () {
             "WEBVTT\n\n1:00 --> 2:00\nno\n",
         ),
     ])->assertSessionHasErrors([
-        'transcript' => 'b.vtt, line 3: These are not times. Write them like 00:00:01.000 --> 00:00:04.000. Found '
-            .'"1:00 --> 2:00".',
+        'transcript' => 'b.vtt, line 3: These are not times. Write them like 00:00:01.000 --> 00:00:04.000. Found '.
+            '"1:00 --> 2:00".',
     ]);
     expect(DB::table('recording_cues')->count())->toBe(2);
 });
@@ -239,9 +239,7 @@ test('a released recording stands on the course page instead of the join link', 
 
 test('a recording whose session was taken out is not there, and breaks no page', function () {
     $recording = recorded($this);
-    DB::table('recordings')
-        ->where('id', $recording->id)
-        ->update(['session_id' => 999_999]);
+    DB::table('sessions')->where('id', $recording->session_id)->delete();
     foreach (['A-1', 'T-2', 'S-1'] as $who) {
         $this->as($who)
             ->get("/recordings/$recording->id")

@@ -8,6 +8,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Reach;
+use Nomada\Core\Timetable\SessionChangeForm;
 use Nomada\Core\Timetable\TypedSpan;
 
 /**
@@ -24,6 +25,7 @@ final class MoveSessionRequest extends FormRequest
             'move_end' => ['nullable', 'string', 'max:20'],
             'reach' => ['nullable', 'in:this,later,whole'],
             'makes_up' => ['nullable', 'integer'],
+            'why' => ['nullable', 'string', 'max:300'],
         ];
     }
 
@@ -35,6 +37,7 @@ final class MoveSessionRequest extends FormRequest
             'move_start.*' => (string) __('said.move_session.write_when_starts'),
             'move_end.*' => (string) __('said.move_session.write_when_ends'),
             'reach.*' => (string) __('said.move_session.choose_how_far'),
+            'why.*' => (string) __('said.request.why_has_300'),
         ];
     }
 
@@ -60,6 +63,27 @@ final class MoveSessionRequest extends FormRequest
         $span = $this->span();
 
         return [$span->start, $span->minutes()];
+    }
+
+    /** @throws Fault */
+    public function moved(): SessionChangeForm
+    {
+        [$start, $minutes] = $this->times();
+
+        return SessionChangeForm::move($this->day(), $start, $minutes, $this->reach());
+    }
+
+    /**
+     * An extra session, or one that makes up another.
+     *
+     * @throws Fault
+     */
+    public function added(): SessionChangeForm
+    {
+        [$start, $minutes] = $this->times();
+        $madeUp = $this->filled('makes_up') ? $this->integer('makes_up') : null;
+
+        return SessionChangeForm::add($this->day(), $start, $minutes, $madeUp);
     }
 
     /** A single session may be at any time of the day: what is unlikely is noted, not refused. */

@@ -6,6 +6,7 @@ namespace Nomada\App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Nomada\App\Models\Term\Person;
+use Nomada\Core\Timetable\SessionChangeForm;
 
 /** What is told of one session: who teaches it, its title, a note. */
 final class TellSessionRequest extends FormRequest
@@ -30,7 +31,16 @@ final class TellSessionRequest extends FormRequest
         ];
     }
 
-    public function teacher(): ?Person
+    public function change(): SessionChangeForm
+    {
+        return SessionChangeForm::describe(
+            (string) $this->validated('title'),
+            (string) $this->validated('note'),
+            $this->teacher()?->id,
+        );
+    }
+
+    private function teacher(): ?Person
     {
         $id = (string) $this->validated('teacher');
 

@@ -14,6 +14,7 @@ use Nomada\Core\Term\Zone;
  * @property string $name
  * @property string $time_zone
  * @property array<string, int>|null $attendance from when on somebody is late, present, absent; null for the usual
+ * @property array<string, mixed>|null $teacher_rights what teachers may do to the timetable; null for the usual
  * @property int $recordings_days for which a recording is kept
  * @property string $started_told how students are told of a session that begins now
  * @property int $substitute_days for which a substitute may still act on a session that is over
@@ -30,7 +31,7 @@ final class School extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['attendance' => 'array'];
+    protected $casts = ['attendance' => 'array', 'teacher_rights' => 'array'];
 
     /** @return HasMany<Term, $this> */
     public function terms(): HasMany

@@ -20,6 +20,7 @@ use Nomada\App\Support\Order;
 use Nomada\App\Support\Secrets;
 use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Timetable\SessionState;
+use Nomada\Core\Timetable\TeacherRights;
 
 /**
  * @property int $id
@@ -34,6 +35,7 @@ use Nomada\Core\Timetable\SessionState;
  * @property array<string, mixed>|null $formula of the participation score; null for the usual one
  * @property bool $releases_by_itself recordings are released once they are ready
  * @property string $remind how its students are reminded of sessions
+ * @property array<string, mixed>|null $teacher_rights what its teachers may do; null: as the school has it
  * @property string|null $feed_secret
  * @property string|null $feed_hash
  * @property Term $term
@@ -52,11 +54,18 @@ final class Section extends Model
         'feed_secret' => 'encrypted',
         'formula' => 'array',
         'releases_by_itself' => 'boolean',
+        'teacher_rights' => 'array',
     ];
 
     public function getRouteKeyName(): string
     {
         return 'sourced_id';
+    }
+
+    /** What its teachers may do to its timetable. */
+    public function teacherRights(): TeacherRights
+    {
+        return TeacherRights::fromArray($this->teacher_rights ?? $this->term->school->teacher_rights);
     }
 
     /** @return BelongsTo<Term, $this> */
@@ -174,10 +183,7 @@ final class Section extends Model
     /** By the secret address of its feed, page and stream. */
     public static function byFeed(string $secret): ?self
     {
-        return self::query()
-            ->with('term.school')
-            ->where('feed_hash', Secrets::sum($secret, 'feed'))
-            ->first();
+        return self::query()->with('term.school')->where('feed_hash', Secrets::sum($secret, 'feed'))->first();
     }
 
     /**
@@ -208,12 +214,7 @@ final class Section extends Model
     public static function servedIn(Term $term, Person $for): array
     {
         return array_values(
-            self::query()
-                ->where('term_id', $term->id)
-                ->servedBy($for)
-                ->pluck('id')
-                ->map(intval(...))
-                ->all(),
+            self::query()->where('term_id', $term->id)->servedBy($for)->pluck('id')->map(intval(...))->all(),
         );
     }
 
@@ -250,9 +251,6 @@ final class Section extends Model
 
     public function observerRule(int $id): ObserverRule
     {
-        return ObserverRule::query()
-            ->with('section.term.school')
-            ->where('section_id', $this->id)
-            ->findOrFail($id);
+        return ObserverRule::query()->with('section.term.school')->where('section_id', $this->id)->findOrFail($id);
     }
 }

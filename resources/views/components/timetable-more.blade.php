@@ -5,7 +5,9 @@
     <div class="drop">
         <a href="{{ route('clashes') }}">{{ __('clashes.title') }}</a>
         <a href="{{ route('contact-time') }}">{{ __('contact.title') }}</a>
+        <a href="{{ route('requests') }}">{{ __('requests.title') }}</a>
         @can('coordinate')
+            <a href="{{ route('rights') }}">{{ __('rights.title') }}</a>
             <a href="{{ route('licences') }}">{{ __('licences.title') }}</a>
             <a href="{{ route('make-ups') }}">{{ __('term.make_ups.title') }}</a>
             <a href="{{ route('events') }}">{{ __('week.more.calendars') }}</a>

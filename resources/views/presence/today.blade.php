@@ -8,6 +8,9 @@
                 · <b class="good">{{ trans_choice('presence.today.open', $page->open()) }}</b>,
                 {{ trans_choice('presence.today.inside', $page->inside()) }}
             @endif
+            @if ($page->requests > 0)
+                · <a class="todo" href="{{ route('requests') }}">{{ trans_choice('board.needs.requests', $page->requests) }}</a>
+            @endif
         </div>
         <nav class="end" aria-label="{{ __('presence.today.day') }}">
             <x-pill :to="route('today', ['date' => $page->date->plus(-1)->iso()])">‹ {{ Say::day($page->date->plus(-1)) }}</x-pill>

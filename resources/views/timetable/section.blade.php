@@ -3,7 +3,7 @@
     <x-page-head :title="$page->section->name()">
         <x-slot:sum>@include('timetable.section.sum')</x-slot:sum>
         <a class="pill" href="{{ route('attendance', $page->section) }}">{{ __('attendance.student.page') }}</a>
-        @if ($page->mayChange)
+        @if ($page->mayPlan)
             <a class="btn btn-side" href="{{ route('section', [$page->section, 'change' => 'new']) }}">{{ __('section.add_series') }}</a>
         @endif
     </x-page-head>
@@ -12,7 +12,11 @@
         @include('timetable.editor', ['editor' => $page->editor])
     @endif
     @if ($page->panel !== null)
-        @include('timetable.panel', ['panel' => $page->panel, 'close' => route('section', $page->section)])
+        @include('timetable.panel', [
+            'panel' => $page->panel,
+            'close' => route('section', $page->section),
+            'note' => $page->teacherNote,
+        ])
     @else
         <x-faults class="fault" :of="['move_day', 'move_start', 'move_end', 'reach']" />
     @endif
@@ -31,6 +35,9 @@
             @empty
                 @include('timetable.section.no-series')
             @endforelse
+            @if ($page->plan->requests !== [])
+                @include('timetable.section.requests')
+            @endif
             @if ($page->plan->changes !== [])
                 @include('timetable.section.history')
             @endif

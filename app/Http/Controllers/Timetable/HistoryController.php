@@ -19,6 +19,7 @@ final class HistoryController extends Controller
     public function undo(Request $request, Section $section, int $change, UndoChange $undo): RedirectResponse
     {
         $found = $section->change($change);
+        $this->authorize('undo', $found);
         $undo($found, $this->person($request));
 
         return redirect()

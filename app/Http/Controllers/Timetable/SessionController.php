@@ -8,12 +8,13 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
-use Nomada\App\Actions\Timetable\ChangeSession;
-use Nomada\App\Actions\Timetable\MoveSessions;
+use Nomada\App\Actions\Timetable\ChangeByTeacher;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\Requests\CancelSessionRequest;
 use Nomada\App\Http\Requests\MoveSessionRequest;
 use Nomada\App\Http\Requests\TellSessionRequest;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\ChangeRequest;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Support\Say;
@@ -23,24 +24,15 @@ use Nomada\App\View\Timetable\Move\MoveLook;
 final class SessionController extends Controller
 {
     public function cancel(
-        Request $request,
+        CancelSessionRequest $request,
         Section $section,
         Series $series,
         Session $session,
-        ChangeSession $change,
+        ChangeByTeacher $change,
     ): RedirectResponse {
-        $given = $request->validate(
-            ['reason' => ['nullable', 'string', 'max:160'], 'keeps_topic' => ['nullable', 'boolean']],
-            ['reason.max' => (string) __('said.session.reason_has_160')],
-        );
-        $change->cancel(
-            $session,
-            (string) ($given['reason'] ?? ''),
-            $this->person($request),
-            $request->boolean('keeps_topic'),
-        );
+        $done = $change($this->person($request), $section, $series, $session, $request->change());
 
-        return $this->done($section, (string) __('said.session.cancelled'));
+        return $this->done($section, $done, (string) __('said.session.cancelled'));
     }
 
     public function restore(
@@ -48,11 +40,11 @@ final class SessionController extends Controller
         Section $section,
         Series $series,
         Session $session,
-        ChangeSession $change,
+        ChangeByTeacher $change,
     ): RedirectResponse {
-        $change->restore($session, $this->person($request));
+        $done = $change->restore($this->person($request), $section, $series, $session);
 
-        return $this->done($section, (string) __('said.session.session_held_after'));
+        return $this->done($section, $done, (string) __('said.session.session_held_after'));
     }
 
     /** What each reach of a move would do, before it is done. */
@@ -81,23 +73,24 @@ final class SessionController extends Controller
         Section $section,
         Series $series,
         Session $session,
-        MoveSessions $move,
+        ChangeByTeacher $change,
     ): RedirectResponse {
-        [$start, $minutes] = $request->times();
-        $reach = $request->reach();
-        $move(
-            $session->setRelation('series', $series->setRelation('section', $section)),
-            $request->day(),
-            $start,
-            $minutes,
-            $reach,
+        $done = $change(
             $this->person($request),
+            $section,
+            $series->setRelation('section', $section),
+            $session->setRelation('series', $series),
+            $request->moved(),
+            (string) $request->validated('why'),
         );
+        if ($done instanceof ChangeRequest) {
+            return $this->done($section, $done, '');
+        }
         $said = [
             'this' => (string) __('said.session.one_session_moved', ['day' => Say::day($request->day())]),
             'later' => (string) __('said.session.session_later_ones'),
             'whole' => (string) __('said.session.whole_series_moved'),
-        ][$reach->value];
+        ][$request->reach()->value];
 
         return $request->input('back') === 'timetable'
             ? redirect()
@@ -120,17 +113,11 @@ final class SessionController extends Controller
         Section $section,
         Series $series,
         Session $session,
-        ChangeSession $change,
+        ChangeByTeacher $change,
     ): RedirectResponse {
-        $change->tell(
-            $session,
-            (string) $request->validated('title'),
-            (string) $request->validated('note'),
-            $request->teacher(),
-            $this->person($request),
-        );
+        $done = $change($this->person($request), $section, $series, $session, $request->change());
 
-        return $this->done($section, (string) __('said.session.saved_one_session'));
+        return $this->done($section, $done, (string) __('said.session.saved_one_session'));
     }
 
     /** An extra session, or one that makes up a lost one. */
@@ -138,21 +125,23 @@ final class SessionController extends Controller
         MoveSessionRequest $request,
         Section $section,
         Series $series,
-        ChangeSession $change,
+        ChangeByTeacher $change,
     ): RedirectResponse {
-        [$start, $minutes] = $request->times();
-        $madeUp = $request->filled('makes_up')
-            ? $series->sessions()->findOrFail($request->integer('makes_up'))
-            : null;
-        $change->add($series, $request->day(), $start, $minutes, $madeUp, $this->person($request));
-        $said =
-            $madeUp === null
-                ? (string) __('said.session.extra_session_added', ['day' => Say::day($request->day())])
-                : (string) __('said.session.made_up', ['day' => Say::day($request->day())]);
+        $done = $change(
+            $this->person($request),
+            $section,
+            $series->setRelation('section', $section),
+            null,
+            $request->added(),
+            (string) $request->validated('why'),
+        );
+        $said = ! $request->filled('makes_up')
+            ? (string) __('said.session.extra_session_added', ['day' => Say::day($request->day())])
+            : (string) __('said.session.made_up', ['day' => Say::day($request->day())]);
 
         return $request->input('back') === 'make-ups'
             ? redirect()->route('make-ups')->with('said', $said)
-            : $this->done($section, $said);
+            : $this->done($section, $done, $said);
     }
 
     public function remove(
@@ -160,11 +149,11 @@ final class SessionController extends Controller
         Section $section,
         Series $series,
         Session $session,
-        ChangeSession $change,
+        ChangeByTeacher $change,
     ): RedirectResponse {
-        $change->remove($session, $this->person($request));
+        $done = $change->remove($this->person($request), $section, $series, $session);
 
-        return $this->done($section, (string) __('said.session.extra_session_taken'));
+        return $this->done($section, $done, (string) __('said.session.extra_session_taken'));
     }
 
     /** When a session's teachers and students are busy in its week, for the row that it is dragged along. */
@@ -173,8 +162,11 @@ final class SessionController extends Controller
         return response()->json($busy->data($section, $series, $session));
     }
 
-    private function done(Section $section, string $said): RedirectResponse
+    /** @param  ChangeRequest|int  $done  the request that was written instead, if any */
+    private function done(Section $section, ChangeRequest|int $done, string $said): RedirectResponse
     {
-        return redirect()->route('section', $section)->with('said', $said);
+        return redirect()
+            ->route('section', $section)
+            ->with('said', $done instanceof ChangeRequest ? (string) __('said.request.asked') : $said);
     }
 }

@@ -6,10 +6,12 @@ namespace Nomada\App\Http\Controllers\Timetable;
 
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Nomada\App\Actions\Timetable\PasteTopics;
+use Nomada\App\Actions\Timetable\ChangeByTeacher;
 use Nomada\App\Actions\Timetable\ShareSeries;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\Http\Requests\TopicsRequest;
 use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\ChangeRequest;
 use Nomada\App\Models\Timetable\Series;
 
 /** What a series carries beside its pattern: the sections that share it, and its topics. */
@@ -49,29 +51,19 @@ final class SharingController extends Controller
             );
     }
 
-    public function topics(Request $request, Section $section, Series $series, PasteTopics $paste): RedirectResponse
-    {
-        $given = $request->validate(
-            [
-                'topics' => ['nullable', 'string', 'max:40000'],
-                'topics_move' => ['nullable', 'boolean'],
-                'from_first' => ['nullable', 'boolean'],
-            ],
-            ['topics.max' => (string) __('said.sharing.too_long_list')],
-        );
-        $left = $paste(
-            $series->load('section'),
-            (string) ($given['topics'] ?? ''),
-            (bool) ($given['topics_move'] ?? false),
-            (bool) ($given['from_first'] ?? false),
-            $this->person($request),
-        );
+    public function topics(
+        TopicsRequest $request,
+        Section $section,
+        Series $series,
+        ChangeByTeacher $change,
+    ): RedirectResponse {
+        $form = $request->change();
+        $left = $change($this->person($request), $section, $series->load('section'), null, $form);
+        $said =
+            $left instanceof ChangeRequest
+                ? __('said.request.asked')
+                : __('said.sharing.topics').($left > 0 ? ' '.trans_choice('said.sharing.left', $left) : '');
 
-        return redirect()
-            ->route('section', $section)
-            ->with(
-                'said',
-                __('said.sharing.topics').($left > 0 ? ' '.trans_choice('said.sharing.left', $left) : ''),
-            );
+        return redirect()->route('section', $section)->with('said', $said);
     }
 }

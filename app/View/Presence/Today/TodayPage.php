@@ -28,6 +28,7 @@ final readonly class TodayPage
      * @param  float|null  $now  where this moment is in the drawing; null on another day
      * @param  array<string, string>  $mine  names of the sections in which the viewer can begin a session now, by
      *   their sourcedIds
+     * @param  int  $requests  of teachers that wait; 0 for anybody but a coordinator
      */
     public function __construct(
         public LocalDate $date,
@@ -38,6 +39,7 @@ final readonly class TodayPage
         public array $hours,
         public ?float $now,
         public array $mine,
+        public int $requests,
     ) {
         $this->sections = Address::of('section');
         $this->attendance = Address::of('attendance.session');

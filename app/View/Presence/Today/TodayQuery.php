@@ -14,6 +14,7 @@ use Nomada\App\Queries\Presets;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
+use Nomada\App\View\Requests\RequestList;
 use Nomada\App\View\Timetable\Teachers;
 use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Fault;
@@ -160,6 +161,7 @@ final readonly class TodayQuery
                     fn (\stdClass $s): array => [(string) $s->sourced_id => Section::called($s->year, $s->title)],
                 )
                 ->all(),
+            $for->isCoordinator() ? RequestList::waiting($term) : 0,
         );
     }
 

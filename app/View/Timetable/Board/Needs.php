@@ -7,6 +7,7 @@ namespace Nomada\App\View\Timetable\Board;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Support\Say;
+use Nomada\App\View\Requests\RequestList;
 use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\App\View\Timetable\Clashes\ClashRow;
 use Nomada\Core\Issue;
@@ -36,6 +37,19 @@ final readonly class Needs
                     $sums[$issue->kind][] = $row;
                 }
             }
+        }
+        $waiting = RequestList::waiting($term);
+        if ($waiting > 0) {
+            // Somebody waits for these.
+            array_unshift(
+                $needs,
+                new Need(
+                    false,
+                    trans_choice('board.needs.requests', $waiting),
+                    (string) __('board.needs.decide'),
+                    route('requests'),
+                ),
+            );
         }
         foreach ($sums as $kind => $of) {
             $needs[] = $this->sum($kind, $of);

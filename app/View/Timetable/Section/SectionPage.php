@@ -15,6 +15,8 @@ final readonly class SectionPage
 {
     /**
      * @param  list<Issue>  $issues
+     * @param  bool  $mayChange  single sessions, or ask for it; $mayPlan: series, too
+     * @param  string|null  $teacherNote  what a teacher may do to the session whose panel is open
      */
     public function __construct(
         public Section $section,
@@ -22,6 +24,8 @@ final readonly class SectionPage
         public SectionStatus $status,
         public array $issues,
         public bool $mayChange,
+        public bool $mayPlan,
+        public ?string $teacherNote,
         public ?SessionPanel $panel,
         public ?SeriesEditor $editor,
         public SectionSeries $plan,

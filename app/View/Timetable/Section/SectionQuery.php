@@ -26,6 +26,7 @@ use Nomada\App\Support\Order;
 use Nomada\App\Support\Say;
 use Nomada\App\View\Publishing\Materials;
 use Nomada\App\View\Registration\InvitationAnswers;
+use Nomada\App\View\Requests\RequestList;
 use Nomada\App\View\StandinAddress;
 use Nomada\App\View\Timetable\Board\BoardDays;
 use Nomada\App\View\Timetable\Board\BoardQuery;
@@ -40,7 +41,9 @@ use Nomada\Core\Publishing\Place;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term;
 use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\Permission;
 use Nomada\Core\Timetable\SessionState;
+use Nomada\Core\Timetable\TeacherAct;
 use stdClass;
 
 /** Looks up everything about one section, in a number of queries that does not grow with it. */
@@ -59,6 +62,7 @@ final readonly class SectionQuery
         private SeriesEditorQuery $editor,
         private SessionPanelQuery $panel,
         private ContactTimes $times,
+        private RequestList $requests,
     ) {
     }
 
@@ -86,7 +90,8 @@ final readonly class SectionQuery
         $days = $this->days->of($section->term, [$row])[$section->id];
         $term = $section->term->calendar();
         [$today, $minute] = $term->zone->wall($this->clock->seconds());
-        $mayChange = $for->can('timetable', $section);
+        $mayChange = $for->can('change', $section);
+        $mayPlan = $for->can('timetable', $section);
         $isEditing = $edit === 'new' || $section->series->contains('id', (int) $edit);
         $chosen = $mayChange && ! ($isEditing && $edit !== '') ? $this->chosen($section, $session, $day) : null;
         $contact = $this->times->of([$section->id], [$section->id => $section->target_minutes])[$section->id][
@@ -107,13 +112,19 @@ final readonly class SectionQuery
             $row->status,
             $row->status->issues(),
             $mayChange,
+            $mayPlan,
+            $chosen === null || $mayPlan ? null : $this->note($section, $chosen, $term->zone),
             $chosen === null ? null : $this->panel->of($section, $chosen),
-            $mayChange && $isEditing ? $this->editing($section, $edit, $row->status->roster) : null,
+            $mayPlan && $isEditing ? $this->editing($section, $edit, $row->status->roster) : null,
             new SectionSeries(
                 $this->cards->of($section, $term, $days, $day, $mayChange, $this->others($section, $for)),
-                $this->changes($section, $term->zone, $mayChange),
+                $this->changes($section, $term->zone, $mayChange, $for),
                 ContactBar::of($contact, 350),
                 self::hours($contact->target),
+                [
+                    ...$this->requests->open($section->term, $for, $section),
+                    ...$this->requests->decided($section->term, $for, $section, 3),
+                ],
             ),
             new SectionPeople(
                 $this->teachers($section),
@@ -168,7 +179,7 @@ final readonly class SectionQuery
     }
 
     /** @return list<ChangeLine> */
-    private function changes(Section $section, Zone $zone, bool $mayChange): array
+    private function changes(Section $section, Zone $zone, bool $mayChange, Person $for): array
     {
         $changes = SeriesChange::query()
             ->where(
@@ -204,12 +215,29 @@ final readonly class SectionQuery
                         $c->undone_at !== null,
                         $c->undoer?->shortName(),
                         $mayChange && $c->undone_at === null && $c->person !== null,
-                        $mayChange && $last->contains($c->id),
+                        $mayChange && $last->contains($c->id) && $for->can('undo', $c),
                         (int) ($together[(string) $c->batch] ?? 1),
                     ),
                 )
                 ->all(),
         );
+    }
+
+    /** What a teacher may do to one session, in a sentence. */
+    private function note(Section $section, Session $session, Zone $zone): string
+    {
+        $rights = $section->teacherRights();
+        $start = (int) $session->starts_at->timestamp;
+        $until = $start - 3600 * $rights->noticeHours;
+        [$key, $with] = match (true) {
+            $rights->of(TeacherAct::Move) === Permission::No => ['no', []],
+            $rights->of(TeacherAct::Move) === Permission::Ask => ['ask', []],
+            $rights->noticeHours === 0 => ['own', []],
+            $until <= $this->clock->seconds() => ['late', ['hours' => $rights->noticeHours]],
+            default => ['own_until', ['until' => Say::day($zone->dateAt($until)).' '.$zone->clock($until)]],
+        };
+
+        return (string) __("requests.notes.$key", $with);
     }
 
     /** `36`, `36:30`; empty where there is no target */

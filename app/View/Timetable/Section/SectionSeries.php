@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Section;
 
+use Nomada\App\View\Requests\RequestLine;
 use Nomada\App\View\Timetable\Contact\ContactBar;
 
 /** The series of a section, what was changed in them, and the contact time that they make. */
@@ -12,6 +13,7 @@ final readonly class SectionSeries
     /**
      * @param  list<SeriesCard>  $series
      * @param  list<ChangeLine>  $changes  the last first
+     * @param  list<RequestLine>  $requests  those that wait, then the last that were decided
      * @param  string  $target  of contact time, as typed: hours, or hours and minutes
      */
     public function __construct(
@@ -19,6 +21,7 @@ final readonly class SectionSeries
         public array $changes,
         public ContactBar $contact,
         public string $target,
+        public array $requests,
     ) {
     }
 }

@@ -27,7 +27,8 @@
             <x-from-to :from="$panel->start" :to="$panel->end" />
         </div>
         <x-faults :of="['move_day', 'move_start', 'move_end', 'makes_up']" />
-        <button class="btn btn-main">{{ __('session.make_up.do') }}</button>
+        @include('timetable.panel.why')
+        <button class="btn btn-main mt-2">{{ __('session.make_up.do') }}</button>
     </form>
     @if ($panel->mayHoldAfterAll())
         <div class="mt-3">@include('timetable.panel.restore')</div>

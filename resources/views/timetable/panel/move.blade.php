@@ -25,6 +25,7 @@
             </fieldset>
         @endif
     </div>
+    @include('timetable.panel.why')
     <button class="btn btn-main mt-2">{{ __('session.move.do') }}</button>
     @if ($panel->free !== [])
         <h3 class="mt-3">{{ __('session.move.free') }}</h3>

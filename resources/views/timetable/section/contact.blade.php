@@ -1,7 +1,7 @@
 {{-- Contact time, and its target --}}
 <x-card :title="__('section.contact.title')">
     <x-contact-bar :bar="$page->plan->contact" />
-    @if ($page->mayChange)
+    @if ($page->mayPlan)
         <details class="mt-1">
             <summary class="quiet">{{ __($page->plan->target === '' ? 'section.contact.set' : 'section.contact.change') }}</summary>
             <form class="inline mt-1" method="post" action="{{ route('contact-time.target') }}">@csrf

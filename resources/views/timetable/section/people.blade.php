@@ -4,7 +4,7 @@
         @foreach ($page->people->teachers as $one)
             @continue($one->isByRule)
             <li><span>{{ $one->name }} <small>{{ __('section.people.are.' . $one->role->value) }}</small></span>
-                @if ($page->mayChange && $one->isLocal)
+                @if ($page->mayPlan && $one->isLocal)
                     <x-act :to="route('memberships.destroy', [$page->section, $one->id])" method="delete" class="btn-plain py-0"
                         :do="__('section.people.take_out')" :about="$one->name" />
                 @endif
@@ -12,14 +12,14 @@
         @endforeach
         @foreach ($page->people->rules as $rule)
             <li><span>{{ $rule->words }} <small>{{ trans_choice('section.people.by_rule', $rule->people) }}</small></span>
-                @if ($page->mayChange)
+                @if ($page->mayPlan)
                     <x-act :to="route('observer-rules.destroy', [$page->section, $rule->id])" method="delete" class="btn-plain py-0"
                         :do="__('section.people.take_back')" :about="$rule->words" />
                 @endif
             </li>
         @endforeach
     </ul>
-    @if ($page->mayChange)
+    @if ($page->mayPlan)
         <details class="mt-1" @if ($errors->hasAny(['person', 'rule'])) open @endif>
             <summary>{{ __('section.people.add') }}</summary>
             <form class="inline mt-1" method="post" action="{{ route('memberships.store', $page->section) }}">@csrf

@@ -7,7 +7,7 @@
             trans_choice('count.sessions', $card->planned) . ', ' . Words::minutes($card->minutes),
             $card->lost === 0 ? '' : __('section.lost', ['n' => $card->lost]),
         ]" /></span>
-        @if ($page->mayChange)
+        @if ($page->mayPlan)
             <a class="ms-auto" href="{{ route('section', [$page->section, 'change' => $card->id]) }}">{{ __('section.change') }}</a>
         @endif
     </div>
@@ -20,9 +20,12 @@
         <div class="tools">
             @include('timetable.section.extra')
             @include('timetable.section.topics')
-            @include('timetable.section.share')
+            @if ($page->mayPlan)
+                @include('timetable.section.share')
+            @endif
         </div>
-    @elseif ($card->sharedWith !== [])
+    @endif
+    @if (!$page->mayPlan && $card->sharedWith !== [])
         <p class="quiet">{{ __('section.share.with', ['names' => implode(', ', $card->sharedWith)]) }}</p>
     @endif
 </section>
