@@ -6,8 +6,8 @@ return [
     'of_school' => 'All sections',
     'school' => 'All sections',
     'as_school' => 'as all sections',
-    'hint' => 'A change that a teacher may not make alone becomes a request. So does one outside the opening hours, one '
-        .'that clashes, and one that another section shares.',
+    'hint' => 'A change that a teacher may not make alone becomes a request. So does one outside the opening hours, '
+        .'one that clashes, and one that another section shares.',
     'permissions' => ['yes' => 'Yes', 'ask' => 'Request', 'no' => 'No'],
     'acts' => [
         'describe' => 'Change the title and note of a session',

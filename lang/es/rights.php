@@ -6,8 +6,8 @@ return [
     'of_school' => 'Todos los grupos',
     'school' => 'Todos los grupos',
     'as_school' => 'como todos los grupos',
-    'hint' => 'Un cambio que un docente no puede hacer por su cuenta se convierte en una solicitud. También si es fuera del '
-        .'horario, si hay coincidencias o si la serie es de varios grupos.',
+    'hint' => 'Un cambio que un docente no puede hacer por su cuenta se convierte en una solicitud. También si es '
+        .'fuera del horario, si hay coincidencias o si la serie es de varios grupos.',
     'permissions' => ['yes' => 'Sí', 'ask' => 'Solicitud', 'no' => 'No'],
     'acts' => [
         'describe' => 'Cambiar el título y la nota de una sesión',
