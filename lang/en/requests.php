@@ -31,5 +31,11 @@ return [
         'late' => 'It starts in less than :hours hours, so a coordinator decides.',
         'ask' => 'A coordinator decides whether it is moved or cancelled.',
         'no' => 'Only coordinators move or cancel sessions.',
+        'make_up' => [
+            'yes' => 'You can make it up yourself. A time that clashes, or is outside the opening hours, becomes '
+                .'a request.',
+            'ask' => 'A coordinator decides whether it is made up.',
+            'no' => 'Only coordinators add sessions.',
+        ],
     ],
 ];

@@ -31,5 +31,11 @@ return [
         'late' => 'Empieza en menos de :hours horas, así que decide coordinación.',
         'ask' => 'Coordinación decide si se mueve o se cancela.',
         'no' => 'Solo coordinación mueve o cancela sesiones.',
+        'make_up' => [
+            'yes' => 'Puedes recuperarla por tu cuenta. Una hora con coincidencias o fuera del horario será '
+                .'una solicitud.',
+            'ask' => 'Coordinación decide si se recupera.',
+            'no' => 'Solo coordinación añade sesiones.',
+        ],
     ],
 ];

@@ -15,6 +15,7 @@ use Nomada\App\Models\Timetable\Session;
 /** Columns that name a session. */
 const NAME_A_SESSION = [
     'attendance_corrections.session_id',
+    'change_requests.session_id',
     'invitation_responses.session_id',
     'join_links.only_session_id',
     'materials.session_id',

@@ -45,7 +45,7 @@
                 </tbody>
             </table>
             <p class="mt-3"><label for="notice">{{ __('rights.notice') }}</label>
-                <input class="form-control n d-inline-block" id="notice" name="notice" inputmode="numeric" size="4"
+                <input class="form-control hours-before" id="notice" name="notice" inputmode="numeric" size="4"
                     value="{{ old('notice', $page->rights->noticeHours) }}"> {{ __('rights.hours') }}
             </p>
             <x-faults :of="['notice', 'describe', 'topics', 'add', 'move', 'series']" />

@@ -151,3 +151,23 @@ test('the timetable prints on A4, landscape', function () {
         ->toBeGreaterThan(592.0)
         ->toBeLessThan(598.0);
 });
+
+test(
+    'a teacher asks for what is late, a coordinator accepts it from home, and undoes it like any change',
+    function () {
+        $copy = RunningCopy::shared();
+        $copy->freshDemo();
+        $b = browser()->as($copy->url(), 'T-02', '/sections/8MAR?day=2027-02-09')->see('so a coordinator decides');
+        $b->fill('move_start', '16:00')
+            ->fill('move_end', '16:47')
+            ->fill('why', 'The tide is late')
+            ->press('Move')
+            ->see('Sent to the coordinators as a request.')
+            ->see('waiting for a coordinator');
+
+        $b->as($copy->url(), 'A-01', '/')->press('Decide')->see('The tide is late')->see('No clashes.');
+        $b->press('Accept and save Y8 Marine Science: moved Tue 9 Feb')->see('Saved as Nadir Haddad requested.');
+        $b->as($copy->url(), 'T-02', '/sections/8MAR?day=2027-02-09')->see('accepted')->see('16:00–16:47');
+        $b->as($copy->url(), 'A-01', '/sections/8MAR')->press('Undo moved Tue 9 Feb')->see('Undone');
+    },
+);

@@ -70,9 +70,7 @@ test(
         $b->click("a[href*='/calendar/']")->see('Y10 Statistics')->open('/me');
 
         // The door: too early, then (the clock moved) come in, then over.
-        $b->press('Join page of Y10 Statistics, Thu 11 Feb')
-            ->see('You are early')
-            ->see('13:20 (14:20 in Madrid)');
+        $b->press('Join page of Y10 Statistics, Thu 11 Feb')->see('You are early')->see('13:20 (14:20 in Madrid)');
         $b->click('.clock summary')->fill('time', '13:25')->press('Set')->see('The teacher is not here yet');
         // The teacher comes in; the student looks again, and is let in.
         $room = (string) Nomada\App\Models\Joining\JoinLink::query()
@@ -196,7 +194,9 @@ test('a clash is resolved in two presses from home: a suggested time, and its pr
         ->see('None in these sections.')
         ->press('Move 1 session')
         ->see('1 session moved');
-    expect($b->open('/')->see('Needs attention')->text('.needs'))->not->toContain('16 students would be in two places');
+    expect($b->open('/')->see('Needs attention')->text('.needs'))->not->toContain(
+        '16 students would be in two places',
+    );
 });
 
 test('the board by keys: arrows, choosing, opening a section and a session', function () {
@@ -254,9 +254,7 @@ test('finding and going by keys', function () {
         ->keys('g', 'h')
         ->waitForPath('#^/$#');
     $b->keys('?')->see('Keyboard shortcuts', '#keys');
-    expect($b->text('#keys'))
-        ->toContain('find a section, person or date')
-        ->toContain('changed');
+    expect($b->text('#keys'))->toContain('find a section, person or date')->toContain('changed');
 });
 
 test('axe finds nothing, in light and dark, nothing is wider than its window, and the console is quiet', function (
@@ -307,6 +305,10 @@ test('axe finds nothing, in light and dark, nothing is wider than its window, an
     ['/people', 'A-01', [1280, 800]],
     ['/people/new', 'A-01', [1280, 800]],
     ['/set-up', 'A-01', [1280, 800]],
+    ['/requests', 'A-01', [1280, 800]],
+    ['/requests', 'A-01', [390, 844]],
+    ['/teachers/rights', 'A-01', [1280, 800]],
+    ['/teachers/rights', 'A-01', [390, 844]],
     ['/', 'A-01', [390, 844]],
     ['/people', 'A-01', [390, 844]],
     ['/set-up', 'A-01', [390, 844]],

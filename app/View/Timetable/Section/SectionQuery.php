@@ -227,6 +227,9 @@ final readonly class SectionQuery
     private function note(Section $section, Session $session, Zone $zone): string
     {
         $rights = $section->teacherRights();
+        if ($session->state !== SessionState::Planned) {
+            return (string) __("requests.notes.make_up.{$rights->of(TeacherAct::Add)->value}");
+        }
         $start = (int) $session->starts_at->timestamp;
         $until = $start - 3600 * $rights->noticeHours;
         [$key, $with] = match (true) {
