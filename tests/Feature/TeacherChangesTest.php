@@ -192,6 +192,16 @@ test('what a teacher may not ask for either is refused with a sentence', functio
     $tell('')->assertSessionHasNoErrors();
 });
 
+test('a teacher sees no way to move several sessions at once, which is a coordinator’s', function () {
+    $look = fn (string $as) => $this->as($as)->post(($this->at)('2027-02-18').'/moving', [
+        'move_day' => '2027-02-18',
+        'move_start' => '11:00',
+        'move_end' => '11:47',
+    ]);
+    $look('T-2')->assertOk()->assertDontSee('Move other sessions');
+    $look('A-1')->assertOk()->assertSee('Move other sessions');
+});
+
 test('a section can have rights of its own, and go back to those of the school', function () {
     $this->as('A-1')->put('/sections/MAR/rights', rights(['move' => 'ask'], 0))->assertSessionHasNoErrors();
     $this->get('/teachers/rights')->assertSee('section=MAR', false);

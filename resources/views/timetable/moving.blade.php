@@ -32,12 +32,14 @@
             </span>
         </label>
     @endforeach
-    <p class="mb-0 mt-2">
-        @foreach ($page->inTheWay as $other => $name)
-            <a class="me-3" href="{{ route('moves', ['sessions' => [$page->session, $other], 'swap' => 1]) }}">{{ __('moves.swap', [
-                'name' => $name,
-            ]) }}</a>
-        @endforeach
-        <a href="{{ route('moves', ['sessions' => [$page->session]]) }}">{{ __('moves.others') }}</a>
-    </p>
+    @can('coordinate')
+        <p class="mb-0 mt-2">
+            @foreach ($page->inTheWay as $other => $name)
+                <a class="me-3" href="{{ route('moves', ['sessions' => [$page->session, $other], 'swap' => 1]) }}">{{ __('moves.swap', [
+                    'name' => $name,
+                ]) }}</a>
+            @endforeach
+            <a href="{{ route('moves', ['sessions' => [$page->session]]) }}">{{ __('moves.others') }}</a>
+        </p>
+    @endcan
 </fieldset>
