@@ -31,6 +31,7 @@ foreach (
         'webhook',
         'message',
         'changeRequest',
+        'solverRun',
     ] as $id
 ) {
     Route::pattern($id, '[0-9]{1,18}');

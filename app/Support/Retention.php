@@ -25,6 +25,7 @@ final class Retention
         'sent_reminders' => [60, 'starts_at'],
         'sign_ins' => [60, 'seen_at'],
         'account_passes' => [60, 'expires_at'],
+        'solver_runs' => [60, 'asked_at'],
         'session_identities' => [400, 'gone_at'],
     ];
 

@@ -7,12 +7,12 @@ namespace Nomada\App\View;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Publishing\Placement;
 use Nomada\App\Models\Term\Person;
+use Nomada\App\Queries\AcceptedClashes;
 use Nomada\App\Queries\Belongings;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Queries\Registered;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\WriteVersionedCache;
-use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Clash;
 
@@ -142,13 +142,15 @@ final readonly class RouteView
                 "') and (section_id in (select id from mine) or other_section_id in (select id from mine))
                 and (clashes.days->>-1)::int >= {$today->day}
                 and not exists (select 1 from accepted_clashes k where ".
-                ClashList::ACCEPTED.
+                AcceptedClashes::ACCEPTED.
                 ")) as clashes,
             (select count(*) from own) as series,
             (select count(*) from join_links l join own on own.id = l.series_id
                 where kind = 'series' and retired_at is null and room <> '') as linked,
             (select coalesce(sum(met.n * (select count(*) from memberships where memberships.section_id = met.section_id
-                and ".Belongings::ON_ROSTER.')), 0)::bigint from met) as seats,
+                and ".
+                Belongings::ON_ROSTER.
+                ')), 0)::bigint from met) as seats,
             (select coalesce(sum('.
                 Registered::peopleOf('own.id', $today).
                 '), 0)::bigint from own) as registered,

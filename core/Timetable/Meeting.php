@@ -21,6 +21,7 @@ final readonly class Meeting
      * @param  list<array{int, int, int}>  $sessions  day number, UTC start, UTC end
      * @param  int|null  $account  the host account that it runs on
      * @param  string|null  $room  the bridge's room behind its join link
+     * @param  bool  $isWhole  false for sessions that another teacher takes, or that are for chosen students
      */
     public function __construct(
         public int $series,
@@ -31,6 +32,7 @@ final readonly class Meeting
         ?int $roster = null,
         public ?int $account = null,
         public ?string $room = null,
+        public bool $isWhole = true,
     ) {
         $this->roster = $roster ?? $section;
     }

@@ -2,6 +2,8 @@
 
 // What the commands say; what they are for stands beside them, since it is read before there are words.
 return [
+    'fix' => '{0} Clashes: :before, then none. Moves: :moves, of at least :bound.|'
+        .'[1,*] Clashes: :before, then :count. Moves: :moves, of at least :bound.',
     'check' => [
         'collation' => 'The library behind collation :name has changed: run "reindex database", then "alter collation '
             .':name refresh version" in PostgreSQL',
@@ -21,6 +23,8 @@ return [
     ],
     // What stands above the columns of a command's table.
     'columns' => [
+        'was' => 'Now',
+        'becomes' => 'Then',
         'address' => 'Email address',
         'answer' => 'Answer',
         'away' => 'Absent',

@@ -140,6 +140,12 @@ return [
             .'being sent.',
         'not_registered_gets' => ':name is not registered, so no email is sent.',
     ],
+    'fix' => [
+        'choose' => 'Choose one of the values offered.',
+        'from' => 'Choose the first day that may change.',
+        'hours' => 'Enter between which times sessions may be, such as 08:00 and 17:00.',
+        'taken' => '1 series moved.|:count series moved in one step.',
+    ],
     'licence' => [
         'add_1_200' => 'Add 1 to 200 accounts at a time.',
         'choose_account_list' => 'Choose an account from the list.',

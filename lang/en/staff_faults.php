@@ -111,6 +111,16 @@ return [
         'last_together' => 'One of these series has been changed since. Undo that change first.',
         'title_taken' => 'The section has another series called “:series” by now. Rename that one first.',
     ],
+    'solver' => [
+        'changed' => 'The timetable has changed since this was computed. Compute again.',
+        'from' => 'Choose a day after today, within the term.',
+        'grid' => 'Choose one of :grids minutes.',
+        'hours' => 'Enter a time and a later one, such as 08:00 and 17:00.',
+        'none' => 'This answer is gone. Compute again.',
+        'students' => 'Choose must or should.',
+        'scope' => 'Choose the sections from the list.',
+        'taken' => 'This answer has been accepted already.',
+    ],
     'hours' => [
         'none' => 'Enter when the room is open: "Tue 15:00-16:00, Thu 9-10".',
         'backwards' => ':is ends before it starts.',

@@ -141,6 +141,12 @@ return [
         'go_out' => 'Se envía :count correo con enlace y horario.|Se envían :count correos con enlace y horario.',
         'not_registered_gets' => ':name no tiene inscripción, así que no se envía ningún correo.',
     ],
+    'fix' => [
+        'choose' => 'Elige uno de los valores.',
+        'from' => 'Elige el primer día que se puede cambiar.',
+        'hours' => 'Escribe entre qué horas puede haber sesiones, como 08:00 y 17:00.',
+        'taken' => '1 serie movida.|:count series movidas de una vez.',
+    ],
     'licence' => [
         'add_1_200' => 'Añade de 1 a 200 cuentas cada vez.',
         'choose_account_list' => 'Elige una cuenta de la lista.',

@@ -113,6 +113,16 @@ return [
         'last_together' => 'Una de estas series se cambió después. Deshaz ese cambio primero.',
         'title_taken' => 'La sección ya tiene otra serie llamada «:series». Cambia antes el título de esa.',
     ],
+    'solver' => [
+        'changed' => 'El horario ha cambiado desde el cálculo. Vuelve a calcular.',
+        'from' => 'Elige un día después de hoy, dentro del trimestre.',
+        'grid' => 'Elige uno de :grids minutos.',
+        'hours' => 'Escribe una hora y otra posterior, como 08:00 y 17:00.',
+        'none' => 'Esta respuesta ya no existe. Vuelve a calcular.',
+        'students' => 'Elige must o should.',
+        'scope' => 'Elige los grupos de la lista.',
+        'taken' => 'Esta respuesta ya se ha aceptado.',
+    ],
     'hours' => [
         'none' => 'Escribe cuándo está abierta la sala: «mar 15:00-16:00, jue 9-10».',
         'backwards' => ':is termina antes de empezar.',

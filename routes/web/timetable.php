@@ -5,6 +5,7 @@ use Nomada\App\Http\Controllers\Timetable\ChangeRequestController;
 use Nomada\App\Http\Controllers\Timetable\ClashController;
 use Nomada\App\Http\Controllers\Timetable\ContactTimeController;
 use Nomada\App\Http\Controllers\Timetable\EventImportController;
+use Nomada\App\Http\Controllers\Timetable\FixController;
 use Nomada\App\Http\Controllers\Timetable\HistoryController;
 use Nomada\App\Http\Controllers\Timetable\LicenceController;
 use Nomada\App\Http\Controllers\Timetable\MovesController;
@@ -137,6 +138,15 @@ Route::middleware('auth')->group(function (): void {
         Route::put('/timetable/contact-time', [ContactTimeController::class, 'target'])->name(
             'contact-time.target',
         );
+        Route::get('/timetable/fix', [FixController::class, 'show'])->name('fix');
+        Route::post('/timetable/fix', [FixController::class, 'ask'])->name('fix.ask');
+        Route::post('/timetable/fix/{solverRun}/stopping', [FixController::class, 'stop'])->name('fix.stop');
+        Route::get('/timetable/fix/{solverRun}/answers/{answer}', [FixController::class, 'preview'])
+            ->whereNumber('answer')
+            ->name('fix.preview');
+        Route::post('/timetable/fix/{solverRun}/answers/{answer}', [FixController::class, 'take'])
+            ->whereNumber('answer')
+            ->name('fix.take');
         Route::get('/timetable/licences', [LicenceController::class, 'index'])->name('licences');
         Route::post('/timetable/licences/plans', [LicenceController::class, 'plan'])->name('hosting-plans.store');
         Route::delete('/timetable/licences/plans/{plan}', [LicenceController::class, 'dropPlan'])->name(

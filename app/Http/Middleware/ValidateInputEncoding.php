@@ -30,6 +30,7 @@ final class ValidateInputEncoding
         'labels',
         'moves',
         'parts',
+        'pins',
         'people',
         'places',
         'points',

@@ -13,6 +13,9 @@
                 <x-pill :to="route('clashes', ['show' => $kind])" :on="$page->show === $kind" :n="$n">{{ __(
                     "clashes.kinds.$kind") }}</x-pill>
             @endforeach
+            @can('coordinate')
+                <x-pill :to="route('fix')">{{ __('fix.link') }}</x-pill>
+            @endcan
             <x-pill :to="route('timetable')">{{ __('licences.week') }}</x-pill>
         </nav>
     </div>

@@ -169,6 +169,6 @@ test(
         $b->press('Accept and save Y8 Marine Science: moved Tue 9 Feb')->see('Saved as Nadir Haddad requested.');
         $b->as($copy->url(), 'T-02', '/sections/8MAR?day=2027-02-09')->see('accepted')->see('16:00–16:47');
         $b->as($copy->url(), 'A-01', '/sections/8MAR')->press('Undo moved Tue 9 Feb')->see('Undone');
-    expect($b->text('#day-2027-02-09'))->toContain('10:00–10:47');
+        expect($b->text('#day-2027-02-09'))->toContain('10:00–10:47');
     },
 );

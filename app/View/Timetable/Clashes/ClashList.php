@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
+use Nomada\App\Queries\AcceptedClashes;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
 use Nomada\Core\Language\Said;
@@ -36,7 +37,7 @@ final readonly class ClashList
         $rows = DB::table('clashes')
             ->join('sections as a', 'a.id', '=', 'clashes.section_id')
             ->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
-            ->leftJoin('accepted_clashes as k', fn (JoinClause $j) => $j->whereRaw(self::ACCEPTED))
+            ->leftJoin('accepted_clashes as k', fn (JoinClause $j) => $j->whereRaw(AcceptedClashes::ACCEPTED))
             ->leftJoin('people', 'people.id', '=', 'accepted_by')
             ->where(
                 fn ($q) => $q
@@ -67,7 +68,7 @@ final readonly class ClashList
                 'b.year as b_year',
                 'reason',
                 DB::raw('jsonb_array_length(clashes.people) as n'),
-                DB::raw(self::KEY.' as key'),
+                DB::raw(AcceptedClashes::KEY.' as key'),
                 DB::raw("people.given_name || ' ' || people.family_name as by"),
             ]);
         $at = $this->at($rows, $today);
@@ -228,7 +229,7 @@ final readonly class ClashList
             ->leftJoin('sections as b', 'b.id', '=', 'clashes.other_section_id')
             ->whereIn('kind', Clash::grave())
             ->whereRaw('(clashes.days->>-1)::int >= ?', [$today])
-            ->whereNotExists(fn ($q) => $q->from('accepted_clashes as k')->whereRaw(self::ACCEPTED))
+            ->whereNotExists(fn ($q) => $q->from('accepted_clashes as k')->whereRaw(AcceptedClashes::ACCEPTED))
             ->orderBy('clashes.id')
             ->get([
                 'kind',
@@ -282,10 +283,4 @@ final readonly class ClashList
             ]),
         );
     }
-
-    /** Joined as `k`: an acceptance holds for whom and for which days it was given, and for no more. */
-    public const ACCEPTED = 'k.key = '.self::KEY.' and clashes.people <@ k.people and clashes.days <@ k.days';
-
-    /** What a clash is between, whatever days it is found on. */
-    public const KEY = "kind || ' ' || clashes.series_id || coalesce(' ' || clashes.other_series_id, '')";
 }

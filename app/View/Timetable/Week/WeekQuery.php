@@ -9,11 +9,11 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Session;
+use Nomada\App\Queries\AcceptedClashes;
 use Nomada\App\Queries\ShortNames;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Order;
 use Nomada\App\Support\Say;
-use Nomada\App\View\Timetable\Clashes\ClashList;
 use Nomada\App\View\Timetable\Panel\SessionPanel;
 use Nomada\App\View\Timetable\Panel\SessionPanelQuery;
 use Nomada\App\View\Timetable\Teachers;
@@ -323,7 +323,7 @@ final readonly class WeekQuery
             ->join('sections', 'sections.id', '=', 'section_id')
             ->where('term_id', $term->id)
             ->whereIn('kind', Clash::grave())
-            ->whereNotExists(fn ($q) => $q->from('accepted_clashes as k')->whereRaw(ClashList::ACCEPTED))
+            ->whereNotExists(fn ($q) => $q->from('accepted_clashes as k')->whereRaw(AcceptedClashes::ACCEPTED))
             ->get(['kind', 'series_id', 'other_series_id', 'days', DB::raw('jsonb_array_length(people) as n')]);
         foreach ($grave as $row) {
             foreach ((array) json_decode($row->days, true) as $day) {

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Timetable\Fix;
+
+/** One answer of the solver, in words. */
+final readonly class FixAnswer
+{
+    /**
+     * @param  int  $n  its place among the answers, from 0
+     * @param  string  $label  what it comes to, and how it differs from the first
+     * @param  list<FixMove>  $moves
+     * @param  list<array{words: string, before: int, after: int, tone: string}>  $sums
+     * @param  list<string>  $left  clashes that stay, in words
+     * @param  string  $verdict  whether fewer moves would do
+     */
+    public function __construct(
+        public int $n,
+        public string $label,
+        public array $moves,
+        public array $sums,
+        public array $left,
+        public string $verdict,
+    ) {
+    }
+
+    /** `2 moves fix all of them` */
+    public function headline(): string
+    {
+        $moves = trans_choice('fix.moves', count($this->moves));
+
+        return $this->isClear()
+            ? (string) trans_choice('fix.fixes', count($this->moves), ['moves' => $moves])
+            : (string) __('fix.fixes_some', [
+                'moves' => $moves,
+                'left' => trans_choice('fix.clashes_left', count($this->left)),
+            ]);
+    }
+
+    public function isClear(): bool
+    {
+        return $this->left === [];
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\View\Timetable\Fix;
+
+/** What accepting an answer would do. */
+final readonly class FixPreviewPage
+{
+    /**
+     * @param  list<array{name: string, code: string, effect: string, drops: list<string>}>  $lines  a series each
+     * @param  list<string>  $before  clashes of the sections concerned, in words
+     * @param  list<string>  $after
+     * @param  string  $fault  why it cannot be done; '' where it can
+     */
+    public function __construct(
+        public int $run,
+        public int $answer,
+        public array $lines,
+        public array $before,
+        public array $after,
+        public string $people,
+        public string $fault,
+    ) {
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Timetable\Solver;
+
+/** Sessions at the same time of day: minutes from midnight on the school's clock, and the days ({@see DaySet}). */
+final readonly class Block
+{
+    public function __construct(public int $from, public int $to, public string $days)
+    {
+    }
+}

@@ -1,0 +1,361 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\Core\Timetable\Solver;
+
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Term;
+use Nomada\Core\Term\Zone;
+use Nomada\Core\Timetable\Attendee;
+use Nomada\Core\Timetable\SeriesPlan;
+
+/**
+ * Makes the solver's problem of a timetable: every session on the school's clock from a day on, and who is in which two
+ * series. Weeks that differ (every second week, rotation, closed days, ends, clock changes) are exact, since days are
+ * listed and not weeks.
+ */
+final class ProblemBuilder
+{
+    private readonly int $length;
+
+    private readonly PlacesOfSeries $places;
+
+    /** @var array<int, list<Block>> busy times of teachers */
+    private array $busy = [];
+
+    /** @var array<string, array<int, string>> by zone: days by how many minutes its clock is ahead of the school's */
+    private array $ahead = [];
+
+    /** @var list<array{int, int, string}>|null opening hours, and the days that have them */
+    private ?array $open = null;
+
+    /**
+     * @param  LocalDate  $from  the first day that may change
+     * @param  array<int, list<array{int, int}>>  $busy  UTC spans in which a teacher cannot teach, by person
+     */
+    public function __construct(
+        private readonly Term $term,
+        private readonly LocalDate $from,
+        private readonly SolverRules $rules,
+        array $busy = [],
+    ) {
+        $this->length = max(1, $term->last->day - $from->day + 1);
+        $this->places = new PlacesOfSeries($term, $from, $rules);
+        foreach ($busy as $person => $spans) {
+            $this->busy[$person] = $this->blocks(
+                array_map(fn (array $s): array => [$this->term->zone->wall($s[0])[0], ...$s], $spans),
+            );
+        }
+    }
+
+    /**
+     * @param  list<TimetabledSeries>  $all
+     * @param  array<string, true>  $accepted  clashes that a coordinator has accepted, as "kind smaller larger id"
+     */
+    public function build(array $all, array $accepted = []): Problem
+    {
+        $series = [];
+        foreach ($all as $one) {
+            $series[$one->id] = $this->movable($one);
+        }
+
+        $shared = $this->shared($all);
+        foreach (array_keys($accepted) as $clash) {
+            [$kind, $a, $b] = explode(' ', $clash);
+            if (isset($shared[(int) $a][(int) $b])) {
+                $shared[(int) $a][(int) $b]->accept($kind);
+            }
+        }
+
+        return new Problem($series, $shared, $this->rules->studentsMust);
+    }
+
+    private function movable(TimetabledSeries $one): MovableSeries
+    {
+        $fixed = $this->blocks($one->fixed);
+        $blocks = $this->blocks($one->sessions);
+        $plan = $one->plan;
+        $now = new Candidate($plan === null ? [] : PlacesOfSeries::weekdaysOf($plan), $plan->startMinute ?? 0, [
+            ...$blocks,
+            ...$fixed,
+        ]);
+        $now = $this->costed($one, $now, 0, null);
+        $held = count($one->sessions);
+
+        return new MovableSeries(
+            $one->id,
+            $now,
+            $one->isPinned || $plan === null,
+            fn (): array => $plan === null ? [] : $this->candidates($one, $plan, $now, $fixed, $held),
+            $one->series,
+        );
+    }
+
+    /**
+     * @param  list<Block>  $fixed
+     * @param  int  $held  sessions that it has now
+     * @return list<Candidate>
+     */
+    private function candidates(
+        TimetabledSeries $one,
+        SeriesPlan $plan,
+        Candidate $now,
+        array $fixed,
+        int $held,
+    ): array {
+        $out = [];
+        $daysOf = [];
+        foreach ($this->places->of($plan) as $to) {
+            $weekdays = PlacesOfSeries::weekdaysOf($to);
+            if ($weekdays === $now->weekdays && $to->startMinute === $now->start && $to->period === $plan->period) {
+                continue;
+            }
+            if ($to->period === null && $to->zone->name === $this->term->zone->name) {
+                // The days are the same at every time of day.
+                $days = $daysOf[implode(',', $weekdays)] ??= DaySet::of(
+                    array_column($this->places->sessions($to), 0),
+                    $this->from->day,
+                    $this->length,
+                );
+                $blocks = [new Block($to->startMinute, $to->startMinute + $to->minutes, $days)];
+            } else {
+                $blocks = $this->blocks($this->places->sessions($to));
+            }
+            $sessions = array_sum(array_map(fn (Block $b): int => DaySet::count($b->days), $blocks));
+            if ($sessions > 0) {
+                $place = new Candidate($weekdays, $to->startMinute, [...$blocks, ...$fixed], Score::NONE, $to);
+                $out[] = $this->costed($one, $place, max(0, $held - $sessions), $now);
+            }
+        }
+
+        return $out;
+    }
+
+    /** With what a place costs by itself. */
+    private function costed(TimetabledSeries $one, Candidate $place, int $lost, ?Candidate $now): Candidate
+    {
+        $cost = Score::NONE;
+        $cost[Score::MUST] = (int) $this->isBusy($one->people, $place->blocks);
+        $cost[Score::LOST] = $lost;
+        $cost[Score::HOURS] = $this->outsideOwnHours($one->people, $place->blocks);
+        $cost[Score::ADVICE] = $this->outsideOpeningHours($place->blocks) + self::neighbours($place->weekdays);
+        if ($now !== null) {
+            $cost[Score::MOVED] = 1;
+            $cost[Score::MINUTES] = abs($place->start - $now->start);
+            foreach ($place->weekdays as $i => $weekday) {
+                $cost[Score::DAYS] += abs($weekday - ($now->weekdays[$i] ?? $weekday));
+            }
+        }
+
+        return new Candidate($place->weekdays, $place->start, $place->blocks, $cost, $place->plan);
+    }
+
+    /**
+     * Sessions of one week on two days running, where there is a week to spread them over.
+     *
+     * @param  list<int>  $weekdays
+     */
+    private static function neighbours(array $weekdays): int
+    {
+        $out = 0;
+        foreach (array_slice($weekdays, 1) as $i => $weekday) {
+            $out += (int) ($weekday === $weekdays[$i] + 1);
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<Attendee>  $people
+     * @param  list<Block>  $blocks
+     */
+    private function isBusy(array $people, array $blocks): bool
+    {
+        foreach ($people as $attendee) {
+            foreach ($attendee->isTeacher ? $this->busy[$attendee->person] ?? [] : [] as $busy) {
+                foreach ($blocks as $block) {
+                    if ($block->from < $busy->to && $busy->from < $block->to) {
+                        $days = $block->days & $busy->days & ($this->presence($attendee) ?? $block->days);
+                        if (str_contains($days, "\1")) {
+                            return true;
+                        }
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<Attendee>  $people
+     * @param  list<Block>  $blocks
+     */
+    private function outsideOwnHours(array $people, array $blocks): int
+    {
+        $zones = [];
+        foreach ($people as $attendee) {
+            if (! $attendee->isTeacher && $attendee->zone !== '') {
+                $zones[$attendee->zone] ??= new SharedPeople();
+                $zones[$attendee->zone]->add(false, $this->presence($attendee));
+            }
+        }
+        $out = 0;
+        foreach ($zones as $zone => $students) {
+            foreach ($this->ahead((string) $zone) as $minutes => $days) {
+                foreach ($blocks as $block) {
+                    $from = ($block->from + $minutes + 1440) % 1440;
+                    if (
+                        $from < $this->rules->ownHours[0] ||
+                        $from + $block->to - $block->from > $this->rules->ownHours[1]
+                    ) {
+                        $out += $students->studentsOn($block->days & $days);
+                    }
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return array<int, string> days by how many minutes a zone's clock is ahead of the school's */
+    private function ahead(string $name): array
+    {
+        if (! isset($this->ahead[$name])) {
+            $zone = Zone::named($name);
+            $days = [];
+            for ($day = $this->from->day; $day < $this->from->day + $this->length; $day++) {
+                $noon = $this->term->zone->instant($day, 720);
+                $minutes = intdiv($zone->offsetAt($noon) - $this->term->zone->offsetAt($noon), 60);
+                $days[$minutes][] = $day;
+            }
+            $this->ahead[$name] = array_map(
+                fn (array $of): string => DaySet::of($of, $this->from->day, $this->length),
+                $days,
+            );
+        }
+
+        return $this->ahead[$name];
+    }
+
+    /** @param  list<Block>  $blocks */
+    private function outsideOpeningHours(array $blocks): int
+    {
+        if ($this->open === null) {
+            $days = [];
+            for ($day = $this->from->day; $day < $this->from->day + $this->length; $day++) {
+                $days[implode(' ', $this->term->hoursOn($day))][] = $day;
+            }
+            $this->open = [];
+            foreach ($days as $hours => $of) {
+                [$opens, $closes] = array_map(intval(...), explode(' ', (string) $hours));
+                $this->open[] = [$opens, $closes, DaySet::of($of, $this->from->day, $this->length)];
+            }
+        }
+        $out = 0;
+        foreach ($this->open as [$opens, $closes, $days]) {
+            foreach ($blocks as $block) {
+                $out += $block->from < $opens || $block->to > $closes ? DaySet::count($block->days & $days) : 0;
+            }
+        }
+
+        return $out;
+    }
+
+    /** The days of the span on which somebody is there; null for all. */
+    private function presence(Attendee $attendee): ?string
+    {
+        $first = max($attendee->from ?? $this->from->day, $this->from->day);
+        $last = min($attendee->until ?? $this->term->last->day, $this->term->last->day);
+
+        return match (true) {
+            $first === $this->from->day && $last === $this->term->last->day => null,
+            $first > $last => str_repeat("\0", $this->length),
+            default => DaySet::of(range($first, $last), $this->from->day, $this->length),
+        };
+    }
+
+    /**
+     * Sessions by their time on the school's clock.
+     *
+     * @param  list<array{int, int, int}>  $sessions  day number, UTC start, UTC end
+     * @return list<Block>
+     */
+    private function blocks(array $sessions): array
+    {
+        $days = [];
+        foreach ($sessions as [, $start, $end]) {
+            [$day, $from] = $this->term->zone->wall($start);
+            $to = $from + intdiv($end - $start, 60);
+            // What is longer than the day goes on in the next one.
+            for (; $to > 0; $day++, $from = 0, $to -= 1440) {
+                $days[$from.' '.min($to, 1440)][] = $day;
+            }
+        }
+        $out = [];
+        foreach ($days as $time => $on) {
+            [$from, $to] = array_map(intval(...), explode(' ', (string) $time));
+            $out[] = new Block($from, $to, DaySet::of($on, $this->from->day, $this->length));
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<TimetabledSeries>  $all
+     * @return array<int, array<int, SharedPeople>>
+     */
+    private function shared(array $all): array
+    {
+        $of = $out = [];
+        foreach ($all as $one) {
+            foreach ($one->people as $attendee) {
+                $days = $this->presence($attendee);
+                if ($days === null || str_contains($days, "\1")) {
+                    $of["$attendee->person $attendee->isTeacher"][] = [$one, $attendee->isTeacher, $days];
+                }
+            }
+            if ($one->room !== null) {
+                $of["room $one->room"][] = [$one, false, null];
+            }
+            if ($one->account !== null) {
+                $of["account $one->account"][] = [$one, false, null];
+            }
+            $of["section $one->section"][] = [$one, false, null];
+        }
+        $between = function (TimetabledSeries $a, TimetabledSeries $b) use (&$out): SharedPeople {
+            $out[$a->id][$b->id] ??= new SharedPeople(
+                $a->room !== null && $a->room === $b->room,
+                $a->section === $b->section && $a->id > 0 && $b->id > 0,
+                $a->account !== null && $a->account === $b->account,
+            );
+            $out[$b->id][$a->id] = $out[$a->id][$b->id];
+
+            return $out[$a->id][$b->id];
+        };
+        foreach ($of as $what => $where) {
+            $isPerson = preg_match('/^(room|account|section) /', $what) === 0;
+            foreach ($where as $i => [$a, $isTeacher, $first]) {
+                for ($j = $i + 1; $j < count($where); $j++) {
+                    [$b, , $second] = $where[$j];
+                    if ($a->series === $b->series) {
+                        continue;
+                    }
+                    $shared = $between($a, $b);
+                    if ($isPerson) {
+                        $both = $first === null ? $second : ($second === null ? $first : $first & $second);
+                        if ($both === null || str_contains($both, "\1")) {
+                            $shared->add($isTeacher, $both);
+                        }
+                    }
+                }
+            }
+        }
+
+        return array_map(
+            fn (array $others): array => array_filter($others, fn (SharedPeople $s): bool => $s->hasAnybody()),
+            $out,
+        );
+    }
+}

@@ -1,0 +1,32 @@
+@props(['page'])
+<x-app :title="__('fix.title')">
+    <x-page-head :title="__('fix.title')" :sum="$page->people">
+        <x-pill :to="route('fix', ['answer' => $page->answer])">{{ __('fix.back') }}</x-pill>
+    </x-page-head>
+    @if ($page->fault !== '')
+        <p class="fault" role="alert">{{ $page->fault }}</p>
+    @else
+        <table class="table-plain">
+            <thead>
+                <tr>
+                    <th scope="col">{{ __('moves.series') }}</th>
+                    <th scope="col">{{ __('moves.effect') }}</th>
+                </tr>
+            </thead>
+            <tbody>
+                @foreach ($page->lines as $line)
+                    <tr>
+                        <td><a href="{{ route('section', $line['code']) }}">{{ $line['name'] }}</a></td>
+                        <td>{{ $line['effect'] }}
+                            @foreach ($line['drops'] as $drop)
+                                <br><small class="todo">{{ $drop }}</small>
+                            @endforeach
+                        </td>
+                    </tr>
+                @endforeach
+            </tbody>
+        </table>
+        @include('timetable.moves.clashes', ['preview' => $page])
+        <x-act :to="route('fix.take', [$page->run, $page->answer])" class="btn-main" :do="trans_choice('fix.take', count($page->lines))" />
+    @endif
+</x-app>

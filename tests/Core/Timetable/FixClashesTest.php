@@ -1,0 +1,150 @@
+<?php
+
+use Nomada\Core\Timetable\Solver\Answer;
+use Nomada\Core\Timetable\Solver\Arrangement;
+use Nomada\Core\Timetable\Solver\Block;
+use Nomada\Core\Timetable\Solver\Candidate;
+use Nomada\Core\Timetable\Solver\DaySet;
+use Nomada\Core\Timetable\Solver\Deadline;
+use Nomada\Core\Timetable\Solver\FixClashes;
+use Nomada\Core\Timetable\Solver\MovableSeries;
+use Nomada\Core\Timetable\Solver\Problem;
+use Nomada\Core\Timetable\Solver\Score;
+use Nomada\Core\Timetable\Solver\SharedPeople;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Core\Scenario;
+
+const DAYS_AHEAD = 10;
+
+/** A place on weekdays 1 to 5 of two weeks. */
+function place(array $weekdays, int $start, int $minutes, array $cost = [], bool $isNow = false): Candidate
+{
+    $days = array_filter(range(0, DAYS_AHEAD - 1), fn (int $d): bool => in_array(($d % 5) + 1, $weekdays, true));
+
+    return new Candidate(
+        $weekdays,
+        $start,
+        [new Block($start, $start + $minutes, DaySet::of($days, 0, DAYS_AHEAD))],
+        array_replace(Score::NONE, $cost),
+        $isNow ? null : Scenario::plan($weekdays, '2027-01-12', minute: $start, minutes: $minutes),
+    );
+}
+
+/**
+ * A small timetable at random: three to five series, up to six places each, and everything that can be between them.
+ */
+function randomProblem(int $seed): Problem
+{
+    $r = new Randomizer(new Mt19937($seed));
+    $n = $r->getInt(3, 5);
+    $series = $shared = [];
+    $places = function (int $weekdays, int $minutes, int $most, bool $isNow) use ($r): array {
+        $out = [];
+        for ($i = 0; $i < $most; $i++) {
+            $on = array_slice($r->shuffleArray([1, 2, 3]), 0, $weekdays);
+            sort($on);
+            $one = place(
+                $on,
+                540 + 20 * $r->getInt(0, 3),
+                $minutes,
+                [
+                    Score::MUST => (int) ($r->getInt(1, 6) === 1),
+                    Score::MOVED => (int) ! $isNow,
+                    Score::LOST => $isNow ? 0 : (int) ($r->getInt(1, 4) === 1),
+                    Score::HOURS => $r->getInt(0, 2),
+                    Score::DAYS => $isNow ? 0 : $r->getInt(0, 3),
+                ],
+                $isNow,
+            );
+            $out[$one->key()] = $one;
+        }
+
+        return array_values($out);
+    };
+    for ($id = 1; $id <= $n; $id++) {
+        $weekdays = $r->getInt(1, 2);
+        [$now] = $places($weekdays, 45, 1, true);
+        $others = $places($weekdays, 45, 6, false);
+        $series[$id] = new MovableSeries($id, $now, $r->getInt(1, 5) === 1, fn (): array => $others);
+    }
+    for ($a = 1; $a <= $n; $a++) {
+        for ($b = $a + 1; $b <= $n; $b++) {
+            $of = new SharedPeople($r->getInt(1, 8) === 1, $r->getInt(1, 6) === 1, $r->getInt(1, 6) === 1);
+            for ($i = $r->getInt(-2, 2); $i > 0; $i--) {
+                $days = $r->getInt(0, 1) === 0 ? null : DaySet::of(range($r->getInt(0, 4), 9), 0, DAYS_AHEAD);
+                $of->add($r->getInt(1, 3) === 1, $days);
+            }
+            if ($of->hasAnybody()) {
+                $shared[$a][$b] = $shared[$b][$a] = $of;
+            }
+        }
+    }
+
+    return new Problem($series, $shared, $r->getInt(0, 2) > 0);
+}
+
+/** The best score of all arrangements, by trying every one. */
+function bestOfAll(Problem $problem): array
+{
+    $places = array_map(fn (MovableSeries $s): array => [$s->now, ...$s->candidates()], $problem->series);
+    $pairs = [];
+    foreach ($problem->shared as $a => $others) {
+        foreach ($others as $b => $of) {
+            foreach ($a < $b ? $places[$a] : [] as $i => $p) {
+                foreach ($places[$b] as $j => $q) {
+                    $pairs[$a][$b][$i][$j] = $problem->pair($p, $q, $of);
+                }
+            }
+        }
+    }
+    $best = null;
+    $walk = function (array $chosen) use (&$walk, &$best, $places, $pairs): void {
+        $id = count($chosen) + 1;
+        if (! isset($places[$id])) {
+            $score = Score::NONE;
+            foreach ($chosen as $a => $i) {
+                $score = Score::sum($score, $places[$a][$i]->cost);
+                foreach ($pairs[$a] ?? [] as $b => $of) {
+                    [$must, $students, $advice] = $of[$i][$chosen[$b]];
+                    $score[Score::MUST] += $must;
+                    $score[Score::STUDENTS] += $students;
+                    $score[Score::ADVICE] += $advice;
+                }
+            }
+            $best = $best === null || $score < $best ? $score : $best;
+
+            return;
+        }
+        foreach (array_keys($places[$id]) as $i) {
+            $walk($chosen + [$id => $i]);
+        }
+    };
+    $walk([]);
+
+    return $best;
+}
+
+function fixed(Problem $problem, int $seed = 1, float $seconds = 60): Answer
+{
+    return (new FixClashes($problem, new Deadline(fn (): float => 0.0, $seconds), $seed))->answer();
+}
+
+test('of small timetables the answer is the best of all arrangements, in every respect', function () {
+    for ($seed = 1; $seed <= 500; $seed++) {
+        $problem = randomProblem($seed);
+        $answer = fixed($problem, $seed);
+        expect([$seed, $answer->after->values(), $answer->isProved])->toBe([$seed, bestOfAll($problem), true]);
+        // What it says is what the moves come to.
+        $on = new Arrangement($problem);
+        expect($on->total())->toBe($answer->before->values());
+        $on->set($answer->moves);
+        expect($on->total())
+            ->toBe($answer->after->values())
+            ->and(count($answer->moves))
+            ->toBe($answer->after->moved);
+        if ($answer->after->must === 0) {
+            expect($answer->bound)->toBeLessThanOrEqual($answer->after->moved);
+        }
+    }
+});
