@@ -6,8 +6,7 @@ return [
     'every-section' => ['/', 'A-01', '1280x800', false, 'tr.row-s:nth-child(3) input;tr.row-s:nth-child(4) input;~.times .btn'],
     'section' => ['/sections/8MAR', 'A-01', '1280x800', false, ''],
     'publish-plan' => ['/publishing', 'A-01', '1280x800', false, "button[data-section='9MAT-B']"],
-    // Series 7 and 8 of the demo, which share students.
-    'moves' => ['/timetable/moves?series[]=7&series[]=8&date=2027-02-25&swap=1', 'A-01', '1280x800', false, ''],
+    'fix-clashes' => ['/timetable/fix', 'A-01', '1280x800', false, '#ask > .btn;~.fix-moves'],
     'look' => ['/people/S-8-001/look', 'A-01', '1280x800', false, ''],
     'places' => ['/publishing/places#calendar', 'A-01', '1280x800', false, '#calendar summary'],
     'timetable-week' => ['/timetable?week=7', 'A-01', '1280x800', false, ''],
