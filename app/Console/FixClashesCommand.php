@@ -71,14 +71,11 @@ final class FixClashesCommand extends Sections
     private function asked(Calendar $term, Clock $clock, array $sections): Question
     {
         $today = $clock->schoolDay();
-        $next = array_values(array_filter($term->openDays(), fn (int $day): bool => $day > $today->day));
+        $given = $this->option('from');
         $from =
-            $this->option('from') === null
-                ? new LocalDate($next[0] ?? $term->last->day)
-                : LocalDate::parse((string) $this->option('from'));
-        if ($from->day <= $today->day || ! $term->contains($from->day)) {
-            throw new Fault('solver.from', 'from');
-        }
+            $given === null
+                ? Question::nextDay($term, $today)
+                : Question::day(LocalDate::parse((string) $given), $term, $today);
         $hours = $term->hours;
         if ($this->option('hours') !== null) {
             $typed = explode('-', (string) $this->option('hours'));

@@ -53,9 +53,6 @@ final class FixClashesRequest extends FormRequest
     public function question(Term $term, LocalDate $today, array $scopes): Question
     {
         $from = TypedDate::read((string) $this->validated('from'), $term->first, $term->last, 'from');
-        if ($from->day <= $today->day || ! $term->contains($from->day)) {
-            throw new Fault('solver.from', 'from');
-        }
         $hours = array_map(
             fn (string $field): int => TypedTime::read((string) $this->validated($field), $field)->minute,
             ['open', 'close'],
@@ -65,7 +62,7 @@ final class FixClashesRequest extends FormRequest
         $pins = array_diff([...$pins, (int) $this->validated('pin')], [0, (int) $this->validated('unpin')]);
 
         return new Question(
-            $from,
+            Question::day($from, $term, $today),
             new SolverRules(
                 [$hours[0], $hours[1]],
                 $this->validated('students') === 'must',

@@ -15,7 +15,7 @@ final readonly class Candidate
      * @param  list<int>  $weekdays  1 (Monday) to 7, ascending; the series' own where its pattern has others
      * @param  int  $start  minutes from midnight on the series' clock
      * @param  list<Block>  $blocks
-     * @param  list<int>  $cost  by itself, in the order of {@see Score}
+     * @param  list<int>  $cost  of the place alone, in the order of {@see Score}
      * @param  SeriesPlan|null  $plan  that makes these sessions; null for the place where the series is
      */
     public function __construct(

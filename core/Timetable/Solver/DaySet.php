@@ -30,10 +30,4 @@ final class DaySet
     {
         return substr_count($set, "\1");
     }
-
-    /** @return list<int> day numbers, ascending */
-    public static function days(string $set, int $first): array
-    {
-        return array_map(fn (int $i): int => $first + $i, array_keys(str_split($set), "\1", true));
-    }
 }

@@ -132,7 +132,7 @@ final class ProblemBuilder
         return $out;
     }
 
-    /** With what a place costs by itself. */
+    /** The same place with its own cost. */
     private function costed(TimetabledSeries $one, Candidate $place, int $lost, ?Candidate $now): Candidate
     {
         $cost = Score::NONE;

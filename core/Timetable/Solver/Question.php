@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable\Solver;
 
+use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\Term;
 
 /** What a coordinator asks the solver. */
 final readonly class Question
@@ -25,12 +27,24 @@ final readonly class Question
     ) {
     }
 
-    /** The same with other pins. */
-    public function pinning(int ...$series): self
+    /** The first day that may change where nobody says which: the next school day. */
+    public static function nextDay(Term $term, LocalDate $today): LocalDate
     {
-        $pins = array_values(array_unique([...$this->pins, ...$series]));
+        foreach ($term->openDays() as $day) {
+            if ($day > $today->day) {
+                return new LocalDate($day);
+            }
+        }
 
-        return new self($this->from, $this->rules, $this->sections, $pins, $this->seconds, $this->seed);
+        return $term->last;
+    }
+
+    /** @throws Fault where nothing may change from that day on, since it has begun or is outside the term */
+    public static function day(LocalDate $from, Term $term, LocalDate $today): LocalDate
+    {
+        return $from->day > $today->day && $term->contains($from->day)
+            ? $from
+            : throw new Fault('solver.from', 'from');
     }
 
     /** @return array<string, mixed> what {@see from()} reads back */

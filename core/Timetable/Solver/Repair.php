@@ -71,11 +71,6 @@ final class Repair
         return ! $this->isCut;
     }
 
-    public function steps(): int
-    {
-        return $this->steps;
-    }
-
     /** @param  array<string, array{int, int, int}>  $clashes */
     private function branch(array $clashes, int $moves): void
     {

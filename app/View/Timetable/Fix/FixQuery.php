@@ -68,26 +68,15 @@ final readonly class FixQuery
     /** What is asked where nobody says anything else: everything, from the next school day on. */
     public function first(Term $term): Question
     {
-        return new Question($this->from($term), new SolverRules($term->calendar()->hours));
+        return new Question(
+            Question::nextDay($term->calendar(), $this->today()),
+            new SolverRules($term->calendar()->hours),
+        );
     }
 
     public function today(): LocalDate
     {
         return $this->clock->schoolDay();
-    }
-
-    /** The next school day. */
-    private function from(Term $term): LocalDate
-    {
-        $calendar = $term->calendar();
-        $today = $calendar->zone->dateAt($this->clock->seconds());
-        foreach ($calendar->openDays() as $day) {
-            if ($day > $today->day) {
-                return new LocalDate($day);
-            }
-        }
-
-        return $calendar->last;
     }
 
     /**
