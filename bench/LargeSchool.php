@@ -13,6 +13,7 @@ use Nomada\Core\Term\Zone;
 use Nomada\Core\Timetable\Attendee;
 use Nomada\Core\Timetable\Meeting;
 use Nomada\Core\Timetable\SessionState;
+use Nomada\Core\Timetable\Solver\TimetabledSeries;
 use PDO;
 
 /**
@@ -89,6 +90,26 @@ final class LargeSchool
         }
 
         return $out;
+    }
+
+    /** @return list<TimetabledSeries> as the solver reads them */
+    public function timetabled(): array
+    {
+        $rosters = $this->rosters();
+        $plans = array_column($this->data->series ?? [], 'plan');
+
+        return array_map(
+            fn (Meeting $m): TimetabledSeries => new TimetabledSeries(
+                $m->series,
+                $m->series,
+                $m->section,
+                $plans[$m->series - 1],
+                $m->sessions,
+                [],
+                $rosters[$m->section] ?? [],
+            ),
+            $this->meetings(),
+        );
     }
 
     /** @return array<int, list<Attendee>> */

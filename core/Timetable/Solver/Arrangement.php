@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable\Solver;
 
+use Generator;
+
 /** Every series at one of its places, and what that costs: kept by difference while series move. */
 final class Arrangement
 {
     /** Minutes of a bucket in which series that are near each other in time are looked up. */
     private const BUCKET = 15;
+
+    /** Numbers of buckets in a lane, and one for the whole of it. */
+    private const LANE = 200;
 
     /** @var array<int, Candidate> where each series is */
     private array $at = [];
@@ -125,78 +130,120 @@ final class Arrangement
      */
     public function options(int $id, array $candidates): array
     {
-        [$near, $always] = $this->near($id);
-        $now = $this->at[$id];
-        [$before] = $this->against($id, $now, $near, $always);
-        $before = Score::sum($before, $now->cost);
-        $out = [];
-        foreach ($candidates as $candidate) {
-            [$after, $clashes] = $this->against($id, $candidate, $near, $always);
-            $change = Score::sum(Score::sum($after, $candidate->cost), $before, -1);
-            $out[] = new Option($candidate, $change, $clashes);
-        }
-
-        return $out;
+        return iterator_to_array($this->eachOption($id, $candidates), false);
     }
 
     /**
-     * The series that share something with one, by the buckets of the day in which they meet; and those that cost
-     * something at any time of a day.
+     * The same one by one, for those who may not need them all.
      *
-     * @return array{array<int, list<int>>, list<int>}
+     * @param  list<Candidate>  $candidates
+     * @return Generator<Option>
+     */
+    public function eachOption(int $id, array $candidates): Generator
+    {
+        $near = $this->near($id);
+        $met = [];
+        [$before] = $this->against($id, $this->at[$id], $near, $met);
+        foreach ($candidates as $candidate) {
+            [$after, $clashes] = $this->against($id, $candidate, $near, $met);
+
+            yield new Option($candidate, Score::sum($after, $before, -1), $clashes);
+        }
+    }
+
+    /**
+     * The sessions of others that share something with a series: by lane and bucket of the day; those of its own
+     * section by lane alone, since they count at any time of a day.
+     *
+     * @return array<int, list<array{int, Block, SharedPeople, int}>> other series, its sessions, what is shared, and a
+     *   number of its own for each
      */
     private function near(int $id): array
     {
-        $near = $always = [];
+        $near = [];
+        $n = 0;
         foreach ($this->problem->shared[$id] ?? [] as $other => $shared) {
-            if ($shared->isSameSection) {
-                $always[] = $other;
-
-                continue;
-            }
             foreach ($this->at[$other]->blocks as $block) {
-                foreach (self::buckets($block) as $bucket) {
-                    $near[$bucket][] = $other;
+                $entry = [$other, $block, $shared, $n++];
+                if ($shared->isSameSection) {
+                    $near[self::LANE * $block->lane - 1][] = $entry;
+
+                    continue;
+                }
+                // Those in which a block has another within a pause.
+                $last = intdiv($block->to - 1, self::BUCKET) + 1;
+                for ($bucket = intdiv($block->from, self::BUCKET) - 1; $bucket <= $last; $bucket++) {
+                    $near[self::LANE * $block->lane + $bucket + 1][] = $entry;
                 }
             }
         }
 
-        return [$near, $always];
-    }
-
-    /** @return list<int> those in which a block has another within a pause */
-    private static function buckets(Block $block): array
-    {
-        return range(intdiv($block->from, self::BUCKET) - 1, intdiv($block->to - 1, self::BUCKET) + 1);
+        return $near;
     }
 
     /**
-     * @param  array<int, list<int>>  $near
-     * @param  list<int>  $always
-     * @return array{list<int>, array<int, int>} the score of all pairs, and the must-fix clashes by the other series
+     * What a series costs at a place, by itself and with the others where they are.
+     *
+     * @param  array<int, list<array{int, Block, SharedPeople, int}>>  $near
+     * @param  array<int, array{int, int, array<int, int>}>  $met  by block: places share most of their sessions
+     * @return array{list<int>, array<int, int>} in the order of {@see Score}, and the must-fix clashes by the other
+     *   series
      */
-    private function against(int $id, Candidate $candidate, array $near, array $always): array
+    private function against(int $id, Candidate $candidate, array $near, array &$met): array
     {
-        $others = array_fill_keys($always, true);
+        $score = $candidate->cost;
+        $kinds = $clashes = [];
         foreach ($candidate->blocks as $block) {
-            $last = intdiv($block->to - 1, self::BUCKET);
-            for ($bucket = intdiv($block->from, self::BUCKET); $bucket <= $last; $bucket++) {
-                foreach ($near[$bucket] ?? [] as $other) {
-                    $others[$other] = true;
-                }
+            [$students, $advice, $of] = $met[spl_object_id($block)] ??= self::met($block, $near);
+            $score[Score::STUDENTS] += $students;
+            $score[Score::ADVICE] += $advice;
+            foreach ($of as $other => $kind) {
+                $kinds[$other] = ($kinds[$other] ?? 0) | $kind;
             }
         }
-        $score = Score::NONE;
-        $clashes = [];
-        foreach ($others as $other => $_) {
-            $pair = $this->problem->pair($candidate, $this->at[$other], $this->problem->shared[$id][$other]);
-            $score = self::with($score, $pair);
-            if ($pair[0] > 0) {
-                $clashes[$other] = $pair[0];
+        foreach ($kinds as $other => $of) {
+            $must = $this->problem->must($candidate, $this->at[$other], $this->problem->shared[$id][$other], $of);
+            if ($must > 0) {
+                $score[Score::MUST] += $must;
+                $clashes[$other] = $must;
             }
         }
 
         return [$score, $clashes];
+    }
+
+    /**
+     * @param  array<int, list<array{int, Block, SharedPeople, int}>>  $near
+     * @return array{int, int, array<int, int>} students, advice, and the kinds of clashes by the other series
+     */
+    private static function met(Block $block, array $near): array
+    {
+        $students = $advice = 0;
+        $kinds = $seen = [];
+        $lane = self::LANE * $block->lane;
+        $buckets = [
+            $lane - 1,
+            ...range(
+                $lane + 1 + intdiv($block->from, self::BUCKET),
+                $lane + 1 + intdiv($block->to - 1, self::BUCKET),
+            ),
+        ];
+        foreach ($buckets as $bucket) {
+            foreach ($near[$bucket] ?? [] as [$other, $with, $shared, $n]) {
+                if (isset($seen[$n])) {
+                    continue;
+                }
+                $seen[$n] = true;
+                [$of, $s, $a] = Problem::meet($block, $with, $shared);
+                $students += $s;
+                $advice += $a;
+                if ($of !== 0) {
+                    $kinds[$other] = ($kinds[$other] ?? 0) | $of;
+                }
+            }
+        }
+
+        return [$students, $advice, $kinds];
     }
 
     /**

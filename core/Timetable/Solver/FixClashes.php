@@ -86,7 +86,7 @@ final class FixClashes
     /** Whether there is a place at which a series meets nothing that is pinned. */
     private function hasClearPlace(int $id): bool
     {
-        foreach ($this->on->options($id, $this->problem->series[$id]->candidates()) as $option) {
+        foreach ($this->on->eachOption($id, $this->problem->series[$id]->candidates()) as $option) {
             $isClear = $option->candidate->cost[Score::MUST] === 0;
             foreach ($option->clashes as $other => $_) {
                 $isClear = $isClear && ! $this->problem->series[$other]->isPinned;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable\Solver;
 
+use Nomada\Core\Timetable\Clash;
 use Nomada\Core\Timetable\Clashes;
 
 /** A timetable from a day on, as the solver sees it: what may be where, and what any two series cost each other. */
@@ -11,6 +12,23 @@ final readonly class Problem
 {
     /** Minutes between two sessions of one teacher. */
     private const PAUSE = Clashes::TURNAROUND / 60;
+
+    /** Kinds of clashes, to be added up. */
+    public const TEACHER = 1;
+
+    public const ROOM = 2;
+
+    public const ACCOUNT = 4;
+
+    public const STUDENTS = 8;
+
+    /** By kind of {@see Clash}. */
+    public const KINDS = [
+        'teacher' => self::TEACHER,
+        'room' => self::ROOM,
+        'account' => self::ACCOUNT,
+        'students' => self::STUDENTS,
+    ];
 
     /**
      * @param  array<int, MovableSeries>  $series  by id
@@ -30,46 +48,67 @@ final readonly class Problem
      */
     public function pair(Candidate $a, Candidate $b, SharedPeople $shared): array
     {
-        $students = $advice = 0;
-        $teacher = $room = $account = false;
+        $kinds = $students = $advice = 0;
         foreach ($a->blocks as $x) {
             foreach ($b->blocks as $y) {
-                $apart = max($x->from, $y->from) - min($x->to, $y->to);
-                if ($apart >= self::PAUSE && ! $shared->isSameSection) {
-                    continue;
-                }
-                $both = $x->days & $y->days;
-                if (! str_contains($both, "\1")) {
-                    continue;
-                }
-                if ($shared->isSameSection) {
-                    $advice += DaySet::count($both);
-                }
-                if ($apart < 0) {
-                    $students += $shared->studentsOn($both);
-                    $teacher = $teacher || $shared->hasTeacherOn($both);
-                    $room = $room || $shared->isSameRoom;
-                    $account = $account || $shared->isSameAccount;
-                } elseif ($apart < self::PAUSE && $shared->hasTeacherOn($both)) {
-                    $advice += DaySet::count($both);
-                }
+                $met = self::meet($x, $y, $shared);
+                $kinds |= $met[0];
+                $students += $met[1];
+                $advice += $met[2];
             }
         }
 
-        $must = (int) $teacher + (int) $room + (int) ($this->studentsMust && $students > 0);
-        if ($a->plan !== null || $b->plan !== null) {
-            return [$must + (int) $account, $students, $advice];
+        return [$this->must($a, $b, $shared, $kinds), $students, $advice];
+    }
+
+    /**
+     * What sessions at two times cost.
+     *
+     * @return array{int, int, int} kinds of clashes (TEACHER and so on, added up), students summed over sessions,
+     *   advice
+     */
+    public static function meet(Block $x, Block $y, SharedPeople $shared): array
+    {
+        $apart = max($x->from, $y->from) - min($x->to, $y->to);
+        if ($x->lane !== $y->lane || ($apart >= self::PAUSE && ! $shared->isSameSection)) {
+            return [0, 0, 0];
+        }
+        $both = $x->days & $y->days;
+        if (! str_contains($both, "\1")) {
+            return [0, 0, 0];
+        }
+        $kinds = $students = 0;
+        $advice = $shared->isSameSection ? DaySet::count($both) : 0;
+        if ($apart < 0) {
+            $students = $shared->studentsOn($both);
+            $kinds =
+                ($shared->hasTeacherOn($both) ? self::TEACHER : 0) |
+                ($shared->isSameRoom ? self::ROOM : 0) |
+                ($shared->isSameAccount ? self::ACCOUNT : 0) |
+                ($students > 0 ? self::STUDENTS : 0);
+        } elseif ($apart < self::PAUSE && $shared->hasTeacherOn($both)) {
+            $advice += DaySet::count($both);
+        }
+
+        return [$kinds, $students, $advice];
+    }
+
+    /** How many clashes that must be fixed the kinds are between two series at two places. */
+    public function must(Candidate $a, Candidate $b, SharedPeople $shared, int $kinds): int
+    {
+        if ($kinds === 0) {
+            return 0;
+        }
+        if (! $this->studentsMust) {
+            $kinds &= ~self::STUDENTS;
         }
         // What was accepted was accepted of the timetable as it is. And as it is, series on one account are no reason
         // to move a lesson, since they can be put on others.
-        if ($must > 0) {
-            $must -=
-                (int) ($teacher && $shared->isAccepted('teacher')) +
-                (int) ($room && $shared->isAccepted('room')) +
-                (int) ($this->studentsMust && $students > 0 && $shared->isAccepted('students'));
+        if ($a->plan === null && $b->plan === null) {
+            $kinds &= ~($shared->accepted | self::ACCOUNT);
         }
 
-        return [$must, $students, $advice];
+        return ($kinds & 1) + (($kinds >> 1) & 1) + (($kinds >> 2) & 1) + ($kinds >> 3);
     }
 
     /**

@@ -27,6 +27,9 @@ final class ProblemBuilder
     /** @var array<string, array<int, string>> by zone: days by how many minutes its clock is ahead of the school's */
     private array $ahead = [];
 
+    /** @var array<int, array{bool, int, int}> what sessions cost the series that is looked at, by block */
+    private array $costs = [];
+
     /** @var list<array{int, int, string}>|null opening hours, and the days that have them */
     private ?array $open = null;
 
@@ -73,6 +76,7 @@ final class ProblemBuilder
 
     private function movable(TimetabledSeries $one): MovableSeries
     {
+        $this->costs = [];
         $fixed = $this->blocks($one->fixed);
         $blocks = $this->blocks($one->sessions);
         $plan = $one->plan;
@@ -104,24 +108,13 @@ final class ProblemBuilder
         array $fixed,
         int $held,
     ): array {
-        $out = [];
-        $daysOf = [];
+        $out = $known = $this->costs = [];
         foreach ($this->places->of($plan) as $to) {
             $weekdays = PlacesOfSeries::weekdaysOf($to);
             if ($weekdays === $now->weekdays && $to->startMinute === $now->start && $to->period === $plan->period) {
                 continue;
             }
-            if ($to->period === null && $to->zone->name === $this->term->zone->name) {
-                // The days are the same at every time of day.
-                $days = $daysOf[implode(',', $weekdays)] ??= DaySet::of(
-                    array_column($this->places->sessions($to), 0),
-                    $this->from->day,
-                    $this->length,
-                );
-                $blocks = [new Block($to->startMinute, $to->startMinute + $to->minutes, $days)];
-            } else {
-                $blocks = $this->blocks($this->places->sessions($to));
-            }
+            $blocks = $this->blocksAt($to, $known);
             $sessions = array_sum(array_map(fn (Block $b): int => DaySet::count($b->days), $blocks));
             if ($sessions > 0) {
                 $place = new Candidate($weekdays, $to->startMinute, [...$blocks, ...$fixed], Score::NONE, $to);
@@ -132,14 +125,62 @@ final class ProblemBuilder
         return $out;
     }
 
+    /**
+     * The sessions of a plan. Places that share sessions share the objects, so that what these cost is worked out once.
+     *
+     * @param  array<string, mixed>  $known  what was worked out for this series before
+     * @return list<Block>
+     */
+    private function blocksAt(SeriesPlan $to, array &$known): array
+    {
+        if ($to->period !== null || $to->zone->name !== $this->term->zone->name) {
+            $blocks = $this->blocks($this->places->sessions($to));
+        } else {
+            // The days are the same at every time of day.
+            $weekdays = implode(',', PlacesOfSeries::weekdaysOf($to));
+            $lanes = $known[$weekdays] ??= $this->lanes(array_column($this->places->sessions($to), 0));
+            $blocks = [];
+            foreach ($lanes as $lane => $days) {
+                $blocks[] = new Block($to->startMinute, $to->startMinute + $to->minutes, $days, $lane);
+            }
+        }
+        foreach ($blocks as $i => $block) {
+            $blocks[$i] = $known["$block->from $block->to $block->lane $block->days"] ??= $block;
+        }
+
+        return $blocks;
+    }
+
+    /**
+     * @param  list<int>  $days
+     * @return array<int, string> by weekday
+     */
+    private function lanes(array $days): array
+    {
+        $out = [];
+        foreach ($days as $day) {
+            $out[LocalDate::weekdayOf($day)][] = $day;
+        }
+
+        return array_map(fn (array $of): string => DaySet::of($of, $this->from->day, $this->length), $out);
+    }
+
     /** The same place with its own cost. */
     private function costed(TimetabledSeries $one, Candidate $place, int $lost, ?Candidate $now): Candidate
     {
         $cost = Score::NONE;
-        $cost[Score::MUST] = (int) $this->isBusy($one->people, $place->blocks);
+        foreach ($place->blocks as $block) {
+            [$isBusy, $hours, $advice] = $this->costs[spl_object_id($block)] ??= [
+                $this->isBusy($one->people, $block),
+                $this->outsideOwnHours($one->people, $block),
+                $this->outsideOpeningHours($block),
+            ];
+            $cost[Score::MUST] |= (int) $isBusy;
+            $cost[Score::HOURS] += $hours;
+            $cost[Score::ADVICE] += $advice;
+        }
         $cost[Score::LOST] = $lost;
-        $cost[Score::HOURS] = $this->outsideOwnHours($one->people, $place->blocks);
-        $cost[Score::ADVICE] = $this->outsideOpeningHours($place->blocks) + self::neighbours($place->weekdays);
+        $cost[Score::ADVICE] += self::neighbours($place->weekdays);
         if ($now !== null) {
             $cost[Score::MOVED] = 1;
             $cost[Score::MINUTES] = abs($place->start - $now->start);
@@ -166,20 +207,15 @@ final class ProblemBuilder
         return $out;
     }
 
-    /**
-     * @param  list<Attendee>  $people
-     * @param  list<Block>  $blocks
-     */
-    private function isBusy(array $people, array $blocks): bool
+    /** @param  list<Attendee>  $people */
+    private function isBusy(array $people, Block $block): bool
     {
         foreach ($people as $attendee) {
             foreach ($attendee->isTeacher ? $this->busy[$attendee->person] ?? [] : [] as $busy) {
-                foreach ($blocks as $block) {
-                    if ($block->from < $busy->to && $busy->from < $block->to) {
-                        $days = $block->days & $busy->days & ($this->presence($attendee) ?? $block->days);
-                        if (str_contains($days, "\1")) {
-                            return true;
-                        }
+                if ($block->from < $busy->to && $busy->from < $block->to && $block->lane === $busy->lane) {
+                    $days = $block->days & $busy->days & ($this->presence($attendee) ?? $block->days);
+                    if (str_contains($days, "\1")) {
+                        return true;
                     }
                 }
             }
@@ -188,11 +224,8 @@ final class ProblemBuilder
         return false;
     }
 
-    /**
-     * @param  list<Attendee>  $people
-     * @param  list<Block>  $blocks
-     */
-    private function outsideOwnHours(array $people, array $blocks): int
+    /** @param  list<Attendee>  $people */
+    private function outsideOwnHours(array $people, Block $block): int
     {
         $zones = [];
         foreach ($people as $attendee) {
@@ -204,14 +237,12 @@ final class ProblemBuilder
         $out = 0;
         foreach ($zones as $zone => $students) {
             foreach ($this->ahead((string) $zone) as $minutes => $days) {
-                foreach ($blocks as $block) {
-                    $from = ($block->from + $minutes + 1440) % 1440;
-                    if (
-                        $from < $this->rules->ownHours[0] ||
-                        $from + $block->to - $block->from > $this->rules->ownHours[1]
-                    ) {
-                        $out += $students->studentsOn($block->days & $days);
-                    }
+                $from = ($block->from + $minutes + 1440) % 1440;
+                if (
+                    $from < $this->rules->ownHours[0] ||
+                    $from + $block->to - $block->from > $this->rules->ownHours[1]
+                ) {
+                    $out += $students->studentsOn($block->days & $days);
                 }
             }
         }
@@ -239,8 +270,7 @@ final class ProblemBuilder
         return $this->ahead[$name];
     }
 
-    /** @param  list<Block>  $blocks */
-    private function outsideOpeningHours(array $blocks): int
+    private function outsideOpeningHours(Block $block): int
     {
         if ($this->open === null) {
             $days = [];
@@ -255,9 +285,7 @@ final class ProblemBuilder
         }
         $out = 0;
         foreach ($this->open as [$opens, $closes, $days]) {
-            foreach ($blocks as $block) {
-                $out += $block->from < $opens || $block->to > $closes ? DaySet::count($block->days & $days) : 0;
-            }
+            $out += $block->from < $opens || $block->to > $closes ? DaySet::count($block->days & $days) : 0;
         }
 
         return $out;
@@ -290,13 +318,13 @@ final class ProblemBuilder
             $to = $from + intdiv($end - $start, 60);
             // What is longer than the day goes on in the next one.
             for (; $to > 0; $day++, $from = 0, $to -= 1440) {
-                $days[$from.' '.min($to, 1440)][] = $day;
+                $days[$from.' '.min($to, 1440).' '.LocalDate::weekdayOf($day)][] = $day;
             }
         }
         $out = [];
         foreach ($days as $time => $on) {
-            [$from, $to] = array_map(intval(...), explode(' ', (string) $time));
-            $out[] = new Block($from, $to, DaySet::of($on, $this->from->day, $this->length));
+            [$from, $to, $lane] = array_map(intval(...), explode(' ', (string) $time));
+            $out[] = new Block($from, $to, DaySet::of($on, $this->from->day, $this->length), $lane);
         }
 
         return $out;

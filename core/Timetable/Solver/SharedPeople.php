@@ -21,8 +21,8 @@ final class SharedPeople
     /** @var list<string> */
     public array $teacherDays = [];
 
-    /** @var array<string, true> kinds of clashes that a coordinator has accepted, as the two series stand now */
-    private array $accepted = [];
+    /** Kinds of clashes that a coordinator has accepted, as the two series stand now; {@see Problem::TEACHER} etc. */
+    public int $accepted = 0;
 
     /** @param  bool  $isSameAccount  whether both run on one host account that bears one session at once */
     public function __construct(
@@ -46,14 +46,10 @@ final class SharedPeople
         }
     }
 
+    /** @param  string  $kind  of {@see \Nomada\Core\Timetable\Clash} */
     public function accept(string $kind): void
     {
-        $this->accepted[$kind] = true;
-    }
-
-    public function isAccepted(string $kind): bool
-    {
-        return isset($this->accepted[$kind]);
+        $this->accepted |= Problem::KINDS[$kind] ?? 0;
     }
 
     /** Whether a teacher of both is there on one of the days. */
