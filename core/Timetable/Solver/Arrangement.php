@@ -191,25 +191,25 @@ final class Arrangement
      */
     private function against(int $id, Candidate $candidate, array $near, array &$met): array
     {
-        $score = $candidate->cost;
+        $must = $students = $advice = 0;
         $kinds = $clashes = [];
         foreach ($candidate->blocks as $block) {
-            [$students, $advice, $of] = $met[spl_object_id($block)] ??= self::met($block, $near);
-            $score[Score::STUDENTS] += $students;
-            $score[Score::ADVICE] += $advice;
-            foreach ($of as $other => $kind) {
+            $cost = $met[spl_object_id($block)] ??= self::met($block, $near);
+            $students += $cost[0];
+            $advice += $cost[1];
+            foreach ($cost[2] as $other => $kind) {
                 $kinds[$other] = ($kinds[$other] ?? 0) | $kind;
             }
         }
         foreach ($kinds as $other => $of) {
-            $must = $this->problem->must($candidate, $this->at[$other], $this->problem->shared[$id][$other], $of);
-            if ($must > 0) {
-                $score[Score::MUST] += $must;
-                $clashes[$other] = $must;
+            $n = $this->problem->must($candidate, $this->at[$other], $this->problem->shared[$id][$other], $of);
+            if ($n > 0) {
+                $must += $n;
+                $clashes[$other] = $n;
             }
         }
 
-        return [$score, $clashes];
+        return [self::with($candidate->cost, [$must, $students, $advice]), $clashes];
     }
 
     /**
