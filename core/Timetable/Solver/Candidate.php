@@ -27,6 +27,17 @@ final readonly class Candidate
     ) {
     }
 
+    /** Where a series is that has no time yet: nowhere, which must be mended. */
+    public static function nowhere(): self
+    {
+        return new self([], 0, [], array_replace(Score::NONE, [Score::MUST => 1]));
+    }
+
+    public function isNowhere(): bool
+    {
+        return $this->blocks === [] && $this->plan === null;
+    }
+
     /** @return list<string> `["mon","wed"]` */
     public function days(): array
     {

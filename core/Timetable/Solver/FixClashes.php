@@ -11,9 +11,10 @@ use Random\Randomizer;
  * Moves as few series as possible so that as few must-fix clashes as possible are left, and of those arrangements finds
  * one that costs as little as possible ({@see Score}).
  *
- * 1. Clashes that share a series are repaired together, one such part of the timetable after the other ({@see Repair}).
- * 2. Each moved series looks for a better place, and whether it need move at all, until nothing gets better.
- * 3. Where there is time, all parts are looked at together to the end: then the answer is the best in every respect.
+ * 1. Series without a time get one ({@see Placing}).
+ * 2. Clashes that share a series are repaired together, one such part of the timetable after the other ({@see Repair}).
+ * 3. Each moved series looks for a better place, and whether it need move at all, until nothing gets better.
+ * 4. Where there is time, all parts are looked at together to the end: then the answer is the best in every respect.
  *
  * The same problem and seed give the same answer, and more time never gives a worse one.
  */
@@ -23,12 +24,21 @@ final class FixClashes
     private const STEPS = 400;
 
     /** Places looked up for all parts together. */
-    private const ALL_STEPS = 1500;
+    private const ALL_STEPS = 200000;
 
     /** Moves beyond the fewest thinkable that are tried for a part. */
     private const BEYOND = 3;
 
+    /** Series that can move, up to which the costs of all their places are looked at. */
+    private const SMALL = 80;
+
     private Arrangement $on;
+
+    /** @var array<int, Candidate> where series move in the best arrangement */
+    private array $best = [];
+
+    /** @var list<int> its score */
+    private array $score = Score::NONE;
 
     private Randomizer $random;
 
@@ -46,7 +56,8 @@ final class FixClashes
         $before = $this->on->total();
         $clashes = $this->on->clashes();
         $bound = $this->bound($clashes);
-        foreach ($this->parts($clashes) as $part) {
+        (new Placing($this->on, $this->deadline))->place();
+        foreach ($this->parts($this->on->clashes()) as $part) {
             $this->repair($part);
         }
         $this->improve();
@@ -207,7 +218,7 @@ final class FixClashes
     {
         $was = $this->on->moved();
         $score = $this->on->total();
-        if (! isset($was[$id])) {
+        if (! isset($was[$id]) || $this->problem->series[$id]->now->isNowhere()) {
             return;
         }
         $this->on->put($id, $this->on->option($id, $this->problem->series[$id]->now));
@@ -231,30 +242,80 @@ final class FixClashes
      */
     private function lookAtAll(array $clashes, int $bound): bool
     {
-        $found = $this->on->moved();
-        $score = $this->on->total();
+        $this->best = $this->on->moved();
+        $this->score = $this->on->total();
         $this->on->set([]);
-        $all = count($this->problem->series);
-        for ($allowed = 0; $allowed <= $score[Score::MUST]; $allowed++) {
-            $most = $allowed === $score[Score::MUST] ? $score[Score::MOVED] : $all;
-            $repair = new Repair($this->on, $this->deadline, $allowed, $most, self::ALL_STEPS);
-            $better = $repair->find($clashes);
-            if ($better !== null) {
-                $this->on->set($better);
-                if ($this->on->total() < $score) {
-                    $found = $better;
-                    $score = $this->on->total();
-                }
-                $this->on->set([]);
-            }
-            if (! $repair->isComplete() || $better !== null) {
-                $this->on->set($found);
+        $isComplete = $this->withFewerClashes($clashes) && $this->withFewestMoves($clashes);
+        $this->on->set($this->best);
 
-                return $repair->isComplete() || ($score[Score::MUST] === 0 && $score[Score::MOVED] === $bound);
+        return $isComplete || ($this->score[Score::MUST] === 0 && $this->score[Score::MOVED] === $bound);
+    }
+
+    /**
+     * Looks for fewer clashes in as many moves as it takes.
+     *
+     * @param  array<string, array{int, int, int}>  $clashes
+     * @return bool whether all was looked at
+     */
+    private function withFewerClashes(array $clashes): bool
+    {
+        for ($allowed = 0; $allowed < $this->score[Score::MUST]; $allowed++) {
+            $repair = new Repair(
+                $this->on,
+                $this->deadline,
+                $allowed,
+                count($this->problem->series),
+                self::ALL_STEPS,
+            );
+            $this->keep($repair->find($clashes));
+            if (! $repair->isComplete()) {
+                return false;
             }
         }
-        $this->on->set($found);
 
         return true;
+    }
+
+    /**
+     * Looks for the cheapest arrangement with as many clashes and as few moves as there can be: first whether fewer
+     * moves will do, so that what follows need only beat the best one in what counts after the moves.
+     *
+     * @param  array<string, array{int, int, int}>  $clashes
+     * @return bool whether all was looked at
+     */
+    private function withFewestMoves(array $clashes): bool
+    {
+        $movable = count(array_filter($this->problem->series, fn (MovableSeries $s): bool => ! $s->isPinned));
+        $gains = $movable > self::SMALL ? null : Repair::gains($this->problem);
+        for ($most = 0; $most <= $this->score[Score::MOVED]; $most++) {
+            $repair = new Repair(
+                $this->on,
+                $this->deadline,
+                $this->score[Score::MUST],
+                $most,
+                self::ALL_STEPS,
+                $gains,
+                $most === $this->score[Score::MOVED] ? $this->score : [],
+            );
+            $this->keep($repair->find($clashes));
+            if (! $repair->isComplete()) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @param  array<int, Candidate>|null  $found */
+    private function keep(?array $found): void
+    {
+        if ($found !== null) {
+            $this->on->set($found);
+            if ($this->on->total() < $this->score) {
+                $this->best = $found;
+                $this->score = $this->on->total();
+            }
+            $this->on->set([]);
+        }
     }
 }

@@ -25,14 +25,15 @@ final readonly class PlacesOfSeries
     }
 
     /**
+     * @param  bool  $isNew  whether it has no time yet: then nothing of it is before its plan begins
      * @return list<SeriesPlan> the plan's own place is among them, where it is on the grid
      */
-    public function of(SeriesPlan $plan): array
+    public function of(SeriesPlan $plan, bool $isNew = false): array
     {
         $out = [];
         foreach ($this->weekdays($plan) as $weekdays) {
             foreach ($this->starts($plan) as [$start, $minutes, $period]) {
-                $out[] = $this->plan($plan, $weekdays, $start, $minutes, $period);
+                $out[] = $this->plan($plan, $weekdays, $start, $minutes, $period, $isNew);
             }
         }
 
@@ -113,8 +114,9 @@ final readonly class PlacesOfSeries
         int $start,
         int $minutes,
         ?string $period,
+        bool $isNew,
     ): ?SeriesPlan {
-        $first = $this->first($plan);
+        $first = $isNew ? $plan->from : $this->first($plan);
         if ($first === null) {
             return null;
         }
@@ -122,10 +124,10 @@ final readonly class PlacesOfSeries
         $begins = $first;
         if ($weekdays !== null && $pattern instanceof WeeklyPattern) {
             // Weeks are counted from the one in which a plan begins.
-            $begins = new LocalDate(max($this->from->day, $first->monday()->day));
+            $begins = new LocalDate(max($this->from->day, $isNew ? $plan->from->day : $first->monday()->day));
             $pattern = new WeeklyPattern($weekdays, $pattern->every);
         }
-        $end = $this->end($plan, $weekdays);
+        $end = $isNew ? $plan->end : $this->end($plan, $weekdays);
 
         return $end->date !== null && $end->date->day < $begins->day
             ? null

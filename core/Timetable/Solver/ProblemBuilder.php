@@ -80,6 +80,14 @@ final class ProblemBuilder
         $fixed = $this->blocks($one->fixed);
         $blocks = $this->blocks($one->sessions);
         $plan = $one->plan;
+        if (! $one->hasTime && $plan !== null) {
+            return new MovableSeries(
+                $one->id,
+                ($nowhere = Candidate::nowhere()),
+                $one->isPinned,
+                fn (): array => $this->candidates($one, $plan, $nowhere, [], 0),
+            );
+        }
         $now = new Candidate($plan === null ? [] : PlacesOfSeries::weekdaysOf($plan), $plan->startMinute ?? 0, [
             ...$blocks,
             ...$fixed,
@@ -109,7 +117,7 @@ final class ProblemBuilder
         int $held,
     ): array {
         $out = $known = $this->costs = [];
-        foreach ($this->places->of($plan) as $to) {
+        foreach ($this->places->of($plan, ! $one->hasTime) as $to) {
             $weekdays = PlacesOfSeries::weekdaysOf($to);
             if ($weekdays === $now->weekdays && $to->startMinute === $now->start && $to->period === $plan->period) {
                 continue;
@@ -183,6 +191,8 @@ final class ProblemBuilder
         $cost[Score::ADVICE] += self::neighbours($place->weekdays);
         if ($now !== null) {
             $cost[Score::MOVED] = 1;
+        }
+        if ($now !== null && ! $now->isNowhere()) {
             $cost[Score::MINUTES] = abs($place->start - $now->start);
             foreach ($place->weekdays as $i => $weekday) {
                 $cost[Score::DAYS] += abs($weekday - ($now->weekdays[$i] ?? $weekday));

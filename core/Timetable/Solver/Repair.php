@@ -29,10 +29,16 @@ final class Repair
 
     private bool $isCut = false;
 
+    /** @var list<int> what the places of all series cost by themselves, and those pairs of which both are decided */
+    private array $sure = Score::NONE;
+
     /**
      * @param  int  $allowed  must-fix clashes that may be left
      * @param  int  $most  moves at most; what has moved in the arrangement already is not counted, and stays so
      * @param  int  $mostSteps  places looked up at most
+     * @param  list<list<int>>|null  $gains  by how much n moves could lower what places cost by themselves, at most,
+     *   for each n ({@see gains()}); with it, what cannot beat the best found, moves being equal, is not followed
+     * @param  list<int>  $known  the score to beat where there is one
      */
     public function __construct(
         private readonly Arrangement $on,
@@ -40,12 +46,83 @@ final class Repair
         private int $allowed,
         private int $most,
         private readonly int $mostSteps,
+        private readonly ?array $gains = null,
+        array $known = [],
     ) {
+        $this->score = $known;
         foreach ($on->problem->series as $id => $series) {
+            if ($gains !== null) {
+                $this->sure = Score::sum($this->sure, $on->of($id)->cost);
+            }
             if ($series->isPinned || $on->of($id) !== $series->now) {
-                $this->decided[$id] = true;
+                $this->decide($id);
             }
         }
+    }
+
+    /**
+     * By how much so many moves could lower, at most, what places cost by themselves.
+     *
+     * @return list<list<int>> by the number of moves, in the order of {@see Score}
+     */
+    public static function gains(Problem $problem): array
+    {
+        $by = [];
+        foreach ($problem->series as $id => $series) {
+            foreach ($series->candidates() as $candidate) {
+                foreach ($candidate->cost as $field => $cost) {
+                    $by[$field][$id] = max($by[$field][$id] ?? 0, $series->now->cost[$field] - $cost);
+                }
+            }
+        }
+        $out = [Score::NONE];
+        array_walk($by, fn (array &$of) => rsort($of));
+        for ($n = 0; $n < count($problem->series); $n++) {
+            $out[] = Score::sum(
+                $out[$n],
+                array_map(fn (int $field): int => $by[$field][$n] ?? 0, array_keys(Score::NONE)),
+            );
+        }
+
+        return $out;
+    }
+
+    private function decide(int $id): void
+    {
+        $this->decided[$id] = true;
+        $this->surely($id, 1);
+    }
+
+    private function undecide(int $id): void
+    {
+        $this->surely($id, -1);
+        unset($this->decided[$id]);
+    }
+
+    /** Counts what a series costs with those that are decided. */
+    private function surely(int $id, int $times): void
+    {
+        foreach ($this->gains === null ? [] : $this->on->problem->shared[$id] ?? [] as $other => $shared) {
+            if ($other !== $id && isset($this->decided[$other])) {
+                [$must, $students, $advice] = $this->on->problem->pair(
+                    $this->on->of($id),
+                    $this->on->of($other),
+                    $shared,
+                );
+                $this->sure = Score::sum($this->sure, [$must, 0, $students, 0, 0, $advice, 0, 0], $times);
+            }
+        }
+    }
+
+    /** Whether nothing that follows can be better than the best found, the clashes and the moves being as few. */
+    private function isBeaten(int $moves): bool
+    {
+        if ($this->gains === null || $this->score === []) {
+            return false;
+        }
+        $least = Score::sum($this->sure, $this->gains[max(0, $this->most - $moves)], -1);
+
+        return array_slice($least, Score::STUDENTS) >= array_slice($this->score, Score::STUDENTS);
     }
 
     /**
@@ -58,7 +135,7 @@ final class Repair
     public function find(array $clashes, array $stay = []): ?array
     {
         foreach ($stay as $id) {
-            $this->decided[$id] = true;
+            $this->decide($id);
         }
         $this->branch($clashes, 0);
 
@@ -80,7 +157,7 @@ final class Repair
             return;
         }
         [$open, $left] = $this->open($clashes);
-        if ($left > $this->allowed) {
+        if ($left > $this->allowed || $this->isBeaten($moves)) {
             return;
         }
         if ($open === []) {
@@ -97,14 +174,14 @@ final class Repair
             if (isset($this->decided[$id])) {
                 continue;
             }
-            $this->decided[$id] = true;
             $this->move($id, $clashes, $moves);
+            $this->decide($id);
             $stay[] = $id;
         }
         // Both stay, and their clash with them.
         $this->branch($clashes, $moves);
-        foreach ($stay as $id) {
-            unset($this->decided[$id]);
+        foreach (array_reverse($stay) as $id) {
+            $this->undecide($id);
         }
     }
 
@@ -117,7 +194,9 @@ final class Repair
     {
         $was = $this->on->of($id);
         $others = array_filter($clashes, fn (array $c): bool => $c[0] !== $id && $c[1] !== $id);
+        $this->decided[$id] = true;
         [$open, $left] = $this->open($others);
+        unset($this->decided[$id]);
         $this->steps++;
         $ways = [];
         $places = $this->on->problem->series[$id]->candidates();
@@ -152,7 +231,12 @@ final class Repair
                 $then["$id-$id"] = [$id, $id, $option->candidate->cost[Score::MUST]];
             }
             $this->on->put($id, $option);
+            $own = Score::sum($option->candidate->cost, $was->cost, -1);
+            $this->sure = Score::sum($this->sure, $own);
+            $this->decide($id);
             $this->branch($then, $moves + 1);
+            $this->undecide($id);
+            $this->sure = Score::sum($this->sure, $own, -1);
             $this->on->takeBack($id, $was, $option);
             // Nothing is left to decide: the places that follow cost more.
             if ($this->isCut || ($open === [] && $chain === [] && $this->allowed === 0)) {
@@ -164,7 +248,7 @@ final class Repair
     private function keep(int $moves, int $left): void
     {
         $score = $this->on->total();
-        if ($this->best !== null && $score >= $this->score) {
+        if ($this->score !== [] && $score >= $this->score) {
             return;
         }
         $this->best = $this->on->moved();

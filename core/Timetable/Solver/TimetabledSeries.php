@@ -7,9 +7,12 @@ namespace Nomada\Core\Timetable\Solver;
 use Nomada\Core\Timetable\Attendee;
 use Nomada\Core\Timetable\SeriesPlan;
 
-/** A series as it stands in the timetable. */
+/** A series as it stands in the timetable, or one that has no time yet. */
 final readonly class TimetabledSeries
 {
+    /** What is added to the id of a series that has no time yet, which is counted apart from the others. */
+    public const WITHOUT_TIME = 1 << 40;
+
     /**
      * @param  int  $id  below zero for sessions of a series that stay whatever the series does: those that another
      *   teacher takes, or that are for chosen students
@@ -20,6 +23,7 @@ final readonly class TimetabledSeries
      * @param  list<Attendee>  $people
      * @param  string|null  $room  that no other series can use at the same time
      * @param  int|null  $account  the host account, where it bears one session at once
+     * @param  bool  $hasTime  false where its plan only says how many sessions a week, how long, from when and until
      */
     public function __construct(
         public int $id,
@@ -32,6 +36,13 @@ final readonly class TimetabledSeries
         public ?string $room = null,
         public ?int $account = null,
         public bool $isPinned = false,
+        public bool $hasTime = true,
     ) {
+    }
+
+    /** The id of a series without a time, of the number that it has in the problem; null for one with a time. */
+    public static function withoutTime(int $id): ?int
+    {
+        return $id > self::WITHOUT_TIME ? $id - self::WITHOUT_TIME : null;
     }
 }

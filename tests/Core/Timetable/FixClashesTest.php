@@ -31,13 +31,10 @@ function place(array $weekdays, int $start, int $minutes, array $cost = [], bool
     );
 }
 
-/**
- * A small timetable at random: three to five series, up to six places each, and everything that can be between them.
- */
-function randomProblem(int $seed): Problem
+/** A small timetable at random, with everything that can be between two series. */
+function randomProblem(int $seed, int $n, int $most): Problem
 {
     $r = new Randomizer(new Mt19937($seed));
-    $n = $r->getInt(3, 5);
     $series = $shared = [];
     $places = function (int $weekdays, int $minutes, int $most, bool $isNow) use ($r): array {
         $out = [];
@@ -46,7 +43,7 @@ function randomProblem(int $seed): Problem
             sort($on);
             $one = place(
                 $on,
-                540 + 20 * $r->getInt(0, 3),
+                540 + 20 * $r->getInt(0, max(3, intdiv($most, 4))),
                 $minutes,
                 [
                     Score::MUST => (int) ($r->getInt(1, 6) === 1),
@@ -64,8 +61,8 @@ function randomProblem(int $seed): Problem
     };
     for ($id = 1; $id <= $n; $id++) {
         $weekdays = $r->getInt(1, 2);
-        [$now] = $places($weekdays, 45, 1, true);
-        $others = $places($weekdays, 45, 6, false);
+        [$now] = $r->getInt(1, 5) === 1 ? [Candidate::nowhere()] : $places($weekdays, 45, 1, true);
+        $others = $places($weekdays, 45, $most, false);
         $series[$id] = new MovableSeries($id, $now, $r->getInt(1, 5) === 1, fn (): array => $others);
     }
     for ($a = 1; $a <= $n; $a++) {
@@ -84,8 +81,11 @@ function randomProblem(int $seed): Problem
     return new Problem($series, $shared, $r->getInt(0, 2) > 0);
 }
 
-/** The best score of all arrangements, by trying every one. */
-function bestOfAll(Problem $problem): array
+/**
+ * The best score of all arrangements, by trying every one; those that cost more than a known one already, with some of
+ * their series, are not followed to the end.
+ */
+function bestOfAll(Problem $problem, array $known): array
 {
     $places = array_map(fn (MovableSeries $s): array => [$s->now, ...$s->candidates()], $problem->series);
     $pairs = [];
@@ -93,36 +93,34 @@ function bestOfAll(Problem $problem): array
         foreach ($others as $b => $of) {
             foreach ($a < $b ? $places[$a] : [] as $i => $p) {
                 foreach ($places[$b] as $j => $q) {
-                    $pairs[$a][$b][$i][$j] = $problem->pair($p, $q, $of);
+                    $pairs[$b][$a][$i][$j] = $problem->pair($p, $q, $of);
                 }
             }
         }
     }
-    $best = null;
-    $walk = function (array $chosen) use (&$walk, &$best, $places, $pairs): void {
+    $walk = function (array $chosen, array $score) use (&$walk, &$known, $places, $pairs): void {
         $id = count($chosen) + 1;
         if (! isset($places[$id])) {
-            $score = Score::NONE;
-            foreach ($chosen as $a => $i) {
-                $score = Score::sum($score, $places[$a][$i]->cost);
-                foreach ($pairs[$a] ?? [] as $b => $of) {
-                    [$must, $students, $advice] = $of[$i][$chosen[$b]];
-                    $score[Score::MUST] += $must;
-                    $score[Score::STUDENTS] += $students;
-                    $score[Score::ADVICE] += $advice;
-                }
-            }
-            $best = $best === null || $score < $best ? $score : $best;
+            $known = min($known, $score);
 
             return;
         }
-        foreach (array_keys($places[$id]) as $i) {
-            $walk($chosen + [$id => $i]);
+        foreach (array_keys($places[$id]) as $j) {
+            $next = Score::sum($score, $places[$id][$j]->cost);
+            foreach ($pairs[$id] ?? [] as $other => $of) {
+                [$must, $students, $advice] = $of[$chosen[$other]][$j];
+                $next[Score::MUST] += $must;
+                $next[Score::STUDENTS] += $students;
+                $next[Score::ADVICE] += $advice;
+            }
+            if ($next < $known) {
+                $walk($chosen + [$id => $j], $next);
+            }
         }
     };
-    $walk([]);
+    $walk([], Score::NONE);
 
-    return $best;
+    return $known;
 }
 
 function fixed(Problem $problem, int $seed = 1, float $seconds = 60): Answer
@@ -132,9 +130,12 @@ function fixed(Problem $problem, int $seed = 1, float $seconds = 60): Answer
 
 test('of small timetables the answer is the best of all arrangements, in every respect', function () {
     for ($seed = 1; $seed <= 500; $seed++) {
-        $problem = randomProblem($seed);
+        // Eight series of up to forty places are as much as can be tried out, where few of them need to move.
+        $isLarge = in_array($seed, [140, 220, 240, 320, 340, 360, 380, 400], true);
+        $problem = $isLarge ? randomProblem($seed, 8, 40) : randomProblem($seed, 3 + ($seed % 3), 6);
         $answer = fixed($problem, $seed);
-        expect([$seed, $answer->after->values(), $answer->isProved])->toBe([$seed, bestOfAll($problem), true]);
+        $best = bestOfAll($problem, $answer->after->values());
+        expect([$seed, $answer->after->values(), $answer->isProved])->toBe([$seed, $best, true]);
         // What it says is what the moves come to.
         $on = new Arrangement($problem);
         expect($on->total())->toBe($answer->before->values());
