@@ -18,6 +18,9 @@ final class Arrangement
     /** @var array<int, Candidate> where each series is */
     private array $at = [];
 
+    /** @var array<string, array<int, int>> series of each person who has a limit, by day from the first one on */
+    private array $counts = [];
+
     /** @var list<int> in the order of {@see Score} */
     private array $total = Score::NONE;
 
@@ -37,6 +40,9 @@ final class Arrangement
                     );
                 }
             }
+        }
+        foreach (array_keys($this->problem->limits->people ?? []) as $id) {
+            $this->total = Score::advised($this->total, $this->count($id, $this->at[$id], 1));
         }
     }
 
@@ -96,14 +102,18 @@ final class Arrangement
     /** Puts a series at a place. */
     public function put(int $id, Option $option): void
     {
+        $this->count($id, $this->at[$id], -1);
         $this->at[$id] = $option->candidate;
+        $this->count($id, $this->at[$id], 1);
         $this->total = Score::sum($this->total, $option->change);
     }
 
     /** Puts it back to where it was before the last {@see put()}. */
     public function takeBack(int $id, Candidate $was, Option $option): void
     {
+        $this->count($id, $this->at[$id], -1);
         $this->at[$id] = $was;
+        $this->count($id, $this->at[$id], 1);
         $this->total = Score::sum($this->total, $option->change, -1);
     }
 
@@ -142,13 +152,92 @@ final class Arrangement
     public function eachOption(int $id, array $candidates): Generator
     {
         $near = $this->near($id);
-        $met = [];
+        $met = $excess = [];
+        $full = $this->full($id);
         [$before] = $this->against($id, $this->at[$id], $near, $met);
+        $before = Score::advised($before, self::excess($this->at[$id], $full, $excess));
         foreach ($candidates as $candidate) {
             [$after, $clashes] = $this->against($id, $candidate, $near, $met);
+            $after = Score::advised($after, self::excess($candidate, $full, $excess));
 
             yield new Option($candidate, Score::sum($after, $before, -1), $clashes);
         }
+    }
+
+    /** Counts a series' days for everybody in it; by how much that changes what is over their limits. */
+    private function count(int $id, Candidate $at, int $times): int
+    {
+        $people = $this->problem->limits->people[$id] ?? [];
+        if ($people === [] || $at->blocks === []) {
+            return 0;
+        }
+        $out = 0;
+        $all = self::daysOf($at);
+        foreach ($people as [$person, $most, $there]) {
+            for ($day = -1; ($day = strpos($there === null ? $all : $all & $there, "\1", $day + 1)) !== false;) {
+                $n = $this->counts[$person][$day] ?? 0;
+                $this->counts[$person][$day] = $n + $times;
+                $out += max(0, $n + $times - $most) - max(0, $n - $most);
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * On which days those in a series have as many others as they should have.
+     *
+     * @return list<string>
+     */
+    private function full(int $id): array
+    {
+        $people = $this->problem->limits->people[$id] ?? [];
+        $own = $people === [] || $this->at[$id]->blocks === [] ? '' : self::daysOf($this->at[$id]);
+        $out = [];
+        foreach ($people as [$person, $most, $there]) {
+            $full = [];
+            foreach ($this->counts[$person] ?? [] as $day => $n) {
+                $isOwn = ($own[$day] ?? '') === "\1" && ($there === null || $there[$day] === "\1");
+                if ($n - (int) $isOwn >= $most && ($there === null || $there[$day] === "\1")) {
+                    $full[] = $day;
+                }
+            }
+            if ($full !== []) {
+                $out[] = DaySet::of($full, 0, max($full) + 1);
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<string>  $full
+     * @param  array<string, int>  $known  by days
+     */
+    private static function excess(Candidate $at, array $full, array &$known): int
+    {
+        if ($full === [] || $at->blocks === []) {
+            return 0;
+        }
+        $days = self::daysOf($at);
+        if (! isset($known[$days])) {
+            $known[$days] = 0;
+            foreach ($full as $of) {
+                $known[$days] += DaySet::count($days & $of);
+            }
+        }
+
+        return $known[$days];
+    }
+
+    private static function daysOf(Candidate $at): string
+    {
+        $days = '';
+        foreach ($at->blocks as $block) {
+            $days |= $block->days;
+        }
+
+        return $days;
     }
 
     /**
@@ -194,7 +283,7 @@ final class Arrangement
         $must = $students = $advice = 0;
         $kinds = $clashes = [];
         foreach ($candidate->blocks as $block) {
-            $cost = $met[spl_object_id($block)] ??= self::met($block, $near);
+            $cost = $met[spl_object_id($block)] ??= $this->met($block, $near);
             $students += $cost[0];
             $advice += $cost[1];
             foreach ($cost[2] as $other => $kind) {
@@ -216,7 +305,7 @@ final class Arrangement
      * @param  array<int, list<array{int, Block, SharedPeople, int}>>  $near
      * @return array{int, int, array<int, int>} students, advice, and the kinds of clashes by the other series
      */
-    private static function met(Block $block, array $near): array
+    private function met(Block $block, array $near): array
     {
         $students = $advice = 0;
         $kinds = $seen = [];
@@ -234,7 +323,7 @@ final class Arrangement
                     continue;
                 }
                 $seen[$n] = true;
-                [$of, $s, $a] = Problem::meet($block, $with, $shared);
+                [$of, $s, $a] = $this->problem->meet($block, $with, $shared);
                 $students += $s;
                 $advice += $a;
                 if ($of !== 0) {

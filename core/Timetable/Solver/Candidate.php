@@ -17,6 +17,9 @@ final readonly class Candidate
      * @param  list<Block>  $blocks
      * @param  list<int>  $cost  of the place alone, in the order of {@see Score}
      * @param  SeriesPlan|null  $plan  that makes these sessions; null for the place where the series is
+     * @param  list<string>  $troubles  why the place cannot stay, whatever the others do: `no_time` where there is
+     *   none,
+     *   `busy` (a teacher), `own_hours` (students), `shut` (the school), `no_account`
      */
     public function __construct(
         public array $weekdays,
@@ -24,13 +27,14 @@ final readonly class Candidate
         public array $blocks,
         public array $cost = Score::NONE,
         public ?SeriesPlan $plan = null,
+        public array $troubles = [],
     ) {
     }
 
     /** Where a series is that has no time yet: nowhere, which must be mended. */
     public static function nowhere(): self
     {
-        return new self([], 0, [], array_replace(Score::NONE, [Score::MUST => 1]));
+        return new self([], 0, [], array_replace(Score::NONE, [Score::MUST => 1]), null, ['no_time']);
     }
 
     public function isNowhere(): bool

@@ -53,7 +53,8 @@ final class Placing
     private function next(): void
     {
         $counts = array_map(count(...), $this->clear);
-        $id = (int) array_search(min($counts), $counts, true);
+        asort($counts);
+        $id = (int) array_key_first($counts);
         $option = $this->clear[$id] === [] ? $this->ejecting($id) : $this->cheapest($id, $this->clear[$id]);
         unset($this->clear[$id]);
         if ($option === null) {
@@ -105,12 +106,10 @@ final class Placing
     /** @param  non-empty-list<Candidate>  $candidates */
     private function cheapest(int $id, array $candidates): Option
     {
-        $best = null;
-        foreach ($this->on->options($id, $candidates) as $option) {
-            $best = $best === null || $option->change < $best->change ? $option : $best;
-        }
+        $options = $this->on->options($id, $candidates);
+        usort($options, fn (Option $a, Option $b): int => $a->change <=> $b->change);
 
-        return $best;
+        return $options[0];
     }
 
     /** The place that puts out the least; null where something that stands is in the way at every one. */

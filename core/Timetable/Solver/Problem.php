@@ -10,9 +10,6 @@ use Nomada\Core\Timetable\Clashes;
 /** A timetable from a day on, as the solver sees it: what may be where, and what any two series cost each other. */
 final readonly class Problem
 {
-    /** Minutes between two sessions of one teacher. */
-    private const PAUSE = Clashes::TURNAROUND / 60;
-
     /** Kinds of clashes, to be added up. */
     public const TEACHER = 1;
 
@@ -35,9 +32,16 @@ final readonly class Problem
      * @param  array<int, array<int, SharedPeople>>  $shared  of each series with each other one that it shares somebody
      *   or something with; the same object both ways
      * @param  bool  $studentsMust  whether students in two places must be fixed; else that is counted below the moves
+     * @param  int  $pause  minutes between two sessions of one teacher, which is advice
+     * @param  DailyLimits|null  $limits  how many series a day somebody should have at most, which is advice
      */
-    public function __construct(public array $series, public array $shared, public bool $studentsMust = true)
-    {
+    public function __construct(
+        public array $series,
+        public array $shared,
+        public bool $studentsMust = true,
+        public int $pause = Clashes::TURNAROUND / 60,
+        public ?DailyLimits $limits = null,
+    ) {
     }
 
     /**
@@ -51,7 +55,7 @@ final readonly class Problem
         $kinds = $students = $advice = 0;
         foreach ($a->blocks as $x) {
             foreach ($b->blocks as $y) {
-                $met = self::meet($x, $y, $shared);
+                $met = $this->meet($x, $y, $shared);
                 $kinds |= $met[0];
                 $students += $met[1];
                 $advice += $met[2];
@@ -67,10 +71,10 @@ final readonly class Problem
      * @return array{int, int, int} kinds of clashes (TEACHER and so on, added up), students summed over sessions,
      *   advice
      */
-    public static function meet(Block $x, Block $y, SharedPeople $shared): array
+    public function meet(Block $x, Block $y, SharedPeople $shared): array
     {
         $apart = max($x->from, $y->from) - min($x->to, $y->to);
-        if ($x->lane !== $y->lane || ($apart >= self::PAUSE && ! $shared->isSameSection)) {
+        if ($x->lane !== $y->lane || ($apart >= $this->pause && ! $shared->isSameSection)) {
             return [0, 0, 0];
         }
         $both = $x->days & $y->days;
@@ -84,9 +88,9 @@ final readonly class Problem
             $kinds =
                 ($shared->hasTeacherOn($both) ? self::TEACHER : 0) |
                 ($shared->isSameRoom ? self::ROOM : 0) |
-                ($shared->isSameAccount ? self::ACCOUNT : 0) |
+                ($shared->isSameAccount && $x->account === $y->account ? self::ACCOUNT : 0) |
                 ($students > 0 ? self::STUDENTS : 0);
-        } elseif ($apart < self::PAUSE && $shared->hasTeacherOn($both)) {
+        } elseif ($apart < $this->pause && $shared->hasTeacherOn($both)) {
             $advice += DaySet::count($both);
         }
 
@@ -120,23 +124,30 @@ final readonly class Problem
     public function kinds(int $a, Candidate $p, int $b, Candidate $q): array
     {
         $shared = $this->shared[$a][$b] ?? null;
+        if ($shared === null) {
+            return [];
+        }
         $days = null;
-        foreach ($shared === null ? [] : $p->blocks as $x) {
+        $isSameAccount = false;
+        foreach ($p->blocks as $x) {
             foreach ($q->blocks as $y) {
-                if ($x->from < $y->to && $y->from < $x->to) {
+                if ($x->lane === $y->lane && $x->from < $y->to && $y->from < $x->to) {
                     $both = $x->days & $y->days;
+                    $isSameAccount =
+                        $isSameAccount ||
+                        ($shared->isSameAccount && $x->account === $y->account && str_contains($both, "\1"));
                     $days = $days === null ? $both : $days | $both;
                 }
             }
         }
-        if ($shared === null || $days === null || ! str_contains($days, "\1")) {
+        if ($days === null || ! str_contains($days, "\1")) {
             return [];
         }
         $students = $this->studentsMust ? $shared->studentsAt($days) : 0;
 
         return ($shared->hasTeacherOn($days) ? ['teacher' => 0] : []) +
             ($shared->isSameRoom ? ['room' => 0] : []) +
-            ($shared->isSameAccount && ($p->plan !== null || $q->plan !== null) ? ['account' => 0] : []) +
+            ($isSameAccount && ($p->plan !== null || $q->plan !== null) ? ['account' => 0] : []) +
             ($students > 0 ? ['students' => $students] : []);
     }
 
@@ -161,6 +172,6 @@ final readonly class Problem
             );
         }
 
-        return new self($series, $this->shared, $this->studentsMust);
+        return new self($series, $this->shared, $this->studentsMust, $this->pause, $this->limits);
     }
 }

@@ -21,13 +21,16 @@ final class ProblemBuilder
 
     private readonly PlacesOfSeries $places;
 
-    /** @var array<int, list<Block>> busy times of teachers */
+    /** @var array<int, list<Block>> when teachers cannot teach, by person */
     private array $busy = [];
+
+    /** @var array<int, list<Block>> when they would rather not */
+    private array $wishes = [];
 
     /** @var array<string, array<int, string>> by zone: days by how many minutes its clock is ahead of the school's */
     private array $ahead = [];
 
-    /** @var array<int, array{bool, int, int}> what sessions cost the series that is looked at, by block */
+    /** @var array<int, array{bool, bool, int, int}> what sessions cost the series that is looked at, by block */
     private array $costs = [];
 
     /** @var list<array{int, int, string}>|null opening hours, and the days that have them */
@@ -36,12 +39,15 @@ final class ProblemBuilder
     /**
      * @param  LocalDate  $from  the first day that may change
      * @param  array<int, list<array{int, int}>>  $busy  UTC spans in which a teacher cannot teach, by person
+     * @param  list<TeacherWish>  $wishes
      */
     public function __construct(
         private readonly Term $term,
         private readonly LocalDate $from,
         private readonly SolverRules $rules,
         array $busy = [],
+        array $wishes = [],
+        private readonly WhatIf $whatIf = new WhatIf(),
     ) {
         $this->length = max(1, $term->last->day - $from->day + 1);
         $this->places = new PlacesOfSeries($term, $from, $rules);
@@ -49,6 +55,26 @@ final class ProblemBuilder
             $this->busy[$person] = $this->blocks(
                 array_map(fn (array $s): array => [$this->term->zone->wall($s[0])[0], ...$s], $spans),
             );
+        }
+        if ($whatIf->person !== null && $whatIf->weekday !== null) {
+            $wishes[] = new TeacherWish($whatIf->person, $whatIf->weekday, 0, 1440, true);
+        }
+        foreach ($wishes as $wish) {
+            $days = array_filter(
+                range($from->day, $from->day + $this->length - 1),
+                fn (int $day): bool => LocalDate::weekdayOf($day) === $wish->weekday,
+            );
+            $block = new Block(
+                $wish->from,
+                $wish->to,
+                DaySet::of($days, $from->day, $this->length),
+                $wish->weekday,
+            );
+            if ($wish->isRule) {
+                $this->busy[$wish->person][] = $block;
+            } else {
+                $this->wishes[$wish->person][] = $block;
+            }
         }
     }
 
@@ -58,6 +84,9 @@ final class ProblemBuilder
      */
     public function build(array $all, array $accepted = []): Problem
     {
+        if ($this->whatIf->accounts !== null) {
+            $all = $this->onAccounts($all, $this->whatIf->accounts);
+        }
         $series = [];
         foreach ($all as $one) {
             $series[$one->id] = $this->movable($one);
@@ -71,14 +100,98 @@ final class ProblemBuilder
             }
         }
 
-        return new Problem($series, $shared, $this->rules->studentsMust);
+        return new Problem($series, $shared, $this->rules->studentsMust, $this->rules->pause, $this->limits($all));
+    }
+
+    /**
+     * Deals the series that are hosted out to so many accounts, those with most sessions first, each to the first
+     * account that is free at all its times.
+     *
+     * @param  list<TimetabledSeries>  $all
+     * @return list<TimetabledSeries> those that no account takes have NO_ACCOUNT
+     */
+    private function onAccounts(array $all, int $accounts): array
+    {
+        $taken = array_fill(1, max(1, $accounts), []);
+        $order = $all;
+        usort(
+            $order,
+            fn (TimetabledSeries $a, TimetabledSeries $b): int => [count($b->sessions), $a->id] <=> [
+                count($a->sessions),
+                $b->id,
+            ],
+        );
+        $on = [];
+        foreach ($order as $one) {
+            if ($one->account === null) {
+                continue;
+            }
+            $on[$one->id] = TimetabledSeries::NO_ACCOUNT;
+            $spans = [...$one->sessions, ...$one->fixed];
+            foreach ($accounts < 1 ? [] : array_keys($taken) as $account) {
+                if (! self::overlap($spans, $taken[$account])) {
+                    array_push($taken[$account], ...$spans);
+                    $on[$one->id] = $account;
+
+                    break;
+                }
+            }
+        }
+
+        return array_map(
+            fn (TimetabledSeries $one): TimetabledSeries => isset($on[$one->id])
+                ? $one->onAccount($on[$one->id])
+                : $one,
+            $all,
+        );
+    }
+
+    /**
+     * @param  list<array{int, int, int}>  $spans
+     * @param  list<array{int, int, int}>  $others
+     */
+    private static function overlap(array $spans, array $others): bool
+    {
+        $byDay = [];
+        foreach ($others as $other) {
+            $byDay[$other[0]][] = $other;
+        }
+        foreach ($spans as [$day, $start, $end]) {
+            foreach ($byDay[$day] ?? [] as [, $from, $to]) {
+                if ($start < $to && $from < $end) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @param  list<TimetabledSeries>  $all */
+    private function limits(array $all): ?DailyLimits
+    {
+        $most = ['s' => $this->rules->studentsDaily, 't' => $this->rules->teachersDaily];
+        if ($most === ['s' => null, 't' => null]) {
+            return null;
+        }
+        $out = [];
+        foreach ($all as $one) {
+            foreach ($one->people as $attendee) {
+                $role = $attendee->isTeacher ? 't' : 's';
+                if ($most[$role] !== null) {
+                    $out[$one->id][] = ["$role$attendee->person", $most[$role], $this->presence($attendee)];
+                }
+            }
+        }
+
+        return new DailyLimits($out);
     }
 
     private function movable(TimetabledSeries $one): MovableSeries
     {
         $this->costs = [];
-        $fixed = $this->blocks($one->fixed);
-        $blocks = $this->blocks($one->sessions);
+        $fixed = $this->blocks($one->fixed, $one->account);
+        $blocks = $this->blocks($one->sessions, $one->account);
         $plan = $one->plan;
         if (! $one->hasTime && $plan !== null) {
             return new MovableSeries(
@@ -122,15 +235,25 @@ final class ProblemBuilder
             if ($weekdays === $now->weekdays && $to->startMinute === $now->start && $to->period === $plan->period) {
                 continue;
             }
-            $blocks = $this->blocksAt($to, $known);
-            $sessions = array_sum(array_map(fn (Block $b): int => DaySet::count($b->days), $blocks));
-            if ($sessions > 0) {
-                $place = new Candidate($weekdays, $to->startMinute, [...$blocks, ...$fixed], Score::NONE, $to);
-                $out[] = $this->costed($one, $place, max(0, $held - $sessions), $now);
+            foreach ($this->accountsOf($one) as $account) {
+                $blocks = $this->blocksAt($to, $account, $known);
+                $sessions = array_sum(array_map(fn (Block $b): int => DaySet::count($b->days), $blocks));
+                if ($sessions > 0) {
+                    $place = new Candidate($weekdays, $to->startMinute, [...$blocks, ...$fixed], Score::NONE, $to);
+                    $out[] = $this->costed($one, $place, max(0, $held - $sessions), $now);
+                }
             }
         }
 
         return $out;
+    }
+
+    /** @return list<int|null> the host accounts on which it may be at another time */
+    private function accountsOf(TimetabledSeries $one): array
+    {
+        return $one->account === TimetabledSeries::NO_ACCOUNT && $this->whatIf->accounts > 0
+            ? range(1, $this->whatIf->accounts)
+            : [$one->account];
     }
 
     /**
@@ -139,21 +262,21 @@ final class ProblemBuilder
      * @param  array<string, mixed>  $known  what was worked out for this series before
      * @return list<Block>
      */
-    private function blocksAt(SeriesPlan $to, array &$known): array
+    private function blocksAt(SeriesPlan $to, ?int $account, array &$known): array
     {
         if ($to->period !== null || $to->zone->name !== $this->term->zone->name) {
-            $blocks = $this->blocks($this->places->sessions($to));
+            $blocks = $this->blocks($this->places->sessions($to), $account);
         } else {
             // The days are the same at every time of day.
             $weekdays = implode(',', PlacesOfSeries::weekdaysOf($to));
             $lanes = $known[$weekdays] ??= $this->lanes(array_column($this->places->sessions($to), 0));
             $blocks = [];
             foreach ($lanes as $lane => $days) {
-                $blocks[] = new Block($to->startMinute, $to->startMinute + $to->minutes, $days, $lane);
+                $blocks[] = new Block($to->startMinute, $to->startMinute + $to->minutes, $days, $lane, $account);
             }
         }
         foreach ($blocks as $i => $block) {
-            $blocks[$i] = $known["$block->from $block->to $block->lane $block->days"] ??= $block;
+            $blocks[$i] = $known["$block->from $block->to $block->lane $account $block->days"] ??= $block;
         }
 
         return $blocks;
@@ -177,16 +300,24 @@ final class ProblemBuilder
     private function costed(TimetabledSeries $one, Candidate $place, int $lost, ?Candidate $now): Candidate
     {
         $cost = Score::NONE;
+        $troubles =
+            $one->account === TimetabledSeries::NO_ACCOUNT && $place->plan === null ? ['no_account' => true] : [];
         foreach ($place->blocks as $block) {
-            [$isBusy, $hours, $advice] = $this->costs[spl_object_id($block)] ??= [
-                $this->isBusy($one->people, $block),
+            [$isBusy, $isShut, $hours, $advice] = $this->costs[spl_object_id($block)] ??= [
+                $this->meetingOf($this->busy, $one->people, $block) > 0,
+                $this->isShut($block),
                 $this->outsideOwnHours($one->people, $block),
-                $this->outsideOpeningHours($block),
+                $this->outsideOpeningHours($block) + $this->meetingOf($this->wishes, $one->people, $block),
             ];
-            $cost[Score::MUST] |= (int) $isBusy;
+            $troubles += array_filter([
+                'busy' => $isBusy,
+                'shut' => $isShut,
+                'own_hours' => $this->rules->ownHoursMust && $hours > 0,
+            ]);
             $cost[Score::HOURS] += $hours;
             $cost[Score::ADVICE] += $advice;
         }
+        $cost[Score::MUST] = (int) ($troubles !== []);
         $cost[Score::LOST] = $lost;
         $cost[Score::ADVICE] += self::neighbours($place->weekdays);
         if ($now !== null) {
@@ -199,7 +330,14 @@ final class ProblemBuilder
             }
         }
 
-        return new Candidate($place->weekdays, $place->start, $place->blocks, $cost, $place->plan);
+        return new Candidate(
+            $place->weekdays,
+            $place->start,
+            $place->blocks,
+            $cost,
+            $place->plan,
+            array_keys($troubles),
+        );
     }
 
     /**
@@ -217,21 +355,34 @@ final class ProblemBuilder
         return $out;
     }
 
-    /** @param  list<Attendee>  $people */
-    private function isBusy(array $people, Block $block): bool
+    /**
+     * Sessions at which a teacher is in one of some times.
+     *
+     * @param  array<int, list<Block>>  $times  by person
+     * @param  list<Attendee>  $people
+     */
+    private function meetingOf(array $times, array $people, Block $block): int
     {
+        $out = 0;
         foreach ($people as $attendee) {
-            foreach ($attendee->isTeacher ? $this->busy[$attendee->person] ?? [] : [] as $busy) {
-                if ($block->from < $busy->to && $busy->from < $block->to && $block->lane === $busy->lane) {
-                    $days = $block->days & $busy->days & ($this->presence($attendee) ?? $block->days);
-                    if (str_contains($days, "\1")) {
-                        return true;
-                    }
+            foreach ($attendee->isTeacher ? $times[$attendee->person] ?? [] : [] as $time) {
+                if ($block->from < $time->to && $time->from < $block->to && $block->lane === $time->lane) {
+                    $out += DaySet::count(
+                        $block->days & $time->days & ($this->presence($attendee) ?? $block->days),
+                    );
                 }
             }
         }
 
-        return false;
+        return $out;
+    }
+
+    /** Whether the school would be shut, if it opened and closed as is supposed. */
+    private function isShut(Block $block): bool
+    {
+        $hours = $this->whatIf->hours;
+
+        return $hours !== null && ($block->from < $hours[0] || $block->to > $hours[1]);
     }
 
     /** @param  list<Attendee>  $people */
@@ -320,7 +471,7 @@ final class ProblemBuilder
      * @param  list<array{int, int, int}>  $sessions  day number, UTC start, UTC end
      * @return list<Block>
      */
-    private function blocks(array $sessions): array
+    private function blocks(array $sessions, ?int $account = null): array
     {
         $days = [];
         foreach ($sessions as [, $start, $end]) {
@@ -334,7 +485,7 @@ final class ProblemBuilder
         $out = [];
         foreach ($days as $time => $on) {
             [$from, $to, $lane] = array_map(intval(...), explode(' ', (string) $time));
-            $out[] = new Block($from, $to, DaySet::of($on, $this->from->day, $this->length), $lane);
+            $out[] = new Block($from, $to, DaySet::of($on, $this->from->day, $this->length), $lane, $account);
         }
 
         return $out;
@@ -357,7 +508,12 @@ final class ProblemBuilder
             if ($one->room !== null) {
                 $of["room $one->room"][] = [$one, false, null];
             }
-            if ($one->account !== null) {
+            if ($one->account === TimetabledSeries::NO_ACCOUNT) {
+                // It may come to be on any of them.
+                foreach (range(1, max(1, (int) $this->whatIf->accounts)) as $account) {
+                    $of["account $account"][] = [$one, false, null];
+                }
+            } elseif ($one->account !== null) {
                 $of["account $one->account"][] = [$one, false, null];
             }
             $of["section $one->section"][] = [$one, false, null];
@@ -366,7 +522,10 @@ final class ProblemBuilder
             $out[$a->id][$b->id] ??= new SharedPeople(
                 $a->room !== null && $a->room === $b->room,
                 $a->section === $b->section && $a->id > 0 && $b->id > 0,
-                $a->account !== null && $a->account === $b->account,
+                $a->account !== null &&
+                    ($a->account === $b->account ||
+                        in_array(TimetabledSeries::NO_ACCOUNT, [$a->account, $b->account], true)) &&
+                    $b->account !== null,
             );
             $out[$b->id][$a->id] = $out[$a->id][$b->id];
 

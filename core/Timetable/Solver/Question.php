@@ -11,11 +11,17 @@ use Nomada\Core\Term\Term;
 /** What a coordinator asks the solver. */
 final readonly class Question
 {
+    public const FIX = 'fix';
+
+    public const PLACE = 'place';
+
     /**
      * @param  LocalDate  $from  the first day that may change
      * @param  list<int>  $sections  whose series may move; all where empty
      * @param  list<int>  $pins  series that stay
      * @param  int  $seconds  to look at most
+     * @param  string  $kind  FIX (clashes), or PLACE (series without a time)
+     * @param  bool  $mayMove  of PLACE: whether series that have a time may move to make room
      */
     public function __construct(
         public LocalDate $from,
@@ -24,6 +30,9 @@ final readonly class Question
         public array $pins = [],
         public int $seconds = 10,
         public int $seed = 1,
+        public string $kind = self::FIX,
+        public bool $mayMove = false,
+        public WhatIf $whatIf = new WhatIf(),
     ) {
     }
 
@@ -52,13 +61,14 @@ final readonly class Question
     {
         return [
             'from' => $this->from->iso(),
-            'hours' => $this->rules->hours,
-            'students' => $this->rules->studentsMust ? 'must' : 'should',
-            'grid' => $this->rules->grid,
+            'rules' => $this->rules->toArray(),
             'sections' => $this->sections,
             'pins' => $this->pins,
             'seconds' => $this->seconds,
             'seed' => $this->seed,
+            'kind' => $this->kind,
+            'mayMove' => $this->mayMove,
+            'whatIf' => $this->whatIf->toArray(),
         ];
     }
 
@@ -66,15 +76,17 @@ final readonly class Question
     public static function from(array $plain): self
     {
         $ints = fn (string $of): array => array_values(array_map(intval(...), (array) ($plain[$of] ?? [])));
-        $hours = $ints('hours');
 
         return new self(
             LocalDate::parse((string) $plain['from']),
-            new SolverRules([$hours[0], $hours[1]], $plain['students'] === 'must', (int) $plain['grid']),
+            SolverRules::from($plain['rules']),
             $ints('sections'),
             $ints('pins'),
             (int) $plain['seconds'],
             (int) $plain['seed'],
+            (string) $plain['kind'],
+            (bool) $plain['mayMove'],
+            WhatIf::from($plain['whatIf']),
         );
     }
 }

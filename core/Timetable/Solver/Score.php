@@ -64,6 +64,15 @@ final readonly class Score
     }
 
     /**
+     * @param  list<int>  $score
+     * @return list<int> with so much more advice
+     */
+    public static function advised(array $score, int $advice): array
+    {
+        return $advice === 0 ? $score : self::sum($score, [0, 0, 0, 0, 0, $advice, 0, 0]);
+    }
+
+    /**
      * @param  list<int>  $a
      * @param  list<int>  $b
      * @return list<int>

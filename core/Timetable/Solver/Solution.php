@@ -46,9 +46,9 @@ final readonly class Solution
             $moves[] = self::move($problem, $id, $to, $then);
         }
         foreach ($answer->left as [$a, $b]) {
-            foreach (
-                $a === $b ? ['busy' => 0] : $problem->kinds($a, $then($a), $b, $then($b)) as $what => $students
-            ) {
+            $kinds =
+                $a === $b ? array_fill_keys($then($a)->troubles, 0) : $problem->kinds($a, $then($a), $b, $then($b));
+            foreach ($kinds as $what => $students) {
                 $series = array_values(
                     array_unique([$problem->series[$a]->series(), $problem->series[$b]->series()]),
                 );
@@ -72,7 +72,10 @@ final readonly class Solution
     private static function move(Problem $problem, int $id, Candidate $to, callable $then): SolverMove
     {
         $now = $problem->series[$id]->now;
-        $because = $now->cost[Score::MUST] > 0 ? [['kind' => 'busy', 'series' => $id, 'students' => 0]] : [];
+        $because = array_map(
+            fn (string $kind): array => ['kind' => $kind, 'series' => $id, 'students' => 0],
+            array_values(array_diff($now->troubles, ['no_time'])),
+        );
         $room = [];
         foreach ($problem->shared[$id] ?? [] as $other => $_) {
             $with = $problem->series[$other]->series();

@@ -10,6 +10,9 @@ use Nomada\Core\Timetable\SeriesPlan;
 /** A series as it stands in the timetable, or one that has no time yet. */
 final readonly class TimetabledSeries
 {
+    /** The account of a series that is hosted, and finds none. */
+    public const NO_ACCOUNT = 0;
+
     /** What is added to the id of a series that has no time yet, which is counted apart from the others. */
     public const WITHOUT_TIME = 1 << 40;
 
@@ -38,6 +41,11 @@ final readonly class TimetabledSeries
         public bool $isPinned = false,
         public bool $hasTime = true,
     ) {
+    }
+
+    public function onAccount(int $account): self
+    {
+        return new self(...['account' => $account] + get_object_vars($this));
     }
 
     /** The id of a series without a time, of the number that it has in the problem; null for one with a time. */

@@ -4,6 +4,7 @@ use Nomada\Core\Timetable\Solver\Answer;
 use Nomada\Core\Timetable\Solver\Arrangement;
 use Nomada\Core\Timetable\Solver\Block;
 use Nomada\Core\Timetable\Solver\Candidate;
+use Nomada\Core\Timetable\Solver\DailyLimits;
 use Nomada\Core\Timetable\Solver\DaySet;
 use Nomada\Core\Timetable\Solver\Deadline;
 use Nomada\Core\Timetable\Solver\FixClashes;
@@ -78,7 +79,30 @@ function randomProblem(int $seed, int $n, int $most): Problem
         }
     }
 
-    return new Problem($series, $shared, $r->getInt(0, 2) > 0);
+    $limits = [];
+    for ($id = 1; $id <= $n && $r->getInt(0, 1) === 1; $id++) {
+        $limits[$id] = [['s7', 1, DaySet::of(range(0, $r->getInt(4, 9)), 0, DAYS_AHEAD)], ['t1', 2, null]];
+    }
+
+    return new Problem($series, $shared, $r->getInt(0, 2) > 0, 5, $limits === [] ? null : new DailyLimits($limits));
+}
+
+/** By how many series somebody has more on a day than they should, summed over the days. */
+function tooMany(Problem $problem, array $places): int
+{
+    $counts = [];
+    foreach ($problem->limits->people ?? [] as $id => $people) {
+        foreach ($people as [$person, $most, $there]) {
+            for ($day = 0; $day < DAYS_AHEAD; $day++) {
+                $isOn = fn (Block $b): bool => $b->days[$day] === "\1";
+                if (array_filter($places[$id]->blocks, $isOn) !== [] && ($there[$day] ?? "\1") === "\1") {
+                    $counts["$person $day"] = [($counts["$person $day"][0] ?? 0) + 1, $most];
+                }
+            }
+        }
+    }
+
+    return array_sum(array_map(fn (array $c): int => max(0, $c[0] - $c[1]), $counts));
 }
 
 /**
@@ -98,9 +122,11 @@ function bestOfAll(Problem $problem, array $known): array
             }
         }
     }
-    $walk = function (array $chosen, array $score) use (&$walk, &$known, $places, $pairs): void {
+    $walk = function (array $chosen, array $score) use (&$walk, &$known, $problem, $places, $pairs): void {
         $id = count($chosen) + 1;
         if (! isset($places[$id])) {
+            $on = array_map(fn (array $of, int $i): Candidate => $of[$i], $places, $chosen);
+            $score[Score::ADVICE] += tooMany($problem, array_combine(array_keys($places), $on));
             $known = min($known, $score);
 
             return;
@@ -113,7 +139,7 @@ function bestOfAll(Problem $problem, array $known): array
                 $next[Score::STUDENTS] += $students;
                 $next[Score::ADVICE] += $advice;
             }
-            if ($next < $known) {
+            if ($next <= $known) {
                 $walk($chosen + [$id => $j], $next);
             }
         }
