@@ -31,7 +31,10 @@ foreach (
         'webhook',
         'message',
         'changeRequest',
+        'seriesToPlace',
         'solverRun',
+        'timetableDraft',
+        'wish',
     ] as $id
 ) {
     Route::pattern($id, '[0-9]{1,18}');

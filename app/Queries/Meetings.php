@@ -27,6 +27,12 @@ final class Meetings
         return [$meetings, $rosters];
     }
 
+    /** @return array<int, list<Attendee>> who attends, by section of a term */
+    public function rostersOf(Term $term): array
+    {
+        return $this->rosters($term, null);
+    }
+
     /**
      * Every series of these sections (or of the term) with its planned sessions. One that sections share, or some of
      * whose sessions another teacher takes, gets rosters of its own, with keys below zero.

@@ -7,6 +7,8 @@ namespace Nomada\App\Queries;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\SeriesToPlace;
+use Nomada\App\Models\Timetable\TeacherWishRow;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\Attendee;
@@ -29,7 +31,14 @@ final readonly class SolverProblems
     public function of(Term $term, Question $asked): Problem
     {
         $all = $this->series($term, $asked);
-        $builder = new ProblemBuilder($term->calendar(), $asked->from, $asked->rules, $this->busy($term, $asked));
+        $builder = new ProblemBuilder(
+            $term->calendar(),
+            $asked->from,
+            $asked->rules,
+            $this->busy($term, $asked),
+            TeacherWishRow::wishes(),
+            $asked->whatIf,
+        );
 
         return $builder->build($all, $this->accepted($term));
     }
@@ -75,10 +84,36 @@ final readonly class SolverProblems
                 array_values(array_filter($sessions, $isFixed)),
                 $rosters[$meeting->roster] ?? [],
                 $meeting->room,
-                $this->account($meeting, $accounts),
+                $asked->whatIf->accounts === null ? $this->account($meeting, $accounts) : $meeting->account,
                 $hasBegun ||
+                    ($asked->kind === Question::PLACE && ! $asked->mayMove) ||
                     in_array($id, $asked->pins, true) ||
                     ($asked->sections !== [] && array_diff($meetsIn, $asked->sections) !== []),
+            );
+        }
+
+        return $asked->kind === Question::PLACE ? [...$out, ...$this->withoutTime($term, $asked, $rosters)] : $out;
+    }
+
+    /**
+     * @param  array<int, list<Attendee>>  $rosters
+     * @return list<TimetabledSeries>
+     */
+    private function withoutTime(Term $term, Question $asked, array $rosters): array
+    {
+        $out = [];
+        foreach (SeriesToPlace::ofTerm($term)->get() as $one) {
+            $out[] = new TimetabledSeries(
+                $one->number(),
+                $one->number(),
+                $one->section_id,
+                $one->plan($term),
+                [],
+                [],
+                $rosters[$one->section_id] ?? [],
+                isPinned: in_array($one->number(), $asked->pins, true) ||
+                    ($asked->sections !== [] && ! in_array($one->section_id, $asked->sections, true)),
+                hasTime: false,
             );
         }
 

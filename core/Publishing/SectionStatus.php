@@ -19,6 +19,7 @@ final readonly class SectionStatus
      * @param  int  $seeOther  people and pages that told something else than the door, when the truth was last told
      * @param  int  $withoutAccount  sessions to come that no host account runs, where the school has accounts
      * @param  int  $beyond  series whose account has too few seats or minutes for them
+     * @param  int  $withoutTime  series that have no time yet
      * @param  bool  $isToTell  whether students have not been told yet of something that changed
      * @param  array<string, array{add: int, change: int, remove: int, leave: int, trouble: int}>  $places  by Place
      */
@@ -35,6 +36,7 @@ final readonly class SectionStatus
         public bool $isToTell = false,
         public int $withoutAccount = 0,
         public int $beyond = 0,
+        public int $withoutTime = 0,
     ) {
     }
 
@@ -53,7 +55,14 @@ final readonly class SectionStatus
                 );
             }
         }
-        if ($this->series === 0) {
+        if ($this->withoutTime > 0) {
+            $out[] = new Issue(
+                'no-time',
+                true,
+                new Said('issue.no_time', ['n' => $this->withoutTime]),
+                'timetable',
+            );
+        } elseif ($this->series === 0) {
             $out[] = new Issue('no-series', true, new Said('issue.no_series'), 'timetable');
         }
         foreach ($this->clashes as $words) {

@@ -45,6 +45,7 @@ return [
         'accounts' => 'Assign accounts',
         'publish' => 'Publish',
         'plan' => 'Add series',
+        'place' => 'Place series',
         'link' => 'View join links',
         'register' => 'Register',
         'attendance' => 'View attendance',

@@ -144,7 +144,30 @@ return [
         'choose' => 'Choose one of the values offered.',
         'from' => 'Choose the first day that may change.',
         'hours' => 'Enter between which times sessions may be, such as 08:00 and 17:00.',
-        'taken' => '1 series moved.|:count series moved in one step.',
+        'accounts' => 'Enter how many host accounts there would be, 1 to 200.',
+        'number' => 'Enter a whole number, or leave it empty.',
+        'taken' => [
+            'fix' => '1 series moved.|:count series moved in one step.',
+            'place' => '1 series has a time.|:count series changed in one step.',
+        ],
+    ],
+    'wishes' => [
+        'added' => 'Wish added.',
+        'changed' => 'Wish changed.',
+        'removed' => 'Wish removed.',
+    ],
+    'drafts' => [
+        'dropped' => ':title deleted.',
+        'name' => 'Enter a name of at most 80 characters.',
+        'taken' => ':term has :series now.',
+        'to' => 'Choose the term that the draft is for.',
+    ],
+    'to_place' => [
+        'added' => ':title has no time yet. Find one on “Place series”.',
+        'minutes' => 'Enter how many minutes a session takes, such as 45.',
+        'per_week' => 'Enter how many sessions a week there are to be, such as 2.',
+        'removed' => ':title is not needed any more.',
+        'title' => 'Enter a title of at most 120 characters.',
     ],
     'licence' => [
         'add_1_200' => 'Add 1 to 200 accounts at a time.',

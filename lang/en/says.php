@@ -194,6 +194,7 @@ return [
         'changed_there' => ':n outside change|:n outside changes',
         'clash' => ':clash',
         'no_link' => 'No join link or room',
+        'no_time' => '1 series has no time yet|:n series have no time yet',
         'no_series' => 'No timetable yet',
         'not_published' => 'Not published',
         'no_account' => ':n session without a host account|:n sessions without a host account',

@@ -111,12 +111,26 @@ return [
         'last_together' => 'One of these series has been changed since. Undo that change first.',
         'title_taken' => 'The section has another series called “:series” by now. Rename that one first.',
     ],
+    'wishes' => ['many' => 'At most :n wishes a teacher: remove one first.'],
+    'drafts' => [
+        'same' => 'Choose another term than the one you are in.',
+        'used' => ':term has sections already. Choose a term without sections.',
+    ],
+    'to_place' => [
+        'minutes' => 'A session takes 1 to :n minutes.',
+        'per_week' => 'There are :n school days a week: enter 1 to :n.',
+        'until' => 'The end is before the beginning.',
+    ],
     'solver' => [
         'changed' => 'The timetable has changed since this was computed. Compute again.',
         'from' => 'Choose a day after today, within the term.',
         'grid' => 'Choose one of :grids minutes.',
         'hours' => 'Enter a time and a later one, such as 08:00 and 17:00.',
+        'daily' => 'Enter 1 to :n, or leave it empty.',
         'none' => 'This answer is gone. Compute again.',
+        'pause' => 'Enter 0 to :n minutes.',
+        'place' => 'It cannot be there: choose as many days as it has sessions a week, a time at five minutes, and not '
+            .'the time at which it is.',
         'students' => 'Choose must or should.',
         'scope' => 'Choose the sections from the list.',
         'taken' => 'This answer has been accepted already.',

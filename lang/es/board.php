@@ -47,6 +47,7 @@ return [
         'accounts' => 'Asignar cuentas',
         'publish' => 'Publicar',
         'plan' => 'Añadir serie',
+        'place' => 'Colocar series',
         'link' => 'Ver los enlaces',
         'register' => 'Inscribir',
         'attendance' => 'Ver asistencia',

@@ -145,7 +145,30 @@ return [
         'choose' => 'Elige uno de los valores.',
         'from' => 'Elige el primer día que se puede cambiar.',
         'hours' => 'Escribe entre qué horas puede haber sesiones, como 08:00 y 17:00.',
-        'taken' => '1 serie movida.|:count series movidas de una vez.',
+        'accounts' => 'Escribe cuántas cuentas de anfitrión habría, de 1 a 200.',
+        'number' => 'Escribe un número entero, o déjalo vacío.',
+        'taken' => [
+            'fix' => '1 serie movida.|:count series movidas en un paso.',
+            'place' => '1 serie tiene hora.|:count series cambiadas en un paso.',
+        ],
+    ],
+    'wishes' => [
+        'added' => 'Preferencia añadida.',
+        'changed' => 'Preferencia cambiada.',
+        'removed' => 'Preferencia quitada.',
+    ],
+    'drafts' => [
+        'dropped' => ':title eliminado.',
+        'name' => 'Escribe un nombre de 80 caracteres como máximo.',
+        'taken' => ':term tiene ahora :series.',
+        'to' => 'Elige el trimestre para el que es el borrador.',
+    ],
+    'to_place' => [
+        'added' => ':title aún no tiene hora. Búscala en «Colocar series».',
+        'minutes' => 'Escribe cuántos minutos dura una sesión, como 45.',
+        'per_week' => 'Escribe cuántas sesiones habrá por semana, como 2.',
+        'removed' => ':title ya no hace falta.',
+        'title' => 'Escribe un título de 120 caracteres como máximo.',
     ],
     'licence' => [
         'add_1_200' => 'Añade de 1 a 200 cuentas cada vez.',

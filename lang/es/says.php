@@ -198,6 +198,7 @@ return [
         'changed_there' => ':n cambio externo|:n cambios externos',
         'clash' => ':clash',
         'no_link' => 'Sin enlace de acceso o sala',
+        'no_time' => '1 serie aún no tiene hora|:n series aún no tienen hora',
         'no_series' => 'Sin horario todavía',
         'not_published' => 'Sin publicar',
         'no_account' => ':n sesión sin cuenta de anfitrión|:n sesiones sin cuenta de anfitrión',

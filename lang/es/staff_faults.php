@@ -113,7 +113,22 @@ return [
         'last_together' => 'Una de estas series se cambió después. Deshaz ese cambio primero.',
         'title_taken' => 'La sección ya tiene otra serie llamada «:series». Cambia antes el título de esa.',
     ],
+    'wishes' => ['many' => 'Como máximo :n preferencias por docente: quita una antes.'],
+    'drafts' => [
+        'same' => 'Elige otro trimestre distinto del actual.',
+        'used' => ':term ya tiene grupos. Elige un trimestre sin grupos.',
+    ],
+    'to_place' => [
+        'minutes' => 'Una sesión dura de 1 a :n minutos.',
+        'per_week' => 'Hay :n días lectivos por semana: escribe de 1 a :n.',
+        'until' => 'El final es anterior al comienzo.',
+    ],
     'solver' => [
+        'daily' => 'Escribe de 1 a :n, o déjalo vacío.',
+        'pause' => 'Escribe de 0 a :n minutos.',
+        'place' => 'No puede estar ahí: elige tantos días como sesiones tiene por semana, una hora de cinco en '
+            .'cinco minutos, y '
+            .'no la hora a la que está.',
         'changed' => 'El horario ha cambiado desde el cálculo. Vuelve a calcular.',
         'from' => 'Elige un día después de hoy, dentro del trimestre.',
         'grid' => 'Elige uno de :grids minutos.',

@@ -4,6 +4,7 @@ use Illuminate\Support\Facades\Route;
 use Nomada\App\Http\Controllers\Timetable\ChangeRequestController;
 use Nomada\App\Http\Controllers\Timetable\ClashController;
 use Nomada\App\Http\Controllers\Timetable\ContactTimeController;
+use Nomada\App\Http\Controllers\Timetable\DraftController;
 use Nomada\App\Http\Controllers\Timetable\EventImportController;
 use Nomada\App\Http\Controllers\Timetable\FixController;
 use Nomada\App\Http\Controllers\Timetable\HistoryController;
@@ -11,10 +12,12 @@ use Nomada\App\Http\Controllers\Timetable\LicenceController;
 use Nomada\App\Http\Controllers\Timetable\MovesController;
 use Nomada\App\Http\Controllers\Timetable\SectionController;
 use Nomada\App\Http\Controllers\Timetable\SeriesController;
+use Nomada\App\Http\Controllers\Timetable\SeriesToPlaceController;
 use Nomada\App\Http\Controllers\Timetable\SessionController;
 use Nomada\App\Http\Controllers\Timetable\SharingController;
 use Nomada\App\Http\Controllers\Timetable\TeacherRightsController;
 use Nomada\App\Http\Controllers\Timetable\TimetableController;
+use Nomada\App\Http\Controllers\Timetable\WishController;
 
 Route::middleware('auth')->group(function (): void {
     Route::middleware('can:staff')->group(function (): void {
@@ -28,6 +31,9 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/timetable/contact-time.{as}', [ContactTimeController::class, 'export'])
             ->where('as', 'csv|xlsx')
             ->name('contact-time.export');
+        Route::get('/timetable/wishes', [WishController::class, 'index'])->name('wishes');
+        Route::post('/timetable/wishes', [WishController::class, 'store'])->name('wishes.store');
+        Route::delete('/timetable/wishes/{wish}', [WishController::class, 'destroy'])->name('wishes.destroy');
         Route::get('/sections/{section}', SectionController::class)->name('section');
         Route::get('/requests', [ChangeRequestController::class, 'index'])->name('requests');
         Route::delete('/requests/{changeRequest}', [ChangeRequestController::class, 'withdraw'])->name(
@@ -42,6 +48,13 @@ Route::middleware('auth')->group(function (): void {
                     ->middleware('looks')
                     ->name('series.preview');
                 Route::post('/sections/{section}/series', [SeriesController::class, 'store'])->name('series.store');
+                Route::post('/sections/{section}/to-place', [SeriesToPlaceController::class, 'store'])->name(
+                    'to-place.store',
+                );
+                Route::delete('/sections/{section}/to-place/{seriesToPlace}', [
+                    SeriesToPlaceController::class,
+                    'destroy',
+                ])->name('to-place.destroy');
                 Route::put('/sections/{section}/series/{series}', [SeriesController::class, 'update'])->name(
                     'series.update',
                 );
@@ -138,8 +151,25 @@ Route::middleware('auth')->group(function (): void {
         Route::put('/timetable/contact-time', [ContactTimeController::class, 'target'])->name(
             'contact-time.target',
         );
-        Route::get('/timetable/fix', [FixController::class, 'show'])->name('fix');
-        Route::post('/timetable/fix', [FixController::class, 'ask'])->name('fix.ask');
+        Route::get('/timetable/drafts', [DraftController::class, 'index'])->name('drafts');
+        Route::post('/timetable/drafts', [DraftController::class, 'store'])->name('drafts.store');
+        Route::post('/timetable/drafts/{timetableDraft}/taking', [DraftController::class, 'take'])->name(
+            'drafts.take',
+        );
+        Route::delete('/timetable/drafts/{timetableDraft}', [DraftController::class, 'destroy'])->name(
+            'drafts.destroy',
+        );
+        Route::get('/timetable/own-hours', [WishController::class, 'ownHours'])->name('own-hours');
+        Route::put('/timetable/wishes/{wish}', [WishController::class, 'rule'])->name('wishes.rule');
+        Route::get('/timetable/why-not', [FixController::class, 'whyNot'])
+            ->middleware('looks')
+            ->name('why-not');
+        Route::get('/timetable/{kind}', [FixController::class, 'show'])
+            ->whereIn('kind', ['fix', 'place'])
+            ->name('fix');
+        Route::post('/timetable/{kind}', [FixController::class, 'ask'])
+            ->whereIn('kind', ['fix', 'place'])
+            ->name('fix.ask');
         Route::post('/timetable/fix/{solverRun}/stopping', [FixController::class, 'stop'])->name('fix.stop');
         Route::get('/timetable/fix/{solverRun}/answers/{answer}', [FixController::class, 'preview'])
             ->whereNumber('answer')

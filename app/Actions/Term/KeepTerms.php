@@ -17,6 +17,7 @@ use Nomada\App\Models\Term\School;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\SeriesToPlace;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\Clock;
 use Nomada\Core\Belonging\MembershipRole;
@@ -25,6 +26,8 @@ use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\Term as TermCalendar;
 use Nomada\Core\Timetable\CopiedPlan;
+use Nomada\Core\Timetable\SeriesPlan;
+use Nomada\Core\Timetable\Solver\PlacesOfSeries;
 
 /** Adds terms beside each other, and copies one term's plan into another. */
 final readonly class KeepTerms
@@ -101,18 +104,20 @@ final readonly class KeepTerms
      * Copies day plans, rotation, sections, their teachers and their series; the students too, where that is asked for.
      * Nothing is copied twice: a section that is there already is left alone.
      *
+     * @param  array<int, SeriesPlan|null>|null  $plans  of a draft, by series of the other term; null in it where a
+     *   series has no time yet. Null where each series is as it was.
      * @return array{sections: int, series: int, skipped: list<string>} `skipped` names the series of which nothing
      *   falls into the term
      *
      * @throws Fault where it is the same term
      */
-    public function copy(Term $from, Term $to, bool $withStudents, ?Person $by = null): array
+    public function copy(Term $from, Term $to, bool $withStudents, ?Person $by = null, ?array $plans = null): array
     {
         if ($from->id === $to->id) {
             throw new Fault('term.copy', 'from');
         }
 
-        return DB::transaction(function () use ($from, $to, $withStudents, $by): array {
+        return DB::transaction(function () use ($from, $to, $withStudents, $by, $plans): array {
             ($this->change)(
                 $to,
                 new Said('history.taken_over', ['term' => $from->title]),
@@ -175,7 +180,13 @@ final readonly class KeepTerms
                 ->orderBy('id')
                 ->get();
             foreach ($copied as $series) {
-                $plan = CopiedPlan::into($series->plan(), $from->calendar(), $to->calendar());
+                $copied = CopiedPlan::into($series->plan(), $from->calendar(), $to->calendar());
+                $plan = $plans === null ? $copied : $plans[$series->id] ?? null;
+                if ($plan === null && $copied !== null) {
+                    $this->toPlace($series, $copied, $made[$series->section_id], $to);
+
+                    continue;
+                }
                 if ($plan === null) {
                     $sum['skipped'][] = "{$series->section->name()}: {$series->title}";
 
@@ -203,6 +214,19 @@ final readonly class KeepTerms
 
             return $sum;
         });
+    }
+
+    /** A series of a draft for which no time was found: it is still to get one. */
+    private function toPlace(Series $series, SeriesPlan $plan, int $section, Term $to): void
+    {
+        SeriesToPlace::query()->create([
+            'section_id' => $section,
+            'title' => $series->title,
+            'per_week' => max(1, count(PlacesOfSeries::weekdaysOf($plan))),
+            'minutes' => $plan->minutes,
+            'starts_on' => max($plan->from->iso(), $to->starts_on),
+            'ends_on' => $plan->end->date?->iso(),
+        ]);
     }
 
     private function calendar(Term $from, Term $to): void

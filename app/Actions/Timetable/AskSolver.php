@@ -12,7 +12,10 @@ use Nomada\App\Models\Timetable\SolverState;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Timetable\Solver\Question;
 
-/** Asks the solver, which answers on the queue. What was asked before and is not answered yet is stopped. */
+/**
+ * Asks the solver, which answers on the queue. What was asked before and is not answered yet is stopped. The rules are
+ * kept with the term.
+ */
 final class AskSolver
 {
     public function __invoke(Term $term, Question $question, Person $by): SolverRun
@@ -23,8 +26,10 @@ final class AskSolver
                 ->where('term_id', $term->id)
                 ->whereIn('state', [SolverState::Waiting, SolverState::Running])
                 ->update(['state' => SolverState::Stopped, 'ended_at' => now()]);
+            $term->update(['solver_rules' => $question->rules->toArray()]);
             $run = SolverRun::query()->create([
                 'term_id' => $term->id,
+                'kind' => $question->kind,
                 'person_id' => $by->id,
                 'question' => $question->toArray(),
                 'state' => SolverState::Waiting,

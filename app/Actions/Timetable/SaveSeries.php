@@ -10,6 +10,7 @@ use Illuminate\Support\Str;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\SeriesToPlace;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
@@ -36,6 +37,7 @@ final readonly class SaveSeries
     /**
      * @param  LocalDate|null  $from  the first date that changes, where the edit's reach is "this and later"; null
      *   for the whole series
+     * @param  SeriesToPlace|null  $placed  the series without a time that becomes this one; undone, it comes back
      *
      * @throws Fault where the section has another series of that title, or the plan makes no session
      */
@@ -46,6 +48,7 @@ final readonly class SaveSeries
         ?Series $series = null,
         ?Person $by = null,
         ?LocalDate $from = null,
+        ?SeriesToPlace $placed = null,
     ): Series {
         $title = $this->title($section, $title, $series);
         $term = $section->term->calendar();
@@ -63,6 +66,7 @@ final readonly class SaveSeries
             $stretches,
             $by,
             $from,
+            $placed,
         ): Series {
             Locks::timetable($section->term_id);
             $now = Carbon::createFromTimestamp($this->clock->seconds());
@@ -76,10 +80,16 @@ final readonly class SaveSeries
                 ]);
                 $series->setRelation('section', $section);
                 ($this->lay)($series, $term);
-                $this->history->record($series, $by, new Said('history.planned', [
-                    'series' => $title,
-                    'plan' => $plan->said(),
-                ]), []);
+                $this->history->record(
+                    $series,
+                    $by,
+                    new Said('history.planned', [
+                        'series' => $title,
+                        'plan' => $plan->said(),
+                    ]),
+                    $placed === null ? [] : $this->history->toPlace($placed),
+                );
+                $placed?->delete();
                 ($this->follow)($series, false);
 
                 return $series;

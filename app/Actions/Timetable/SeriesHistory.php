@@ -10,6 +10,7 @@ use Illuminate\Support\Str;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
+use Nomada\App\Models\Timetable\SeriesToPlace;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\HistoryLine;
 use Nomada\App\Support\RestoredRows;
@@ -60,6 +61,21 @@ final readonly class SeriesHistory
         }
 
         return $out;
+    }
+
+    /** @return array<string, list<array<string, mixed>>> what a series was before it had a time */
+    public function toPlace(SeriesToPlace $one): array
+    {
+        return [$one->getTable() => [(array) DB::table($one->getTable())->find($one->id)]];
+    }
+
+    /**
+     * @param  array<string, list<array<string, mixed>>>  $before
+     */
+    public function takeBackTime(array $before): void
+    {
+        $table = (new SeriesToPlace())->getTable();
+        DB::table($table)->insertOrIgnore(RestoredRows::standing($table, $before[$table] ?? []));
     }
 
     /**

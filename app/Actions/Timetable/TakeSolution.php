@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\SeriesToPlace;
 use Nomada\App\Models\Timetable\SolverRun;
 use Nomada\App\Models\Timetable\SolverState;
 use Nomada\App\Support\Locks;
@@ -17,6 +18,7 @@ use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\Solver\PlacesOfSeries;
 use Nomada\Core\Timetable\Solver\Solution;
 use Nomada\Core\Timetable\Solver\SolverMove;
+use Nomada\Core\Timetable\Solver\TimetabledSeries;
 
 /**
  * Takes an answer of the solver: each move is an ordinary edit of a series from a day on, all of them one step with one
@@ -56,9 +58,18 @@ final readonly class TakeSolution
                 ->whereRelation('section', 'term_id', $term->id)
                 ->findMany($solution->series())
                 ->keyBy('id');
-            $this->history->asOneStep($term->id, function () use ($solution, $all, $by): void {
+            $toPlace = SeriesToPlace::ofTerm($term)
+                ->with(['section.term.school', 'section.term.closures'])
+                ->get()
+                ->keyBy('id');
+            $this->history->asOneStep($term->id, function () use ($solution, $all, $toPlace, $by): void {
                 foreach ($solution->moves as $move) {
-                    $this->move($all[$move->series] ?? null, $move, $by);
+                    $new = TimetabledSeries::withoutTime($move->series);
+                    if ($new === null) {
+                        $this->move($all[$move->series] ?? null, $move, $by);
+                    } else {
+                        $this->place($toPlace[$new] ?? null, $move, $by);
+                    }
                 }
             });
         });
@@ -70,6 +81,19 @@ final readonly class TakeSolution
             throw new Fault('solver.changed', 'answer');
         }
         ($this->save)($series->section, $move->plan, $series->title, $series, $by, $move->plan->from);
+    }
+
+    /** @throws Fault where it has a time by now, or is to be otherwise than it was */
+    private function place(?SeriesToPlace $one, SolverMove $move, ?Person $by): void
+    {
+        $isAsAsked =
+            $one !== null &&
+            $one->minutes === $move->plan->minutes &&
+            $one->per_week === count(PlacesOfSeries::weekdaysOf($move->plan));
+        if (! $isAsAsked) {
+            throw new Fault('solver.changed', 'answer');
+        }
+        ($this->save)($one->section, $move->plan, $one->title, null, $by, null, $one);
     }
 
     /** @return array{days: list<string>, start: string} the time of its plan, as the solver tells it */

@@ -88,6 +88,7 @@ final readonly class UndoChange
             if ($series !== null) {
                 $this->delete->quietly($series);
             }
+            $this->history->takeBackTime($before);
 
             return;
         }

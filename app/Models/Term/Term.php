@@ -25,6 +25,7 @@ use Nomada\Core\Term\Term as TermCalendar;
  * @property array<string, mixed>|null $rotation
  * @property int $opens_minute
  * @property int $closes_minute
+ * @property array<string, mixed>|null $solver_rules of {@see \Nomada\Core\Timetable\Solver\SolverRules}
  * @property School $school
  */
 final class Term extends Model
@@ -32,7 +33,7 @@ final class Term extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['rotation' => 'array'];
+    protected $casts = ['rotation' => 'array', 'solver_rules' => 'array'];
 
     private ?TermCalendar $calendar = null;
 

@@ -17,6 +17,7 @@ use Nomada\Core\Timetable\Solver\Solution;
  *
  * @property int $id
  * @property int $term_id
+ * @property 'fix'|'place' $kind of {@see Question}
  * @property int|null $person_id who asked
  * @property array<string, mixed> $question
  * @property SolverState $state

@@ -152,6 +152,25 @@ final readonly class Problem
     }
 
     /**
+     * A place of a series by its days and its start.
+     *
+     * @param  list<int>  $weekdays  as many as it has; ignored where its pattern has none
+     * @param  int  $start  minutes from midnight on the series' clock
+     * @return Candidate|null null where it cannot be there, or is there now
+     */
+    public function placeOf(int $id, array $weekdays, int $start): ?Candidate
+    {
+        foreach (isset($this->series[$id]) ? $this->series[$id]->candidates() : [] as $candidate) {
+            $isThen = $candidate->weekdays === $weekdays || $candidate->weekdays === [];
+            if ($isThen && $candidate->start === $start) {
+                return $candidate;
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * The same with fewer places: what the coordinator would rather not.
      *
      * @param  callable(int, Candidate): bool  $keeps  which places stay

@@ -6,7 +6,11 @@
         <a href="{{ route('clashes') }}">{{ __('clashes.title') }}</a>
         <a href="{{ route('contact-time') }}">{{ __('contact.title') }}</a>
         <a href="{{ route('requests') }}">{{ __('requests.title') }}</a>
+        <a href="{{ route('wishes') }}">{{ __('wishes.title') }}</a>
         @can('coordinate')
+            <a href="{{ route('fix', 'place') }}">{{ __('fix.place.title') }}</a>
+            <a href="{{ route('drafts') }}">{{ __('drafts.title') }}</a>
+            <a href="{{ route('own-hours') }}">{{ __('own_hours.title') }}</a>
             <a href="{{ route('rights') }}">{{ __('rights.title') }}</a>
             <a href="{{ route('licences') }}">{{ __('licences.title') }}</a>
             <a href="{{ route('make-ups') }}">{{ __('term.make_ups.title') }}</a>

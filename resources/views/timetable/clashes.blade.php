@@ -14,7 +14,7 @@
                     "clashes.kinds.$kind") }}</x-pill>
             @endforeach
             @can('coordinate')
-                <x-pill :to="route('fix')">{{ __('fix.link') }}</x-pill>
+                <x-pill :to="route('fix', 'fix')">{{ __('fix.link') }}</x-pill>
             @endcan
             <x-pill :to="route('timetable')">{{ __('licences.week') }}</x-pill>
         </nav>

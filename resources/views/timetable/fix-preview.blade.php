@@ -1,7 +1,7 @@
 @props(['page'])
-<x-app :title="__('fix.title')">
-    <x-page-head :title="__('fix.title')" :sum="$page->people">
-        <x-pill :to="route('fix', ['answer' => $page->answer])">{{ __('fix.back') }}</x-pill>
+<x-app :title="__('fix.' . $page->kind . '.title')">
+    <x-page-head :title="__('fix.' . $page->kind . '.title')" :sum="$page->people">
+        <x-pill :to="route('fix', [$page->kind, 'answer' => $page->answer])">{{ __('fix.back') }}</x-pill>
     </x-page-head>
     @if ($page->fault !== '')
         <p class="fault" role="alert">{{ $page->fault }}</p>
@@ -27,6 +27,7 @@
             </tbody>
         </table>
         @include('timetable.moves.clashes', ['preview' => $page])
-        <x-act :to="route('fix.take', [$page->run, $page->answer])" class="btn-main" :do="trans_choice('fix.take', count($page->lines))" />
+        <x-act :to="route('fix.take', [$page->run, $page->answer])" class="btn-main"
+            :do="trans_choice('fix.take.' . $page->kind, count($page->lines))" />
     @endif
 </x-app>

@@ -5,6 +5,8 @@
         <a class="pill" href="{{ route('attendance', $page->section) }}">{{ __('attendance.student.page') }}</a>
         @if ($page->mayPlan)
             <a class="btn btn-side" href="{{ route('section', [$page->section, 'change' => 'new']) }}">{{ __('section.add_series') }}</a>
+            <a class="btn btn-plain"
+                href="{{ route('section', [$page->section, 'change' => 'to-place']) }}#to-place">{{ __('to_place.add') }}</a>
         @endif
     </x-page-head>
     @include('timetable.section.line')
@@ -30,10 +32,13 @@
     @endif
     <div class="columns mt-2">
         <div>
+            @if ($page->plan->toPlace !== [] || $page->plan->isAdding)
+                @include('timetable.section.to-place')
+            @endif
             @forelse ($page->plan->series as $card)
                 @include('timetable.section.series', ['card' => $card])
             @empty
-                @include('timetable.section.no-series')
+                @includeWhen($page->plan->toPlace === [] && !$page->plan->isAdding, 'timetable.section.no-series')
             @endforelse
             @if ($page->plan->requests !== [])
                 @include('timetable.section.requests')

@@ -12,27 +12,38 @@ use Nomada\App\Actions\Timetable\StopSolver;
 use Nomada\App\Actions\Timetable\TakeSolution;
 use Nomada\App\Http\Controllers\Controller;
 use Nomada\App\Http\Requests\FixClashesRequest;
+use Nomada\App\Http\Requests\WhyNotRequest;
 use Nomada\App\Models\Timetable\SolverRun;
+use Nomada\App\Queries\SolverRulesOfTerm;
 use Nomada\App\View\Timetable\Fix\FixPreview;
 use Nomada\App\View\Timetable\Fix\FixQuery;
+use Nomada\App\View\Timetable\Fix\WhyNotQuery;
 
-/** Fixing clashes with the fewest moves: asking, looking at the answers, accepting one. */
+/** Fixing clashes with the fewest moves, and placing series without a time: asking, looking, accepting. */
 final class FixController extends Controller
 {
-    public function show(Request $request, FixQuery $query): View
+    public function show(Request $request, string $kind, FixQuery $query): View
     {
         return view('timetable.fix', [
-            'page' => $query->page($this->term(), $request->integer('answer')),
+            'page' => $query->page($this->term(), $kind, $request->integer('answer')),
         ]);
     }
 
-    public function ask(FixClashesRequest $request, FixQuery $query, AskSolver $ask): RedirectResponse
-    {
+    public function ask(
+        FixClashesRequest $request,
+        string $kind,
+        FixQuery $query,
+        SolverRulesOfTerm $rules,
+        AskSolver $ask,
+    ): RedirectResponse {
         $term = $this->term();
-        $question = $request->question($term->calendar(), $query->today(), $query->scopes($term));
-        $ask($term, $question, $this->person($request));
+        $ask(
+            $term,
+            $request->question($kind, $term->calendar(), $query->today(), $rules->of($term), $query->scopes($term)),
+            $this->person($request),
+        );
 
-        return redirect()->route('fix');
+        return redirect()->route('fix', $kind);
     }
 
     public function stop(int $solverRun, StopSolver $stop): RedirectResponse
@@ -40,7 +51,7 @@ final class FixController extends Controller
         $run = SolverRun::ofTerm($this->term(), $solverRun);
         $stop($run);
 
-        return redirect()->route('fix');
+        return redirect()->route('fix', $run->kind);
     }
 
     public function preview(int $solverRun, int $answer, FixPreview $preview): View
@@ -58,6 +69,16 @@ final class FixController extends Controller
         $solution = $run->solution($answer);
         $take($run, $solution, $this->person($request));
 
-        return redirect()->route('clashes')->with('said', trans_choice('said.fix.taken', count($solution->moves)));
+        return redirect()
+            ->route($run->kind === 'place' ? 'timetable' : 'clashes')
+            ->with('said', trans_choice("said.fix.taken.$run->kind", count($solution->moves)));
+    }
+
+    /** What stands in the way of a series at a time that somebody points at. */
+    public function whyNot(WhyNotRequest $request, WhyNotQuery $query): View
+    {
+        return view('timetable.why-not', [
+            'page' => $query->page($this->term(), $request->series(), ...$request->place()),
+        ]);
     }
 }

@@ -80,6 +80,10 @@ final readonly class BoardQuery
         $truth = json_decode((string) DB::table('check_results')->where('what', 'truth')->value('result'), true);
         $other = is_array($truth) ? (array) $truth['sections'] : [];
         $runs = DB::table('absence_streaks')->groupBy('section_id')->pluck(DB::raw('count(*) as n'), 'section_id');
+        $toPlace = DB::table('series_to_place')
+            ->whereIn('section_id', $ids)
+            ->groupBy('section_id')
+            ->pluck(DB::raw('count(*) as n'), 'section_id');
         $toTell = array_flip($this->told->waiting($ids));
         $out = [];
         foreach (
@@ -108,6 +112,7 @@ final readonly class BoardQuery
                     isset($toTell[$id]),
                     $counted['without'][$id] ?? 0,
                     $counted['beyond'][$id] ?? 0,
+                    (int) ($toPlace[$id] ?? 0),
                 ),
             );
         }

@@ -77,6 +77,7 @@ final readonly class Needs
         $do = match ($issue->kind) {
             'no-account', 'beyond' => 'accounts',
             'refused' => 'publish',
+            'no-time' => 'place',
             default => 'plan',
         };
 
@@ -84,7 +85,7 @@ final readonly class Needs
             true,
             "$row->name: ".Say::this($issue->words),
             (string) __("board.needs.$do"),
-            $row->leadsTo($issue),
+            $issue->kind === 'no-time' ? route('fix', 'place') : $row->leadsTo($issue),
         );
     }
 

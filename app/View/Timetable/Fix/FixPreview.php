@@ -9,6 +9,7 @@ use Nomada\App\Actions\Timetable\LaySessions;
 use Nomada\App\Actions\Timetable\SaveSeries;
 use Nomada\App\Actions\Timetable\TakeSolution;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\SeriesToPlace;
 use Nomada\App\Models\Timetable\SolverRun;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\DryRun;
@@ -21,6 +22,8 @@ use Nomada\Core\Language\Said;
 use Nomada\Core\Timetable\PlannedSession;
 use Nomada\Core\Timetable\ScheduleReconciliation;
 use Nomada\Core\Timetable\Solver\Solution;
+use Nomada\Core\Timetable\Solver\SolverMove;
+use Nomada\Core\Timetable\Solver\TimetabledSeries;
 
 /** Tries an answer of the solver, tells what it does, and takes it back. */
 final readonly class FixPreview
@@ -43,6 +46,11 @@ final readonly class FixPreview
         foreach ($series as $one) {
             array_push($sections, ...$one->sectionIds());
         }
+        $toPlace = SeriesToPlace::ofTerm($run->term)->get()->keyBy('id');
+        foreach ($solution->moves as $move) {
+            $one = $toPlace[(int) TimetabledSeries::withoutTime($move->series)] ?? null;
+            array_push($sections, ...$one === null ? [] : [$one->section_id]);
+        }
         $sections = array_values(array_unique($sections));
         $before = $this->clashes->lines($sections);
         $lines = [];
@@ -50,6 +58,12 @@ final readonly class FixPreview
         $after = [];
         try {
             foreach ($solution->moves as $move) {
+                $new = TimetabledSeries::withoutTime($move->series);
+                if ($new !== null) {
+                    $lines[] = $this->placed($toPlace[$new] ?? throw new Fault('solver.changed', 'answer'), $move);
+
+                    continue;
+                }
                 $one = $series[$move->series] ?? throw new Fault('solver.changed', 'answer');
                 $plans = SaveSeries::stretches($one, $move->plan, $move->plan->from);
                 $lines[] = $this->line($one, $this->lay->look($one, $plans, $run->term->calendar()));
@@ -63,7 +77,33 @@ final readonly class FixPreview
             $fault = FaultWords::of($e);
         }
 
-        return new FixPreviewPage($run->id, $n, $lines, $before, $after, $this->people($sections), $fault);
+        return new FixPreviewPage(
+            $run->kind,
+            $run->id,
+            $n,
+            $lines,
+            $before,
+            $after,
+            $this->people($sections),
+            $fault,
+        );
+    }
+
+    /** @return array{name: string, code: string, effect: string, drops: list<string>} */
+    private function placed(SeriesToPlace $one, SolverMove $move): array
+    {
+        $name = $one->section->name();
+
+        return [
+            'name' => $name.($one->title === $one->section->title ? '' : ", $one->title"),
+            'code' => $one->section->sourced_id,
+            'effect' => FixSeries::whenOf($move->plan).
+                ', '.
+                trans_choice('fix.sessions', $move->sessions, [
+                    'day' => Say::day($move->plan->from),
+                ]),
+            'drops' => [],
+        ];
     }
 
     /** @return array{name: string, code: string, effect: string, drops: list<string>} */

@@ -8,12 +8,14 @@ namespace Nomada\App\View\Timetable\Fix;
 final readonly class FixPreviewPage
 {
     /**
+     * @param  string  $kind  of {@see \Nomada\Core\Timetable\Solver\Question}
      * @param  list<array{name: string, code: string, effect: string, drops: list<string>}>  $lines  a series each
      * @param  list<string>  $before  clashes of the sections concerned, in words
      * @param  list<string>  $after
      * @param  string  $fault  why it cannot be done; '' where it can
      */
     public function __construct(
+        public string $kind,
         public int $run,
         public int $answer,
         public array $lines,

@@ -4,73 +4,80 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Fix;
 
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Term\Term;
-use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SolverRun;
+use Nomada\App\Models\Timetable\TeacherWishRow;
+use Nomada\App\Queries\SolverRulesOfTerm;
 use Nomada\App\Support\Clock;
 use Nomada\App\Support\Say;
 use Nomada\Core\Belonging\MembershipRole;
+use Nomada\Core\Language\Said;
 use Nomada\Core\Term\LocalDate;
-use Nomada\Core\Timetable\SeriesPlan;
-use Nomada\Core\Timetable\Solver\PlacesOfSeries;
+use Nomada\Core\Term\TypedTime;
 use Nomada\Core\Timetable\Solver\Question;
 use Nomada\Core\Timetable\Solver\Solution;
-use Nomada\Core\Timetable\Solver\SolverMove;
-use Nomada\Core\Timetable\Solver\SolverRules;
+use Nomada\Core\Timetable\Solver\WhatIf;
 
-/** Looks up the last question to the solver, and puts its answers into words and into a drawing. */
+/** Looks up the last question to the solver and its answers. */
 final readonly class FixQuery
 {
-    /** The most clashes of a move, and that are left, that are named one by one. */
-    private const NAMED = 3;
-
-    public function __construct(private Clock $clock)
-    {
+    public function __construct(
+        private Clock $clock,
+        private SolverRulesOfTerm $rules,
+        private FixDrawings $drawings,
+    ) {
     }
 
-    public function page(Term $term, int $n = 0): FixPage
+    /** @param  string  $kind  of {@see Question} */
+    public function page(Term $term, string $kind, int $n = 0): FixPage
     {
-        $run = $this->last($term);
-        $question = $run?->asked() ?? $this->first($term);
+        $run = SolverRun::query()->where('term_id', $term->id)->where('kind', $kind)->orderByDesc('id')->first();
+        $question = $run?->asked() ?? $this->first($term, $kind);
         $found = $run?->found() ?? [];
         $solution = $found[$n] ?? ($found[0] ?? null);
-        $series = $this->series($term);
+        $series = FixSeries::ofTerm($term);
+        $words = new FixWords($series, $question);
         $answers = array_map(
-            fn (Solution $s, int $i): FixAnswer => $this->answer($s, $i, $series),
+            fn (Solution $s, int $i): FixAnswer => $words->answer($s, $i),
             $found,
             array_keys($found),
         );
         $scopes = $this->scopes($term);
+        $teachers = $this->teachers($term);
 
         return new FixPage(
+            $kind,
             $run?->id,
             $run?->state,
             $this->clashes($term),
+            array_filter($series, fn (FixSeries $s): bool => $s->plan === null),
             (float) $run?->seconds,
             $question,
             $answers,
             $answers[$n] ?? ($answers[0] ?? null),
-            array_map(fn (Series $s): string => $this->name($s), $series->only($question->pins)->all()),
+            array_map(
+                fn (FixSeries $s): string => $s->name,
+                array_intersect_key($series, array_flip($question->pins)),
+            ),
             array_map(fn (array $of): string => $of[0], $scopes),
             $this->scope($question, $scopes),
-            $solution === null || $solution->moves === [] ? null : $this->drawing($term, $solution, $series),
+            $solution === null || $solution->moves === [] ? null : $this->drawings->of($term, $solution, $series),
+            $teachers,
+            $this->supposed($question->whatIf, $teachers),
+            TeacherWishRow::query()->count(),
         );
     }
 
-    private function last(Term $term): ?SolverRun
-    {
-        return SolverRun::query()->where('term_id', $term->id)->orderByDesc('id')->first();
-    }
-
-    /** What is asked where nobody says anything else: everything, from the next school day on. */
-    public function first(Term $term): Question
+    /** What is asked where nobody says anything else: everything, from the next school day on, by the term's rules. */
+    public function first(Term $term, string $kind): Question
     {
         return new Question(
             Question::nextDay($term->calendar(), $this->today()),
-            new SolverRules($term->calendar()->hours),
+            $this->rules->of($term),
+            kind: $kind,
         );
     }
 
@@ -116,19 +123,6 @@ final readonly class FixQuery
         return 'all';
     }
 
-    /** @return Collection<int, Series> by id */
-    private function series(Term $term): Collection
-    {
-        return Series::query()->with('section')->whereRelation('section', 'term_id', $term->id)->get()->keyBy('id');
-    }
-
-    private function name(Series $series): string
-    {
-        $section = $series->section;
-
-        return $section->name().($series->title === $section->title ? '' : ", $series->title");
-    }
-
     private function clashes(Term $term): int
     {
         return DB::table('clashes')
@@ -139,202 +133,44 @@ final readonly class FixQuery
             ->count();
     }
 
-    /** @param  Collection<int, Series>  $series */
-    private function answer(Solution $solution, int $n, Collection $series): FixAnswer
+    /** @return array<int, string> who teaches in the term, by id */
+    private function teachers(Term $term): array
     {
-        $moves = count($solution->moves);
-        $sums = [];
-        foreach (['must', 'students', 'hours', 'lost'] as $what) {
-            [$before, $after] = [$solution->before->{$what}, $solution->after->{$what}];
-            $sums[] = [
-                'words' => (string) __("fix.sums.$what"),
-                'before' => $before,
-                'after' => $after,
-                'tone' => $after > $before || ($what === 'must' && $after > 0)
-                        ? 'todo'
-                        : ($after < $before
-                            ? 'good'
-                            : ''),
-            ];
-        }
-
-        return new FixAnswer(
-            $n,
-            (string) trans_choice("fix.label.$solution->kind", $moves),
-            array_map(fn (SolverMove $m): FixMove => $this->move($m, $series), $solution->moves),
-            $sums,
-            $this->left($solution, $series),
-            (string) __(
-                match (true) {
-                    $moves === 0 => 'fix.verdict.none',
-                    ! $solution->isProved => 'fix.verdict.found',
-                    $solution->bound === $moves => 'fix.verdict.bound',
-                    default => 'fix.verdict.proved',
-                },
-                ['bound' => $solution->bound],
-            ),
-        );
-    }
-
-    /** @param  Collection<int, Series>  $series */
-    private function move(SolverMove $move, Collection $series): FixMove
-    {
-        $one = $series[$move->series] ?? null;
-        $plan = $one?->stretches()->last();
-        $reasons = [];
-        foreach (['because' => $move->because, 'room' => $move->room] as $why => $all) {
-            foreach (array_slice($all, 0, self::NAMED) as $reason) {
-                $other = $series[$reason['series']] ?? null;
-                $reasons[] = trans_choice("fix.$why.{$reason['kind']}", $reason['students'], [
-                    'other' => $other === null ? '' : $this->name($other),
-                ]);
-            }
-            if (count($all) > self::NAMED) {
-                $reasons[] = trans_choice('fix.more', count($all) - self::NAMED);
-            }
-        }
-        $costs = array_filter([
-            trans_choice('fix.sessions', $move->sessions, ['day' => Say::day($move->plan->from)]),
-            $move->cost->lost > 0 ? trans_choice('fix.lost', $move->cost->lost) : '',
-            $move->cost->hours > 0 ? trans_choice('fix.hours', $move->cost->hours) : '',
-        ]);
-
-        return new FixMove(
-            $move->series,
-            $one === null ? '' : $this->name($one),
-            (string) $one?->section->sourced_id,
-            $plan === null
-                ? ''
-                : FixDrawing::when(
-                    PlacesOfSeries::weekdaysOf($plan),
-                    $plan->startMinute,
-                    $plan->startMinute + $plan->minutes,
-                ),
-            FixDrawing::when(
-                PlacesOfSeries::weekdaysOf($move->plan),
-                $move->plan->startMinute,
-                $move->plan->startMinute + $move->plan->minutes,
-            ),
-            $reasons,
-            implode(' · ', $costs),
-            $move->cost->lost > 0 || $move->cost->hours > 0,
-        );
-    }
-
-    /**
-     * @param  Collection<int, Series>  $series
-     * @return list<string>
-     */
-    private function left(Solution $solution, Collection $series): array
-    {
-        $out = [];
-        foreach ($solution->left as $one) {
-            $names = array_map(
-                fn (int $id): string => isset($series[$id]) ? $this->name($series[$id]) : '',
-                $one['series'],
-            );
-            $out[] = trans_choice("fix.left.{$one['kind']}", $one['students'], [
-                'a' => $names[0],
-                'b' => $names[1] ?? $names[0],
-            ]);
-        }
-
-        return $out;
-    }
-
-    /**
-     * The sections and teachers that the moves touch, with all their series.
-     *
-     * @param  Collection<int, Series>  $series
-     */
-    private function drawing(Term $term, Solution $solution, Collection $series): FixDrawing
-    {
-        $moves = $touched = [];
-        foreach ($solution->moves as $move) {
-            $moves[$move->series] = $move->plan;
-            $touched[$move->series] = true;
-            foreach ([...$move->because, ...$move->room] as $reason) {
-                $touched[$reason['series']] = true;
-            }
-        }
-        $sections = $series->only(array_keys($touched))->pluck('section_id')->unique();
-        $rows = [];
-        foreach ($series->whereIn('section_id', $sections)->groupBy('section_id') as $of) {
-            $rows[] = [
-                'name' => $of->first()?->section->name() ?? '',
-                'series' => $this->spans($of, $moves),
-            ];
-        }
-        foreach ($this->teachers(array_keys($moves)) as [$name, $ids]) {
-            $rows[] = ['name' => $name, 'series' => $this->spans($series->only($ids), $moves)];
-        }
-        $weekdays = $term->calendar()->weekdays();
-        $hours = [1440, 0];
-        foreach (array_merge(...array_column($rows, 'series')) as $span) {
-            $hours = [min($hours[0], $span['from']), max($hours[1], $span['to'])];
-        }
-
-        return new FixDrawing($rows, $weekdays, [60 * intdiv($hours[0], 60), 60 * intdiv($hours[1] + 59, 60)]);
-    }
-
-    /**
-     * @param  Collection<int, Series>  $of
-     * @param  array<int, SeriesPlan>  $moves
-     * @return list<array{days: list<int>, from: int, to: int, kind: string, words: string, of: int}>
-     */
-    private function spans(Collection $of, array $moves): array
-    {
-        $out = [];
-        foreach ($of as $series) {
-            $plan = $series->stretches()->last();
-            $to = $moves[$series->id] ?? null;
-            foreach (array_filter([$to === null ? 'stays' : 'was' => $plan, 'becomes' => $to]) as $kind => $at) {
-                $days = PlacesOfSeries::weekdaysOf($at);
-                $end = $at->startMinute + $at->minutes;
-                $out[] = [
-                    'days' => $days,
-                    'from' => $at->startMinute,
-                    'to' => $end,
-                    'kind' => $kind,
-                    'words' => (string) __("fix.drawn.$kind", [
-                        'name' => $this->name($series),
-                        'when' => FixDrawing::when($days, $at->startMinute, $end),
-                    ]),
-                    'of' => $series->id,
-                ];
-            }
-        }
-
-        return $out;
-    }
-
-    /**
-     * Who teaches the series that move, with all that they teach.
-     *
-     * @param  list<int>  $series
-     * @return list<array{string, list<int>}>
-     */
-    private function teachers(array $series): array
-    {
-        $today = $this->clock->schoolDay()->iso();
-        $taught = fn () => DB::table('memberships')
-            ->join('series_sections', 'series_sections.section_id', '=', 'memberships.section_id')
+        $ids = DB::table('memberships')
+            ->join('sections', 'sections.id', '=', 'section_id')
+            ->where('term_id', $term->id)
             ->whereIn('memberships.role', MembershipRole::TEACHING)
-            ->whereRaw("coalesce(ends_on, 'infinity') >= ?", [$today]);
-        $people = $taught()->whereIn('series_id', $series)->distinct()->pluck('person_id');
-
-        $rows = $taught()
-            ->join('people', 'people.id', '=', 'person_id')
-            ->whereIn('person_id', $people)
-            ->orderBy('family_name')
-            ->orderBy('person_id')
-            ->get(['person_id', 'series_id', DB::raw("left(given_name, 1) || '. ' || family_name as name")]);
+            ->select('person_id');
         $out = [];
-        foreach ($rows as $row) {
-            $out[(int) $row->person_id] ??= [(string) $row->name, []];
-            $out[(int) $row->person_id][1][] = (int) $row->series_id;
+        foreach (Person::query()->whereIn('id', $ids)->orderBy('family_name')->orderBy('id')->get() as $person) {
+            $out[$person->id] = $person->shortName();
         }
 
-        return array_values($out);
+        return $out;
+    }
+
+    /**
+     * @param  array<int, string>  $teachers
+     * @return list<string> what is supposed, in words
+     */
+    private function supposed(WhatIf $whatIf, array $teachers): array
+    {
+        return array_values(
+            array_filter([
+                $whatIf->person === null || $whatIf->weekday === null
+                    ? ''
+                    : (string) __('fix.supposed.teacher', [
+                        'teacher' => $teachers[$whatIf->person] ?? '',
+                        'day' => Say::this(Said::weekdayName($whatIf->weekday)),
+                    ]),
+                $whatIf->accounts === null ? '' : trans_choice('fix.supposed.accounts', $whatIf->accounts),
+                $whatIf->hours === null
+                    ? ''
+                    : (string) __('fix.supposed.hours', [
+                        'opens' => TypedTime::format($whatIf->hours[0]),
+                        'closes' => TypedTime::format($whatIf->hours[1]),
+                    ]),
+            ]),
+        );
     }
 }

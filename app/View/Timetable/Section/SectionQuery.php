@@ -18,6 +18,7 @@ use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
+use Nomada\App\Models\Timetable\SeriesToPlace;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\ContactTimes;
 use Nomada\App\Queries\Registered;
@@ -125,6 +126,10 @@ final readonly class SectionQuery
                     ...$this->requests->open($section->term, $for, $section),
                     ...$this->requests->decided($section->term, $for, $section, 3),
                 ],
+                array_values(
+                    SeriesToPlace::query()->where('section_id', $section->id)->orderBy('id')->get()->all(),
+                ),
+                $mayPlan && $edit === 'to-place',
             ),
             new SectionPeople(
                 $this->teachers($section),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Section;
 
+use Nomada\App\Models\Timetable\SeriesToPlace;
 use Nomada\App\View\Requests\RequestLine;
 use Nomada\App\View\Timetable\Contact\ContactBar;
 
@@ -14,6 +15,8 @@ final readonly class SectionSeries
      * @param  list<SeriesCard>  $series
      * @param  list<ChangeLine>  $changes  the last first
      * @param  list<RequestLine>  $requests  those that wait, then the last that were decided
+     * @param  list<SeriesToPlace>  $toPlace  series that have no time yet
+     * @param  bool  $isAdding  whether one more is being described
      * @param  string  $target  of contact time, as typed: hours, or hours and minutes
      */
     public function __construct(
@@ -22,6 +25,8 @@ final readonly class SectionSeries
         public ContactBar $contact,
         public string $target,
         public array $requests,
+        public array $toPlace,
+        public bool $isAdding,
     ) {
     }
 }

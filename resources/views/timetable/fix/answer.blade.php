@@ -2,7 +2,7 @@
 @if (count($page->answers) > 1)
     <nav class="fix-answers" aria-label="{{ __('fix.answers') }}">
         @foreach ($page->answers as $one)
-            <x-pill :to="route('fix', ['answer' => $one->n])" :on="$one->n === $answer->n">{{ $one->label }}</x-pill>
+            <x-pill :to="route('fix', [$page->kind, 'answer' => $one->n])" :on="$one->n === $answer->n">{{ $one->label }}</x-pill>
         @endforeach
     </nav>
 @endif
@@ -32,7 +32,7 @@
     <p class="quiet">{{ __('fix.left_hint') }}</p>
 @endif
 <p class="quiet">{{ $answer->verdict }}</p>
-@if ($answer->moves !== [] && $page->state?->value !== 'taken')
+@if ($page->mayTake())
     <div class="mb-3"><a class="btn btn-main" href="{{ route('fix.preview', [$page->run, $answer->n]) }}">{{ __('fix.preview') }}</a>
     </div>
 @endif

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nomada\App\Actions\Timetable;
+
+use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Section;
+use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\SeriesToPlace;
+use Nomada\App\Support\Locks;
+use Nomada\Core\Fault;
+use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Timetable\SeriesPlan;
+
+/** Notes that a section needs a series whose time is still to be found, and forgets it. */
+final class KeepSeriesToPlace
+{
+    /**
+     * @param  LocalDate|null  $until  null for the end of the term
+     *
+     * @throws Fault where it cannot be held as it is described, or the section has one of that title
+     */
+    public function add(
+        Section $section,
+        string $title,
+        int $perWeek,
+        int $minutes,
+        LocalDate $from,
+        ?LocalDate $until,
+    ): SeriesToPlace {
+        $title = trim($title) === '' ? $section->title : trim($title);
+        $term = $section->term->calendar();
+        if ($perWeek < 1 || $perWeek > count($term->weekdays())) {
+            throw new Fault('to_place.per_week', 'per_week', ['n' => count($term->weekdays())]);
+        }
+        if ($minutes < 1 || $minutes > SeriesPlan::LONGEST) {
+            throw new Fault('to_place.minutes', 'length', ['n' => SeriesPlan::LONGEST]);
+        }
+        if ($until !== null && $until->day < $from->day) {
+            throw new Fault('to_place.until', 'until');
+        }
+
+        return DB::transaction(function () use (
+            $section,
+            $title,
+            $perWeek,
+            $minutes,
+            $from,
+            $until,
+        ): SeriesToPlace {
+            Locks::timetable($section->term_id);
+            $isTaken =
+                Series::query()->where('section_id', $section->id)->where('title', $title)->exists() ||
+                SeriesToPlace::query()->where('section_id', $section->id)->where('title', $title)->exists();
+            if ($isTaken) {
+                throw new Fault('series.title', 'title', ['title' => $title]);
+            }
+
+            return SeriesToPlace::query()->create([
+                'section_id' => $section->id,
+                'title' => $title,
+                'per_week' => $perWeek,
+                'minutes' => $minutes,
+                'starts_on' => $from->iso(),
+                'ends_on' => $until?->iso(),
+            ]);
+        });
+    }
+
+    public function remove(SeriesToPlace $one): void
+    {
+        $one->delete();
+    }
+}
