@@ -22,6 +22,8 @@ use Nomada\App\Actions\Registration\TakeRegistration;
 use Nomada\App\Actions\Term\KeepCalendar;
 use Nomada\App\Actions\Timetable\ChangeByTeacher;
 use Nomada\App\Actions\Timetable\KeepLicences;
+use Nomada\App\Actions\Timetable\KeepSeriesToPlace;
+use Nomada\App\Actions\Timetable\KeepWishes;
 use Nomada\App\Actions\Timetable\PasteTopics;
 use Nomada\App\Destinations\Service;
 use Nomada\App\Models\Joining\JoinLink;
@@ -302,6 +304,7 @@ final class DemoCommand extends Command
             ]),
         );
         $this->once('requests', $this->requests(...));
+        $this->once('to place', $this->toPlace(...));
     }
 
     /** What a teacher asks for: a session of today cancelled, and the Thursdays of another section moved to Fridays. */
@@ -350,6 +353,28 @@ final class DemoCommand extends Command
             ->with(['series.section', 'person'])
             ->firstOrFail();
         app(ReplaceLink::class)->single($passed, $by);
+    }
+
+    /** Three series that have no time yet, and when two teachers would rather not teach. */
+    private function toPlace(): void
+    {
+        $from = LocalDate::parse('2027-02-22');
+        foreach (
+            [
+                '7ART' => ['Art studio', 1, 90],
+                '9GEO' => ['Field work', 2, 45],
+                '10CHE' => ['Chemistry laboratory', 1, 75],
+            ] as $id => [$title, $perWeek, $minutes]
+        ) {
+            $section = Section::query()
+                ->with(['term.school', 'term.closures'])
+                ->where('sourced_id', $id)
+                ->firstOrFail();
+            app(KeepSeriesToPlace::class)->add($section, $title, $perWeek, $minutes, $from, null);
+        }
+        $teacher = fn (string $id): Person => Person::query()->where('sourced_id', $id)->firstOrFail();
+        app(KeepWishes::class)->add($teacher('T-04'), 5, 12 * 60, 1440);
+        app(KeepWishes::class)->add($teacher('T-09'), 3, 0, 1440);
     }
 
     /** Office hours in mathematics, and one session of marine science that the whole school may listen to. */

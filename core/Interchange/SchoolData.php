@@ -21,6 +21,8 @@ use Nomada\Core\Timetable\SeriesPlan;
  * @phpstan-type EnrolmentRow array{sourced_id: string, section: string, person: string, role: string, primary: bool,
  *   begins_on: ?string, ends_on: ?string}
  * @phpstan-type ClosureRow array{uid: string, first: string, last: string, reason: string, hours: ?string}
+ * @phpstan-type ToPlaceRow array{section: string, title: string, per_week: int, minutes: int, from: string,
+ *   until: ?string}
  * @phpstan-type SeriesRow array{section: string, title: string, plan: SeriesPlan, uid: string, cells: list<string>}
  */
 final class SchoolData
@@ -48,6 +50,9 @@ final class SchoolData
 
     /** @var list<SeriesRow>|null null where no timetable.csv was given */
     public ?array $series = null;
+
+    /** @var list<ToPlaceRow> series of timetable.csv that have no time yet */
+    public array $toPlace = [];
 
     /** Whether orgs.csv says no zone, and nobody has given one. */
     public bool $needsZone = false;

@@ -20,9 +20,12 @@ use Nomada\Core\Timetable\SeriesPlan;
  * Nomada wrote, series_uid too, by which a series is known whatever it is called.
  *
  * COUNT counts as RFC 5545 counts it, closed days are taken out afterwards. A rule without COUNT or UNTIL ends with the
- * term, since there is no series without an end. An empty rrule is one session on the day of dtstart.
+ * term, since there is no series without an end. An empty rrule is one session on the day of dtstart; with `per_week`
+ * beside it, it is a series that has no time yet: so many sessions a week on different days, from the date in dtstart
+ * until the date in `until` (empty: the end of the term).
  *
  * @phpstan-import-type SeriesRow from SchoolData
+ * @phpstan-import-type ToPlaceRow from SchoolData
  */
 final class TimetableReader
 {
@@ -36,7 +39,10 @@ final class TimetableReader
         $series = [];
         $seen = [];
         foreach ($csv->rows as $row) {
-            $found = self::row($row, $school, $default, $faults);
+            $isToPlace = $row->get('rrule') === '' && $row->get('per_week') !== '';
+            $found = $isToPlace
+                ? self::toPlace($row, $school, $default, $faults)
+                : self::row($row, $school, $default, $faults);
             if ($found === null) {
                 continue;
             }
@@ -47,10 +53,86 @@ final class TimetableReader
                 continue;
             }
             $seen[$key] = $row->line;
-            $series[] = $found;
+            if (isset($found['plan'])) {
+                $series[] = $found;
+            } else {
+                $school->toPlace[] = $found;
+            }
         }
 
         return [$series, $faults];
+    }
+
+    /**
+     * @param  list<ImportFault>  $faults
+     * @return ToPlaceRow|null
+     */
+    private static function toPlace(CsvRow $row, SchoolData $school, Zone $default, array &$faults): ?array
+    {
+        $before = count($faults);
+        $section = $school->sections[$row->get('class_sourced_id')] ?? null;
+        if ($section === null) {
+            $faults[] = $row->fault(
+                'class_sourced_id',
+                new Fault('roster.reference', '', ['file' => 'classes.csv']),
+            );
+        }
+        if (mb_strlen($row->get('title')) > 120) {
+            $faults[] = $row->fault('title', new Fault('roster.long', '', ['n' => 120]));
+        }
+        $number = fn (string $column, int $most): ?int => preg_match('/^\d{1,3}$/D', $row->get($column)) === 1 &&
+        (int) $row->get($column) >= 1 &&
+        (int) $row->get($column) <= $most
+            ? (int) $row->get($column)
+            : null;
+        $dates = [];
+        foreach (['dtstart', 'until'] as $column) {
+            try {
+                $text = preg_replace('/[T ].*$/D', '', $row->get($column));
+                $dates[$column] = $text === '' && $column === 'until' ? null : LocalDate::parse((string) $text);
+            } catch (Fault $e) {
+                $faults[] = $row->fault($column, $e);
+            }
+        }
+        $days = $section === null ? 7 : count(self::term($school, $section, $default)->weekdays());
+        $perWeek = $number('per_week', $days);
+        $minutes = $number('minutes', SeriesPlan::LONGEST);
+        if ($perWeek === null) {
+            $faults[] = $row->fault('per_week', new Fault('to_place.per_week', '', ['n' => $days]));
+        }
+        if ($minutes === null) {
+            $faults[] = $row->fault('minutes', new Fault('table.minutes', '', ['n' => SeriesPlan::LONGEST]));
+        }
+        $until = $dates['until'] ?? null;
+        if ($until !== null && isset($dates['dtstart']) && $until->day < $dates['dtstart']->day) {
+            $faults[] = $row->fault('until', 'to_place.until');
+        }
+        if ($section === null || $perWeek === null || $minutes === null || count($faults) > $before) {
+            return null;
+        }
+        assert(isset($dates['dtstart']));
+
+        return [
+            'section' => $section['sourced_id'],
+            'title' => $row->get('title') === '' ? $section['title'] : $row->get('title'),
+            'per_week' => $perWeek,
+            'minutes' => $minutes,
+            'from' => $dates['dtstart']->iso(),
+            'until' => $until?->iso(),
+        ];
+    }
+
+    /** @param  array{term: string, ...}  $section */
+    private static function term(SchoolData $school, array $section, Zone $zone): Term
+    {
+        $row = $school->terms[$section['term']];
+
+        return new Term(
+            $row['title'],
+            LocalDate::parse($row['starts_on']),
+            LocalDate::parse($row['ends_on']),
+            $zone,
+        );
     }
 
     /**
@@ -114,19 +196,11 @@ final class TimetableReader
             return null;
         }
         $minute = (int) $m[2] * 60 + (int) $m[3];
-        $termRow = $school->terms[$section['term']];
-        $term = new Term(
-            $termRow['title'],
-            LocalDate::parse($termRow['starts_on']),
-            LocalDate::parse($termRow['ends_on']),
-            $default,
-        );
+        $term = self::term($school, $section, $default);
         try {
             $plan = new SeriesPlan(
                 // Without a rule it is that date, and is said as one.
-                $row->get('rrule') === ''
-                    ? new DatesPattern([$start->day])
-                    : Patterns::fromRule($rule, $start),
+                $row->get('rrule') === '' ? new DatesPattern([$start->day]) : Patterns::fromRule($rule, $start),
                 $start,
                 self::end($rule, $zone, $minute),
                 $minute,

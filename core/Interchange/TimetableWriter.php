@@ -15,7 +15,34 @@ use Nomada\Core\Timetable\SeriesPlan;
  */
 final class TimetableWriter
 {
-    public const HEADER = ['class_sourced_id', 'title', 'dtstart', 'minutes', 'tzid', 'rrule', 'series_uid'];
+    public const HEADER = [
+        'class_sourced_id',
+        'title',
+        'dtstart',
+        'minutes',
+        'tzid',
+        'rrule',
+        'series_uid',
+        'per_week',
+        'until',
+    ];
+
+    /**
+     * A series that has no time yet.
+     *
+     * @param  string  $from  ISO date, as $until; null for the end of the term
+     * @return list<string|int>
+     */
+    public static function toPlace(
+        string $section,
+        string $title,
+        int $perWeek,
+        int $minutes,
+        string $from,
+        ?string $until,
+    ): array {
+        return [$section, $title, $from, $minutes, '', '', '', $perWeek, (string) $until];
+    }
 
     /**
      * @param  list<PlannedSession>  $sessions  each counts by its date of the pattern, wherever it was moved to; an
@@ -48,6 +75,8 @@ final class TimetableWriter
             $plan->zone->name,
             $rule,
             $uid,
+            '',
+            '',
         ];
         if ($rule === null) {
             return array_map(
@@ -55,10 +84,7 @@ final class TimetableWriter
                 $days,
             );
         }
-        $until = gmdate(
-            'Ymd\THis\Z',
-            $plan->zone->instant($days[count($days) - 1], $plan->startMinute),
-        );
+        $until = gmdate('Ymd\THis\Z', $plan->zone->instant($days[count($days) - 1], $plan->startMinute));
 
         return [$row($days[0], $title, "$rule;UNTIL=$until")];
     }

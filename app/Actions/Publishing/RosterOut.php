@@ -7,6 +7,7 @@ namespace Nomada\App\Actions\Publishing;
 use Illuminate\Support\Facades\DB;
 use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Timetable\Series;
+use Nomada\App\Models\Timetable\SeriesToPlace;
 use Nomada\App\Queries\TimetableRows;
 use Nomada\Core\Belonging\MembershipRole;
 use Nomada\Core\Belonging\Role;
@@ -322,6 +323,22 @@ final class RosterOut
         $all = Series::query()->with('section')->whereIntegerInRaw('section_id', $sections)->orderBy('id')->get();
         foreach (TimetableRows::of($all) as $rows) {
             array_push($out, ...$rows);
+        }
+        foreach (
+            SeriesToPlace::query()
+                ->with('section')
+                ->whereIntegerInRaw('section_id', $sections)
+                ->orderBy('id')
+                ->get() as $one
+        ) {
+            $out[] = TimetableWriter::toPlace(
+                $one->section->sourced_id,
+                $one->title,
+                $one->per_week,
+                $one->minutes,
+                $one->starts_on,
+                $one->ends_on,
+            );
         }
 
         return $out;

@@ -29,11 +29,12 @@ final class ImportLog
      * What has no id of its own, or a history of its own.
      *
      * @var array{guardianships: array{added: list<array<string, int>>, removed: list<array<string, int>>},
-     *   series: array{added: list<int>, restored: list<int>}, zone: array{string, string}|null}
+     *   series: array{added: list<int>, restored: list<int>}, to_place: list<int>, zone: array{string, string}|null}
      */
     public array $others = [
         'guardianships' => ['added' => [], 'removed' => []],
         'series' => ['added' => [], 'restored' => []],
+        'to_place' => [],
         'zone' => null,
     ];
 
@@ -101,8 +102,9 @@ final class ImportLog
     public function before(string $table, int $id, array $columns): void
     {
         $this->rows[$table] ??= ['added' => [], 'changed' => [], 'now' => []];
-        $this->rows[$table]['changed'][] =
-            (array) DB::table($table)->where('id', $id)->first($columns) + ['id' => $id];
+        $this->rows[$table]['changed'][] = (array) DB::table($table)->where('id', $id)->first($columns) + [
+            'id' => $id,
+        ];
     }
 
     /**

@@ -38,6 +38,7 @@ final readonly class ImportSeries
         private LaySessions $lay,
         private SeriesHistory $history,
         private DeleteSeries $delete,
+        private ImportSeriesToPlace $toPlace,
     ) {
     }
 
@@ -48,6 +49,7 @@ final readonly class ImportSeries
         if ($data->series === null) {
             return [];
         }
+        ($this->toPlace)($data, $log);
         $sections = DB::table('sections')
             ->get(['id', 'sourced_id', 'term_id', 'title', 'year'])
             ->keyBy('sourced_id');
@@ -140,7 +142,10 @@ final readonly class ImportSeries
             }
         }
         $out = [];
-        $series = Series::query()->with('section')->whereIn('uid', array_map(strval(...), array_keys($given)))->get();
+        $series = Series::query()
+            ->with('section')
+            ->whereIn('uid', array_map(strval(...), array_keys($given)))
+            ->get();
         foreach ($series->chunk(500) as $some) {
             foreach (TimetableRows::of($some) as $uid => $written) {
                 $is = array_map(fn (array $r): string => implode("\t", array_map(strval(...), $r)), $written);
@@ -203,15 +208,7 @@ final readonly class ImportSeries
             return false;
         }
         if ($title && $isRenamed) {
-            $log->line(
-                new ImportLine(
-                    'series',
-                    'stays',
-                    "$name, $series->title",
-                    $named,
-                    $row['title'],
-                ),
-            );
+            $log->line(new ImportLine('series', 'stays', "$name, $series->title", $named, $row['title']));
         }
         $log->count('series', 'changed');
         $log->line(
@@ -237,9 +234,15 @@ final readonly class ImportSeries
         ]);
         ($this->lay)($series, $calendar);
         $series->save();
-        $this->history->record($series, $by, new Said('history.import', [
-            'plan' => $row['said'],
-        ]), $before, $import->id);
+        $this->history->record(
+            $series,
+            $by,
+            new Said('history.import', [
+                'plan' => $row['said'],
+            ]),
+            $before,
+            $import->id,
+        );
 
         return true;
     }

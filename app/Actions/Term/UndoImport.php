@@ -18,6 +18,7 @@ use Nomada\App\Models\Term\Term;
 use Nomada\App\Models\Term\TermChange;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesChange;
+use Nomada\App\Models\Timetable\SeriesToPlace;
 use Nomada\App\Queries\CurrentTerm;
 use Nomada\App\Support\CheckedAtEnd;
 use Nomada\App\Support\Clock;
@@ -114,6 +115,10 @@ final readonly class UndoImport
         foreach (Series::query()->whereKey($ids)->orderBy('id')->get() as $one) {
             $this->delete->quietly($one);
         }
+        // Those that have a time by now are series, and stay.
+        SeriesToPlace::query()
+            ->whereKey($import->others['to_place'] ?? [])
+            ->delete();
         foreach ($restored as $change) {
             $change->update(['undone_at' => null, 'undone_by' => null]);
         }
