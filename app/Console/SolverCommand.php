@@ -78,9 +78,9 @@ abstract class SolverCommand extends Sections
 
             return 2;
         }
-        $this->tell($term, $solution, $toPlace);
+        $this->tell($term, $question, $solution, $toPlace);
 
-        return $solution->after->must === 0 ? self::SUCCESS : self::FAILURE;
+        return $solution->leftOf($question) === [] ? self::SUCCESS : self::FAILURE;
     }
 
     /**
@@ -128,7 +128,7 @@ abstract class SolverCommand extends Sections
     }
 
     /** @param  Collection<int, SeriesToPlace>  $toPlace  as they were before */
-    private function tell(Term $term, Solution $solution, Collection $toPlace): void
+    private function tell(Term $term, Question $question, Solution $solution, Collection $toPlace): void
     {
         $series = Series::query()
             ->with('section')
@@ -168,7 +168,7 @@ abstract class SolverCommand extends Sections
                             $l['series'],
                         ),
                     ],
-                    $solution->left,
+                    $solution->leftOf($question),
                 ),
             ]);
 

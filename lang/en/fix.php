@@ -151,6 +151,7 @@ return [
         'becomes' => ':name then, :when',
     ],
     'sums' => [
+        'no_time' => 'series without a time',
         'must' => 'clashes to fix',
         'students' => 'students in two places, over all sessions',
         'hours' => 'student-sessions before :opens or after :closes on their clock',

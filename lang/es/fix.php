@@ -153,6 +153,7 @@ return [
         'becomes' => ':name después, :when',
     ],
     'sums' => [
+        'no_time' => 'series sin hora',
         'must' => 'coincidencias por resolver',
         'students' => 'estudiantes en dos sitios, en todas las sesiones',
         'hours' => 'veces un estudiante antes de las :opens o después de las :closes en su reloj',

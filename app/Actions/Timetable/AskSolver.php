@@ -24,6 +24,7 @@ final class AskSolver
             Locks::timetable($term->id);
             SolverRun::query()
                 ->where('term_id', $term->id)
+                ->where('kind', $question->kind)
                 ->whereIn('state', [SolverState::Waiting, SolverState::Running])
                 ->update(['state' => SolverState::Stopped, 'ended_at' => now()]);
             $term->update(['solver_rules' => $question->rules->toArray()]);

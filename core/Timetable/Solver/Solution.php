@@ -103,6 +103,29 @@ final readonly class Solution
         );
     }
 
+    /**
+     * What is left of what was asked: to place series says nothing of clashes between those that stay.
+     *
+     * @return list<Left>
+     */
+    public function leftOf(Question $asked): array
+    {
+        if ($asked->kind !== Question::PLACE) {
+            return $this->left;
+        }
+        $moved = $this->series();
+
+        return array_values(
+            array_filter(
+                $this->left,
+                fn (array $l): bool => array_filter(
+                    $l['series'],
+                    fn (int $id): bool => in_array($id, $moved, true) || TimetabledSeries::withoutTime($id) !== null,
+                ) !== [],
+            ),
+        );
+    }
+
     /** @return list<int> ids of the series that move */
     public function series(): array
     {

@@ -52,11 +52,11 @@
                 <p class="fault" role="alert">{{ __('fix.failed') }}</p>
             @elseif ($page->isPlacing() && $page->toPlace === [])
                 <x-empty :title="__('fix.place.nothing')">{{ __('fix.place.nothing_hint') }}</x-empty>
-            @elseif ($page->state === null)
+            @elseif ($page->answer === null)
                 <x-empty :title="__('fix.none')">{{ $page->words('none_hint') }}</x-empty>
-            @elseif ($page->answer === null || ($page->answer->moves === [] && $page->answer->isClear()))
-                <x-empty
-                    :title="__('fix.fix.nothing')">{{ __('fix.fix.nothing_hint', ['day' => Say::day($page->question->from)]) }}</x-empty>
+            @elseif (!$page->isPlacing() && $page->answer->moves === [] && $page->answer->isClear())
+                <x-empty :title="__('fix.fix.nothing')">{{ __('fix.fix.nothing_hint', ['day' => Say::day(
+                    $page->question->from)]) }}</x-empty>
             @endif
             @if ($page->answer !== null && !$page->isLooking() && !($page->isPlacing() && $page->toPlace === []))
                 @include('timetable.fix.answer', ['answer' => $page->answer])

@@ -34,13 +34,19 @@ final readonly class FixWords
         $placed = count(array_filter($solution->moves, fn (SolverMove $m): bool => self::isPlaced($m)));
         $moves = count($solution->moves) - $placed;
         $sums = [];
+        $left = $solution->leftOf($this->asked);
+        $without = count(array_filter($left, fn (array $l): bool => $l['kind'] === 'no_time'));
         foreach (self::SUMS as $what) {
             [$before, $after] = [$solution->before->{$what}, $solution->after->{$what}];
+            if ($what === 'must' && $this->asked->kind === Question::PLACE) {
+                $what = 'no_time';
+                [$before, $after] = [$placed + $without, $without];
+            }
             $sums[] = [
                 'words' => (string) __("fix.sums.$what", $this->hours()),
                 'before' => $before,
                 'after' => $after,
-                'tone' => $after > $before || ($what === 'must' && $after > 0)
+                'tone' => $after > $before || (in_array($what, ['must', 'no_time'], true) && $after > 0)
                         ? 'todo'
                         : ($after < $before
                             ? 'good'
@@ -53,7 +59,7 @@ final readonly class FixWords
             (string) trans_choice("fix.label.$solution->kind", count($solution->moves)),
             array_map($this->move(...), $solution->moves),
             $sums,
-            array_map($this->left(...), $solution->left),
+            array_map($this->left(...), $left),
             $this->verdict($solution, $moves, $placed),
             $moves,
             $placed,
