@@ -8,7 +8,7 @@ use Nomada\Core\Timetable\Solver\Question;
 
 final class FixClashesCommand extends SolverCommand
 {
-    protected $signature = 'nomada:fix-clashes '.self::OPTIONS;
+    protected const CALLED = 'nomada:fix-clashes';
 
     protected $description = 'Move as few series as possible so that nobody has to be in two places';
 

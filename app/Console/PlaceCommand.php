@@ -8,8 +8,7 @@ use Nomada\Core\Timetable\Solver\Question;
 
 final class PlaceCommand extends SolverCommand
 {
-    protected $signature =
-        'nomada:place {--may-move : series that have a time may move to make room} '.self::OPTIONS;
+    protected const CALLED = 'nomada:place {--may-move : move others, too}';
 
     protected $description = 'Find a time for the series that have none yet';
 

@@ -32,13 +32,21 @@ use Nomada\Core\Timetable\Solver\TimetabledSeries;
  */
 abstract class SolverCommand extends Sections
 {
-    /** The options that both have. */
-    protected const OPTIONS =
-        '{--from= : the first day that may change, YYYY-MM-DD; the next school '.
+    /** The name of the command, and options of its own. */
+    protected const CALLED = '';
+
+    protected $signature =
+        'nomada:solver {--from= : the first day that may change, YYYY-MM-DD; the next school '.
         'day by default} {--section=* : sourcedId of sections whose series may move; all where none is given} '.
         '{--pin=* : id of a series that stays} {--students=must : must or should} {--grid=15 : minutes between the '.
-        'starts that are tried} {--hours= : within which sessions may be, as 08:00-17:00; the opening hours by '.
-        'default} {--seconds=10} {--seed=1} {--take : make the changes} {--json}';
+        'starts that are tried} {--hours= : within which sessions may be, as 08:00-17:00; the hours of the term’s '.
+        'rules by default} {--seconds=10} {--seed=1} {--take : make the changes} {--json}';
+
+    public function __construct()
+    {
+        $this->signature = str_replace('nomada:solver', static::CALLED, $this->signature);
+        parent::__construct();
+    }
 
     /** Of {@see Question}. */
     abstract protected function kind(): string;
@@ -96,7 +104,7 @@ abstract class SolverCommand extends Sections
             $given === null
                 ? Question::nextDay($term, $today)
                 : Question::day(LocalDate::parse((string) $given), $term, $today);
-        $hours = $term->hours;
+        $hours = $rules->hours;
         if ($this->option('hours') !== null) {
             $typed = explode('-', (string) $this->option('hours'));
             if (count($typed) !== 2) {

@@ -165,7 +165,7 @@ return [
     'to_place' => [
         'added' => ':title has no time yet. Find one on “Place series”.',
         'minutes' => 'Enter how many minutes a session takes, such as 45.',
-        'per_week' => 'Enter how many sessions a week there are to be, such as 2.',
+        'per_week' => 'Enter the number of sessions a week, such as 2.',
         'removed' => ':title is not needed any more.',
         'title' => 'Enter a title of at most 120 characters.',
     ],
