@@ -10,11 +10,13 @@ use Nomada\Bench\Clashes;
 use Nomada\Bench\Closing;
 use Nomada\Bench\Doors;
 use Nomada\Bench\Expand;
+use Nomada\Bench\FixTimetable;
 use Nomada\Bench\FreeTimes;
 use Nomada\Bench\Killed;
 use Nomada\Bench\Links;
 use Nomada\Bench\Making;
 use Nomada\Bench\Matches;
+use Nomada\Bench\PlaceTimetable;
 use Nomada\Bench\Publishing;
 use Nomada\Bench\Transcripts;
 use Nomada\Bench\WholeSchool;
@@ -35,6 +37,8 @@ $all = [
     'closing' => Closing::class,
     'attendance' => Attendance::class,
     'parts' => Transcripts::class,
+    'fix-clashes' => FixTimetable::class,
+    'place' => PlaceTimetable::class,
 ];
 // Take minutes, and the first kills the database of this machine: only where they are asked for.
 $alone = ['killed' => Killed::class, 'publish-all' => WholeSchool::class];

@@ -120,6 +120,7 @@ final class DemoCommand extends Command
             }
         }
         $this->once('plan', $this->plan(...));
+        $this->once('to place', $this->toPlace(...));
         $this->once(
             'passwords',
             fn (): int => DB::table('people')->update([
@@ -304,7 +305,6 @@ final class DemoCommand extends Command
             ]),
         );
         $this->once('requests', $this->requests(...));
-        $this->once('to place', $this->toPlace(...));
     }
 
     /** What a teacher asks for: a session of today cancelled, and the Thursdays of another section moved to Fridays. */

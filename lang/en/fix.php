@@ -30,6 +30,9 @@ return [
         'fix' => 'Move 1 series|Move all :count series',
         'place' => 'Accept 1 change|Accept all :count changes',
     ],
+    'leave_out' => 'Leave out',
+    'left_out' => '1 change is left out.|:count changes are left out.',
+    'take_all' => 'Put it back',
     'rules' => [
         'title' => 'Rules',
         'own_hours' => 'On students’ own clocks, between',
@@ -53,6 +56,9 @@ return [
         'hours' => 'Supposing that the school is open from :opens to :closes.',
     ],
     'why' => [
+        'series' => 'Series',
+        'put' => 'Put it there',
+        'put_anyway' => 'Put it there all the same',
         'title' => 'Why not?',
         'sum' => 'Why a series cannot be at a time that you choose',
         'days' => 'On',

@@ -7,6 +7,7 @@ return [
     'is' => '1 session a week of :minutes minutes|:count sessions a week of :minutes minutes',
     'find' => 'Find a time…',
     'by_hand' => 'Try a time',
+    'drag' => 'Drag one into the week, or open it to enter a time.',
     'remove' => 'Remove',
     'hint' => 'A series that is needed, and whose time is still to be found. It has no sessions and no join link '
         .'until then.',

@@ -30,6 +30,9 @@ return [
         'fix' => 'Mover 1 serie|Mover las :count series',
         'place' => 'Aceptar 1 cambio|Aceptar los :count cambios',
     ],
+    'leave_out' => 'Dejar fuera',
+    'left_out' => 'Se deja fuera 1 cambio.|Se dejan fuera :count cambios.',
+    'take_all' => 'Volver a incluirlo',
     'rules' => [
         'title' => 'Reglas',
         'own_hours' => 'En la hora local de los estudiantes, entre',
@@ -54,6 +57,9 @@ return [
         'hours' => 'Suponiendo que el centro abre de :opens a :closes.',
     ],
     'why' => [
+        'series' => 'Serie',
+        'put' => 'Ponerla ahí',
+        'put_anyway' => 'Ponerla ahí de todos modos',
         'title' => '¿Por qué no?',
         'sum' => 'Qué impide que una serie esté a la hora que eliges',
         'days' => 'Días',

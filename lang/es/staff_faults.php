@@ -120,6 +120,8 @@ return [
     ],
     'to_place' => [
         'minutes' => 'Una sesión dura de 1 a :n minutos.',
+        'days' => 'Tiene :n sesiones por semana: elige :n días.',
+        'start' => 'Escribe una hora, como 09:15.',
         'per_week' => 'Hay :n días lectivos por semana: escribe de 1 a :n.',
         'until' => 'El final es anterior al comienzo.',
     ],

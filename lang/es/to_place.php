@@ -7,6 +7,7 @@ return [
     'is' => '1 sesión por semana de :minutes minutos|:count sesiones por semana de :minutes minutos',
     'find' => 'Buscar hora…',
     'by_hand' => 'Probar una hora',
+    'drag' => 'Arrastra una a la semana, o ábrela para escribir una hora.',
     'remove' => 'Quitar',
     'hint' => 'Una serie que hace falta y cuya hora está por buscar. Hasta entonces no tiene sesiones ni enlace.',
     'name' => 'Título',

@@ -47,6 +47,7 @@ export const week = Modal => () => ({
             },
             true,
         );
+        document.querySelectorAll('[data-place]').forEach(chip => this.lend(chip, svg));
         svg.addEventListener('keydown', e => this.key(e));
         svg.addEventListener('focusin', e => {
             const a = e.target.closest('[data-move]');
@@ -140,12 +141,13 @@ export const week = Modal => () => ({
             }
         }
         if (!a.busy || (document.activeElement !== a && this.held?.a !== a)) return;
+        this.fill(a.busy, this.top(a) - 3, a.querySelector('rect').getBBox().height + 6);
+    },
+    fill(busy, y, height) {
         const g = this.$root.querySelector('.shades');
-        const block = a.querySelector('rect');
-        const y = this.top(a) - 3;
         g.textContent = '';
         this.columns.forEach(column => {
-            const day = a.busy.days[column.day];
+            const day = busy.days[column.day];
             if (!day || day.closed) return;
             day.spans.forEach(([from, to, is]) => {
                 const [start, end] = [Math.max(from, this.from), Math.min(to, this.to)];
@@ -155,10 +157,49 @@ export const week = Modal => () => ({
                 rect.setAttribute('x', (column.x + (start - this.from) * this.perMinute(column)).toFixed(1));
                 rect.setAttribute('y', y);
                 rect.setAttribute('width', ((end - start) * this.perMinute(column)).toFixed(1));
-                rect.setAttribute('height', block.getBBox().height + 6);
+                rect.setAttribute('height', height);
                 g.append(rect);
             });
         });
+    },
+    // A series without a time is dragged in from beside the week: where its people are free is shaded, and what stands
+    // in the way where it is let go is told on a page of its own.
+    lend(chip, svg) {
+        chip.addEventListener('dragstart', async e => {
+            e.dataTransfer.setData('text/uri-list', chip.href);
+            this.lent = chip;
+            try {
+                const day = this.columns[0].day;
+                const answer = await fetch(chip.dataset.place + '?day=' + day, {
+                    headers: { Accept: 'application/json' },
+                });
+                if (answer.ok && this.lent === chip) this.shadeWeek(await answer.json(), svg);
+            } catch {
+                /* without the server nothing is shaded */
+            }
+        });
+        chip.addEventListener('dragend', () => {
+            this.lent = null;
+            this.unshade();
+        });
+        if (this.takes) return;
+        this.takes = true;
+        svg.addEventListener('dragover', e => {
+            if (this.lent) e.preventDefault();
+        });
+        svg.addEventListener('drop', e => {
+            if (!this.lent) return;
+            e.preventDefault();
+            const x = e.clientX - svg.getBoundingClientRect().left;
+            const column = this.columns.findLast(c => x >= c.x - 6) ?? this.columns[0];
+            const off = Math.round((x - column.x) / this.perMinute(column) / 5) * 5;
+            const minute = Math.max(this.from, Math.min(this.to - 5, this.from + off));
+            const weekday = new Date(column.day + 'T12:00Z').getUTCDay() || 7;
+            window.location = this.lent.href + '&weekdays[]=' + weekday + '&start=' + clock(minute);
+        });
+    },
+    shadeWeek(busy, svg) {
+        this.fill(busy, 0, svg.viewBox.baseVal.height);
     },
     unshade() {
         this.$root.querySelector('.shades').textContent = '';

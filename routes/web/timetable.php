@@ -51,6 +51,16 @@ Route::middleware('auth')->group(function (): void {
                 Route::post('/sections/{section}/to-place', [SeriesToPlaceController::class, 'store'])->name(
                     'to-place.store',
                 );
+                Route::post('/sections/{section}/to-place/{seriesToPlace}/time', [
+                    SeriesToPlaceController::class,
+                    'place',
+                ])->name('to-place.place');
+                Route::get('/sections/{section}/to-place/{seriesToPlace}/busy', [
+                    SeriesToPlaceController::class,
+                    'busy',
+                ])
+                    ->middleware('looks')
+                    ->name('to-place.busy');
                 Route::delete('/sections/{section}/to-place/{seriesToPlace}', [
                     SeriesToPlaceController::class,
                     'destroy',

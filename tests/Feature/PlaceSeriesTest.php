@@ -264,6 +264,39 @@ test('why not: what is in the way at a time, and what would have to move first',
         ->assertSee('No moves of up to four other series make room');
 });
 
+test(
+    'a time is given by hand, from where it was asked about, and the week shades when its people are free',
+    function () {
+        $one = ($this->need)();
+        $this->as('A-1')
+            ->get('/timetable?week=7')
+            ->assertSee('No time yet')
+            ->assertSee('2 sessions a week of 45 minutes');
+        $this->as('T-1')->get('/timetable?week=7')->assertDontSee('No time yet');
+        $spans = $this->as('A-1')
+            ->getJson("/sections/STA/to-place/$one->id/busy?day=2027-02-22")
+            ->json('days.2027-02-22');
+        expect($spans['closed'])
+            ->toBeNull()
+            ->and($spans['spans'])
+            ->toContain([540, 580, 'teacher', 0]);
+        $this->as('A-1')
+            ->get("/timetable/why-not?series={$one->number()}&weekdays[]=1&start=11:00")
+            ->assertSee('It has 2 sessions a week: choose 2 days.');
+        $this->as('A-1')
+            ->get("/timetable/why-not?series={$one->number()}&weekdays[]=1&weekdays[]=3&start=11:00")
+            ->assertSee('Put it there');
+        $put = fn (array $with) => $this->as('A-1')->post("/sections/STA/to-place/$one->id/time", $with);
+        $put(['weekdays' => ['1'], 'start' => '11:00'])->assertSessionHasErrors('weekdays');
+        $put(['weekdays' => ['1', '3']])->assertSessionHasErrors('start');
+        $put(['weekdays' => ['1', '3'], 'start' => '11:00'])->assertRedirect('/sections/STA');
+        expect($this->section('STA')->series()->firstOrFail()->pattern['weekdays'])
+            ->toBe([1, 3])
+            ->and(SeriesToPlace::query()->exists())
+            ->toBeFalse();
+    },
+);
+
 test('a teacher types wishes, which count as cost until the coordinator makes them a rule', function () {
     $this->as('T-1')
         ->post('/timetable/wishes', ['wish_weekday' => '1', 'wish_open' => '09:00', 'wish_close' => '10:00'])

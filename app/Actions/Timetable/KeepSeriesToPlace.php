@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nomada\App\Actions\Timetable;
 
 use Illuminate\Support\Facades\DB;
+use Nomada\App\Models\Term\Person;
 use Nomada\App\Models\Term\Section;
 use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\SeriesToPlace;
@@ -12,10 +13,15 @@ use Nomada\App\Support\Locks;
 use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Timetable\SeriesPlan;
+use Nomada\Core\Timetable\WeeklyPattern;
 
 /** Notes that a section needs a series whose time is still to be found, and forgets it. */
-final class KeepSeriesToPlace
+final readonly class KeepSeriesToPlace
 {
+    public function __construct(private SaveSeries $save)
+    {
+    }
+
     /**
      * @param  LocalDate|null  $until  null for the end of the term
      *
@@ -66,6 +72,40 @@ final class KeepSeriesToPlace
                 'ends_on' => $until?->iso(),
             ]);
         });
+    }
+
+    /**
+     * Gives one a time by hand.
+     *
+     * @param  list<int>  $weekdays  as many as it has sessions a week
+     * @param  int  $start  minutes from midnight on the school's clock
+     *
+     * @throws Fault where the days are not as many, or a session would go beyond midnight
+     */
+    public function place(SeriesToPlace $one, array $weekdays, int $start, Person $by): Series
+    {
+        if (count($weekdays) !== $one->per_week) {
+            throw new Fault('to_place.days', 'weekdays', ['n' => $one->per_week]);
+        }
+        $section = $one->section->loadMissing(['term.school', 'term.closures']);
+        $plan = $one->plan($section->term);
+
+        return ($this->save)(
+            $section,
+            new SeriesPlan(
+                new WeeklyPattern($weekdays),
+                $plan->from,
+                $plan->end,
+                $start,
+                $plan->minutes,
+                $plan->zone,
+            ),
+            $one->title,
+            null,
+            $by,
+            null,
+            $one,
+        );
     }
 
     public function remove(SeriesToPlace $one): void

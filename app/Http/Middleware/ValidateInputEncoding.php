@@ -29,6 +29,7 @@ final class ValidateInputEncoding
         'files',
         'labels',
         'moves',
+        'out',
         'parts',
         'pins',
         'people',

@@ -10,7 +10,9 @@ use Nomada\App\Models\Timetable\Series;
 use Nomada\App\Models\Timetable\Session;
 use Nomada\App\Queries\FreeTimesQuery;
 use Nomada\App\Support\Say;
+use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
+use Nomada\Core\Term\TypedDate;
 use Nomada\Core\Timetable\BusyDay;
 use Nomada\Core\Timetable\SessionState;
 
@@ -25,14 +27,28 @@ final readonly class BusyRow
     }
 
     /**
+     * The same for a section in the week of a day: where a series without a time could go.
+     *
+     * @param  string  $typed  the day
+     * @return array{days: array<string, array{closed: string|null, spans: list<array{int, int, string, int}>}>}
+     *
+     * @throws Fault where it is none of the term
+     */
+    public function ofSection(Section $section, string $typed): array
+    {
+        $term = $section->term->calendar();
+        $day = TypedDate::read($typed, $term->first, $term->last, 'day');
+
+        return $this->week($section, $day->monday(), [$section->id], null, []);
+    }
+
+    /**
      * @return array{days: array<string, array{closed: string|null, spans: list<array{int, int, string, int}>}>} by
      *   date; spans are from, to (minutes of the school's clock), free, students or teacher, and how many
      */
     public function data(Section $section, Series $series, Session $session): array
     {
-        $term = $section->term->calendar();
         $monday = LocalDate::parse($session->day)->monday();
-        $busy = $this->free->busy($series->sectionIds(), $series->id, $monday, $monday->plus(6));
         $own = DB::table('sessions')
             ->where('series_id', $series->id)
             ->where('state', SessionState::Planned)
@@ -42,7 +58,23 @@ final readonly class BusyRow
                 DB::raw("(day - date '1970-01-01') as n"),
                 DB::raw('extract(epoch from starts_at)::bigint as s'),
                 DB::raw('extract(epoch from ends_at)::bigint as e'),
-            ]);
+            ])
+            ->map(fn (\stdClass $r): array => [(int) $r->n, (int) $r->s, (int) $r->e])
+            ->all();
+
+        return $this->week($section, $monday, $series->sectionIds(), $series->id, array_values($own));
+    }
+
+    /**
+     * @param  list<int>  $sections  who meets
+     * @param  int|null  $but  the series whose sessions are in nobody's way
+     * @param  list<array{int, int, int}>  $own  sessions that are, all the same: day number, UTC start, UTC end
+     * @return array{days: array<string, array{closed: string|null, spans: list<array{int, int, string, int}>}>}
+     */
+    private function week(Section $section, LocalDate $monday, array $sections, ?int $but, array $own): array
+    {
+        $term = $section->term->calendar();
+        $busy = $this->free->busy($sections, $but, $monday, $monday->plus(6));
         $days = [];
         for ($n = 0; $n < 7; $n++) {
             $day = $monday->day + $n;
@@ -56,11 +88,9 @@ final readonly class BusyRow
                             fn (array $b): array => [$local($b[0]), $local($b[1])],
                             $busy['teachers'][$day] ?? [],
                         ),
-                        ...array_values(
-                            $own
-                                ->where('n', $day)
-                                ->map(fn (\stdClass $r): array => [$local((int) $r->s), $local((int) $r->e)])
-                                ->all(),
+                        ...array_map(
+                            fn (array $s): array => [$local($s[1]), $local($s[2])],
+                            array_values(array_filter($own, fn (array $s): bool => $s[0] === $day)),
                         ),
                     ],
                     array_map(

@@ -104,6 +104,18 @@ final readonly class Solution
     }
 
     /**
+     * The same with some moves left out; what it comes to then is not worked out again.
+     *
+     * @param  list<int>  $series
+     */
+    public function without(array $series): self
+    {
+        $moves = array_filter($this->moves, fn (SolverMove $m): bool => ! in_array($m->series, $series, true));
+
+        return new self(...['moves' => array_values($moves)] + get_object_vars($this));
+    }
+
+    /**
      * What is left of what was asked: to place series says nothing of clashes between those that stay.
      *
      * @return list<Left>

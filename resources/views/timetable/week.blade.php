@@ -1,4 +1,4 @@
-@props(['page', 'drawing' => $page->drawing()])
+@props(['page', 'toPlace' => [], 'drawing' => $page->drawing()])
 <x-app :title="__('week.title')">
     <div class="bar">
         <h1>{{ $page->one === null ? __('week.week', ['n' => $page->week]) : Say::day($page->one) }}</h1>
@@ -19,6 +19,20 @@
     </div>
     @if ($page->one !== null)
         @include('timetable.week.clock')
+    @endif
+    @if ($toPlace !== [])
+        <div class="to-place" role="group" aria-label="{{ __('to_place.title') }}">
+            <b>{{ __('to_place.title') }}</b>
+            @foreach ($toPlace as $one)
+                <a class="pill" draggable="true" data-place="{{ route('to-place.busy', [$one->code, $one->toPlace->id]) }}"
+                    href="{{ route('why-not', ['series' => $one->number]) }}">{{ $one->name }}
+                    <small>{{ trans_choice('to_place.is', $one->toPlace->per_week, [
+                        'minutes' => $one->toPlace->minutes,
+                    ]) }}</small></a>
+            @endforeach
+            <a href="{{ route('fix', 'place') }}">{{ __('to_place.find') }}</a>
+            <small class="quiet">{{ __('to_place.drag') }}</small>
+        </div>
     @endif
     @if ($page->panel === null)
         <x-faults class="fault" :of="['move_day', 'move_start', 'move_end', 'reach', 'session']" />

@@ -7,7 +7,7 @@
     <x-faults class="fault" :of="['series', 'weekdays', 'start']" />
     <form class="card-s" method="get" action="{{ route('why-not') }}">
         <div class="fix-question">
-            <label for="series">{{ __('moves.series') }}</label>
+            <label for="series">{{ __('fix.why.series') }}</label>
             <select class="form-select" id="series" name="series">
                 <option value=""></option>
                 @foreach ($page->series as $number => $name)
@@ -32,6 +32,15 @@
     @elseif ($page->when !== '')
         <div role="status" class="mt-3">
             <h2 class="{{ $page->obstacles === [] ? 'good' : 'todo' }}">{{ $page->verdict() }}</h2>
+            @if ($page->toPlace !== null)
+                <form method="post" action="{{ route('to-place.place', [$page->toPlace->section, $page->toPlace->id]) }}">@csrf
+                    @foreach ($page->on as $weekday)
+                        <input type="hidden" name="weekdays[]" value="{{ $weekday }}">
+                    @endforeach
+                    <input type="hidden" name="start" value="{{ $page->start }}">
+                    <button class="btn btn-side">{{ __($page->obstacles === [] ? 'fix.why.put' : 'fix.why.put_anyway') }}</button>
+                </form>
+            @endif
             @if ($page->obstacles !== [])
                 <h3>{{ __('fix.why.obstacles') }}</h3>
                 <ul>

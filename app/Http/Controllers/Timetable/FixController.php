@@ -54,19 +54,27 @@ final class FixController extends Controller
         return redirect()->route('fix', $run->kind);
     }
 
-    public function preview(int $solverRun, int $answer, FixPreview $preview): View
+    public function preview(Request $request, int $solverRun, int $answer, FixPreview $preview): View
     {
         $run = SolverRun::ofTerm($this->term(), $solverRun);
 
         return view('timetable.fix-preview', [
-            'page' => $preview->of($run, $run->solution($answer), $answer),
+            'page' => $preview->of($run, $run->solution($answer), $answer, self::out($request)),
         ]);
+    }
+
+    /** @return list<int> series whose moves are left out */
+    private static function out(Request $request): array
+    {
+        return array_values(
+            array_map(intval(...), array_filter((array) $request->input('out', []), is_scalar(...))),
+        );
     }
 
     public function take(Request $request, int $solverRun, int $answer, TakeSolution $take): RedirectResponse
     {
         $run = SolverRun::ofTerm($this->term(), $solverRun);
-        $solution = $run->solution($answer);
+        $solution = $run->solution($answer)->without(self::out($request));
         $take($run, $solution, $this->person($request));
 
         return redirect()

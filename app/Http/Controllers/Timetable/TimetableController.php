@@ -7,6 +7,7 @@ namespace Nomada\App\Http\Controllers\Timetable;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Nomada\App\Http\Controllers\Controller;
+use Nomada\App\View\Timetable\Fix\FixSeries;
 use Nomada\App\View\Timetable\Week\SheetsPage;
 use Nomada\App\View\Timetable\Week\WeekFilter;
 use Nomada\App\View\Timetable\Week\WeekQuery;
@@ -26,6 +27,7 @@ final class TimetableController extends Controller
                 $request->integer('session'),
                 WeekFilter::of($request),
             ),
+            'toPlace' => $this->person($request)->isCoordinator() ? FixSeries::toPlace($this->term()) : [],
         ]);
     }
 

@@ -36,8 +36,10 @@ final readonly class FixPreview
     ) {
     }
 
-    public function of(SolverRun $run, Solution $solution, int $n): FixPreviewPage
+    /** @param  list<int>  $out  series whose moves are left out */
+    public function of(SolverRun $run, Solution $whole, int $n, array $out): FixPreviewPage
     {
+        $solution = $whole->without($out);
         $series = Series::query()
             ->with(['section.term.school', 'section.term.closures'])
             ->findMany($solution->series())
@@ -86,15 +88,17 @@ final readonly class FixPreview
             $after,
             $this->people($sections),
             $fault,
+            $out,
         );
     }
 
-    /** @return array{name: string, code: string, effect: string, drops: list<string>} */
+    /** @return array{series: int, name: string, code: string, effect: string, drops: list<string>} */
     private function placed(SeriesToPlace $one, SolverMove $move): array
     {
         $name = $one->section->name();
 
         return [
+            'series' => $move->series,
             'name' => $name.($one->title === $one->section->title ? '' : ", $one->title"),
             'code' => $one->section->sourced_id,
             'effect' => FixSeries::whenOf($move->plan).
@@ -106,7 +110,7 @@ final readonly class FixPreview
         ];
     }
 
-    /** @return array{name: string, code: string, effect: string, drops: list<string>} */
+    /** @return array{series: int, name: string, code: string, effect: string, drops: list<string>} */
     private function line(Series $series, ScheduleReconciliation $laying): array
     {
         $section = $series->section;
@@ -115,6 +119,7 @@ final readonly class FixPreview
         );
 
         return [
+            'series' => $series->id,
             'name' => $section->name().($series->title === $section->title ? '' : ", $series->title"),
             'code' => $section->sourced_id,
             'effect' => implode(

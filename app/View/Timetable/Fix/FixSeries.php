@@ -19,6 +19,7 @@ final readonly class FixSeries
      * @param  int  $number  in the solver's problem
      * @param  string  $code  of its section
      * @param  SeriesPlan|null  $plan  null where it has no time yet
+     * @param  SeriesToPlace|null  $toPlace  what it is to be, where it has none
      */
     public function __construct(
         public int $number,
@@ -27,6 +28,7 @@ final readonly class FixSeries
         public string $code,
         public string $sectionName,
         public ?SeriesPlan $plan,
+        public ?SeriesToPlace $toPlace = null,
     ) {
     }
 
@@ -43,15 +45,28 @@ final readonly class FixSeries
         foreach ($timetabled as $one) {
             $out[$one->id] = self::of($one->id, $one->section, $one->title, $one->stretches()->last());
         }
+
+        return $out + self::toPlace($term);
+    }
+
+    /** @return array<int, self> those that have no time yet, by number */
+    public static function toPlace(Term $term): array
+    {
+        $out = [];
         foreach (SeriesToPlace::ofTerm($term)->get() as $one) {
-            $out[$one->number()] = self::of($one->number(), $one->section, $one->title, null);
+            $out[$one->number()] = self::of($one->number(), $one->section, $one->title, null, $one);
         }
 
         return $out;
     }
 
-    private static function of(int $number, Section $section, string $title, ?SeriesPlan $plan): self
-    {
+    private static function of(
+        int $number,
+        Section $section,
+        string $title,
+        ?SeriesPlan $plan,
+        ?SeriesToPlace $toPlace = null,
+    ): self {
         $name = $section->name();
 
         return new self(
@@ -61,7 +76,16 @@ final readonly class FixSeries
             $section->sourced_id,
             $name,
             $plan,
+            $toPlace,
         );
+    }
+
+    /** Sessions a week on different days; null where its pattern has no weekdays. */
+    public function perWeek(): ?int
+    {
+        $days = $this->plan === null ? [] : PlacesOfSeries::weekdaysOf($this->plan);
+
+        return $this->toPlace->per_week ?? ($days === [] ? null : count($days));
     }
 
     /** `Thu 10:30–11:15`; how it is told that there is no time yet */

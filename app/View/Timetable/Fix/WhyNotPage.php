@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Nomada\App\View\Timetable\Fix;
 
+use Nomada\App\Models\Timetable\SeriesToPlace;
+
 /** Why a series is not at a time that somebody points at. */
 final readonly class WhyNotPage
 {
     /**
      * @param  array<int, string>  $series  names by number
      * @param  int  $chosen  number, 0 where none is chosen yet
+     * @param  SeriesToPlace|null  $toPlace  the chosen one, where it has no time yet
      * @param  array<int, string>  $weekdays  of the term
      * @param  list<int>  $on  the chosen ones
      * @param  string  $when  the time that was asked about; '' where none was
@@ -20,6 +23,7 @@ final readonly class WhyNotPage
     public function __construct(
         public array $series,
         public int $chosen,
+        public ?SeriesToPlace $toPlace,
         public array $weekdays,
         public array $on,
         public string $start,

@@ -55,6 +55,10 @@ final readonly class WhyNotQuery
         $rules = $this->rules->of($term);
         try {
             if ($one !== null && $start !== null) {
+                $n = $one->perWeek();
+                if ($n !== null && count($weekdays) !== $n) {
+                    throw new Fault('to_place.days', 'weekdays', ['n' => $n]);
+                }
                 [$problem, $place] = $this->problem($term, $rules, $number, $weekdays, $start);
                 $deadline = new Deadline(fn (): float => microtime(true), self::SECONDS);
                 $answer = WhyNot::at($problem, $number, $place, $deadline);
@@ -67,6 +71,7 @@ final readonly class WhyNotQuery
         return new WhyNotPage(
             $names,
             $one === null ? 0 : $number,
+            $one?->toPlace,
             $days,
             $weekdays,
             $start === null ? '' : TypedTime::format($start),

@@ -44,7 +44,10 @@ final readonly class WishesPage
                 ->get() as $row
         ) {
             $isWhole = $row->from_minute === 0 && $row->to_minute === 1440;
-            $time = TypedTime::format($row->from_minute).'–'.TypedTime::format($row->to_minute);
+            $time =
+                TypedTime::format($row->from_minute).
+                '–'.
+                ($row->to_minute === 1440 ? '24:00' : TypedTime::format($row->to_minute));
             $wishes[] = [
                 'id' => $row->id,
                 'teacher' => $row->person->name(),

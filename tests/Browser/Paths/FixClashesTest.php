@@ -1,0 +1,43 @@
+<?php
+
+use Illuminate\Support\Facades\DB;
+use Tests\Support\RunningCopy;
+
+// From clashes to a timetable without them, in the real interface. The steps follow each other.
+
+test(
+    'clashes are fixed: computed, one pinned, computed again, one left out, accepted, told, and undone',
+    function () {
+        $copy = RunningCopy::shared();
+        $copy->freshDemo();
+        $b = browser()->as($copy->url(), 'A-01', '/timetable/clashes');
+        $clashes = fn (): int => DB::table('clashes')->where('kind', 'students')->count();
+        $before = $clashes();
+        $b->press('Fix clashes…')->see('Nothing computed yet')->press('Compute')->see('2 moves fix all of them');
+        $b->press('Pin Y8 History and compute again')->see('Y8 Marine Science')->see('2 moves fix all of them');
+        $b->press('Preview changes…')->see('get a changed timetable')->press('Leave out: Y8 Marine Science');
+        $b->see('1 change is left out.')->press('Move 1 series')->see('1 series moved.');
+        expect($clashes())->toBe($before - 1);
+
+        // What has moved is told, and waits for publishing.
+        $b->open('/sections/9MUS')->see('moved');
+        $b->open('/publishing')->see('Y9 Music Workshop');
+
+        $b->open('/sections/9MUS')->press('Undo from')->see('Undone');
+        expect($clashes())->toBe($before);
+    },
+);
+
+test('series without a time get one, and a time that is pointed at is explained', function () {
+    $copy = RunningCopy::shared();
+    $b = browser()->as($copy->url(), 'A-01', '/');
+    $b->open('/timetable/place')->see('3 series have no time yet')->press('Compute')->see('3 series placed');
+    $b->press('Why not?')->see('Why a series cannot be at a time');
+    $b->script("document.querySelector('[name=series] option:last-child').selected = true");
+    $b->fill('start', '10:00')->press('Look')->see('choose');
+    $b->open('/timetable/place')->press('Preview changes…')->press('Accept all 3 changes');
+    $b->see('3 series changed in one step.');
+    expect(DB::table('series_to_place')->count())->toBe(0);
+    $b->open('/sections/7ART')->see('Art studio')->press('Undo planned')->see('Undone');
+    expect(DB::table('series_to_place')->count())->toBe(3);
+});
