@@ -162,8 +162,8 @@ export const week = Modal => () => ({
             });
         });
     },
-    // A series without a time is dragged in from beside the week: where its people are free is shaded, and what stands
-    // in the way where it is let go is told on a page of its own.
+    // A series without a time is dragged in from beside the week: where its people are free is shaded, and what is in
+    // the way where it is let go stands on a page of its own.
     lend(chip, svg) {
         chip.addEventListener('dragstart', async e => {
             e.dataTransfer.setData('text/uri-list', chip.href);

@@ -10,7 +10,7 @@ use Nomada\Core\Fault;
 use Nomada\Core\Term\LocalDate;
 use Nomada\Core\Term\TypedDate;
 
-/** A series whose time is to be found: how many sessions a week, how long, from when and until. */
+/** A series without a time: how many sessions a week, how long, from when and until. */
 final class SeriesToPlaceRequest extends FormRequest
 {
     /** @return array<string, mixed> */

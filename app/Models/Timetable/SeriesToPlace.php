@@ -16,7 +16,8 @@ use Nomada\Core\Timetable\Solver\TimetabledSeries;
 use Nomada\Core\Timetable\WeeklyPattern;
 
 /**
- * A series that is to be, and has no time yet: no sessions and no join link. With its time it becomes a {@see Series}.
+ * A series that a section needs, and that has no time yet: no sessions and no join link. With its time it becomes a
+ * {@see Series}.
  *
  * @property int $id
  * @property int $section_id

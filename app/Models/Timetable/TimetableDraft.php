@@ -21,7 +21,7 @@ use Nomada\Core\Timetable\Solver\Solution;
  * @property int $from_term_id whose series it has
  * @property int|null $person_id who made it
  * @property string $title
- * @property bool $is_anew whether every series looks for a time anew; else only clashes are fixed
+ * @property bool $is_anew whether every series gets a new time; else only clashes are fixed
  * @property array<string, mixed> $question
  * @property SolverState $state
  * @property float $seconds that the solver has been looking

@@ -271,7 +271,7 @@ final class Arrangement
     }
 
     /**
-     * What a series costs at a place, by itself and with the others where they are.
+     * What a series costs at a place, alone and with the others where they are.
      *
      * @param  array<int, list<array{int, Block, SharedPeople, int}>>  $near
      * @param  array<int, array{int, int, array<int, int>}>  $met  by block: places share most of their sessions

@@ -31,7 +31,7 @@ final readonly class Candidate
     ) {
     }
 
-    /** Where a series is that has no time yet: nowhere, which must be mended. */
+    /** Where a series is that has no time yet: nowhere, which counts as one clash that must be fixed. */
     public static function nowhere(): self
     {
         return new self([], 0, [], array_replace(Score::NONE, [Score::MUST => 1]), null, ['no_time']);

@@ -104,7 +104,7 @@ final class ProblemBuilder
     }
 
     /**
-     * Deals the series that are hosted out to so many accounts, those with most sessions first, each to the first
+     * Deals the series that are hosted out to some accounts, those with most sessions first, each to the first
      * account that is free at all its times.
      *
      * @param  list<TimetabledSeries>  $all

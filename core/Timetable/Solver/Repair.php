@@ -29,14 +29,14 @@ final class Repair
 
     private bool $isCut = false;
 
-    /** @var list<int> what the places of all series cost by themselves, and those pairs of which both are decided */
+    /** @var list<int> what the places of all series cost, and those pairs of which both are decided */
     private array $sure = Score::NONE;
 
     /**
      * @param  int  $allowed  must-fix clashes that may be left
      * @param  int  $most  moves at most; what has moved in the arrangement already is not counted, and stays so
      * @param  int  $mostSteps  places looked up at most
-     * @param  list<list<int>>|null  $gains  by how much n moves could lower what places cost by themselves, at most,
+     * @param  list<list<int>>|null  $gains  by how much n moves could lower the cost of places at most,
      *   for each n ({@see gains()}); with it, what cannot beat the best found, moves being equal, is not followed
      * @param  list<int>  $known  the score to beat where there is one
      */
@@ -61,7 +61,7 @@ final class Repair
     }
 
     /**
-     * By how much so many moves could lower, at most, what places cost by themselves.
+     * By how much a number of moves could lower the cost of places, at most.
      *
      * @return list<list<int>> by the number of moves, in the order of {@see Score}
      */

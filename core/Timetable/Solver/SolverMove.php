@@ -21,7 +21,7 @@ final readonly class SolverMove
      *   busy
      * @param  list<Reason>  $room  the clashes that it would have with series that moved, if it stayed
      * @param  int  $sessions  that it has from then on
-     * @param  Score  $cost  of the place by itself, compared with where it was
+     * @param  Score  $cost  of the place alone, compared with where it was
      */
     public function __construct(
         public int $series,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nomada\Core\Timetable\Solver;
 
-/** What is supposed to be otherwise than it is, to see how many moves that would need. */
+/** What a coordinator supposes, to see how many moves it would need. */
 final readonly class WhatIf
 {
     /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nomada\Core\Timetable\Solver;
 
 /**
- * Why a series is not at some time: what stands in the way there, and the shortest chain of moves of other series that
+ * Why a series is not at some time: what is in the way there, and the shortest chain of moves of other series that
  * would make room for it.
  *
  * @phpstan-import-type Reason from SolverMove
@@ -19,8 +19,8 @@ final readonly class WhyNot
 
     /**
      * @param  list<Reason>  $obstacles
-     * @param  list<SolverMove>|null  $chain  the moves of others; empty where nothing is in the way, null where none
-     *   was found that makes room
+     * @param  list<SolverMove>|null  $chain  the moves of others; empty where nothing is in the way, null where no
+     *   chain was found that makes room
      * @param  bool  $isComplete  whether all chains up to LONGEST moves were looked at, so that there is none shorter
      */
     private function __construct(public array $obstacles, public ?array $chain, public bool $isComplete)

@@ -19,7 +19,7 @@ final readonly class FixSeries
      * @param  int  $number  in the solver's problem
      * @param  string  $code  of its section
      * @param  SeriesPlan|null  $plan  null where it has no time yet
-     * @param  SeriesToPlace|null  $toPlace  what it is to be, where it has none
+     * @param  SeriesToPlace|null  $toPlace  what is needed, where it has none
      */
     public function __construct(
         public int $number,
@@ -88,7 +88,7 @@ final readonly class FixSeries
         return $this->toPlace->per_week ?? ($days === [] ? null : count($days));
     }
 
-    /** `Thu 10:30–11:15`; how it is told that there is no time yet */
+    /** `Thu 10:30–11:15`; words for having no time yet */
     public function when(): string
     {
         return $this->plan === null ? (string) __('fix.no_time') : self::whenOf($this->plan);

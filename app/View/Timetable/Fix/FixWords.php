@@ -21,7 +21,7 @@ final readonly class FixWords
     /** The most clashes of a move that are named one by one. */
     private const NAMED = 3;
 
-    /** What an answer is told by. */
+    /** The sums of an answer. */
     private const SUMS = ['must', 'students', 'hours', 'lost'];
 
     /** @param  array<int, FixSeries>  $series  by number */
