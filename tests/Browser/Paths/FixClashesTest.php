@@ -24,7 +24,7 @@ test(
 
         // What has moved is told, and waits for publishing.
         $b->open('/sections/9MUS')->see('from Wed 10 Feb: Every second week, Fri 14:15');
-        $b->open('/publishing')->see('Y9 Music Workshop');
+        $b->open('/publishing?show=all')->see('Y9 Music Workshop');
 
         $b->open('/sections/9MUS')->press('Undo from')->see('Undone');
         expect($clashes())->toBe($before);
