@@ -8,6 +8,7 @@ return [
     'find' => 'Find a time…',
     'by_hand' => 'Try a time',
     'drag' => 'Drag one into the week, or open it to enter a time.',
+    'all' => 'All :n',
     'remove' => 'Remove',
     'hint' => 'A series that is needed, and whose time is still to be found. It has no sessions and no join link '
         .'until then.',

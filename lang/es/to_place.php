@@ -8,6 +8,7 @@ return [
     'find' => 'Buscar hora…',
     'by_hand' => 'Probar una hora',
     'drag' => 'Arrastra una a la semana, o ábrela para escribir una hora.',
+    'all' => 'Las :n',
     'remove' => 'Quitar',
     'hint' => 'Una serie que hace falta y cuya hora está por buscar. Hasta entonces no tiene sesiones ni enlace.',
     'name' => 'Título',

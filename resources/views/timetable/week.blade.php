@@ -20,20 +20,7 @@
     @if ($page->one !== null)
         @include('timetable.week.clock')
     @endif
-    @if ($toPlace !== [])
-        <div class="to-place" role="group" aria-label="{{ __('to_place.title') }}">
-            <b>{{ __('to_place.title') }}</b>
-            @foreach ($toPlace as $one)
-                <a class="pill" draggable="true" data-place="{{ route('to-place.busy', [$one->code, $one->toPlace->id]) }}"
-                    href="{{ route('why-not', ['series' => $one->number]) }}">{{ $one->name }}
-                    <small>{{ trans_choice('to_place.is', $one->toPlace->per_week, [
-                        'minutes' => $one->toPlace->minutes,
-                    ]) }}</small></a>
-            @endforeach
-            <a href="{{ route('fix', 'place') }}">{{ __('to_place.find') }}</a>
-            <small class="quiet">{{ __('to_place.drag') }}</small>
-        </div>
-    @endif
+    @includeWhen($toPlace !== [], 'timetable.week.to-place')
     @if ($page->panel === null)
         <x-faults class="fault" :of="['move_day', 'move_start', 'move_end', 'reach', 'session']" />
     @endif

@@ -44,3 +44,23 @@ test('series without a time get one, and a time that is pointed at is explained'
     $b->open('/sections/7ART')->see('Art studio')->press('Undo all 3')->see('Undone');
     expect(DB::table('series_to_place')->count())->toBe(3);
 });
+
+test('a series without a time is dragged into the week, and told what is in the way there', function () {
+    $copy = RunningCopy::shared();
+    $b = browser()->as($copy->url(), 'A-01', '/timetable?week=8')->see('No time yet');
+    // The driver's mouse does not drag what the browser itself drags: the events are sent as it would send them.
+    $b->script(
+        <<<'JS'
+        const [chip, svg] = ['[data-place]', '.grid-week'].map(css => document.querySelector(css));
+        const box = svg.getBoundingClientRect();
+        const at = { dataTransfer: new DataTransfer(), bubbles: true, cancelable: true, clientX: box.left + 400 };
+        chip.dispatchEvent(new DragEvent('dragstart', at));
+        window.drop = () => svg.dispatchEvent(new DragEvent('drop', at));
+        JS
+        ,
+    );
+    $b->wait(fn (): bool => $b->count('.shade.is-free') > 0, 'the week to be shaded');
+    $b->script('window.drop()');
+    $b->see('Why a series cannot be at a time')->see('Put it there')->press('Put it there')->see('Art studio');
+    expect(DB::table('series_to_place')->count())->toBe(2);
+});
