@@ -18,10 +18,24 @@ use Tests\Core\Scenario;
 
 const DAYS_AHEAD = 10;
 
-/** A place on weekdays 1 to 5 of two weeks. */
-function place(array $weekdays, int $start, int $minutes, array $cost = [], bool $isNow = false): Candidate
-{
-    $days = array_filter(range(0, DAYS_AHEAD - 1), fn (int $d): bool => in_array(($d % 5) + 1, $weekdays, true));
+/**
+ * A place on weekdays 1 to 5 of two weeks.
+ *
+ * @param  callable(int): bool  $meets  on which of its days: every second week, a letter of a rotation, not a closed
+ *   one
+ */
+function place(
+    array $weekdays,
+    int $start,
+    int $minutes,
+    callable $meets,
+    array $cost = [],
+    bool $isNow = false,
+): Candidate {
+    $days = array_filter(
+        range(0, DAYS_AHEAD - 1),
+        fn (int $d): bool => in_array(($d % 5) + 1, $weekdays, true) && $meets($d),
+    );
 
     return new Candidate(
         $weekdays,
@@ -37,15 +51,22 @@ function randomProblem(int $seed, int $n, int $most): Problem
 {
     $r = new Randomizer(new Mt19937($seed));
     $series = $shared = [];
-    $places = function (int $weekdays, int $minutes, int $most, bool $isNow) use ($r): array {
+    $closed = $r->getInt(0, 2 * DAYS_AHEAD);
+    $kinds = [
+        fn (int $d): bool => $d !== $closed,
+        fn (int $d): bool => $d !== $closed && $d < 5,
+        fn (int $d): bool => $d !== $closed && $d >= 5,
+    ];
+    $places = function (int $weekdays, int $minutes, int $most, bool $isNow, callable $meets) use ($r): array {
         $out = [];
         for ($i = 0; $i < $most; $i++) {
-            $on = array_slice($r->shuffleArray([1, 2, 3]), 0, $weekdays);
+            $on = array_slice($r->shuffleArray($weekdays === 5 ? [1, 2, 3, 4, 5] : [1, 2, 3]), 0, $weekdays);
             sort($on);
             $one = place(
                 $on,
                 540 + 20 * $r->getInt(0, max(3, intdiv($most, 4))),
                 $minutes,
+                $meets,
                 [
                     Score::MUST => (int) ($r->getInt(1, 6) === 1),
                     Score::MOVED => (int) ! $isNow,
@@ -62,8 +83,15 @@ function randomProblem(int $seed, int $n, int $most): Problem
     };
     for ($id = 1; $id <= $n; $id++) {
         $weekdays = $r->getInt(1, 2);
-        [$now] = $r->getInt(1, 5) === 1 ? [Candidate::nowhere()] : $places($weekdays, 45, 1, true);
-        $others = $places($weekdays, 45, $most, false);
+        $meets = $kinds[$r->getInt(0, 2)];
+        $letter = $r->getInt(0, 9);
+        if ($letter < 3) {
+            // A letter of a rotation of three days, which keeps its days wherever it goes.
+            $weekdays = 5;
+            $meets = fn (int $d): bool => $d !== $closed && $d % 3 === $letter;
+        }
+        [$now] = $r->getInt(1, 5) === 1 ? [Candidate::nowhere()] : $places($weekdays, 45, 1, true, $meets);
+        $others = $places($weekdays, 45, $most, false, $meets);
         $series[$id] = new MovableSeries($id, $now, $r->getInt(1, 5) === 1, fn (): array => $others);
     }
     for ($a = 1; $a <= $n; $a++) {
