@@ -118,7 +118,7 @@ return [
     ],
     'to_place' => [
         'minutes' => 'A session takes 1 to :n minutes.',
-        'days' => 'It has :n sessions a week: choose :n days.',
+        'days' => 'Choose as many days as it has sessions a week: :n.',
         'start' => 'Enter a time, such as 09:15.',
         'per_week' => 'There are :n school days a week: enter 1 to :n.',
         'until' => 'The end is before the beginning.',

@@ -120,7 +120,7 @@ return [
     ],
     'to_place' => [
         'minutes' => 'Una sesión dura de 1 a :n minutos.',
-        'days' => 'Tiene :n sesiones por semana: elige :n días.',
+        'days' => 'Elige tantos días como sesiones tiene por semana: :n.',
         'start' => 'Escribe una hora, como 09:15.',
         'per_week' => 'Hay :n días lectivos por semana: escribe de 1 a :n.',
         'until' => 'El final es anterior al comienzo.',

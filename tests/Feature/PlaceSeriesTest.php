@@ -250,7 +250,9 @@ test('why not: what is in the way at a time, and what would have to move first',
     $ask(['weekdays' => [3], 'start' => '11:00'])->assertSee(
         'Nothing prevents it: Y8 Statistics can be on Wed 11:00–11:45.',
     );
-    $ask(['weekdays' => [1, 3], 'start' => '11:00'])->assertSee('It cannot be there');
+    $ask(['weekdays' => [1, 3], 'start' => '11:00'])->assertSee(
+        'Choose as many days as it has sessions a week: 1.',
+    );
     $ask(['weekdays' => [3], 'start' => 'noonish'])->assertSessionHasErrors('start');
     TeacherWishRow::query()->create([
         'person_id' => personCalled('T-1')->id,
@@ -282,7 +284,7 @@ test(
             ->toContain([540, 580, 'teacher', 0]);
         $this->as('A-1')
             ->get("/timetable/why-not?series={$one->number()}&weekdays[]=1&start=11:00")
-            ->assertSee('It has 2 sessions a week: choose 2 days.');
+            ->assertSee('Choose as many days as it has sessions a week: 2.');
         $this->as('A-1')
             ->get("/timetable/why-not?series={$one->number()}&weekdays[]=1&weekdays[]=3&start=11:00")
             ->assertSee('Put it there');

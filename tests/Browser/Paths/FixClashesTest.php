@@ -37,7 +37,7 @@ test('series without a time get one, and a time that is pointed at is explained'
     $b->open('/timetable/place')->see('3 series have no time yet')->press('Compute')->see('3 series placed');
     $b->press('Why not?')->see('Why a series cannot be at a time');
     $b->script("document.querySelector('[name=series] option:last-child').selected = true");
-    $b->fill('start', '10:00')->press('Look')->see('choose');
+    $b->fill('start', '10:00')->press('Look')->see('Choose as many days');
     $b->open('/timetable/place')->press('Preview changes…')->press('Accept all 3 changes');
     $b->see('3 series changed in one step.');
     expect(DB::table('series_to_place')->count())->toBe(0);

@@ -174,7 +174,9 @@ test('a timetable\'s rows: a rule till its last session, dates one by one', func
         own: new SessionOverrides($sessions[4]->day),
     );
     $extra = new PlannedSession($sessions[4]->day + 9, 1, 2, own: new SessionOverrides(isExtra: true));
-    expect(TimetableWriter::rows('MAR', 'Marine', $plan, [$extra, $moved, ...array_slice($sessions, 0, 4)], 'uid-1'))
+    expect(
+        TimetableWriter::rows('MAR', 'Marine', $plan, [$extra, $moved, ...array_slice($sessions, 0, 4)], 'uid-1'),
+    )
         ->toBe([
             [
                 'MAR',
@@ -184,6 +186,8 @@ test('a timetable\'s rows: a rule till its last session, dates one by one', func
                 'Europe/Madrid',
                 'FREQ=WEEKLY;BYDAY=TU,TH;UNTIL=20270126T090000Z',
                 'uid-1',
+                '',
+                '',
             ],
         ])
         ->and(TimetableWriter::rows('MAR', 'Marine', $plan, [$extra]))
@@ -191,9 +195,12 @@ test('a timetable\'s rows: a rule till its last session, dates one by one', func
     $days = array_map(fn (string $d): int => LocalDate::parse($d)->day, ['2027-01-14', '2027-02-02']);
     $dates = Scenario::plan(new DatesPattern($days), '2027-01-12');
     expect(TimetableWriter::rows('MAR', 'M', $dates, $planned($dates->sessions(Scenario::term()))))->toBe([
-        ['MAR', 'M, Thu 14 Jan', '2027-01-14T10:00', 45, 'Europe/Madrid', '', ''],
-        ['MAR', 'M, Tue 2 Feb', '2027-02-02T10:00', 45, 'Europe/Madrid', '', ''],
+        ['MAR', 'M, Thu 14 Jan', '2027-01-14T10:00', 45, 'Europe/Madrid', '', '', '', ''],
+        ['MAR', 'M, Tue 2 Feb', '2027-02-02T10:00', 45, 'Europe/Madrid', '', '', '', ''],
     ]);
+    expect(TimetableWriter::toPlace('STA', 'Statistics', 2, 45, '2027-02-22', null))->toHaveSameSize(
+        TimetableWriter::HEADER,
+    );
 });
 
 test('a row stays the same series by its title, else its plan, else by being the last', function (
@@ -238,16 +245,16 @@ test('known rooms are read, and each fault says where and how to mend it', funct
     $names = array_map(fn (int $n): string => "R$n", range(1, 9));
     expect($said("account,address\nX,http://a.example\nR1,https://a.example\nR1,https://b.example\n", $names))
         ->toBe([
-            'rooms.csv, line 2, column account: There is no such host account. Use one of: R1, R2, R3, R4, R5, R6, '
-                .'R7, R8. Found "X".',
+            'rooms.csv, line 2, column account: There is no such host account. Use one of: R1, R2, R3, R4, R5, R6, '.
+            'R7, R8. Found "X".',
             'rooms.csv, line 2, column address: Enter a link that starts with https://. Found '.
             '"http://a.example".',
             'rooms.csv, line 4, column account: This account is in the list twice. Keep one line. Found "R1".',
         ])
         ->and($said("account,address\nX,https://\n", []))
         ->toBe([
-            'rooms.csv, line 2, column account: There is no host account yet. Add one on the page Licences first. '
-                .'Found "X".',
+            'rooms.csv, line 2, column account: There is no host account yet. Add one on the page Licences first. '.
+            'Found "X".',
             'rooms.csv, line 2, column address: Enter a link that starts with https://. Found "https://".',
         ])
         ->and($said("account,address\n", ['R1']))
