@@ -54,7 +54,7 @@
                     <table class="table-plain">
                         <thead>
                             <tr>
-                                <th scope="col">{{ __('moves.series') }}</th>
+                                <th scope="col">{{ __('fix.why.series') }}</th>
                                 <th scope="col">{{ __('drafts.now') }}</th>
                                 @foreach ($page->shown as $draft)
                                     <th scope="col">{{ $draft->title }}</th>
