@@ -63,4 +63,6 @@ test('a series without a time is dragged into the week, and told what is in the 
     $b->script('window.drop()');
     $b->see('Why a series cannot be at a time')->see('Put it there')->press('Put it there')->see('Art studio');
     expect(DB::table('series_to_place')->count())->toBe(2);
+    $b->press('Undo')->see('Undone');
+    expect(DB::table('series_to_place')->count())->toBe(3);
 });
