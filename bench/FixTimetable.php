@@ -57,7 +57,8 @@ class FixTimetable
         $peer = TimetableProgram::solve($file, 60);
         $ours = $this->answer($problem, 30);
         $toPlace = count(array_filter($problem->series, fn ($s): bool => $s->now->isNowhere()));
-        $moves = count($ours->moves) - $toPlace;
+        $isMoved = fn (int $id): bool => ! $problem->series[$id]->now->isNowhere();
+        $moves = count(array_filter(array_keys($ours->moves), $isMoved));
         $isSame =
             ! $peer['isProved'] || ($ours->after->must === 0 && $moves <= (int) round((float) $peer['objective']));
         printf(
