@@ -5,7 +5,7 @@ return [
     'fix' => [
         'title' => 'Resolver coincidencias',
         'sum' => '{0} Sin coincidencias|{1} 1 coincidencia|[2,*] :count coincidencias',
-        'none_hint' => 'Nomada busca el menor número de series que hay que mover para que nadie tenga que estar en dos '
+        'none_hint' => 'Nomada busca el menor número de series que mover para que nadie tenga que estar en dos '
             .'sitios. Nada cambia hasta que aceptas una respuesta.',
         'looking' => 'Buscando el menor número de cambios',
         'may_move' => 'Qué se puede mover',

@@ -136,7 +136,7 @@ test('a time is found beside everything that stands, taken as one act, and undon
         ->toBe(2);
 });
 
-test('an answer for what is to be otherwise by now is not taken, and what finds no time is named', function () {
+test('an answer is not taken where the need has changed since, and what finds no time is named', function () {
     $one = ($this->need)();
     $run = ($this->solve)('place');
     $one->update(['minutes' => 50]);

@@ -27,6 +27,7 @@ final class ImportSeriesToPlace
         $ids = $sections->pluck('id')->all();
         $key = fn (int|string $section, string $title): string => $section.' '.mb_strtolower($title);
         $known = SeriesToPlace::query()
+            ->with('section')
             ->whereIn('section_id', $ids)
             ->get()
             ->keyBy(fn (SeriesToPlace $s): string => $key($s->section_id, $s->title));
@@ -72,7 +73,12 @@ final class ImportSeriesToPlace
             }
         }
         foreach ($data->faults === [] ? $known : [] as $is => $one) {
-            if ($one->is_imported && ! isset($named[$is]) && ! $log->looks) {
+            if (! $one->is_imported || isset($named[$is])) {
+                continue;
+            }
+            $log->count('series', 'removed');
+            $log->line(new ImportLine('series', 'remove', "{$one->section->name()}, $one->title"));
+            if (! $log->looks) {
                 $one->delete();
             }
         }

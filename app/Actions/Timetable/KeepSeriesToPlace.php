@@ -84,6 +84,17 @@ final readonly class KeepSeriesToPlace
      */
     public function place(SeriesToPlace $one, array $weekdays, int $start, Person $by): Series
     {
+        return DB::transaction(function () use ($one, $weekdays, $start, $by): Series {
+            // Somebody else may be giving it a time, or be removing it.
+            Locks::timetable($one->section->term_id);
+
+            return $this->give(SeriesToPlace::query()->findOrFail($one->id), $weekdays, $start, $by);
+        });
+    }
+
+    /** @param  list<int>  $weekdays */
+    private function give(SeriesToPlace $one, array $weekdays, int $start, Person $by): Series
+    {
         if (count($weekdays) !== $one->per_week) {
             throw new Fault('to_place.days', 'weekdays', ['n' => $one->per_week]);
         }

@@ -83,7 +83,7 @@ final readonly class TakeSolution
         ($this->save)($series->section, $move->plan, $series->title, $series, $by, $move->plan->from);
     }
 
-    /** @throws Fault where it has a time by now, or is to be otherwise than it was */
+    /** @throws Fault where it has a time by now, or needs something else than it did */
     private function place(?SeriesToPlace $one, SolverMove $move, ?Person $by): void
     {
         $isAsAsked =

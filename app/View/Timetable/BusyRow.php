@@ -32,7 +32,7 @@ final readonly class BusyRow
      * @param  string  $typed  the day
      * @return array{days: array<string, array{closed: string|null, spans: list<array{int, int, string, int}>}>}
      *
-     * @throws Fault where it is none of the term
+     * @throws Fault where the term has no such day
      */
     public function ofSection(Section $section, string $typed): array
     {

@@ -21,7 +21,7 @@ final readonly class WhyNot
      * @param  list<Reason>  $obstacles
      * @param  list<SolverMove>|null  $chain  the moves of others; empty where nothing is in the way, null where no
      *   chain was found that makes room
-     * @param  bool  $isComplete  whether all chains up to LONGEST moves were looked at, so that there is none shorter
+     * @param  bool  $isComplete  whether all chains up to LONGEST moves were looked at, so that no shorter one exists
      */
     private function __construct(public array $obstacles, public ?array $chain, public bool $isComplete)
     {
